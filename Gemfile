@@ -1,0 +1,27 @@
+source "https://rubygems.org"
+
+gem "rails", "~> 7.2.3"
+gem "rhexon-core", path: "core"
+
+gem "alba", "~> 4.0"
+gem "bootsnap", require: false
+gem "inertia_rails", "~> 3.23"
+gem "puma", ">= 6"
+gem "sqlite3", "~> 2.8"
+gem "typelizer", "~> 0.14"
+gem "vite_rails", "~> 3.11"
+gem "vite_ruby", "3.11.0"
+
+group :development, :test do
+  gem "brakeman", require: false
+  gem "rubocop", require: false
+  gem "rubocop-minitest", require: false
+  gem "rubocop-rails", require: false
+  gem "rubocop-rails-omakase", require: false
+end
+
+group :test do
+  gem "capybara"
+  gem "minitest", "~> 5.27"
+  gem "selenium-webdriver", ">= 4.30"
+end

@@ -1,0 +1,30 @@
+require_relative "rhexon/version"
+require_relative "rhexon/refusal"
+require_relative "rhexon/reference"
+
+# What a wood finisher computes. Pure functions and frozen values: no clock, no files but core/data, no network.
+module Rhexon
+  autoload :Units, "rhexon/units"
+  autoload :CLI, "rhexon/cli"
+
+  # @raise [Refusal] unless the condition holds
+  def self.refuse_unless(condition, what, where:, accepted: nil)
+    raise Refusal.new(what, where: where, accepted: accepted) unless condition
+  end
+
+  # Autoload constants of a folder: { Constant: "file" }.
+  def self.room(name, folder, files)
+    mod = const_defined?(name, false) ? const_get(name, false) : const_set(name, Module.new)
+    files.each { |constant, file| mod.autoload(constant, "rhexon/#{folder}/#{file}") }
+  end
+
+  room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs"
+  room :Drying, "drying", Air: "air", Climate: "climate", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
+  room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least", Section: "section"
+  room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
+  room :Planning, "planning", Shop: "shop", Piece: "piece", Calendar: "calendar", Pass: "pass", Expansion: "expansion", Facts: "facts",
+                              Hands: "hands", Placement: "placement", Build: "build", Placing: "placing", Windows: "windows", Builder: "builder", Drier: "drier", Planner: "planner", Bound: "bound", Slack: "slack", Plan: "plan", Report: "report", Zone: "zone", Window: "window"
+  room :Checks, "checks", Finding: "finding", Context: "context", Catalogue: "catalogue"
+  room :Colour, "colour", DeltaE: "delta_e", Lab: "lab"
+  room :Boards, "boards", Readings: "readings", Promotion: "promotion"
+end

@@ -1,0 +1,91 @@
+module Rhexon
+  module Drying
+    # How much longer than on the sheet a milestone takes in a room's air: the climate factors of one rate group.
+    #
+    # A rate group is a mechanism with its carrier and either "early" (dust_safe, touch, recoat_opens, sand: the carrier leaves)
+    # or "hard" (handle, stack, rub_out, full_cure: the film cures).
+    module Rate
+      GAS_J_PER_MOL_K = 8.314462
+      KELVIN = 273.15
+      EARLY = %w[dust_safe touch recoat_opens sand].freeze
+      HARD = %w[handle stack rub_out full_cure].freeze
+      Factors = Struct.new(:temperature, :humidity, :air, keyword_init: true) do
+        # Reference minutes that pass per real minute; 0 means the film waits.
+        def rate
+          whole = temperature * humidity * air
+          whole.infinite? ? 0.0 : 1.0 / whole
+        end
+      end
+
+      module_function
+
+      # @param milestone [String] one of EARLY or HARD
+      # @return [String] "early" or "hard"
+      def phase(milestone) = EARLY.include?(milestone) ? "early" : "hard"
+
+      # @param product [Materials::Product]
+      # @param phase [String] "early" or "hard"
+      # @param climate [Climate]
+      # @return [Factors] time factors; the product of the three is what a steady room does to the sheet's time.
+      #   Their product is never below 0.5 (skinning), and the carrier factor of water never above 6.
+      def factors(product, phase, climate)
+        warm = raw(product, phase, climate.t_c, product.sheet_rh)
+        damp = raw(product, phase, climate.t_c, climate.rh)
+        air = phase == "early" ? constants.fetch("air").fetch(climate.air) : 1.0
+        least = constants.fetch("least_climate_air")
+        one, two, three = [ warm, damp, damp * air ].map { |factor| [ factor, least ].max }
+        return Factors.new(temperature: Float::INFINITY, humidity: 1.0, air: 1.0) if one.infinite?
+
+        Factors.new(temperature: one, humidity: two / one, air: three / two)
+      end
+
+      # Time factor of a closing: only warmth counts, and only to shorten.
+      # @return [Float] at most 1
+      def closing_factor(product, climate)
+        energy = constants.dig("activation_kj_per_mol", product.mechanism, "close")
+        energy ? [ arrhenius(energy, climate.t_c, product.sheet_t_c), 1.0 ].min : 1.0
+      end
+
+      # exp(Ea/R (1/T - 1/T0)), the time factor of a thermally activated process (Arrhenius).
+      def arrhenius(kj_per_mol, t_c, reference_c)
+        Math.exp(kj_per_mol * 1000 / GAS_J_PER_MOL_K * (1 / (t_c + KELVIN) - 1 / (reference_c + KELVIN)))
+      end
+
+      def raw(product, phase, t_c, rh)
+        energy = constants.dig("activation_kj_per_mol", product.drying_mechanism, phase)
+        case product.drying_mechanism
+        when "oxidative" then oxidative(energy, t_c, rh, product.sheet_t_c)
+        when "coalescing", "reactive"
+          return evaporation(t_c, rh, product) if phase == "early" && product.waterborne?
+
+          arrhenius(energy, t_c, product.sheet_t_c) * moisture_cure(product, phase, rh)
+        else arrhenius(energy, t_c, product.sheet_t_c)
+        end
+      end
+      private_class_method :raw
+
+      # Water leaves in proportion to the drying power of the air, es(T)(1 - RH).
+      def evaporation(t_c, rh, product)
+        cap = constants.fetch("carrier_cap").to_f
+        return cap if rh >= 100
+
+        sheet = Air.saturation_kpa(product.sheet_t_c) * (100 - product.sheet_rh)
+        [ sheet / (Air.saturation_kpa(t_c) * (100 - rh)), cap ].min
+      end
+      private_class_method :evaporation
+
+      def oxidative(energy, t_c, rh, reference_c)
+        return Float::INFINITY if t_c < constants.fetch("oxidative_stops_below_c")
+
+        arrhenius(energy, t_c, reference_c) * (1 + constants.fetch("oxidative_damp_per_percent") * [ rh - 50, 0 ].max)
+      end
+      private_class_method :oxidative
+
+      def moisture_cure(product, phase, rh) = product.moisture_cure? && phase == "hard" ? (50.0 / rh).clamp(0.6, 1.7) : 1.0
+      private_class_method :moisture_cure
+
+      def constants = Reference.table("drying")
+      private_class_method :constants
+    end
+  end
+end

@@ -1,0 +1,45 @@
+module Rhexon
+  module Film
+    # From wet to dry film.
+    module Coat
+      module_function
+
+      # Solids by volume of a thinned product: thinner has none.
+      # @param solids_percent [Numeric] of the product as sold
+      # @param thinning [Hash, nil] {"percent" => Numeric, "of" => "base" | "total"}
+      # @return [Float] solids by volume of the mix as applied, %
+      def mixed_solids_percent(solids_percent, thinning)
+        return solids_percent.to_f unless thinning
+
+        share = thinning.fetch("percent") / 100.0
+        thinning["of"] == "total" ? solids_percent * (1 - share) : solids_percent / (1 + share)
+      end
+
+      # dry µm = wet µm · VS
+      def dry_um(wet_um, solids_percent) = wet_um * solids_percent / 100.0
+
+      # wet µm for a wanted dry film
+      # @raise [Refusal] when the mix has no solids
+      def wet_um(dry_um, solids_percent)
+        raise Refusal.new("A material without solids leaves no film", where: "solids_volume_percent", accepted: "more than 0 %") unless solids_percent.positive?
+
+        dry_um * 100.0 / solids_percent
+      end
+
+      # Share of a coat that stays on the surface.
+      # @param wood [String] closed, semi_open, open, mdf_face, mdf_edge or end_grain
+      # @param nth [Integer] 1 for the first film coat ever laid on the face
+      # @param sealed_and_sanded [Boolean] a sealer is on and was sanded: counts as a later coat
+      def surface_share(wood, nth, sealed_and_sanded: false)
+        shares = Reference.table("film").fetch("absorption").fetch(wood)
+        sealed_and_sanded ? shares.last : shares[[ nth, shares.size ].min - 1]
+      end
+
+      # Material laid on for a pass: area · wet film / transfer efficiency.
+      # @return [Float] ml
+      def laid_on_ml(area_m2, wet_um, method)
+        area_m2 * wet_um / Reference.table("hands").fetch("transfer_efficiency").fetch(method)
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+module Rhexon
+  module Film
+    # The film of one face, pass by pass, as planned and logged.
+    class Walk
+      # @!attribute before, after [Stack]
+      # @!attribute removed_um [Float] taken off the face by an abrasion
+      Snapshot = Struct.new(:placement, :before, :after, :removed_um, keyword_init: true)
+
+      # @!attribute snapshots [Array<Snapshot>] one for each pass that changes this face
+      attr_reader :snapshots, :bare
+
+      # @param placements [Array<Planning::Placement>] of the piece, in working order
+      def initialize(placements, piece, face_id, products)
+        @products = products
+        @bare = Stack.new(wood: piece.wood(face_id), arris: piece.arris || "sharp")
+        @methods = []
+        stack = @bare
+        @snapshots = placements.filter_map do |placement|
+          pass = placement.pass
+          next if !pass.faces.include?(face_id) || pass.range.begin.positive?
+
+          before = stack
+          stack, removed = step(stack, placement)
+          Snapshot.new(placement: placement, before: before, after: stack, removed_um: removed) unless stack.equal?(before)
+        end
+      end
+
+      # @return [Stack] film at the end
+      def final = @snapshots.last&.after || @bare
+
+      # @return [Snapshot, nil]
+      def at(pass_key) = @snapshots.find { |snapshot| snapshot.placement.pass.key == pass_key }
+
+      # @return [Planning::Pass, nil] the last coat on the face
+      def last_coat = @snapshots.reverse.map { |snapshot| snapshot.placement.pass }.find(&:film?)
+
+      private
+
+      def step(stack, placement)
+        pass = placement.pass
+        case pass.kind
+        when "coat" then [ coat(stack, placement), 0.0 ]
+        when "stain" then [ stack.stain, 0.0 ]
+        when "scuff" then abrade(stack, Abrasion.scuff_um)
+        when "level" then abrade(stack, Abrasion.removal_um(pass.step, @methods.last))
+        when "sand" then abrade(stack, Abrasion.removal_um({ "grits" => pass.step["grits"], "aim" => "between" }, @methods.last))
+        else [ stack, 0.0 ]
+        end
+      end
+
+      def coat(stack, placement)
+        pass = placement.pass
+        @methods << pass.method
+        stack.coat(pass.product, pass: pass.key, wet_um: pass.wet_um, mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: pass.step["role"])
+      end
+
+      def abrade(stack, face_um)
+        return [ stack, 0.0 ] if stack.layers.empty?
+
+        after = stack.abrade(face_um)
+        [ after, stack.total_um - after.total_um ]
+      end
+    end
+  end
+end

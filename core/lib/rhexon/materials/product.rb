@@ -1,0 +1,122 @@
+module Rhexon
+  module Materials
+    # A product as the core reckons with it: its own figures where its sheet gives them, the class default elsewhere.
+    class Product
+      MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure].freeze
+      FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze
+
+      attr_reader :id, :name, :maker, :class_id, :mechanism, :carrier, :role, :colour
+
+      # @param record [Hash{String=>Object}] a product of rhexon-shop/1
+      # @raise [Refusal] when the mechanism or class is not known
+      def initialize(record)
+        @record = Reference.freeze_deep(record)
+        @id = record.fetch("id")
+        @name = record["name"] || @id
+        @maker = record["maker"]
+        @class_id = record["class"] || stand_in
+        @defaults = classes.fetch("classes").fetch(@class_id) { refuse_class }
+        @mechanism = record["mechanism"] || @defaults.fetch("mechanism")
+        @carrier = record["carrier"] || @defaults.fetch("carrier")
+        @role = record["role"]
+        @colour = record["colour"] || "clear"
+        @figures = {}
+        freeze
+      end
+
+      # @return [Figure, nil] minutes at the sheet's climate; its value is nil when there is no such limit,
+      #   and there is no figure at all when the milestone does not apply. Dust-safe is half of touch unless the sheet says so.
+      def milestone(name)
+        return @figures[name] if @figures.key?(name)
+
+        @figures[name] = figure("milestones_min", name) || (name == "dust_safe" ? half_of_touch : nil)
+      end
+
+      # @return [Figure, nil] wet film left on by a method, µm
+      def wet_um(method) = figure("wet_um", method)
+
+      def methods_known = (@defaults["wet_um"] || {}).merge(@record["wet_um"] || {}).keys
+
+      def solids_volume_percent = figure("solids_volume_percent")
+      def density_g_per_ml = figure("density_g_per_ml")
+      def sheen_gu = figure("sheen_gu")
+      def minimum_film_c = figure("minimum_film_c")
+      def least_air_c = figure("least_air_c")
+      def caution_air_c = figure("caution_air_c")
+
+      def sheet_t_c = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("t_c")
+      def sheet_rh = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("rh")
+      def waterborne? = carrier == "water"
+      def moisture_cure? = @record["moisture_cure"] == true
+      def waxy? = @record["waxy"] == true
+      def film? = !%w[penetrating wax].include?(mechanism)
+      def redissolves? = mechanism == "evaporative"
+      def coloured? = %w[tinted pigmented].include?(colour) || !film?
+
+      # Coats of one family melt together; other mechanisms have none.
+      def family = redissolves? ? FAMILIES.fetch(class_id, class_id) : nil
+
+      # Whose least dry film counts: oil, wiped or film builder.
+      def protection_family
+        return "oil" if %w[siccative_oil hardwax_oil].include?(class_id)
+
+        class_id == "wiping_varnish" ? "wiped" : "builder"
+      end
+
+      # Penetrating oil stain hardens like oil, dye dries like what carries it.
+      def drying_mechanism
+        return mechanism unless mechanism == "penetrating"
+
+        { "water" => "coalescing", "alcohol" => "evaporative" }.fetch(carrier, "oxidative")
+      end
+
+      # Rate group of a milestone, e.g. "reactive_water.early"; a sheet that is not stated at 20 °C, 50 % says so.
+      def rate_group(phase)
+        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}" : mechanism
+        reference = sheet_t_c == 20 && sheet_rh == 50 ? "" : "@#{sheet_t_c}C#{sheet_rh}"
+        "#{base}#{reference}.#{phase}"
+      end
+
+      # @return [Float, nil] dry film of a usual coat on the surface, µm
+      def usual_dry_um(method)
+        wet = wet_um(method)&.value
+        wet && wet * solids_volume_percent.value / 100.0
+      end
+
+      def pair_wait_min(upper_id) = @record.dig("waits_under_min", upper_id)
+
+      def to_h = @record
+
+      private
+
+      def figure(*path)
+        given = path.size == 1 ? @record : @record[path.first]
+        key = path.last
+        return Figure.new(value: given[key], source: source(path.join(".")), estimate: estimate?(path.join("."))) if given&.key?(key)
+
+        default = path.size == 1 ? @defaults : @defaults[path.first]
+        Figure.new(value: default[key], source: classes.fetch("source"), estimate: true) if default&.key?(key)
+      end
+
+      def half_of_touch
+        touch = milestone("touch") or return
+        Figure.new(value: touch.value / 2.0, source: "half of touch: #{touch.source}", estimate: true)
+      end
+
+      def source(path) = @record.dig("sources", path) || @record["source"] || "given with the product"
+      def estimate?(path) = source(path).match?(/estimate/i)
+
+      def stand_in
+        by_carrier = classes.fetch("stand_ins")[@record["mechanism"]] or refuse_class
+        by_carrier[@record["carrier"]] || by_carrier.fetch("default")
+      end
+
+      def refuse_class
+        raise Refusal.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows", where: "products/#{@record["id"]}/class",
+                                                                                                    accepted: classes.fetch("classes").keys.join(", "))
+      end
+
+      def classes = Reference.table("classes")
+    end
+  end
+end

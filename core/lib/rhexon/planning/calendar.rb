@@ -1,0 +1,101 @@
+module Rhexon
+  module Planning
+    # Open hours of a person, expanded day by day into half-open intervals of UTC minutes.
+    class Calendar
+      DAYS = %w[sun mon tue wed thu fri sat].freeze
+      GRID = 5
+
+      # @param week [Hash{String=>Array}] "mon" => [["07:30","12:00"], ...]
+      # @param except [Array<Hash>] {"date"=>"2026-12-24","open"=>[...]}: replaces that day
+      # @param zone [Zone]
+      # @param from [Integer] minute before which nothing is asked
+      # @param days [Integer] horizon
+      def initialize(week:, except:, zone:, from:, days:)
+        @week = week
+        @except = (except || []).to_h { |day| [ parse_date(day["date"]), day["open"] ] }
+        @zone = zone
+        @next_date = zone.date(from) - 7
+        @last_date = zone.date(from) + days
+        @intervals = []
+      end
+
+      # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+
+      def between(from, to)
+        extend_to(to)
+        @intervals.select { |start, finish| finish > from && start < to }
+      end
+
+      # Open intervals from a minute on, to the horizon.
+      # @return [Enumerator]
+      def from(minute)
+        return enum_for(:from, minute) unless block_given?
+
+        index = first_ending_after(minute)
+        loop do
+          index >= @intervals.size and (extend_day or return)
+          yield @intervals[index] if index < @intervals.size
+          index += 1 if index < @intervals.size
+        end
+      end
+
+      # @return [Integer] minutes of the longest open interval of an ordinary week
+      def longest
+        @longest ||= @week.each_value.flat_map { |day| day.map { |from, to| clock(to) - clock(from) } }.max || 0
+      end
+
+      # @return [Integer, nil] latest start so that +length+ minutes end by +finish+ inside one open interval
+      def latest_start(finish, length)
+        extend_to(finish)
+        @intervals.reverse_each do |open, shut|
+          start = [ finish, shut ].min - length
+          return start / GRID * GRID if start >= open
+        end
+        nil
+      end
+
+      # @return [Array(Integer, Integer), nil] the open interval that holds the minute
+      def interval_at(minute)
+        extend_to(minute + 1)
+        @intervals.find { |start, finish| start <= minute && minute < finish }
+      end
+
+      def self.ceil(minute) = -(-minute / GRID) * GRID
+
+      private
+
+      def extend_to(minute)
+        extend_day while @next_date <= @last_date && (@intervals.empty? || @zone.at(@next_date, "00:00") < minute)
+      end
+
+      def extend_day
+        return false if @next_date > @last_date
+
+        spans = @except.fetch(@next_date) { @week.fetch(DAYS[@next_date.wday], []) }
+        spans.each { |from, to| add(@zone.at(@next_date, from), @zone.at(@next_date, to)) }
+        @next_date += 1
+        true
+      end
+
+      # Hours that run through midnight are one interval.
+      def add(start, finish)
+        return if finish <= start
+
+        last = @intervals.last
+        last && last[1] == start ? last[1] = finish : @intervals << [ start, finish ]
+      end
+
+      def first_ending_after(minute)
+        extend_to(minute + 1)
+        @intervals.bsearch_index { |_, finish| finish > minute } || @intervals.size
+      end
+
+      def clock(text) = text.split(":").then { |hours, minutes| hours.to_i * 60 + minutes.to_i }
+
+      def parse_date(text)
+        Date.iso8601(text)
+      rescue ArgumentError, TypeError
+        raise Refusal.new("#{text.inspect} is not a date", where: "people/except", accepted: "2026-12-24")
+      end
+    end
+  end
+end

@@ -1,0 +1,117 @@
+module Rhexon
+  module Planning
+    # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench.
+    class Drier
+      FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch], "rub_out" => %w[rub_out full_cure handle],
+                    "dust_safe" => %w[dust_safe touch], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
+      LOOK_AGAIN_SHARE = 0.15
+      LOOK_AGAIN_MIN = 5
+
+      # A milestone of one pass that something waits for.
+      # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for raised grain
+      # @!attribute reached_at [Integer, nil] nil: never in this air
+      Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :bound_by, :phase, keyword_init: true)
+
+      def initialize(shop)
+        @shop = shop
+        @cache = {}
+      end
+
+      # @param pass [Pass] a coat or stain
+      # @param earlier [Integer] coats of its stack in the 24 h before
+      # @return [Drying::Milestones]
+      def milestones(pass, earlier)
+        key = [ pass.product.id, pass.method, pass.wet_um, earlier, pass.stack_dry_um, pass.room ]
+        @cache[key] ||= Drying::Milestones.new(
+          Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: 1.0),
+          @shop.rooms.fetch(pass.room)
+        )
+      end
+
+      # @param placed [Placement] of a coat, stain or raise_grain pass
+      # @param name [String] a milestone, or "dry" for raised grain
+      # @param pair_min [Numeric, nil]
+      # @return [Reached, nil] nil when the material has no such milestone
+      def reached(placed, name, pair_min = nil)
+        return grain(placed) if name == "dry"
+
+        milestone = milestone(placed, name, pair_min) or return
+        school = milestone.name == "rub_out" ? school(placed) : 1.0
+        minutes = milestone.minutes * school * scale(placed)
+        answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: school, sheet_min: milestone.sheet_min,
+                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: Drying::Rate.phase(milestone.bound_by || milestone.name))
+        answer.reached_at = placed.work_end + minutes.ceil if minutes.finite?
+        seen(placed, name, answer)
+        name == "rub_out" ? floor(placed, answer) : answer
+      end
+
+      # @return [Integer, nil] minute the recoat window shuts, reckoned from the end of laying piece 1; nil when it never does
+      def closes_at(placed)
+        minutes = placed.milestones&.closes_min
+        minutes && placed.first_end + minutes.floor
+      end
+
+      private
+
+      def milestone(placed, name, pair_min)
+        return placed.milestones.opens_after_pair(pair_min) if name == "recoat_opens" && pair_min
+
+        FALLBACKS.fetch(name, [ name ]).each { |candidate| (found = placed.milestones[candidate]) and return found }
+        nil
+      end
+
+      def school(placed) = Reference.table("hands").fetch("rub_out_school").fetch(placed.pass.piece.house.fetch("rub_out"))
+
+      # Never below 72 h, whatever the sheet and the air say.
+      def floor(placed, answer)
+        least = Reference.table("hands").fetch("rub_out_floor_min")
+        return answer if answer.reached_at.nil? || answer.reached_at >= placed.work_end + least
+
+        answer.tap do |reached|
+          reached.reached_at = placed.work_end + least
+          reached.bound_by = "floor"
+          reached.sheet_min = least
+        end
+      end
+
+      def grain(placed)
+        product = Materials::Product.new("id" => "water", "class" => "water_dye")
+        least = Reference.table("hands").fetch("raise_grain_dry_min")
+        factors = Drying::Rate.factors(product, "early", @shop.rooms.fetch(placed.pass.room))
+        minutes = (least / factors.rate).ceil
+        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: least, school: 1.0, phase: "early", reached_at: placed.work_end + minutes)
+      end
+
+      # A coat that was seen to be late is late for all its openings, in proportion.
+      def scale(placed)
+        return 1.0 unless placed.looks&.any?
+
+        placed.looks.group_by(&:first).map { |name, looks| scale_of(placed, name, looks) }.max
+      end
+
+      def scale_of(placed, name, looks)
+        predicted = milestone(placed, name, nil)&.minutes
+        return 1.0 unless predicted&.finite? && predicted.positive?
+
+        not_yet = looks.reverse.find { |_, answer, _| answer == "not_yet" } or return 1.0
+        dry = looks.find { |_, answer, minute| answer == "dry" && minute >= not_yet[2] }
+        seen = dry ? dry[2] : not_yet[2] + [ LOOK_AGAIN_MIN, LOOK_AGAIN_SHARE * predicted ].max
+        [ (seen - placed.work_end) / predicted.to_f, 1.0 ].max
+      end
+
+      # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.
+      def seen(placed, name, answer)
+        (placed.looks || []).each do |looked, said, minute|
+          next unless looked == name || Drier.implies?(looked, name)
+
+          answer.reached_at = minute if said == "dry" && (answer.reached_at.nil? || answer.reached_at > minute)
+        end
+      end
+
+      # A film that passed the test of a later milestone has reached the earlier ones.
+      def self.implies?(looked, name)
+        [ Drying::Milestones::ORDER, Drying::Milestones::HARD_ORDER ].any? { |chain| chain.include?(looked) && chain.include?(name) && chain.index(name) < chain.index(looked) }
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+module Rhexon
+  module Planning
+    # A piece, or n alike pieces done together, with its schedule.
+    # @!attribute faces [Hash{String=>Hash}] face id => {"area_m2", "wood"}; areas are per single piece
+    # @!attribute due, release [Integer, nil] minutes
+    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :ready_at, :use, :arris, :house, keyword_init: true) do
+      # @return [Float] m² of one piece
+      def area_m2(face_ids) = face_ids.sum { |id| faces.fetch(id).fetch("area_m2") }
+
+      def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
+    end
+  end
+end

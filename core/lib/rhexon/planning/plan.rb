@@ -1,0 +1,51 @@
+module Rhexon
+  module Planning
+    # The answer: every pass on the clock, what it waited for, what the pieces come to.
+    class Plan
+      attr_reader :shop, :build, :queues, :bound, :drier, :builds
+
+      def initialize(shop:, build:, queues:, bound:, drier:, builds:)
+        @shop = shop
+        @build = build
+        @queues = queues
+        @bound = bound
+        @drier = drier
+        @builds = builds
+      end
+
+      # @return [Array<Placement>] in order of start
+      def placements = build.placements
+
+      # @return [Array<Placement>] of one piece, in working order
+      def of_piece(piece_id) = (@by_piece ||= placements.group_by { |placement| placement.pass.piece.id }).fetch(piece_id, [])
+
+      # @return [Planning::Piece]
+      def piece(id) = shop.pieces.find { |piece| piece.id == id }
+
+      # When the last coats of a piece reach a milestone.
+      # @return [Integer, nil] nil: no coat has it, or never
+      def reached_at(piece_id, milestone)
+        last = queues.fetch(piece_id).select(&:last_on_faces).filter_map { |pass| build.by_index[pass.index] }
+        times = last.filter_map { |placement| drier.reached(placement, milestone)&.reached_at }
+        times.size == last.size ? times.max : nil
+      end
+
+      def hands_min(piece_id) = of_piece(piece_id).sum { |placement| placement.hands.sum { |from, to| to - from } }
+
+      def elapsed_min(piece_id)
+        mine = of_piece(piece_id)
+        mine.empty? ? 0 : [ build.ready[piece_id], mine.map(&:hands_end).max ].compact.max - mine.first.hands_start
+      end
+
+      # Film of a face as the plan builds it.
+      # @return [Film::Walk]
+      def film(piece_id, face_id) = (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(of_piece(piece_id), piece(piece_id), face_id, shop.products)
+
+      # @return [Hash{String=>Slack::Range}]
+      def slack = @slack ||= Slack.of(shop, build, drier)
+
+      # @return [Hash] rhexon-plan/1
+      def to_h = Report.new(self).to_h
+    end
+  end
+end

@@ -1,0 +1,97 @@
+module Rhexon
+  module Planning
+    # The plan as rhexon-plan/1: instants ISO 8601 with the shop's offset, rates so that anybody can integrate.
+    class Report
+      def initialize(plan)
+        @plan = plan
+        @shop = plan.shop
+        @zone = plan.shop.zone
+      end
+
+      # @return [Hash{String=>Object}]
+      def to_h
+        { "format" => "rhexon-plan/1", "input_digest" => @shop.digest, "now" => iso(@shop.now), "open" => open, "rates" => rates,
+          "passes" => @plan.placements.map { |placement| pass(placement) }, "batches" => [], "pieces" => @shop.pieces.map { |piece| piece(piece) },
+          "goal" => goal, "bound" => { "ready_at" => iso(@plan.bound.ready_at), "because" => @plan.bound.because, "passes" => @plan.bound.passes },
+          "moved" => [], "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
+          "search" => { "builds" => @plan.builds, "seed" => @shop.seed, "proven" => @plan.build.goal[2] == @plan.bound.ready_at } }
+      end
+
+      private
+
+      def iso(minute) = @zone.iso(minute)
+
+      def open
+        last = @plan.placements.map(&:hands_end).max || @shop.now
+        first = [ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min
+        { @shop.person => @shop.calendar.between(first, last + 1440).map { |from, to| [ iso(from), iso(to) ] } }
+      end
+
+      # Reference minutes per real minute, air included; steady rooms have one entry a group.
+      def rates
+        from = iso([ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min)
+        @plan.placements.flat_map(&:waits).each_with_object({}) do |wait, rooms|
+          (rooms[wait.pass.room] ||= {})[group(wait)] = [ [ from, rate(wait).round(6) ] ]
+        end
+      end
+
+      def rate(wait)
+        return 1.0 if group(wait) == "clock"
+        return wait.milestone ? Drying::Rate.factors(wait.pass.product, wait.phase, @shop.rooms.fetch(wait.pass.room)).rate : grain_rate(wait) if wait
+
+        1.0
+      end
+
+      def grain_rate(wait) = wait.sheet_min / (wait.reached_at - wait.from).to_f
+
+      def group(wait)
+        return "clock" if wait.bound_by == "floor"
+
+        wait.milestone ? wait.pass.product.rate_group(wait.phase) : "water.early"
+      end
+
+      def pass(placement)
+        pass = placement.pass
+        slack = @plan.slack[pass.key]
+        { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat, "part" => pass.part, "faces" => pass.faces, "kind" => pass.kind,
+          "dry" => pass.abrasion?, "inserted" => pass.inserted, "status" => placement.status, "person" => (@shop.person if placement.hands.any?), "room" => pass.room, "dry_room" => pass.room,
+          "tools" => [], "rack_places" => pass.count, "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
+          "hands_start" => iso(placement.hands_start), "work_start" => iso(placement.work_start), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
+          "hands_end" => iso(placement.hands_end), "waits_for" => placement.waits.map { |wait| wait(wait) }, "window" => window(placement.window),
+          "dust_safe_at" => reached(placement, "dust_safe"), "handle_at" => reached(placement, "handle"), "watched" => nil, "batch" => nil,
+          "earliest" => iso(slack&.earliest || placement.hands_start), "latest" => iso(slack&.latest || placement.hands_start), "because" => placement.because }
+      end
+
+      def reached(placement, milestone) = placement.milestones && iso(@plan.drier.reached(placement, milestone)&.reached_at)
+
+      def wait(wait)
+        factors = wait.milestone&.factors || {}
+        { "pass" => wait.pass.key, "milestone" => wait.name, "bound_by" => wait.bound_by, "from" => iso(wait.from), "sheet_min" => wait.sheet_min,
+          "factors" => wait.bound_by == "floor" ? {} : factors.slice(:film, :coat, :shop).transform_keys(&:to_s).merge("school" => wait.school).transform_values { |factor| factor.round(6) },
+          "group" => group(wait), "reached_at" => iso(wait.reached_at) }
+      end
+
+      def window(window)
+        window && { "of" => window.of.key, "opens_at" => iso(window.opens_at), "closes_at" => iso(window.closes_at), "state" => window.state }
+      end
+
+      def piece(piece)
+        id = piece.id
+        { "id" => id, "touch_at" => iso(@plan.reached_at(id, "touch")), "ready_at" => iso(@plan.build.ready[id]), "rub_out_at" => iso(@plan.reached_at(id, "rub_out")),
+          "cured_at" => iso(@plan.reached_at(id, "full_cure")), "due" => iso(piece.due), "hands_min" => @plan.hands_min(id), "elapsed_min" => @plan.elapsed_min(id),
+          "film_um" => piece.faces.keys.map { |face| @plan.film(id, face).final.total_um }.max.round(1) }
+      end
+
+      def goal
+        _, late, latest, scuffs, = @plan.build.goal
+        sessions = @plan.placements.select { |placement| placement.hands.any? }.flat_map { |placement| placement.hands.map { |from, _| [ placement.pass.piece.id, @zone.date(from) ] } }
+        { "late_min" => late, "latest_ready" => iso(latest), "scuffs" => scuffs, "sessions" => sessions.uniq.size }
+      end
+
+      def infeasible
+        blocked = @plan.build.blocked or return nil
+        { "constraint" => blocked[:constraint], "passes" => blocked[:passes], "changes" => [] }
+      end
+    end
+  end
+end

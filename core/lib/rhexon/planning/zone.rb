@@ -1,0 +1,63 @@
+require "date"
+require "tzinfo"
+
+module Rhexon
+  module Planning
+    # The shop's time zone. The core counts whole minutes since 1970 in UTC; zones only expand calendars and print.
+    class Zone
+      attr_reader :name
+
+      # @param name [String] an IANA zone, e.g. "Europe/Berlin"
+      # @raise [Refusal] when the zone is not known
+      def initialize(name)
+        @name = name
+        @zone = TZInfo::Timezone.get(name)
+        @offsets = {}
+      rescue TZInfo::InvalidTimezoneIdentifier
+        raise Refusal.new("The time zone #{name} is not known", where: "zone", accepted: "an IANA zone such as Europe/Berlin")
+      end
+
+      # @param text [String] ISO 8601 with offset
+      # @return [Integer] minutes; seconds are cut off
+      # @raise [Refusal]
+      def self.minute(text, where: "")
+        raise ArgumentError unless text.match?(/[T ]\d{2}:?\d{2}.*(Z|[+-]\d{2}:?\d{2})\z/)
+
+        DateTime.iso8601(text).to_time.to_i / 60
+      rescue ArgumentError, TypeError, NoMethodError
+        raise Refusal.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
+      end
+
+      # @return [String, nil] ISO 8601 with the offset in force, to the minute
+      def iso(minute)
+        return nil unless minute
+
+        seconds = offset(minute)
+        sign = seconds.negative? ? "-" : "+"
+        Time.at(minute * 60 + seconds).utc.strftime("%Y-%m-%dT%H:%M#{sign}") + format("%02d:%02d", *(seconds.abs / 60).divmod(60))
+      end
+
+      # @return [Date] local date
+      def date(minute) = Time.at(minute * 60 + offset(minute)).utc.to_date
+
+      # @param date [Date]
+      # @param clock [String] "07:30"; "24:00" is the end of the day
+      # @return [Integer] minute in UTC. A clock time that summer time skips moves to the first minute after the gap;
+      #   one that comes twice is the first.
+      def at(date, clock)
+        hours, minutes = clock.split(":").map(&:to_i)
+        local = Time.utc(date.year, date.month, date.day) + hours * 3600 + minutes * 60
+        @zone.local_to_utc(local) { |periods| periods.min_by { |period| -period.observed_utc_offset } }.to_i / 60
+      rescue TZInfo::PeriodNotFound
+        @zone.local_to_utc(local + 3600) { |periods| periods.first }.to_i / 60 - local.min
+      end
+
+      private
+
+      # Offsets are asked for once an hour of UTC, since no zone in force changes inside one.
+      def offset(minute)
+        @offsets[minute / 15] ||= @zone.period_for(Time.at(minute / 15 * 900).utc).observed_utc_offset
+      end
+    end
+  end
+end

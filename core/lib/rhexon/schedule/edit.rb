@@ -1,0 +1,137 @@
+module Rhexon
+  module Schedule
+    # Edits are pure functions document -> document. An operation names step ids, never positions:
+    #
+    #   {"op":"add_step","after":"s3" | null,"step":{...}}       null: at the beginning
+    #   {"op":"remove_step","id":"s3"}
+    #   {"op":"move_step","id":"s3","after":"s5" | null}
+    #   {"op":"change_step","id":"s3","set":{"wet_um":90}}         a null value takes the field away
+    #   {"op":"split_coats","id":"s3","keep":1,"new_id":"s9"}      coats after the first +keep+ become a step of their own
+    #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null}   null: unpin
+    #   {"op":"house","set":{"scuff":"always"}}
+    #   {"op":"all","operations":[...]}                            one after the other, one revision
+    module Edit
+      UNCHANGEABLE = %w[id kind].freeze
+
+      module_function
+
+      # @param document [Hash] a checked schedule document
+      # @param operation [Hash] as above
+      # @return [Hash] the new document, checked
+      # @raise [Refusal] when the operation is not known, names a step that is not there, or leaves a document that is not valid
+      def apply(document, operation)
+        Document.check!(change(document, operation))
+      end
+
+      # @return [String] an id that the document does not use
+      def free_id(document)
+        taken = document["steps"].map { |step| step["id"][/\As(\d+)\z/, 1].to_i }
+        "s#{(taken.max || 0) + 1}"
+      end
+
+      # Steps that an operation touches, for the rule that a logged pass is frozen.
+      # @return [Array<String>] step ids
+      def touched(operation)
+        case operation["op"]
+        when "all" then operation["operations"].flat_map { |inner| touched(inner) }.uniq
+        when "add_step", "house" then []
+        else [ operation["id"] ]
+        end
+      end
+
+      def change(document, operation)
+        case operation["op"]
+        when "add_step" then add(document, operation["step"], operation["after"])
+        when "remove_step" then steps(document) { |list| list - [ Document.step(document, operation["id"]) ] }
+        when "move_step" then move(document, operation)
+        when "change_step" then change_step(document, operation["id"], operation["set"])
+        when "split_coats" then split(document, operation)
+        when "pin" then pin(document, operation)
+        when "house" then document.merge("house" => merged(document["house"] || {}, operation["set"]))
+        when "all" then operation.fetch("operations").reduce(document) { |so_far, inner| change(so_far, inner) }
+        else raise Refusal.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, all")
+        end
+      end
+      private_class_method :change
+
+      def add(document, step, after)
+        raise Refusal.new("A new step must be a step", where: "step") unless step.is_a?(Hash)
+
+        steps(document) { |list| insert(document, list, step, after) }
+      end
+      private_class_method :add
+
+      def move(document, operation)
+        step = Document.step(document, operation["id"])
+        raise Refusal.new("A step cannot follow itself", where: "after") if operation["after"] == step["id"]
+
+        steps(document) { |list| insert(document, list - [ step ], step, operation["after"]) }
+      end
+      private_class_method :move
+
+      def insert(document, list, step, after)
+        return [ step ] + list if after.nil?
+
+        at = list.index(Document.step(document, after))
+        list[0..at] + [ step ] + list[(at + 1)..]
+      end
+      private_class_method :insert
+
+      def change_step(document, id, set)
+        raise Refusal.new("A change names the fields it sets", where: "set") unless set.is_a?(Hash)
+
+        fixed = set.keys & UNCHANGEABLE
+        raise Refusal.new("A step keeps its #{fixed.first}; remove it and add another", where: "steps/#{id}/#{fixed.first}") if fixed.any?
+
+        replace(document, id) { |step| within_coats(merged(step, set)) }
+      end
+      private_class_method :change_step
+
+      def split(document, operation)
+        step = Document.step(document, operation["id"])
+        coats = step["coats"] || 1
+        keep = operation["keep"]
+        Rhexon.refuse_unless(keep.is_a?(Integer) && keep.between?(1, coats - 1), "#{coats} coats cannot be split after #{keep}", where: "steps/#{step["id"]}/coats",
+                                                                                                                         accepted: coats > 1 ? "1 to #{coats - 1}" : "a step of at least two coats")
+        pins = step["pins"] || []
+        first = with_pins(step.merge("coats" => keep), pins.select { |pin| pin["coat"] <= keep })
+        later = pins.select { |pin| pin["coat"] > keep }.map { |pin| pin.merge("coat" => pin["coat"] - keep) }
+        rest = with_pins(step.merge("id" => operation["new_id"] || free_id(document), "coats" => coats - keep), later)
+        steps(document) { |list| list.flat_map { |other| other.equal?(step) ? [ first, rest ] : [ other ] } }
+      end
+      private_class_method :split
+
+      def pin(document, operation)
+        replace(document, operation["id"]) do |step|
+          others = (step["pins"] || []).reject { |pin| pin["coat"] == operation["coat"] }
+          added = operation["start"] ? [ { "coat" => operation["coat"], "start" => operation["start"] } ] : []
+          with_pins(step, (others + added).sort_by { |pin| pin["coat"].to_i })
+        end
+      end
+      private_class_method :pin
+
+      def with_pins(step, pins) = pins.empty? ? step.except("pins") : step.merge("pins" => pins)
+      private_class_method :with_pins
+
+      # Fewer coats take the pins of the coats that went with them.
+      def within_coats(step)
+        return step unless step["pins"] && step["coats"].is_a?(Integer)
+
+        with_pins(step, step["pins"].select { |pin| pin["coat"] <= step["coats"] })
+      end
+      private_class_method :within_coats
+
+      def merged(hash, set) = hash.merge(set).compact
+      private_class_method :merged
+
+      def replace(document, id)
+        target = Document.step(document, id)
+        steps(document) { |list| list.map { |step| step.equal?(target) ? yield(step) : step } }
+      end
+      private_class_method :replace
+
+      def steps(document) = document.merge("steps" => yield(document["steps"]))
+      private_class_method :steps
+    end
+  end
+end

@@ -1,0 +1,55 @@
+require "json"
+require "json_schemer"
+
+module Rhexon
+  module Schedule
+    # The published JSON Schemas of the formats, and their verdicts as one sentence.
+    module Schema
+      FOLDER = File.expand_path("../../../schema", __dir__)
+
+      @schemas = {}
+
+      module_function
+
+      # @param name [String] "rhexon-schedule-1" or "rhexon-shop-1"
+      # @param value [Object] parsed JSON
+      # @return [nil]
+      # @raise [Refusal] with the first thing that is wrong, where it stands and what is accepted
+      def check!(name, value)
+        errors = schema(name).validate(value).first(20)
+        return if errors.empty?
+
+        error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said?(candidate) ? 1 : 0 ] }
+        raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+      end
+
+      def schema(name)
+        @schemas[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.json"))), ref_resolver: method(:sibling).to_proc)
+      end
+
+      def sibling(uri)
+        JSON.parse(File.read(File.join(FOLDER, "#{File.basename(uri.path.to_s)}.json")))
+      end
+
+      def said?(error) = error["x-error"] || error["schema"]&.key?("x-error")
+
+      def sentence(error)
+        said = error.dig("schema", "x-error")
+        return said if said
+
+        case error["type"]
+        when "required" then "#{place(error)} lacks #{error.dig("details", "missing_keys").join(", ")}."
+        when "schema" then "#{place(error)} is not known here."
+        else "#{error["error"].sub(/\A(value|string|number|array|object) at (`[^`]*`|root)/) { "#{place(error)}" }}."
+        end
+      end
+      private_class_method :sentence
+
+      def place(error)
+        pointer = error["data_pointer"].delete_prefix("/")
+        pointer.empty? ? "The document" : "'#{pointer}'"
+      end
+      private_class_method :place
+    end
+  end
+end
