@@ -20,11 +20,12 @@ module Rhexon
 
   room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs"
   room :Drying, "drying", Air: "air", Climate: "climate", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
-  room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least", Section: "section"
+  room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
   room :Planning, "planning", Shop: "shop", Piece: "piece", Calendar: "calendar", Pass: "pass", Expansion: "expansion", Facts: "facts",
                               Hands: "hands", Placement: "placement", Build: "build", Placing: "placing", Windows: "windows", Builder: "builder", Drier: "drier", Planner: "planner", Bound: "bound", Slack: "slack", Plan: "plan", Report: "report", Zone: "zone", Window: "window"
-  room :Checks, "checks", Finding: "finding", Context: "context", Catalogue: "catalogue"
+  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Catalogue: "catalogue"
+  room :Picture, "picture", Section: "section", Layers: "layers", Strip: "strip", Sheet: "sheet", Row: "row", Bench: "bench"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab"
   room :Boards, "boards", Readings: "readings", Promotion: "promotion"
 end

@@ -68,7 +68,7 @@ module Rhexon
         work_start = start + pass.setup_min
         finish = stretches.last.last
         Placement.new(pass: pass, hands: stretches, hands_start: start, work_start: work_start, first_end: work_start + pass.each_min, work_end: finish - pass.cleanup_min,
-                      hands_end: finish, waits: waits, because: @holds[pass.key] == start ? "goal" : because, status: "planned")
+                      hands_end: finish, waits: waits, because: @holds[pass.key] ? "goal" : because, status: "planned")
       end
 
       # A pin wins even over a milestone, but not over the clock, the shop's hours or the step before it.

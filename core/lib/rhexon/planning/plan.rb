@@ -44,6 +44,10 @@ module Rhexon
       # @return [Hash{String=>Slack::Range}]
       def slack = @slack ||= Slack.of(shop, build, drier)
 
+      # The plan of the same shop with another schedule for one piece, at equal effort.
+      # @return [Plan]
+      def with_schedule(piece_id, document) = Planner.plan(shop.with_schedule(piece_id, document))
+
       # @return [Hash] rhexon-plan/1
       def to_h = Report.new(self).to_h
     end

@@ -12,6 +12,7 @@ module Rhexon
       # @raise [Refusal] with the first thing that is wrong
       def initialize(json)
         Schedule::Schema.check!("rhexon-shop-1", json)
+        @json = json
         @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
@@ -27,11 +28,9 @@ module Rhexon
         @previous = json["previous"] || []
       end
 
-      # The same shop with another schedule for one piece, and other seed or effort.
-      # @return [Hash] rhexon-shop/1
-      def self.with_schedule(json, piece_id, document)
-        json.merge("pieces" => json["pieces"].map { |piece| piece["id"] == piece_id ? piece.merge("schedule" => document) : piece })
-      end
+      # The same shop with another schedule for one piece.
+      # @return [Shop]
+      def with_schedule(piece_id, document) = self.class.new(@json.merge("pieces" => @json["pieces"].map { |piece| piece["id"] == piece_id ? piece.merge("schedule" => document) : piece }))
 
       def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
 

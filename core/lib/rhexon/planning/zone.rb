@@ -37,6 +37,9 @@ module Rhexon
         Time.at(minute * 60 + seconds).utc.strftime("%Y-%m-%dT%H:%M#{sign}") + format("%02d:%02d", *(seconds.abs / 60).divmod(60))
       end
 
+      # @return [String] "Wed 25 Nov 10:30", local
+      def words(minute) = Time.at(minute * 60 + offset(minute)).utc.strftime("%a %-d %b %H:%M")
+
       # @return [Date] local date
       def date(minute) = Time.at(minute * 60 + offset(minute)).utc.to_date
 

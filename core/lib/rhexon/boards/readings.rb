@@ -1,0 +1,71 @@
+module Rhexon
+  module Boards
+    # Readings of a cell brought to means, and which cell is best.
+    module Readings
+      KINDS = { "lab" => [ 0, 100 ], "gloss" => [ 0, 200 ], "blotch" => [ 0, 5 ], "liking" => [ 1, 5 ] }.freeze
+      ACCEPTED = { "gloss" => "0 to 200 GU", "blotch" => "0 (even) to 5", "liking" => "1 to 5" }.freeze
+
+      # @!attribute lab [Array<Float>, nil] mean L*a*b*
+      # @!attribute delta_e [Float, nil] CIEDE2000 of the mean to the wanted look
+      Summary = Struct.new(:lab, :gloss, :blotch, :liking, :delta_e, :count, keyword_init: true)
+
+      module_function
+
+      # @param kind [String] lab, gloss, blotch, liking or note
+      # @param value [Object] [L*, a*, b*], a number, or text
+      # @return [Object] the value, numbers as floats
+      # @raise [Refusal]
+      def check(kind, value)
+        case kind
+        when "note" then text(value)
+        when "lab" then lab(value)
+        when *ACCEPTED.keys then number(kind, value)
+        else raise Refusal.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ *KINDS.keys, "note" ].join(", "))
+        end
+      end
+
+      # @param readings [Array<Array(String, Object)>] kind and value
+      # @param target_lab [Array<Numeric>, nil]
+      # @return [Summary]
+      def summary(readings, target_lab: nil)
+        by_kind = readings.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+        lab = by_kind["lab"]&.transpose&.map { |channel| mean(channel) }
+        Summary.new(lab: lab, delta_e: lab && target_lab ? Colour::DeltaE.ciede2000(target_lab, lab).round(1) : nil, count: readings.size,
+                    **%w[gloss blotch liking].to_h { |kind| [ kind.to_sym, by_kind[kind] && mean(by_kind[kind]) ] })
+      end
+
+      # The best cell: nearest to the wanted colour where one is stated and read, the best liked otherwise.
+      # @param summaries [Hash{Object=>Summary}] sound cells only
+      # @return [Object, nil] key of the best; nil when nothing tells them apart
+      def best(summaries)
+        near = summaries.select { |_, summary| summary.delta_e }
+        return near.min_by { |_, summary| [ summary.delta_e, -(summary.liking || 0) ] }.first if near.any?
+
+        liked = summaries.select { |_, summary| summary.liking }
+        liked.max_by { |_, summary| summary.liking }&.first
+      end
+
+      def mean(values) = (values.sum / values.size.to_f).round(2)
+
+      def lab(value)
+        ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) && value.drop(1).all? { |axis| axis.between?(-128, 127) }
+        Rhexon.refuse_unless(ok, "That is not a colour reading", where: "lab", accepted: "L* 0 to 100, a* and b* -128 to 127")
+        value.map(&:to_f)
+      end
+      private_class_method :lab
+
+      def number(kind, value)
+        low, high = KINDS.fetch(kind)
+        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(low, high), "#{kind.capitalize} cannot be #{value.inspect}", where: kind, accepted: ACCEPTED.fetch(kind))
+        value.to_f
+      end
+      private_class_method :number
+
+      def text(value)
+        Rhexon.refuse_unless(value.is_a?(String) && value.strip.length.between?(1, 500), "A note needs words", where: "note", accepted: "1 to 500 letters")
+        value.strip
+      end
+      private_class_method :text
+    end
+  end
+end

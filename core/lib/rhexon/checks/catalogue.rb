@@ -1,0 +1,30 @@
+module Rhexon
+  module Checks
+    # All checks, found by folder: each is a file in checks/rules with one public method +call(context)+ that returns findings.
+    module Catalogue
+      LEVELS = %w[stop caution note].freeze
+      FOLDER = File.join(__dir__, "rules")
+
+      module_function
+
+      # @return [Array<Module>] in the order of their ids
+      def rules
+        @rules ||= begin
+          Dir[File.join(FOLDER, "*.rb")].sort.each { |file| require file }
+          Rules.constants.sort.map { |name| Rules.const_get(name) }
+        end
+      end
+
+      # @param plan [Planning::Plan]
+      # @param piece_id [String]
+      # @return [Array<Finding>] stops first, then in working order
+      def findings(plan, piece_id)
+        context = Context.new(plan, piece_id)
+        order = context.document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
+        rules.flat_map { |rule| rule.call(context) }.sort_by { |finding| [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ] }
+      end
+    end
+
+    Rules = Module.new
+  end
+end

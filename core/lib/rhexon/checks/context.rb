@@ -1,0 +1,54 @@
+module Rhexon
+  module Checks
+    # What a check may look at: one piece of a plan.
+    class Context
+      attr_reader :plan, :piece
+
+      def initialize(plan, piece_id)
+        @plan = plan
+        @piece = plan.piece(piece_id)
+      end
+
+      def shop = plan.shop
+      def placements = plan.of_piece(piece.id)
+      def coats = placements.select { |placement| placement.pass.film? }
+      def document = piece.schedule
+      def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
+      def climate(placement) = shop.rooms.fetch(placement.pass.room)
+
+      # @return [Array<Materials::Product>] on the shelf, in a steady order
+      def shelf = shop.products.values.sort_by(&:id)
+
+      def finding(id, level, title, sentence, placement: nil, figures: {}, remedies: [])
+        Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"), pass: placement&.pass&.key, figures: figures, remedies: remedies.compact)
+      end
+
+      def remedy(label, operation) = Remedy.new(label: label, operation: operation)
+
+      def change(placement, label, set) = remedy(label, { "op" => "change_step", "id" => placement.pass.step["id"], "set" => set })
+
+      # @return [String] "Wed 25 Nov 10:30" in the shop's zone
+      def clock(minute) = minute ? shop.zone.words(minute) : "never"
+
+      def duration(minutes) = Schedule::Words.duration(minutes)
+
+      # @return [String] "coat 2 of W20 clear" or the step in words
+      def name(placement)
+        step = placement.pass.step
+        return "coat #{placement.pass.coat} of #{placement.pass.product.name}" if (step["coats"] || 1) > 1
+
+        Schedule::Words.step(step, placement.pass.product&.name)
+      end
+
+      # The same at the head of a sentence.
+      def title(placement) = name(placement).then { |words| words[0].upcase + words[1..] }
+
+      # A warmer or drier room of the shop in which the block holds.
+      # @yieldparam climate [Drying::Climate]
+      def other_room(placement)
+        id, = shop.rooms.find { |room, climate| room != placement.pass.room && yield(climate) }
+        id
+      end
+    end
+  end
+end

@@ -1,0 +1,16 @@
+module Rhexon
+  module Checks
+    # A judgement call about a schedule.
+    # @!attribute id       [String] from the catalogue, e.g. "film.witness"
+    # @!attribute level    [String] stop (would ruin the work), caution (often ends badly) or note
+    # @!attribute title    [String] a few words
+    # @!attribute sentence [String] what will happen and why, with figures
+    # @!attribute step     [String, nil] step id it hangs on
+    # @!attribute pass     [String, nil] pass key
+    # @!attribute figures  [Hash] the numbers it used, units in the names
+    # @!attribute remedies [Array<Remedy>] ready changes, best first
+    Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, keyword_init: true) do
+      def to_h = super.merge(remedies: (remedies || []).map(&:to_h), figures: figures || {})
+    end
+  end
+end

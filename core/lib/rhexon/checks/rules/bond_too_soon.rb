@@ -1,0 +1,39 @@
+module Rhexon
+  module Checks
+    module Rules
+      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so it is silent without either.
+      module BondTooSoon
+        module_function
+
+        def call(context)
+          context.placements.filter_map do |placement|
+            next unless %w[pin log].include?(placement.because)
+
+            early = placement.waits.select { |wait| wait.reached_at && placement.work_start < wait.reached_at }.max_by(&:reached_at)
+            finding(context, placement, early) if early
+          end
+        end
+
+        def finding(context, placement, early)
+          milestone = Schedule::Words::MILESTONES.fetch(early.name)
+          by = context.duration(early.reached_at - placement.work_start)
+          sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} before #{milestone} (#{context.clock(early.reached_at)}). " \
+                     "The film below is still soft: it drags, wrinkles or traps what should leave."
+          context.finding("bond.too_soon", "stop", "Too soon", sentence, placement: placement, figures: { reached_at: early.reached_at, starts_at: placement.work_start },
+                          remedies: placement.because == "pin" ? [ move(context, placement, early), unpin(context, placement) ] : [])
+        end
+
+        def move(context, placement, early)
+          start = Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)
+          open = context.shop.calendar.from(start).find { |from, to| [ from, start ].max + placement.pass.hands_min <= to } or return
+          start = [ open[0], start ].max
+          context.remedy("Move it to #{context.clock(start)}", pin(placement, context.shop.zone.iso(start)))
+        end
+
+        def unpin(context, placement) = context.remedy("Let the plan place it", pin(placement, nil))
+
+        def pin(placement, start) = { "op" => "pin", "id" => placement.pass.step["id"], "coat" => placement.pass.coat, "start" => start }
+      end
+    end
+  end
+end

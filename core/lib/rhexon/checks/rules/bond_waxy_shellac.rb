@@ -1,0 +1,52 @@
+module Rhexon
+  module Checks
+    module Rules
+      # bond.waxy_shellac: a film over shellac that is not dewaxed. Silent over dewaxed shellac, and for shellac on itself.
+      module BondWaxyShellac
+        module_function
+
+        def call(context)
+          context.walks.flat_map { |_, walk| on_face(context, walk) }.uniq { |finding| finding.pass }
+        end
+
+        def on_face(context, walk)
+          walk.snapshots.filter_map do |snapshot|
+            pass = snapshot.placement.pass
+            below = snapshot.before.layers.reverse.find(&:left?)
+            next unless pass.film? && below && context.shop.products.fetch(below.product_id).waxy?
+
+            level = level(pass.product) or next
+            finding(context, snapshot.placement, context.shop.products.fetch(below.product_id), below, level)
+          end
+        end
+
+        def level(upper)
+          return nil if upper.class_id == "shellac"
+
+          %w[coalescing reactive].include?(upper.mechanism) ? "stop" : "caution"
+        end
+
+        def finding(context, placement, lower, layer, level)
+          sentence = "#{placement.pass.product.name} goes over #{lower.name}, which holds wax: it may crawl or peel off in sheets."
+          context.finding("bond.waxy_shellac", level, "Wax under the film", sentence, placement: placement, figures: { lower: lower.name, upper: placement.pass.product.name },
+                          remedies: remedies(context, placement, lower, layer))
+        end
+
+        def remedies(context, placement, lower, layer)
+          dewaxed = context.shelf.find { |product| product.class_id == "shellac" && !product.waxy? } or return []
+          lower_step = context.placements.find { |other| other.pass.key == layer.pass }.pass.step
+          swap = context.remedy("Use #{dewaxed.name} instead of #{lower.name}", { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } })
+          [ (swap if context.placements.none? { |other| other.pass.step.equal?(lower_step) && other.status != "planned" }), between(context, placement, lower_step, dewaxed) ]
+        end
+
+        def between(context, placement, lower_step, dewaxed)
+          method = dewaxed.methods_known.include?(placement.pass.method) ? placement.pass.method : dewaxed.methods_known.first
+          seal = { "id" => Schedule::Edit.free_id(context.document), "kind" => "coat", "role" => "seal", "product" => dewaxed.id, "method" => method,
+                   "wet_um" => dewaxed.wet_um(method).value, "coats" => 1, **(lower_step["faces"] ? { "faces" => lower_step["faces"] } : {}) }
+          before = context.document["steps"].take_while { |step| step["id"] != placement.pass.step["id"] }.last
+          context.remedy("Seal with #{dewaxed.name} in between", { "op" => "add_step", "after" => before["id"], "step" => seal })
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+module Rhexon
+  module Checks
+    module Rules
+      # bond.window_over: the next coat goes on after recoat closed. Silent while coats meet their windows,
+      # and on films that never close.
+      module BondWindowOver
+        module_function
+
+        def call(context)
+          context.coats.filter_map do |coat|
+            window = coat.window or next
+            next over(context, coat, window) if window.state == "over"
+
+            scuffed(context, coat, window) if inserted_scuff?(context, coat) && !coat.inside
+          end
+        end
+
+        def inserted_scuff?(context, coat) = context.placements.any? { |placement| placement.pass.key == "#{coat.pass.key}/scuff" && placement.status == "planned" }
+
+        def scuffed(context, coat, window)
+          sentence = "#{context.title(lower(context, window))} shuts #{context.clock(window.closes_at)}, before hands are free for the next coat. A scuff is planned so that it bites."
+          context.finding("bond.window_over", "note", "Window missed, scuff planned", sentence, placement: coat,
+                          figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: [ catch_it(context, coat, window) ])
+        end
+
+        def over(context, coat, window)
+          late = context.duration(coat.work_start - window.closes_at)
+          sentence = "#{context.title(lower(context, window))} shut #{context.clock(window.closes_at)}, #{late} before #{context.name(coat)} goes on. Unscuffed it will not bite."
+          remedies = coat.because == "pin" ? [ unpin(context, coat) ] : []
+          remedies << context.remedy("Let the plan scuff first", { "op" => "house", "set" => { "missed_window" => "scuff" } }) if context.piece.house["missed_window"] == "stop"
+          context.finding("bond.window_over", "stop", "Window missed", sentence, placement: coat, figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: remedies)
+        end
+
+        # Hold the earlier coat so that the later one still meets its window.
+        def catch_it(context, coat, window)
+          earlier = lower(context, window)
+          return unless earlier.status == "planned"
+
+          start = Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)
+          open = context.shop.calendar.from(start).find { |from, to| [ from, start ].max + earlier.pass.hands_min <= to } or return
+          start = [ open[0], start ].max
+          context.remedy("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window",
+                         { "op" => "pin", "id" => earlier.pass.step["id"], "coat" => earlier.pass.coat, "start" => context.shop.zone.iso(start) })
+        end
+
+        def unpin(context, coat)
+          context.remedy("Scuff first: let the plan place this coat", { "op" => "pin", "id" => coat.pass.step["id"], "coat" => coat.pass.coat, "start" => nil })
+        end
+
+        def lower(context, window) = context.plan.build.by_index[window.of.index]
+      end
+    end
+  end
+end

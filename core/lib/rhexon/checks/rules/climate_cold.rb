@@ -1,0 +1,51 @@
+module Rhexon
+  module Checks
+    module Rules
+      # climate.cold: the room is under the product's application limit at the planned hour. Silent at or above the limit.
+      module ClimateCold
+        module_function
+
+        def call(context)
+          context.placements.select { |placement| placement.pass.leaves_something? && placement.status != "done" }
+                 .filter_map { |placement| finding(context, placement) }.uniq(&:step)
+        end
+
+        def finding(context, placement)
+          product = placement.pass.product
+          limit = limit(product)
+          here = context.climate(placement).t_c
+          careful = product.caution_air_c&.value
+          level = here < limit ? "stop" : ("caution" if careful && here < careful)
+          return unless level
+
+          wanted = careful || limit
+          sentence = "#{degrees(here)} in the #{placement.pass.room}, #{product.name} asks for #{degrees(level == "stop" ? limit : careful)}: #{why(product)}."
+          context.finding("climate.cold", level, "Too cold to lay", sentence, placement: placement, figures: { air_c: here, limit_c: limit, caution_c: careful },
+                          remedies: [ move(context, placement, wanted) ])
+        end
+
+        # @return [Numeric] °C
+        def limit(product)
+          limits = Reference.table("limits")
+          return product.least_air_c.value if product.least_air_c
+          return [ limits.fetch("waterborne_least_c"), (product.minimum_film_c&.value || -99) + limits.fetch("above_minimum_film_c") ].max if product.waterborne?
+
+          -Float::INFINITY
+        end
+
+        def why(product)
+          return "the film cracks or powders instead of closing" if product.waterborne?
+
+          product.mechanism == "oxidative" ? "it hardly hardens" : "it stays soft and may never cure through"
+        end
+
+        def move(context, placement, wanted)
+          room = context.other_room(placement) { |climate| climate.t_c >= wanted } or return
+          context.change(placement, "Do it in the #{room} (#{degrees(context.shop.rooms.fetch(room).t_c)})", { "room" => room })
+        end
+
+        def degrees(value) = "#{format("%g", value)} °C"
+      end
+    end
+  end
+end

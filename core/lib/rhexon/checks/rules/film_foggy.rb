@@ -1,0 +1,40 @@
+module Rhexon
+  module Checks
+    module Rules
+      # film.foggy: more than two layers of a flatted product under the last coat cloud the look. Silent for gloss builds
+      # with one flatted last coat, and for up to three flatted coats in all.
+      module FilmFoggy
+        module_function
+
+        def call(context)
+          context.walks.filter_map { |_, walk| on_face(context, walk) }.first(1)
+        end
+
+        def on_face(context, walk)
+          limits = Reference.table("limits")
+          layers = walk.final.layers
+          flatted = layers[0...-1].select { |layer| layer.sheen_gu && layer.sheen_gu < limits.fetch("flatted_below_gu") && !layer.coloured }
+          return if flatted.size <= limits.fetch("flatted_layers")
+
+          dark = walk.final.clear_over_colour
+          last = context.coats.find { |coat| coat.pass.key == layers.last.pass }
+          sentence = "#{flatted.size} flatted layers lie under the last coat#{" over the colour" if dark}: the look turns cloudy. Build in gloss and flatten the last coat only."
+          context.finding("film.foggy", dark ? "caution" : "note", "Foggy build", sentence, placement: last,
+                          figures: { flatted_layers: flatted.size, most: limits.fetch("flatted_layers") }, remedies: [ gloss_build(context, last, flatted) ])
+        end
+
+        # The coats under the last become the gloss of the same kind.
+        def gloss_build(context, last, flatted)
+          step = last.pass.step
+          gloss = context.shelf.find { |product| product.class_id == last.pass.product.class_id && !product.coloured? && product.sheen_gu.value >= Reference.table("limits").fetch("flatted_below_gu") }
+          return unless gloss && step["coats"] > 1 && flatted.any? { |layer| layer.pass.split("/")[1] == step["id"] }
+
+          new_id = Schedule::Edit.free_id(context.document)
+          context.remedy("Build in #{gloss.name}, flatten the last coat only",
+                         { "op" => "all", "operations" => [ { "op" => "split_coats", "id" => step["id"], "keep" => step["coats"] - 1, "new_id" => new_id },
+                                                            { "op" => "change_step", "id" => step["id"], "set" => { "product" => gloss.id, "role" => "build" } } ] })
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+module Rhexon
+  module Checks
+    module Rules
+      # film.too_thin: the finished film is under what the use needs. Silent when the film is thick enough by a margin,
+      # for oil and wax (they need none), and for a piece that has no film coat yet.
+      module FilmTooThin
+        module_function
+
+        def call(context)
+          found = context.walks.filter_map { |face, walk| on_face(context, face, walk) }
+          found.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }.then { |finding| [ finding ].compact }
+        end
+
+        def on_face(context, face, walk)
+          last = walk.last_coat or return
+          least = Film::Least.um(context.piece.use, last.product, last.method)
+          coat = context.coats.find { |placement| placement.pass.key == last.key }
+          return unstated(context, coat) if least.nil?
+
+          final = walk.final
+          chance = final.chance_under(least)
+          return if least.zero? || chance <= Reference.table("limits").fetch("chance_note")
+
+          finding(context, face, walk, coat, least, chance)
+        end
+
+        def unstated(context, coat)
+          context.finding("film.too_thin", "note", "Use not stated", "Say what the piece must stand up to, and Rhexon can tell whether the film is thick enough.", placement: coat)
+        end
+
+        def finding(context, face, walk, coat, least, chance)
+          film = walk.final.total_um
+          under = film < least
+          sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least for #{use(context)}: " \
+                     "#{under ? "it will not protect" : "about 1 piece in #{(1 / chance).round} goes under"}."
+          context.finding("film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
+                          figures: { film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least, chance_under: chance.round(3) }, remedies: remedies(context, coat, least - film))
+        end
+
+        def remedies(context, coat, lacking)
+          return [] unless coat.status == "planned"
+
+          dry = Film::Coat.dry_um(coat.pass.wet_um, coat.pass.solids_percent)
+          more = [ (lacking / dry).ceil, 1 ].max
+          coats = coat.pass.step["coats"] + more
+          [ heavier(context, coat, lacking), (context.change(coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm", { "coats" => coats }) if coats <= 30) ]
+        end
+
+        # Heavier coats of this step, by at most a quarter over what the method usually leaves.
+        def heavier(context, coat, lacking)
+          share = [ lacking, 2.0 ].max / coat.pass.step["coats"] * 1.3
+          wet = ((coat.pass.wet_um + Film::Coat.wet_um(share, coat.pass.solids_percent)) / 5.0).ceil * 5
+          usual = coat.pass.product.wet_um(coat.pass.method)&.value
+          return if usual.nil? || wet > usual * 1.25
+
+          context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet", { "wet_um" => wet })
+        end
+
+        def use(context) = { "show" => "a show piece", "furniture" => "furniture", "table_top" => "a table top", "bar_top" => "a bar top", "floor" => "a floor", "marine" => "marine exterior" }.fetch(context.piece.use, "its use")
+      end
+    end
+  end
+end

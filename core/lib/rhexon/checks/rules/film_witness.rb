@@ -1,0 +1,48 @@
+module Rhexon
+  module Checks
+    module Rules
+      # film.witness: the last abrasion eats through the top layer into an older one and shows rings. Silent on films that melt into one,
+      # where the top coats bonded inside their window, and between coats (the next coat hides it).
+      module FilmWitness
+        module_function
+
+        def call(context)
+          found = context.walks.values.flat_map do |walk|
+            last_coat = walk.snapshots.rindex { |snapshot| snapshot.placement.pass.film? } or next []
+            walk.snapshots.drop(last_coat + 1).filter_map { |snapshot| finding(context, snapshot) }
+          end
+          found.uniq(&:pass)
+        end
+
+        def finding(context, snapshot)
+          top = snapshot.before.top_layer
+          return if top.nil? || top[:redissolves] || top[:whole_film]
+
+          reach = snapshot.removed_um * Film::Abrasion.edge_factor
+          return if reach <= top[:um]
+
+          sentence = "#{context.title(snapshot.placement)} reaches #{reach.round} µm deep in places, but the top layer is #{top[:um].round} µm and did not fuse with the one below: rings will show."
+          context.finding("film.witness", "caution", "Rings where layers meet", sentence, placement: snapshot.placement,
+                          figures: { reach_um: reach.round(1), top_layer_um: top[:um].round(1) }, remedies: remedies(context, top, reach))
+        end
+
+        def remedies(context, top, reach)
+          coat = context.coats.reverse.find { |other| other.pass.key == top[:passes].last && other.status == "planned" } or return []
+          [ heavier(context, coat, reach), another(context, coat) ]
+        end
+
+        def heavier(context, coat, reach)
+          wet = (Film::Coat.wet_um(reach * 1.1, coat.pass.solids_percent) / 5.0).ceil * 5
+          return if wet <= coat.pass.wet_um || wet > 150
+
+          operation = { "op" => "change_step", "id" => coat.pass.step["id"], "set" => { "wet_um" => wet } }
+          context.remedy("Lay the last coats #{wet} µm wet", operation)
+        end
+
+        def another(context, coat)
+          context.change(coat, "One more coat inside the window", { "coats" => coat.pass.step["coats"] + 1 }) if coat.pass.step["coats"] < 30
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+module Rhexon
+  module Checks
+    module Rules
+      # time.due: the piece is ready after its due date, or a milestone is never reached. Silent when it is ready in time or has no due date.
+      # Its remedies are replanned and shown only if they make the piece earlier.
+      module TimeDue
+        MOST = 3
+
+        module_function
+
+        def call(context)
+          ready = context.plan.build.ready[context.piece.id]
+          return blocked(context) if ready.nil? && context.document["steps"].any?
+          return [] unless ready && context.piece.due && ready > context.piece.due
+
+          late = ready - context.piece.due
+          remedies = candidates(context).filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
+          sentence = "Ready #{context.clock(ready)}, due #{context.clock(context.piece.due)}: #{context.duration(late)} late."
+          [ context.finding("time.due", "caution", "Late", sentence, placement: context.placements.last, figures: { ready_at: ready, due: context.piece.due, late_min: late }, remedies: remedies) ]
+        end
+
+        def blocked(context)
+          found = context.plan.build.blocked or return []
+          key = found[:passes].first
+          return [] unless key.start_with?("#{context.piece.id}/")
+
+          why = found[:constraint] == "milestone" ? "What it waits for is not reached within 400 days in this air" : "No stretch of open hours is long enough for it"
+          step = Schedule::Document.step(context.document, key.split("/")[1])
+          finding = context.finding("time.due", "stop", "No date can be given", "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}.", figures: { constraint: found[:constraint] })
+          [ finding.tap { |named| named.step = step["id"] } ]
+        end
+
+        def candidates(context)
+          pins = context.document["steps"].select { |step| step["pins"] }.map do |step|
+            operations = step["pins"].map { |pin| { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil } }
+            context.remedy("Let the plan place #{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)}", { "op" => "all", "operations" => operations })
+          end
+          pins + warmer(context) + fewer(context)
+        end
+
+        # The whole schedule in another room.
+        def warmer(context)
+          here = context.document["room"]
+          context.shop.rooms.filter_map do |room, climate|
+            context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c)} °C, #{format("%g", climate.rh)} %)", rooms(context, room)) unless room == here
+          end
+        end
+
+        def rooms(context, room)
+          { "op" => "all", "operations" => context.document["steps"].select { |step| %w[stain coat].include?(step["kind"]) && context.placements.none? { |placement| placement.pass.step["id"] == step["id"] && placement.status != "planned" } }
+                                                  .map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } } }
+        end
+
+        # One coat less, where the film stays thick enough.
+        def fewer(context)
+          step = context.document["steps"].reverse.find { |candidate| candidate["kind"] == "coat" && candidate["coats"] > 1 } or return []
+          return [] if context.placements.any? { |placement| placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] && placement.status != "planned" }
+
+          spare = context.walks.values.all? do |walk|
+            last = walk.last_coat or next true
+            least = Film::Least.um(context.piece.use, last.product, last.method)
+            least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
+          end
+          spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []
+        end
+
+        def proven(context, remedy, ready)
+          document = Schedule::Edit.apply(context.document, remedy.operation)
+          earlier = context.plan.with_schedule(context.piece.id, document).build.ready[context.piece.id]
+          return unless earlier && earlier < ready
+
+          Remedy.new(label: "#{remedy.label}: ready #{context.clock(earlier)}", operation: remedy.operation)
+        rescue Refusal
+          nil
+        end
+      end
+    end
+  end
+end

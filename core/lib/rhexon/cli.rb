@@ -1,0 +1,61 @@
+require "json"
+require_relative "../rhexon"
+
+module Rhexon
+  # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
+  class CLI
+    USAGE = "Usage: rhexon plan|check [FILE.json]   (without FILE: standard input)".freeze
+
+    def initialize(input: $stdin, output: $stdout, errors: $stderr)
+      @input = input
+      @output = output
+      @errors = errors
+    end
+
+    # @param arguments [Array<String>]
+    # @return [Integer] exit status
+    def run(arguments)
+      command, file, *rest = arguments
+      return usage if rest.any? || !%w[plan check].include?(command)
+
+      plan = Planning::Planner.plan(Planning::Shop.new(parse(read(file))))
+      @output.puts(JSON.pretty_generate(command == "plan" ? plan.to_h : findings(plan)))
+      0
+    rescue Refusal => refusal
+      where = refusal.where.empty? ? "" : " (at #{refusal.where})"
+      complain("#{refusal.message.delete_suffix(".")}#{where}.")
+    end
+
+    private
+
+    def findings(plan)
+      { "format" => "rhexon-check/1", "pieces" => plan.shop.pieces.map { |piece| { "id" => piece.id, "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding| finding(finding, plan.shop.zone) } } } }
+    end
+
+    def finding(finding, zone)
+      figures = finding.figures.to_h { |name, value| [ name, name.end_with?("_at") || name == :due ? zone.iso(value) : value ] }
+      finding.to_h.merge(figures: figures)
+    end
+
+    def read(file)
+      return @input.read if file.nil? || file == "-"
+
+      File.read(file, encoding: "UTF-8")
+    rescue SystemCallError
+      raise Refusal.new("Cannot read #{file}", accepted: "a JSON file that exists")
+    end
+
+    def parse(text)
+      JSON.parse(text).tap { |value| raise Refusal.new("The input is not a JSON object", accepted: "rhexon-shop/1") unless value.is_a?(Hash) }
+    rescue JSON::ParserError, EncodingError => error
+      raise Refusal.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: "rhexon-shop/1")
+    end
+
+    def usage = complain(USAGE)
+
+    def complain(sentence)
+      @errors.puts(sentence)
+      2
+    end
+  end
+end

@@ -1,0 +1,102 @@
+module Rhexon
+  module Picture
+    # What the bench shows: over all pieces, what is in hand, what hands may do now and next, and what is drying.
+    class Bench
+      # A coat that dries: its strip, what it asks next, the film on it.
+      Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row, keyword_init: true)
+      LATELY_MIN = 3 * 1440
+
+      attr_reader :plan
+
+      def initialize(plan)
+        @plan = plan
+      end
+
+      def now = plan.shop.now
+      def zone = plan.shop.zone.name
+      def person = plan.shop.person
+
+      # @return [Array<Row>]
+      def running = rows.select { |row| row.status == "running" && row.placement.hands.any? }
+
+      # Passes not begun, those that may start now or first at the head.
+      # @return [Array<Row>]
+      def upcoming = planned.sort_by { |row| [ row.hands_start, row.key ] }.first(8)
+
+      # @return [Array<Row>] what the day's hands did and will do
+      def today
+        date = plan.shop.zone.date(now)
+        rows.select { |row| row.placement.hands.any? { |from, _| plan.shop.zone.date(from) == date } }
+      end
+
+      def open_today = plan.shop.calendar.between(day_start, day_start + 1440)
+
+      # @return [Array<Slab>] soonest call on the hands first
+      def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+
+      # @return [Integer] minutes of hands planned for the rest of today
+      def left_today_min
+        finish = day_start + 1440
+        planned.sum { |row| row.hands.sum { |from, to| [ [ to, finish ].min - [ from, now ].max, 0 ].max } }
+      end
+
+      def rows = @rows ||= plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows }
+
+      private
+
+      def planned = rows.select { |row| row.status == "planned" && row.placement.hands.any? }
+
+      def day_start = plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
+
+      # The last coat on each set of faces, until its next work is begun or it has reached what it dries for.
+      def slabs(piece)
+        mine = rows.select { |row| row.placement.pass.piece.equal?(piece) }
+        laid = mine.select { |row| row.placement.pass.leaves_something? && row.status == "done" && (covered(row, mine).nil? || covered(row, mine).status == "planned") }
+        laid.reject { |row| finished?(row, mine) }.map { |row| slab(row, piece, mine) }
+      end
+
+      def covered(row, mine)
+        mine.drop(mine.index(row) + 1).find { |later| later.placement.pass.leaves_something? && (later.faces & row.faces).any? }
+      end
+
+      def finished?(row, mine)
+        following(row, mine).nil? && (reached = plan.drier.reached(row.placement, row.placement.pass.piece.ready_at)&.reached_at) && reached < now - LATELY_MIN
+      end
+
+      def following(row, mine)
+        mine.find { |other| other.status == "planned" && !other.inserted && other.placement.pass.needs.any? { |need| need.pass == row.placement.pass.index } } ||
+          mine.drop(mine.index(row) + 1).find { |other| other.status == "planned" && (other.faces & row.faces).any? }
+      end
+
+      def slab(row, piece, mine)
+        placement = row.placement
+        follower = following(row, mine)
+        drying = row.drying
+        Slab.new(row: row, piece: piece, strip: Strip.of(placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes(placement, follower),
+                 state: state(drying, placement, follower), milestone: drying&.milestone, next_row: first_of(follower, mine))
+      end
+
+      # An inserted scuff comes before the coat it serves.
+      def first_of(follower, mine) = follower && (mine.find { |other| other.key == "#{follower.key}/scuff" && other.status == "planned" } || follower)
+
+      def closes(placement, follower) = follower&.placement&.pass&.leaves_something? ? plan.drier.closes_at(placement) : nil
+
+      def state(drying, placement, follower)
+        return "open" unless drying
+        return "too_soon" if now < drying.reached_at
+        return "open" if follower&.window_state == "scuffed" && !follower.placement.pass.abraded_by.empty?
+
+        closes = closes(placement, follower)
+        closes && now > closes ? "shut" : "open"
+      end
+
+      def call(slab)
+        case slab.state
+        when "too_soon" then slab.opens_at
+        when "open" then slab.closes_at || now + 100_000
+        else now + 200_000
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,111 @@
+module Rhexon
+  module Picture
+    # One pass of the step list, with all that its detail shows.
+    class Row
+      # @!attribute rows [Array<Array(String, Float)>] cause and minutes it adds; they sum to +minutes+
+      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, keyword_init: true)
+
+      attr_reader :placement, :number
+
+      def initialize(plan, placement, number)
+        @plan = plan
+        @placement = placement
+        @number = number
+        @pass = placement.pass
+      end
+
+      def key = @pass.key
+      def step = @pass.step["id"]
+      def coat = @pass.coat
+      def kind = @pass.kind
+      def inserted = @pass.inserted
+      def status = placement.status
+      def because = placement.because
+      def pinned = !@pass.inserted && @plan.shop.pins.key?(@pass.key)
+      def room = @pass.room
+      def person = placement.hands.any? ? @plan.shop.person : nil
+      def faces = @pass.faces
+      def hands = placement.hands
+      def hands_start = placement.hands_start
+      def work_start = placement.work_start
+      def work_end = placement.work_end
+      def hands_end = placement.hands_end
+      def hands_min = placement.hands.sum { |from, to| to - from }
+      def setup_min = @pass.setup_min
+      def earliest = slack&.earliest || placement.hands_start
+      def latest = slack&.latest || placement.hands_start
+      def window_state = placement.window&.state || "none"
+      def window_opens_at = placement.window&.opens_at
+      def window_closes_at = placement.window&.closes_at
+
+      # @return [String] "Coat 2", "Sand P150", "Scuff P320"
+      def words
+        return "Scuff P320" if kind == "scuff"
+
+        text = Schedule::Words.step(@pass.step, @pass.product&.name)
+        coats = @pass.step["coats"] || 1
+        text = coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : text
+        @pass.part ? "#{text}, part #{@pass.part}" : text
+      end
+
+      # Film after this pass on the face with the most film, and the change it makes, µm.
+      def film_um = snapshot&.after&.total_um&.round(1)
+      def change_um = snapshot && (snapshot.after.total_um - snapshot.before.total_um).round(1)
+
+      # @return [Float, nil] ml to lay on in this pass, transfer losses included
+      def laid_on_ml
+        @pass.film? ? Film::Coat.laid_on_ml(@pass.area_m2 * @pass.count, @pass.wet_um, @pass.method).round : nil
+      end
+
+      def dry_um = snapshot && @pass.film? ? change_um : nil
+
+      # What it waited for, the latest first.
+      # @return [Array<Ledger>]
+      def waits = placement.waits.select(&:reached_at).sort_by { |wait| -wait.reached_at }.map { |wait| ledger(wait, nil) }
+
+      # How long this coat takes to what comes next on it.
+      # @return [Ledger, nil]
+      def drying
+        return unless placement.milestones
+
+        follower = @plan.of_piece(@pass.piece.id).find { |other| other.pass.needs.any? { |need| need.pass == @pass.index } }
+        need = follower&.pass&.needs&.find { |candidate| candidate.pass == @pass.index }
+        reached = need ? @plan.drier.reached(placement, need.milestone, need.pair_min) : @plan.drier.reached(placement, @pass.piece.ready_at)
+        reached&.reached_at && ledger(reached, follower)
+      end
+
+      private
+
+      def slack = @plan.slack[@pass.key]
+
+      def snapshot
+        @snapshot ||= @pass.faces.filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }.max_by { |found| found.after.total_um }
+      end
+
+      def ledger(wait, follower)
+        rows = rows(wait)
+        Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from, reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
+                   sheet: sheet(wait), source: wait.milestone&.source&.source || Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? || wait.milestone.source.estimate,
+                   bound_by: wait.bound_by, follower: follower&.pass&.key)
+      end
+
+      def sheet(wait)
+        product = wait.pass.product
+        product ? "#{product.sheet_t_c} °C #{product.sheet_rh} %" : "20 °C 50 %"
+      end
+
+      # Rows sum exactly to the minutes from laying to the milestone; what was seen at the bench, the floor and rounding up
+      # to whole minutes go into a row of their own or the largest one.
+      def rows(wait)
+        return [ [ "sheet", wait.reached_at - wait.from ] ] if wait.milestone.nil?
+
+        causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
+        causes << [ "school", (wait.milestone.minutes * (wait.school - 1)).round ] unless wait.school == 1.0
+        rest = wait.reached_at - wait.from - causes.sum(&:last)
+        return causes if rest.zero?
+
+        rest.abs <= causes.size ? causes.tap { |all| all.max_by { |_, minutes| minutes.abs }[1] += rest } : causes << [ wait.bound_by == "floor" ? "floor" : "seen", rest ]
+      end
+    end
+  end
+end

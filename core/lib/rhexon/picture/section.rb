@@ -1,0 +1,106 @@
+module Rhexon
+  module Picture
+    # The film of one face over the clock, ready to draw: for each layer the line of its top from the moment it is laid.
+    class Section
+      # @!attribute top [Array<Array(Integer, Float)>] [minute, µm above the wood], times rising
+      # @!attribute strip [Array<Strip::Stretch>]
+      # @!attribute stop [Boolean] it went on a film that was shut: it will not bite
+      Layer = Struct.new(:pass, :step, :number, :label, :look, :base_um, :wet_um, :dry_um, :left_um, :laid_at, :touch_at, :top, :strip, :unbonded, keyword_init: true)
+      Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, keyword_init: true)
+      Abrasion = Struct.new(:pass, :step, :number, :from, :to, :before_um, :after_um, :inserted, keyword_init: true)
+
+      attr_reader :face, :wood, :layers, :stains, :abrasions, :film_um, :sd_um, :least_um
+
+      # @param plan [Planning::Plan]
+      # @param numbers [Hash{String=>Integer}] step id => number on the list
+      def initialize(plan, piece_id, face, numbers)
+        @plan = plan
+        @face = face
+        @numbers = numbers
+        piece = plan.piece(piece_id)
+        @wood = piece.wood(face)
+        @walk = plan.film(piece_id, face)
+        @layers = coats.map.with_index { |snapshot, index| layer(snapshot, index) }
+        @stains = of_kind("stain").map { |snapshot| stain(snapshot) }
+        @abrasions = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }.map { |snapshot| abrasion(snapshot) }
+        @film_um = @walk.final.total_um.round(1)
+        @sd_um = @walk.final.sd_um.round(1)
+        last = @walk.last_coat
+        @least_um = last && Film::Least.um(piece.use, last.product, last.method)
+      end
+
+      private
+
+      def of_kind(kind) = @walk.snapshots.select { |snapshot| snapshot.placement.pass.kind == kind }
+      def coats = of_kind("coat")
+
+      def layer(snapshot, index)
+        placement = snapshot.placement
+        laid = snapshot.after.layers[index]
+        pass = placement.pass
+        Layer.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: label(pass), look: look(pass), base_um: snapshot.before.total_um.round(1),
+                  wet_um: wet_on_surface(snapshot, laid).round(1), dry_um: laid.laid_um.round(1), left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
+                  touch_at: placement.work_end + touch(placement), top: top(snapshot, index), strip: Strip.of(placement, @plan), unbonded: placement.window&.state == "over")
+      end
+
+      def label(pass)
+        coats = pass.step["coats"] || 1
+        coats > 1 ? "#{Schedule::Words::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}" : Schedule::Words::ROLES.fetch(pass.step["role"])
+      end
+
+      # How the layer looks: sealers of shellac are resin, pigmented films hide, tinted ones colour.
+      def look(pass)
+        return pass.product.colour if %w[pigmented tinted].include?(pass.product.colour)
+
+        pass.product.class_id == "shellac" || pass.product.colour == "ambering" ? "amber" : "clear"
+      end
+
+      def touch(placement) = (placement.milestones["touch"]&.minutes || 30).ceil
+
+      # The share that stays on the surface is the same wet as dry.
+      def wet_on_surface(snapshot, laid)
+        pass = snapshot.placement.pass
+        laid.laid_um * 100.0 / pass.solids_percent
+      end
+
+      def top(snapshot, index)
+        placement = snapshot.placement
+        laid = snapshot.after.layers[index]
+        base = snapshot.before.total_um
+        rise = [ [ placement.work_start, base.round(1) ] ]
+        curve = Film::Curve.points(placement.work_end, touch(placement), wet_on_surface(snapshot, laid), laid.laid_um).map { |minute, um| [ minute, (base + um).round(1) ] }
+        thin_out(rise + curve + later(snapshot, index))
+      end
+
+      # Every later abrasion lowers the top of this layer by what it takes from it and from those below.
+      def later(snapshot, index)
+        after = @walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1)
+        after.select { |other| other.removed_um.positive? }.flat_map do |other|
+          heights = [ other.before, other.after ].map { |stack| stack.layers.first(index + 1).sum(&:um).round(1) }
+          next [] if heights.uniq.size == 1
+
+          [ [ other.placement.work_start, heights.first ], [ other.placement.hands_end, heights.last ] ]
+        end
+      end
+
+      # Times rise strictly; where an abrasion starts before the curve has flattened, the curve is cut there.
+      def thin_out(points)
+        points.each_with_object([]) do |point, kept|
+          kept.pop while kept.any? && kept.last[0] >= point[0]
+          kept << point
+        end
+      end
+
+      def stain(snapshot)
+        pass = snapshot.placement.pass
+        Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name, at: snapshot.placement.work_end, strip: Strip.of(snapshot.placement, @plan))
+      end
+
+      def abrasion(snapshot)
+        placement = snapshot.placement
+        Abrasion.new(pass: placement.pass.key, step: placement.pass.step["id"], number: @numbers[placement.pass.step["id"]], from: placement.work_start, to: placement.hands_end,
+                     before_um: snapshot.before.total_um.round(1), after_um: snapshot.after.total_um.round(1), inserted: placement.pass.inserted)
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+module Rhexon
+  module Picture
+    # All that the schedule screen draws for one piece. Instants are minutes since 1970 in UTC.
+    class Sheet
+      attr_reader :plan, :piece_id, :face
+
+      # @param face [String, nil] the face to draw; nil: the one with the most film
+      def initialize(plan, piece_id, face: nil)
+        @plan = plan
+        @piece_id = piece_id
+        faces = plan.piece(piece_id).faces.keys
+        @face = faces.include?(face) ? face : faces.max_by { |id| [ plan.film(piece_id, id).final.total_um, plan.film(piece_id, id).snapshots.size, -faces.index(id) ] }
+      end
+
+      def now = plan.shop.now
+      def zone = plan.shop.zone.name
+      def person = plan.shop.person
+      def document = piece.schedule
+      def due = piece.due
+      def ready_at = plan.build.ready[piece_id]
+      def ready_means = piece.ready_at
+      def cured_at = plan.reached_at(piece_id, "full_cure")
+      def hands_min = plan.hands_min(piece_id)
+      def elapsed_min = plan.elapsed_min(piece_id)
+      def bound_at = plan.bound.ready_at
+      def rows = @rows ||= plan.of_piece(piece_id).map { |placement| Row.new(plan, placement, numbers[placement.pass.step["id"]]) }
+      def section = @section ||= Section.new(plan, piece_id, face, numbers)
+      def findings = @findings ||= Checks::Catalogue.findings(plan, piece_id)
+      def lapsed = plan.build.lapsed.select { |key| key.start_with?("#{piece_id}/") }
+
+      # Open hours from the first work of this piece (or now) to a day after its last.
+      # @return [Array<Array(Integer, Integer)>]
+      def open = plan.shop.calendar.between(first, last)
+
+      # When the hands are on another piece.
+      # @return [Array<Array(Integer, Integer)>]
+      def elsewhere
+        plan.placements.reject { |placement| placement.pass.piece.id == piece_id }.flat_map(&:hands).select { |from, to| to > first && from < last }
+      end
+
+      def first = [ rows.map(&:hands_start).min, now ].compact.min
+      def last = [ rows.map(&:hands_end).max, ready_at, now ].compact.max + 60
+
+      private
+
+      def piece = plan.piece(piece_id)
+      def numbers = @numbers ||= document["steps"].each_with_index.to_h { |step, index| [ step["id"], index + 1 ] }
+    end
+  end
+end

@@ -1,0 +1,63 @@
+require "test_helper"
+
+class SheetTest < CoreTest
+  def sheet(plan) = Rhexon::Picture::Sheet.new(plan, "top")
+
+  def rubbed = plan(piece(document(step("s0", "stain", product: "russet", method: "wipe"), coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out")), use: "furniture"))
+
+  def test_layers_rise_wet_and_end_where_the_film_walk_ends
+    section = sheet(rubbed).section
+    assert_equal [ 1, 2, 3 ], section.layers.map { |layer| layer.pass.split("/")[2].to_i }
+    assert_in_delta section.film_um, section.layers.last.top.last.last, 0.2
+    assert_in_delta section.layers[1].base_um + section.layers[1].wet_um, section.layers[1].top.map(&:last).max, 0.2
+    section.layers.each { |layer| assert_equal layer.top.map(&:first).uniq.sort, layer.top.map(&:first), "times rise" }
+  end
+
+  def test_an_abrasion_lowers_the_tops_it_reaches
+    section = sheet(rubbed).section
+    abrasion = section.abrasions.first
+    assert_in_delta 17, abrasion.before_um - abrasion.after_um, 0.11, "texture 12 + 5"
+    assert_in_delta abrasion.after_um, section.layers.last.top.last.last, 0.2
+  end
+
+  def test_the_strip_of_a_coat_goes_from_too_soon_to_open_to_what_is_left
+    strip = sheet(plan(piece(document(coat("s1", coats: 2))))).section.layers.first.strip
+    assert_equal [ [ "too_soon", false ], [ "open", false ], [ "open", true ] ], strip.map { |stretch| [ stretch.state, stretch.over ] }
+    assert_equal strip.each_cons(2).map { |one, two| two.from - one.to }, [ 0, 0 ]
+  end
+
+  def test_a_missed_window_shows_shut_and_then_open_after_scuffing
+    strip = sheet(plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00")).section.layers.first.strip
+    assert_equal %w[too_soon open shut scuffed], strip.map(&:state)
+  end
+
+  def test_the_drying_ledger_sums_to_the_clock
+    sheet(plan(piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16, rh: 62)).rows.filter_map(&:drying).each do |ledger|
+      assert_equal ledger.minutes, ledger.rows.sum(&:last)
+      assert_equal ledger.minutes, ledger.reached_at - ledger.from
+    end
+  end
+
+  def test_rows_carry_film_amounts_and_the_legal_range
+    row = sheet(rubbed).rows[2]
+    assert_equal "Coat 2 of 3", row.words
+    assert_in_delta 30.6, row.change_um, 0.05
+    assert_equal 143, row.laid_on_ml, "1 m² at 100 µm through a gun that lands 70 %"
+    assert_operator row.earliest, :<=, row.hands_start
+  end
+
+  def test_the_bench_knows_what_is_next_drying_and_in_hand
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, { "kind" => "started", "pass" => "b/s1/1/show", "at" => "2026-11-23T07:58+01:00" } ]
+    bench = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log, now: "2026-11-23T08:00+01:00"))
+    assert_equal [ "b/s1/1/show" ], bench.running.map(&:key)
+    assert_equal [ "top/s1/2/show" ], bench.upcoming.map(&:key)
+    slab = bench.drying.first
+    assert_equal [ "too_soon", at("2026-11-23T09:13+01:00"), at("2026-11-23T19:43+01:00"), "top/s1/2/show" ], [ slab.state, slab.opens_at, slab.closes_at, slab.next_row.key ]
+  end
+
+  def test_the_bench_calls_a_shut_film_shut_and_asks_for_the_scuff
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T15:43+01:00" } ]
+    slab = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-24T07:30+01:00")).drying.first
+    assert_equal [ "shut", "top/s1/2/show/scuff" ], [ slab.state, slab.next_row.key ]
+  end
+end

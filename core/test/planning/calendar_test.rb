@@ -1,0 +1,62 @@
+require "test_helper"
+
+class CalendarTest < CoreTest
+  def zone = @zone ||= Rhexon::Planning::Zone.new("Europe/Berlin")
+
+  def calendar(week: WEEK, except: [], from: "2026-11-23T07:00+01:00")
+    Rhexon::Planning::Calendar.new(week: week, except: except, zone: zone, from: at(from), days: 400)
+  end
+
+  def test_instants_are_read_with_their_offset_and_cut_to_the_minute
+    assert_equal at("2026-11-23T06:40Z"), at("2026-11-23T07:40:59+01:00")
+    assert_equal "2026-11-23T07:40+01:00", zone.iso(at("2026-11-23T06:40Z"))
+    assert_match(/ISO 8601 with an offset/, refusal { at("2026-11-23 07:40") }.message)
+    assert_match(/not a time/, refusal { at("soon") }.message)
+  end
+
+  def test_an_unknown_zone_is_refused
+    assert_match(/Tarn\/Yard is not known/, refusal { Rhexon::Planning::Zone.new("Tarn/Yard") }.message)
+  end
+
+  # Berlin springs forward on 29 March 2026: 07:30 local is 06:30 UTC the day before and 05:30 UTC on the day.
+  def test_shop_hours_follow_summer_time
+    week = WEEK.merge("sat" => [ [ "07:30", "12:00" ] ], "sun" => [ [ "07:30", "12:00" ] ])
+    opens = calendar(week: week, from: "2026-03-28T00:00+01:00").between(at("2026-03-28T00:00+01:00"), at("2026-03-30T00:00+02:00")).map(&:first)
+    assert_equal [ at("2026-03-28T06:30Z"), at("2026-03-29T05:30Z") ], opens
+  end
+
+  # A night shift over the autumn change, 22:00 to 06:00, is nine hours long.
+  def test_a_shift_through_the_autumn_change_is_an_hour_longer
+    week = { "sat" => [ [ "22:00", "24:00" ] ], "sun" => [ [ "00:00", "06:00" ] ] }
+    interval = calendar(week: week, from: "2026-10-20T00:00+02:00").between(at("2026-10-24T12:00+02:00"), at("2026-10-26T00:00+01:00")).first
+    assert_equal 9 * 60, interval[1] - interval[0]
+  end
+
+  def test_a_clock_time_that_summer_time_skips_moves_past_the_gap
+    assert_equal at("2026-03-29T03:00+02:00"), zone.at(Date.new(2026, 3, 29), "02:30")
+  end
+
+  def test_holidays_and_shortened_days_replace_the_week
+    except = [ { "date" => "2026-11-24", "open" => [] }, { "date" => "2026-11-28", "open" => [ [ "08:00", "12:00" ] ] } ]
+    open = calendar(except: except).between(at("2026-11-23T00:00+01:00"), at("2026-11-29T00:00+01:00"))
+    assert_equal %w[2026-11-23 2026-11-25 2026-11-26 2026-11-27 2026-11-28], open.map { |from, _| zone.date(from).iso8601 }
+    assert_equal 240, open.last[1] - open.last[0]
+  end
+
+  def test_hands_find_the_first_gap_that_is_long_enough
+    hands = Rhexon::Planning::Hands.new(calendar)
+    hands.take(at("2026-11-23T08:00+01:00"), at("2026-11-23T15:58+01:00"))
+    assert_equal at("2026-11-23T07:30+01:00"), hands.slot(at("2026-11-23T07:00+01:00"), 30)
+    assert_equal at("2026-11-24T07:30+01:00"), hands.slot(at("2026-11-23T07:31+01:00"), 31), "30 minutes are left before closing"
+  end
+
+  def test_sanding_pauses_at_closing_between_alike_pieces_only
+    hands = Rhexon::Planning::Hands.new(calendar)
+    stretches = hands.stretches(at("2026-11-23T14:30+01:00"), 50, 4)
+    assert_equal [ [ at("2026-11-23T14:30+01:00"), at("2026-11-23T16:10+01:00") ], [ at("2026-11-24T07:30+01:00"), at("2026-11-24T09:10+01:00") ] ], stretches
+  end
+
+  def test_no_hours_at_all_give_no_slot
+    assert_nil Rhexon::Planning::Hands.new(calendar(week: {})).slot(at("2026-11-23T07:00+01:00"), 10)
+  end
+end

@@ -1,0 +1,51 @@
+require "minitest/autorun"
+require "json"
+require "rhexon"
+
+# Small shops to reckon with: one room, one person, ordinary hours, figures of the class defaults.
+module ShopHelper
+  WEEK = %w[mon tue wed thu fri].to_h { |day| [ day, [ [ "07:30", "16:30" ] ] ] }.freeze
+  PRODUCTS = [
+    { "id" => "w20", "name" => "W20 clear satin", "class" => "waterborne_two_part", "sheen_gu" => 28 },
+    { "id" => "w80", "name" => "W80 clear gloss", "class" => "waterborne_two_part", "sheen_gu" => 82 },
+    { "id" => "seal", "name" => "Dewaxed shellac", "class" => "shellac" },
+    { "id" => "waxy", "name" => "Pale flake", "class" => "shellac", "waxy" => true },
+    { "id" => "lacquer", "name" => "Clear lacquer", "class" => "nitro_lacquer" },
+    { "id" => "varnish", "name" => "Bar varnish", "class" => "oil_varnish" },
+    { "id" => "catalysed", "name" => "Catalysed clear", "class" => "acid_catalysed" },
+    { "id" => "russet", "name" => "Russet dye", "class" => "water_dye", "colour" => "tinted" }
+  ].freeze
+
+  def step(id, kind, **fields) = { "id" => id, "kind" => kind, **fields.transform_keys(&:to_s) }
+
+  def coat(id, product: "w20", method: "spray", wet_um: 100, coats: 1, role: "top", **fields)
+    step(id, "coat", product: product, method: method, wet_um: wet_um, coats: coats, role: role, **fields)
+  end
+
+  def document(*steps, **fields) = { "format" => "rhexon-schedule/1", "steps" => steps, **fields.transform_keys(&:to_s) }
+
+  def piece(document, id: "top", count: 1, area_m2: 1.0, wood: "closed", **fields)
+    { "id" => id, "count" => count, "faces" => [ { "id" => "show", "area_m2" => area_m2, "wood" => wood } ], "schedule" => document, **fields.transform_keys(&:to_s) }
+  end
+
+  def shop_json(*pieces, now: "2026-11-23T07:30+01:00", t_c: 20, rh: 50, air: "ordinary", week: WEEK, except: [], rooms: nil, **fields)
+    { "format" => "rhexon-shop/1", "now" => now, "zone" => "Europe/Berlin", "people" => [ { "id" => "imke", "week" => week, "except" => except } ],
+      "rooms" => rooms || [ { "id" => "bench", "climate" => [ { "t_c" => t_c, "rh" => rh, "air" => air } ] } ], "products" => PRODUCTS, "pieces" => pieces,
+      **fields.transform_keys(&:to_s) }
+  end
+
+  def plan(*pieces, **fields) = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop_json(*pieces, **fields)))
+
+  def at(text) = Rhexon::Planning::Zone.minute(text)
+
+  # One placement by the tail of its key, e.g. "s2/1".
+  def placement(plan, tail) = plan.placements.find { |found| found.pass.key.include?("/#{tail}/") && !found.pass.inserted }
+
+  def findings(plan, id, piece_id = "top") = Rhexon::Checks::Catalogue.findings(plan, piece_id).select { |finding| finding.id == id }
+
+  def refusal(&block) = assert_raises(Rhexon::Refusal, &block)
+end
+
+class CoreTest < Minitest::Test
+  include ShopHelper
+end
