@@ -1,7 +1,7 @@
 source "https://rubygems.org"
 
 gem "rails", "~> 7.2.3"
-gem "rhexon-core", path: "core"
+gem "rhexon-core", path: "core", require: "rhexon"
 
 gem "alba", "~> 4.0"
 gem "bootsnap", require: false

@@ -27,5 +27,5 @@ module Rhexon
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Layers: "layers", Strip: "strip", Sheet: "sheet", Row: "row", Bench: "bench"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab"
-  room :Boards, "boards", Readings: "readings", Promotion: "promotion"
+  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Layout: "layout"
 end

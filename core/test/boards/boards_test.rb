@@ -48,3 +48,16 @@ class BoardsTest < CoreTest
     assert_empty result.differences
   end
 end
+
+class LayoutTest < CoreTest
+  # 480 mm less two margins of 10 and five tapes of 12: 400 / 6 = 66.5 mm a cell
+  def test_a_row_of_six
+    places = Rhexon::Boards::Layout.row(width_mm: 480, height_mm: 300, margin_mm: 10, tape_mm: 12, cells: 6)
+    assert_equal [ 10, 66.5, 280 ], [ places.first.x_mm, places.first.width_mm, places.first.height_mm ]
+    assert_operator places.last.x_mm + places.last.width_mm, :<=, 470
+  end
+
+  def test_too_many_cells_are_refused_with_how_many_fit
+    assert_match(/at most 5 here/, refusal { Rhexon::Boards::Layout.row(width_mm: 200, height_mm: 300, margin_mm: 10, tape_mm: 12, cells: 9) }.message)
+  end
+end

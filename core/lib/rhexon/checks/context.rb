@@ -25,7 +25,17 @@ module Rhexon
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)
 
-      def change(placement, label, set) = remedy(label, { "op" => "change_step", "id" => placement.pass.step["id"], "set" => set })
+      # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off first.
+      def change(placement, label, set)
+        step = placement.pass.step
+        done = placements.select { |other| other.pass.step.equal?(step) && !other.pass.inserted && other.status != "planned" }.map { |other| other.pass.coat }.max
+        change = { "op" => "change_step", "id" => step["id"], "set" => set }
+        return remedy(label, change) if done.nil? || set.keys == [ "coats" ]
+        return if done >= (step["coats"] || 1)
+
+        rest = Schedule::Edit.free_id(document)
+        remedy(label, { "op" => "all", "operations" => [ { "op" => "split_coats", "id" => step["id"], "keep" => done, "new_id" => rest }, change.merge("id" => rest) ] })
+      end
 
       # @return [String] "Wed 25 Nov 10:30" in the shop's zone
       def clock(minute) = minute ? shop.zone.words(minute) : "never"

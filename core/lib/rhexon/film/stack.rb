@@ -26,7 +26,7 @@ module Rhexon
         share = Coat.surface_share(@wood, @coats_laid + 1, sealed_and_sanded: @sealer_sanded)
         dry = Coat.dry_um(wet_um, mixed_solids_percent) * share
         layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * Abrasion.arris_share(@arris), laid_um: dry,
-                          coloured: product.coloured?, redissolves: product.redissolves?, family: product.family,
+                          coloured: product.coloured?, opaque: product.colour == "pigmented", redissolves: product.redissolves?, family: product.family,
                           bond_group: bond_group(product, fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
         with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1, variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2)
       end
@@ -55,10 +55,11 @@ module Rhexon
       def sd_um = Math.sqrt(@variance_um2)
 
       # Clear film above the topmost colour (in a film or in the wood), µm on the face and on the arris.
-      # @return [Hash{Symbol=>Float}, nil] nil when nothing is coloured
+      # @return [Hash{Symbol=>Float}, nil] nil when nothing is coloured, or a pigmented film is on top
       def clear_over_colour
         index = @layers.rindex { |layer| layer.coloured && layer.left? }
         return nil unless index || @colour_in_wood
+        return nil if @layers.reverse.find(&:left?)&.opaque
 
         above = @layers.drop(index ? index + 1 : 0)
         { face_um: above.sum(&:um), arris_um: above.sum(&:arris_um) }

@@ -104,7 +104,9 @@ module Rhexon
         rest = wait.reached_at - wait.from - causes.sum(&:last)
         return causes if rest.zero?
 
-        rest.abs <= causes.size ? causes.tap { |all| all.max_by { |_, minutes| minutes.abs }[1] += rest } : causes << [ wait.bound_by == "floor" ? "floor" : "seen", rest ]
+        return causes << [ wait.bound_by == "floor" ? "floor" : "seen", rest ] if rest.abs > causes.size
+
+        causes.tap { |all| all.drop(1).max_by { |_, minutes| minutes.abs }[1] += rest }
       end
     end
   end

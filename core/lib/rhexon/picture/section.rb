@@ -23,8 +23,8 @@ module Rhexon
         @layers = coats.map.with_index { |snapshot, index| layer(snapshot, index) }
         @stains = of_kind("stain").map { |snapshot| stain(snapshot) }
         @abrasions = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }.map { |snapshot| abrasion(snapshot) }
-        @film_um = @walk.final.total_um.round(1)
-        @sd_um = @walk.final.sd_um.round(1)
+        @film_um = @walk.final.total_um.round(3)
+        @sd_um = @walk.final.sd_um.round(3)
         last = @walk.last_coat
         @least_um = last && Film::Least.um(piece.use, last.product, last.method)
       end

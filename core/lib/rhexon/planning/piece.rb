@@ -7,6 +7,9 @@ module Rhexon
       # @return [Float] m² of one piece
       def area_m2(face_ids) = face_ids.sum { |id| faces.fetch(id).fetch("area_m2") }
 
+      # Backs, insides and edges are not judged by what the piece must stand up to.
+      def shown?(face_id) = (faces.fetch(face_id)["kind"] || "face") == "face"
+
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end
   end

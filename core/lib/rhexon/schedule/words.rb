@@ -23,9 +23,41 @@ module Rhexon
         when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
         when "level" then "#{step["aim"] == "rub_out" ? "Rub out" : "Level"} #{step["grits"].join(", ")}"
         when "wait" then step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"
-        when "look" then step["asks"] || "Look"
+        when "look" then step["asks"] ? "Look: #{step["asks"]}" : "Look"
         end
       end
+
+      # An edit in words, for the history.
+      # @param operation [Hash] of Schedule::Edit
+      # @param document [Hash] the document it is applied to
+      # @param names [Hash{String=>String}] product id => name
+      # @return [String]
+      def edit(operation, document, names = {})
+        found = document["steps"].find { |candidate| candidate["id"] == operation["id"] }
+        name = found && step(found, names[found["product"]])
+        case operation["op"]
+        when "add_step" then "Added: #{step(operation["step"], names[operation.dig("step", "product")])}"
+        when "remove_step" then "Removed: #{name}"
+        when "move_step" then "Moved: #{name}"
+        when "change_step" then "#{name}: #{operation["set"].map { |field, value| setting(field, value, names) }.join(", ")}"
+        when "split_coats" then "Split: #{name} after coat #{operation["keep"]}"
+        when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
+        when "house" then "House rule: #{operation["set"].map { |rule, value| "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}" }.join(", ")}"
+        else "Several changes"
+        end
+      end
+
+      def setting(field, value, names)
+        case field
+        when "wet_um" then "#{value} µm wet"
+        when "coats" then "#{value} #{value == 1 ? "coat" : "coats"}"
+        when "product" then names.fetch(value, value)
+        when "method" then DONE.fetch(value, value)
+        when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
+        else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value.nil? ? "as usual" : value}"
+        end
+      end
+      private_class_method :setting
 
       # @param minutes [Numeric]
       # @return [String] "45 min", "3 h 05", "4 d 20 h 40"

@@ -2,12 +2,12 @@ module Rhexon
   module Checks
     module Rules
       # film.too_thin: the finished film is under what the use needs. Silent when the film is thick enough by a margin,
-      # for oil and wax (they need none), and for a piece that has no film coat yet.
+      # for oil and wax (they need none), for backs and insides, and for a piece that has no film coat yet.
       module FilmTooThin
         module_function
 
         def call(context)
-          found = context.walks.filter_map { |face, walk| on_face(context, face, walk) }
+          found = context.walks.select { |face, _| context.piece.shown?(face) }.filter_map { |face, walk| on_face(context, face, walk) }
           found.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }.then { |finding| [ finding ].compact }
         end
 

@@ -35,8 +35,7 @@ module Rhexon
           wet = (Film::Coat.wet_um(reach * 1.1, coat.pass.solids_percent) / 5.0).ceil * 5
           return if wet <= coat.pass.wet_um || wet > 150
 
-          operation = { "op" => "change_step", "id" => coat.pass.step["id"], "set" => { "wet_um" => wet } }
-          context.remedy("Lay the last coats #{wet} µm wet", operation)
+          context.change(coat, "Lay the last coats #{wet} µm wet", { "wet_um" => wet })
         end
 
         def another(context, coat)

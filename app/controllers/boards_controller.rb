@@ -1,0 +1,29 @@
+# Sample boards.
+class BoardsController < ApplicationController
+  def index
+    boards = Board.includes(:piece, cells: :readings).order(made_on: :desc, id: :desc)
+    render inertia: "Boards/Index", props: { boards: boards.map { |board| BoardState.new(board).board } }
+  end
+
+  def show
+    render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
+  end
+
+  def new
+    pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
+    render inertia: "Boards/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.document["steps"].size } }, grains: Piece::GRAINS, today: today.iso8601 }
+  end
+
+  def create
+    board = NewBoard.new(params.permit(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :cells, :piece_id, :layers_from), made_on: today)
+    if (made = board.save)
+      redirect_to board_path(made), status: :see_other
+    else
+      redirect_to new_board_path, inertia: { errors: board.errors }, status: :see_other
+    end
+  end
+
+  private
+
+  def today = Shop.current.clock.date(Time.current.to_i / 60)
+end

@@ -1,0 +1,35 @@
+# The cells of a board: layers, readings, promotion to a schedule.
+class CellsController < ApplicationController
+  def update
+    attributes = body.slice("layers", "ruined")
+    attributes["ruined"] = attributes["ruined"].presence if attributes.key?("ruined")
+    raise Rhexon::Refusal.new(cell.errors.full_messages.first.sub(/\ALayers /, ""), where: "layers") unless cell.update(attributes)
+
+    answer
+  end
+
+  def readings
+    Reading.record!(cell: cell, client_id: body["client_id"], kind: body["kind"], value: body["value"], observer: body["observer"].presence, light: body["light"].presence, taken_at: instant(body["taken_at"]))
+    answer
+  end
+
+  # What promoting would change, before it is done.
+  def promotion_preview
+    result = promoted
+    render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size, sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
+                   replaces: piece.schedule.document["steps"].size }
+  end
+
+  def promotion
+    piece.schedule.promote!(promoted, cell)
+    render json: { location: piece_schedule_path(piece) }
+  end
+
+  private
+
+  def board = @board ||= Board.find(params[:board_id])
+  def cell = @cell ||= board.cells.find(params[:cell_id] || params[:id])
+  def piece = @piece ||= Piece.find(body["piece_id"])
+  def promoted = cell.promotion(piece, body["methods"] || {}, today: Shop.current.clock.date(Time.current.to_i / 60))
+  def answer = render(json: BoardState.new(board.reload).to_h)
+end

@@ -1,0 +1,64 @@
+# Jobs and their pieces.
+class PiecesController < ApplicationController
+  def index
+    floor = ShopFloor.new
+    jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
+    plan = floor.plan if jobs.any? { |job| job.pieces.any? }
+    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, now: floor.now.to_i / 60 }
+  end
+
+  def new
+    render inertia: "Pieces/New", props: choices.merge(job_id: params[:job_id]&.to_i)
+  end
+
+  def create
+    piece = Piece.new(piece_params)
+    piece.job = job
+    if piece.job&.valid? && piece.valid?
+      piece.save!
+      redirect_to piece_schedule_path(piece), status: :see_other
+    else
+      redirect_to new_piece_path, inertia: { errors: errors_of(piece) }, status: :see_other
+    end
+  end
+
+  private
+
+  def overview(job, plan)
+    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, plan)) } }
+  end
+
+  def progress(piece, plan)
+    mine = plan.of_piece(piece.core_id)
+    { steps: piece.schedule.document["steps"].size, passes: mine.size, done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
+      levels: Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level).tally }
+  end
+
+  def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES }
+
+  def job
+    return Job.in_hand.find(params[:job_id]) if params[:job_id].present?
+
+    Job.new(client: params[:client], place: params[:place].presence, due_at: due)
+  end
+
+  # A due date is met by the end of that day.
+  def due
+    return if params[:due].blank?
+
+    Time.at(Shop.current.clock.at(Date.iso8601(params[:due]), "17:00") * 60)
+  rescue Date::Error
+    nil
+  end
+
+  def piece_params
+    given = params.permit(:name, :count, :wood, :use, :arris, :look, faces: %i[name area_m2 grain kind])
+    given.to_h.except("faces").compact_blank.merge(faces_attributes: (given[:faces] || []).each_with_index.map { |face, index| face.merge(position: index) })
+  end
+
+  def errors_of(piece)
+    own = piece.errors.to_hash.except(:job, :"faces.area_m2", :"faces.name", :"faces.grain").transform_values(&:first)
+    faces = piece.faces.each_with_index.flat_map { |face, index| face.errors.to_hash.map { |field, texts| [ "faces.#{index}.#{field}", texts.first ] } }.to_h
+    own.merge(faces, piece.job&.errors.to_h { |error| [ error.attribute, error.message ] })
+  end
+end

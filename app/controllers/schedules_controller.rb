@@ -1,0 +1,72 @@
+# The schedule of a piece: shown, edited, undone, and asked "what if".
+class SchedulesController < ApplicationController
+  rescue_from Schedule::Stale, with: :stale
+
+  def show
+    return render json: state.to_h(params[:face]) if request.format.json?
+
+    render inertia: "Schedule", props: state.to_h(params[:face]).merge(around)
+  end
+
+  # Computed, not kept.
+  def what_if
+    document = schedule.proposed(operation)
+    render json: { sheet: state.sheet(body["face"], document), sequence: body["sequence"] }
+  end
+
+  def edits
+    refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
+    schedule.edit!(operation, base: body["base"], reason: body["reason"].presence || in_words)
+    answer
+  end
+
+  def undo
+    schedule.undo!
+    answer
+  end
+
+  def redo
+    schedule.redo!
+    answer
+  end
+
+  def history
+    head = schedule.lineage.map(&:number)
+    render json: { revisions: schedule.revisions.reorder(number: :desc).limit(100).map { |revision| RevisionSerializer.new(revision).to_h.merge(standing: head.include?(revision.number)) }, head: schedule.head.number }
+  end
+
+  private
+
+  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
+  def schedule = piece.schedule
+  def state = @state ||= ScheduleState.new(piece)
+  def answer = render(json: ScheduleState.new(piece.reload).to_h(body["face"]).merge(sequence: body["sequence"]))
+
+  def operation
+    given = body["operation"]
+    raise Rhexon::Refusal.new("An edit is missing", where: "operation") unless given.is_a?(Hash)
+
+    given
+  end
+
+  def in_words = Rhexon::Schedule::Words.edit(operation, schedule.document, Shelf.products.transform_values(&:name))
+
+  # A time that cannot be kept is refused while the hand is still on it.
+  def refuse_lapsing_pin!
+    plan = state.floor.plan_with(piece, schedule.proposed(operation))
+    lapsed = plan.build.lapsed.find { |key| key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/") } or return
+    placement = plan.placements.find { |found| found.pass.key == lapsed }
+    raise Rhexon::Refusal.new("It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
+                              where: "steps/#{operation["id"]}/start", accepted: "#{plan.shop.zone.words(placement.hands_start)} or another free time in shop hours")
+  end
+
+  def stale(error)
+    since = error.since.map { |revision| RevisionSerializer.new(revision).to_h }
+    render json: { error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number }, status: :conflict
+  end
+
+  def around
+    ids = state.floor.pieces.map(&:id)
+    { shelf: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
+  end
+end

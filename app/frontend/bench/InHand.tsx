@@ -1,0 +1,97 @@
+import { duration, soon } from "@/lib/time"
+import type { BenchRow, Piece } from "@/types"
+import type { Touch } from "./useBench"
+
+const METHOD: Record<string, string> = { spray: "sprayed", brush: "brushed", roller: "rolled", wipe: "wiped", pad: "padded" }
+
+export const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
+
+export function rowSays(row: BenchRow): string {
+  return [
+    row.product,
+    row.wet_um ? `${row.wet_um} µm wet` : "",
+    row.method ? METHOD[row.method] : "",
+    row.grits.join(", "),
+    row.laid_on_ml ? `${row.laid_on_ml} ml` : "",
+  ]
+    .filter(Boolean)
+    .join(", ")
+}
+
+type Props = {
+  running: BenchRow[]
+  next: BenchRow | undefined
+  pieces: Piece[]
+  now: number
+  zone: string
+  onTouch: (touch: Touch) => void
+  last: { id: number; words: string } | null
+}
+
+/** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
+export function InHand({ running, next, pieces, now, zone, onTouch, last }: Props) {
+  const row = running[0] ?? next
+  const takeBack = last && (
+    <button type="button" className="button" data-size="bench" onClick={() => onTouch({ kind: "correction", corrects: last.id })}>
+      Take back: {last.words}
+    </button>
+  )
+  if (!row)
+    return (
+      <section className="in-hand lit" aria-label="In hand">
+        <h2 className="panel-title">Nothing to do at the bench</h2>
+        <p className="sub">No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.</p>
+        <div className="in-hand-tools">{takeBack}</div>
+      </section>
+    )
+  const piece = pieces.find((candidate) => candidate.core_id === row.piece)
+  const inHand = running.length > 0
+  const dueNow = row.hands_start <= now + 5
+  return (
+    <section className="in-hand lit" aria-label="In hand">
+      <header className="flex items-start gap-4">
+        <div className="min-w-0">
+          <h2 className="in-hand-title">
+            {inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
+            {row.kind === "look" ? "look" : lowerFirst(row.words)}
+          </h2>
+          <p className="sub">
+            {piece?.name}, {row.count} off · {row.room}
+          </p>
+          <p className="head mt-1">{rowSays(row)}</p>
+          {row.asks && <p className="head">{row.asks}</p>}
+        </div>
+        <div className="ml-auto text-right">
+          <p className="in-hand-clock">{inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}</p>
+          <p className="sub small">
+            {inHand ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}` : `${duration(row.hands_min)} of hands`}
+          </p>
+        </div>
+      </header>
+      {piece && row.count > 1 && <PieceRack count={row.count} />}
+      {!inHand && row.waits_until !== null && row.waits_until > now && (
+        <p className="sub mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
+      )}
+      <div className="in-hand-tools">
+        <button type="button" className="tape" data-space onClick={() => onTouch({ kind: inHand ? "done" : "started", pass: row.key })}>
+          {inHand ? "Done" : "Start"}
+          <span className="small">space</span>
+        </button>
+        {takeBack}
+      </div>
+    </section>
+  )
+}
+
+/** How many alike pieces this pass goes over. */
+function PieceRack({ count }: { count: number }) {
+  return (
+    <div className="rack" aria-hidden="true">
+      {Array.from({ length: Math.min(count, 24) }, (_, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: alike pieces are told apart by their place only
+        <span key={index}>{index + 1}</span>
+      ))}
+      {count > 24 && <span>+ {count - 24}</span>}
+    </div>
+  )
+}

@@ -1,0 +1,111 @@
+import { Strip } from "@/drawing/FilmSection"
+import { woodBitmap } from "@/drawing/wood"
+import { clock, duration, soon } from "@/lib/time"
+import type { Piece, Slab as SlabData } from "@/types"
+import { lowerFirst } from "./InHand"
+import type { Touch } from "./useBench"
+
+const HEIGHT = 92
+const FILM: Record<string, string> = { clear: "#ebb252", ambering: "#d58f35", pigmented: "#3d6a58", tinted: "#7a3418", stain: "#6b2c14" }
+const TEST: Record<string, string> = {
+  recoat_opens: "Ready for the next coat?",
+  sand: "Does it powder under the paper?",
+  touch: "Dry to touch?",
+  handle: "May it be handled?",
+  rub_out: "Hard enough to rub out?",
+  dust_safe: "Dust-safe?",
+}
+
+type Props = { slab: SlabData; piece: Piece; now: number; zone: string; onTouch: (touch: Touch) => void; canStart: boolean }
+
+/** A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides. */
+export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
+  const { row, next_row } = slab
+  return (
+    <article className="slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
+      <h3 className="slab-name">{piece.name}</h3>
+      <p className="slab-state">{state(slab, zone, now)}</p>
+      <Drawing slab={slab} piece={piece} now={now} zone={zone} />
+      <p className="slab-foot">
+        <span>{row.words}</span>
+        <b>{slab.film_um ? `${Math.round(slab.film_um)} µm on` : ""}</b>
+      </p>
+      {asks(slab, now) && (
+        <fieldset className="slab-test">
+          <legend className="small faint">{TEST[slab.milestone ?? ""] ?? "Dry?"}</legend>
+          <button
+            type="button"
+            className="button"
+            onClick={() => onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "dry" })}
+          >
+            Dry
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() => onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "not_yet" })}
+          >
+            Not yet
+          </button>
+        </fieldset>
+      )}
+      {next_row && slab.state !== "too_soon" ? (
+        <button
+          type="button"
+          className="button w-full"
+          data-size="bench"
+          disabled={!canStart}
+          onClick={() => onTouch({ kind: "started", pass: next_row.key })}
+        >
+          Start {next_row.kind === "look" ? "the look" : lowerFirst(next_row.words)}
+        </button>
+      ) : (
+        <p className="slab-off">
+          {next_row && slab.opens_at ? `Hands off until ${soon(slab.opens_at, zone, now)}` : "Nothing more to do on it"}
+        </p>
+      )}
+    </article>
+  )
+}
+
+/** The test is offered from six hours before it is due, while something waits for it. */
+const asks = (slab: SlabData, now: number): boolean =>
+  Boolean(slab.milestone && slab.next_row && slab.opens_at !== null && slab.opens_at - now < 360)
+
+function state(slab: SlabData, zone: string, now: number): string {
+  if (slab.state === "too_soon")
+    return slab.opens_at === null
+      ? "drying"
+      : slab.opens_at - now < 360
+        ? `opens in ${duration(slab.opens_at - now)}`
+        : `opens ${soon(slab.opens_at, zone, now)}`
+  if (slab.state === "shut") return slab.closes_at ? `shut since ${soon(slab.closes_at, zone, now)}` : "shut"
+  if (!slab.next_row) return "dry"
+  if (slab.closes_at === null) return "open"
+  return slab.closes_at - now < 600 ? `closes in ${duration(slab.closes_at - now)}` : `open to ${soon(slab.closes_at, zone, now)}`
+}
+
+function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now" | "zone">) {
+  const from = slab.row.work_end
+  const last = Math.max(...slab.strip.map((stretch) => stretch.to), now + 30)
+  const end = Math.min(last, Math.max((slab.closes_at ?? slab.opens_at ?? now) + 180, now + 240))
+  const x = (minute: number) => Math.min(Math.max((minute - from) / (end - from), 0), 1) * 220
+  const film = Math.min(Math.max((slab.film_um ?? 0) / 5, 3), 22)
+  const pin = x(now)
+  const call = slab.state === "too_soon" ? slab.opens_at : slab.closes_at
+  return (
+    <svg viewBox={`-4 0 236 ${HEIGHT}`} className="w-full" role="img" aria-label={`Windows of ${piece.name}`}>
+      <path d="M221 26l9 7v58l-9-7z" fill="url(#cast)" />
+      <image href={woodBitmap(piece.wood, slab.grain, 221, 36)} x={0} y={50} width={221} height={36} preserveAspectRatio="none" />
+      <rect x={0} y={50 - film} width={221} height={film} fill={FILM[slab.look] ?? FILM.clear} />
+      <rect x={0} y={50 - film} width={221} height={film + 36} fill="none" stroke="#1d2327" strokeWidth={1.2} />
+      <Strip strip={slab.strip.filter((stretch) => !stretch.over)} axis={{ x }} y={50 - film - 14} />
+      {call && call > from && x(call) > 2 && x(call) < 219 && (
+        <text x={Math.min(Math.max(x(call), 20), 200)} y={50 - film - 19} textAnchor="middle" className="axis-tick">
+          {clock(call, zone)}
+        </text>
+      )}
+      <path data-part="pin" d={`M${pin - 6} 2h12l-6 9zM${pin} 10V52`} fill="var(--tape-off)" stroke="var(--tape-off)" strokeWidth={1.6} />
+    </svg>
+  )
+}

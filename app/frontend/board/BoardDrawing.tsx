@@ -1,0 +1,123 @@
+import { type KeyboardEvent, useRef } from "react"
+import { woodBitmap } from "@/drawing/wood"
+import { useWidth } from "@/lib/size"
+import type { Board, Cell } from "@/types"
+
+type Props = { board: Board; selected: number; onSelect: (id: number) => void }
+
+/** The board to scale, its cells between tapes; each in its mean reading, with the target as a window in it. Left and right walk the cells. */
+export function BoardDrawing({ board, selected, onSelect }: Props) {
+  const holder = useRef<HTMLDivElement>(null)
+  const width = useWidth(holder, 720)
+  const scale = Math.min(width / board.width_mm, 400 / board.height_mm)
+  const wide = Math.round(board.width_mm * scale)
+  const high = Math.round(board.height_mm * scale)
+  const walk = (event: KeyboardEvent) => {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
+    if (!by) return
+    event.preventDefault()
+    event.stopPropagation()
+    const at = board.cells.findIndex((cell) => cell.id === selected)
+    const next = board.cells[Math.min(Math.max(at + by, 0), board.cells.length - 1)]
+    if (!next) return
+    onSelect(next.id)
+    holder.current?.querySelector<HTMLElement>(`[data-cell="${next.id}"]`)?.focus()
+  }
+  return (
+    <div ref={holder}>
+      <div
+        className="board"
+        style={{ width: wide, height: high, backgroundImage: `url(${woodBitmap(board.wood, board.grain, wide, high)})` }}
+        role="radiogroup"
+        aria-label="Cells"
+        onKeyDown={walk}
+      >
+        {board.cells.map((cell, index) => {
+          const place = board.places[index]
+          if (!place) return null
+          return (
+            <CellButton
+              key={cell.id}
+              cell={cell}
+              target={board.target_hex}
+              best={board.best === cell.id}
+              on={cell.id === selected}
+              style={{ left: place.x_mm * scale, top: place.y_mm * scale, width: place.width_mm * scale, height: place.height_mm * scale }}
+              onSelect={onSelect}
+            />
+          )
+        })}
+      </div>
+      <div className="mt-1 flex items-center justify-between small sub" style={{ width: wide }}>
+        <span>{board.target_hex ? "Round window in a cell: the wanted colour." : "No wanted colour is stated."}</span>
+        <span className="flex items-center gap-2">
+          100 mm
+          <svg width={100 * scale + 2} height="9" aria-hidden="true">
+            <path d={`M1 0v9M1 4.5h${100 * scale}M${100 * scale + 1} 0v9`} stroke="currentColor" fill="none" strokeWidth="1.4" />
+          </svg>
+        </span>
+      </div>
+    </div>
+  )
+}
+
+type CellProps = {
+  cell: Cell
+  target: string | null
+  best: boolean
+  on: boolean
+  style: React.CSSProperties
+  onSelect: (id: number) => void
+}
+
+function CellButton({ cell, target, best, on, style, onSelect }: CellProps) {
+  const { summary } = cell
+  return (
+    <button
+      type="button"
+      role="radio"
+      aria-checked={on}
+      tabIndex={on ? 0 : -1}
+      data-cell={cell.id}
+      data-state={best ? "best" : cell.ruined ? "ruined" : "rest"}
+      className="cell"
+      style={{ ...style, background: summary.hex ?? undefined }}
+      onClick={() => onSelect(cell.id)}
+      aria-label={spoken(cell, best)}
+    >
+      <span className="cell-label">{cell.label}</span>
+      {summary.hex && target && !cell.ruined && <span className="cell-target" style={{ background: target }} />}
+      {cell.ruined && (
+        <svg className="cell-ruin" viewBox="0 0 10 10" preserveAspectRatio="none" aria-hidden="true">
+          <path d="M0 0 10 10M10 0 0 10" stroke="var(--stop)" strokeWidth="0.25" />
+        </svg>
+      )}
+      <span className="cell-foot">
+        <b>
+          {cell.ruined
+            ? "ruined"
+            : summary.delta_e !== null
+              ? `ΔE ${summary.delta_e.toFixed(1)}`
+              : summary.liking !== null
+                ? `liked ${summary.liking}`
+                : "no reading"}
+        </b>
+        <span>{summary.gloss !== null && !cell.ruined ? `${Math.round(summary.gloss)} GU` : ""}</span>
+      </span>
+    </button>
+  )
+}
+
+function spoken(cell: Cell, best: boolean): string {
+  const { summary } = cell
+  const parts = [
+    `Cell ${cell.label}`,
+    cell.ruined ? `ruined: ${cell.ruined}` : "",
+    summary.delta_e !== null ? `delta E ${summary.delta_e}` : "",
+    summary.gloss !== null ? `${Math.round(summary.gloss)} gloss units` : "",
+    summary.liking !== null ? `liked ${summary.liking} of 5` : "",
+    best ? "best so far" : "",
+    `${summary.count} readings`,
+  ]
+  return parts.filter(Boolean).join(", ")
+}

@@ -1,0 +1,98 @@
+import { Dialog } from "radix-ui"
+import { useEffect, useState } from "react"
+import { StepFields } from "@/schedule/StepFields"
+import { freeId, freshStep, KINDS } from "@/schedule/words"
+import type { Cell, ErrorSaid, ShelfItem, Step } from "@/types"
+
+type Props = {
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  cell: Cell
+  shelf: ShelfItem[]
+  said: ErrorSaid | null
+  onKeep: (layers: Step[]) => Promise<boolean>
+}
+
+/** The layers of a cell, made in place. */
+export function LayersEditor({ open, onOpenChange, cell, shelf, said, onKeep }: Props) {
+  const [steps, setSteps] = useState<Step[]>(cell.layers)
+  useEffect(() => {
+    if (open) setSteps(cell.layers)
+  }, [open, cell.layers])
+  const change = (id: string, set: { [K in keyof Step]?: Step[K] | null }) =>
+    setSteps(
+      steps.map((step) =>
+        step.id === id
+          ? (Object.fromEntries(Object.entries({ ...step, ...set }).filter(([, value]) => value !== null)) as unknown as Step)
+          : step,
+      ),
+    )
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog" aria-describedby={undefined}>
+          <Dialog.Title className="panel-title">Layers of cell {cell.label}, wood first</Dialog.Title>
+          <ol className="mt-3 grid gap-4">
+            {steps.map((step, index) => (
+              <li key={step.id} className="thin-rule pt-3">
+                <div className="mb-2 flex items-center justify-between">
+                  <span className="head">
+                    {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
+                  </span>
+                  <button type="button" className="button" data-quiet onClick={() => setSteps(steps.filter((other) => other !== step))}>
+                    Remove
+                  </button>
+                </div>
+                <StepFields
+                  step={step}
+                  shelf={shelf}
+                  rooms={[]}
+                  faces={[]}
+                  homeRoom=""
+                  pending={() => false}
+                  error={() => undefined}
+                  onSet={(set) => change(step.id, set)}
+                />
+                {step.kind === "coat" && (
+                  <label className="field mt-2">
+                    <span className="label">Wet film, µm</span>
+                    <input
+                      className="input"
+                      type="number"
+                      min={1}
+                      max={500}
+                      value={step.wet_um ?? ""}
+                      onChange={(event) => change(step.id, { wet_um: Number(event.target.value) })}
+                    />
+                  </label>
+                )}
+              </li>
+            ))}
+          </ol>
+          <div className="mt-4 flex flex-wrap gap-2">
+            {KINDS.map(([kind, words]) => {
+              const step = freshStep(kind, freeId(steps), shelf)
+              return (
+                <button key={kind} type="button" className="button" disabled={!step} onClick={() => step && setSteps([...steps, step])}>
+                  + {words}
+                </button>
+              )
+            })}
+          </div>
+          {said && (
+            <p className="said mt-3" role="alert">
+              {said.sentence}
+            </p>
+          )}
+          <div className="mt-5 flex gap-3">
+            <button type="button" className="tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
+              Keep the layers
+            </button>
+            <Dialog.Close className="button self-center">Leave it</Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

@@ -1,0 +1,153 @@
+import { useState } from "react"
+import { Field } from "@/components/Field"
+import type { Cell, ErrorSaid, Reading } from "@/types"
+
+type Props = {
+  cell: Cell
+  said: ErrorSaid | null
+  onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
+}
+
+const number = (typed: string): number | string => {
+  const value = Number(typed.replace(",", "."))
+  return typed.trim() !== "" && Number.isFinite(value) ? value : typed
+}
+
+/** One reading at a time, each its own; a later one never overwrites. */
+export function ReadingForm({ cell, said, onRead }: Props) {
+  const [typed, setTyped] = useState<Record<string, string>>({})
+  const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
+  const [light, setLight] = useState("daylight")
+  const [kept, setKept] = useState("")
+  const set = (name: string, value: string) => setTyped((before) => ({ ...before, [name]: value }))
+  const read = async (kind: Reading["kind"], value: Reading["value"], names: string[], words: string) => {
+    localStorage.setItem("rhexon.observer", observer)
+    if (!(await onRead(kind, value, observer, light))) return setKept("")
+    setTyped((before) => ({ ...before, ...Object.fromEntries(names.map((name) => [name, ""])) }))
+    setKept(`${words} kept on cell ${cell.label}.`)
+  }
+  const error = (kind: string) => (said?.where === kind ? said.sentence : undefined)
+  const lab = ["L*", "a*", "b*"].map((name) => number(typed[name] ?? ""))
+  return (
+    <section aria-label={`Readings of cell ${cell.label}`} className="readings">
+      <form
+        className="reading-row"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void read("lab", lab as [number, number, number], ["L*", "a*", "b*"], "Colour")
+        }}
+      >
+        {["L*", "a*", "b*"].map((name) => (
+          <Field key={name} label={name}>
+            {(id) => (
+              <input
+                id={id}
+                className="input"
+                inputMode="decimal"
+                value={typed[name] ?? ""}
+                onChange={(event) => set(name, event.target.value)}
+                aria-invalid={Boolean(error("lab"))}
+              />
+            )}
+          </Field>
+        ))}
+        <button type="submit" className="button">
+          Keep colour
+        </button>
+      </form>
+      {error("lab") && (
+        <p className="said" role="alert">
+          {error("lab")}
+        </p>
+      )}
+      <div className="reading-pair">
+        {(
+          [
+            ["gloss", "Gloss 60°, GU"],
+            ["blotch", "Blotch, 0 even to 5"],
+          ] as const
+        ).map(([kind, label]) => (
+          <form
+            key={kind}
+            className="reading-one"
+            onSubmit={(event) => {
+              event.preventDefault()
+              void read(kind, number(typed[kind] ?? "") as number, [kind], label.split(",")[0] ?? kind)
+            }}
+          >
+            <Field label={label} error={error(kind)}>
+              {(id, invalid) => (
+                <input
+                  id={id}
+                  className="input"
+                  inputMode="decimal"
+                  value={typed[kind] ?? ""}
+                  onChange={(event) => set(kind, event.target.value)}
+                  aria-invalid={invalid}
+                />
+              )}
+            </Field>
+            <button type="submit" className="button">
+              Keep
+            </button>
+          </form>
+        ))}
+      </div>
+      <fieldset>
+        <legend className="label">Liking</legend>
+        <div className="flex gap-1">
+          {[1, 2, 3, 4, 5].map((value) => (
+            <button
+              key={value}
+              type="button"
+              className="button flex-1"
+              aria-label={`Liking ${value} of 5`}
+              onClick={() => read("liking", value, [], `Liking ${value}`)}
+            >
+              {value}
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <form
+        className="reading-one"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void read("note", typed.note ?? "", ["note"], "Note")
+        }}
+      >
+        <Field label="Note" error={error("note")}>
+          {(id, invalid) => (
+            <input
+              id={id}
+              className="input"
+              value={typed.note ?? ""}
+              onChange={(event) => set("note", event.target.value)}
+              aria-invalid={invalid}
+            />
+          )}
+        </Field>
+        <button type="submit" className="button">
+          Keep
+        </button>
+      </form>
+      <div className="reading-pair">
+        <Field label="Who looked">
+          {(id) => <input id={id} className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />}
+        </Field>
+        <Field label="Light">
+          {(id) => (
+            <select id={id} className="input" value={light} onChange={(event) => setLight(event.target.value)}>
+              {["daylight", "warm lamp", "shop LED", "raking lamp"].map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <p role="status" className="sub small">
+        {kept}
+      </p>
+    </section>
+  )
+}

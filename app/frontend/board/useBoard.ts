@@ -1,0 +1,44 @@
+import { useCallback, useEffect, useState } from "react"
+import { clientId, Refused, send } from "@/lib/api"
+import type { Board, Choice, ErrorSaid, Reading, ShelfItem, Step } from "@/types"
+
+export type BoardProps = { board: Board; shelf: ShelfItem[]; pieces: Choice[] }
+
+/** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
+export function useBoard(first: BoardProps) {
+  const [state, setState] = useState(first)
+  const [said, setSaid] = useState<(ErrorSaid & { cell: number }) | null>(null)
+  useEffect(() => setState(first), [first])
+
+  const ask = useCallback(async (cell: number, request: () => Promise<BoardProps>) => {
+    try {
+      setState(await request())
+      setSaid(null)
+      return true
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      setSaid({ ...error.said, cell })
+      return false
+    }
+  }, [])
+
+  const base = `/boards/${first.board.id}/cells`
+  return {
+    ...state,
+    said,
+    read: (cell: number, kind: Reading["kind"], value: Reading["value"], observer: string, light: string) =>
+      ask(cell, () =>
+        send("POST", `${base}/${cell}/readings`, {
+          client_id: clientId(),
+          kind,
+          value,
+          observer,
+          light,
+          taken_at: new Date().toISOString(),
+        }),
+      ),
+    layers: (cell: number, layers: Step[]) => ask(cell, () => send("PATCH", `${base}/${cell}`, { layers })),
+    ruin: (cell: number, ruined: string) => ask(cell, () => send("PATCH", `${base}/${cell}`, { ruined })),
+    base,
+  }
+}

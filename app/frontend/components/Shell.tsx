@@ -1,0 +1,103 @@
+import { Link, usePage } from "@inertiajs/react"
+import { type ReactNode, useEffect, useState } from "react"
+import { useKeys } from "@/lib/keys"
+import { clock, day } from "@/lib/time"
+import { KeysHelp } from "./KeysHelp"
+
+const PLACES = [
+  { number: 1, name: "Bench", path: "/bench" },
+  { number: 2, name: "Schedule", path: "/pieces" },
+  { number: 3, name: "Boards", path: "/boards" },
+]
+
+type Shop = { name: string; zone: string; now: number }
+
+/** The comb rail with its places, the shop's clock and the page beside it. Keys 1-3: places, ?: all keys. */
+export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [string, string][] }) {
+  const page = usePage<{ shop: Shop }>()
+  const { shop } = page.props
+  const here = page.url
+  const now = useNow(shop.now)
+  const [help, setHelp] = useState(false)
+  const [low, setLow] = useLowLight()
+  useKeys({
+    ...Object.fromEntries(PLACES.map((place) => [String(place.number), () => document.getElementById(`place-${place.number}`)?.click()])),
+    "?": () => setHelp(true),
+  })
+  return (
+    <div className="shell">
+      <nav className="rail" aria-label="Places">
+        <div className="rail-name">
+          <Mark />
+          Rhexon
+        </div>
+        <div className="rail-teeth">
+          {PLACES.map((place) => (
+            <Link
+              key={place.path}
+              id={`place-${place.number}`}
+              href={place.path}
+              className="tooth"
+              data-state={here.startsWith(place.path) ? "on" : "off"}
+              aria-current={here.startsWith(place.path) ? "page" : undefined}
+            >
+              <small>{place.number}</small>
+              {place.name}
+            </Link>
+          ))}
+        </div>
+        <div className="rail-foot">
+          <span>{shop.name}</span>
+          <span className="mt-2 block">{day(now, shop.zone)}</span>
+          <b>{clock(now, shop.zone)}</b>
+          <button type="button" onClick={() => setLow(!low)} aria-pressed={low}>
+            {low ? "Full light" : "Low light"}
+          </button>
+          <button type="button" className="block" onClick={() => setHelp(true)}>
+            Keys ?
+          </button>
+        </div>
+      </nav>
+      <main className="main">{children}</main>
+      <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
+    </div>
+  )
+}
+
+/** The shop's minute, going on from what the server said. */
+export function useNow(start: number): number {
+  const [now, setNow] = useState(start)
+  useEffect(() => {
+    const began = Date.now()
+    const timer = setInterval(() => setNow(start + Math.floor((Date.now() - began) / 60_000)), 5_000)
+    setNow(start)
+    return () => clearInterval(timer)
+  }, [start])
+  return now
+}
+
+function useLowLight(): [boolean, (low: boolean) => void] {
+  const [low, setLow] = useState(() => {
+    const kept = localStorage.getItem("rhexon.light")
+    return kept ? kept === "low" : matchMedia("(prefers-color-scheme: dark)").matches
+  })
+  useEffect(() => {
+    document.documentElement.dataset.light = low ? "low" : "full"
+  }, [low])
+  return [
+    low,
+    (next) => {
+      localStorage.setItem("rhexon.light", next ? "low" : "full")
+      setLow(next)
+    },
+  ]
+}
+
+function Mark() {
+  return (
+    <svg width="48" height="30" viewBox="0 0 48 30" aria-hidden="true">
+      <path d="M1 20h12v-6h11V8h11V3h12" fill="none" stroke="currentColor" strokeWidth="2" />
+      <path d="M1 26h46" stroke="var(--resin)" strokeWidth="4" />
+    </svg>
+  )
+}

@@ -1,0 +1,72 @@
+/** Shared fills: too soon = dots, open = tape with ribs, shut = hatch. They keep their meaning in print and forced colours. */
+export function Patterns() {
+  return (
+    <svg width="0" height="0" className="absolute" aria-hidden="true">
+      <defs>
+        <pattern id="too-soon" width="5" height="5" patternUnits="userSpaceOnUse">
+          <rect width="5" height="5" fill="#fdfefe" />
+          <circle cx="1.2" cy="1.2" r="0.85" fill="#1d2327" />
+          <circle cx="3.7" cy="3.7" r="0.85" fill="#1d2327" />
+        </pattern>
+        <pattern id="open" width="4" height="14" patternUnits="userSpaceOnUse">
+          <rect width="4" height="14" fill="#62aee9" />
+          <path d="M1 0v14" stroke="#8fc8f3" strokeWidth="1" />
+        </pattern>
+        <pattern id="shut" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="9" height="9" fill="#fdfefe" />
+          <path d="M2.2 0v9" stroke="#1d2327" strokeWidth="3.6" />
+        </pattern>
+        <linearGradient id="milk" x1="0" x2="1">
+          <stop offset="0" stopColor="#fdfefe" stopOpacity="0.98" />
+          <stop offset="0.45" stopColor="#f4f6f5" stopOpacity="0.72" />
+          <stop offset="1" stopColor="#efd19a" stopOpacity="0" />
+        </linearGradient>
+        <linearGradient id="cast" x1="0" x2="1">
+          <stop offset="0" stopColor="#5b6e7b" stopOpacity="0.3" />
+          <stop offset="1" stopColor="#5b6e7b" stopOpacity="0" />
+        </linearGradient>
+      </defs>
+    </svg>
+  )
+}
+
+const FILLS: Record<string, string> = { too_soon: "url(#too-soon)", open: "url(#open)", shut: "url(#shut)", scuffed: "#fdfefe" }
+export const stripFill = (state: string): string => FILLS[state] ?? "none"
+export const stripStroke = (state: string): string => (state === "open" || state === "scuffed" ? "#0a4e86" : "#1d2327")
+
+export const STATE_WORDS: Record<string, string> = {
+  too_soon: "too soon",
+  open: "open",
+  shut: "shut, scuff first",
+  scuffed: "open after scuffing",
+}
+
+/** The key to the window strips; always in sight. */
+export function StripKey({ also }: { also?: { label: string; swatch: string } }) {
+  return (
+    <ul className="flex flex-wrap gap-x-6 gap-y-1 small sub" aria-label="Key to the windows">
+      {Object.entries(STATE_WORDS).map(([state, words]) => (
+        <li key={state} className="flex items-center gap-2">
+          <svg width="30" height="13" aria-hidden="true">
+            <rect
+              x="0.75"
+              y="0.75"
+              width="28.5"
+              height="11.5"
+              fill={stripFill(state)}
+              stroke={stripStroke(state)}
+              strokeWidth={state === "scuffed" ? 1.6 : 1}
+            />
+          </svg>
+          {words}
+        </li>
+      ))}
+      {also && (
+        <li className="flex items-center gap-2">
+          <span style={{ background: also.swatch, width: 30, height: 5 }} />
+          {also.label}
+        </li>
+      )}
+    </ul>
+  )
+}

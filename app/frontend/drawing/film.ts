@@ -1,0 +1,76 @@
+// Geometry of the film section: numbers in, paths out.
+import type { Axis } from "./axis"
+
+export type Point = [number, number]
+
+/** Height of a layer's top at a minute, straight between its points. */
+export function heightAt(top: Point[], minute: number): number {
+  const after = top.findIndex((point) => point[0] >= minute)
+  const last = top.at(-1)
+  if (after === -1) return last?.[1] ?? 0
+  const one = top[after - 1]
+  const other = top[after] as Point
+  if (!one) return other[1]
+  return one[1] + ((other[1] - one[1]) * (minute - one[0])) / Math.max(other[0] - one[0], 1)
+}
+
+/** The line of a top from one minute to another, both ends included. */
+export function run(top: Point[], from: number, to: number): Point[] {
+  const inner = top.filter((point) => point[0] > from && point[0] < to)
+  return [[from, heightAt(top, from)], ...inner, [to, heightAt(top, to)]]
+}
+
+/** Closed path between the top of a layer and what lies below it. */
+export function band(axis: Axis, y: (um: number) => number, top: Point[], below: Point[] | null, from: number, to: number): string {
+  const upper = run(top, from, to)
+  const lower: Point[] = below
+    ? run(below, from, to)
+    : [
+        [from, 0],
+        [to, 0],
+      ]
+  const at = ([minute, um]: Point) => `${axis.x(minute).toFixed(1)} ${y(um).toFixed(1)}`
+  return `M${upper.map(at).join("L")}L${lower.reverse().map(at).join("L")}Z`
+}
+
+export function line(axis: Axis, y: (um: number) => number, top: Point[], from: number, to: number): string {
+  return `M${run(top, from, to)
+    .map(([minute, um]) => `${axis.x(minute).toFixed(1)} ${y(um).toFixed(1)}`)
+    .join("L")}`
+}
+
+/** A zig-zag: two films that will not bite. */
+export function zigzag(x1: number, x2: number, y: number): string {
+  const steps = Math.max(Math.floor((x2 - x1) / 6), 1)
+  return `M${Array.from({ length: steps + 1 }, (_, index) => `${(x1 + index * 6).toFixed(1)} ${index % 2 ? y - 3 : y + 3}`).join("L")}`
+}
+
+/** Rounded step for the µm axis: 4 to 7 lines. */
+export function umSteps(most: number): number[] {
+  const step = [2, 5, 10, 20, 25, 50, 100, 200].find((candidate) => most / candidate <= 6.5) ?? 500
+  return Array.from({ length: Math.floor(most / step) + 1 }, (_, index) => index * step)
+}
+
+export type Label = { key: string; x: number; y: number; text: string; width: number; strong?: boolean }
+
+/** Places labels by priority: at the peak, one row up, left or right; else only the number; else not at all. */
+export function placeLabels(wanted: (Label & { short: string })[], width: number): (Label & { placed: string })[] {
+  const taken: { x1: number; x2: number; y: number }[] = []
+  const free = (x1: number, x2: number, y: number) =>
+    x1 >= 0 && x2 <= width && y > 12 && !taken.some((box) => x1 < box.x2 + 4 && x2 > box.x1 - 4 && Math.abs(box.y - y) < 15)
+  return wanted.flatMap((label) => {
+    const tries: [string, number, number, number][] = [
+      [label.text, label.x, label.y, label.width],
+      [label.text, label.x, label.y - 16, label.width],
+      [label.text, label.x + label.width / 2 + 8, label.y + 4, label.width],
+      [label.text, label.x - label.width / 2 - 8, label.y + 4, label.width],
+      [label.short, label.x, label.y, 12],
+      [label.short, label.x, label.y - 16, 12],
+    ]
+    const found = tries.find(([, x, y, wide]) => free(x - wide / 2, x + wide / 2, y)) ?? (label.strong ? tries[0] : undefined)
+    if (!found) return []
+    const [placed, x, y, wide] = found
+    taken.push({ x1: x - wide / 2, x2: x + wide / 2, y })
+    return [{ ...label, placed, x, y }]
+  })
+}

@@ -1,0 +1,44 @@
+import type { ErrorSaid } from "@/types"
+
+/** A request that the server refused; what was typed stays on the screen. */
+export class Refused extends Error {
+  status: number
+  said: ErrorSaid
+  body: unknown
+
+  constructor(status: number, said: ErrorSaid, body: unknown) {
+    super(said.sentence)
+    this.status = status
+    this.said = said
+    this.body = body
+  }
+}
+
+const token = () =>
+  document.cookie
+    .split("; ")
+    .find((part) => part.startsWith("XSRF-TOKEN="))
+    ?.slice("XSRF-TOKEN=".length)
+
+/** Sends JSON and answers with JSON; throws Refused with the server's sentence. */
+export async function send<T>(method: "GET" | "POST" | "PATCH", url: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  const response = await fetch(url, {
+    method,
+    signal,
+    headers: { Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? "") },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  }).catch((error: unknown) => {
+    if (error instanceof DOMException && error.name === "AbortError") throw error
+    throw new Refused(0, { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" }, null)
+  })
+  const answer: unknown = await response.json().catch(() => null)
+  if (response.ok) return answer as T
+  const said = (answer as { error?: ErrorSaid } | null)?.error
+  throw new Refused(response.status, said ?? { sentence: "That did not work on the server. Nothing was changed.", where: "" }, answer)
+}
+
+/** An id made here, so that a repeat is not a second entry. */
+export const clientId = (): string =>
+  typeof crypto.randomUUID === "function"
+    ? crypto.randomUUID()
+    : Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, "0")).join("")

@@ -1,0 +1,20 @@
+import { expect, test } from "vitest"
+import { clock, dayStart, duration, soon, when } from "./time"
+
+const NOW = Date.UTC(2026, 10, 23, 9, 40) / 60_000
+
+test("instants are shown in the shop's zone", () => {
+  expect(when(NOW, "Europe/Berlin")).toBe("Mon 23 Nov 10:40")
+  expect(clock(Date.UTC(2026, 6, 1, 9, 40) / 60_000, "Europe/Berlin")).toBe("11:40")
+  expect(dayStart(NOW, "Europe/Berlin")).toBe(NOW - 640)
+})
+
+test("near times are short", () => {
+  expect(soon(NOW + 60, "Europe/Berlin", NOW)).toBe("11:40")
+  expect(soon(NOW + 1440, "Europe/Berlin", NOW)).toBe("Tue 10:40")
+  expect(soon(NOW + 20 * 1440, "Europe/Berlin", NOW)).toBe("Sun 13 Dec 10:40")
+})
+
+test("durations in words", () => {
+  expect([45, 185, 7000, -30].map(duration)).toEqual(["45 min", "3 h 05", "4 d 20 h", "− 30 min"])
+})

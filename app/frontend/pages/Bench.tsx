@@ -1,0 +1,123 @@
+import { Head, Link } from "@inertiajs/react"
+import { HandsStrip } from "@/bench/HandsStrip"
+import { InHand, rowSays } from "@/bench/InHand"
+import { Slab } from "@/bench/Slab"
+import { type BenchProps, useBench } from "@/bench/useBench"
+import { Shell, useNow } from "@/components/Shell"
+import { Patterns, StripKey } from "@/drawing/Patterns"
+import { useKeys } from "@/lib/keys"
+import { duration, soon } from "@/lib/time"
+import type { Entry } from "@/types"
+
+const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
+const KIND: Record<string, string> = { started: "begun", done: "done", dry_test: "tested", note: "noted" }
+
+/** What to do now and next over all pieces, what is drying, and which windows close. */
+export default function BenchPage(props: BenchProps) {
+  const { bench, pieces, rooms, latest, unsent, trouble, touch, calm } = useBench(props)
+  const now = useNow(bench.now)
+  const { zone } = bench
+  useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })
+  const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
+  const shut = bench.open_today.at(-1)?.[1]
+  const [next, ...later] = bench.upcoming
+  const after = bench.running.length ? bench.upcoming : later
+  return (
+    <Shell keys={KEYS}>
+      <Head title="Bench" />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Bench</h1>
+          <p className="sub">
+            {shut && shut > now ? `${bench.person} works to ${soon(shut, zone, now)}` : "Shop is shut"}, {duration(bench.left_today_min)} of
+            work left today
+          </p>
+        </div>
+        <dl className="summary">
+          {rooms.map((room) => (
+            <div key={room.name}>
+              <dt>{room.name}, as set</dt>
+              <dd>
+                {room.t_c} °C, {room.rh} % RH
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </header>
+      {unsent.length > 0 && (
+        <p className="sub mb-2" role="status">
+          <span className="pending">{unsent.length === 1 ? "One touch is" : `${unsent.length} touches are`} kept here, not yet sent.</span>
+        </p>
+      )}
+      {trouble && (
+        <div className="trouble" role="alert">
+          <p>{trouble}</p>
+          <button type="button" className="button" onClick={calm}>
+            All right
+          </button>
+        </div>
+      )}
+      <div className="bench-grid">
+        <InHand running={bench.running} next={next} pieces={pieces} now={now} zone={zone} onTouch={touch} last={lastTouch(latest)} />
+        <section className="rule pt-2" aria-label="After that">
+          <h2 className="head">After that</h2>
+          <ol className="after-list">
+            {after.slice(0, 4).map((row) => (
+              <li key={row.key}>
+                <b>{soon(row.hands_start, zone, now)}</b>
+                <span>
+                  {row.words}, {name(row.piece).toLowerCase()}
+                  <span className="sub small block">{rowSays(row)}</span>
+                </span>
+                <span className="small sub">{duration(row.hands_min)}</span>
+              </li>
+            ))}
+            {after.length === 0 && <li className="sub">Nothing more is planned.</li>}
+          </ol>
+        </section>
+      </div>
+      <section aria-label="Drying" className="mt-4">
+        <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
+          <h2 className="head">Drying, soonest call on your hands first</h2>
+          <StripKey />
+        </div>
+        {bench.drying.length === 0 ? (
+          <p className="sub thin-rule pt-3">
+            Nothing is drying. What you coat stands here with its window until the next work on it.{" "}
+            {pieces.length === 0 && (
+              <Link href="/pieces/new" className="underline">
+                Size up a piece
+              </Link>
+            )}
+          </p>
+        ) : (
+          <div className="slabs">
+            {bench.drying.slice(0, 10).map((slab) => {
+              const piece = pieces.find((candidate) => candidate.core_id === slab.row.piece)
+              return piece ? (
+                <Slab
+                  key={slab.row.key}
+                  slab={slab}
+                  piece={piece}
+                  now={now}
+                  zone={zone}
+                  onTouch={touch}
+                  canStart={bench.running.length === 0}
+                />
+              ) : null
+            })}
+          </div>
+        )}
+      </section>
+      <section aria-label="Hands today" className="mt-3">
+        <HandsStrip bench={{ ...bench, now }} pieces={pieces} />
+      </section>
+    </Shell>
+  )
+}
+
+function lastTouch(latest: Entry[]) {
+  const [entry] = [...latest].sort((one, other) => other.id - one.id)
+  return entry ? { id: entry.id, words: `${entry.words.toLowerCase()} ${KIND[entry.kind] ?? entry.kind}` } : null
+}

@@ -1,0 +1,88 @@
+import { Head, Link } from "@inertiajs/react"
+import { Shell } from "@/components/Shell"
+import { woodBitmap } from "@/drawing/wood"
+import type { Board } from "@/types"
+
+/** All sample boards, newest first, each drawn in its readings. */
+export default function BoardsIndex({ boards }: { boards: Board[] }) {
+  return (
+    <Shell>
+      <Head title="Sample boards" />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Sample boards</h1>
+          <p className="sub">Try looks before the piece; the best cell becomes its schedule.</p>
+        </div>
+        {boards.length > 0 && (
+          <Link href="/boards/new" className="button ml-auto">
+            New board
+          </Link>
+        )}
+      </header>
+      {boards.length === 0 && (
+        <section className="empty lit">
+          <h2 className="panel-title">No board yet</h2>
+          <p className="sub">
+            Lay out a board of the same stock as the piece, with a row of cells between tapes. Each cell gets its layers and its readings.
+          </p>
+          <Link href="/boards/new" className="tape mt-4">
+            Lay out the first board
+          </Link>
+        </section>
+      )}
+      <ul className="piece-list">
+        {boards.map((board) => (
+          <li key={board.id}>
+            <Link href={`/boards/${board.id}`} className="piece-card">
+              <Thumb board={board} />
+              <span className="head">{board.name}</span>
+              <span className="sub">
+                {board.wood}, {board.width_mm} × {board.height_mm} mm{board.piece ? `, for ${board.piece.name}` : ""}
+              </span>
+              <span className="piece-ready">{best(board)}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Shell>
+  )
+}
+
+function best(board: Board): string {
+  const cell = board.cells.find((candidate) => candidate.id === board.best)
+  if (!cell) return `${board.cells.length} cells, undecided`
+  return `Best: cell ${cell.label}${cell.summary.delta_e !== null ? `, ΔE ${cell.summary.delta_e.toFixed(1)}` : ""}`
+}
+
+function Thumb({ board }: { board: Board }) {
+  const scale = 250 / board.width_mm
+  const height = Math.min(board.height_mm * scale, 180)
+  return (
+    <svg viewBox={`0 0 252 ${height + 2}`} className="w-full" aria-hidden="true">
+      <image
+        href={woodBitmap(board.wood, board.grain, 250, Math.round(height))}
+        x={1}
+        y={1}
+        width={250}
+        height={height}
+        preserveAspectRatio="none"
+      />
+      {board.cells.map((cell, index) => {
+        const place = board.places[index]
+        return place ? (
+          <rect
+            key={cell.id}
+            x={1 + place.x_mm * scale}
+            y={1 + place.y_mm * scale}
+            width={place.width_mm * scale}
+            height={Math.max(height - 2 * place.y_mm * scale, 4)}
+            fill={cell.summary.hex ?? "none"}
+            stroke={cell.id === board.best ? "#0a4e86" : "#1d2327"}
+            strokeWidth={cell.id === board.best ? 4 : 0.8}
+          />
+        ) : null
+      })}
+      <rect x={1} y={1} width={250} height={height} fill="none" stroke="var(--ink)" />
+    </svg>
+  )
+}

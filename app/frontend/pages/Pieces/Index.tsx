@@ -1,0 +1,93 @@
+import { Head, Link, usePage } from "@inertiajs/react"
+import { LevelMark } from "@/components/Marks"
+import { Shell } from "@/components/Shell"
+import { woodBitmap } from "@/drawing/wood"
+import { day, when } from "@/lib/time"
+import type { Piece } from "@/types"
+
+type Overview = Piece & { steps: number; passes: number; done: number; ready_at: number | null; levels: Record<string, number> }
+type Job = { id: number; client: string; place: string | null; due: number | null; pieces: Overview[] }
+
+/** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
+export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
+  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  return (
+    <Shell>
+      <Head title="Jobs and pieces" />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Jobs and pieces</h1>
+          <p className="sub">Choose a piece to see its schedule.</p>
+        </div>
+        {jobs.length > 0 && (
+          <Link href="/pieces/new" className="button ml-auto">
+            New piece
+          </Link>
+        )}
+      </header>
+      {jobs.length === 0 && (
+        <section className="empty lit">
+          <h2 className="panel-title">No piece yet</h2>
+          <p className="sub">
+            A piece has a wood, faces with their areas, and what it must stand up to. From that Rhexon reckons film, material and hours.
+          </p>
+          <Link href="/pieces/new" className="tape mt-4">
+            Size up the first piece
+          </Link>
+        </section>
+      )}
+      {jobs.map((job) => (
+        <section key={job.id} className="mb-8" aria-labelledby={`job-${job.id}`}>
+          <div className="rule flex flex-wrap items-baseline gap-x-5 pt-2">
+            <h2 id={`job-${job.id}`} className="panel-title">
+              {job.client}
+            </h2>
+            <p className="sub">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
+            <Link href={`/pieces/new?job_id=${job.id}`} className="ml-auto underline underline-offset-2">
+              Add a piece to this job
+            </Link>
+          </div>
+          <ul className="piece-list">
+            {job.pieces.map((piece) => (
+              <li key={piece.id}>
+                <Link href={`/pieces/${piece.id}/schedule`} className="piece-card">
+                  <Slab piece={piece} />
+                  <span className="head">{piece.name}</span>
+                  <span className="sub">
+                    {piece.count} off, {piece.wood}, {piece.area_m2} m²{piece.look ? `, ${piece.look}` : ""}
+                  </span>
+                  <span className="piece-ready">
+                    {piece.steps === 0 ? "No steps yet" : piece.ready_at ? `Ready ${when(piece.ready_at, zone)}` : "No date can be given"}
+                  </span>
+                  <span className="sub small flex items-center gap-2">
+                    {piece.done} of {piece.passes} passes done
+                    {["stop", "caution"].map((level) => (piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null))}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+    </Shell>
+  )
+}
+
+/** The piece as a slab of its wood; finished work is laid over it from the left. */
+function Slab({ piece }: { piece: Overview }) {
+  const done = piece.passes ? piece.done / piece.passes : 0
+  return (
+    <svg viewBox="0 0 260 46" className="w-full" aria-hidden="true">
+      <image
+        href={woodBitmap(piece.wood, piece.faces[0]?.grain ?? "closed", 260, 34)}
+        x={0}
+        y={12}
+        width={260}
+        height={34}
+        preserveAspectRatio="none"
+      />
+      <rect x={0} y={6} width={260 * done} height={7} fill="#e9aa45" stroke="#4a2f10" />
+      <rect x={0.5} y={12} width={259} height={33.5} fill="none" stroke="var(--ink)" />
+    </svg>
+  )
+}

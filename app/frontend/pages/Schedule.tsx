@@ -1,0 +1,299 @@
+import { Head, Link, router } from "@inertiajs/react"
+import { useCallback, useMemo, useRef, useState } from "react"
+import { Shell } from "@/components/Shell"
+import { FilmSection } from "@/drawing/FilmSection"
+import { Patterns, StripKey } from "@/drawing/Patterns"
+import { useKeys } from "@/lib/keys"
+import { useViewportHeight, useWidth } from "@/lib/size"
+import { iso, when } from "@/lib/time"
+import { AddStep } from "@/schedule/AddStep"
+import { Detail, type Fields } from "@/schedule/Detail"
+import { EmptySchedule } from "@/schedule/EmptySchedule"
+import { Findings } from "@/schedule/Findings"
+import { History } from "@/schedule/History"
+import { SheetTable } from "@/schedule/SheetTable"
+import { StaleBar } from "@/schedule/StaleBar"
+import { StepList } from "@/schedule/StepList"
+import { Summary } from "@/schedule/Summary"
+import { usePreview } from "@/schedule/usePreview"
+import { type SheetState, useSheet } from "@/schedule/useSheet"
+import { freeId } from "@/schedule/words"
+import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+
+type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
+
+const KEYS: [string, string][] = [
+  ["↑ ↓", "Walk the steps"],
+  ["← →", "Move the step's start by 5 min"],
+  ["Shift + ↑ ↓", "Wet film by 5 µm"],
+  ["N", "New step after this one"],
+  ["F", "Apply the first remedy"],
+  ["Z, Shift + Z", "Undo, do again"],
+  ["T", "Drawing or table"],
+  ["H", "What was changed, and why"],
+  ["[ ]", "Piece before, piece after"],
+]
+
+const spoken = (sheet: Sheet) =>
+  `Computed. ${sheet.ready_at ? `Ready ${when(sheet.ready_at, sheet.zone)}` : "No date can be given"}, film ${Math.round(sheet.section.film_um)} micrometres, ${sheet.findings.length} findings.`
+
+export default function SchedulePage(props: Props) {
+  return <Screen key={props.piece.id} {...props} />
+}
+
+function Screen(props: Props) {
+  const state = useSheet(props, spoken)
+  const { sheet, piece, schedule } = state
+  const [selected, setSelected] = useState<string | null>(() => firstOpen(sheet))
+  const row =
+    sheet.rows.find((candidate) => candidate.key === selected) ??
+    sheet.rows.find((candidate) => candidate.step === selected?.split("/")[1]) ??
+    sheet.rows[0] ??
+    null
+  const [adding, setAdding] = useState(false)
+  const [history, setHistory] = useState(false)
+  const [table, setTable] = useState(false)
+  const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
+  const holder = useRef<HTMLDivElement>(null)
+  const width = useWidth(holder, 790)
+  const viewport = useViewportHeight()
+
+  const move = useCallback(
+    (moved: Row, start: number) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start) }),
+    [state.edit],
+  )
+  const unpin = (moved: Row) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null })
+  const apply = (operation: Operation, reason: string) => {
+    drop()
+    state.edit(operation, reason)
+  }
+  const add = (step: Step) => {
+    setAdding(false)
+    state.edit({ op: "add_step", after: row?.step ?? null, step })
+    setSelected(`${piece.core_id}/${step.id}`)
+  }
+  const splitAndSet = (split: Step, done: number, set: Fields) => {
+    const rest = freeId(sheet.document.steps)
+    setSelected(`${piece.core_id}/${rest}`)
+    state.edit({
+      op: "all",
+      operations: [
+        { op: "split_coats", id: split.id, keep: done, new_id: rest },
+        { op: "change_step", id: rest, set },
+      ],
+    })
+  }
+  const select = (finding: Finding) =>
+    setSelected(finding.pass ?? sheet.rows.find((candidate) => candidate.step === finding.step)?.key ?? selected)
+  const neighbour = (by: number) => {
+    const id = props.pieces[props.pieces.indexOf(piece.id) + by]
+    if (id) router.visit(`/pieces/${id}/schedule`)
+  }
+  const step = sheet.document.steps.find((candidate) => candidate.id === row?.step)
+  const wet = (by: number) =>
+    row &&
+    step?.wet_um &&
+    row.status === "planned" &&
+    state.edit({ op: "change_step", id: step.id, set: { wet_um: Math.min(Math.max(step.wet_um + by, 5), 500) } })
+  const nudge = (by: number) => row && row.status === "planned" && !row.inserted && row.hands_min > 0 && move(row, row.hands_start + by)
+  const walk = (by: number) => {
+    const at = sheet.rows.findIndex((candidate) => candidate.key === row?.key)
+    setSelected(sheet.rows[Math.min(Math.max(at + by, 0), sheet.rows.length - 1)]?.key ?? null)
+  }
+  useKeys({
+    ArrowDown: () => walk(1),
+    ArrowUp: () => walk(-1),
+    ArrowLeft: () => nudge(-5),
+    ArrowRight: () => nudge(5),
+    "Shift+ArrowUp": () => wet(5),
+    "Shift+ArrowDown": () => wet(-5),
+    n: () => setAdding(true),
+    f: () => (document.querySelector("[data-remedy]") as HTMLButtonElement | null)?.click(),
+    z: () => state.undo(),
+    "Shift+z": () => state.redo(),
+    t: () => setTable((before) => !before),
+    h: () => setHistory(true),
+    "[": () => neighbour(-1),
+    "]": () => neighbour(1),
+  })
+  const pendingSteps = useMemo(() => new Set(state.waiting.map((operation) => ("id" in operation ? operation.id : ""))), [state.waiting])
+  const pending = (field: string) =>
+    state.waiting.some((operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set)
+  const error = (field: string) => errorFor(state.trouble, field, step, sheet)
+
+  return (
+    <Shell keys={KEYS}>
+      <Head title={`Schedule of ${piece.name}`} />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">{piece.name}</h1>
+          <p className="sub">
+            {piece.count} off, {piece.wood}, {piece.area_m2} m² ·{" "}
+            <Link href="/pieces" className="underline underline-offset-2">
+              {piece.client}
+            </Link>
+            {schedule.origin && (
+              <>
+                {" · from "}
+                <Link href={`/boards/${schedule.origin.board_id}`} className="underline underline-offset-2">
+                  cell {schedule.origin.label} of {schedule.origin.board}
+                </Link>
+              </>
+            )}
+          </p>
+        </div>
+        <Neighbours pieces={props.pieces} id={piece.id} go={neighbour} />
+        <Summary sheet={sheet} preview={preview?.sheet ?? null} />
+      </header>
+      <p className="sr-only" role="status" aria-live="polite">
+        {state.announced}
+      </p>
+      {state.stale && <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />}
+      {state.trouble && !fieldTrouble(state.trouble.said.where) && (
+        <div className="trouble" role="alert">
+          <p>{state.trouble.said.sentence}</p>
+          <button type="button" className="button" onClick={state.calm}>
+            All right
+          </button>
+        </div>
+      )}
+      <div className="schedule-grid">
+        <div ref={holder} className="min-w-0">
+          {sheet.rows.length === 0 ? (
+            <EmptySchedule onAdd={() => setAdding(true)} />
+          ) : table ? (
+            <SheetTable sheet={sheet} />
+          ) : (
+            <FilmSection
+              sheet={sheet}
+              wood={piece.wood}
+              dye={piece.look_hex ?? "#6b2c14"}
+              width={width}
+              height={Math.min(Math.max(viewport - 470, 290), 420)}
+              selected={row?.key ?? null}
+              ghost={preview?.sheet.section ?? null}
+              onSelect={setSelected}
+              onMove={move}
+            />
+          )}
+          {sheet.rows.length > 0 && (
+            <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
+              <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
+              <FaceChoice faces={piece.faces.map((face) => face.name)} face={sheet.section.face} onChange={state.show} />
+            </div>
+          )}
+          {row && (
+            <Detail
+              sheet={sheet}
+              row={row}
+              shelf={props.shelf}
+              rooms={props.rooms}
+              faces={piece.faces.map((face) => face.name)}
+              pending={pending}
+              error={error}
+              onEdit={state.edit}
+              onSplitAndSet={splitAndSet}
+              onMove={move}
+              onUnpin={unpin}
+            />
+          )}
+        </div>
+        <div className="min-w-0">
+          <StepList sheet={sheet} selected={row?.key ?? null} pending={pendingSteps} onSelect={setSelected} />
+          <div className="step-tools">
+            <button type="button" className="button" onClick={() => setAdding(true)}>
+              New step
+            </button>
+            <button type="button" className="button" disabled={!schedule.can_undo} onClick={state.undo} title={schedule.undoes ?? ""}>
+              Undo
+            </button>
+            <button type="button" className="button" disabled={!schedule.can_redo} onClick={state.redo}>
+              Do again
+            </button>
+            <button type="button" className="button" data-quiet onClick={() => setTable(!table)} aria-pressed={table}>
+              {table ? "Drawing" : "Table"}
+            </button>
+            <button type="button" className="button" data-quiet onClick={() => setHistory(true)}>
+              History
+            </button>
+          </div>
+          <Findings sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
+        </div>
+      </div>
+      <AddStep
+        open={adding}
+        onOpenChange={setAdding}
+        steps={sheet.document.steps}
+        after={row?.step ?? null}
+        afterWords={row ? `after ${row.words}` : ""}
+        shelf={props.shelf}
+        onAdd={add}
+      />
+      <History open={history} onOpenChange={setHistory} url={state.url} zone={sheet.zone} />
+    </Shell>
+  )
+}
+
+/** The first pass that is not done, or the last. */
+const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null
+
+const fieldTrouble = (where: string) => /^steps\/[^/]+\/\w+/.test(where)
+
+/** The server's sentence, beside the field it is about. */
+function errorFor(
+  trouble: ReturnType<typeof useSheet>["trouble"],
+  field: string,
+  step: Step | undefined,
+  sheet: Sheet,
+): string | undefined {
+  if (!trouble || !step) return undefined
+  const [, place, name] = trouble.said.where.split("/")
+  const id = /^\d+$/.test(place ?? "") ? sheet.document.steps[Number(place)]?.id : place
+  return id === step.id && name === field ? trouble.said.sentence : undefined
+}
+
+function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; go: (by: number) => void }) {
+  const at = pieces.indexOf(id)
+  return (
+    <div className="flex items-center gap-2">
+      <button type="button" className="button" data-size="square" aria-label="Piece before" disabled={at <= 0} onClick={() => go(-1)}>
+        ←
+      </button>
+      <button
+        type="button"
+        className="button"
+        data-size="square"
+        aria-label="Piece after"
+        disabled={at >= pieces.length - 1}
+        onClick={() => go(1)}
+      >
+        →
+      </button>
+      <span className="small sub">
+        piece {at + 1}
+        <br />
+        of {pieces.length}
+      </span>
+    </div>
+  )
+}
+
+function FaceChoice({ faces, face, onChange }: { faces: string[]; face: string; onChange: (face: string) => void }) {
+  if (faces.length < 2) return null
+  return (
+    <label className="flex items-center gap-2 small sub">
+      Film on
+      <select
+        className="input"
+        style={{ minHeight: 36, width: "auto", fontSize: 14 }}
+        value={face}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        {faces.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </select>
+    </label>
+  )
+}

@@ -1,0 +1,275 @@
+import { duration, soon, when } from "@/lib/time"
+import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import { CombControl } from "./CombControl"
+import { Ledger } from "./Ledger"
+import { StepFields } from "./StepFields"
+import { METHODS } from "./words"
+
+export type Fields = Extract<Operation, { op: "change_step" }>["set"]
+
+type Props = {
+  sheet: Sheet
+  row: Row
+  shelf: ShelfItem[]
+  rooms: Room[]
+  faces: string[]
+  pending: (field: string) => boolean
+  error: (field: string) => string | undefined
+  onEdit: (operation: Operation, reason?: string) => void
+  /** Coats that are done stay as they were: the rest is split off and changed. */
+  onSplitAndSet: (step: Step, done: number, fields: Fields) => void
+  onMove: (row: Row, start: number) => void
+  onUnpin: (row: Row) => void
+}
+
+/** The pointer panel: what the selected step is, when, how thick, and why it takes as long as it does. */
+export function Detail(props: Props) {
+  const { sheet, row, rooms, onEdit } = props
+  const step = sheet.document.steps.find((candidate) => candidate.id === row.step)
+  if (!step) return null
+  const done = Math.max(
+    0,
+    ...sheet.rows.filter((other) => other.step === step.id && other.status !== "planned" && !other.inserted).map((other) => other.coat),
+  )
+  const set = (fields: Fields) => {
+    const splits = done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
+    if (splits) props.onSplitAndSet(step, done, fields)
+    else onEdit({ op: "change_step", id: step.id, set: fields })
+  }
+  const item = props.shelf.find((candidate) => candidate.id === step.product)
+  const ledger = row.drying ?? row.waits[0] ?? null
+  const room = rooms.find((candidate) => candidate.name === row.room)
+  return (
+    <section className="detail lit" aria-label={`Detail of ${row.words}`}>
+      <header className="detail-head">
+        <h2 className="panel-title">{row.words}</h2>
+        <p className="sub">
+          {item ? `${item.name}, ${step.method ? METHODS[step.method] : ""}` : row.inserted ? "inserted by the plan" : ""}
+        </p>
+        <p className="detail-when">
+          {when(row.work_start, sheet.zone)}
+          {row.hands_min > 0 && `, ${duration(row.hands_min)} hands`}
+        </p>
+      </header>
+      <div className="detail-body">
+        <div>
+          {!row.inserted && <WhenControl {...props} />}
+          {row.inserted ? (
+            <p className="sub">The window below is shut when hands are free, so the plan scuffs first. It takes 2 µm.</p>
+          ) : (
+            <StepFields
+              step={step}
+              shelf={props.shelf}
+              rooms={rooms}
+              faces={props.faces}
+              homeRoom={sheet.document.room ?? rooms[0]?.name ?? ""}
+              pending={props.pending}
+              error={props.error}
+              onSet={set}
+            />
+          )}
+        </div>
+        <div>
+          {step.kind === "coat" && !row.inserted ? (
+            <FilmControl {...props} step={step} item={item} onWet={(wet_um) => set({ wet_um })} />
+          ) : (
+            <Window row={row} sheet={sheet} />
+          )}
+        </div>
+        <div>
+          {ledger ? (
+            <Ledger ledger={ledger} room={room} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
+          ) : (
+            <p className="sub">Nothing has to dry before this.</p>
+          )}
+          {!row.inserted && <StepOrder {...props} step={step} />}
+        </div>
+      </div>
+    </section>
+  )
+}
+
+function ledgerTitle(row: Row, own: boolean): string {
+  const words = own ? row.drying?.words : row.waits[0]?.words
+  return own ? `From laying to ${words}` : `Waits: ${words}`
+}
+
+const BECAUSE: Record<string, string> = {
+  milestone: "as soon as it is dry",
+  hands: "as soon as hands are free",
+  hours: "when the shop opens",
+  pin: "set by you",
+  goal: "held to catch a window",
+  log: "as logged",
+}
+
+function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
+  if (row.status !== "planned" || row.kind === "wait")
+    return <p className="sub mb-2">{row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}</p>
+  const said = error("start")
+  return (
+    <fieldset className="mb-3">
+      <legend className="label">
+        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest, sheet.zone, sheet.now)} to{" "}
+        {soon(row.latest, sheet.zone, sheet.now)}
+      </legend>
+      <div className="flex gap-2">
+        <button
+          type="button"
+          className="button"
+          data-size="square"
+          aria-label="5 minutes earlier"
+          onClick={() => onMove(row, row.hands_start - 5)}
+        >
+          −
+        </button>
+        <output className="when-out">{when(row.work_start, sheet.zone)}</output>
+        <button
+          type="button"
+          className="button"
+          data-size="square"
+          aria-label="5 minutes later"
+          onClick={() => onMove(row, row.hands_start + 5)}
+        >
+          +
+        </button>
+        {row.pinned && (
+          <button type="button" className="button" data-quiet onClick={() => onUnpin(row)}>
+            let go
+          </button>
+        )}
+      </div>
+      {said && (
+        <p className="said" role="alert">
+          {said}
+        </p>
+      )}
+    </fieldset>
+  )
+}
+
+function FilmControl({ row, step, item, pending, error, onWet }: Props & { step: Step; item?: ShelfItem; onWet: (um: number) => void }) {
+  const wet = step.wet_um ?? 0
+  const frozen = row.status !== "planned"
+  const typed = (event: { currentTarget: HTMLInputElement }) => {
+    const value = Number(event.currentTarget.value.replace(",", "."))
+    if (Number.isFinite(value) && value !== wet) onWet(value)
+  }
+  return (
+    <section aria-label="Wet film">
+      <h3 className="head">
+        Wet film <span className={pending("wet_um") ? "pending" : ""}>{wet} µm</span>
+      </h3>
+      <CombControl value={wet} onChange={onWet} pending={pending("wet_um")} disabled={frozen} />
+      <dl className="film-figures">
+        <div>
+          <dt>stays, dry</dt>
+          <dd>{row.change_um !== null ? `${Math.round(row.change_um * 10) / 10} µm` : "–"}</dd>
+        </div>
+        <div>
+          <dt>to lay on</dt>
+          <dd>{row.laid_on_ml !== null ? `${row.laid_on_ml} ml` : "–"}</dd>
+        </div>
+        <div>
+          <dt>solids</dt>
+          <dd>
+            {item?.solids_volume_percent ?? "–"} %{item?.estimate && <small> est.</small>}
+          </dd>
+        </div>
+      </dl>
+      <div className="stepper mt-2">
+        <button
+          type="button"
+          className="button"
+          disabled={frozen}
+          aria-label="Wet film: 5 µm less"
+          onClick={() => onWet(Math.max(wet - 5, 5))}
+        >
+          −
+        </button>
+        <input
+          key={wet}
+          className="input"
+          inputMode="decimal"
+          aria-label="Wet film, µm"
+          defaultValue={wet}
+          disabled={frozen}
+          onBlur={typed}
+          onKeyDown={(event) => event.key === "Enter" && typed(event)}
+        />
+        <button
+          type="button"
+          className="button"
+          disabled={frozen}
+          aria-label="Wet film: 5 µm more"
+          onClick={() => onWet(Math.min(wet + 5, 500))}
+        >
+          +
+        </button>
+      </div>
+      {error("wet_um") && (
+        <p className="said" role="alert">
+          {error("wet_um")}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
+  return (
+    <section aria-label="What it does">
+      <h3 className="head">{row.kind === "look" ? "Look" : "On the film"}</h3>
+      <p className="sub">
+        {row.change_um ? `Takes ${Math.abs(row.change_um)} µm, ${Math.round(row.film_um ?? 0)} µm left.` : "Leaves the film as it is."}
+        {row.kind === "stain" && " Colour goes into the wood."}
+      </p>
+      <dl className="mt-3 grid gap-2">
+        <div>
+          <dt className="label">Hands</dt>
+          <dd className="head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
+        </div>
+        <div>
+          <dt className="label">Hands end</dt>
+          <dd className="head">{when(row.hands_end, sheet.zone)}</dd>
+        </div>
+      </dl>
+    </section>
+  )
+}
+
+function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
+  const steps = sheet.document.steps
+  const at = steps.findIndex((candidate) => candidate.id === step.id)
+  const coats = step.coats ?? 1
+  return (
+    <div className="mt-3 flex flex-wrap gap-x-1">
+      <button
+        type="button"
+        className="button"
+        data-quiet
+        disabled={at === 0}
+        onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at - 2]?.id ?? null })}
+      >
+        Earlier
+      </button>
+      <button
+        type="button"
+        className="button"
+        data-quiet
+        disabled={at === steps.length - 1}
+        onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at + 1]?.id ?? null })}
+      >
+        Later
+      </button>
+      {coats > 1 && (
+        <button type="button" className="button" data-quiet onClick={() => onEdit({ op: "split_coats", id: step.id, keep: coats - 1 })}>
+          Split off last coat
+        </button>
+      )}
+      <button type="button" className="button" data-quiet onClick={() => onEdit({ op: "remove_step", id: step.id })}>
+        Remove
+      </button>
+    </div>
+  )
+}

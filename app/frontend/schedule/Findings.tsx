@@ -1,0 +1,78 @@
+import { useEffect } from "react"
+import { LevelMark } from "@/components/Marks"
+import { when } from "@/lib/time"
+import type { Finding, Operation, Sheet } from "@/types"
+
+type Props = {
+  sheet: Sheet
+  ready: Record<string, number | null>
+  onApply: (operation: Operation, reason: string) => void
+  onAsk: (operation: Operation, show?: boolean) => void
+  onDrop: () => void
+  onSelect: (finding: Finding) => void
+}
+
+/** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
+export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Props) {
+  const firstRemedy = sheet.findings.find((finding) => finding.remedies.length > 0)?.remedies[0]
+  const firstKey = firstRemedy ? JSON.stringify(firstRemedy.operation) : ""
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for each first remedy
+  useEffect(() => {
+    if (!firstRemedy) return
+    const timer = setTimeout(() => onAsk(firstRemedy.operation, false), 600)
+    return () => clearTimeout(timer)
+  }, [firstKey])
+  if (sheet.findings.length === 0) {
+    if (sheet.rows.length === 0) return null
+    return (
+      <section className="thin-rule pt-3" aria-label="Findings">
+        <p className="head">Nothing stands against it</p>
+        <p className="sub">Ten checks looked at this plan: bonds, film, air and date.</p>
+      </section>
+    )
+  }
+  return (
+    <section className="findings" aria-label="Findings">
+      {sheet.findings.map((finding) => (
+        <article key={`${finding.id}${finding.pass}`} className="finding" data-level={finding.level}>
+          <LevelMark level={finding.level} />
+          <div className="min-w-0">
+            <h3>
+              <button type="button" className="finding-title" onClick={() => onSelect(finding)}>
+                {finding.level === "stop" ? "Stop: " : finding.level === "caution" ? "Caution: " : ""}
+                {finding.level === "note" ? finding.title : finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
+              </button>
+            </h3>
+            <p>{finding.sentence}</p>
+            {finding.remedies.map((remedy) => {
+              const key = JSON.stringify(remedy.operation)
+              const main = key === firstKey
+              const date = ready[key]
+              return (
+                <button
+                  key={key}
+                  type="button"
+                  className={main ? "tape mt-2 w-full" : "button mt-2 w-full"}
+                  data-size="small"
+                  data-remedy
+                  onClick={() => onApply(remedy.operation, remedy.label)}
+                  onFocus={() => onAsk(remedy.operation)}
+                  onPointerEnter={() => onAsk(remedy.operation)}
+                  onBlur={onDrop}
+                  onPointerLeave={onDrop}
+                >
+                  {remedy.label}
+                  {date !== undefined && (
+                    <span className="small remedy-ready">
+                      {date === null ? "never ready" : date === sheet.ready_at ? "same date" : `ready ${when(date, sheet.zone)}`}
+                    </span>
+                  )}
+                </button>
+              )
+            })}
+          </div>
+        </article>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,63 @@
+import { Dialog } from "radix-ui"
+import { useEffect, useState } from "react"
+import { send } from "@/lib/api"
+import { when } from "@/lib/time"
+import type { Revision } from "@/types"
+
+type Known = { revisions: (Revision & { standing: boolean })[]; head: number }
+
+/** All revisions with their reasons; those that were undone stay readable. */
+export function History({
+  open,
+  onOpenChange,
+  url,
+  zone,
+}: {
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  url: string
+  zone: string
+}) {
+  const [known, setKnown] = useState<Known | null>(null)
+  const [trouble, setTrouble] = useState("")
+  useEffect(() => {
+    if (!open) return
+    send<Known>("GET", `${url}/history`)
+      .then(setKnown)
+      .catch((error: Error) => setTrouble(error.message))
+  }, [open, url])
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog" aria-describedby={undefined}>
+          <Dialog.Title className="panel-title">What was changed, and why</Dialog.Title>
+          {trouble && <p className="said">{trouble}</p>}
+          <table className="sheet-table mt-3">
+            <thead>
+              <tr>
+                <th>No.</th>
+                <th>When</th>
+                <th>Change</th>
+              </tr>
+            </thead>
+            <tbody>
+              {known?.revisions.map((revision) => (
+                <tr key={revision.number} className={revision.standing ? "" : "faint"}>
+                  <td>{revision.number}</td>
+                  <td className="whitespace-nowrap">{when(revision.at, zone)}</td>
+                  <td>
+                    {revision.reason}
+                    {revision.number === known.head && <b> · in force</b>}
+                    {!revision.standing && " · left behind"}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Dialog.Close className="button mt-4">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

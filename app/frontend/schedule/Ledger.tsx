@@ -1,0 +1,74 @@
+import { duration, when } from "@/lib/time"
+import type { Ledger as LedgerData, Room } from "@/types"
+
+const WORDS: Record<string, string> = {
+  sheet: "data sheet",
+  temperature: "temperature",
+  humidity: "humidity",
+  air: "air movement",
+  film: "film",
+  coat: "coats below still drying",
+  shop: "this shop's own factor",
+  school: "house rule for rub-out",
+  floor: "72 h at least before a rub-out",
+  seen: "seen at the bench",
+}
+const FILLS = ["#d3dadf", "#8b98a1", "#5d6b76", "#3f4a52", "#1d2327", "#70858d", "#a9b4bb"]
+
+function cause(name: string, minutes: number, room: Room | undefined, ledger: LedgerData): string {
+  if (name === "sheet") return `data sheet, ${ledger.sheet}`
+  if (!room) return WORDS[name] ?? name
+  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${room.t_c} °C`
+  if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${room.rh} % RH`
+  if (name === "air") return minutes < 0 ? `air ${room.air}` : "still air"
+  if (name === "film") return minutes < 0 ? "thinner film" : "thicker film"
+  return WORDS[name] ?? name
+}
+
+/** The drying ledger: the sheet's time, each cause, and the time in this shop. Rows sum exactly. */
+export function Ledger({ ledger, room, zone, title }: { ledger: LedgerData; room: Room | undefined; zone: string; title: string }) {
+  const rows = ledger.rows.filter(([name, minutes]) => name === "sheet" || minutes !== 0)
+  const whole = rows.reduce((sum, [, minutes]) => sum + Math.max(minutes, 0), 0)
+  return (
+    <section aria-label={title}>
+      <h3 className="head">{title}</h3>
+      <div className="mt-2 flex h-5 border" style={{ borderColor: "var(--firm)" }} aria-hidden="true">
+        {rows.map(([name, minutes], index) =>
+          minutes > 0 ? (
+            <span key={name} style={{ width: `${(minutes / whole) * 100}%`, background: FILLS[index % FILLS.length] }} />
+          ) : null,
+        )}
+      </div>
+      <table className="ledger">
+        <tbody>
+          {rows.map(([name, minutes], index) => (
+            <tr key={name}>
+              <td>
+                <span
+                  className="swatch"
+                  style={{ background: minutes < 0 ? "transparent" : FILLS[index % FILLS.length] }}
+                  aria-hidden="true"
+                />
+                {cause(name, minutes, room, ledger)}
+              </td>
+              <td>{name === "sheet" ? duration(minutes) : `${minutes < 0 ? "−" : "+"} ${duration(Math.abs(minutes))}`}</td>
+            </tr>
+          ))}
+          <tr className="ledger-sum">
+            <td>in this shop</td>
+            <td>{duration(ledger.minutes)}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="mt-1 font-semibold">
+        {ledger.words[0]?.toUpperCase()}
+        {ledger.words.slice(1)} from {when(ledger.reached_at, zone)}.
+      </p>
+      <p className="small faint">
+        {ledger.estimate ? "Estimate: " : "Source: "}
+        {ledger.source}
+        {ledger.bound_by && ledger.bound_by !== "floor" ? `; not before ${ledger.bound_by.replaceAll("_", " ")}` : ""}
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,273 @@
+import { SelectField, Stepper } from "@/components/Field"
+import type { Method, Room, ShelfItem, Step } from "@/types"
+import { FAR_MILESTONES, METHODS, ROLES } from "./words"
+
+type Set = { [K in keyof Step]?: Step[K] | null }
+type Props = {
+  step: Step
+  shelf: ShelfItem[]
+  rooms: Room[]
+  faces: string[]
+  homeRoom: string
+  pending: (field: string) => boolean
+  error: (field: string) => string | undefined
+  onSet: (set: Set) => void
+}
+
+const methodsOf = (item: ShelfItem | undefined, film: boolean): Method[] =>
+  (film && item ? (Object.keys(item.wet_um) as Method[]) : (Object.keys(METHODS) as Method[])).filter((method) => method in METHODS)
+
+/** Everything a step can be told, by its kind; each change goes to the server at once. */
+export function StepFields(props: Props) {
+  const { step, rooms, faces, onSet, error } = props
+  return (
+    <div className="step-fields">
+      {(step.kind === "coat" || step.kind === "stain") && <MaterialFields {...props} />}
+      {(step.kind === "sand" || step.kind === "level") && <AbrasiveFields {...props} />}
+      {step.kind === "wait" && <WaitFields {...props} />}
+      {step.kind === "look" && <LookFields {...props} />}
+      {rooms.length > 0 && (
+        <SelectField
+          label="Room"
+          value={step.room ?? props.homeRoom}
+          error={error("room")}
+          options={rooms.map((room) => [room.name, `${room.name}, ${room.t_c} °C ${room.rh} %`])}
+          onChange={(room) => onSet({ room })}
+        />
+      )}
+      {faces.length > 1 && <FaceBoxes chosen={step.faces ?? faces} faces={faces} onSet={onSet} />}
+    </div>
+  )
+}
+
+function MaterialFields({ step, shelf, pending, error, onSet }: Props) {
+  const item = shelf.find((candidate) => candidate.id === step.product)
+  const film = step.kind === "coat"
+  const choose = (id: string) => {
+    const next = shelf.find((candidate) => candidate.id === id)
+    if (!film || !next) return onSet({ product: id })
+    const methods = methodsOf(next, true)
+    const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
+    onSet(method && method !== step.method ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id })
+  }
+  return (
+    <>
+      <div className="wide">
+        <SelectField
+          label="Product"
+          value={step.product ?? ""}
+          error={error("product")}
+          options={shelf.filter((candidate) => candidate.film === film).map((candidate) => [candidate.id, candidate.name])}
+          onChange={choose}
+        />
+      </div>
+      <SelectField
+        label="Method"
+        value={step.method ?? ""}
+        error={error("method")}
+        options={methodsOf(item, film).map((method) => [method, METHODS[method]])}
+        onChange={(method) =>
+          onSet(film && item?.wet_um[method] ? { method: method as Method, wet_um: item.wet_um[method] } : { method: method as Method })
+        }
+      />
+      {film && (
+        <>
+          <SelectField
+            label="It is"
+            value={step.role ?? "top"}
+            error={error("role")}
+            options={Object.entries(ROLES)}
+            onChange={(role) => onSet({ role: role as Step["role"] })}
+          />
+          <Stepper
+            label="Coats"
+            value={step.coats ?? 1}
+            by={1}
+            least={1}
+            most={30}
+            pending={pending("coats")}
+            error={error("coats")}
+            onChange={(coats) => onSet({ coats })}
+          />
+          <Stepper
+            label="Thinned by"
+            unit={`% of ${step.thinning?.of ?? "base"}`}
+            value={step.thinning?.percent ?? 0}
+            by={5}
+            least={0}
+            most={90}
+            pending={pending("thinning")}
+            error={error("thinning")}
+            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" } })}
+          />
+          {step.thinning && (
+            <SelectField
+              label="Thinner counts as a share of"
+              value={step.thinning.of}
+              options={[
+                ["base", "the base"],
+                ["total", "the whole mix"],
+              ]}
+              onChange={(of) => onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })}
+            />
+          )}
+        </>
+      )}
+    </>
+  )
+}
+
+function AbrasiveFields({ step, error, onSet, pending }: Props) {
+  return (
+    <>
+      <GritsField grits={step.grits ?? []} error={error("grits")} onSet={onSet} />
+      {step.kind === "level" && (
+        <>
+          <SelectField
+            label="It prepares for"
+            value={step.aim ?? "between"}
+            options={[
+              ["between", "the next coat"],
+              ["rub_out", "the final sheen"],
+            ]}
+            onChange={(aim) => onSet({ aim: aim as Step["aim"] })}
+          />
+          <Stepper
+            label="Takes off"
+            unit={step.removes_um === undefined ? "µm (as reckoned)" : "µm"}
+            value={step.removes_um ?? 0}
+            by={1}
+            least={0}
+            pending={pending("removes_um")}
+            error={error("removes_um")}
+            onChange={(um) => onSet({ removes_um: um === 0 ? null : um })}
+          />
+        </>
+      )}
+    </>
+  )
+}
+
+function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; onSet: (set: Set) => void }) {
+  return (
+    <form
+      className="wide"
+      key={grits.join()}
+      onSubmit={(event) => {
+        event.preventDefault()
+        const typed = String(new FormData(event.currentTarget).get("grits"))
+        onSet({ grits: typed.split(/[\s,;]+/).filter(Boolean) })
+      }}
+    >
+      <label className="field">
+        <span className="label">Grits, in order</span>
+        <input
+          name="grits"
+          className="input"
+          defaultValue={grits.join(", ")}
+          aria-invalid={Boolean(error)}
+          onBlur={(event) => event.target.value !== grits.join(", ") && event.target.form?.requestSubmit()}
+        />
+        {error && (
+          <span className="said" role="alert">
+            {error}
+          </span>
+        )}
+      </label>
+    </form>
+  )
+}
+
+function WaitFields({ step, error, onSet, pending }: Props) {
+  return (
+    <>
+      <SelectField
+        label="Wait for"
+        value={step.milestone ?? "minutes"}
+        options={[["minutes", "a length of time"], ...FAR_MILESTONES]}
+        onChange={(value) =>
+          onSet(
+            value === "minutes"
+              ? { milestone: null, minutes: step.minutes ?? 60 }
+              : { milestone: value as Step["milestone"], minutes: null },
+          )
+        }
+      />
+      {step.minutes !== undefined && (
+        <Stepper
+          label="Wait"
+          unit="min"
+          value={step.minutes}
+          by={15}
+          least={1}
+          pending={pending("minutes")}
+          error={error("minutes")}
+          onChange={(minutes) => onSet({ minutes })}
+        />
+      )}
+    </>
+  )
+}
+
+function LookFields({ step, onSet, error }: Props) {
+  return (
+    <>
+      <SelectField
+        label="Look once it is"
+        value={step.milestone ?? "dust_safe"}
+        options={FAR_MILESTONES}
+        onChange={(value) => onSet({ milestone: value as Step["milestone"] })}
+      />
+      <form
+        className="wide"
+        key={step.asks}
+        onSubmit={(event) => {
+          event.preventDefault()
+          onSet({ asks: String(new FormData(event.currentTarget).get("asks")) || null })
+        }}
+      >
+        <TextArea name="asks" label="What to look for" value={step.asks ?? ""} error={error("asks")} />
+      </form>
+    </>
+  )
+}
+
+function TextArea({ name, label, value, error }: { name: string; label: string; value: string; error?: string }) {
+  return (
+    <label className="field">
+      <span className="label">{label}</span>
+      <input
+        name={name}
+        className="input"
+        defaultValue={value}
+        aria-invalid={Boolean(error)}
+        onBlur={(event) => event.target.value !== value && event.target.form?.requestSubmit()}
+      />
+    </label>
+  )
+}
+
+function FaceBoxes({ chosen, faces, onSet }: { chosen: string[]; faces: string[]; onSet: (set: Set) => void }) {
+  return (
+    <fieldset className="wide">
+      <legend className="label">Faces</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {faces.map((face) => (
+          <label key={face} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="h-5 w-5"
+              checked={chosen.includes(face)}
+              disabled={chosen.length === 1 && chosen.includes(face)}
+              onChange={(event) => {
+                const next = faces.filter((name) => (name === face ? event.target.checked : chosen.includes(name)))
+                onSet({ faces: next.length === faces.length ? null : next })
+              }}
+            />
+            {face}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,124 @@
+import { type KeyboardEvent, useEffect, useRef } from "react"
+import { LevelMark, Tick } from "@/components/Marks"
+import { clock, parts } from "@/lib/time"
+import type { Finding, Row, Sheet } from "@/types"
+
+type Props = { sheet: Sheet; selected: string | null; pending: Set<string>; onSelect: (key: string) => void }
+
+/** Steps in working order: the one listbox of the screen. Up and down walk it; the film profile grows beside it. */
+export function StepList({ sheet, selected, pending, onSelect }: Props) {
+  const list = useRef<HTMLUListElement>(null)
+  const most = Math.max(40, ...sheet.rows.map((row) => row.film_um ?? 0))
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the option to show follows what is selected
+  useEffect(() => {
+    const option = list.current?.querySelector('[aria-selected="true"]') as HTMLElement | null
+    option?.scrollIntoView({ block: "nearest" })
+    if (option && list.current?.contains(document.activeElement)) option.focus({ preventScroll: true })
+  }, [selected])
+  const walk = (event: KeyboardEvent) => {
+    const at = sheet.rows.findIndex((row) => row.key === selected)
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: sheet.rows.length - 1 }[event.key]
+    if (to === undefined || event.shiftKey) return
+    event.preventDefault()
+    event.stopPropagation()
+    const row = sheet.rows[Math.min(Math.max(to, 0), sheet.rows.length - 1)]
+    if (row) onSelect(row.key)
+  }
+  return (
+    <section aria-label="Steps in working order" className="step-list">
+      <div className="step-head small faint" aria-hidden="true">
+        <span>Step</span>
+        <span>Starts</span>
+        <span className="text-right">film</span>
+        <span className="text-right">after, µm</span>
+      </div>
+      <ul ref={list} role="listbox" aria-label="Steps" onKeyDown={walk}>
+        {sheet.rows.map((row, index) => (
+          <StepRow
+            key={row.key}
+            row={row}
+            sheet={sheet}
+            most={most}
+            before={sheet.rows[index - 1]?.film_um ?? 0}
+            on={row.key === selected}
+            first={index === 0 && !selected}
+            pending={pending.has(row.step)}
+            onSelect={onSelect}
+          />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+type RowProps = {
+  row: Row
+  sheet: Sheet
+  most: number
+  before: number
+  on: boolean
+  first: boolean
+  pending: boolean
+  onSelect: (key: string) => void
+}
+
+function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: RowProps) {
+  const level = worst(sheet.findings, row)
+  return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: the listbox takes the keys
+    <li
+      role="option"
+      aria-selected={on}
+      tabIndex={on || first ? 0 : -1}
+      className="step-row"
+      data-state={on ? "selected" : row.status}
+      onClick={() => onSelect(row.key)}
+      aria-label={spoken(row, sheet)}
+    >
+      <span className="step-number">{row.status === "done" ? <Tick /> : row.inserted ? "+" : row.number}</span>
+      <span className="step-words">{row.words}</span>
+      {level && <LevelMark level={level} size={20} />}
+      <span className={`step-start ${pending ? "pending" : ""}`}>{starts(row, sheet)}</span>
+      <span className="step-change">{change(row)}</span>
+      <FilmBar um={row.film_um ?? before} most={most} least={sheet.section.least_um} />
+      <span className="step-after">{row.film_um !== null && row.film_um > 0 ? Math.round(row.film_um) : ""}</span>
+    </li>
+  )
+}
+
+/** One row of the film profile: the build down the list, with the least film as a dashed rule. */
+function FilmBar({ um, most, least }: { um: number; most: number; least: number | null }) {
+  const share = (value: number) => `${Math.min((value / (most * 1.05)) * 100, 100)}%`
+  return (
+    <span className="film-bar" aria-hidden="true">
+      <span className="film-bar-fill" style={{ width: share(um), borderRightWidth: um > 0 ? 1.3 : 0 }} />
+      {least ? <span className="film-bar-least" style={{ left: share(least) }} /> : null}
+    </span>
+  )
+}
+
+const LEVELS = ["note", "caution", "stop"]
+
+function worst(findings: Finding[], row: Row): string | null {
+  const mine = findings.filter((finding) => (finding.pass ? finding.pass === row.key : finding.step === row.step))
+  return mine.map((finding) => finding.level as string).sort((one, other) => LEVELS.indexOf(other) - LEVELS.indexOf(one))[0] ?? null
+}
+
+function change(row: Row): string {
+  if (row.change_um === null || row.change_um === 0) return ""
+  return row.change_um > 0
+    ? `+ ${Math.round(row.change_um)}`
+    : `− ${Math.abs(row.change_um) < 1 ? Math.abs(row.change_um) : Math.round(-row.change_um)}`
+}
+
+/** "Mon 13:15" in this week, "2 Dec 07:30" later. */
+function starts(row: Row, sheet: Sheet): string {
+  const { weekday, day, month } = parts(row.work_start, sheet.zone)
+  const near = Math.abs(row.work_start - sheet.now) < 6 * 1440
+  return `${near ? weekday : `${day} ${month}`} ${clock(row.work_start, sheet.zone)}`
+}
+
+function spoken(row: Row, sheet: Sheet): string {
+  const film = row.film_um ? `, film after ${Math.round(row.film_um)} micrometres` : ""
+  return `${row.inserted ? "inserted" : row.number}. ${row.words}, ${row.status === "done" ? "done" : "starts"} ${starts(row, sheet)}${film}`
+}

@@ -1,0 +1,38 @@
+import { duration, when } from "@/lib/time"
+import type { Sheet } from "@/types"
+
+const MEANS: Record<string, string> = {
+  touch: "dry to touch",
+  handle: "ready to handle",
+  stack: "ready to stack",
+  full_cure: "fully cured",
+}
+
+/** The summary line; while a change is previewed it shows what would become of it. */
+export function Summary({ sheet, preview }: { sheet: Sheet; preview: Sheet | null }) {
+  const shown = preview ?? sheet
+  const means = MEANS[sheet.ready_means] ?? "ready"
+  const spare = sheet.due && shown.ready_at ? sheet.due - shown.ready_at : null
+  return (
+    <dl className="summary" data-state={preview ? "preview" : "plan"}>
+      <Item label="Hands-on" value={duration(shown.hands_min)} />
+      <Item label={means.charAt(0).toUpperCase() + means.slice(1)} value={shown.ready_at ? when(shown.ready_at, sheet.zone) : "no date"} />
+      {shown.cured_at && <Item label="Fully cured" value={when(shown.cured_at, sheet.zone).replace(/ \d\d:\d\d$/, "")} />}
+      {sheet.due && (
+        <Item
+          label={`Due ${when(sheet.due, sheet.zone).replace(/ \d\d:\d\d$/, "")}`}
+          value={spare === null ? "no date" : spare >= 0 ? `${duration(spare)} spare` : `${duration(-spare)} late`}
+        />
+      )}
+    </dl>
+  )
+}
+
+function Item({ label, value }: { label: string; value: string }) {
+  return (
+    <div>
+      <dt>{label}</dt>
+      <dd>{value}</dd>
+    </div>
+  )
+}

@@ -1,0 +1,20 @@
+import type { Pin, ScheduleDocument, Step } from "./document"
+
+export * from "./generated"
+export type { Pin, ScheduleDocument, Step }
+export type Method = NonNullable<Step["method"]>
+export type StepKind = Step["kind"]
+
+/** An edit of a schedule document; names step ids, never positions. */
+export type Operation =
+  | { op: "add_step"; after: string | null; step: Step }
+  | { op: "remove_step"; id: string }
+  | { op: "move_step"; id: string; after: string | null }
+  | { op: "change_step"; id: string; set: { [K in keyof Step]?: Step[K] | null } }
+  | { op: "split_coats"; id: string; keep: number; new_id?: string }
+  | { op: "pin"; id: string; coat: number; start: string | null }
+  | { op: "house"; set: Record<string, string> }
+  | { op: "all"; operations: Operation[] }
+
+export type Choice = { id: number; name: string; wood: string; client: string }
+export type ErrorSaid = { sentence: string; where: string; accepted?: string | null }

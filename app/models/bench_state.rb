@@ -1,0 +1,22 @@
+# All that the bench page shows.
+class BenchState
+  LATEST = 12
+
+  def initialize(now: Time.current)
+    @floor = ShopFloor.new(now: now)
+  end
+
+  def to_h
+    bench = Rhexon::Picture::Bench.new(@floor.plan)
+    words = bench.rows.to_h { |row| [ row.key, row.words ] }
+    { bench: BenchSerializer.new(bench).to_h, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
+      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
+  end
+
+  private
+
+  # The newest entries that stand, newest first: what "take it back" takes back.
+  def latest
+    Entry.where(piece: @floor.pieces).where.not(kind: "correction").includes(:correction, :piece).order(happened_at: :desc, id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST)
+  end
+end

@@ -1,0 +1,50 @@
+# Turns what was touched at the bench into log entries, refusing what cannot have happened.
+class BenchWork
+  # @param body [Hash] client_id, kind, pass, milestone, answer, corrects
+  # @return [Entry]
+  def self.record!(body, happened_at:) = new(body, happened_at).record!
+
+  def initialize(body, happened_at)
+    @body = body
+    @happened_at = happened_at
+  end
+
+  def record!
+    case @body["kind"]
+    when "correction" then correct!
+    when "started", "done", "dry_test" then on_pass!
+    else raise Rhexon::Refusal.new("The log has no entry of kind #{@body["kind"].inspect}", where: "kind", accepted: "started, done, dry_test, correction")
+    end
+  end
+
+  private
+
+  def on_pass!
+    piece = Piece.from_core(@body["pass"].to_s.split("/").first)
+    refuse_out_of_turn!(piece) unless Entry.exists?(client_id: @body["client_id"])
+    Entry.record!(client_id: @body["client_id"], kind: @body["kind"], happened_at: @happened_at, piece: piece, revision: piece.schedule.head, pass_key: @body["pass"], body: details)
+  end
+
+  def details
+    return {} unless @body["kind"] == "dry_test"
+
+    Rhexon.refuse_unless(%w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer", accepted: "dry or not_yet")
+    @body.slice("milestone", "answer")
+  end
+
+  def refuse_out_of_turn!(piece)
+    key = @body["pass"]
+    standing = Entry.standing(piece).select { |entry| entry.pass_key == key }.map(&:kind)
+    refuse("That work is already done") if standing.include?("done") && @body["kind"] != "dry_test"
+    refuse("That work is already begun") if standing.include?("started") && @body["kind"] == "started"
+    refuse("That work is not done yet, so nothing dries") if @body["kind"] == "dry_test" && !standing.include?("done")
+    refuse("The schedule has no such work: #{key}. It was changed meanwhile") unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
+  end
+
+  def refuse(sentence) = raise(Rhexon::Refusal.new(sentence, where: "pass"))
+
+  def correct!
+    wrong = Entry.find_by(id: @body["corrects"]) || refuse("There is no such entry to take back")
+    Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece, pass_key: wrong.pass_key, corrects: wrong, body: {})
+  end
+end

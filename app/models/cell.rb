@@ -1,0 +1,28 @@
+# One cell of a board: its layers, as steps of a schedule document, and what was read on it.
+class Cell < ApplicationRecord
+  belongs_to :board
+  has_many :readings, -> { order(:taken_at, :id) }, dependent: :restrict_with_error, inverse_of: :cell
+  has_many :schedules, foreign_key: :from_cell_id, inverse_of: :from_cell, dependent: :nullify
+
+  validates :label, presence: true, uniqueness: { scope: :board_id }
+  validate :layers_are_steps
+
+  # @return [Rhexon::Boards::Readings::Summary]
+  def summary(target_lab = board.piece&.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
+
+  # @param piece [Piece]
+  # @param methods [Hash{String=>String}] method on the board => method on the piece
+  # @return [Rhexon::Boards::Promotion::Result]
+  def promotion(piece, methods, today:)
+    Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"], methods: methods,
+                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined })
+  end
+
+  private
+
+  def layers_are_steps
+    Rhexon::Schedule::Document.check!(Rhexon::Schedule::Document.empty.merge("steps" => layers))
+  rescue Rhexon::Refusal => refusal
+    errors.add(:layers, refusal.message)
+  end
+end

@@ -1,0 +1,42 @@
+# The log: what happened at the bench. Append-only; a correction voids the entry it names.
+class Entry < ApplicationRecord
+  KINDS = %w[started done dry_test note correction].freeze
+  AHEAD = 2.minutes
+  # The same client id came with another body.
+  Conflict = Class.new(StandardError)
+
+  belongs_to :piece, optional: true
+  belongs_to :revision, optional: true
+  belongs_to :corrects, class_name: "Entry", optional: true
+  has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects, dependent: :restrict_with_error
+
+  validates :kind, inclusion: { in: KINDS }
+  validates :client_id, presence: true
+
+  def readonly? = persisted?
+
+  # Records an entry once: the same client id again answers with the first.
+  # @return [Entry]
+  # @raise [Conflict, Rhexon::Refusal]
+  def self.record!(client_id:, kind:, happened_at:, **fields)
+    raise Rhexon::Refusal.new("An entry needs an id of its own", where: "client_id") if client_id.blank?
+    raise Rhexon::Refusal.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
+
+    known = find_by(client_id: client_id)
+    return known.tap { |entry| entry.same!(kind: kind, **fields) } if known
+
+    create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current, **fields)
+  rescue ActiveRecord::RecordNotUnique
+    find_by(client_id: client_id) || raise(Rhexon::Refusal.new("That entry was already taken back", where: "corrects"))
+  end
+
+  # @return [Array<Entry>] of a piece, less what was taken back, in the order it happened
+  def self.standing(piece)
+    piece.entries.includes(:correction).reject { |entry| entry.kind == "correction" || entry.correction }.sort_by { |entry| [ entry.happened_at, entry.id ] }
+  end
+
+  def same!(**fields)
+    other = fields.any? { |name, value| value.is_a?(ActiveRecord::Base) || value.nil? ? public_send(name) != value : public_send(name).to_json != value.to_json }
+    raise Conflict, "Entry #{client_id} was recorded before, with other content." if other
+  end
+end

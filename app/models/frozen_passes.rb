@@ -1,0 +1,38 @@
+# A pass with a log entry is frozen: an edit may not change or remove it, nor put a step before it.
+class FrozenPasses
+  def initialize(piece, document)
+    @document = document
+    @logged = Entry.standing(piece).filter_map(&:pass_key).map { |key| key.delete_suffix("/scuff").split("/") }.map { |_, step, coat| [ step, coat.to_i ] }.uniq
+  end
+
+  # @param after [Hash] schedule document
+  # @raise [Rhexon::Refusal]
+  def check!(after)
+    return if @logged.empty?
+
+    @logged.each { |step_id, coat| unchanged!(step_id, coat, after) }
+    nothing_new_before!(after)
+  end
+
+  private
+
+  def unchanged!(step_id, coat, after)
+    before = step(@document, step_id) or return
+    now = step(after, step_id)
+    return if now && now.except("coats", "pins", "name") == before.except("coats", "pins", "name") && coat <= (now["coats"] || 1)
+
+    raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it was. Split its coats to change the ones to come, or correct the log instead",
+                              where: "steps/#{step_id}")
+  end
+
+  def nothing_new_before!(after)
+    last = ids(after).rindex { |id| @logged.any? { |step_id, _| step_id == id } } or return
+    last_before = ids(@document).rindex { |id| @logged.any? { |step_id, _| step_id == id } }
+    newcomer = (ids(after).first(last) - ids(@document).first(last_before)).first
+    raise Rhexon::Refusal.new("A step cannot go before work that is already in the log", where: "steps/#{newcomer}") if newcomer
+  end
+
+  def ids(document) = document["steps"].map { |step| step["id"] }
+  def step(document, id) = document["steps"].find { |step| step["id"] == id }
+  def product_name(step) = step["product"] && Product.find_by(code: step["product"])&.name
+end

@@ -1,0 +1,15 @@
+# Somebody who works at the bench.
+class Person < ApplicationRecord
+  has_many :open_hours, dependent: :destroy
+  validates :name, presence: true, uniqueness: true
+
+  # The one pair of hands that plans are made for.
+  def self.at_bench = where(at_bench: true).order(:id).first
+
+  # @return [Hash] a person of rhexon-shop/1; hours of the shop where they have none of their own
+  def to_core
+    own = open_hours.to_a
+    rows = own.any? ? own : OpenHour.where(person: nil).to_a
+    { "id" => name, "week" => OpenHour.week(rows), "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : [])) }
+  end
+end

@@ -1,0 +1,16 @@
+# A reading on a cell. Never overwritten: a later one is a new reading.
+class Reading < ApplicationRecord
+  belongs_to :cell
+  validates :client_id, presence: true
+
+  def readonly? = persisted?
+
+  # @raise [Rhexon::Refusal, Entry::Conflict]
+  def self.record!(cell:, client_id:, kind:, value:, **fields)
+    checked = Rhexon::Boards::Readings.check(kind, value)
+    known = find_by(client_id: client_id)
+    raise Entry::Conflict, "Reading #{client_id} was recorded before, with other content." if known && [ known.cell_id, known.kind, known.value ] != [ cell.id, kind, checked ]
+
+    known || create!(cell: cell, client_id: client_id, kind: kind, value: checked, created_at: Time.current, **fields)
+  end
+end

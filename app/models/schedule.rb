@@ -1,0 +1,99 @@
+# The schedule of a piece: a chain of immutable revisions. +head+ is the one in force; undo moves it to its parent.
+class Schedule < ApplicationRecord
+  # Somebody else edited in the meantime.
+  class Stale < StandardError
+    attr_reader :since
+
+    def initialize(since)
+      @since = since
+      super("The schedule has changed since you opened it.")
+    end
+  end
+
+  belongs_to :piece
+  belongs_to :from_cell, class_name: "Cell", optional: true
+  belongs_to :head, class_name: "Revision", optional: true
+  belongs_to :redo, class_name: "Revision", optional: true
+  has_many :revisions, -> { order(:number) }, dependent: :restrict_with_error, inverse_of: :schedule
+  after_create :begin!
+
+  def document = head.document
+
+  # Applies an operation to the head.
+  # @param operation [Hash] of Rhexon::Schedule::Edit
+  # @param base [Integer] number of the revision it was made on
+  # @return [Revision]
+  # @raise [Stale, Rhexon::Refusal]
+  def edit!(operation, base:, reason:)
+    with_lock do
+      raise Stale.new(since(base)) unless base == head.number
+
+      advance!(proposed(operation), operation, reason)
+    end
+  end
+
+  # @return [Hash] the document the operation would make, checked against piece, shelf and log
+  def proposed(operation)
+    after = Rhexon::Schedule::Edit.apply(document, operation)
+    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Product.pluck(:code), rooms: Room.pluck(:name))
+    FrozenPasses.new(piece, document).check!(after)
+    after
+  end
+
+  # The layers of a cell become the schedule.
+  def promote!(result, cell)
+    with_lock do
+      FrozenPasses.new(piece, document).check!(result.document)
+      advance!(result.document, { "op" => "promote", "cell" => cell.id, "board" => cell.board.name, "label" => cell.label }, "Promoted cell #{cell.label} of #{cell.board.name}")
+    end
+  end
+
+  # @raise [Rhexon::Refusal] when there is nothing to undo
+  def undo!
+    with_lock do
+      raise Rhexon::Refusal.new("There is nothing to undo") unless head.parent
+
+      FrozenPasses.new(piece, document).check!(head.parent.document)
+      move_to!(head.parent, redo_to: head)
+    end
+  end
+
+  def redo!
+    with_lock do
+      raise Rhexon::Refusal.new("There is nothing to do again") unless self.redo
+
+      target = self.redo
+      FrozenPasses.new(piece, document).check!(target.document)
+      move_to!(target, redo_to: revisions.where(parent: target).where("number > ?", target.number).order(:number).last)
+    end
+  end
+
+  # @return [Array<Revision>] edits on the way from a revision to the head
+  def since(number) = lineage.take_while { |revision| revision.number > number }.reverse
+
+  # @return [Array<Revision>] head first
+  def lineage
+    by_id = revisions.index_by(&:id)
+    Enumerator.produce(head) { |revision| by_id[revision.parent_id] || raise(StopIteration) }.to_a
+  end
+
+  private
+
+  def begin!
+    first = revisions.create!(number: 1, document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name), operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)
+    update!(head: first)
+  end
+
+  def advance!(document, operation, reason)
+    revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document, operation: operation, reason: reason, created_at: Time.current)
+    move_to!(revision, redo_to: nil)
+    revision
+  end
+
+  def move_to!(revision, redo_to:)
+    self.head = revision
+    self.redo = redo_to
+    self.from_cell_id = lineage.find { |step| step.operation["op"] == "promote" }&.operation&.fetch("cell")
+    save!
+  end
+end

@@ -1,0 +1,28 @@
+# A piece's schedule as its page shows it: the computed sheet and where it stands among its revisions.
+class ScheduleState
+  def initialize(piece)
+    @piece = piece
+  end
+
+  def floor = @floor ||= ShopFloor.new
+
+  # @param face [String, nil] the face to draw
+  # @param document [Hash, nil] instead of the head: what if
+  def sheet(face = nil, document = nil)
+    plan = document ? floor.plan_with(@piece, document) : plan_with_this_piece
+    SheetSerializer.new(Rhexon::Picture::Sheet.new(plan, @piece.core_id, face: face)).to_h
+  end
+
+  def to_h(face = nil)
+    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h }
+  end
+
+  private
+
+  # A piece of a closed job is not on the shop floor; its page says so.
+  def plan_with_this_piece
+    raise Rhexon::Refusal.new("The job of #{@piece.name} is closed") if @piece.job.closed_at
+
+    floor.plan
+  end
+end

@@ -1,0 +1,67 @@
+# Records to core: the whole shop as rhexon-shop/1, and the plan made from it.
+class ShopFloor
+  # Plans are functions of their input: the last few are kept by its digest.
+  KEPT = 24
+  @kept = {}
+  @lock = Mutex.new
+
+  class << self
+    # @yieldreturn [Rhexon::Planning::Plan]
+    def kept(digest)
+      found = @lock.synchronize { @kept.delete(digest)&.tap { |plan| @kept[digest] = plan } }
+      return found if found
+
+      yield.tap do |plan|
+        @lock.synchronize do
+          @kept[digest] = plan
+          @kept.shift while @kept.size > KEPT
+        end
+      end
+    end
+  end
+
+  attr_reader :now
+
+  # @param now [Time]
+  def initialize(now: Time.current)
+    @now = now
+  end
+
+  # @return [Hash] rhexon-shop/1
+  def to_core
+    @to_core ||= begin
+      shop = Shop.current
+      { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => "soonest", "effort" => "quick", "seed" => 1, "house" => shop.house,
+        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Product.order(:id).map(&:to_core), "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock) }
+    end
+  end
+
+  # @return [Rhexon::Planning::Plan]
+  def plan = @plan ||= planned(to_core)
+
+  # The plan with another document for one piece.
+  # @return [Rhexon::Planning::Plan]
+  def plan_with(piece, document)
+    planned(to_core.merge("pieces" => to_core["pieces"].map { |record| record["id"] == piece.core_id ? record.merge("schedule" => document) : record }))
+  end
+
+  def pieces = @pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
+
+  private
+
+  def person = Person.at_bench || raise(Rhexon::Refusal.new("Nobody works at the bench yet", where: "people", accepted: "at least one person"))
+
+  def rooms
+    Room.order(:id).to_a.tap { |all| raise Rhexon::Refusal.new("The shop has no room yet", where: "rooms", accepted: "at least one room") if all.empty? }
+  end
+
+  def log(clock)
+    corrected = Entry.where(kind: "correction").select(:corrects_id)
+    rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
+    rows.map { |kind, pass, at, body| { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice("milestone", "answer") } }
+  end
+
+  def planned(json)
+    self.class.kept(Digest::SHA256.hexdigest(JSON.generate(json))) { Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json)) }
+  end
+end

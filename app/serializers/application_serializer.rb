@@ -1,0 +1,11 @@
+# Serialisers carry the types of the front end: TypeScript is generated from them. Instants are minutes since 1970 in UTC.
+class ApplicationSerializer
+  include Alba::Resource
+  include Typelizer::DSL
+
+  # Attributes with their TypeScript types in one place.
+  def self.fields(**types)
+    typelize(**types)
+    attributes(*types.keys)
+  end
+end

@@ -1,0 +1,15 @@
+# A pass as the bench shows it: the row with the piece it belongs to.
+class BenchRowSerializer < ApplicationSerializer
+  NULLABLE = { nullable: true }.freeze
+  fields key: :string, kind: :string, words: :string, status: :string, room: :string, because: :string, hands: "Array<[number, number]>", hands_start: :number, work_start: :number, work_end: :number,
+         hands_end: :number, hands_min: :number, window_state: :string, window_closes_at: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], earliest: :number
+  typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ], count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ]
+  attribute(:piece) { |row| row.placement.pass.piece.id }
+  attribute(:product) { |row| row.placement.pass.product&.name }
+  attribute(:method) { |row| row.placement.pass.method }
+  attribute(:wet_um) { |row| row.placement.pass.wet_um }
+  attribute(:count) { |row| row.placement.pass.count }
+  attribute(:asks) { |row| row.placement.pass.step["asks"] }
+  attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
+  attribute(:waits_until) { |row| row.waits.first&.reached_at }
+end

@@ -1,0 +1,3 @@
+class FaceSerializer < ApplicationSerializer
+  fields name: :string, area_m2: :number, grain: :string, kind: :string
+end

@@ -1,0 +1,3 @@
+class RemedySerializer < ApplicationSerializer
+  fields label: :string, operation: "Operation"
+end

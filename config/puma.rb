@@ -1,0 +1,8 @@
+# One process with three threads suits SQLite: writers queue, readers do not.
+threads_count = ENV.fetch("RAILS_MAX_THREADS", 3)
+threads threads_count, threads_count
+
+bind "tcp://#{ENV.fetch("BIND", "127.0.0.1")}:#{ENV.fetch("PORT", 3000)}"
+
+plugin :tmp_restart
+pidfile ENV["PIDFILE"] if ENV["PIDFILE"]

@@ -1,0 +1,27 @@
+Rails.application.routes.draw do
+  root to: redirect("/bench")
+
+  get "bench" => "bench#show"
+  resources :entries, only: :create
+
+  resources :pieces, only: %i[index new create] do
+    resource :schedule, only: :show do
+      post :what_if
+      post :edits
+      post :undo
+      post :redo
+      get :history
+    end
+  end
+
+  resources :boards, only: %i[index new create show] do
+    resources :cells, only: %i[update] do
+      post :readings
+      post :promotion
+      post :promotion_preview
+    end
+  end
+
+  get "up" => "rails/health#show"
+  match "*path", to: "application#missing", via: :all
+end

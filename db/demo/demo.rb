@@ -1,0 +1,53 @@
+# The made-up shop of the demo: Tarn Yard Finishing and a job that is half done. All dates are relative to the moment it is made.
+module Demo
+  DOCUMENTS = File.expand_path("schedules.yml", __dir__)
+
+  module_function
+
+  # @param now [Time]
+  def seed!(now:)
+    require_relative "shelf"
+    require_relative "board"
+    require_relative "replay"
+    ActiveRecord::Base.transaction do
+      people_and_rooms
+      Demo.shelf!
+      job = job!(now)
+      pieces = pieces!(job)
+      Demo.board!(pieces.fetch("Reading desk tops"), now)
+      Replay.new(now).run!(pieces)
+    end
+  end
+
+  def people_and_rooms
+    Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin")
+    Room.create!(name: "spray room", t_c: 18.5, rh: 58)
+    Room.create!(name: "drying loft", t_c: 17, rh: 55)
+    Room.create!(name: "sanding bay", t_c: 19, rh: 52)
+    osei = Person.create!(name: "Osei")
+    Person.create!(name: "Imke", at_bench: false)
+    (1..5).each { |day| OpenHour.create!(weekday: day, opens: "07:30", closes: "16:30") }
+    (1..5).each { |day| OpenHour.create!(person: osei, weekday: day, opens: "07:30", closes: "16:30") }
+    OpenHour.create!(person: osei, weekday: 6, opens: "08:00", closes: "12:00")
+    year = Date.current.year
+    [ Date.new(year, 12, 24), Date.new(year, 12, 25), Date.new(year + 1, 1, 1) ].each { |holiday| OpenHour.create!(date: holiday) }
+  end
+
+  def job!(now)
+    due = Shop.current.clock.at((now + 25.days).to_date, "16:00")
+    Job.create!(client: "Ostrel Quay Library, reading room", place: "Ostrel Quay", due_at: Time.at(due * 60))
+  end
+
+  def pieces!(job)
+    YAML.safe_load_file(DOCUMENTS).to_h do |name, record|
+      faces = record.fetch("faces").each_with_index.map { |face, index| Face.new(**face.symbolize_keys, position: index) }
+      piece = Piece.create!(job: job, name: name, faces: faces, **record.except("faces", "schedule", "reason").symbolize_keys)
+      document = { "format" => "rhexon-schedule/1", **record.fetch("schedule") }
+      operations = document["steps"].each_cons(2).map { |before, step| { "op" => "add_step", "after" => before["id"], "step" => step } }
+      all = [ { "op" => "add_step", "after" => nil, "step" => document["steps"].first }, *operations ]
+      rooms = all.map { |operation| operation.merge("step" => { "room" => document["room"] }.merge(operation["step"])) }
+      piece.schedule.edit!({ "op" => "all", "operations" => rooms }, base: 1, reason: record.fetch("reason", "Wrote the schedule"))
+      [ name, piece ]
+    end
+  end
+end

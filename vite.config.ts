@@ -1,0 +1,6 @@
+import tailwindcss from "@tailwindcss/vite"
+import react from "@vitejs/plugin-react"
+import { defineConfig } from "vite"
+import ruby from "vite-plugin-ruby"
+
+export default defineConfig({ plugins: [ruby(), react(), tailwindcss()] })
