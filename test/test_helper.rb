@@ -1,15 +1,28 @@
 ENV["RAILS_ENV"] ||= "test"
 require_relative "../config/environment"
 require "rails/test_help"
+require_relative "support/shop_records"
 
-module ActiveSupport
-  class TestCase
-    # Run tests in parallel with specified workers
-    parallelize(workers: :number_of_processors)
+class ActiveSupport::TestCase
+  include ShopRecords
 
-    # Setup all fixtures in test/fixtures/*.yml for all tests in alphabetical order.
-    fixtures :all
+  setup { travel_to MONDAY }
+end
 
-    # Add more helper methods to be used by all tests here...
+# Requests as the pages make them: JSON in, JSON out.
+class RequestTest < ActionDispatch::IntegrationTest
+  JSON_HEADERS = { "CONTENT_TYPE" => "application/json", "ACCEPT" => "application/json" }.freeze
+
+  def send_json(path, body) = post(path, params: body.to_json, headers: JSON_HEADERS)
+  def answer = JSON.parse(response.body)
+  def sentence = answer.dig("error", "sentence")
+
+  def edit(piece, operation, base: nil, **more)
+    send_json("/pieces/#{piece.id}/schedule/edits", { operation: operation, base: base || piece.schedule.reload.head.number, **more })
+  end
+
+  # Props of an Inertia page.
+  def props
+    JSON.parse(Nokogiri::HTML(response.body).at_css("script[data-page]").text)["props"]
   end
 end

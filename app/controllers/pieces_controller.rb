@@ -14,7 +14,7 @@ class PiecesController < ApplicationController
   def create
     piece = Piece.new(piece_params)
     piece.job = job
-    if piece.job&.valid? && piece.valid?
+    if [ piece.job.valid?, piece.valid? ].all?
       piece.save!
       redirect_to piece_schedule_path(piece), status: :see_other
     else
@@ -57,8 +57,8 @@ class PiecesController < ApplicationController
   end
 
   def errors_of(piece)
-    own = piece.errors.to_hash.except(:job, :"faces.area_m2", :"faces.name", :"faces.grain").transform_values(&:first)
+    own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)
     faces = piece.faces.each_with_index.flat_map { |face, index| face.errors.to_hash.map { |field, texts| [ "faces.#{index}.#{field}", texts.first ] } }.to_h
-    own.merge(faces, piece.job&.errors.to_h { |error| [ error.attribute, error.message ] })
+    own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
   end
 end

@@ -1,5 +1,6 @@
 # The schedule of a piece: shown, edited, undone, and asked "what if".
 class SchedulesController < ApplicationController
+  before_action :piece
   rescue_from Schedule::Stale, with: :stale
 
   def show

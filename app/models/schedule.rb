@@ -73,7 +73,7 @@ class Schedule < ApplicationRecord
 
   # @return [Array<Revision>] head first
   def lineage
-    by_id = revisions.index_by(&:id)
+    by_id = revisions.select(:id, :number, :parent_id, :operation, :reason, :created_at, :schedule_id).index_by(&:id)
     Enumerator.produce(head) { |revision| by_id[revision.parent_id] || raise(StopIteration) }.to_a
   end
 
@@ -86,10 +86,11 @@ class Schedule < ApplicationRecord
 
   def advance!(document, operation, reason)
     revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document, operation: operation, reason: reason, created_at: Time.current)
-    move_to!(revision, redo_to: nil)
+    update!(head: revision, redo: nil, from_cell_id: operation["op"] == "promote" ? operation["cell"] : from_cell_id)
     revision
   end
 
+  # The link to a cell goes back and forth with the revision that made it.
   def move_to!(revision, redo_to:)
     self.head = revision
     self.redo = redo_to

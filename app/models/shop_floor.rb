@@ -1,7 +1,7 @@
 # Records to core: the whole shop as rhexon-shop/1, and the plan made from it.
 class ShopFloor
   # Plans are functions of their input: the last few are kept by its digest.
-  KEPT = 24
+  KEPT = 6
   @kept = {}
   @lock = Mutex.new
 

@@ -75,4 +75,4 @@ export function duration(minutes: number): string {
 }
 
 /** ISO 8601 in UTC, as the server reads it. */
-export const iso = (minute: number): string => new Date(minute * 60_000).toISOString()
+export const iso = (minute: number): string => `${new Date(minute * 60_000).toISOString().slice(0, 16)}Z`

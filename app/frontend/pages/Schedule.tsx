@@ -18,7 +18,7 @@ import { Summary } from "@/schedule/Summary"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { freeId } from "@/schedule/words"
-import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import type { ErrorSaid, Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
 
@@ -47,7 +47,7 @@ function Screen(props: Props) {
   const [selected, setSelected] = useState<string | null>(() => firstOpen(sheet))
   const row =
     sheet.rows.find((candidate) => candidate.key === selected) ??
-    sheet.rows.find((candidate) => candidate.step === selected?.split("/")[1]) ??
+    sheet.rows.find((candidate) => candidate.step === selected?.split("/")[1] && !candidate.inserted) ??
     sheet.rows[0] ??
     null
   const [adding, setAdding] = useState(false)
@@ -119,7 +119,8 @@ function Screen(props: Props) {
   const pendingSteps = useMemo(() => new Set(state.waiting.map((operation) => ("id" in operation ? operation.id : ""))), [state.waiting])
   const pending = (field: string) =>
     state.waiting.some((operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set)
-  const error = (field: string) => errorFor(state.trouble, field, step, sheet)
+  const beside = state.trouble && besideField(state.trouble.said, step, sheet)
+  const error = (field: string) => (beside === field ? state.trouble?.said.sentence : undefined)
 
   return (
     <Shell keys={KEYS}>
@@ -150,7 +151,7 @@ function Screen(props: Props) {
         {state.announced}
       </p>
       {state.stale && <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />}
-      {state.trouble && !fieldTrouble(state.trouble.said.where) && (
+      {state.trouble && !beside && (
         <div className="trouble" role="alert">
           <p>{state.trouble.said.sentence}</p>
           <button type="button" className="button" onClick={state.calm}>
@@ -238,19 +239,14 @@ function Screen(props: Props) {
 /** The first pass that is not done, or the last. */
 const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null
 
-const fieldTrouble = (where: string) => /^steps\/[^/]+\/\w+/.test(where)
+const BESIDE = ["product", "method", "role", "wet_um", "coats", "thinning", "grits", "removes_um", "minutes", "asks", "room", "start"]
 
-/** The server's sentence, beside the field it is about. */
-function errorFor(
-  trouble: ReturnType<typeof useSheet>["trouble"],
-  field: string,
-  step: Step | undefined,
-  sheet: Sheet,
-): string | undefined {
-  if (!trouble || !step) return undefined
-  const [, place, name] = trouble.said.where.split("/")
+/** The field of the selected step that a refusal is about; null when it has to be said above everything. */
+function besideField({ where }: ErrorSaid, step: Step | undefined, sheet: Sheet): string | null {
+  const [, place, name] = where.split("/")
   const id = /^\d+$/.test(place ?? "") ? sheet.document.steps[Number(place)]?.id : place
-  return id === step.id && name === field ? trouble.said.sentence : undefined
+  const field = name === "pins" ? "start" : name
+  return step && id === step.id && field && BESIDE.includes(field) ? field : null
 }
 
 function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; go: (by: number) => void }) {

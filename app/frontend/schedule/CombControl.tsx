@@ -1,4 +1,4 @@
-/** Set the wet film by touching a tooth of a wet-film comb. Arrow keys move by one tooth, Shift and arrows by 5 µm. */
+/** Set the wet film by touching a tooth of a wet-film comb. Left and right go by one tooth, up and down by 5 µm. */
 export function CombControl({
   value,
   onChange,
@@ -13,31 +13,31 @@ export function CombControl({
   const step = value <= 40 ? 5 : 10
   const first = Math.max(step, Math.round((value - 3 * step) / step) * step)
   const teeth = Array.from({ length: 7 }, (_, index) => first + index * step)
+  const nearest = teeth.reduce((best, um) => (Math.abs(um - value) < Math.abs(best - value) ? um : best), first)
   return (
     <div
       className="comb"
-      role="slider"
-      tabIndex={disabled ? -1 : 0}
-      aria-label="Wet film"
-      aria-valuemin={1}
-      aria-valuemax={500}
-      aria-valuenow={value}
-      aria-valuetext={`${value} micrometres wet`}
-      aria-disabled={disabled}
+      role="radiogroup"
+      aria-label="Wet film comb, µm"
       onKeyDown={(event) => {
         const by = { ArrowUp: 5, ArrowRight: step, ArrowDown: -5, ArrowLeft: -step }[event.key]
-        if (by === undefined || disabled) return
+        if (by === undefined || disabled || event.shiftKey) return
         event.preventDefault()
-        onChange(Math.min(Math.max(value + by, 1), 500))
+        event.stopPropagation()
+        onChange(Math.min(Math.max(value + by, 5), 500))
       }}
     >
-      <div className="comb-spine small">touch a tooth</div>
+      <div className="comb-spine small" aria-hidden="true">
+        touch a tooth
+      </div>
       <div className="comb-teeth">
         {teeth.map((um) => (
           <button
             key={um}
             type="button"
-            tabIndex={-1}
+            role="radio"
+            aria-checked={um === value}
+            tabIndex={um === nearest ? 0 : -1}
             disabled={disabled}
             className={`comb-tooth ${pending && um === value ? "pending" : ""}`}
             data-state={um === value ? "on" : um < value ? "wet" : "dry"}
@@ -48,8 +48,8 @@ export function CombControl({
           </button>
         ))}
       </div>
-      <div className="comb-film" style={{ height: 30 }} />
-      <div className="comb-wood" />
+      <div className="comb-film" style={{ height: 30 }} aria-hidden="true" />
+      <div className="comb-wood" aria-hidden="true" />
     </div>
   )
 }

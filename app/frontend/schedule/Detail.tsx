@@ -110,8 +110,8 @@ function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
   return (
     <fieldset className="mb-3">
       <legend className="label">
-        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest, sheet.zone, sheet.now)} to{" "}
-        {soon(row.latest, sheet.zone, sheet.now)}
+        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
+        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
       </legend>
       <div className="flex gap-2">
         <button

@@ -73,7 +73,6 @@ function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: Row
       className="step-row"
       data-state={on ? "selected" : row.status}
       onClick={() => onSelect(row.key)}
-      aria-label={spoken(row, sheet)}
     >
       <span className="step-number">{row.status === "done" ? <Tick /> : row.inserted ? "+" : row.number}</span>
       <span className="step-words">{row.words}</span>
@@ -116,9 +115,4 @@ function starts(row: Row, sheet: Sheet): string {
   const { weekday, day, month } = parts(row.work_start, sheet.zone)
   const near = Math.abs(row.work_start - sheet.now) < 6 * 1440
   return `${near ? weekday : `${day} ${month}`} ${clock(row.work_start, sheet.zone)}`
-}
-
-function spoken(row: Row, sheet: Sheet): string {
-  const film = row.film_um ? `, film after ${Math.round(row.film_um)} micrometres` : ""
-  return `${row.inserted ? "inserted" : row.number}. ${row.words}, ${row.status === "done" ? "done" : "starts"} ${starts(row, sheet)}${film}`
 }

@@ -56,6 +56,14 @@ class CalendarTest < CoreTest
     assert_equal [ [ at("2026-11-23T14:30+01:00"), at("2026-11-23T16:10+01:00") ], [ at("2026-11-24T07:30+01:00"), at("2026-11-24T09:10+01:00") ] ], stretches
   end
 
+  def test_a_shop_that_never_closes_finds_room_beyond_midnight
+    always = %w[mon tue wed thu fri sat sun].to_h { |day| [ day, [ %w[00:00 24:00] ] ] }
+    hands = Rhexon::Planning::Hands.new(calendar(week: always))
+    assert_equal at("2026-11-23T20:00+01:00"), hands.slot(at("2026-11-23T20:00+01:00"), 600)
+    hands.take(at("2026-11-23T20:00+01:00"), at("2026-12-20T20:00+01:00"))
+    assert_equal at("2026-12-20T20:00+01:00"), hands.slot(at("2026-11-23T20:00+01:00"), 600)
+  end
+
   def test_no_hours_at_all_give_no_slot
     assert_nil Rhexon::Planning::Hands.new(calendar(week: {})).slot(at("2026-11-23T07:00+01:00"), 10)
   end

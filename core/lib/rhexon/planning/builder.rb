@@ -24,7 +24,7 @@ module Rhexon
       # @return [Build]
       def build(holds: {}, rank: ->(placement) { placement.hands_start })
         start_afresh(holds)
-        fix_logged
+        @fixed ? restore(@fixed) : fix_logged
         reserve_pins
         left = @queues.transform_values { |passes| passes.reject { |pass| @placed[pass.index] } }
         dispatch(left, rank)
@@ -40,38 +40,46 @@ module Rhexon
         @scuffed = {}
         @ends = {}
         @lapsed = []
+        @reserved = {}
+        @prepared = {}
+        @tried = {}
         @blocked = nil
         @pins = @relaxed ? {} : @shop.pins
         @hands = Hands.new(@shop.calendar)
       end
 
+      # A proposal only gets later while hands fill up, so a stale one is reckoned again only when it comes first.
       def dispatch(left, rank)
-        proposals = {}
-        until left.empty?
-          left.each { |id, passes| passes.empty? ? left.delete(id) : proposals[id] ||= attempt(id, passes, left) }
-          id, chosen = proposals.compact.min_by { |_, placements| [ rank.call(placements.first), placements.first.pass.key ] }
-          break unless id
+        ranked = {}
+        left.each { |id, passes| put(ranked, id, passes, rank) }
+        until ranked.empty?
+          id, (_, chosen) = ranked.min_by { |key, (value, _)| [ value, key ] }
+          next put(ranked, id, left[id], rank) unless current?(chosen)
 
           commit(chosen)
           left[id].shift
-          proposals.delete(id)
-          proposals.delete_if { |_, placements| collide?(placements, chosen) }
+          put(ranked, id, left[id], rank)
         end
       end
 
-      def attempt(id, passes, left)
-        propose(passes.first)
+      def put(ranked, id, passes, rank)
+        return ranked.delete(id) if passes.empty?
+
+        placements = propose(passes.first)
+        ranked[id] = [ rank.call(placements.first), placements ]
       rescue Blocked => blocked
         @blocked ||= { constraint: blocked.constraint, passes: [ blocked.pass.key ] }
-        left.delete(id)
-        nil
+        ranked.delete(id)
       end
 
-      def collide?(one, other)
-        one.flat_map(&:hands).any? { |from, to| other.flat_map(&:hands).any? { |start, finish| from < finish && start < to } }
+      def current?(placements)
+        placements.all? { |placement| placement.because == "pin" || placement.hands.all? { |from, to| @hands.free?(from, to) } }
       end
 
+      # A pinned pass has its time reserved; whether it keeps it or not, the reservation ends here.
       def commit(placements)
+        reserved = @reserved.delete(placements.last.pass.key)
+        @hands.give_back(*reserved) if reserved
         placements.each do |placement|
           placement.hands.each { |from, to| @hands.take(from, to) } if placement.status == "planned"
           settle(placement)
@@ -97,6 +105,13 @@ module Rhexon
             fix(pass, @shop.facts[pass.key]) if @shop.facts[pass.key]&.started_at
           end
         end
+        @fixed = [ @placed, @order, @scuffed, @ends, @hands.busy ].map(&:dup)
+      end
+
+      # What the log fixed is the same in every build.
+      def restore(fixed)
+        @placed, @order, @scuffed, @ends, busy = fixed.map(&:dup)
+        @hands = Hands.new(@shop.calendar, busy)
       end
 
       def fix(pass, fact)
@@ -112,7 +127,6 @@ module Rhexon
       end
 
       def reserve_pins
-        @reserved = {}
         @queues.each_value.flat_map(&:itself).each do |pass|
           start = @pins[pass.key]
           next if start.nil? || @placed[pass.index] || start < @shop.now
@@ -122,7 +136,7 @@ module Rhexon
           next unless open && finish <= open[1] && @hands.busy.none? { |from, to| from < finish && start < to }
 
           @hands.take(start, finish)
-          @reserved[pass.key] = true
+          @reserved[pass.key] = [ start, finish ]
         end
       end
 

@@ -4,6 +4,7 @@ module Rhexon
     class Calendar
       DAYS = %w[sun mon tue wed thu fri sat].freeze
       GRID = 5
+      LONGEST = 60 * 1440
 
       # @param week [Hash{String=>Array}] "mon" => [["07:30","12:00"], ...]
       # @param except [Array<Hash>] {"date"=>"2026-12-24","open"=>[...]}: replaces that day
@@ -17,6 +18,7 @@ module Rhexon
         @next_date = zone.date(from) - 7
         @last_date = zone.date(from) + days
         @intervals = []
+        @covered = 0
       end
 
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+
@@ -32,9 +34,12 @@ module Rhexon
 
         index = first_ending_after(minute)
         loop do
+          extend_day while index >= @intervals.size - 1 && growing?
           index >= @intervals.size and (extend_day or return)
-          yield @intervals[index] if index < @intervals.size
-          index += 1 if index < @intervals.size
+          next if index >= @intervals.size
+
+          yield @intervals[index]
+          index += 1
         end
       end
 
@@ -56,6 +61,7 @@ module Rhexon
       # @return [Array(Integer, Integer), nil] the open interval that holds the minute
       def interval_at(minute)
         extend_to(minute + 1)
+        extend_day while growing?
         @intervals.find { |start, finish| start <= minute && minute < finish }
       end
 
@@ -64,7 +70,7 @@ module Rhexon
       private
 
       def extend_to(minute)
-        extend_day while @next_date <= @last_date && (@intervals.empty? || @zone.at(@next_date, "00:00") < minute)
+        extend_day while @next_date <= @last_date && @covered < minute
       end
 
       def extend_day
@@ -73,16 +79,20 @@ module Rhexon
         spans = @except.fetch(@next_date) { @week.fetch(DAYS[@next_date.wday], []) }
         spans.each { |from, to| add(@zone.at(@next_date, from), @zone.at(@next_date, to)) }
         @next_date += 1
+        @covered = @zone.at(@next_date, "00:00")
         true
       end
 
-      # Hours that run through midnight are one interval.
+      # Hours that run through midnight are one interval, of 60 days at most.
       def add(start, finish)
         return if finish <= start
 
         last = @intervals.last
-        last && last[1] == start ? last[1] = finish : @intervals << [ start, finish ]
+        last && last[1] == start && finish - last[0] <= LONGEST ? last[1] = finish : @intervals << [ start, finish ]
       end
+
+      # The next day may still lengthen the last interval.
+      def growing? = @next_date <= @last_date && @intervals.any? && @intervals.last[1] == @covered && @covered - @intervals.last[0] < LONGEST
 
       def first_ending_after(minute)
         extend_to(minute + 1)

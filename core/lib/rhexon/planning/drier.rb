@@ -15,6 +15,7 @@ module Rhexon
       def initialize(shop)
         @shop = shop
         @cache = {}
+        @pairs = {}
       end
 
       # @param pass [Pass] a coat or stain
@@ -43,6 +44,12 @@ module Rhexon
         answer.reached_at = placed.work_end + minutes.ceil if minutes.finite?
         seen(placed, name, answer)
         name == "rub_out" ? floor(placed, answer) : answer
+      end
+
+      # @return [Numeric, nil] the pair's own wait, reference minutes
+      def pair_min(lower, upper)
+        key = [ lower.id, upper.id ]
+        @pairs.fetch(key) { @pairs[key] = Materials::Pairs.wait_min(lower, upper) }
       end
 
       # @return [Integer, nil] minute the recoat window shuts, reckoned from the end of laying piece 1; nil when it never does

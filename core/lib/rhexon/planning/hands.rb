@@ -18,7 +18,13 @@ module Rhexon
         @busy.insert(at, [ start, finish ])
       end
 
-      def free(start, finish) = @busy.delete([ start, finish ])
+      def give_back(start, finish) = @busy.delete([ start, finish ])
+
+      # @return [Boolean] nothing is planned between
+      def free?(start, finish)
+        index = @busy.bsearch_index { |_, taken_to| taken_to > start }
+        index.nil? || @busy[index][0] >= finish
+      end
 
       # Earliest start, on the grid, of +length+ minutes in one piece inside one open interval.
       # @return [Integer, nil] nil when the horizon holds no such gap

@@ -18,20 +18,25 @@ module Rhexon
       # @return [Array<Placement>] the pass, preceded by its scuff where it needs one
       # @raise [Blocked]
       def propose(pass)
-        waits = waits(pass)
-        never = waits.find { |wait| wait.reached_at.nil? || wait.reached_at > @shop.horizon }
-        raise Blocked.new("milestone", pass) if never
-
-        floor = [ @shop.now, pass.piece.release, @ends[pass.piece.id], @holds[pass.key] ].compact.max
-        ready = waits.map(&:reached_at).max
-        return [ idle(pass, floor, ready, waits) ] if pass.kind == "wait"
+        waits, ready, floor = @prepared[pass.key] ||= prepare(pass)
+        return [ idle(pass, ready, waits) ] if pass.kind == "wait"
 
         pinned = @pins[pass.key] && at_pin(pass, floor, waits)
         return [ pinned ] if pinned
 
         from = [ floor, ready && ready - pass.setup_min ].compact.max
-        placement = fit(pass, from, waits, ready && ready - pass.setup_min >= floor ? "milestone" : "hands")
+        placement = fit(pass, from, waits, ready && ready - pass.setup_min >= floor ? "milestone" : "hands", @tried[pass.key])
+        @tried[pass.key] = placement.hands_start
         with_window(pass, placement, from)
+      end
+
+      # What does not change while hands fill up: what it waits for, when that is reached, and before when it cannot be.
+      def prepare(pass)
+        waits = waits(pass)
+        never = waits.find { |wait| wait.reached_at.nil? || wait.reached_at > @shop.horizon }
+        raise Blocked.new("milestone", pass) if never
+
+        [ waits, waits.map(&:reached_at).max, [ @shop.now, pass.piece.release, @ends[pass.piece.id], @holds[pass.key] ].compact.max ]
       end
 
       def waits(pass)
@@ -42,7 +47,7 @@ module Rhexon
       end
 
       # A wait takes no hands: it runs from the end of what was before it.
-      def idle(pass, _floor, ready, waits)
+      def idle(pass, ready, waits)
         start = [ @ends[pass.piece.id] || pass.piece.release || @shop.now, pass.piece.release ].compact.max
         finish = [ start, ready, pass.minutes && start + pass.minutes ].compact.max
         status = finish <= @shop.now ? "done" : (start < @shop.now ? "running" : "planned")
@@ -50,8 +55,10 @@ module Rhexon
                       because: "milestone", status: status)
       end
 
-      def fit(pass, from, waits, because)
-        stretches = pass.pauses ? @hands.stretches(from, pass.each_min, pass.count) : @hands.slot(from, pass.hands_min)&.then { |start| [ [ start, start + pass.hands_min ] ] }
+      # @param tried [Integer, nil] where an earlier proposal stood: nothing before that has become free since
+      def fit(pass, from, waits, because, tried = nil)
+        search = [ from, tried ].compact.max
+        stretches = pass.pauses ? @hands.stretches(search, pass.each_min, pass.count) : @hands.slot(search, pass.hands_min)&.then { |start| [ [ start, start + pass.hands_min ] ] }
         raise Blocked.new("hours", pass) unless stretches
 
         because = why_later(pass, from) if stretches.first.first > Calendar.ceil(from)
@@ -74,15 +81,11 @@ module Rhexon
       # A pin wins even over a milestone, but not over the clock, the shop's hours or the step before it.
       def at_pin(pass, floor, waits)
         start = @pins[pass.key]
-        reserved = [ start, start + pass.hands_min ]
-        held = @reserved.delete(pass.key)
-        if held.nil? || start < floor
-          @hands.free(*reserved) if held
-          @lapsed << pass.key
+        unless @reserved.include?(pass.key) && start >= floor
+          @lapsed |= [ pass.key ]
           return nil
         end
-        @hands.free(*reserved)
-        on_clock(pass, [ reserved ], waits, "pin").tap { |placement| meet_window(placement) }
+        on_clock(pass, [ [ start, start + pass.hands_min ] ], waits, "pin").tap { |placement| meet_window(placement) }
       end
 
       def with_window(pass, placement, from)

@@ -14,7 +14,7 @@ module Rhexon
       end
 
       def window(placement, lower, scuff)
-        opens = @drier.reached(lower, "recoat_opens", Materials::Pairs.wait_min(lower.pass.product, placement.pass.product))&.reached_at
+        opens = @drier.reached(lower, "recoat_opens", @drier.pair_min(lower.pass.product, placement.pass.product))&.reached_at
         closes = @drier.closes_at(lower)
         start = placement.work_start
         state = if opens && start < opens then "too_soon"

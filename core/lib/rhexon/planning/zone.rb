@@ -5,6 +5,8 @@ module Rhexon
   module Planning
     # The shop's time zone. The core counts whole minutes since 1970 in UTC; zones only expand calendars and print.
     class Zone
+      INSTANT = /\A(\d{4})-(\d\d)-(\d\d)T(\d\d):(\d\d)(?::\d\d(?:\.\d+)?)?(?:Z|([+-])(\d\d):?(\d\d))\z/
+
       attr_reader :name
 
       # @param name [String] an IANA zone, e.g. "Europe/Berlin"
@@ -21,12 +23,18 @@ module Rhexon
       # @return [Integer] minutes; seconds are cut off
       # @raise [Refusal]
       def self.minute(text, where: "")
-        raise ArgumentError unless text.match?(/[T ]\d{2}:?\d{2}.*(Z|[+-]\d{2}:?\d{2})\z/)
+        found = INSTANT.match(text.to_s)
+        year, month, day, hour, minute = found&.captures&.first(5)&.map(&:to_i)
+        return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(found) if found && Date.valid_civil?(year, month, day) && hour < 24 && minute < 60
 
-        DateTime.iso8601(text).to_time.to_i / 60
-      rescue ArgumentError, TypeError, NoMethodError
         raise Refusal.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
       end
+
+      def self.offset_of(found)
+        sign, hours, minutes = found.captures.last(3)
+        sign ? (hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1) : 0
+      end
+      private_class_method :offset_of
 
       # @return [String, nil] ISO 8601 with the offset in force, to the minute
       def iso(minute)

@@ -2,6 +2,8 @@ module Rhexon
   module Schedule
     # A schedule document (rhexon-schedule/1): plain frozen JSON, checked against its schema and against the piece it is for.
     module Document
+      KEPT = 128
+      @checked = {}
       FORMAT = "rhexon-schedule/1".freeze
       PHASES = { "sand" => "prepare", "raise_grain" => "prepare", "stain" => "colour", "wait" => "wait", "look" => "look" }.freeze
 
@@ -14,12 +16,21 @@ module Rhexon
       # @return [Hash] the document, deeply frozen
       # @raise [Refusal]
       def check!(document)
+        return @checked[document] if @checked.key?(document)
+
         Schema.check!("rhexon-schedule-1", document)
         twice = document["steps"].map { |step| step["id"] }.tally.find { |_, count| count > 1 }
         raise Refusal.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step") if twice
 
-        Reference.freeze_deep(document)
+        Reference.freeze_deep(document).tap { |sound| keep(sound) }
       end
+
+      # The last documents found sound: a shop is planned again and again with most of its schedules unchanged.
+      def keep(document)
+        @checked.shift if @checked.size >= KEPT
+        @checked[document] = document
+      end
+      private_class_method :keep
 
       # @raise [Refusal] when a step names a face, product or room that is not there
       def check_names!(document, faces:, products:, rooms:)

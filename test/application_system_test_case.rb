@@ -1,0 +1,49 @@
+require "test_helper"
+require "capybara/rails"
+require "capybara/minitest"
+require "selenium-webdriver"
+require "tmpdir"
+
+# Drives the real pages in headless Chromium from Debian's packages.
+class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --disable-dev-shm-usage].freeze
+  AXE = Rails.root.join("node_modules/axe-core/axe.min.js").read
+
+  Capybara.server = :puma, { Silent: true, Threads: "1:3" }
+  Capybara.default_max_wait_time = 8
+  Capybara.enable_aria_label = true
+  Capybara.register_driver(:chromium) do |app|
+    options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
+    (FLAGS + [ "--user-data-dir=#{Dir.mktmpdir("rhexon-chromium")}" ]).each { |flag| options.add_argument(flag) }
+    options.add_option("goog:loggingPrefs", { browser: "ALL" })
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+  end
+  driven_by :chromium
+
+  # The browser's clock is the real one, so these shops never close.
+  setup do
+    travel_back
+    set_up_shop
+    OpenHour.delete_all
+    (0..6).each { |day| OpenHour.create!(weekday: day, opens: "00:00", closes: "24:00") }
+    page.current_window.resize_to(1280, 900)
+    page.driver.browser.logs.get(:browser)
+  end
+
+  # No error in the console that the test did not ask for.
+  def assert_quiet_console(except: nil)
+    severe = page.driver.browser.logs.get(:browser).select { |entry| entry.level == "SEVERE" }.map(&:message)
+    assert_empty(severe.reject { |message| except&.match?(message) })
+  end
+
+  # axe finds nothing serious on this screen.
+  def assert_accessible
+    page.execute_script(AXE)
+    found = page.evaluate_async_script("const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.filter((one) => ['serious', 'critical'].includes(one.impact)).map((one) => one.id + ': ' + one.nodes.map((node) => node.target.join(' ') + ' ' + (node.any[0]?.message ?? '')).join(' | '))))")
+    assert_empty found, "axe on #{page.current_path}"
+  end
+
+  def press(key, element = nil) = (element || page.find("body")).send_keys(key)
+
+  def row(words) = find("[role=option]", text: words, match: :first)
+end

@@ -1,0 +1,32 @@
+require "test_helper"
+
+# The database itself refuses what must not be kept.
+class ConstraintsTest < ActiveSupport::TestCase
+  setup { set_up_shop }
+
+  test "wal, foreign keys and a waiting writer are on" do
+    connection = ActiveRecord::Base.connection
+    assert_equal "wal", connection.select_value("PRAGMA journal_mode")
+    assert_equal 1, connection.select_value("PRAGMA foreign_keys")
+    assert_equal :immediate, ActiveRecord::Base.connection_db_config.configuration_hash[:default_transaction_mode].to_sym
+  end
+
+  test "log, revisions and readings are append-only" do
+    piece = make_piece(steps: [ coat("s1") ])
+    log(piece, "s1/1/top", "started", Time.current)
+    [ "UPDATE entries SET kind = 'note'", "DELETE FROM entries", "UPDATE revisions SET reason = 'x'", "DELETE FROM revisions" ].each do |sql|
+      assert_raises(ActiveRecord::StatementInvalid, sql) { ActiveRecord::Base.transaction(requires_new: true) { ActiveRecord::Base.connection.execute(sql) } }
+    end
+  end
+
+  test "checks hold without the models" do
+    { "INSERT INTO faces (piece_id, name, area_m2, grain) VALUES (#{make_piece.id}, 'x', -1, 'open')" => "area",
+      "INSERT INTO faces (piece_id, name, area_m2, grain) VALUES (99999, 'x', 1, 'open')" => "FOREIGN KEY",
+      "INSERT INTO rooms (name, t_c, rh, air, created_at, updated_at) VALUES ('r', 20, 140, 'ordinary', 0, 0)" => "humidity",
+      "INSERT INTO open_hours (weekday, opens, closes) VALUES (1, '17:00', '08:00')" => "opens_before_closes",
+      "INSERT INTO jobs (client, created_at, updated_at) VALUES ('  ', 0, 0)" => "client_is_named" }.each do |sql, says|
+      error = assert_raises(ActiveRecord::StatementInvalid) { ActiveRecord::Base.transaction(requires_new: true) { ActiveRecord::Base.connection.execute(sql) } }
+      assert_match says, error.message
+    end
+  end
+end

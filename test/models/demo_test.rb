@@ -1,0 +1,22 @@
+require "test_helper"
+require Rails.root.join("db/demo/demo")
+
+class DemoTest < ActiveSupport::TestCase
+  # At any hour and weekday the demo tells its story: work done, work to come, and three schedules in order.
+  [ Time.utc(2026, 11, 23, 9), Time.utc(2026, 11, 26, 22), Time.utc(2026, 11, 29, 12) ].each do |moment|
+    test "the demo made on #{moment.strftime("%a %H:%M")} holds together" do
+      travel_to moment
+      Demo.seed!(now: Time.current)
+      plan = ShopFloor.new.plan
+      assert_equal 12, Product.count
+      assert_equal [ 4, 6 ], [ Piece.count, Cell.count ]
+      assert_nil plan.build.blocked
+      levels = Piece.all.to_h { |piece| [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ] }
+      assert_empty levels.except("Reading desk tops").values.flatten, levels.inspect
+      assert_includes levels["Reading desk tops"], "caution"
+      assert_operator Entry.where(kind: "done").count, :>, 10
+      assert_empty Entry.where("happened_at > ?", Time.current)
+      assert_equal "4", Board.first.cells.find { |cell| cell.id == BoardState.new(Board.first).board["best"] }.label
+    end
+  end
+end

@@ -1,0 +1,39 @@
+require "test_helper"
+
+class PiecesRequestTest < RequestTest
+  setup { set_up_shop }
+
+  def make(**fields)
+    post "/pieces", params: { job_id: "", client: "Ostrel Quay", due: "2026-12-18", name: "Desk", count: "6", wood: "elm", use: "table_top", arris: "eased_2mm", faces: [ { name: "top", area_m2: "1.2", grain: "open", kind: "face" } ] }.merge(fields)
+  end
+
+  test "empty places teach the first step" do
+    %w[/bench /pieces /boards].each do |path|
+      get path
+      assert_response :ok
+    end
+  end
+
+  test "a piece of a new job gets an empty schedule and its page" do
+    make
+    piece = Piece.last
+    assert_redirected_to "/pieces/#{piece.id}/schedule"
+    assert_equal [ 6, 1.2, [] ], [ piece.count, piece.faces.first.area_m2, piece.schedule.document["steps"] ]
+    assert_equal Time.utc(2026, 12, 18, 16), piece.job.due_at, "17:00 in Berlin"
+  end
+
+  test "wrong fields come back with a sentence each and nothing is kept" do
+    assert_no_difference [ "Piece.count", "Job.count", "Face.count" ] do
+      make(name: "", count: "0", client: "", faces: [ { name: "a/b", area_m2: "-2", grain: "open", kind: "face" } ])
+    end
+    follow_redirect!
+    assert_equal({ "name" => "Name the piece.", "count" => "How many alike: a whole number from 1 to 1000.", "client" => "Name the client or the job.", "faces.0.area_m2" => "Area is more than 0 and at most 10 000 m².",
+                   "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice("name", "count", "client", "faces.0.area_m2", "faces.0.name"))
+  end
+
+  test "the list shows how far each piece is" do
+    make_piece(steps: [ coat("s1", coats: 2) ])
+    get "/pieces"
+    assert_equal [ 1, 2, 0 ], props["jobs"].first["pieces"].first.values_at("steps", "passes", "done")
+  end
+end

@@ -1,0 +1,123 @@
+require "application_system_test_case"
+
+class ScheduleScreenTest < ApplicationSystemTestCase
+  setup do
+    @piece = make_piece(steps: [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] }, coat("s2", coats: 2) ])
+    visit "/pieces/#{@piece.id}/schedule"
+    assert_selector "[role=option]", count: 3
+  end
+
+  def document = @piece.schedule.reload.document
+  def steps = document["steps"]
+
+  def eventually
+    30.times { yield ? (return) : sleep(0.1) }
+    flunk "it did not come to be"
+  end
+
+  test "by keys alone: walk, thicken, move, add, undo, table" do
+    row("Sand P180").click
+    press :arrow_down, row("Sand P180")
+    assert_selector "[role=option][aria-selected=true]", text: "Coat 1 of 2"
+    page.active_element.send_keys(%i[shift arrow_up])
+    eventually { steps.last["wet_um"] == 105 }
+    press :arrow_down, page.active_element
+    page.active_element.send_keys(:arrow_right)
+    eventually { steps.last["pins"]&.first&.fetch("coat") == 2 }
+    assert_text "set by you"
+    find("h1").click
+    press "t"
+    assert_selector "table caption", text: /Plan of the schedule/, visible: :all
+    press "t"
+    2.times { |index| press("z") && eventually { @piece.schedule.reload.head.number == 4 - index } }
+    assert_equal 100, steps.last["wet_um"]
+    press "?"
+    assert_selector "[role=dialog]", text: "Keys on this screen"
+  end
+
+  test "what the server refuses is said beside the field and nothing is lost" do
+    row("Sand P180").click
+    grits = find_field("Grits, in order")
+    grits.set("180, P220").send_keys(:enter)
+    assert_selector ".said", text: "A grit is written with its scale"
+    assert_equal "180, P220", grits.value
+    assert_equal [ "P180" ], steps.first["grits"]
+    grits.set("P180, P220").send_keys(:enter)
+    assert_selector "[role=option]", text: "Sand P180, P220"
+    assert_quiet_console(except: /422/)
+  end
+
+  test "somebody else edited: it says so, and the change goes on top" do
+    @piece.schedule.reload.edit!({ "op" => "change_step", "id" => "s1", "set" => { "grits" => %w[P150 P180] } }, base: @piece.schedule.head.number, reason: "Coarser start")
+    row("Coat 1 of 2").click
+    find_field("Coats").set("3").send_keys(:enter)
+    assert_text "The schedule has changed since you opened it"
+    assert_text "Coarser start"
+    click_on "Make my change on top"
+    assert_selector "[role=option]", text: "Coat 3 of 3"
+    assert_equal [ %w[P150 P180], 3 ], [ steps.first["grits"], steps.last["coats"] ]
+  end
+
+  test "coats that are done stay: a change splits off the rest" do
+    log(@piece, "s1/1/top", "done", 3.hours.ago)
+    log(@piece, "s2/1/top", "done", 2.hours.ago)
+    visit current_path
+    row("Coat 2 of 2").click
+    find("[aria-label='Wet film: 5 µm more']").click
+    eventually { steps.size == 3 }
+    assert_equal [ 100, 105 ], steps.last(2).map { |step| step["wet_um"] }
+  end
+
+  test "comb, product and step order are changed in place" do
+    row("Coat 1 of 2").click
+    find(".comb-tooth", text: "90").click
+    eventually { steps.last["wet_um"] == 90 }
+    select "Orrin dewaxed shellac", from: "Product"
+    eventually { steps.last["product"] == "seal" }
+    click_on "Earlier"
+    eventually { steps.first["id"] == "s2" }
+    click_on "Remove"
+    eventually { steps.size == 1 }
+    click_on "Undo"
+    eventually { steps.size == 2 }
+    click_on "History"
+    assert_selector "[role=dialog]", text: "Orrin dewaxed shellac"
+    assert_selector "[role=dialog]", text: "left behind"
+  end
+
+  test "a selected start is dragged and the plan follows" do
+    row("Coat 2 of 2").click
+    label = find(".film-label-on")
+    before = @piece.schedule.reload.head.number
+    overlay = find(".film-section rect[fill=transparent]")
+    box = page.evaluate_script("(() => { const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); const text = document.querySelector('.film-label-on').getBoundingClientRect(); return [text.left + text.width / 2 - 8 - box.left - box.width / 2, box.width] })()")
+    assert label && box.last > 100
+    page.driver.browser.action.move_to(overlay.native, box.first.round, 0).click_and_hold.move_by(30, 0).move_by(30, 0).release.perform
+    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
+  end
+
+  test "works on a tablet and on paper sizes without sideways scrolling" do
+    [ [ 820, 1180 ], [ 1280, 800 ] ].each do |width, height|
+      page.current_window.resize_to(width, height)
+      visit "/bench"
+      assert_selector "h1", text: "Bench"
+      assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, width
+      assert_accessible
+    end
+  end
+
+  test "low light keeps its contrast" do
+    click_on "Low light"
+    assert_selector "html[data-light=low]"
+    assert_accessible
+    visit "/bench"
+    assert_accessible
+  end
+
+  test "unknown pieces and places say so" do
+    visit "/pieces/9999/schedule"
+    assert_text "Nothing is kept here"
+    click_on "Go to the bench"
+    assert_selector "h1", text: "Bench"
+  end
+end
