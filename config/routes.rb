@@ -4,7 +4,7 @@ Rails.application.routes.draw do
   get "bench" => "bench#show"
   resources :entries, only: :create
 
-  resources :pieces, only: %i[index new create] do
+  resources :pieces, only: %i[index new create edit update] do
     resource :schedule, only: :show do
       post :what_if
       post :edits

@@ -1,7 +1,5 @@
 # Controllers are thin: they read a request, ask a record or the core, and answer with typed props.
 class ApplicationController < ActionController::Base
-  allow_browser versions: { safari: 16.4, chrome: 111, firefox: 128, opera: 97, ie: false } if Rails.env.production?
-
   rescue_from Rhexon::Refusal, with: :refused
   rescue_from Entry::Conflict, with: :conflicting
   rescue_from ActiveRecord::RecordNotFound, with: :missing
@@ -20,7 +18,7 @@ class ApplicationController < ActionController::Base
   private
 
   def refused(refusal)
-    return render json: { error: said(refusal) }, status: :unprocessable_entity unless request.get?
+    return render json: { error: said(refusal) }, status: :unprocessable_entity if request.format.json?
 
     render inertia: "Refused", props: { error: said(refusal) }, status: :unprocessable_entity
   end

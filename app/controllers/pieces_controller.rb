@@ -22,6 +22,19 @@ class PiecesController < ApplicationController
     end
   end
 
+  def edit
+    render inertia: "Pieces/Edit", props: choices.merge(piece: PieceFormSerializer.new(piece).to_h)
+  end
+
+  # Existing faces keep their names: steps and log entries go by them.
+  def update
+    if piece.update(edited)
+      redirect_to piece_schedule_path(piece), status: :see_other
+    else
+      redirect_to edit_piece_path(piece), inertia: { errors: errors_of(piece) }, status: :see_other
+    end
+  end
+
   private
 
   def overview(job, plan)
@@ -51,10 +64,20 @@ class PiecesController < ApplicationController
     nil
   end
 
+  def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
+
+  def given = @given ||= params.permit(:name, :count, :wood, :use, :arris, :look, :wanted_colour, :wanted_gloss, faces: %i[name area_m2 grain kind])
+
   def piece_params
-    given = params.permit(:name, :count, :wood, :use, :arris, :look, faces: %i[name area_m2 grain kind])
-    given.to_h.except("faces").compact_blank.merge(faces_attributes: (given[:faces] || []).each_with_index.map { |face, index| face.merge(position: index) })
+    given.to_h.except("faces").compact_blank.merge(faces_attributes: faces.each_with_index.map { |face, index| face.merge(position: index) })
   end
+
+  def edited
+    known = piece.faces.index_by(&:name)
+    given.to_h.except("faces").merge(faces_attributes: faces.each_with_index.map { |face, index| face.merge(id: known[face[:name]]&.id, position: index) })
+  end
+
+  def faces = given[:faces] || []
 
   def errors_of(piece)
     own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)

@@ -16,7 +16,27 @@ class Piece < ApplicationRecord
   validates :use, inclusion: { in: USES, message: "Choose what it must stand up to." }, allow_nil: true
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
+  validate :wanted_look_is_understood
   after_create { create_schedule!(piece: self) }
+
+  # "34.6 20.2 23.6": the wanted colour as it is typed, CIE L*a*b* under D65; blank for none.
+  attr_reader :wanted_colour_typed, :wanted_gloss_typed
+
+  def wanted_colour = target_lab&.join(" ")
+
+  def wanted_colour=(text)
+    @wanted_colour_typed = text
+    numbers = text.to_s.tr(",", ".").scan(/-?\d+(?:\.\d+)?/).map(&:to_f)
+    self.target_lab = numbers.size == 3 ? numbers : nil
+  end
+
+  # "25 to 35" GU at 60 degrees; blank for none.
+  def wanted_gloss = sheen_low && "#{sheen_low} to #{sheen_high}"
+
+  def wanted_gloss=(text)
+    @wanted_gloss_typed = text
+    self.sheen_low, self.sheen_high = text.to_s.scan(/\d+/).map(&:to_i).minmax
+  end
 
   def core_id = "p#{id}"
 
@@ -27,5 +47,15 @@ class Piece < ApplicationRecord
   def to_core(clock)
     { "id" => core_id, "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris,
       "faces" => faces.map(&:to_core), "schedule" => schedule.document }
+  end
+
+  private
+
+  def wanted_look_is_understood
+    errors.add(:wanted_colour, "A colour is three numbers, L* a* b*, such as 34.6 20.2 23.6.") if wanted_colour_typed.present? && target_lab.nil?
+    Rhexon::Boards::Readings.check("lab", target_lab) if target_lab
+    errors.add(:wanted_gloss, "Gloss is a range in GU, such as 25 to 35, at most 200.") if wanted_gloss_typed.present? && (sheen_low.nil? || sheen_high > 200)
+  rescue Rhexon::Refusal => refusal
+    errors.add(:wanted_colour, refusal.message)
   end
 end

@@ -31,6 +31,18 @@ class PiecesRequestTest < RequestTest
                    "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice("name", "count", "client", "faces.0.area_m2", "faces.0.name"))
   end
 
+  test "a piece is changed, its faces keep their names, its wanted look is understood" do
+    piece = make_piece(steps: [ coat("s1") ])
+    face = { name: "top", area_m2: "2.5", grain: "open", kind: "face" }
+    patch "/pieces/#{piece.id}", params: { name: "Desk", count: "2", wanted_colour: "34,6 20.2 -3", wanted_gloss: "25 to 35", faces: [ face, face.merge(name: "back", kind: "back") ] }
+    assert_redirected_to "/pieces/#{piece.id}/schedule"
+    piece.reload
+    assert_equal [ [ 34.6, 20.2, -3.0 ], 25, 35, [ "top", "back" ], 2.5 ], [ piece.target_lab, piece.sheen_low, piece.sheen_high, piece.faces.map(&:name), piece.faces.first.area_m2 ]
+    patch "/pieces/#{piece.id}", params: { wanted_colour: "reddish", wanted_gloss: "shiny" }
+    follow_redirect!
+    assert_equal %w[wanted_colour wanted_gloss], props["errors"].keys.sort
+  end
+
   test "the list shows how far each piece is" do
     make_piece(steps: [ coat("s1", coats: 2) ])
     get "/pieces"

@@ -25,7 +25,7 @@ type Props = {
   now: number
   zone: string
   onTouch: (touch: Touch) => void
-  last: { id: number; words: string } | null
+  last: { id: number; words: string; piece: string } | null
 }
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
@@ -33,7 +33,10 @@ export function InHand({ running, next, pieces, now, zone, onTouch, last }: Prop
   const row = running[0] ?? next
   const takeBack = last && (
     <button type="button" className="button" data-size="bench" onClick={() => onTouch({ kind: "correction", corrects: last.id })}>
-      Take back: {last.words}
+      <span>
+        Take back: {last.words}
+        <span className="sub small block">{last.piece}</span>
+      </span>
     </button>
   )
   if (!row)

@@ -1,5 +1,5 @@
-import { Strip } from "@/drawing/FilmSection"
-import { woodBitmap } from "@/drawing/wood"
+import { Strip } from "@/drawing/Strip"
+import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
 import type { Piece, Slab as SlabData } from "@/types"
 import { lowerFirst } from "./InHand"

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useRef } from "react"
-import { woodBitmap } from "@/drawing/wood"
+import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { Board, Cell } from "@/types"
 

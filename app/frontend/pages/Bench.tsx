@@ -1,6 +1,6 @@
 import { Head, Link } from "@inertiajs/react"
 import { HandsStrip } from "@/bench/HandsStrip"
-import { InHand, rowSays } from "@/bench/InHand"
+import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
 import { Slab } from "@/bench/Slab"
 import { type BenchProps, useBench } from "@/bench/useBench"
 import { Shell, useNow } from "@/components/Shell"
@@ -59,11 +59,11 @@ export default function BenchPage(props: BenchProps) {
         </div>
       )}
       <div className="bench-grid">
-        <InHand running={bench.running} next={next} pieces={pieces} now={now} zone={zone} onTouch={touch} last={lastTouch(latest)} />
+        <InHand running={bench.running} next={next} pieces={pieces} now={now} zone={zone} onTouch={touch} last={lastTouch(latest, name)} />
         <section className="rule pt-2" aria-label="After that">
           <h2 className="head">After that</h2>
           <ol className="after-list">
-            {after.slice(0, 4).map((row) => (
+            {after.slice(0, 3).map((row) => (
               <li key={row.key}>
                 <b>{soon(row.hands_start, zone, now)}</b>
                 <span>
@@ -117,7 +117,9 @@ export default function BenchPage(props: BenchProps) {
   )
 }
 
-function lastTouch(latest: Entry[]) {
+function lastTouch(latest: Entry[], name: (id: string) => string) {
   const [entry] = [...latest].sort((one, other) => other.id - one.id)
-  return entry ? { id: entry.id, words: `${entry.words.toLowerCase()} ${KIND[entry.kind] ?? entry.kind}` } : null
+  return entry
+    ? { id: entry.id, words: `${lowerFirst(entry.words)} ${KIND[entry.kind] ?? entry.kind}`, piece: name(entry.piece ?? "") }
+    : null
 }

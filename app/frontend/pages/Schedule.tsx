@@ -130,7 +130,10 @@ function Screen(props: Props) {
         <div>
           <h1 className="title">{piece.name}</h1>
           <p className="sub">
-            {piece.count} off, {piece.wood}, {piece.area_m2} m² ·{" "}
+            <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
+              {piece.count} off, {piece.wood}, {piece.area_m2} m²
+            </Link>{" "}
+            ·{" "}
             <Link href="/pieces" className="underline underline-offset-2">
               {piece.client}
             </Link>

@@ -1,6 +1,6 @@
 import { Head, Link } from "@inertiajs/react"
 import { Shell } from "@/components/Shell"
-import { woodBitmap } from "@/drawing/wood"
+import { woodBitmap } from "@/drawing/woodBitmap"
 import type { Board } from "@/types"
 
 /** All sample boards, newest first, each drawn in its readings. */

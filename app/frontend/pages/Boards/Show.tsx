@@ -131,7 +131,18 @@ const made = (board: Board) =>
 function Target({ board, cell }: { board: Board; cell: Cell }) {
   const { summary } = cell
   if (!board.target_hex || !board.target_lab)
-    return <p className="sub">State the wanted colour on the piece, and each cell shows how far it is from it.</p>
+    return (
+      <p className="sub">
+        {board.piece ? (
+          <Link href={`/pieces/${board.piece.id}/edit`} className="underline underline-offset-2">
+            State the wanted colour of {board.piece.name}
+          </Link>
+        ) : (
+          "State the wanted colour on a piece"
+        )}
+        , and each cell shows how far it is from it.
+      </p>
+    )
   return (
     <section
       className="target lit"

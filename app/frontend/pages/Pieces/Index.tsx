@@ -1,7 +1,7 @@
 import { Head, Link, usePage } from "@inertiajs/react"
 import { LevelMark } from "@/components/Marks"
 import { Shell } from "@/components/Shell"
-import { woodBitmap } from "@/drawing/wood"
+import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
 import type { Piece } from "@/types"
 
@@ -77,7 +77,7 @@ export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
 function Slab({ piece }: { piece: Overview }) {
   const done = piece.passes ? piece.done / piece.passes : 0
   return (
-    <svg viewBox="0 0 260 46" className="w-full" aria-hidden="true">
+    <svg viewBox="0 0 260 47" className="w-full" aria-hidden="true">
       <image
         href={woodBitmap(piece.wood, piece.faces[0]?.grain ?? "closed", 260, 34)}
         x={0}

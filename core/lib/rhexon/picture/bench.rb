@@ -5,6 +5,7 @@ module Rhexon
       # A coat that dries: its strip, what it asks next, the film on it.
       Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row, keyword_init: true)
       LATELY_MIN = 3 * 1440
+      HORIZON_MIN = 400 * 1440
 
       attr_reader :plan
 
@@ -90,12 +91,12 @@ module Rhexon
         closes && now > closes ? "shut" : "open"
       end
 
+      # When it calls on the hands: a film that waits for them without hurry comes after what opens or shuts within a day.
       def call(slab)
-        case slab.state
-        when "too_soon" then slab.opens_at
-        when "open" then slab.closes_at || now + 100_000
-        else now + 200_000
-        end
+        return slab.opens_at || now + HORIZON_MIN if slab.state == "too_soon"
+        return now + HORIZON_MIN unless slab.next_row
+
+        slab.state == "open" && slab.closes_at ? [ slab.closes_at, now + 1440 ].min : now + 1440
       end
     end
   end

@@ -1,0 +1,153 @@
+import { SelectField, TextField } from "./Field"
+
+export type FaceForm = { name: string; area_m2: string; grain: string; kind: string }
+export type PieceForm = {
+  name: string
+  count: string
+  wood: string
+  use: string
+  arris: string
+  look: string
+  wanted_colour: string
+  wanted_gloss: string
+  faces: FaceForm[]
+}
+export type PieceChoices = { grains: string[]; uses: string[]; arrises: string[] }
+
+const GRAIN: Record<string, string> = {
+  closed: "closed (sycamore, alder, lime)",
+  semi_open: "semi-open (walnut, elm's late wood)",
+  open: "open (oak, ash, elm)",
+  mdf_face: "MDF face",
+  mdf_edge: "MDF edge",
+  end_grain: "end grain",
+}
+const USE: Record<string, string> = {
+  show: "looking at only",
+  furniture: "furniture",
+  table_top: "a table top",
+  bar_top: "a bar top",
+  floor: "a floor",
+  marine: "marine exterior",
+}
+const ARRIS: Record<string, string> = { sharp: "sharp", eased_2mm: "eased to 2 mm", eased_3mm: "eased to 3 mm" }
+const KIND: [string, string][] = [
+  ["face", "show face"],
+  ["back", "back"],
+  ["inside", "inside"],
+  ["edges", "edges"],
+]
+const WOODS = ["elm", "alder", "sycamore", "larch", "lime", "oak", "walnut"]
+
+export const freshFace = (name: string, kind = "face"): FaceForm => ({ name, area_m2: "", grain: "closed", kind })
+
+/** What is sent: numbers with a point, spaces off. */
+export const cleaned = <T extends PieceForm>(form: T): T => ({
+  ...form,
+  count: form.count.trim(),
+  faces: form.faces.map((face) => ({ ...face, area_m2: face.area_m2.replace(",", ".").trim() })),
+})
+
+type Props = {
+  data: PieceForm
+  set: (change: Partial<PieceForm>) => void
+  errors: Record<string, string>
+  choices: PieceChoices
+  /** Names of faces that steps and log entries already go by. */
+  kept?: string[]
+}
+
+/** The fields of a piece: what it is, what it must stand up to, how it should look, its faces. */
+export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
+  const setFace = (index: number, change: Partial<FaceForm>) =>
+    set({ faces: data.faces.map((face, at) => (at === index ? { ...face, ...change } : face)) })
+  return (
+    <>
+      <fieldset>
+        <legend className="head">The piece</legend>
+        <div className="form-row">
+          <TextField label="Name" value={data.name} onChange={(name) => set({ name })} error={errors.name} />
+          <TextField label="How many alike" value={data.count} onChange={(count) => set({ count })} error={errors.count} />
+          <TextField label="Wood" value={data.wood} onChange={(wood) => set({ wood })} error={errors.wood} list={WOODS} />
+        </div>
+        <div className="form-row">
+          <SelectField
+            label="It must stand up to"
+            value={data.use}
+            onChange={(use) => set({ use })}
+            options={choices.uses.map((use) => [use, USE[use] ?? use])}
+            error={errors.use}
+          />
+          <SelectField
+            label="Edges are"
+            value={data.arris}
+            onChange={(arris) => set({ arris })}
+            options={choices.arrises.map((arris) => [arris, ARRIS[arris] ?? arris])}
+          />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend className="head">Wanted look (may be left open)</legend>
+        <div className="form-row">
+          <TextField label="In words" value={data.look} onChange={(look) => set({ look })} placeholder="russet, satin, open pore" />
+          <TextField
+            label="Colour, L* a* b*"
+            value={data.wanted_colour}
+            onChange={(wanted_colour) => set({ wanted_colour })}
+            error={errors.wanted_colour}
+            placeholder="34.6 20.2 23.6"
+          />
+          <TextField
+            label="Gloss at 60°, GU"
+            value={data.wanted_gloss}
+            onChange={(wanted_gloss) => set({ wanted_gloss })}
+            error={errors.wanted_gloss}
+            placeholder="25 to 35"
+          />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend className="head">Its faces, for one piece</legend>
+        {data.faces.map((face, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: faces have no identity before they are kept
+          <div className="form-row" key={index}>
+            {kept.includes(face.name) ? (
+              <p className="field">
+                <span className="label">Face</span>
+                <span className="head flex min-h-11 items-center">{face.name}</span>
+              </p>
+            ) : (
+              <TextField
+                label="Face"
+                value={face.name}
+                onChange={(name) => setFace(index, { name })}
+                error={errors[`faces.${index}.name`]}
+              />
+            )}
+            <TextField
+              label="Area, m²"
+              value={face.area_m2}
+              onChange={(area_m2) => setFace(index, { area_m2 })}
+              error={errors[`faces.${index}.area_m2`]}
+            />
+            <SelectField
+              label="Grain"
+              value={face.grain}
+              onChange={(grain) => setFace(index, { grain })}
+              options={choices.grains.map((grain) => [grain, GRAIN[grain] ?? grain])}
+            />
+            <SelectField label="It is" value={face.kind} onChange={(kind) => setFace(index, { kind })} options={KIND} />
+            {data.faces.length > 1 && !kept.includes(face.name) && (
+              <button type="button" className="button self-end" onClick={() => set({ faces: data.faces.filter((_, at) => at !== index) })}>
+                Remove
+              </button>
+            )}
+          </div>
+        ))}
+        <button type="button" className="button" data-quiet onClick={() => set({ faces: [...data.faces, freshFace("", "back")] })}>
+          One more face
+        </button>
+      </fieldset>
+    </>
+  )
+}

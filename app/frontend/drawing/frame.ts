@@ -1,0 +1,4 @@
+// Measures of the film section, px.
+export const LEFT = 34
+export const AXIS = 44
+export const WOOD = 84

@@ -1,0 +1,53 @@
+import { type PointerEvent, useRef, useState } from "react"
+import type { Row, Sheet } from "@/types"
+import type { Axis } from "./axis"
+
+type Props = { sheet: Sheet; selected: string | null; onSelect: (key: string) => void; onMove: (row: Row, start: number) => void }
+
+const NEAR = 22
+
+const DRAG = 8
+
+/** Touch and mouse: the nearest start within 22 px is selected; the selected one can be dragged after 8 px. */
+export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: Axis) {
+  const [drag, setDrag] = useState<{ row: Row; minute: number } | null>(null)
+  const began = useRef<{ x: number; row: Row | null } | null>(null)
+  const local = (event: PointerEvent<SVGRectElement>) => event.clientX - event.currentTarget.getBoundingClientRect().left
+  const nearest = (x: number) => {
+    const [row] = sheet.rows
+      .map((found) => ({ found, gap: Math.abs(axis.x(found.work_start) - x) }))
+      .sort((one, other) => one.gap - other.gap)
+    return row && row.gap <= NEAR ? row.found : null
+  }
+  const snapped = (x: number) => Math.round(axis.minute(x) / 5) * 5
+  return {
+    drag,
+    handlers: {
+      onPointerDown: (event: PointerEvent<SVGRectElement>) => {
+        const x = local(event)
+        const row = nearest(x)
+        began.current = { x, row: row && row.key === selected && row.status === "planned" && !row.inserted ? row : null }
+        event.currentTarget.setPointerCapture(event.pointerId)
+      },
+      onPointerMove: (event: PointerEvent<SVGRectElement>) => {
+        const start = began.current
+        if (!start?.row) return
+        const x = local(event)
+        if (drag || Math.abs(x - start.x) > DRAG) setDrag({ row: start.row, minute: snapped(x) })
+      },
+      onPointerUp: (event: PointerEvent<SVGRectElement>) => {
+        if (drag) onMove(drag.row, drag.minute - drag.row.setup_min)
+        else {
+          const row = nearest(local(event))
+          if (row) onSelect(row.key)
+        }
+        setDrag(null)
+        began.current = null
+      },
+      onPointerCancel: () => {
+        setDrag(null)
+        began.current = null
+      },
+    },
+  }
+}

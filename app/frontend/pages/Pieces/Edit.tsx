@@ -1,0 +1,51 @@
+import { Head, Link, useForm, usePage } from "@inertiajs/react"
+import { cleaned, type PieceForm as Form, type PieceChoices, PieceFields } from "@/components/PieceFields"
+import { Shell } from "@/components/Shell"
+import type { PieceForm } from "@/types"
+
+/** Change what is known of a piece; its faces keep their names, since steps and log go by them. */
+export default function EditPiece({ piece, ...choices }: PieceChoices & { piece: PieceForm }) {
+  const errors = usePage<{ errors: Record<string, string> }>().props.errors
+  const form = useForm<Form>({
+    name: piece.name,
+    count: String(piece.count),
+    wood: piece.wood,
+    use: piece.use ?? "furniture",
+    arris: piece.arris,
+    look: piece.look ?? "",
+    wanted_colour: piece.wanted_colour ?? "",
+    wanted_gloss: piece.wanted_gloss ?? "",
+    faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),
+  })
+  return (
+    <Shell>
+      <Head title={`Change ${piece.name}`} />
+      <form
+        className="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          form.transform(cleaned)
+          form.patch(`/pieces/${piece.id}`)
+        }}
+      >
+        <h1 className="title">{piece.name}</h1>
+        <PieceFields
+          data={form.data}
+          set={(change) => form.setData((before) => ({ ...before, ...change }))}
+          errors={errors}
+          choices={choices}
+          kept={piece.faces.map((face) => face.name)}
+        />
+        <div className="flex gap-3">
+          <button type="submit" className="tape" disabled={form.processing}>
+            Keep the change
+          </button>
+          <Link href={`/pieces/${piece.id}/schedule`} className="button self-center">
+            Leave it
+          </Link>
+        </div>
+      </form>
+    </Shell>
+  )
+}
