@@ -17,6 +17,7 @@ class Piece < ApplicationRecord
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
   validate :wanted_look_is_understood
+  validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }
 
   # "34.6 20.2 23.6": the wanted colour as it is typed, CIE L*a*b* under D65; blank for none.
@@ -50,6 +51,11 @@ class Piece < ApplicationRecord
   end
 
   private
+
+  # Passes go by the faces they cover, and so does the log.
+  def faces_fit_the_log
+    errors.add(:faces, "Work on this piece is in the log by its faces, so no face can be added. Make another piece for it.") if faces.any?(&:new_record?) && entries.exists?
+  end
 
   def wanted_look_is_understood
     errors.add(:wanted_colour, "A colour is three numbers, L* a* b*, such as 34.6 20.2 23.6.") if wanted_colour_typed.present? && target_lab.nil?

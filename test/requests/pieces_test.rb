@@ -43,6 +43,15 @@ class PiecesRequestTest < RequestTest
     assert_equal %w[wanted_colour wanted_gloss], props["errors"].keys.sort
   end
 
+  test "faces of a piece that is in the log stay as they are" do
+    piece = make_piece(steps: [ coat("s1") ])
+    log(piece, "s1/1/top", "done", Time.current)
+    patch "/pieces/#{piece.id}", params: { faces: [ { name: "back", area_m2: "1", grain: "open", kind: "back" } ] }
+    follow_redirect!
+    assert_match(/in the log by its faces/, props["errors"]["faces"])
+    assert_equal [ "top" ], piece.reload.faces.map(&:name)
+  end
+
   test "the list shows how far each piece is" do
     make_piece(steps: [ coat("s1", coats: 2) ])
     get "/pieces"

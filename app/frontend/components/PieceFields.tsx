@@ -144,6 +144,11 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             )}
           </div>
         ))}
+        {errors.faces && (
+          <p className="said" role="alert">
+            {errors.faces}
+          </p>
+        )}
         <button type="button" className="button" data-quiet onClick={() => set({ faces: [...data.faces, freshFace("", "back")] })}>
           One more face
         </button>
