@@ -35,6 +35,11 @@ class Entry < ApplicationRecord
     piece.entries.includes(:correction).reject { |entry| entry.kind == "correction" || entry.correction }.sort_by { |entry| [ entry.happened_at, entry.id ] }
   end
 
+  # @return [Array<String>] keys of the passes of a piece that something is logged about
+  def self.standing_passes(piece)
+    where(piece: piece).where.not(kind: "correction").where.not(id: where(kind: "correction").select(:corrects_id)).where.not(pass_key: nil).distinct.pluck(:pass_key)
+  end
+
   def same!(**fields)
     other = fields.any? { |name, value| value.is_a?(ActiveRecord::Base) || value.nil? ? public_send(name) != value : public_send(name).to_json != value.to_json }
     raise Conflict, "Entry #{client_id} was recorded before, with other content." if other

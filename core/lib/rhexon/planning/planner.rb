@@ -6,6 +6,9 @@ module Rhexon
       BUILDS = { "quick" => 6, "full" => 60 }.freeze
       REPAIRS = { "quick" => 4, "full" => 20 }.freeze
 
+      # Builds after which a plan that is in time and as early as the bound allows is taken.
+      ENOUGH = { "quick" => 3, "full" => 30 }.freeze
+
       # @param shop [Shop]
       # @return [Plan]
       def self.plan(shop) = new(shop).plan
@@ -36,9 +39,14 @@ module Rhexon
           build = @builder.build(rank: rank)
           best = build if build.better_than?(best)
           @rank = rank if best.equal?(build)
-          return [ best, {}, count ] if @queues.count { |_, passes| passes.any? } <= 1
+          return [ best, {}, count ] if @queues.count { |_, passes| passes.any? } <= 1 || (count >= ENOUGH.fetch(@shop.effort) && at_bound?(best, bound))
         end
         [ best, {}, BUILDS.fetch(@shop.effort) ]
+      end
+
+      def at_bound?(build, bound)
+        unmet, late, latest, = build.goal
+        unmet.zero? && late.zero? && latest <= bound.ready_at
       end
 
       # First come first served; the longest tail first; then mixtures of the two with seeded noise.
