@@ -2,7 +2,7 @@
 class SheetSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields piece_id: :string, now: :number, zone: :string, person: :string, document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ], ready_means: :string,
-         cured_at: [ :number, NULLABLE ], bound_at: :number, hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
+         cured_at: [ :number, NULLABLE ], hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
          lapsed: "string[]"
   many :rows, resource: RowSerializer
   one :section, resource: SectionSerializer

@@ -93,7 +93,10 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
                 {preview.sheet.ready_at ? `, ready ${when(preview.sheet.ready_at, preview.sheet.zone)}` : ""}
               </p>
               {preview.replaces > 0 && (
-                <p className="sub">They take the place of the {preview.replaces} steps there now; undo brings those back.</p>
+                <p className="sub">
+                  They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there now; undo brings
+                  that back.
+                </p>
               )}
               <ul className="sub mt-2 list-disc pl-5">
                 {preview.differences.map((words) => (

@@ -39,13 +39,18 @@ export const Layers = memo(function Layers({
         return (
           <g key={layer.pass} data-state={layer.pass === selected ? "selected" : "rest"}>
             <path
-              d={`M${x1} ${y(layer.base_um)}V${y(layer.base_um + layer.wet_um)}l10 4V${y(layer.base_um)}Z`}
+              d={`M${axis.x(layer.laid_at)} ${y(layer.base_um)}V${y(layer.base_um + layer.wet_um)}l10 4V${y(layer.base_um)}Z`}
               fill="url(#cast)"
               transform="translate(4 0)"
             />
             <path d={band(axis, y, top, below, from, end)} fill={paint.fill} fillOpacity={paint.opacity} />
             {wet > layer.laid_at && <path d={band(axis, y, top, below, from, wet)} fill="url(#milk)" />}
-            <path d={line(axis, y, top, from, end)} fill="none" stroke="#4a2f10" strokeWidth={layer.pass === selected ? 2.4 : 1.3} />
+            <path
+              d={line(axis, y, top, from, end)}
+              fill="none"
+              stroke="var(--layer-ink)"
+              strokeWidth={layer.pass === selected ? 2.4 : 1.3}
+            />
             {layer.unbonded && <path d={zigzag(x1, axis.x(end), y(layer.base_um))} fill="none" stroke="var(--stop)" strokeWidth={2} />}
           </g>
         )
@@ -72,7 +77,7 @@ export function Least({ section, axis, y }: { section: Section; axis: Axis; y: (
     <path
       data-part="least"
       d={`M${Math.max(from - 30, 0)} ${y(section.least_um)}H${axis.width}`}
-      stroke="#1d2327"
+      stroke="var(--ink)"
       strokeWidth={2}
       strokeDasharray="7 4"
     />

@@ -34,9 +34,10 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
   }))
   const wanted = layers.sort((one, other) => Number(other.strong) - Number(one.strong) || other.high - one.high)
   const final = section.layers.length ? `${Math.round(section.film_um)} ± ${Math.round(section.sd_um)} µm left` : ""
+  const reserved = final ? [24, 40].map((row) => ({ x1: axis.width - 136, x2: axis.width, y: AXIS + row })) : []
   return (
     <g>
-      {placeLabels(wanted, axis.width).map((label) => (
+      {placeLabels(wanted, axis.width, reserved).map((label) => (
         <text
           key={label.key}
           x={label.x}

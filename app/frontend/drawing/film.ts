@@ -53,9 +53,11 @@ export function umSteps(most: number): number[] {
 
 export type Label = { key: string; x: number; y: number; text: string; width: number; strong?: boolean }
 
+export type Box = { x1: number; x2: number; y: number }
+
 /** Places labels by priority: at the peak, one row up, left or right; else only the number; else not at all. */
-export function placeLabels(wanted: (Label & { short: string })[], width: number): (Label & { placed: string })[] {
-  const taken: { x1: number; x2: number; y: number }[] = []
+export function placeLabels(wanted: (Label & { short: string })[], width: number, reserved: Box[] = []): (Label & { placed: string })[] {
+  const taken = [...reserved]
   const free = (x1: number, x2: number, y: number) =>
     x1 >= 0 && x2 <= width && y > 12 && !taken.some((box) => x1 < box.x2 + 4 && x2 > box.x1 - 4 && Math.abs(box.y - y) < 15)
   return wanted.flatMap((label) => {

@@ -120,6 +120,6 @@ export default function BenchPage(props: BenchProps) {
 function lastTouch(latest: Entry[], name: (id: string) => string) {
   const [entry] = [...latest].sort((one, other) => other.id - one.id)
   return entry
-    ? { id: entry.id, words: `${lowerFirst(entry.words)} ${KIND[entry.kind] ?? entry.kind}`, piece: name(entry.piece ?? "") }
+    ? { id: entry.id, words: `${lowerFirst(entry.words).split(":")[0]} ${KIND[entry.kind] ?? entry.kind}`, piece: name(entry.piece ?? "") }
     : null
 }

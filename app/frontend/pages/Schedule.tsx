@@ -7,6 +7,8 @@ import { useKeys } from "@/lib/keys"
 import { useViewportHeight, useWidth } from "@/lib/size"
 import { iso, when } from "@/lib/time"
 import { AddStep } from "@/schedule/AddStep"
+import { besideField } from "@/schedule/beside"
+import { FaceChoice, Neighbours } from "@/schedule/Choices"
 import { Detail, type Fields } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { Findings } from "@/schedule/Findings"
@@ -18,7 +20,7 @@ import { Summary } from "@/schedule/Summary"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { freeId } from "@/schedule/words"
-import type { ErrorSaid, Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
 
@@ -119,7 +121,7 @@ function Screen(props: Props) {
   const pendingSteps = useMemo(() => new Set(state.waiting.map((operation) => ("id" in operation ? operation.id : ""))), [state.waiting])
   const pending = (field: string) =>
     state.waiting.some((operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set)
-  const beside = state.trouble && besideField(state.trouble.said, step, sheet)
+  const beside = state.trouble && besideField(state.trouble.said, step, sheet.document.steps)
   const error = (field: string) => (beside === field ? state.trouble?.said.sentence : undefined)
 
   return (
@@ -241,58 +243,3 @@ function Screen(props: Props) {
 
 /** The first pass that is not done, or the last. */
 const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null
-
-const BESIDE = ["product", "method", "role", "wet_um", "coats", "thinning", "grits", "removes_um", "minutes", "asks", "room", "start"]
-
-/** The field of the selected step that a refusal is about; null when it has to be said above everything. */
-function besideField({ where }: ErrorSaid, step: Step | undefined, sheet: Sheet): string | null {
-  const [, place, name] = where.split("/")
-  const id = /^\d+$/.test(place ?? "") ? sheet.document.steps[Number(place)]?.id : place
-  const field = name === "pins" ? "start" : name
-  return step && id === step.id && field && BESIDE.includes(field) ? field : null
-}
-
-function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; go: (by: number) => void }) {
-  const at = pieces.indexOf(id)
-  return (
-    <div className="flex items-center gap-2">
-      <button type="button" className="button" data-size="square" aria-label="Piece before" disabled={at <= 0} onClick={() => go(-1)}>
-        ←
-      </button>
-      <button
-        type="button"
-        className="button"
-        data-size="square"
-        aria-label="Piece after"
-        disabled={at >= pieces.length - 1}
-        onClick={() => go(1)}
-      >
-        →
-      </button>
-      <span className="small sub">
-        piece {at + 1}
-        <br />
-        of {pieces.length}
-      </span>
-    </div>
-  )
-}
-
-function FaceChoice({ faces, face, onChange }: { faces: string[]; face: string; onChange: (face: string) => void }) {
-  if (faces.length < 2) return null
-  return (
-    <label className="flex items-center gap-2 small sub">
-      Film on
-      <select
-        className="input"
-        style={{ minHeight: 36, width: "auto", fontSize: 14 }}
-        value={face}
-        onChange={(event) => onChange(event.target.value)}
-      >
-        {faces.map((name) => (
-          <option key={name}>{name}</option>
-        ))}
-      </select>
-    </label>
-  )
-}

@@ -1,8 +1,9 @@
-import { duration, soon, when } from "@/lib/time"
+import { duration, when } from "@/lib/time"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
-import { CombControl } from "./CombControl"
+import { FilmControl } from "./FilmControl"
 import { Ledger } from "./Ledger"
 import { StepFields } from "./StepFields"
+import { WhenControl } from "./WhenControl"
 import { METHODS } from "./words"
 
 export type Fields = Extract<Operation, { op: "change_step" }>["set"]
@@ -92,128 +93,6 @@ export function Detail(props: Props) {
 function ledgerTitle(row: Row, own: boolean): string {
   const words = own ? row.drying?.words : row.waits[0]?.words
   return own ? `From laying to ${words}` : `Waits: ${words}`
-}
-
-const BECAUSE: Record<string, string> = {
-  milestone: "as soon as it is dry",
-  hands: "as soon as hands are free",
-  hours: "when the shop opens",
-  pin: "set by you",
-  goal: "held to catch a window",
-  log: "as logged",
-}
-
-function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
-  if (row.status !== "planned" || row.kind === "wait")
-    return <p className="sub mb-2">{row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}</p>
-  const said = error("start")
-  return (
-    <fieldset className="mb-3">
-      <legend className="label">
-        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
-        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
-      </legend>
-      <div className="flex gap-2">
-        <button
-          type="button"
-          className="button"
-          data-size="square"
-          aria-label="5 minutes earlier"
-          onClick={() => onMove(row, row.hands_start - 5)}
-        >
-          −
-        </button>
-        <output className="when-out">{when(row.work_start, sheet.zone)}</output>
-        <button
-          type="button"
-          className="button"
-          data-size="square"
-          aria-label="5 minutes later"
-          onClick={() => onMove(row, row.hands_start + 5)}
-        >
-          +
-        </button>
-        {row.pinned && (
-          <button type="button" className="button" data-quiet onClick={() => onUnpin(row)}>
-            let go
-          </button>
-        )}
-      </div>
-      {said && (
-        <p className="said" role="alert">
-          {said}
-        </p>
-      )}
-    </fieldset>
-  )
-}
-
-function FilmControl({ row, step, item, pending, error, onWet }: Props & { step: Step; item?: ShelfItem; onWet: (um: number) => void }) {
-  const wet = step.wet_um ?? 0
-  const frozen = row.status !== "planned"
-  const typed = (event: { currentTarget: HTMLInputElement }) => {
-    const value = Number(event.currentTarget.value.replace(",", "."))
-    if (Number.isFinite(value) && value !== wet) onWet(value)
-  }
-  return (
-    <section aria-label="Wet film">
-      <h3 className="head">
-        Wet film <span className={pending("wet_um") ? "pending" : ""}>{wet} µm</span>
-      </h3>
-      <CombControl value={wet} onChange={onWet} pending={pending("wet_um")} disabled={frozen} />
-      <dl className="film-figures">
-        <div>
-          <dt>stays, dry</dt>
-          <dd>{row.change_um !== null ? `${Math.round(row.change_um * 10) / 10} µm` : "–"}</dd>
-        </div>
-        <div>
-          <dt>to lay on</dt>
-          <dd>{row.laid_on_ml !== null ? `${row.laid_on_ml} ml` : "–"}</dd>
-        </div>
-        <div>
-          <dt>solids</dt>
-          <dd>
-            {item?.solids_volume_percent ?? "–"} %{item?.estimate && <small> est.</small>}
-          </dd>
-        </div>
-      </dl>
-      <div className="stepper mt-2">
-        <button
-          type="button"
-          className="button"
-          disabled={frozen}
-          aria-label="Wet film: 5 µm less"
-          onClick={() => onWet(Math.max(wet - 5, 5))}
-        >
-          −
-        </button>
-        <input
-          key={wet}
-          className="input"
-          inputMode="decimal"
-          aria-label="Wet film, µm"
-          defaultValue={wet}
-          disabled={frozen}
-          onBlur={typed}
-          onKeyDown={(event) => event.key === "Enter" && typed(event)}
-        />
-        <button
-          type="button"
-          className="button"
-          disabled={frozen}
-          aria-label="Wet film: 5 µm more"
-          onClick={() => onWet(Math.min(wet + 5, 500))}
-        >
-          +
-        </button>
-      </div>
-      {error("wet_um") && (
-        <p className="said" role="alert">
-          {error("wet_um")}
-        </p>
-      )}
-    </section>
-  )
 }
 
 function Window({ row, sheet }: { row: Row; sheet: Sheet }) {

@@ -1,8 +1,11 @@
 require "test_helper"
 require "planning/plan_checker"
+require "planning/random_shops"
 
 # The plan's promises over many seeded random shops, checked from the JSON alone.
 class InvariantsTest < CoreTest
+  include RandomShops
+
   SHOPS = 150
 
   def test_random_shops_keep_every_promise
@@ -25,35 +28,5 @@ class InvariantsTest < CoreTest
     night = plan.merge("passes" => [ plan["passes"].first, second.merge("hands" => [ [ "2026-11-23T20:00+01:00", "2026-11-23T20:28+01:00" ] ]) ])
     assert_match(/before its milestone/, PlanChecker.new(shop, early).faults.join)
     assert_match(/outside shop hours/, PlanChecker.new(shop, night).faults.join)
-  end
-
-  def random_shop(random)
-    pieces = Array.new(random.rand(1..4)) { |index| random_piece(random, "p#{index}") }
-    week = %w[mon tue wed thu fri sat].first(random.rand(3..6)).to_h { |day| [ day, [ [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], [ [ "08:00", "17:00" ] ], [ [ "13:00", "18:30" ] ] ].sample(random: random) ] }
-    shop_json(*pieces, now: format("2026-%02d-%02dT%02d:%02d+01:00", random.rand(1..3), random.rand(1..28), random.rand(6..15), random.rand(60)), t_c: random.rand(12..26), rh: random.rand(30..75),
-                       air: %w[still ordinary moving].sample(random: random), week: week, except: [ { "date" => "2026-03-16", "open" => [] } ], seed: random.rand(99),
-                       house: { "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
-  end
-
-  def random_piece(random, id)
-    steps = Array.new(random.rand(2..8)) { |index| random_step(random, "s#{index}") }
-    piece(document(*steps), id: id, count: random.rand(1..6), area_m2: random.rand(0.2..2.5).round(2), wood: %w[open closed].sample(random: random))
-  end
-
-  def random_step(random, id)
-    case random.rand(8)
-    when 0 then step(id, "sand", grits: %w[P150 P180])
-    when 1 then step(id, "raise_grain")
-    when 2 then step(id, "stain", product: "russet", method: "wipe")
-    when 3 then step(id, "level", grits: [ "P320" ], aim: %w[between rub_out].sample(random: random), removes_um: random.rand(1..5))
-    when 4 then step(id, "wait", minutes: random.rand(10..900))
-    when 5 then step(id, "look")
-    else random_coat(random, id)
-    end
-  end
-
-  def random_coat(random, id)
-    product, method, wet = [ [ "w20", "spray", 90 ], [ "seal", "brush", 70 ], [ "lacquer", "spray", 110 ], [ "varnish", "brush", 80 ], [ "catalysed", "spray", 100 ] ].sample(random: random)
-    coat(id, product: product, method: method, wet_um: wet + random.rand(-20..20), coats: random.rand(1..3))
   end
 end

@@ -22,7 +22,6 @@ module Rhexon
       def cured_at = plan.reached_at(piece_id, "full_cure")
       def hands_min = plan.hands_min(piece_id)
       def elapsed_min = plan.elapsed_min(piece_id)
-      def bound_at = plan.bound.ready_at
       def rows = @rows ||= plan.of_piece(piece_id).map { |placement| Row.new(plan, placement, numbers[placement.pass.step["id"]]) }
       def section = @section ||= Section.new(plan, piece_id, face, numbers)
       def findings = @findings ||= Checks::Catalogue.findings(plan, piece_id)

@@ -100,12 +100,22 @@ module Rhexon
 
       def fix_logged
         @queues.each_value do |passes|
-          passes.each do |pass|
+          passes.each_with_index do |pass, at|
+            outwaited(pass, passes.drop(at + 1)) if pass.kind == "wait"
             fix(scuff_pass(pass), @shop.facts["#{pass.key}/scuff"]) if @shop.facts["#{pass.key}/scuff"]&.started_at
             fix(pass, @shop.facts[pass.key]) if @shop.facts[pass.key]&.started_at
           end
         end
         @fixed = [ @placed, @order, @scuffed, @ends, @hands.busy ].map(&:dup)
+      end
+
+      # A wait is over at the latest when work after it has begun.
+      def outwaited(pass, later)
+        begun = later.filter_map { |other| @shop.facts[other.key]&.started_at }.min or return
+        waited = idle(pass, nil, [])
+        finish = [ waited.work_end, begun ].min
+        start = [ waited.work_start, finish ].min
+        settle(Placement.new(**waited.to_h, hands_start: start, work_start: start, first_end: finish, work_end: finish, hands_end: finish, because: "log", status: "done"))
       end
 
       # What the log fixed is the same in every build.

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest"
-import { heightAt, type Point, placeLabels, run, umSteps } from "./film"
+import { heightAt, type Point, placeLabels, run, umSteps } from "@/drawing/film"
 
 const top: Point[] = [
   [0, 0],

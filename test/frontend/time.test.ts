@@ -1,5 +1,5 @@
 import { expect, test } from "vitest"
-import { clock, dayStart, duration, soon, when } from "./time"
+import { clock, dayStart, duration, soon, when } from "@/lib/time"
 
 const NOW = Date.UTC(2026, 10, 23, 9, 40) / 60_000
 

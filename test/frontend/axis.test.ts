@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest"
-import { makeAxis, type Span } from "./axis"
+import { makeAxis, type Span } from "@/drawing/axis"
 
 // Mon 23 Nov 2026 00:00 in Berlin is 23:00 UTC the day before.
 const MONDAY = Date.UTC(2026, 10, 22, 23, 0) / 60_000

@@ -1,0 +1,65 @@
+import { soon, when } from "@/lib/time"
+import type { Row, Sheet } from "@/types"
+
+type Props = {
+  sheet: Sheet
+  row: Row
+  error: (field: string) => string | undefined
+  onMove: (row: Row, start: number) => void
+  onUnpin: (row: Row) => void
+}
+
+const BECAUSE: Record<string, string> = {
+  milestone: "as soon as it is dry",
+  hands: "as soon as hands are free",
+  hours: "when the shop opens",
+  pin: "set by you",
+  goal: "held to catch a window",
+  log: "as logged",
+}
+
+/** When it starts, why then, how far it may move; by 5 min, or let go. */
+export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
+  if (row.status !== "planned" || row.kind === "wait")
+    return <p className="sub mb-2">{row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}</p>
+  const said = error("start")
+  return (
+    <fieldset className="mb-3">
+      <legend className="label">
+        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
+        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
+      </legend>
+      <div className="flex gap-2">
+        <button
+          type="button"
+          className="button"
+          data-size="square"
+          aria-label="5 minutes earlier"
+          onClick={() => onMove(row, row.hands_start - 5)}
+        >
+          −
+        </button>
+        <output className="when-out">{when(row.work_start, sheet.zone)}</output>
+        <button
+          type="button"
+          className="button"
+          data-size="square"
+          aria-label="5 minutes later"
+          onClick={() => onMove(row, row.hands_start + 5)}
+        >
+          +
+        </button>
+        {row.pinned && (
+          <button type="button" className="button" data-quiet onClick={() => onUnpin(row)}>
+            let go
+          </button>
+        )}
+      </div>
+      {said && (
+        <p className="said" role="alert">
+          {said}
+        </p>
+      )}
+    </fieldset>
+  )
+}

@@ -1,0 +1,64 @@
+import { describe, expect, test } from "vitest"
+import { besideField } from "@/schedule/beside"
+import { freeId, freshStep, KINDS } from "@/schedule/words"
+import type { ShelfItem, Step } from "@/types"
+
+const item = (id: string, film: boolean, wet_um: Record<string, number>): ShelfItem => ({
+  id,
+  name: id,
+  role: "",
+  mechanism: "",
+  film,
+  wet_um,
+  solids_volume_percent: null,
+  estimate: true,
+})
+const shelf = [item("dye", false, {}), item("clear", true, { brush: 90, spray: 100 })]
+
+describe("a new step", () => {
+  test("has plain first values of its kind", () => {
+    expect(freshStep("coat", "s3", shelf)).toEqual({
+      id: "s3",
+      kind: "coat",
+      product: "clear",
+      method: "brush",
+      role: "top",
+      wet_um: 90,
+      coats: 1,
+    })
+    expect(freshStep("stain", "s3", shelf)).toEqual({ id: "s3", kind: "stain", product: "dye", method: "wipe" })
+    for (const [kind] of KINDS) expect(freshStep(kind, "s1", shelf)?.kind).toBe(kind)
+  })
+
+  test("is not offered when the shelf has nothing for it", () => {
+    expect(freshStep("coat", "s1", [])).toBeNull()
+    expect(freshStep("sand", "s1", [])).not.toBeNull()
+  })
+
+  test("gets an id that no step has", () => {
+    const steps = [{ id: "s2" }, { id: "s10" }, { id: "rub" }] as Step[]
+    expect(freeId(steps)).toBe("s11")
+    expect(freeId([])).toBe("s1")
+  })
+})
+
+describe("a refusal is said", () => {
+  const steps: Step[] = [
+    { id: "s1", kind: "sand", grits: ["P150"] },
+    { id: "s2", kind: "coat" },
+  ]
+  const said = (where: string) => ({ sentence: "No.", where })
+
+  test("beside the field of the selected step, by id or by place", () => {
+    expect(besideField(said("steps/s2/wet_um"), steps[1], steps)).toBe("wet_um")
+    expect(besideField(said("steps/1/coats"), steps[1], steps)).toBe("coats")
+    expect(besideField(said("steps/1/pins/0/start"), steps[1], steps)).toBe("start")
+  })
+
+  test("above everything when another step is selected or no field shows it", () => {
+    expect(besideField(said("steps/s2/wet_um"), steps[0], steps)).toBeNull()
+    expect(besideField(said("steps/s2"), steps[1], steps)).toBeNull()
+    expect(besideField(said("op"), steps[1], steps)).toBeNull()
+    expect(besideField(said("steps/s2/colour"), steps[1], steps)).toBeNull()
+  })
+})

@@ -1,0 +1,36 @@
+require "application_system_test_case"
+
+class PiecesScreenTest < ApplicationSystemTestCase
+  test "a piece is changed and its plan follows" do
+    piece = make_piece(steps: [ coat("s1") ])
+    visit "/pieces"
+    assert_accessible
+    click_on "Desk top"
+    click_on "1 off, elm, 1 m²"
+    fill_in "Area, m²", with: "4,5"
+    fill_in "Colour, L* a* b*", with: "reddish"
+    click_on "Keep the change"
+    assert_text "A colour is three numbers"
+    assert_field "Area, m²", with: "4,5"
+    fill_in "Colour, L* a* b*", with: "34.6 20.2 23.6"
+    assert_accessible
+    click_on "Keep the change"
+    assert_text "1 off, elm, 4.5 m²"
+    assert_equal [ 4.5, [ 34.6, 20.2, 23.6 ] ], [ piece.reload.faces.first.area_m2, piece.target_lab ]
+  end
+
+  test "a second face and an existing job" do
+    make_piece
+    visit "/pieces/new"
+    fill_in "Name", with: "Panel"
+    fill_in "Wood", with: "alder"
+    fill_in "Area, m²", with: "1.2"
+    click_on "One more face"
+    all(:field, "Face").last.set("back")
+    all(:field, "Area, m²").last.set("1.2")
+    click_on "Keep it and go to its schedule"
+    assert_text "No steps yet"
+    assert_equal [ %w[top face], %w[back back] ], Piece.last.faces.map { |face| [ face.name, face.kind ] }
+    assert_equal 1, Job.count
+  end
+end
