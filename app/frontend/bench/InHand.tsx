@@ -1,3 +1,4 @@
+import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
 import type { BenchRow, Piece } from "@/types"
 import type { Touch } from "./useBench"
@@ -75,6 +76,7 @@ export function InHand({ running, next, pieces, now, zone, onTouch, last }: Prop
       {!inHand && row.waits_until !== null && row.waits_until > now && (
         <p className="sub mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
+      <Cautions texts={row.cautions} />
       <div className="in-hand-tools">
         <button type="button" className="tape" data-space onClick={() => onTouch({ kind: inHand ? "done" : "started", pass: row.key })}>
           {inHand ? "Done" : "Start"}

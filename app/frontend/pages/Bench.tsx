@@ -1,4 +1,4 @@
-import { Head, Link } from "@inertiajs/react"
+import { Head, Link, usePoll } from "@inertiajs/react"
 import { HandsStrip } from "@/bench/HandsStrip"
 import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
 import { Slab } from "@/bench/Slab"
@@ -15,6 +15,7 @@ const KIND: Record<string, string> = { started: "begun", done: "done", dry_test:
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
   const { bench, pieces, rooms, latest, unsent, trouble, touch, calm } = useBench(props)
+  usePoll(60_000, { only: ["bench", "latest"] })
   const now = useNow(bench.now)
   const { zone } = bench
   useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })

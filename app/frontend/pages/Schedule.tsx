@@ -1,5 +1,5 @@
 import { Head, Link, router } from "@inertiajs/react"
-import { useCallback, useMemo, useRef, useState } from "react"
+import { useCallback, useEffect, useMemo, useRef, useState } from "react"
 import { Shell } from "@/components/Shell"
 import { FilmSection } from "@/drawing/FilmSection"
 import { Patterns, StripKey } from "@/drawing/Patterns"
@@ -102,6 +102,12 @@ function Screen(props: Props) {
     const at = sheet.rows.findIndex((candidate) => candidate.key === row?.key)
     setSelected(sheet.rows[Math.min(Math.max(at + by, 0), sheet.rows.length - 1)]?.key ?? null)
   }
+  // The clock went on while the page was out of sight.
+  useEffect(() => {
+    const back = () => document.visibilityState === "visible" && void state.reload()
+    document.addEventListener("visibilitychange", back)
+    return () => document.removeEventListener("visibilitychange", back)
+  }, [state.reload])
   useKeys({
     ArrowDown: () => walk(1),
     ArrowUp: () => walk(-1),

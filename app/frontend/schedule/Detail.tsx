@@ -1,3 +1,4 @@
+import { Cautions } from "@/components/Cautions"
 import { duration, when } from "@/lib/time"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FilmControl } from "./FilmControl"
@@ -83,6 +84,7 @@ export function Detail(props: Props) {
           ) : (
             <p className="sub">Nothing has to dry before this.</p>
           )}
+          <Cautions texts={row.cautions} />
           {!row.inserted && <StepOrder {...props} step={step} />}
         </div>
       </div>

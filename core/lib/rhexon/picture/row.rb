@@ -59,6 +59,9 @@ module Rhexon
 
       def dry_um = snapshot && @pass.film? ? change_um : nil
 
+      # @return [Array<String>] reminders where the work can hurt someone
+      def cautions = Materials::Cautions.for(kind, @pass.product, @pass.method)
+
       # What it waited for, the latest first.
       # @return [Array<Ledger>]
       def waits = placement.waits.select(&:reached_at).sort_by { |wait| -wait.reached_at }.map { |wait| ledger(wait, nil) }

@@ -1,0 +1,30 @@
+module Rhexon
+  module Materials
+    # Reminders for work that can hurt someone; they defer to labels, local codes and trained practice (core/data/cautions.yml).
+    module Cautions
+      ABRASIONS = %w[sand level scuff].freeze
+
+      module_function
+
+      # @param kind [String] of the pass
+      # @param product [Product, nil]
+      # @param method [String, nil]
+      # @return [Array<String>] sentences, the gravest first
+      def for(kind, product, method)
+        return [ table.fetch("dust") ] if ABRASIONS.include?(kind)
+        return [] unless product
+
+        table.fetch("cautions").select { |row| fits?(row.fetch("when"), product, method) }.map { |row| row.fetch("text") }
+      end
+
+      def fits?(selector, product, method)
+        found = { "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism, "method" => method }
+        selector.all? { |name, values| values.include?(found.fetch(name)) }
+      end
+      private_class_method :fits?
+
+      def table = Reference.table("cautions")
+      private_class_method :table
+    end
+  end
+end
