@@ -77,6 +77,7 @@ export function Detail(props: Props) {
           ) : (
             <Window row={row} sheet={sheet} />
           )}
+          <Cautions texts={row.cautions} />
         </div>
         <div>
           {ledger ? (
@@ -84,7 +85,6 @@ export function Detail(props: Props) {
           ) : (
             <p className="sub">Nothing has to dry before this.</p>
           )}
-          <Cautions texts={row.cautions} />
           {!row.inserted && <StepOrder {...props} step={step} />}
         </div>
       </div>

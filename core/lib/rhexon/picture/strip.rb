@@ -43,7 +43,7 @@ module Rhexon
       def open_and_shut(opens, next_at)
         closes = next_coat && @plan.drier.closes_at(@placement)
         finish = [ next_at, closes ].compact.max || ends(opens)
-        return [ stretch("shut", [ opens, closes ].min, finish) ] if closes && closes <= opens
+        return [ stretch("shut", opens, finish) ] if closes && closes <= opens
 
         [ stretch("open", opens, closes || finish), (stretch("shut", closes, next_at) if closes && next_at && next_at > closes) ]
       end

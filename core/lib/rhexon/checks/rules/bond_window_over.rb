@@ -18,7 +18,7 @@ module Rhexon
         def inserted_scuff?(context, coat) = context.placements.any? { |placement| placement.pass.key == "#{coat.pass.key}/scuff" && placement.status == "planned" }
 
         def scuffed(context, coat, window)
-          sentence = "#{context.title(lower(context, window))} shuts #{context.clock(window.closes_at)}, before hands are free for the next coat. A scuff is planned so that it bites."
+          sentence = "#{context.title(lower(context, window))} #{window.closes_at < context.shop.now ? "shut" : "shuts"} #{context.clock(window.closes_at)}, before hands #{window.closes_at < context.shop.now ? "were" : "are"} free for the next coat. A scuff is planned so that it bites."
           context.finding("bond.window_over", "note", "Window missed, scuff planned", sentence, placement: coat,
                           figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: [ catch_it(context, coat, window) ])
         end
