@@ -29,7 +29,12 @@ class CellsController < ApplicationController
 
   def board = @board ||= Board.find(params[:board_id])
   def cell = @cell ||= board.cells.find(params[:cell_id] || params[:id])
-  def piece = @piece ||= Piece.find(body["piece_id"])
+
+  def piece
+    Rhexon.refuse_unless(body["piece_id"].is_a?(Integer), "Choose a piece", where: "piece_id")
+    @piece ||= Piece.find(body["piece_id"])
+  end
+
   def promoted = cell.promotion(piece, body["methods"] || {}, today: Shop.current.clock.date(Time.current.to_i / 60))
   def answer = render(json: BoardState.new(board.reload).to_h)
 end

@@ -17,7 +17,7 @@ class SchedulesController < ApplicationController
 
   def edits
     refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
-    schedule.edit!(operation, base: body["base"], reason: body["reason"].presence || in_words)
+    schedule.edit!(operation, base: body["base"], reason: body["reason"].to_s.first(200).presence) { in_words }
     answer
   end
 

@@ -24,11 +24,12 @@ class Schedule < ApplicationRecord
   # @param base [Integer] number of the revision it was made on
   # @return [Revision]
   # @raise [Stale, Rhexon::Refusal]
-  def edit!(operation, base:, reason:)
+  # @yieldreturn [String] the reason where none is given; asked once the operation has proved sound
+  def edit!(operation, base:, reason: nil)
     with_lock do
-      raise Stale.new(since(base)) unless base == head.number
+      raise Stale.new(since(base.to_i)) unless base == head.number
 
-      advance!(proposed(operation), operation, reason)
+      advance!(proposed(operation), operation, reason || yield)
     end
   end
 

@@ -7,11 +7,14 @@ class RandomSheetsTest < CoreTest
 
   SHOPS = 60
 
-  def each_sheet
-    SHOPS.times do |seed|
+  def each_sheet(&block) = (@@sheets ||= sheets).each(&block)
+
+  # Made once: the tests only look at them.
+  def sheets
+    (0...SHOPS).flat_map do |seed|
       shop = random_shop(Random.new(5000 + seed))
       plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("pieces" => shop["pieces"].map { |piece| piece.merge("use" => "furniture", "due" => "2026-04-20T12:00+02:00") })))
-      plan.shop.pieces.each { |piece| yield Rhexon::Picture::Sheet.new(plan, piece.id), plan, seed }
+      plan.shop.pieces.map { |piece| [ Rhexon::Picture::Sheet.new(plan, piece.id), plan, seed ] }
     end
   end
 

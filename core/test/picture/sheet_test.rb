@@ -46,6 +46,24 @@ class SheetTest < CoreTest
     assert_operator row.earliest, :<=, row.hands_start
   end
 
+  def test_a_film_that_never_dries_can_still_be_shown
+    frozen = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2), step("s2", "look"))), t_c: 3)
+    shown = sheet(frozen)
+    assert_equal [ "Coat 1 of 2" ], shown.rows.map(&:words)
+    assert_equal 1, shown.section.layers.size
+    assert_nil shown.ready_at
+    assert_nil shown.rows.first.drying
+    assert_equal "stop", shown.findings.first.level
+    assert_equal 1, Rhexon::Picture::Bench.new(frozen).upcoming.size
+  end
+
+  def test_a_schedule_without_steps_has_an_empty_sheet
+    shown = sheet(plan(piece(document)))
+    assert_empty shown.rows
+    assert_empty shown.findings
+    assert_equal [ 0.0, [] ], [ shown.section.film_um, shown.section.layers ]
+  end
+
   def test_the_bench_knows_what_is_next_drying_and_in_hand
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, { "kind" => "started", "pass" => "b/s1/1/show", "at" => "2026-11-23T07:58+01:00" } ]
     bench = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log, now: "2026-11-23T08:00+01:00"))

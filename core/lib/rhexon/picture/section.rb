@@ -9,6 +9,8 @@ module Rhexon
       Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, keyword_init: true)
       Abrasion = Struct.new(:pass, :step, :number, :from, :to, :before_um, :after_um, :inserted, keyword_init: true)
 
+      NEVER_MIN = 30 * 1440
+
       attr_reader :face, :wood, :layers, :stains, :abrasions, :film_um, :sd_um, :least_um
 
       # @param plan [Planning::Plan]
@@ -55,7 +57,8 @@ module Rhexon
         pass.product.class_id == "shellac" || pass.product.colour == "ambering" ? "amber" : "clear"
       end
 
-      def touch(placement) = (placement.milestones["touch"]&.minutes || 30).ceil
+      # A film that never dries in this air is drawn wet for a month.
+      def touch(placement) = [ placement.milestones["touch"]&.minutes || 30, NEVER_MIN ].min.ceil
 
       # The share that stays on the surface is the same wet as dry.
       def wet_on_surface(snapshot, laid)

@@ -40,6 +40,8 @@ module Rhexon
       end
 
       def change(document, operation)
+        raise Refusal.new("An edit is an operation with its name in op", where: "operation") unless operation.is_a?(Hash)
+
         case operation["op"]
         when "add_step" then add(document, operation["step"], operation["after"])
         when "remove_step" then steps(document) { |list| list - [ Document.step(document, operation["id"]) ] }
@@ -47,12 +49,26 @@ module Rhexon
         when "change_step" then change_step(document, operation["id"], operation["set"])
         when "split_coats" then split(document, operation)
         when "pin" then pin(document, operation)
-        when "house" then document.merge("house" => merged(document["house"] || {}, operation["set"]))
-        when "all" then operation.fetch("operations").reduce(document) { |so_far, inner| change(so_far, inner) }
+        when "house" then house(document, operation["set"])
+        when "all" then several(document, operation["operations"])
         else raise Refusal.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, all")
         end
       end
       private_class_method :change
+
+      def house(document, set)
+        raise Refusal.new("A house rule names what it sets", where: "set") unless set.is_a?(Hash)
+
+        document.merge("house" => merged(document["house"] || {}, set))
+      end
+      private_class_method :house
+
+      def several(document, operations)
+        raise Refusal.new("Several edits are a list", where: "operations") unless operations.is_a?(Array)
+
+        operations.reduce(document) { |so_far, inner| change(so_far, inner) }
+      end
+      private_class_method :several
 
       def add(document, step, after)
         raise Refusal.new("A new step must be a step", where: "step") unless step.is_a?(Hash)
@@ -102,6 +118,7 @@ module Rhexon
       private_class_method :split
 
       def pin(document, operation)
+        Rhexon.refuse_unless(operation["coat"].is_a?(Integer), "A pin names its coat by number", where: "coat", accepted: "1 for the first")
         replace(document, operation["id"]) do |step|
           others = (step["pins"] || []).reject { |pin| pin["coat"] == operation["coat"] }
           added = operation["start"] ? [ { "coat" => operation["coat"], "start" => operation["start"] } ] : []
@@ -115,9 +132,9 @@ module Rhexon
 
       # Fewer coats take the pins of the coats that went with them.
       def within_coats(step)
-        return step unless step["pins"] && step["coats"].is_a?(Integer)
+        return step unless step["pins"].is_a?(Array) && step["pins"].all?(Hash) && step["coats"].is_a?(Integer)
 
-        with_pins(step, step["pins"].select { |pin| pin["coat"] <= step["coats"] })
+        with_pins(step, step["pins"].reject { |pin| pin["coat"].is_a?(Integer) && pin["coat"] > step["coats"] })
       end
       private_class_method :within_coats
 

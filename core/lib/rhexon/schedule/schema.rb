@@ -19,7 +19,7 @@ module Rhexon
         errors = schema(name).validate(value).first(20)
         return if errors.empty?
 
-        error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said?(candidate) ? 1 : 0 ] }
+        error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said(candidate) ? 1 : 0 ] }
         raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
@@ -31,11 +31,11 @@ module Rhexon
         JSON.parse(File.read(File.join(FOLDER, "#{File.basename(uri.path.to_s)}.json")))
       end
 
-      def said?(error) = error["x-error"] || error["schema"]&.key?("x-error")
+      # @return [String, nil] the schema's own sentence
+      def said(error) = error["schema"].is_a?(Hash) ? error["schema"]["x-error"] : nil
 
       def sentence(error)
-        said = error.dig("schema", "x-error")
-        return said if said
+        return said(error) if said(error)
 
         case error["type"]
         when "required" then "#{place(error)} lacks #{error.dig("details", "missing_keys").join(", ")}."
