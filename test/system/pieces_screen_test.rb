@@ -19,6 +19,20 @@ class PiecesScreenTest < ApplicationSystemTestCase
     assert_equal [ 4.5, [ 34.6, 20.2, 23.6 ] ], [ piece.reload.faces.first.area_m2, piece.target_lab ]
   end
 
+  test "every other screen is accessible, empty and with something on it" do
+    paths = %w[/bench /pieces /pieces/new /boards /boards/new /nowhere]
+    paths.each { |path| accessible(path) }
+    make_piece(steps: [ coat("s1") ])
+    Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.current)
+    paths.each { |path| accessible(path) }
+  end
+
+  def accessible(path)
+    visit path
+    assert_selector "h1"
+    assert_accessible
+  end
+
   test "a second face and an existing job" do
     make_piece
     visit "/pieces/new"

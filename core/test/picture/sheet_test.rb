@@ -57,6 +57,13 @@ class SheetTest < CoreTest
     assert_equal 1, Rhexon::Picture::Bench.new(frozen).upcoming.size
   end
 
+  def test_a_film_that_dried_before_the_room_went_cold_is_explained_by_what_was_seen
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" }, { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => "dry", "at" => "2026-11-20T23:00+01:00" } ]
+    shown = sheet(plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), t_c: 3, log: log))
+    assert_equal [ [ "sheet", 960 ], [ "seen", -43 ] ], shown.rows.first.drying.rows
+    assert_equal %w[coat scuff coat], shown.rows.map(&:kind)
+  end
+
   def test_a_schedule_without_steps_has_an_empty_sheet
     shown = sheet(plan(piece(document)))
     assert_empty shown.rows

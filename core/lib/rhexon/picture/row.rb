@@ -101,6 +101,7 @@ module Rhexon
       # to whole minutes go into a row of their own or the largest one.
       def rows(wait)
         return [ [ "sheet", wait.reached_at - wait.from ] ] if wait.milestone.nil?
+        return [ [ "sheet", wait.milestone.sheet_min.round ], [ "seen", wait.reached_at - wait.from - wait.milestone.sheet_min.round ] ] unless wait.milestone.minutes.finite?
 
         causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
         causes << [ "school", (wait.milestone.minutes * (wait.school - 1)).round ] unless wait.school == 1.0
