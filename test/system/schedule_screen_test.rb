@@ -85,6 +85,19 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_selector "[role=dialog]", text: "left behind"
   end
 
+  test "a house rule is switched for this schedule and the plan follows" do
+    click_on "House rules"
+    within "[role=dialog]" do
+      select "always", from: "Scuff between coats that meet their window"
+      assert_accessible
+    end
+    eventually { document["house"] == { "scuff" => "always" } }
+    press :escape
+    assert_selector "[role=option]", text: "Scuff P320"
+    click_on "Undo"
+    assert_no_selector "[role=option]", text: "Scuff P320"
+  end
+
   test "a selected start is dragged and the plan follows" do
     row("Coat 2 of 2").click
     label = find(".film-label-on")

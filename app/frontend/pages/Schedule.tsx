@@ -13,6 +13,7 @@ import { Detail, type Fields } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { Findings } from "@/schedule/Findings"
 import { History } from "@/schedule/History"
+import { HouseRules } from "@/schedule/HouseRules"
 import { SheetTable } from "@/schedule/SheetTable"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
@@ -192,6 +193,7 @@ function Screen(props: Props) {
           {sheet.rows.length > 0 && (
             <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
               <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
+              <HouseRules document={sheet.document} onEdit={state.edit} />
               <FaceChoice faces={piece.faces.map((face) => face.name)} face={sheet.section.face} onChange={state.show} />
             </div>
           )}

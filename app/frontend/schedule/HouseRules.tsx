@@ -1,0 +1,69 @@
+import { Dialog } from "radix-ui"
+import { SelectField } from "@/components/Field"
+import type { Operation, ScheduleDocument } from "@/types"
+
+type Rule = { name: "scuff" | "missed_window" | "rub_out"; label: string; options: [string, string][]; why: string }
+
+const RULES: Rule[] = [
+  {
+    name: "scuff",
+    label: "Scuff between coats that meet their window",
+    options: [
+      ["none", "none"],
+      ["after_a_night", "after a night"],
+      ["always", "always"],
+    ],
+    why: "Inside its window a coat bonds by itself; a scuff then only costs hands and film. Some shops scuff every time, for nibs as much as for bond.",
+  },
+  {
+    name: "missed_window",
+    label: "When a window is missed",
+    options: [
+      ["scuff", "scuff, and go on"],
+      ["stop", "stop and ask"],
+    ],
+    why: "A scuff brings the bond back on every film that does not re-dissolve, so the plan puts one in and says so.",
+  },
+  {
+    name: "rub_out",
+    label: "Waiting before the rub-out",
+    options: [
+      ["cautious", "cautious, 1.5 times the sheet"],
+      ["usual", "usual, as on the sheet"],
+      ["brisk", "brisk, 0.7 times the sheet"],
+    ],
+    why: "Too soon sinks back later, too late is hard work. It is never less than 72 h.",
+  },
+]
+const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual" } as const
+
+/** Where finishers disagree: switches for this schedule, each with why its default is the default. */
+export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {
+  return (
+    <Dialog.Root>
+      <Dialog.Trigger className="button" data-quiet>
+        House rules
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="dialog-shade" />
+        <Dialog.Content className="dialog" aria-describedby={undefined}>
+          <Dialog.Title className="panel-title">House rules of this schedule</Dialog.Title>
+          <div className="mt-4 grid gap-5">
+            {RULES.map((rule) => (
+              <div key={rule.name}>
+                <SelectField
+                  label={rule.label}
+                  value={document.house?.[rule.name] ?? DEFAULTS[rule.name]}
+                  options={rule.options}
+                  onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
+                />
+                <p className="sub small mt-1">{rule.why}</p>
+              </div>
+            ))}
+          </div>
+          <Dialog.Close className="button mt-5">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
