@@ -27,7 +27,10 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
       <p className="slab-state">{state(slab, zone, now)}</p>
       <Drawing slab={slab} piece={piece} now={now} zone={zone} />
       <p className="slab-foot">
-        <span>{row.words}</span>
+        <span>
+          {row.words}
+          {slab.state === "scuffed" ? ", scuffed" : ""}
+        </span>
         <b>{slab.film_um ? `${Math.round(slab.film_um)} µm on` : ""}</b>
       </p>
       {asks(slab, now) && (
@@ -82,6 +85,7 @@ function state(slab: SlabData, zone: string, now: number): string {
   if (slab.state === "shut") return slab.closes_at ? `shut since ${soon(slab.closes_at, zone, now)}` : "shut"
   if (!slab.next_row) return "dry"
   if (slab.closes_at === null) return "open"
+  if (slab.state === "scuffed") return `open to ${soon(slab.closes_at, zone, now)}`
   return slab.closes_at - now < 600 ? `closes in ${duration(slab.closes_at - now)}` : `open to ${soon(slab.closes_at, zone, now)}`
 }
 

@@ -146,6 +146,8 @@ function Screen(props: Props) {
             <Link href="/pieces" className="underline underline-offset-2">
               {piece.client}
             </Link>
+            {" · "}
+            <HouseRules document={sheet.document} onEdit={state.edit} />
             {schedule.origin && (
               <>
                 {" · from "}
@@ -193,7 +195,6 @@ function Screen(props: Props) {
           {sheet.rows.length > 0 && (
             <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
               <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
-              <HouseRules document={sheet.document} onEdit={state.edit} />
               <FaceChoice faces={piece.faces.map((face) => face.name)} face={sheet.section.face} onChange={state.show} />
             </div>
           )}

@@ -41,9 +41,7 @@ const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual" } as 
 export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {
   return (
     <Dialog.Root>
-      <Dialog.Trigger className="button" data-quiet>
-        House rules
-      </Dialog.Trigger>
+      <Dialog.Trigger className="cursor-pointer underline underline-offset-2">House rules</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="dialog-shade" />
         <Dialog.Content className="dialog" aria-describedby={undefined}>

@@ -80,6 +80,14 @@ class SheetTest < CoreTest
     assert_equal [ "too_soon", at("2026-11-23T09:13+01:00"), at("2026-11-23T19:43+01:00"), "top/s1/2/show" ], [ slab.state, slab.opens_at, slab.closes_at, slab.next_row.key ]
   end
 
+  # Levelled at 08:00 the next day: open for a day, and what is asked is the next coat's question, not the paper's.
+  def test_the_bench_shows_a_scuffed_film_open_for_a_day
+    steps = document(coat("s1"), step("s2", "level", grits: [ "P320" ], aim: "between"), coat("s3"))
+    log = [ [ "s1", "2026-11-23T15:43+01:00" ], [ "s2", "2026-11-24T08:00+01:00" ] ].map { |id, moment| { "kind" => "done", "pass" => "top/#{id}/1/show", "at" => moment } }
+    slab = Rhexon::Picture::Bench.new(plan(piece(steps), log: log, now: "2026-11-24T09:00+01:00")).drying.first
+    assert_equal [ "scuffed", at("2026-11-25T08:00+01:00"), "recoat_opens", "top/s3/1/show" ], [ slab.state, slab.closes_at, slab.milestone, slab.next_row.key ]
+  end
+
   def test_the_bench_calls_a_shut_film_shut_and_asks_for_the_scuff
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T15:43+01:00" } ]
     slab = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-24T07:30+01:00")).drying.first

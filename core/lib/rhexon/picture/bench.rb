@@ -70,11 +70,13 @@ module Rhexon
       end
 
       def slab(row, piece, mine)
-        placement = row.placement
         follower = following(row, mine)
-        drying = row.drying
-        Slab.new(row: row, piece: piece, strip: Strip.of(placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes(placement, follower),
-                 state: state(drying, placement, follower), milestone: drying&.milestone, next_row: first_of(follower, mine))
+        waiting = follower && follower.placement.pass.needs.any? { |need| need.pass == row.placement.pass.index }
+        drying = waiting ? row.drying_to(follower.placement) : row.drying
+        scuffed = scuffed_until(row.placement, follower)
+        closes = scuffed || closes(row.placement, follower)
+        Slab.new(row: row, piece: piece, strip: Strip.of(row.placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes,
+                 state: state(drying, closes, scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine))
       end
 
       # An inserted scuff comes before the coat it serves.
@@ -82,13 +84,22 @@ module Rhexon
 
       def closes(placement, follower) = follower&.placement&.pass&.leaves_something? ? plan.drier.closes_at(placement) : nil
 
-      def state(drying, placement, follower)
+      # @return [Integer, nil] until when the last abrasion that is done keeps the film open for the coat to come
+      def scuffed_until(placement, follower)
+        return unless follower
+
+        by_step = (follower.placement.pass.abraded_by[placement.pass.index] || []).map { |index| plan.build.by_index[index] }
+        own = plan.of_piece(placement.pass.piece.id).find { |other| other.pass.key == "#{follower.key}/scuff" }
+        done = [ *by_step, own ].compact.select { |other| other.status == "done" }.map(&:hands_end).max
+        done && done + placement.pass.piece.house.fetch("scuff_valid_min")
+      end
+
+      def state(drying, closes, scuffed)
         return "open" unless drying
         return "too_soon" if now < drying.reached_at
-        return "open" if follower&.window_state == "scuffed" && !follower.placement.pass.abraded_by.empty?
+        return "shut" if closes && now > closes
 
-        closes = closes(placement, follower)
-        closes && now > closes ? "shut" : "open"
+        scuffed ? "scuffed" : "open"
       end
 
       # When it calls on the hands: a film that waits for them without hurry comes after what opens or shuts within a day.
@@ -96,7 +107,7 @@ module Rhexon
         return slab.opens_at || now + HORIZON_MIN if slab.state == "too_soon"
         return now + HORIZON_MIN unless slab.next_row
 
-        slab.state == "open" && slab.closes_at ? [ slab.closes_at, now + 1440 ].min : now + 1440
+        %w[open scuffed].include?(slab.state) && slab.closes_at ? [ slab.closes_at, now + 1440 ].min : now + 1440
       end
     end
   end

@@ -68,10 +68,14 @@ module Rhexon
 
       # How long this coat takes to what comes next on it.
       # @return [Ledger, nil]
-      def drying
+      def drying = drying_to(@plan.of_piece(@pass.piece.id).find { |other| other.pass.needs.any? { |need| need.pass == @pass.index } })
+
+      # How long this coat takes to one of the passes that wait for it; without one, to ready.
+      # @param follower [Planning::Placement, nil]
+      # @return [Ledger, nil]
+      def drying_to(follower)
         return unless placement.milestones
 
-        follower = @plan.of_piece(@pass.piece.id).find { |other| other.pass.needs.any? { |need| need.pass == @pass.index } }
         need = follower&.pass&.needs&.find { |candidate| candidate.pass == @pass.index }
         reached = need ? @plan.drier.reached(placement, need.milestone, need.pair_min) : @plan.drier.reached(placement, @pass.piece.ready_at)
         reached&.reached_at && ledger(reached, follower)
