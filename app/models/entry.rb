@@ -23,7 +23,7 @@ class Entry < ApplicationRecord
     raise Rhexon::Refusal.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
 
     known = find_by(client_id: client_id)
-    return known.tap { |entry| entry.same!(kind: kind, **fields) } if known
+    return known.tap { |entry| entry.same!(kind: kind, **fields.except(:revision)) } if known
 
     create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current, **fields)
   rescue ActiveRecord::RecordNotUnique

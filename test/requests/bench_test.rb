@@ -32,6 +32,14 @@ class BenchRequestTest < RequestTest
     assert_response :conflict
   end
 
+  test "a repeat after the schedule has changed is still the same entry" do
+    touch("started", id: "tap", at: MONDAY)
+    edit(@piece, { op: "change_step", id: "s1", set: { coats: 3 } })
+    touch("started", id: "tap", at: MONDAY)
+    assert_response :ok
+    assert_equal 1, Entry.count
+  end
+
   test "what cannot have happened is refused with a sentence" do
     touch("dry_test", milestone: "touch", answer: "dry")
     assert_match(/not done yet/, sentence)

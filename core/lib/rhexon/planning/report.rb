@@ -37,12 +37,10 @@ module Rhexon
 
       def rate(wait)
         return 1.0 if group(wait) == "clock"
-        return wait.milestone ? Drying::Rate.factors(wait.pass.product, wait.phase, @shop.rooms.fetch(wait.pass.room)).rate : grain_rate(wait) if wait
+        return wait.sheet_min / (wait.reached_at - wait.from).to_f unless wait.milestone
 
-        1.0
+        Drying::Rate.factors(wait.pass.product, wait.phase, @shop.rooms.fetch(wait.pass.room)).rate
       end
-
-      def grain_rate(wait) = wait.sheet_min / (wait.reached_at - wait.from).to_f
 
       def group(wait)
         return "clock" if wait.bound_by == "floor"
