@@ -12,8 +12,10 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
   const width = useWidth(holder, 1120)
   const { zone, now } = bench
   const start = dayStart(now, zone)
-  const opens = Math.min(bench.open_today[0]?.[0] ?? start + 420, now, ...bench.today.map((row) => row.hands_start)) - 30
-  const shuts = Math.max(bench.open_today.at(-1)?.[1] ?? start + 1020, now, ...bench.today.map((row) => row.hands_end)) + 60
+  // Work that pauses at closing goes on another day; only today's stretches belong here.
+  const spans = bench.today.flatMap((row) => row.hands).filter(([from, to]) => to > start && from < start + 1440)
+  const opens = Math.min(bench.open_today[0]?.[0] ?? start + 420, now, ...spans.map(([from]) => from)) - 30
+  const shuts = Math.max(bench.open_today.at(-1)?.[1] ?? start + 1020, now, ...spans.map(([, to]) => to)) + 60
   const x = (minute: number) => ((minute - opens) / (shuts - opens)) * width
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? ""
   const hours = Array.from({ length: 26 }, (_, index) => start + index * 60).filter((minute) => minute > opens && minute < shuts)
