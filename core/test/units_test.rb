@@ -37,3 +37,9 @@ class UnitsTest < CoreTest
     assert_match(/Cannot turn g into ml/, refusal { Rhexon::Units.convert(1, from: :g, to: :ml) }.message)
   end
 end
+
+class LoadingTest < CoreTest
+  def test_every_name_that_the_library_promises_can_be_loaded
+    Rhexon.constants.map { |name| Rhexon.const_get(name) }.grep(Module).each { |room| room.constants.each { |name| refute_nil room.const_get(name) } }
+  end
+end
