@@ -14,7 +14,7 @@ class PiecesController < ApplicationController
   def create
     piece = Piece.new(piece_params)
     piece.job = job
-    if [ piece.job.valid?, piece.valid? ].all?
+    if [ piece.job.valid?, piece.valid?, @due_error.nil? ].all?
       piece.save!
       redirect_to piece_schedule_path(piece), status: :see_other
     else
@@ -53,15 +53,16 @@ class PiecesController < ApplicationController
     return Job.in_hand.find(params[:job_id]) if params[:job_id].present?
 
     Job.new(client: params[:client], place: params[:place].presence, due_at: due)
+  rescue Date::Error
+    @due_error = { due: "A due date is a day, such as 2026-12-18." }
+    Job.new(client: params[:client])
   end
 
   # A due date is met by the end of that day.
   def due
     return if params[:due].blank?
 
-    Time.at(Shop.current.clock.at(Date.iso8601(params[:due]), "17:00") * 60)
-  rescue Date::Error
-    nil
+    Time.at(Shop.current.clock.at(Date.iso8601(params[:due].to_s), "17:00") * 60)
   end
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
@@ -82,6 +83,6 @@ class PiecesController < ApplicationController
   def errors_of(piece)
     own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)
     faces = piece.faces.each_with_index.flat_map { |face, index| face.errors.to_hash.map { |field, texts| [ "faces.#{index}.#{field}", texts.first ] } }.to_h
-    own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
+    own.merge(faces, piece.job.errors.to_hash.transform_values(&:first), @due_error || {})
   end
 end

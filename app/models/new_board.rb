@@ -27,6 +27,7 @@ class NewBoard
 
   def check(board)
     @errors = board.errors.to_hash.transform_values(&:first) unless board.valid?
+    @errors[:piece_id] = "That piece is not there any more." if board.piece_id && board.piece.nil?
     return @errors[:cells] = "A board has 1 to 12 cells." unless count.between?(1, 12)
     return if @errors.key?(:width_mm) || @errors.key?(:height_mm)
 

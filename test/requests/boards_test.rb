@@ -22,7 +22,7 @@ class BoardsRequestTest < RequestTest
   end
 
   test "a board that cannot be is refused beside its fields" do
-    [ { cells: 20 }, { width_mm: 60 }, { name: "" }, { grain: "plaid" } ].each do |wrong|
+    [ { cells: 20 }, { width_mm: 60 }, { name: "" }, { grain: "plaid" }, { piece_id: 9999 } ].each do |wrong|
       assert_no_difference(-> { Board.count }, wrong.inspect) { make_board(**wrong) }
       follow_redirect!
       assert_includes props["errors"].keys, wrong.keys.first == :width_mm ? "cells" : wrong.keys.first.to_s

@@ -31,6 +31,12 @@ class PiecesRequestTest < RequestTest
                    "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice("name", "count", "client", "faces.0.area_m2", "faces.0.name"))
   end
 
+  test "a due date that is no day is refused, not forgotten" do
+    assert_no_difference([ "Job.count", "Piece.count" ]) { make(due: "soon") }
+    follow_redirect!
+    assert_equal "A due date is a day, such as 2026-12-18.", props["errors"]["due"]
+  end
+
   test "a piece is changed, its faces keep their names, its wanted look is understood" do
     piece = make_piece(steps: [ coat("s1") ])
     face = { name: "top", area_m2: "2.5", grain: "open", kind: "face" }

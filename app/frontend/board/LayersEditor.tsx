@@ -1,5 +1,5 @@
-import { Dialog } from "radix-ui"
 import { useEffect, useState } from "react"
+import { Panel } from "@/components/Panel"
 import { StepFields } from "@/schedule/StepFields"
 import { freeId, freshStep, KINDS } from "@/schedule/words"
 import type { Cell, ErrorSaid, ShelfItem, Step } from "@/types"
@@ -28,71 +28,69 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, said, onKeep }: 
       ),
     )
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
-          <Dialog.Title className="panel-title">Layers of cell {cell.label}, wood first</Dialog.Title>
-          <ol className="mt-3 grid gap-4">
-            {steps.map((step, index) => (
-              <li key={step.id} className="thin-rule pt-3">
-                <div className="mb-2 flex items-center justify-between">
-                  <span className="head">
-                    {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
-                  </span>
-                  <button type="button" className="button" data-quiet onClick={() => setSteps(steps.filter((other) => other !== step))}>
-                    Remove
-                  </button>
-                </div>
-                <StepFields
-                  step={step}
-                  shelf={shelf}
-                  rooms={[]}
-                  faces={[]}
-                  homeRoom=""
-                  pending={() => false}
-                  error={() => undefined}
-                  onSet={(set) => change(step.id, set)}
+    <Panel
+      title={`Layers of cell ${cell.label}, wood first`}
+      open={open}
+      onOpenChange={onOpenChange}
+      leave="Leave it"
+      action={
+        <button type="button" className="tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
+          Keep the layers
+        </button>
+      }
+    >
+      <ol className="mt-3 grid gap-4">
+        {steps.map((step, index) => (
+          <li key={step.id} className="thin-rule pt-3">
+            <div className="mb-2 flex items-center justify-between">
+              <span className="head">
+                {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
+              </span>
+              <button type="button" className="button" data-quiet onClick={() => setSteps(steps.filter((other) => other !== step))}>
+                Remove
+              </button>
+            </div>
+            <StepFields
+              step={step}
+              shelf={shelf}
+              rooms={[]}
+              faces={[]}
+              homeRoom=""
+              pending={() => false}
+              error={() => undefined}
+              onSet={(set) => change(step.id, set)}
+            />
+            {step.kind === "coat" && (
+              <label className="field mt-2">
+                <span className="label">Wet film, µm</span>
+                <input
+                  className="input"
+                  type="number"
+                  min={1}
+                  max={500}
+                  value={step.wet_um ?? ""}
+                  onChange={(event) => change(step.id, { wet_um: Number(event.target.value) })}
                 />
-                {step.kind === "coat" && (
-                  <label className="field mt-2">
-                    <span className="label">Wet film, µm</span>
-                    <input
-                      className="input"
-                      type="number"
-                      min={1}
-                      max={500}
-                      value={step.wet_um ?? ""}
-                      onChange={(event) => change(step.id, { wet_um: Number(event.target.value) })}
-                    />
-                  </label>
-                )}
-              </li>
-            ))}
-          </ol>
-          <div className="mt-4 flex flex-wrap gap-2">
-            {KINDS.map(([kind, words]) => {
-              const step = freshStep(kind, freeId(steps), shelf)
-              return (
-                <button key={kind} type="button" className="button" disabled={!step} onClick={() => step && setSteps([...steps, step])}>
-                  + {words}
-                </button>
-              )
-            })}
-          </div>
-          {said && (
-            <p className="said mt-3" role="alert">
-              {said.sentence}
-            </p>
-          )}
-          <div className="mt-5 flex gap-3">
-            <button type="button" className="tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
-              Keep the layers
+              </label>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div className="mt-4 flex flex-wrap gap-2">
+        {KINDS.map(([kind, words]) => {
+          const step = freshStep(kind, freeId(steps), shelf)
+          return (
+            <button key={kind} type="button" className="button" disabled={!step} onClick={() => step && setSteps([...steps, step])}>
+              + {words}
             </button>
-            <Dialog.Close className="button self-center">Leave it</Dialog.Close>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          )
+        })}
+      </div>
+      {said && (
+        <p className="said mt-3" role="alert">
+          {said.sentence}
+        </p>
+      )}
+    </Panel>
   )
 }

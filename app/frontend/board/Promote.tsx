@@ -1,7 +1,7 @@
 import { router } from "@inertiajs/react"
-import { Dialog } from "radix-ui"
 import { useEffect, useState } from "react"
 import { SelectField } from "@/components/Field"
+import { Panel } from "@/components/Panel"
 import { Refused, send } from "@/lib/api"
 import { duration, when } from "@/lib/time"
 import { METHODS } from "@/schedule/words"
@@ -59,66 +59,64 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
     }
   }
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
-          <Dialog.Title className="panel-title">Make cell {cell.label} the schedule</Dialog.Title>
-          <div className="mt-4 grid gap-3">
-            <SelectField
-              label="Of this piece"
-              value={piece}
-              onChange={setPiece}
-              options={pieces.map((choice) => [String(choice.id), `${choice.name}, ${choice.wood} · ${choice.client}`])}
-            />
-            {used.map((method) => (
-              <SelectField
-                key={method}
-                label={`What was ${METHODS[method]} on the board is here`}
-                value={methods[method] ?? method}
-                onChange={(value) => setMethods({ ...methods, [method]: value })}
-                options={fitting(cell, shelf, method).map((name) => [name, METHODS[name]])}
-              />
-            ))}
-          </div>
-          {trouble && (
-            <p className="said mt-3" role="alert">
-              {trouble}
+    <Panel
+      title={`Make cell ${cell.label} the schedule`}
+      open={open}
+      onOpenChange={onOpenChange}
+      leave="Leave it"
+      action={
+        <button type="button" className="tape" disabled={!preview} onClick={promote}>
+          Make it the schedule
+        </button>
+      }
+    >
+      <div className="mt-4 grid gap-3">
+        <SelectField
+          label="Of this piece"
+          value={piece}
+          onChange={setPiece}
+          options={pieces.map((choice) => [String(choice.id), `${choice.name}, ${choice.wood} · ${choice.client}`])}
+        />
+        {used.map((method) => (
+          <SelectField
+            key={method}
+            label={`What was ${METHODS[method]} on the board is here`}
+            value={methods[method] ?? method}
+            onChange={(value) => setMethods({ ...methods, [method]: value })}
+            options={fitting(cell, shelf, method).map((name) => [name, METHODS[name]])}
+          />
+        ))}
+      </div>
+      {trouble && (
+        <p className="said mt-3" role="alert">
+          {trouble}
+        </p>
+      )}
+      {preview && (
+        <div className="mt-4">
+          <p className="head">
+            {preview.steps} steps, {duration(preview.sheet.hands_min)} of hands
+            {preview.sheet.ready_at ? `, ready ${when(preview.sheet.ready_at, preview.sheet.zone)}` : ""}
+          </p>
+          {preview.replaces > 0 && (
+            <p className="sub">
+              They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there now; undo brings that
+              back.
             </p>
           )}
-          {preview && (
-            <div className="mt-4">
-              <p className="head">
-                {preview.steps} steps, {duration(preview.sheet.hands_min)} of hands
-                {preview.sheet.ready_at ? `, ready ${when(preview.sheet.ready_at, preview.sheet.zone)}` : ""}
-              </p>
-              {preview.replaces > 0 && (
-                <p className="sub">
-                  They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there now; undo brings
-                  that back.
-                </p>
-              )}
-              <ul className="sub mt-2 list-disc pl-5">
-                {preview.differences.map((words) => (
-                  <li key={words}>{words}</li>
-                ))}
-              </ul>
-              {preview.cautions.map((words) => (
-                <p key={words} className="mt-2" style={{ color: "var(--caution-text)" }}>
-                  Caution: {words}
-                </p>
-              ))}
-            </div>
-          )}
-          <div className="mt-5 flex gap-3">
-            <button type="button" className="tape" disabled={!preview} onClick={promote}>
-              Make it the schedule
-            </button>
-            <Dialog.Close className="button self-center">Leave it</Dialog.Close>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          <ul className="sub mt-2 list-disc pl-5">
+            {preview.differences.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          {preview.cautions.map((words) => (
+            <p key={words} className="mt-2" style={{ color: "var(--caution-text)" }}>
+              Caution: {words}
+            </p>
+          ))}
+        </div>
+      )}
+    </Panel>
   )
 }
 

@@ -240,7 +240,6 @@ function Screen(props: Props) {
         open={adding}
         onOpenChange={setAdding}
         steps={sheet.document.steps}
-        after={row?.step ?? null}
         afterWords={row ? `after ${row.words}` : ""}
         shelf={props.shelf}
         onAdd={add}

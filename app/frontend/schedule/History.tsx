@@ -1,5 +1,5 @@
-import { Dialog } from "radix-ui"
 import { useEffect, useState } from "react"
+import { Panel } from "@/components/Panel"
 import { send } from "@/lib/api"
 import { when } from "@/lib/time"
 import type { Revision } from "@/types"
@@ -27,37 +27,30 @@ export function History({
       .catch((error: Error) => setTrouble(error.message))
   }, [open, url])
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
-          <Dialog.Title className="panel-title">What was changed, and why</Dialog.Title>
-          {trouble && <p className="said">{trouble}</p>}
-          <table className="sheet-table mt-3">
-            <thead>
-              <tr>
-                <th>No.</th>
-                <th>When</th>
-                <th>Change</th>
-              </tr>
-            </thead>
-            <tbody>
-              {known?.revisions.map((revision) => (
-                <tr key={revision.number} className={revision.standing ? "" : "faint"}>
-                  <td>{revision.number}</td>
-                  <td className="whitespace-nowrap">{when(revision.at, zone)}</td>
-                  <td>
-                    {revision.reason}
-                    {revision.number === known.head && <b> · in force</b>}
-                    {!revision.standing && " · left behind"}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <Dialog.Close className="button mt-4">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Panel title="What was changed, and why" open={open} onOpenChange={onOpenChange}>
+      {trouble && <p className="said">{trouble}</p>}
+      <table className="sheet-table mt-3">
+        <thead>
+          <tr>
+            <th>No.</th>
+            <th>When</th>
+            <th>Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          {known?.revisions.map((revision) => (
+            <tr key={revision.number} className={revision.standing ? "" : "faint"}>
+              <td>{revision.number}</td>
+              <td className="whitespace-nowrap">{when(revision.at, zone)}</td>
+              <td>
+                {revision.reason}
+                {revision.number === known.head && <b> · in force</b>}
+                {!revision.standing && " · left behind"}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Panel>
   )
 }

@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui"
 import { SelectField } from "@/components/Field"
+import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
 
 type Rule = { name: "scuff" | "missed_window" | "rub_out"; label: string; options: [string, string][]; why: string }
@@ -40,28 +41,23 @@ const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual" } as 
 /** Where finishers disagree: switches for this schedule, each with why its default is the default. */
 export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {
   return (
-    <Dialog.Root>
-      <Dialog.Trigger className="cursor-pointer underline underline-offset-2">House rules</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
-          <Dialog.Title className="panel-title">House rules of this schedule</Dialog.Title>
-          <div className="mt-4 grid gap-5">
-            {RULES.map((rule) => (
-              <div key={rule.name}>
-                <SelectField
-                  label={rule.label}
-                  value={document.house?.[rule.name] ?? DEFAULTS[rule.name]}
-                  options={rule.options}
-                  onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
-                />
-                <p className="sub small mt-1">{rule.why}</p>
-              </div>
-            ))}
+    <Panel
+      title="House rules of this schedule"
+      trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">House rules</Dialog.Trigger>}
+    >
+      <div className="mt-4 grid gap-5">
+        {RULES.map((rule) => (
+          <div key={rule.name}>
+            <SelectField
+              label={rule.label}
+              value={document.house?.[rule.name] ?? DEFAULTS[rule.name]}
+              options={rule.options}
+              onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
+            />
+            <p className="sub small mt-1">{rule.why}</p>
           </div>
-          <Dialog.Close className="button mt-5">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+        ))}
+      </div>
+    </Panel>
   )
 }

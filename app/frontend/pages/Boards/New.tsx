@@ -42,6 +42,7 @@ export default function NewBoard({ pieces, grains }: Props) {
           />
           <SelectField
             label="For"
+            error={errors.piece_id}
             value={data.piece_id}
             onChange={(id) =>
               setData((before) => ({ ...before, piece_id: id, wood: pieces.find((piece) => String(piece.id) === id)?.wood ?? before.wood }))

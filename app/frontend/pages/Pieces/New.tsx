@@ -54,7 +54,13 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
                   onChange={(client) => setData("client", client)}
                   error={errors.client}
                 />
-                <TextField label="Due (may be left open)" type="date" value={data.due} onChange={(due) => setData("due", due)} />
+                <TextField
+                  label="Due (may be left open)"
+                  type="date"
+                  value={data.due}
+                  onChange={(due) => setData("due", due)}
+                  error={errors.due}
+                />
               </>
             )}
           </div>

@@ -51,7 +51,7 @@ module Rhexon
           share = [ lacking, 2.0 ].max / coat.pass.step["coats"] * 1.3
           wet = ((coat.pass.wet_um + Film::Coat.wet_um(share, coat.pass.solids_percent)) / 5.0).ceil * 5
           usual = coat.pass.product.wet_um(coat.pass.method)&.value
-          return if usual.nil? || wet > usual * 1.25
+          return if usual.nil? || wet > usual * Reference.table("limits").fetch("heaviest_share")
 
           context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet", { "wet_um" => wet })
         end

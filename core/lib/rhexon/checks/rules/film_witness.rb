@@ -32,8 +32,9 @@ module Rhexon
         end
 
         def heavier(context, coat, reach)
-          wet = (Film::Coat.wet_um(reach * 1.1, coat.pass.solids_percent) / 5.0).ceil * 5
-          return if wet <= coat.pass.wet_um || wet > 150
+          limits = Reference.table("limits")
+          wet = (Film::Coat.wet_um(reach * limits.fetch("witness_margin"), coat.pass.solids_percent) / 5.0).ceil * 5
+          return if wet <= coat.pass.wet_um || wet > limits.fetch("wrinkle_wet_um")
 
           context.change(coat, "Lay the last coats #{wet} µm wet", { "wet_um" => wet })
         end
