@@ -13,9 +13,10 @@ class CellsController < ApplicationController
     answer
   end
 
-  # What promoting would change, before it is done.
+  # What promoting would change, or why it cannot be, before it is done.
   def promotion_preview
     result = promoted
+    FrozenPasses.new(piece, piece.schedule.document).check!(result.document)
     render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size, sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
                    replaces: piece.schedule.document["steps"].size }
   end

@@ -61,6 +61,16 @@ class BoardsRequestTest < RequestTest
     assert_equal 60, cell.reload.layers.first["wet_um"]
   end
 
+  test "neither preview nor promotion touches a piece with work in the log" do
+    cell = make_board.cells.first
+    cell.update!(layers: [ coat("s9", wet_um: 70) ])
+    log(@piece, "s1/1/top", "done", Time.current)
+    %w[promotion_preview promotion].each do |way|
+      assert_no_difference(-> { Revision.count }) { send_json("/boards/#{cell.board_id}/cells/#{cell.id}/#{way}", { piece_id: @piece.id, methods: {} }) }
+      assert_match(/already in the log/, sentence)
+    end
+  end
+
   test "a cell is promoted after a preview of what changes" do
     cell = make_board.cells.first
     body = { piece_id: @piece.id, methods: {} }

@@ -54,11 +54,12 @@ class BoardScreenTest < ApplicationSystemTestCase
 
   test "a piece with work in the log is not overwritten" do
     log(@piece, "s1/1/top", "done", 1.hour.ago)
+    before = @piece.schedule.reload.head.number
     click_on "Make cell 1 the schedule"
     within "[role=dialog]" do
-      assert_button "Make it the schedule"
-      click_on "Make it the schedule"
       assert_text "already in the log"
+      assert_button "Make it the schedule", disabled: true
     end
+    assert_equal before, @piece.schedule.reload.head.number
   end
 end

@@ -1,9 +1,10 @@
 import { SelectField, Stepper } from "@/components/Field"
-import type { Method, Room, ShelfItem, Step } from "@/types"
-import { FAR_MILESTONES, METHODS, ROLES } from "./words"
+import type { Room, ShelfItem, Step } from "@/types"
+import { MaterialFields } from "./MaterialFields"
+import { FAR_MILESTONES } from "./words"
 
-type Set = { [K in keyof Step]?: Step[K] | null }
-type Props = {
+export type StepSet = { [K in keyof Step]?: Step[K] | null }
+export type StepFieldsProps = {
   step: Step
   shelf: ShelfItem[]
   rooms: Room[]
@@ -11,14 +12,11 @@ type Props = {
   homeRoom: string
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
-  onSet: (set: Set) => void
+  onSet: (set: StepSet) => void
 }
 
-const methodsOf = (item: ShelfItem | undefined, film: boolean): Method[] =>
-  (film && item ? (Object.keys(item.wet_um) as Method[]) : (Object.keys(METHODS) as Method[])).filter((method) => method in METHODS)
-
 /** Everything a step can be told, by its kind; each change goes to the server at once. */
-export function StepFields(props: Props) {
+export function StepFields(props: StepFieldsProps) {
   const { step, rooms, faces, onSet, error } = props
   return (
     <div className="step-fields">
@@ -40,84 +38,7 @@ export function StepFields(props: Props) {
   )
 }
 
-function MaterialFields({ step, shelf, pending, error, onSet }: Props) {
-  const item = shelf.find((candidate) => candidate.id === step.product)
-  const film = step.kind === "coat"
-  const choose = (id: string) => {
-    const next = shelf.find((candidate) => candidate.id === id)
-    if (!film || !next) return onSet({ product: id })
-    const methods = methodsOf(next, true)
-    const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
-    onSet(method && method !== step.method ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id })
-  }
-  return (
-    <>
-      <div className="wide">
-        <SelectField
-          label="Product"
-          value={step.product ?? ""}
-          error={error("product")}
-          options={shelf.filter((candidate) => candidate.film === film).map((candidate) => [candidate.id, candidate.name])}
-          onChange={choose}
-        />
-      </div>
-      <SelectField
-        label="Method"
-        value={step.method ?? ""}
-        error={error("method")}
-        options={methodsOf(item, film).map((method) => [method, METHODS[method]])}
-        onChange={(method) =>
-          onSet(film && item?.wet_um[method] ? { method: method as Method, wet_um: item.wet_um[method] } : { method: method as Method })
-        }
-      />
-      {film && (
-        <>
-          <SelectField
-            label="It is"
-            value={step.role ?? "top"}
-            error={error("role")}
-            options={Object.entries(ROLES)}
-            onChange={(role) => onSet({ role: role as Step["role"] })}
-          />
-          <Stepper
-            label="Coats"
-            value={step.coats ?? 1}
-            by={1}
-            least={1}
-            most={30}
-            pending={pending("coats")}
-            error={error("coats")}
-            onChange={(coats) => onSet({ coats })}
-          />
-          <Stepper
-            label="Thinned by"
-            unit={`% of ${step.thinning?.of ?? "base"}`}
-            value={step.thinning?.percent ?? 0}
-            by={5}
-            least={0}
-            most={90}
-            pending={pending("thinning")}
-            error={error("thinning")}
-            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" } })}
-          />
-          {step.thinning && (
-            <SelectField
-              label="Thinner counts as a share of"
-              value={step.thinning.of}
-              options={[
-                ["base", "the base"],
-                ["total", "the whole mix"],
-              ]}
-              onChange={(of) => onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })}
-            />
-          )}
-        </>
-      )}
-    </>
-  )
-}
-
-function AbrasiveFields({ step, error, onSet, pending }: Props) {
+function AbrasiveFields({ step, error, onSet, pending }: StepFieldsProps) {
   return (
     <>
       <GritsField grits={step.grits ?? []} error={error("grits")} onSet={onSet} />
@@ -148,7 +69,7 @@ function AbrasiveFields({ step, error, onSet, pending }: Props) {
   )
 }
 
-function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; onSet: (set: Set) => void }) {
+function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; onSet: (set: StepSet) => void }) {
   return (
     <form
       className="wide"
@@ -178,7 +99,7 @@ function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; 
   )
 }
 
-function WaitFields({ step, error, onSet, pending }: Props) {
+function WaitFields({ step, error, onSet, pending }: StepFieldsProps) {
   return (
     <>
       <SelectField
@@ -209,7 +130,7 @@ function WaitFields({ step, error, onSet, pending }: Props) {
   )
 }
 
-function LookFields({ step, onSet, error }: Props) {
+function LookFields({ step, onSet, error }: StepFieldsProps) {
   return (
     <>
       <SelectField
@@ -247,7 +168,7 @@ function TextArea({ name, label, value, error }: { name: string; label: string; 
   )
 }
 
-function FaceBoxes({ chosen, faces, onSet }: { chosen: string[]; faces: string[]; onSet: (set: Set) => void }) {
+function FaceBoxes({ chosen, faces, onSet }: { chosen: string[]; faces: string[]; onSet: (set: StepSet) => void }) {
   return (
     <fieldset className="wide">
       <legend className="label">Faces</legend>

@@ -1,0 +1,85 @@
+import { SelectField, Stepper } from "@/components/Field"
+import type { Method, ShelfItem, Step } from "@/types"
+import type { StepFieldsProps } from "./StepFields"
+import { METHODS, ROLES } from "./words"
+
+const methodsOf = (item: ShelfItem | undefined, film: boolean): Method[] =>
+  (film && item ? (Object.keys(item.wet_um) as Method[]) : (Object.keys(METHODS) as Method[])).filter((method) => method in METHODS)
+
+/** What is laid on, how, how often and how thin. */
+export function MaterialFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
+  const item = shelf.find((candidate) => candidate.id === step.product)
+  const film = step.kind === "coat"
+  const choose = (id: string) => {
+    const next = shelf.find((candidate) => candidate.id === id)
+    if (!film || !next) return onSet({ product: id })
+    const methods = methodsOf(next, true)
+    const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
+    onSet(method && method !== step.method ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id })
+  }
+  return (
+    <>
+      <div className="wide">
+        <SelectField
+          label="Product"
+          value={step.product ?? ""}
+          error={error("product")}
+          options={shelf.filter((candidate) => candidate.film === film).map((candidate) => [candidate.id, candidate.name])}
+          onChange={choose}
+        />
+      </div>
+      <SelectField
+        label="Method"
+        value={step.method ?? ""}
+        error={error("method")}
+        options={methodsOf(item, film).map((method) => [method, METHODS[method]])}
+        onChange={(method) =>
+          onSet(film && item?.wet_um[method] ? { method: method as Method, wet_um: item.wet_um[method] } : { method: method as Method })
+        }
+      />
+      {film && (
+        <>
+          <SelectField
+            label="It is"
+            value={step.role ?? "top"}
+            error={error("role")}
+            options={Object.entries(ROLES)}
+            onChange={(role) => onSet({ role: role as Step["role"] })}
+          />
+          <Stepper
+            label="Coats"
+            value={step.coats ?? 1}
+            by={1}
+            least={1}
+            most={30}
+            pending={pending("coats")}
+            error={error("coats")}
+            onChange={(coats) => onSet({ coats })}
+          />
+          <Stepper
+            label="Thinned by"
+            unit={`% of ${step.thinning?.of ?? "base"}`}
+            value={step.thinning?.percent ?? 0}
+            by={5}
+            least={0}
+            most={90}
+            pending={pending("thinning")}
+            error={error("thinning")}
+            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" } })}
+          />
+          {step.thinning && (
+            <SelectField
+              label="Thinner counts as a share of"
+              value={step.thinning.of}
+              options={[
+                ["base", "the base"],
+                ["total", "the whole mix"],
+              ]}
+              onChange={(of) => onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })}
+            />
+          )}
+        </>
+      )}
+    </>
+  )
+}
