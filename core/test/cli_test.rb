@@ -27,6 +27,43 @@ class CLITest < CoreTest
     assert_includes ids, "time.due"
   end
 
+  def answer(command, json)
+    output, errors, status = rhexon(command, input: JSON.generate(json))
+    assert_predicate status, :success?, errors
+    JSON.parse(output)
+  end
+
+  def test_mix_prints_pours_and_the_correction
+    components = [ { "name" => "base", "parts" => 100, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.04 }, { "name" => "hardener", "parts" => 10, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.12, "tolerance_percent" => 2 } ]
+    mix = answer("mix", { "components" => components, "want" => { "total_ml" => 500 }, "scale" => { "resolution_g" => 1 }, "poured" => [ { "name" => "base", "g" => 520 } ] })
+    assert_equal %w[base hardener], mix["pours"].map { |pour| pour["name"] }
+    assert_equal [ 472.727, 454.545, 449.091, 496.364, 472.727 ], mix["pours"][0].values_at("g", "ml", "low_g", "high_g", "running_g")
+    # The hardener is 9.72 % by mass at 2 %: 1 / 0.02 / 0.0972 = 514 g.
+    assert_equal [ 523.636, 500.0, false, 514.286 ], mix.values_at("total_g", "total_ml", "too_small", "smallest_total_g")
+    assert_in_delta 1.1, mix.dig("correction", "factor"), 1e-9
+    assert_equal({ "name" => "hardener", "add_g" => 56.0, "final_g" => 56.0 }, mix.dig("correction", "pours", 1))
+    assert_in_delta 576, mix.dig("correction", "total_g"), 1e-9
+  end
+
+  def test_cut_prints_what_to_add_and_what_to_make
+    cut = answer("cut", { "stock" => { "lb_per_gal" => 2 }, "solution_ml" => 250, "to" => { "lb_per_gal" => 0.5 } })
+    assert_equal [ 615.831, 0.5775, 49.195 ], cut.values_at("add_spirit_ml", "rule_of_thumb_lb_per_gal", "flake_g")
+    assert_equal({ "lb_per_gal" => 0.5, "g_per_l" => 59.913 }, cut["result"])
+    made = answer("cut", { "make_ml" => 500, "cut" => { "lb_per_gal" => 2 } })
+    assert_equal [ 98.39, 410.554, 500.0 ], made.values_at("flake_g", "spirit_ml", "solution_ml")
+  end
+
+  def test_mix_and_cut_refuse_with_one_sentence
+    { "mix" => { { "components" => [ { "name" => "base", "parts" => 100, "density_g_per_ml" => 0 } ], "want" => { "total_ml" => 5 } } => /Density is more than 0.*at components/, { "components" => [], "want" => {} } => /1 to 12 components/ },
+      "cut" => { { "make_ml" => -5, "cut" => { "lb_per_gal" => 2 } } => /more than 0 ml/, { "make_ml" => 5, "cut" => { "lb_per_gal" => 2 }, "spirit" => { "water_percent" => 30 } } => /30 % water/, { "stock" => {} } => /no question about a cut/ } }.each do |command, cases|
+      cases.each do |json, sentence|
+        _, errors, status = rhexon(command, input: JSON.generate(json))
+        assert_equal [ 2, 1 ], [ status.exitstatus, errors.lines.size ]
+        assert_match sentence, errors
+      end
+    end
+  end
+
   def test_errors_are_one_sentence_on_standard_error_with_exit_2
     { [ "plan", "/no/such.json" ] => /Cannot read/, [ "dance" ] => /Usage/, [ "plan" ] => /not JSON/ }.each do |arguments, sentence|
       output, errors, status = rhexon(*arguments, input: "{")

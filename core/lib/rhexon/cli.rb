@@ -4,7 +4,8 @@ require_relative "../rhexon"
 module Rhexon
   # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
   class CLI
-    USAGE = "Usage: rhexon plan|check [FILE.json]   (without FILE: standard input)".freeze
+    USAGE = "Usage: rhexon plan|check|mix|cut [FILE.json]   (without FILE: standard input)".freeze
+    COMMANDS = %w[plan check mix cut].freeze
 
     def initialize(input: $stdin, output: $stdout, errors: $stderr)
       @input = input
@@ -16,10 +17,9 @@ module Rhexon
     # @return [Integer] exit status
     def run(arguments)
       command, file, *rest = arguments
-      return usage if rest.any? || !%w[plan check].include?(command)
+      return usage if rest.any? || !COMMANDS.include?(command)
 
-      plan = Planning::Planner.plan(Planning::Shop.new(parse(read(file))))
-      @output.puts(JSON.pretty_generate(command == "plan" ? plan.to_h : findings(plan)))
+      @output.puts(JSON.pretty_generate(answer(command, parse(read(file), "rhexon-#{{ "mix" => "mix", "cut" => "cut" }.fetch(command, "shop")}/1"))))
       0
     rescue Refusal => refusal
       where = refusal.where.empty? ? "" : " (at #{refusal.where})"
@@ -27,6 +27,17 @@ module Rhexon
     end
 
     private
+
+    def answer(command, json)
+      case command
+      when "plan" then plan(json).to_h
+      when "check" then findings(plan(json))
+      when "mix" then Mixing::Request.mix(json)
+      when "cut" then Mixing::Request.cut(json)
+      end
+    end
+
+    def plan(json) = Planning::Planner.plan(Planning::Shop.new(json))
 
     def findings(plan)
       { "format" => "rhexon-check/1", "pieces" => plan.shop.pieces.map { |piece| { "id" => piece.id, "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding| finding(finding, plan.shop.zone) } } } }
@@ -45,10 +56,10 @@ module Rhexon
       raise Refusal.new("Cannot read #{file}", accepted: "a JSON file that exists")
     end
 
-    def parse(text)
-      JSON.parse(text).tap { |value| raise Refusal.new("The input is not a JSON object", accepted: "rhexon-shop/1") unless value.is_a?(Hash) }
+    def parse(text, format)
+      JSON.parse(text).tap { |value| raise Refusal.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash) }
     rescue JSON::ParserError, EncodingError => error
-      raise Refusal.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: "rhexon-shop/1")
+      raise Refusal.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: format)
     end
 
     def usage = complain(USAGE)

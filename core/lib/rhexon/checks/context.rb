@@ -13,6 +13,23 @@ module Rhexon
       def placements = plan.of_piece(piece.id)
       def coats = placements.select { |placement| placement.pass.film? }
       def document = piece.schedule
+
+      # Passes that lay something on and are not done.
+      def laid = placements.select { |placement| placement.pass.leaves_something? && placement.status != "done" }
+
+      # Batches that serve this piece.
+      # @return [Array<Mixing::Batches::Batch>]
+      def own_batches = plan.batches.select { |batch| placement_of(batch.passes.first) }
+
+      # What the shelf must give for work of which this piece has a part.
+      # @return [Array<Stock::Shopping::Line>]
+      def shopping_lines = plan.shopping ? plan.shopping.lines.select { |line| line.passes.any? { |key, _| placement_of(key) } } : []
+
+      # @return [Planning::Placement, nil] of this piece
+      def placement_of(key) = (@by_key ||= placements.to_h { |placement| [ placement.pass.key, placement ] })[key]
+
+      # @return [Float] g on the shelf that are good at that minute
+      def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && !batch.kept && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
       def climate(placement) = shop.rooms.fetch(placement.pass.room)
 
@@ -24,6 +41,10 @@ module Rhexon
       end
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)
+
+      # A remedy that is not a change of the schedule: a place to go to.
+      # @param place [String] "product", "shelf" or "shopping"
+      def go(label, place, product_id) = Remedy.new(label: label, place: { "name" => place, "product" => product_id })
 
       # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off first.
       def change(placement, label, set)

@@ -34,12 +34,6 @@ module Rhexon
         shares = Reference.table("film").fetch("absorption").fetch(wood)
         sealed_and_sanded ? shares.last : shares[[ nth, shares.size ].min - 1]
       end
-
-      # Material laid on for a pass: area · wet film / transfer efficiency.
-      # @return [Float] ml
-      def laid_on_ml(area_m2, wet_um, method)
-        area_m2 * wet_um / Reference.table("hands").fetch("transfer_efficiency").fetch(method)
-      end
     end
   end
 end

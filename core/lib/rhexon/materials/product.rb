@@ -44,12 +44,46 @@ module Rhexon
       def least_air_c = figure("least_air_c")
       def caution_air_c = figure("caution_air_c")
 
+      def pot_life_min = figure("pot_life_min")
+
+      # Temperature the pot life is stated at, °C.
+      def pot_life_t_c = 20
+
+      # Pot life at both ends of the hardener range, where the sheet gives them.
+      # @return [Array<Array(Numeric, Numeric)>, nil] [[fewest parts, min], [most parts, min]]
+      def pot_life_by_hardener = @record["pot_life_by_hardener"]&.sort_by(&:first)
+
+      # Laid on by wiping, first or later coat; most of it is wiped off again.
+      # @return [Numeric, nil] ml/m²
+      def consumption_ml_per_m2(later: false) = figure("consumption_ml_per_m2")&.value&.then { |first, other| later ? other : first }
+
+      # What it is mixed with, in order of addition: components of rhexon-mix/1 that name products.
+      # @return [Array<Hash>]
+      def mix = @record["mix"] || []
+      def thinner_id = @record["thinner"]
+      # @return [Array(Numeric, Numeric), nil] % by volume, of the base or of the total
+      def thinning_range_percent = @record["thinning_range_percent"]
+      def thinning_of = @record["thinning_of"] || "base"
+      def efflux = @record["efflux"] || []
+      def voc_ready_g_per_l = @record["voc_ready_g_per_l"]
+      def voc_less_water_g_per_l = @record["voc_less_water_g_per_l"]
+      # @return [Array<Hash>] {"g" or "ml", "price"}
+      def packs = @record["packs"] || []
+      def shelf_life_months = @record["shelf_life_months"] || {}
+      def water_percent = @record["water_percent"] || 0
+      def dyed? = @record["dyed"] == true
+      def pale? = @record["pale"] == true
+      def hardener? = class_id == "hardener"
+      def isocyanate? = %w[solvent_two_part waterborne_two_part].include?(class_id)
+
       def sheet_t_c = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("t_c")
       def sheet_rh = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("rh")
       def waterborne? = carrier == "water"
       def moisture_cure? = @record["moisture_cure"] == true
       def waxy? = @record["waxy"] == true
-      def film? = !%w[penetrating wax].include?(mechanism)
+      def film? = !%w[penetrating wax helper].include?(mechanism)
+      # Hardener, thinner, flake, colourant: goes into a mix and is not laid on by itself.
+      def helper? = mechanism == "helper"
       def redissolves? = mechanism == "evaporative"
       def coloured? = %w[tinted pigmented].include?(colour) || !film?
 

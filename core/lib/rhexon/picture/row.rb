@@ -52,10 +52,11 @@ module Rhexon
       def film_um = snapshot&.after&.total_um&.round(1)
       def change_um = snapshot && (snapshot.after.total_um - snapshot.before.total_um).round(1)
 
-      # @return [Float, nil] ml to lay on in this pass, transfer losses included
-      def laid_on_ml
-        @pass.film? ? Film::Coat.laid_on_ml(@pass.area_m2 * @pass.count, @pass.wet_um, @pass.method).round : nil
-      end
+      # @return [Integer, nil] ml to lay on in this pass, transfer losses included
+      def laid_on_ml = laying&.laid_ml&.round
+
+      # @return [Mix, nil] what is mixed for this pass
+      def mix = laying && @mix ||= Mix.new(@plan, @pass, laying)
 
       def dry_um = snapshot && @pass.film? ? change_um : nil
 
@@ -82,6 +83,8 @@ module Rhexon
       end
 
       private
+
+      def laying = @pass.leaves_something? && @pass.product ? @laying ||= Mixing::Laying.of_pass(@pass) : nil
 
       def slack = @plan.slack[@pass.key]
 

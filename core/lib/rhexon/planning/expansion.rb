@@ -132,7 +132,7 @@ module Rhexon
       def each_min(step, faces)
         area = @piece.area_m2(faces)
         minutes = case step["kind"]
-        when "coat", "stain" then area / hands.fetch("rate_m2_per_h").fetch(step["method"]) * 60
+        when "coat", "stain" then area / rate_m2_per_h(step) * 60
         when "sand" then area * abrasion("sand") * step["grits"].size
         when "level" then step["aim"] == "rub_out" ? area * abrasion("rub_out") * step["grits"].size : area * abrasion("level")
         when "raise_grain" then area * abrasion("raise_grain")
@@ -140,6 +140,10 @@ module Rhexon
         else 0
         end
         step["kind"] == "wait" ? 0 : [ minutes.ceil, 1 ].max
+      end
+
+      def rate_m2_per_h(step)
+        step["method"] == "spray" && step["gun"] ? hands.fetch("guns").fetch(step["gun"]).fetch("rate_m2_per_h") : hands.fetch("rate_m2_per_h").fetch(step["method"])
       end
 
       def gear(kind, step) = step["method"] ? hands.fetch(kind).fetch(step["method"]) : 0

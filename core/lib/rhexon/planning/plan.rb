@@ -41,6 +41,13 @@ module Rhexon
       # @return [Film::Walk]
       def film(piece_id, face_id) = (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(of_piece(piece_id), piece(piece_id), face_id, shop.products)
 
+      # What is mixed when, and for which passes.
+      # @return [Array<Mixing::Batches::Batch>]
+      def batches = @batches ||= Mixing::Batches.of(self)
+
+      # @return [Stock::Shopping, nil] nil when the shop gave no stock
+      def shopping = shop.stock && (@shopping ||= Stock::Shopping.new(self))
+
       # @return [Hash{String=>Slack::Range}]
       def slack = @slack ||= Slack.of(shop, build, drier)
 

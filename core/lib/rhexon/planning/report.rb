@@ -11,7 +11,7 @@ module Rhexon
       # @return [Hash{String=>Object}]
       def to_h
         { "format" => "rhexon-plan/1", "input_digest" => @shop.digest, "now" => iso(@shop.now), "open" => open, "rates" => rates,
-          "passes" => @plan.placements.map { |placement| pass(placement) }, "batches" => [], "pieces" => @shop.pieces.map { |piece| piece(piece) },
+          "passes" => @plan.placements.map { |placement| pass(placement) }, "batches" => @plan.batches.map { |batch| batch(batch) }, "pieces" => @shop.pieces.map { |piece| piece(piece) },
           "goal" => goal, "bound" => { "ready_at" => iso(@plan.bound.ready_at), "because" => @plan.bound.because, "passes" => @plan.bound.passes },
           "moved" => [], "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
           "search" => { "builds" => @plan.builds, "seed" => @shop.seed, "proven" => @plan.build.goal[2] == @plan.bound.ready_at } }
@@ -56,9 +56,17 @@ module Rhexon
           "tools" => [], "rack_places" => pass.count, "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
           "hands_start" => iso(placement.hands_start), "work_start" => iso(placement.work_start), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
           "hands_end" => iso(placement.hands_end), "waits_for" => placement.waits.map { |wait| wait(wait) }, "window" => window(placement.window),
-          "dust_safe_at" => reached(placement, "dust_safe"), "handle_at" => reached(placement, "handle"), "watched" => nil, "batch" => nil,
+          "dust_safe_at" => reached(placement, "dust_safe"), "handle_at" => reached(placement, "handle"), "watched" => nil, "batch" => batch_of[pass.key],
           "earliest" => iso(slack&.earliest || placement.hands_start), "latest" => iso(slack&.latest || placement.hands_start), "because" => placement.because }
       end
+
+      def batch(batch)
+        { "id" => batch.id, "product" => batch.product.id, "mixed_at" => iso(batch.mixed_at), "usable_until" => iso(batch.usable_until), "passes" => batch.passes, "ml" => batch.ml.round,
+          "pours" => batch.sheet.pours.map { |pour| { "name" => pour.name, "g" => pour.g.round(1) } } }
+      end
+
+      # The first batch of a pass.
+      def batch_of = @batch_of ||= @plan.batches.reverse.flat_map { |batch| batch.passes.map { |key| [ key, batch.id ] } }.to_h
 
       def reached(placement, milestone) = placement.milestones && iso(@plan.drier.reached(placement, milestone)&.reached_at)
 

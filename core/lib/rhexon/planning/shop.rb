@@ -4,9 +4,9 @@ module Rhexon
   module Planning
     # What a plan is made from, read and checked: the values behind rhexon-shop/1.
     class Shop
-      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "missed_window" => "scuff", "rub_out" => "usual" }.freeze
+      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "shellac_months" => 6 }.freeze
 
-      attr_reader :zone, :now, :seed, :effort, :house, :calendar, :person, :rooms, :products, :pieces, :facts, :pins, :previous, :digest
+      attr_reader :zone, :now, :seed, :effort, :house, :calendar, :person, :rooms, :products, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [Refusal] with the first thing that is wrong
@@ -26,6 +26,9 @@ module Rhexon
         @facts = Facts.fold(json["log"] || [])
         @pins = read_pins(json["pins"] || [])
         @previous = json["previous"] || []
+        @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
+        @consumables = json["consumables"] || []
+        @scale_g = json.dig("scale", "resolution_g") || 1
       end
 
       # The same shop with another schedule for one piece.
@@ -51,7 +54,8 @@ module Rhexon
       def piece(record)
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
-        Schedule::Document.check_names!(document, faces: faces.keys, products: products.keys, rooms: rooms.keys)
+        helpers, laid = products.keys.partition { |id| products.fetch(id).helper? }
+        Schedule::Document.check_names!(document, faces: faces.keys, products: laid, helpers: helpers, rooms: rooms.keys)
         Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]),
                   ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {})).freeze
       rescue Refusal => refusal

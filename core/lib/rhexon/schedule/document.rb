@@ -32,11 +32,14 @@ module Rhexon
       end
       private_class_method :keep
 
+      # @param products [Array<String>] ids of what can be laid on
+      # @param helpers [Array<String>] ids of thinners and other products that only go into a mix
       # @raise [Refusal] when a step names a face, product or room that is not there
-      def check_names!(document, faces:, products:, rooms:)
+      def check_names!(document, faces:, products:, rooms:, helpers: [])
         document["steps"].each do |step|
           (step["faces"] || []).each { |face| known!(step, "faces", face, faces, "face") }
           known!(step, "product", step["product"], products, "product") if step["product"]
+          known!(step, "thinner", step["thinner"], helpers, "thinner") if step["thinner"]
           known!(step, "room", step["room"], rooms, "room") if step["room"]
           stray_pin!(step)
         end

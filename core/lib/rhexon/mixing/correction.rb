@@ -1,0 +1,158 @@
+module Rhexon
+  module Mixing
+    # What to do after pours that missed their targets t_i. A component outside its tolerance is accepted when its real share is inside its own
+    # range; otherwise k = max(a_i / t_i) of the poured amounts a_i scales every target, and what is in the pot is topped up.
+    class Correction
+      Pour = Struct.new(:name, :add_g, :final_g, keyword_init: true)
+      # @!attribute blocked_by [String, nil] container, stock or pot_life
+      # @!attribute pours      [Array<Pour>]
+      # @!attribute cost       [Float, nil] of what it takes or throws away, in the shop's money; nil without prices
+      Option = Struct.new(:kind, :total_g, :extra_g, :cost, :blocked_by, :sentence, :pours, keyword_init: true)
+      TINY = 1e-9
+
+      attr_reader :sheet
+
+      # @param sheet [PourSheet]
+      # @param poured [Array<Hash>] {"name", "g"}, in order; several pours of one component add up
+      # @param limits [Hash] "container_ml", "usable_g": what the pot holds and what can be used before the pot life ends
+      # @raise [Refusal]
+      def initialize(sheet, poured, limits = {})
+        @sheet = sheet
+        @limits = limits
+        @amounts = Array.new(recipe.components.size)
+        poured.each { |pour| add(pour) }
+      end
+
+      # @return [Float] k, at least 1: how much larger the batch becomes
+      def factor = @factor ||= [ 1.0, *over.map { |index| @amounts[index] / targets[index] } ].max
+
+      # @return [Array<Pour>] what is still to add of each
+      def pours = @pours ||= filled(factor)
+
+      def total_g = pours.sum(&:final_g)
+      def total_ml = pours.zip(recipe.components).sum { |pour, component| pour.final_g / component.density_g_per_ml }
+
+      # Components poured outside their tolerance and inside their own range: kept, with the share they really have.
+      # @return [Hash{String=>Float}] name => share as its recipe reads it
+      def accepted = indices.select { |index| fate(index) == :accepted }.to_h { |index| [ recipe.components[index].name, share(index) ] }
+
+      # Base went in after the hardener: stir again; the pot life already runs.
+      def stir_again? = poured?("hardener") && pours.any? { |pour| pour.add_g > TINY && recipe.components[recipe.index(pour.name)].role == "base" }
+
+      def needed? = factor > 1 + TINY
+
+      # @return [Array<Option>] the best first; one when nothing went wrong
+      def options
+        return [] unless needed?
+
+        all = [ accept, top_up, split, discard ].compact
+        all.sort_by.with_index { |option, place| [ option.blocked_by ? 1 : 0, factor > discard_first && option.kind == "discard" ? 0 : 1, place ] }
+      end
+
+      # @return [Array<Float>] grams in the pot as the next pour of each will leave it
+      def finals = pours.map(&:final_g)
+
+      private
+
+      def recipe = sheet.recipe
+      def targets = sheet.grams
+      def indices = recipe.components.each_index
+      def in_pot = @amounts.map { |amount| amount || 0.0 }
+      def discard_first = Reference.table("mixing").fetch("discard_first_above")
+
+      def add(pour)
+        index = recipe.index(pour["name"]) or raise Refusal.new("The mix has no component called #{pour["name"]}", where: "poured", accepted: recipe.components.map(&:name).join(", "))
+        grams = pour["g"]
+        Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G, "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured",
+                                                                                                                accepted: "0 g or more")
+        @amounts[index] = (@amounts[index] || 0.0) + grams
+      end
+
+      def over = indices.select { |index| fate(index) == :over }
+
+      # @return [Symbol] :waiting, :inside, :under, :accepted or :over
+      def fate(index)
+        amount = @amounts[index]
+        return :waiting unless amount
+        return :inside if inside?(index, amount, 1.0)
+        return :accepted if in_own_range?(index)
+
+        amount > targets[index] ? :over : :under
+      end
+
+      def inside?(index, amount, scale) = (amount / (targets[index] * scale) - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY
+
+      def in_own_range?(index)
+        range = recipe.components[index].range or return false
+        index.positive? && share(index).between?(range[0] - TINY, range[1] + TINY)
+      end
+
+      # The share with what is poured so far and the targets of the rest.
+      def share(index) = recipe.own_reading(index, @amounts.zip(targets).map { |amount, target| amount || target })
+
+      def filled(scale)
+        indices.map do |index|
+          amount = @amounts[index] || 0.0
+          keeps = @amounts[index] && (inside?(index, amount, scale) || (fate(index) == :accepted && in_range_at?(index, scale)))
+          add = keeps ? 0.0 : [ targets[index] * scale - amount, 0.0 ].max
+          Pour.new(name: recipe.components[index].name, add_g: add, final_g: amount + add)
+        end
+      end
+
+      def in_range_at?(index, scale)
+        amounts = indices.map { |other| other == index ? @amounts[index] : targets[other] * scale }
+        recipe.own_reading(index, amounts).between?(*recipe.components[index].range)
+      end
+
+      def poured?(role) = indices.any? { |index| @amounts[index] && recipe.components[index].role == role }
+
+      def top_up
+        extra = total_g - sheet.total_g
+        Option.new(kind: "top_up", total_g: total_g, extra_g: extra, cost: cost(pours.map(&:final_g).zip(targets).map { |final, target| [ final - target, 0 ].max }), blocked_by: blocked, pours: pours,
+                   sentence: "Top up the rest to the same ratio: #{grams(total_g)} in all, #{grams(extra)} more than planned.#{" Stir again; the pot life already runs." if stir_again?}")
+      end
+
+      def blocked
+        return "container" if @limits["container_ml"] && total_ml > @limits["container_ml"]
+        return "stock" if pours.any? { |pour| (left = recipe.components[recipe.index(pour.name)].left_g) && pour.add_g > left + TINY }
+
+        "pot_life" if @limits["usable_g"] && total_g > @limits["usable_g"]
+      end
+
+      # Everything to its first target; offered when each share stays inside the range its maker allows.
+      def accept
+        amounts = indices.map { |index| [ in_pot[index], targets[index] ].max }
+        ranged = indices.drop(1).select { |index| recipe.components[index].range }
+        loose = indices.drop(1) - ranged
+        return unless ranged.any? && ranged.all? { |index| recipe.own_reading(index, amounts).between?(*recipe.components[index].range) }
+        return unless loose.all? { |index| (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY }
+
+        shares = ranged.map { |index| "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} (#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})" }
+        Option.new(kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts), sentence: "Leave it and pour the rest as planned: #{shares.join(", ")} is inside what the maker allows.")
+      end
+
+      def pours_to(amounts) = indices.map { |index| Pour.new(name: recipe.components[index].name, add_g: amounts[index] - in_pot[index], final_g: amounts[index]) }
+
+      # Takes 1 - 1/k of the pot out into a second pot, so that this one comes to the planned size.
+      def split
+        kept = in_pot.map { |amount| amount / factor }
+        amounts = indices.map { |index| [ kept[index], targets[index] ].max }
+        out = in_pot.sum - kept.sum
+        later = poured?("hardener") ? "the hardener in it runs on" : "keep it for the next mix"
+        Option.new(kind: "split", total_g: amounts.sum, extra_g: out, cost: 0.0, pours: indices.map { |index| Pour.new(name: recipe.components[index].name, add_g: amounts[index] - kept[index], final_g: amounts[index]) },
+                   sentence: "Take #{grams(out)} out into a second pot and finish this one as planned; #{later}.")
+      end
+
+      def discard
+        Option.new(kind: "discard", total_g: 0.0, extra_g: in_pot.sum, cost: cost(in_pot), pours: [], sentence: "Throw #{grams(in_pot.sum)} away and begin again.")
+      end
+
+      def cost(grams)
+        prices = recipe.components.map(&:price_per_kg)
+        grams.zip(prices).sum { |g, price| price ? g / 1000.0 * price : 0.0 } if prices.any?
+      end
+
+      def grams(value) = "#{value >= 100 ? value.round : value.round(1)} g"
+    end
+  end
+end

@@ -1,0 +1,27 @@
+module Rhexon
+  module Mixing
+    # Hand-rubbed oils are dosed in drops.
+    module Drops
+      # What counts as a change from coat to coat.
+      TREND = 0.15
+
+      module_function
+
+      # @param per_ml [Numeric] drops in a millilitre; 20 unless the shop counted its own
+      # @return [Integer]
+      def count(ml, per_ml: Reference.table("mixing").fetch("drops_per_ml")) = (ml * per_ml).round
+
+      # What the drops used per coat say: falling, the wood fills; rising, a dry was missed.
+      # @param counts [Array<Numeric>] drops per coat, in order
+      # @return [String, nil] "filling", "missed_dry", "steady"; nil with fewer than two coats
+      def trend(counts)
+        return if counts.size < 2
+
+        change = counts.last / counts[-2].to_f - 1
+        return "steady" if change.abs <= TREND
+
+        change.negative? ? "filling" : "missed_dry"
+      end
+    end
+  end
+end

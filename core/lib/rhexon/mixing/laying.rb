@@ -1,0 +1,50 @@
+module Rhexon
+  module Mixing
+    # How much of a mix a pass needs.
+    # @!attribute net_ml   [Float] area · wet film / 1000 (m², µm), or area · consumption for what is wiped off again
+    # @!attribute laid_ml  [Float] net over transfer efficiency
+    # @!attribute gross_ml [Float] with what stays in gun and cup, and the margin
+    Laying = Struct.new(:net_ml, :laid_ml, :left_behind_ml, :margin_percent, :transfer_efficiency, :wiped, keyword_init: true) do
+      # @param area_m2 [Numeric] of all faces of the pass
+      # @param wet_um [Numeric, nil] wet film left on
+      # @param method [String]
+      # @param gun [String, nil] of core/data/hands.yml, for spray
+      # @param narrow [Boolean] chairs, spindles: counts only where sprayed
+      # @param consumption_ml_per_m2 [Numeric, nil] laid on by wiping; takes the place of the film left on
+      def self.of(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil, left_behind_ml: nil, margin_percent: nil)
+        efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
+        net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
+        new(net_ml: net, laid_ml: net / efficiency, left_behind_ml: (left_behind_ml || hands.fetch("left_behind_ml").fetch(method)).to_f, margin_percent: (margin_percent || Reference.table("mixing").fetch("margin_percent")).to_f,
+            transfer_efficiency: efficiency, wiped: !consumption_ml_per_m2.nil?).freeze
+      end
+
+      # Of a pass of the plan.
+      # @param pass [Planning::Pass]
+      # @return [Laying]
+      def self.of_pass(pass)
+        wiped = %w[wipe pad].include?(pass.method) || !pass.film? ? pass.product.consumption_ml_per_m2(later: pass.coat > 1) : nil
+        of(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method, gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
+      end
+
+      # Real wet film of a coat from the pot before and after: (m_before - m_after) · TE / (density · area).
+      # @return [Float] µm
+      def self.film_um(used_g:, density_g_per_ml:, area_m2:, transfer_efficiency:) = used_g * transfer_efficiency / (density_g_per_ml * area_m2)
+
+      # The shop's own transfer efficiency from the same coat and a comb reading.
+      def self.own_efficiency(used_g:, density_g_per_ml:, area_m2:, wet_um:) = wet_um * density_g_per_ml * area_m2 / used_g
+
+      # Spread in g/m² and wet film are one figure: w = g/m² / rho.
+      def self.wet_um(g_per_m2, density_g_per_ml) = g_per_m2 / density_g_per_ml.to_f
+
+      def self.efficiency(method, gun, narrow)
+        found = method == "spray" && gun ? hands.fetch("guns").fetch(gun).fetch("transfer_efficiency") : hands.fetch("transfer_efficiency").fetch(method)
+        narrow && method == "spray" ? found * Reference.table("mixing").fetch("narrow_work_factor") : found
+      end
+
+      def self.hands = Reference.table("hands")
+      private_class_method :hands
+
+      def gross_ml = (laid_ml + left_behind_ml) * (1 + margin_percent / 100)
+    end
+  end
+end

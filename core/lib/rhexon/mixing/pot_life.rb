@@ -1,0 +1,43 @@
+module Rhexon
+  module Mixing
+    # How long a catalysed mix may be used. Pot life halves for every +10 °C, what the Arrhenius figure of the reactive mechanism
+    # (50 kJ/mol, core/data/drying.yml) comes to near 20 °C; 80 % of it is counted on.
+    module PotLife
+      module_function
+
+      # @param product [Materials::Product]
+      # @param t_c [Numeric] of the room
+      # @param batch_g [Numeric, nil] in one pot, where mass shortens it
+      # @param hardener_parts [Numeric, nil] inside the maker's range, where the sheet gives both ends
+      # @return [Float, nil] minutes; nil: the product has none
+      def minutes(product, t_c:, batch_g: nil, hardener_parts: nil)
+        sheet = at_share(product, hardener_parts) or return
+        sheet * 2**((product.pot_life_t_c - t_c) / table.fetch("pot_life_halves_per_c").to_f) * mass_factor(product, batch_g)
+      end
+
+      def usable_min(product, **conditions) = minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
+
+      # Pot life at 20 °C for a hardener share: linear between the ends of the sheet; fixed where the sheet gives one figure.
+      def at_share(product, hardener_parts)
+        ends = product.pot_life_by_hardener
+        return product.pot_life_min&.value unless ends && hardener_parts
+
+        (low, longest), (high, shortest) = ends
+        Rhexon.refuse_unless(hardener_parts.between?(low, high), "#{product.name} does not take #{format("%g", hardener_parts)} parts of hardener", where: "hardener_parts", accepted: "#{format("%g", low)} to #{format("%g", high)}")
+        longest + (shortest - longest) * (hardener_parts - low) / (high - low).to_f
+      end
+
+      # Halved at 500 g against the 100 g of the sheet: (m / 100)^(-ln 2 / ln 5); less than the sheet's mass does not lengthen it.
+      def mass_factor(product, batch_g)
+        figures = table.fetch("mass_shortens")
+        return 1.0 unless batch_g && product.class_id == figures.fetch("class") && batch_g > figures.fetch("sheet_g")
+
+        (batch_g / figures.fetch("sheet_g").to_f)**(-Math.log(2) / Math.log(figures.fetch("halved_at_g") / figures.fetch("sheet_g").to_f))
+      end
+      private_class_method :mass_factor
+
+      def table = Reference.table("mixing")
+      private_class_method :table
+    end
+  end
+end

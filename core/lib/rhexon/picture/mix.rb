@@ -1,0 +1,50 @@
+module Rhexon
+  module Picture
+    # What is mixed for one pass: how much, of what, in which batches.
+    class Mix
+      attr_reader :laying
+
+      # @param pass [Planning::Pass]
+      # @param laying [Mixing::Laying]
+      def initialize(plan, pass, laying)
+        @plan = plan
+        @pass = pass
+        @laying = laying
+      end
+
+      def laid_ml = laying.laid_ml.round
+      def gross_ml = laying.gross_ml.round
+      def left_behind_ml = laying.left_behind_ml.round
+      def margin_percent = laying.margin_percent
+      def transfer_percent = (laying.transfer_efficiency * 100).round
+      def wiped = laying.wiped
+
+      # @return [Array<Mixing::PourSheet::Pour>] for this pass alone
+      def pours = sheet.pours
+
+      def total_g = sheet.total_g.round(1)
+      def known = Mixing::ProductMix.known?(@pass.product)
+
+      # Solids of the mix as applied, by volume.
+      def solids_percent = @pass.solids_percent&.round(1)
+
+      # @return [Array<Mixing::Batches::Batch>] that serve this pass, soonest first
+      def batches = @plan.batches.select { |batch| batch.passes.include?(@pass.key) }
+
+      # Hardener range of the sheet, parts to 100 of base.
+      # @return [Array(Numeric, Numeric), nil]
+      def hardener_range = @pass.product.mix.find { |component| component["role"] == "hardener" }&.fetch("range", nil)
+
+      def hardener_parts = Mixing::ProductMix.hardener_parts(@pass.product, @pass.step)
+      def thinning_range_percent = @pass.product.thinning_range_percent
+      def thinning_of = @pass.product.thinning_of
+
+      # Efflux time of the thinned product, inside the known readings only.
+      def efflux_s = Mixing::Thinning.efflux_s(@pass.product.efflux, @pass.step.dig("thinning", "percent") || 0)&.round
+
+      private
+
+      def sheet = @sheet ||= Mixing::PourSheet.new(Mixing::ProductMix.recipe(@pass.product, @plan.shop.products, @pass.step), { "total_ml" => laying.gross_ml }, resolution_g: @plan.shop.scale_g)
+    end
+  end
+end

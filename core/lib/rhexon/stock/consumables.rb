@@ -1,0 +1,28 @@
+module Rhexon
+  module Stock
+    # Papers, pads, strainers, tape and rollers wear out with the work.
+    module Consumables
+      module_function
+
+      # @param plan [Planning::Plan]
+      # @param consumables [Array<Hash>] {"id", "wear" => [{"kinds", "methods", "grits", "per_m2", "per_coat"}]}
+      # @return [Hash{String=>Float}] id => number worn out by the passes still to come
+      def worn(plan, consumables)
+        passes = plan.placements.reject { |placement| placement.status == "done" }.map(&:pass)
+        consumables.to_h { |consumable| [ consumable["id"], passes.sum { |pass| consumable["wear"].sum { |wear| by(wear, pass) } } ] }
+      end
+
+      def by(wear, pass)
+        return 0.0 unless fits?(wear["kinds"], [ pass.kind ]) && fits?(wear["methods"], [ pass.method ]) && fits?(wear["grits"], grits(pass))
+
+        (wear["per_m2"] || 0) * pass.area_m2 * pass.count + (wear["per_coat"] || 0)
+      end
+
+      def fits?(wanted, found) = wanted.nil? || (wanted & found).any?
+
+      # An inserted scuff is done with P320.
+      def grits(pass) = pass.kind == "scuff" ? [ "P320" ] : pass.step["grits"] || []
+      private_class_method :by, :fits?, :grits
+    end
+  end
+end

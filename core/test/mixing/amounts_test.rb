@@ -1,0 +1,99 @@
+require "test_helper"
+
+# Thinning, pot life, how much to mix, drops.
+class AmountsTest < CoreTest
+  Mixing = Rhexon::Mixing
+
+  def product(**fields) = Rhexon::Materials::Product.new({ "id" => "p", "class" => "waterborne_two_part", **fields.transform_keys(&:to_s) })
+
+  def test_thirty_percent_in_both_conventions
+    assert_in_delta 300, Mixing::Thinning.thinner_ml(1000, 30, of: "base"), 1e-9
+    assert_in_delta 428.571, Mixing::Thinning.thinner_ml(1000, 30, of: "total"), 0.001
+    assert_in_delta 42.857, Mixing::Thinning.other_percent(30, of: "total"), 0.001
+    assert_in_delta 23.077, Mixing::Thinning.other_percent(30, of: "base"), 0.001
+    assert_match(/cannot be thinner/, refusal { Mixing::Thinning.thinner_ml(1000, 100, of: "total") }.message)
+  end
+
+  # 1 L at 34 % and 0.1 L of hardener at 90 %: (340 + 90) / 1.1.
+  def test_solids_of_a_mix
+    assert_in_delta 39.09, Mixing::Thinning.solids_percent([ [ 1000, 34 ], [ 100, 90 ] ]), 0.01
+  end
+
+  # 1 L of 100 g/L ready for use, 250 less water (so 600 ml of water), and 0.2 L of a solvent of 800 g/L.
+  def test_voc_in_both_conventions
+    voc = Mixing::Thinning.voc([ { ml: 1000, ready_g_per_l: 100, less_water_g_per_l: 250 }, { ml: 200, ready_g_per_l: 800, less_water_g_per_l: 800 } ])
+    assert_in_delta 260 / 1.2, voc[:ready_g_per_l], 1e-6
+    assert_in_delta 260 / 0.6, voc[:less_water_g_per_l], 1e-6
+  end
+
+  def test_water_as_thinner_adds_no_solvent_and_does_not_change_less_water
+    voc = Mixing::Thinning.voc([ { ml: 1000, ready_g_per_l: 100, less_water_g_per_l: 250 }, { ml: 100, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 } ])
+    assert_in_delta 100 / 1.1, voc[:ready_g_per_l], 1e-6
+    assert_in_delta 250, voc[:less_water_g_per_l], 1e-6
+  end
+
+  # Between 40 s at 0 % and 20 s at 20 %, halfway on a log scale is sqrt(800).
+  def test_efflux_only_between_known_readings
+    readings = [ [ 0, 40 ], [ 20, 20 ] ]
+    assert_in_delta Math.sqrt(800), Mixing::Thinning.efflux_s(readings, 10), 1e-9
+    assert_equal [ 40.0, 20.0 ], [ 0, 20 ].map { |percent| Mixing::Thinning.efflux_s(readings, percent).round(9) }
+    assert_nil Mixing::Thinning.efflux_s(readings, 25)
+    assert_nil Mixing::Thinning.efflux_s([], 5)
+  end
+
+  def test_pot_life_halves_for_every_ten_degrees
+    assert_in_delta 240, Mixing::PotLife.minutes(product, t_c: 20), 1e-9
+    assert_in_delta 120, Mixing::PotLife.minutes(product, t_c: 30), 1e-9
+    assert_in_delta 384, Mixing::PotLife.usable_min(product, t_c: 10), 1e-9
+    assert_nil Mixing::PotLife.minutes(product(class: "shellac"), t_c: 20)
+  end
+
+  def test_less_hardener_lengthens_it_where_the_sheet_gives_both_ends
+    both = product(pot_life_by_hardener: [ [ 12, 180 ], [ 8, 300 ] ])
+    assert_equal [ 300.0, 240.0, 180.0 ], [ 8, 10, 12 ].map { |parts| Mixing::PotLife.minutes(both, t_c: 20, hardener_parts: parts) }
+    assert_match(/8 to 12/, refusal { Mixing::PotLife.minutes(both, t_c: 20, hardener_parts: 5) }.message)
+    assert_in_delta 240, Mixing::PotLife.minutes(product, t_c: 20, hardener_parts: 5), 1e-9, "one figure: fixed"
+  end
+
+  def test_epoxy_in_one_pot_warms_itself
+    epoxy = product(class: "epoxy_clear")
+    assert_in_delta 30, Mixing::PotLife.minutes(epoxy, t_c: 20, batch_g: 100), 1e-9
+    assert_in_delta 15, Mixing::PotLife.minutes(epoxy, t_c: 20, batch_g: 500), 1e-9
+    assert_in_delta 30, Mixing::PotLife.minutes(epoxy, t_c: 20, batch_g: 40), 1e-9
+  end
+
+  # 6 m² at 100 µm are 600 ml net, 857 ml through a gun that lands 70 %; 60 ml stay behind, 10 % margin.
+  def test_how_much_to_mix_for_a_sprayed_pass
+    laying = Mixing::Laying.of(area_m2: 6, wet_um: 100, method: "spray")
+    assert_in_delta 600, laying.net_ml, 1e-9
+    assert_in_delta 857.14, laying.laid_ml, 0.01
+    assert_in_delta (857.14 + 60) * 1.1, laying.gross_ml, 0.01
+  end
+
+  def test_guns_and_narrow_work
+    net = ->(**more) { Mixing::Laying.of(area_m2: 1, wet_um: 100, left_behind_ml: 0, margin_percent: 0, **more).gross_ml }
+    assert_in_delta 250, net.call(method: "spray", gun: "conventional"), 1e-9
+    assert_in_delta 100 / 0.42, net.call(method: "spray", narrow: true), 1e-9
+    assert_in_delta 100 / 0.95, net.call(method: "brush", narrow: true), 1e-9
+  end
+
+  def test_what_is_wiped_off_goes_by_what_is_laid_on
+    stained = plan(piece(document(step("s1", "stain", product: "russet", method: "wipe")), area_m2: 2.0))
+    laying = Mixing::Laying.of_pass(stained.placements.first.pass)
+    assert_in_delta 200, laying.laid_ml, 1e-9
+    assert laying.wiped
+  end
+
+  def test_film_and_transfer_efficiency_from_the_pot
+    # 1.04 g/ml, 2 m², TE 0.7: 297.14 g leave 100 µm.
+    assert_in_delta 100, Mixing::Laying.film_um(used_g: 297.142857, density_g_per_ml: 1.04, area_m2: 2, transfer_efficiency: 0.7), 1e-6
+    assert_in_delta 0.7, Mixing::Laying.own_efficiency(used_g: 297.142857, density_g_per_ml: 1.04, area_m2: 2, wet_um: 100), 1e-6
+    assert_in_delta 100, Mixing::Laying.wet_um(104, 1.04), 1e-9
+  end
+
+  def test_drops_and_what_their_trend_says
+    assert_equal 30, Mixing::Drops.count(1.5)
+    assert_equal 24, Mixing::Drops.count(1.5, per_ml: 16)
+    assert_equal [ nil, "filling", "missed_dry", "steady" ], [ [ 40 ], [ 40, 28 ], [ 28, 40 ], [ 40, 38 ] ].map { |counts| Mixing::Drops.trend(counts) }
+  end
+end

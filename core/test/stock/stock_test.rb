@@ -1,0 +1,61 @@
+require "test_helper"
+require "date"
+
+class StockTest < CoreTest
+  CLEAR = { "id" => "clear", "name" => "Clear", "class" => "waterborne_one_part", "density_g_per_ml" => 1.0, "packs" => [ { "ml" => 1000, "price" => 30 }, { "ml" => 5000, "price" => 120 } ] }.freeze
+
+  def product(**fields) = Rhexon::Materials::Product.new(CLEAR.merge(fields.transform_keys(&:to_s)))
+
+  # 1 m² at 100 µm sprayed: (142.86 + 60) · 1.1 = 223.1 ml.
+  def shop(stock, area_m2: 1.0, consumables: [], steps: [ coat("s1", product: "clear") ])
+    plan(piece(document(*steps), area_m2: area_m2), products: PRODUCTS + [ CLEAR ], stock: stock, consumables: consumables)
+  end
+
+  def test_the_least_cost_in_whole_packs
+    words = ->(g) { Rhexon::Stock::Packs.cover(g, product).map { |pack| [ pack.count, pack.words ] } }
+    assert_equal [ [ 3, "1 L" ] ], words.call(2500)
+    assert_equal [ [ 1, "5 L" ] ], words.call(4100), "five litres cost less than five times one"
+    assert_equal [ [ 1, "5 L" ], [ 2, "1 L" ] ], words.call(6500)
+    assert_empty words.call(0)
+    assert_empty Rhexon::Stock::Packs.cover(100, product(packs: []))
+  end
+
+  def test_what_runs_out_and_what_to_buy
+    line = shop([ { "id" => "b1", "product" => "clear", "g" => 150 } ], area_m2: 4.0).shopping.line_of("clear")
+    need = (400 / 0.7 + 60) * 1.1
+    assert_in_delta need, line.need_g, 0.01
+    assert_in_delta need - 150, line.short_g, 0.01
+    assert_equal [ [ 1, "1 L" ] ], line.packs.map { |pack| [ pack.count, pack.words ] }
+    assert_equal 30, line.cost
+  end
+
+  def test_stale_cans_and_kept_touch_ups_do_not_count
+    stock = [ { "id" => "old", "product" => "clear", "g" => 900, "expires_on" => "2026-11-22" }, { "id" => "kept", "product" => "clear", "g" => 900, "kept" => true }, { "id" => "good", "product" => "clear", "g" => 100, "expires_on" => "2026-11-23" } ]
+    line = shop(stock).shopping.line_of("clear")
+    assert_equal [ 100.0, 900.0 ], [ line.left_g, line.stale_g ]
+  end
+
+  def test_without_stock_records_nothing_is_said
+    assert_nil plan(piece(document(coat("s1")))).shopping
+  end
+
+  # 4 m² of P180 at 0.5 discs a m², and a strainer for each of two coats.
+  def test_consumables_wear_by_area_and_by_coat
+    consumables = [ { "id" => "d180", "name" => "Discs P180", "unit" => "disc", "pack" => 50, "price" => 20, "left" => 1, "wear" => [ { "kinds" => [ "sand" ], "grits" => [ "P180" ], "per_m2" => 0.5 } ] },
+                    { "id" => "strainer", "name" => "Strainers", "unit" => "strainer", "pack" => 10, "left" => 10, "wear" => [ { "methods" => [ "spray" ], "per_coat" => 1 } ] },
+                    { "id" => "pad", "name" => "Pads", "unit" => "pad", "wear" => [ { "methods" => [ "pad" ], "per_coat" => 1 } ] } ]
+    worn = shop([], area_m2: 4.0, consumables: consumables, steps: [ step("s0", "sand", grits: [ "P180" ]), coat("s1", product: "clear", coats: 2) ]).shopping.worn
+    assert_equal [ [ "d180", 2.0, 1.0, 1, 20 ], [ "strainer", 2, 0, 0, nil ] ], worn.map { |row| [ row.id, row.need, row.short, row.packs, row.cost ] }
+  end
+
+  def test_how_long_things_keep
+    keeping = ->(state, **fields) { Rhexon::Stock::Keeping.until(product(**fields), state, Date.new(2026, 1, 31)) }
+    assert_equal Date.new(2027, 1, 31), keeping.call("sealed")
+    assert_equal Date.new(2026, 7, 31), keeping.call("opened")
+    assert_equal Date.new(2026, 4, 30), keeping.call("opened", class: "hardener")
+    assert_equal Date.new(2026, 10, 31), keeping.call("opened", class: "oil_varnish")
+    assert_equal Date.new(2026, 7, 31), keeping.call("mixed", class: "shellac")
+    assert_equal Date.new(2026, 3, 31), keeping.call("opened", shelf_life_months: { "opened" => 2 })
+    assert_equal Date.new(2026, 4, 30), Rhexon::Stock::Keeping.until(product(class: "shellac"), "mixed", Date.new(2026, 1, 31), shellac_months: 3)
+  end
+end
