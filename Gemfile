@@ -5,8 +5,12 @@ gem "rhexon-core", path: "core", require: "rhexon"
 
 gem "alba", "~> 4.0"
 gem "bootsnap", require: false
+gem "csv", "~> 3.3"
 gem "inertia_rails", "~> 3.23"
+gem "kramdown", "~> 2.5"
+gem "prawn", "~> 2.5"
 gem "puma", ">= 6"
+gem "rqrcode", "~> 2.2"
 gem "sqlite3", "~> 2.8"
 gem "typelizer", "~> 0.14"
 gem "vite_rails", "~> 3.11"

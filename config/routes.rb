@@ -22,6 +22,20 @@ Rails.application.routes.draw do
     end
   end
 
+  resources :mixes, only: %i[index show create], path: "mix" do
+    post :preview, on: :collection
+    post :pours
+    post :take_back
+    post :way
+    post :finish
+    post :discard
+  end
+
+  resource :scale, only: :show do
+    post :zero
+    post :hand
+  end
+
   get "up" => "rails/health#show"
   match "*path", to: "application#missing", via: :all
 end

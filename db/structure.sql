@@ -1,6 +1,6 @@
 CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
-CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT house_is_json CHECK (json_valid(house)));
+CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, CONSTRAINT house_is_json CHECK (json_valid(house)));
 CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
 CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
 CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
@@ -70,24 +70,6 @@ FOREIGN KEY ("redo_id")
 );
 CREATE UNIQUE INDEX "index_schedules_on_piece_id" ON "schedules" ("piece_id");
 CREATE INDEX "index_schedules_on_from_cell_id" ON "schedules" ("from_cell_id");
-CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_e307ba5c99"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT "fk_rails_24cbbcc773"
-FOREIGN KEY ("revision_id")
-  REFERENCES "revisions" ("id")
-, CONSTRAINT "fk_rails_93638c4d9d"
-FOREIGN KEY ("corrects_id")
-  REFERENCES "entries" ("id")
-, CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction')), CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)));
-CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
-CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
-CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
-CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
-CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries
-BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries
-BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TRIGGER revisions_refuse_update BEFORE UPDATE ON revisions
 BEGIN SELECT RAISE(ABORT, 'revisions are append-only'); END;
 CREATE TRIGGER revisions_refuse_delete BEFORE DELETE ON revisions
@@ -96,7 +78,62 @@ CREATE TRIGGER readings_refuse_update BEFORE UPDATE ON readings
 BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
 CREATE TRIGGER readings_refuse_delete BEFORE DELETE ON readings
 BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
+CREATE TABLE IF NOT EXISTS "recipes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "components" json NOT NULL, "notes" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT components_are_json CHECK (json_valid(components)));
+CREATE UNIQUE INDEX "index_recipes_on_name" ON "recipes" ("name");
+CREATE TABLE IF NOT EXISTS "mixes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "product_id" integer, "room_id" integer, "components" json NOT NULL, "want" json NOT NULL, "pass_keys" json DEFAULT '[]' NOT NULL, "resolution_g" float NOT NULL, "container_ml" float, "running" boolean DEFAULT 0 NOT NULL, "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_7c36a80d2a"
+FOREIGN KEY ("product_id")
+  REFERENCES "products" ("id")
+, CONSTRAINT "fk_rails_c75ed8a076"
+FOREIGN KEY ("room_id")
+  REFERENCES "rooms" ("id")
+, CONSTRAINT mix_is_json CHECK (json_valid(components) AND json_valid(want) AND json_valid(pass_keys)));
+CREATE INDEX "index_mixes_on_product_id" ON "mixes" ("product_id");
+CREATE INDEX "index_mixes_on_room_id" ON "mixes" ("room_id");
+CREATE TABLE IF NOT EXISTS "batches" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "product_id" integer, "mix_id" integer, "name" varchar NOT NULL, "state" varchar NOT NULL, "made_on" date, "opened_on" date, "expires_on" date, "usable_until" datetime(6), "lot" varchar, "boxed" boolean DEFAULT 0 NOT NULL, "kept" boolean DEFAULT 0 NOT NULL, "discarded_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_839f58315e"
+FOREIGN KEY ("product_id")
+  REFERENCES "products" ("id")
+, CONSTRAINT "fk_rails_20f463ab43"
+FOREIGN KEY ("mix_id")
+  REFERENCES "mixes" ("id")
+, CONSTRAINT batch_state CHECK (state IN ('sealed','opened','mixed','catalysed')), CONSTRAINT batch_is_of_something CHECK (product_id IS NOT NULL OR mix_id IS NOT NULL));
+CREATE INDEX "index_batches_on_product_id" ON "batches" ("product_id");
+CREATE UNIQUE INDEX "index_batches_on_mix_id" ON "batches" ("mix_id");
+CREATE TABLE IF NOT EXISTS "stock_moves" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "batch_id" integer NOT NULL, "entry_id" integer, "grams" float NOT NULL, "reason" varchar NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_5b715bbc0f"
+FOREIGN KEY ("batch_id")
+  REFERENCES "batches" ("id")
+, CONSTRAINT "fk_rails_9d7a4bc129"
+FOREIGN KEY ("entry_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT something_moves CHECK (grams <> 0));
+CREATE INDEX "index_stock_moves_on_batch_id" ON "stock_moves" ("batch_id");
+CREATE INDEX "index_stock_moves_on_entry_id" ON "stock_moves" ("entry_id");
+CREATE UNIQUE INDEX "index_stock_moves_on_client_id" ON "stock_moves" ("client_id");
+CREATE TABLE IF NOT EXISTS "consumables" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "unit" varchar NOT NULL, "pack" float DEFAULT 1.0 NOT NULL, "price" float, "left" float DEFAULT 0.0 NOT NULL, "wear" json DEFAULT '[]' NOT NULL, "source" varchar DEFAULT 'estimate' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT wear_is_json CHECK (json_valid(wear)), CONSTRAINT counts_are_counts CHECK (pack > 0 AND "left" >= 0));
+CREATE UNIQUE INDEX "index_consumables_on_name" ON "consumables" ("name");
+CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, CONSTRAINT "fk_rails_93638c4d9d"
+FOREIGN KEY ("corrects_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT "fk_rails_24cbbcc773"
+FOREIGN KEY ("revision_id")
+  REFERENCES "revisions" ("id")
+, CONSTRAINT "fk_rails_e307ba5c99"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_5badce1d33"
+FOREIGN KEY ("mix_id")
+  REFERENCES "mixes" ("id")
+, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded')));
+CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
+CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
+CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
+CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
+CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
+CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER stock_moves_refuse_update BEFORE UPDATE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
+CREATE TRIGGER stock_moves_refuse_delete BEFORE DELETE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123100000'),
 ('20261123070100'),
 ('20261123070000');
 

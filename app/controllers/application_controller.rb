@@ -6,7 +6,7 @@ class ApplicationController < ActionController::Base
   rescue_from ActionController::ParameterMissing, with: :incomplete
   rescue_from ActionDispatch::Http::Parameters::ParseError, with: :incomplete
 
-  inertia_share { { shop: { name: Shop.current.name, zone: Shop.current.zone, now: Time.current.to_i / 60 } } }
+  inertia_share { Shop.current.then { |shop| { shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency } } } }
 
   # Any address that leads nowhere.
   def missing(_error = nil)

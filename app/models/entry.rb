@@ -1,12 +1,13 @@
 # The log: what happened at the bench. Append-only; a correction voids the entry it names.
 class Entry < ApplicationRecord
-  KINDS = %w[started done dry_test note correction].freeze
+  KINDS = %w[started done dry_test note correction poured mixed discarded].freeze
   AHEAD = 2.minutes
   # The same client id came with another body.
   Conflict = Class.new(StandardError)
 
   belongs_to :piece, optional: true
   belongs_to :revision, optional: true
+  belongs_to :mix, optional: true
   belongs_to :corrects, class_name: "Entry", optional: true
   has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects, dependent: :restrict_with_error
 

@@ -36,7 +36,8 @@ class Schedule < ApplicationRecord
   # @return [Hash] the document the operation would make, checked against piece, shelf and log
   def proposed(operation)
     after = Rhexon::Schedule::Edit.apply(document, operation)
-    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Product.pluck(:code), rooms: Room.pluck(:name))
+    helpers, laid = Shelf.codes
+    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: laid, helpers: helpers, rooms: Room.pluck(:name))
     FrozenPasses.new(piece, document).check!(after)
     after
   end

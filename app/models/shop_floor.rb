@@ -32,7 +32,8 @@ class ShopFloor
     @to_core ||= begin
       shop = Shop.current
       { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => "soonest", "effort" => "quick", "seed" => 1, "house" => shop.house,
-        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Product.order(:id).map(&:to_core), "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock) }
+        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Product.order(:id).map(&:to_core), "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
+        "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
     end
   end
 
@@ -53,6 +54,13 @@ class ShopFloor
 
   def rooms
     Room.order(:id).to_a.tap { |all| raise Rhexon::Refusal.new("The shop has no room yet", where: "rooms", accepted: "at least one room") if all.empty? }
+  end
+
+  # A shop that never put a can on the shelf keeps no stock.
+  def stock
+    return {} unless Batch.exists?
+
+    { "stock" => Batch.standing.with_left.preload(:product, :mix).order(:id).filter_map { |batch| batch.to_core(now: now) } }
   end
 
   def log(clock)

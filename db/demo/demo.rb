@@ -11,7 +11,7 @@ module Demo
     require_relative "replay"
     ActiveRecord::Base.transaction do
       people_and_rooms
-      Demo.shelf!
+      Demo.shelf!(now)
       job = job!(now)
       pieces = pieces!(job)
       Demo.board!(pieces.fetch("Reading desk tops"), now)
@@ -20,7 +20,7 @@ module Demo
   end
 
   def people_and_rooms
-    Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin")
+    Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g)
     Room.create!(name: "spray room", t_c: 18.5, rh: 58)
     Room.create!(name: "drying loft", t_c: 17, rh: 55)
     Room.create!(name: "sanding bay", t_c: 19, rh: 52)

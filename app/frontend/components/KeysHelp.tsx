@@ -2,7 +2,7 @@ import { useState } from "react"
 import { Panel } from "./Panel"
 
 const EVERYWHERE: [string, string][] = [
-  ["1 – 3", "Bench, Schedule, Boards"],
+  ["1 – 5", "Bench, Schedule, Boards, Mix, Shelf"],
   ["?", "This list"],
 ]
 

@@ -8,11 +8,13 @@ const PLACES = [
   { number: 1, name: "Bench", path: "/bench" },
   { number: 2, name: "Schedule", path: "/pieces" },
   { number: 3, name: "Boards", path: "/boards" },
+  { number: 4, name: "Mix", path: "/mix" },
+  { number: 5, name: "Shelf", path: "/shelf" },
 ]
 
 type Shop = { name: string; zone: string; now: number }
 
-/** The comb rail with its places, the shop's clock and the page beside it. Keys 1-3: places, ?: all keys. */
+/** The comb rail with its places, the shop's clock and the page beside it. Keys 1-5: places, ?: all keys. */
 export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [string, string][] }) {
   const page = usePage<{ shop: Shop }>()
   const { shop } = page.props

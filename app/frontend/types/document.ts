@@ -20,6 +20,7 @@ export interface ScheduleDocument {
     scuff?: "none" | "always" | "after_a_night"
     missed_window?: "scuff" | "stop"
     rub_out?: "cautious" | "usual" | "brisk"
+    measure?: "mass" | "volume"
   }
   steps: Step[]
 }
@@ -42,7 +43,18 @@ export interface Step {
     percent: number
     of: "base" | "total"
   }
+  /**
+   * A product in place of the thinner that its sheet names.
+   */
+  thinner?: string
   retarder?: boolean
+  gun?: "turbine" | "conventional" | "airless" | "air_assisted" | "aerosol"
+  /**
+   * Chairs, spindles, open work: more of a spray goes past it.
+   */
+  narrow?: boolean
+  hardener_parts?: number
+  batches?: number
   aim?: "between" | "rub_out"
   removes_um?: number
   machine?: boolean

@@ -83,6 +83,11 @@ class CorrectionTest < CoreTest
     assert_equal "top_up", correct([ "base", 400 ], [ "hardener", 56 ]).options.first.kind
   end
 
+  def test_left_as_it_is_the_rest_goes_in_as_planned
+    left = Mixing::Correction.new(sheet, [ { "name" => "base", "g" => 480 } ], leave: true)
+    assert_equal [ 1.0, [ 0.0, 40.0, 40.0 ], [] ], [ left.factor, adds(left), left.options ]
+  end
+
   def test_pours_that_cannot_be_are_refused
     assert_match(/no component called milk/, refusal { correct([ "milk", 3 ]) }.message)
     assert_match(/cannot have been poured/, refusal { correct([ "base", -3 ]) }.message)

@@ -29,7 +29,7 @@ module Rhexon
       def placement_of(key) = (@by_key ||= placements.to_h { |placement| [ placement.pass.key, placement ] })[key]
 
       # @return [Float] g on the shelf that are good at that minute
-      def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && !batch.kept && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
+      def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && batch.free? && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
       def climate(placement) = shop.rooms.fetch(placement.pass.room)
 

@@ -3,6 +3,8 @@ module Rhexon
     # A product as the core reckons with it: its own figures where its sheet gives them, the class default elsewhere.
     class Product
       MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure].freeze
+      # Classes that go into a mix and are not laid on by themselves.
+      HELPERS = %w[hardener thinner flake colourant].freeze
       FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze
 
       attr_reader :id, :name, :maker, :class_id, :mechanism, :carrier, :role, :colour
@@ -60,6 +62,10 @@ module Rhexon
       # What it is mixed with, in order of addition: components of rhexon-mix/1 that name products.
       # @return [Array<Hash>]
       def mix = @record["mix"] || []
+
+      # Stirring, resting and straining the sheet asks for.
+      # @return [Array<Hash>] {"after" (a component's role, or nil: at the end), "do", "min"}
+      def mix_steps = @record["mix_steps"] || []
       def thinner_id = @record["thinner"]
       # @return [Array(Numeric, Numeric), nil] % by volume, of the base or of the total
       def thinning_range_percent = @record["thinning_range_percent"]

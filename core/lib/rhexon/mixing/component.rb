@@ -39,11 +39,8 @@ module Rhexon
 
       def reacts? = GROUP.include?(role)
 
-      # "10 parts of the base by volume"
-      def words
-        share = "#{format("%g", parts)} #{of == "base" ? "parts to the base" : "% of the total"}"
-        "#{share} by #{basis}"
-      end
+      # @return [String] "10 parts by volume", "30 % of the total by mass"
+      def words = "#{format("%g", parts)} #{of == "base" ? "parts" : "% of the total"} by #{basis}"
 
       private
 

@@ -15,19 +15,21 @@ module Rhexon
       # @param sheet [PourSheet]
       # @param poured [Array<Hash>] {"name", "g"}, in order; several pours of one component add up
       # @param limits [Hash] "container_ml", "usable_g": what the pot holds and what can be used before the pot life ends
+      # @param leave [Boolean] what went in too much is left as it is, the rest is poured as first planned
       # @raise [Refusal]
-      def initialize(sheet, poured, limits = {})
+      def initialize(sheet, poured, limits = {}, leave: false)
         @sheet = sheet
         @limits = limits
+        @leave = leave
         @amounts = Array.new(recipe.components.size)
         poured.each { |pour| add(pour) }
       end
 
       # @return [Float] k, at least 1: how much larger the batch becomes
-      def factor = @factor ||= [ 1.0, *over.map { |index| @amounts[index] / targets[index] } ].max
+      def factor = @factor ||= @leave ? 1.0 : [ 1.0, *over.map { |index| @amounts[index] / targets[index] } ].max
 
       # @return [Array<Pour>] what is still to add of each
-      def pours = @pours ||= filled(factor)
+      def pours = @pours ||= @leave ? pours_to(at_least_planned) : filled(factor)
 
       def total_g = pours.sum(&:final_g)
       def total_ml = pours.zip(recipe.components).sum { |pour, component| pour.final_g / component.density_g_per_ml }
@@ -121,7 +123,7 @@ module Rhexon
 
       # Everything to its first target; offered when each share stays inside the range its maker allows.
       def accept
-        amounts = indices.map { |index| [ in_pot[index], targets[index] ].max }
+        amounts = at_least_planned
         ranged = indices.drop(1).select { |index| recipe.components[index].range }
         loose = indices.drop(1) - ranged
         return unless ranged.any? && ranged.all? { |index| recipe.own_reading(index, amounts).between?(*recipe.components[index].range) }
@@ -130,6 +132,8 @@ module Rhexon
         shares = ranged.map { |index| "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} (#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})" }
         Option.new(kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts), sentence: "Leave it and pour the rest as planned: #{shares.join(", ")} is inside what the maker allows.")
       end
+
+      def at_least_planned = indices.map { |index| [ in_pot[index], targets[index] ].max }
 
       def pours_to(amounts) = indices.map { |index| Pour.new(name: recipe.components[index].name, add_g: amounts[index] - in_pot[index], final_g: amounts[index]) }
 

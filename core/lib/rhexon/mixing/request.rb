@@ -12,9 +12,14 @@ module Rhexon
       def mix(json)
         Schedule::Schema.check!("rhexon-mix-1", json)
         sheet = PourSheet.new(Recipe.new(json["components"]), json["want"], resolution_g: json.dig("scale", "resolution_g") || 1)
-        answer = { "pours" => sheet.pours.map { |pour| pour(pour) }, "total_g" => round(sheet.total_g), "total_ml" => round(sheet.total_ml), "too_small" => sheet.too_small?, "smallest_total_g" => round(sheet.smallest_total_g),
-                   "limiting" => sheet.limiting, "estimate" => sheet.recipe.estimate?, "shares" => shares(sheet.recipe), "raw_materials" => raw_materials(sheet.recipe) }
-        json.key?("poured") ? answer.merge("correction" => correction(Correction.new(sheet, json["poured"], json["limits"] || {}))) : answer
+        json.key?("poured") ? sheet(sheet).merge("correction" => correction(Correction.new(sheet, json["poured"], json["limits"] || {}))) : sheet(sheet)
+      end
+
+      # @param sheet [PourSheet]
+      # @return [Hash] the pour sheet of rhexon-mix/1
+      def sheet(sheet)
+        { "pours" => sheet.pours.map { |pour| pour(pour) }, "total_g" => round(sheet.total_g), "total_ml" => round(sheet.total_ml), "too_small" => sheet.too_small?, "smallest_total_g" => round(sheet.smallest_total_g),
+          "limiting" => sheet.limiting, "estimate" => sheet.recipe.estimate?, "shares" => shares(sheet.recipe), "raw_materials" => raw_materials(sheet.recipe) }
       end
 
       # @param json [Hash] rhexon-cut/1

@@ -9,17 +9,21 @@ module Rhexon
       # @param plan [Planning::Plan]
       # @return [Hash{String=>Need}] by product id, the soonest needed first
       def self.of(plan)
+        mixed = (plan.shop.stock || []).flat_map(&:passes)
         plan.batches.each_with_object({}) do |batch, needs|
-          batch.sheet.pours.each { |pour| take(needs, batch, pour) }
+          open = batch.passes - mixed
+          batch.sheet.pours.each { |pour| take(needs, batch, pour, open) } if open.any?
         end
       end
 
-      def self.take(needs, batch, pour)
+      # Passes that are mixed for already take nothing more.
+      def self.take(needs, batch, pour, open)
         id = pour.component.product or return
+        share = open.size / batch.passes.size.to_f
         need = needs[id] ||= Need.new(product: id, g: 0.0, ml: 0.0, first_at: batch.mixed_at, passes: [])
-        need.g += pour.g
-        need.ml += pour.ml
-        batch.passes.each { |key| need.passes << [ key, pour.g / batch.passes.size ] }
+        need.g += pour.g * share
+        need.ml += pour.ml * share
+        open.each { |key| need.passes << [ key, pour.g * share / open.size ] }
       end
       private_class_method :take
     end

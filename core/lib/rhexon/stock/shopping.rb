@@ -41,7 +41,7 @@ module Rhexon
       def line(need)
         product = shop.products.fetch(need.product)
         date = shop.zone.date(need.first_at)
-        mine = shop.stock.select { |batch| batch.product == product.id && !batch.kept }
+        mine = shop.stock.select { |batch| batch.product == product.id && batch.free? }
         good, stale = mine.partition { |batch| batch.good_on?(date) }
         left = good.sum(&:g)
         short = [ need.g - left, 0 ].max

@@ -1,0 +1,54 @@
+# The mixing desk.
+class MixesController < ApplicationController
+  def index
+    open = Mix.open.includes(:room, :product).order(:id).map { |mix| PotSerializer.new(PotState.new(mix)).to_h }
+    render inertia: "Mix/Index", props: { pots: open, products: mixable, helpers: helpers, recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h }, rooms: Room.order(:id).pluck(:name), due: DueMixes.new.to_a }
+  end
+
+  def show
+    render inertia: "Mix/Show", props: { pot: pot, scale: Devices.scale.then { |scale| { name: scale.name, resolution_g: scale.resolution_g, stand_in: !scale.hand.nil? } } }
+  end
+
+  # For a pass of the plan, or by itself.
+  def create
+    mix = body["pass"].present? ? MixDesk.begin_for_pass!(body["pass"]) : MixDesk.begin_alone!(body)
+    render json: { location: mix_path(mix) }
+  end
+
+  def preview
+    render json: Rhexon::Mixing::Request.sheet(MixDesk.preview(body))
+  end
+
+  def pours
+    MixDesk.new(mix).pour!(body, happened_at: instant(body["happened_at"]))
+    answer
+  end
+
+  def take_back
+    MixDesk.new(mix).take_back!(body["entry"], client_id: body["client_id"], happened_at: instant(body["happened_at"]))
+    answer
+  end
+
+  def way
+    on = MixDesk.new(mix).way_on!(body["kind"], client_id: body["client_id"], happened_at: instant(body["happened_at"]))
+    on.id == mix.id ? answer : render(json: { location: mix_path(on) })
+  end
+
+  def finish
+    MixDesk.new(mix).finish!(client_id: body["client_id"], happened_at: instant(body["happened_at"]))
+    answer
+  end
+
+  def discard
+    MixDesk.new(mix).discard!(client_id: body["client_id"], happened_at: instant(body["happened_at"]))
+    answer
+  end
+
+  private
+
+  def mix = @mix ||= Mix.find(params[:mix_id] || params[:id])
+  def pot = PotSerializer.new(PotState.new(mix)).to_h
+  def answer = render(json: { pot: PotSerializer.new(PotState.new(mix.reload)).to_h })
+  def mixable = Shelf.products.each_value.reject(&:helper?).map { |product| MixableSerializer.new(product).to_h }
+  def helpers = Shelf.products.each_value.select(&:helper?).map { |product| { id: product.id, name: product.name } }
+end

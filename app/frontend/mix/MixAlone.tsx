@@ -1,0 +1,146 @@
+import { router } from "@inertiajs/react"
+import { useEffect, useMemo, useState } from "react"
+import { SelectField, TextField } from "@/components/Field"
+import { Refused, send } from "@/lib/api"
+import type { ErrorSaid, Mixable, Recipe } from "@/types"
+import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
+import { type Sheet, SheetDrawing } from "./SheetDrawing"
+
+export type MixAloneProps = { products: Mixable[]; helpers: { id: string; name: string }[]; recipes: Recipe[]; rooms: string[] }
+
+const START: Own[] = [
+  { name: "base", parts: "100", basis: "volume", of: "base", density: "" },
+  { name: "hardener", parts: "10", basis: "volume", of: "base", density: "" },
+]
+
+/** A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from what is left. */
+export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
+  const [source, setSource] = useState(products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own")
+  const [amount, setAmount] = useState("500 ml")
+  const [have, setHave] = useState("")
+  const [thinning, setThinning] = useState("")
+  const [of, setOf] = useState<"base" | "total">("base")
+  const [hardener, setHardener] = useState("")
+  const [room, setRoom] = useState(rooms[0] ?? "")
+  const [container, setContainer] = useState("")
+  const [own, setOwn] = useState<Own[]>(START)
+  const [sheet, setSheet] = useState<Sheet | null>(null)
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [kind, id] = source.split(":")
+  const product = kind === "product" ? products.find((candidate) => candidate.id === id) : undefined
+
+  const body = useMemo(() => {
+    const percent = Number(thinning.replace(",", "."))
+    return {
+      ...(kind === "product" ? { product: id } : kind === "recipe" ? { recipe_id: Number(id) } : { components: ownToCore(own) }),
+      ...(kind === "product" && percent > 0 ? { thinning: { percent, of } } : {}),
+      ...(kind === "product" && hardener.trim() ? { hardener_parts: Number(hardener.replace(",", ".")) } : {}),
+      want: have ? { have, amount } : { amount },
+      room,
+      container: container.trim() || undefined,
+    }
+  }, [kind, id, own, thinning, of, hardener, have, amount, room, container])
+
+  useEffect(() => {
+    const stop = new AbortController()
+    send<Sheet>("POST", "/mix/preview", body, stop.signal)
+      .then((answer) => {
+        setSheet(answer)
+        setError(null)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+    return () => stop.abort()
+  }, [body])
+
+  const begin = () =>
+    send<{ location: string }>("POST", "/mix", body)
+      .then(({ location }) => router.visit(location))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const at = (where: string) => (error?.where?.startsWith(where) ? error.sentence : undefined)
+  const elsewhere = error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))
+  return (
+    <section aria-label="Mix by itself" className="mix-alone lit">
+      <h2 className="panel-title">Mix by itself</h2>
+      <div className="mix-form">
+        <SelectField
+          label="What"
+          value={source}
+          options={[
+            ...products.map((candidate): [string, string] => [`product:${candidate.id}`, candidate.name]),
+            ...recipes.map((recipe): [string, string] => [`recipe:${recipe.id}`, `Recipe: ${recipe.name}`]),
+            ["own", "Components of my own"],
+          ]}
+          onChange={(next) => {
+            setSource(next)
+            setHave("")
+            setHardener("")
+          }}
+        />
+        <TextField
+          label={have ? "There is" : "Wanted in all"}
+          value={amount}
+          error={at("want")}
+          placeholder="500 ml, 1,5 l, 2 oz"
+          onChange={setAmount}
+        />
+        <SelectField
+          label="Reckon from"
+          value={have}
+          options={[
+            ["", "the wanted total"],
+            ...(sheet?.pours ?? []).map((pour): [string, string] => [pour.name, `what is left of ${pour.name}`]),
+          ]}
+          onChange={setHave}
+        />
+        {product && (
+          <>
+            <TextField
+              label={`Thinned by, %${product.thinning_range ? ` (${product.thinning_range.join(" to ")} of the ${product.thinning_of})` : ""}`}
+              value={thinning}
+              placeholder="0"
+              error={at("steps/s1/thinning")}
+              onChange={setThinning}
+            />
+            <SelectField
+              label="of"
+              value={of}
+              options={[
+                ["base", "the base"],
+                ["total", "the total"],
+              ]}
+              onChange={(next) => setOf(next as "base" | "total")}
+            />
+            {product.hardener !== null && (
+              <TextField
+                label={`Hardener, parts${product.hardener_range ? ` (${product.hardener_range.join(" to ")})` : ""}`}
+                value={hardener}
+                placeholder={String(product.hardener)}
+                error={at("hardener")}
+                onChange={setHardener}
+              />
+            )}
+          </>
+        )}
+        <SelectField label="In the" value={room} options={rooms.map((name): [string, string] => [name, name])} onChange={setRoom} />
+        <TextField label="Pot holds" value={container} placeholder="1 l" error={at("container")} onChange={setContainer} />
+      </div>
+      {kind === "own" && <OwnComponents own={own} onChange={setOwn} />}
+      {elsewhere && (
+        <p className="said mt-2" role="alert">
+          {error.sentence}
+        </p>
+      )}
+      {sheet && <SheetDrawing sheet={sheet} faded={error !== null} />}
+      <button
+        type="button"
+        className="button mt-3 w-full"
+        data-size="bench"
+        data-tone="dark"
+        disabled={error !== null}
+        onClick={() => void begin()}
+      >
+        Begin this mix
+      </button>
+    </section>
+  )
+}

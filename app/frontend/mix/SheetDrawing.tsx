@@ -1,0 +1,91 @@
+import { mass, useUnits, volume } from "@/lib/units"
+
+export type Sheet = {
+  pours: { name: string; g: number; ml: number; low_g: number; high_g: number; running_g: number; estimate: boolean }[]
+  total_g: number
+  total_ml: number
+  too_small: boolean
+  smallest_total_g: number
+  estimate: boolean
+  limiting: string | null
+  shares: Record<string, { base_volume: number; base_mass: number; total_volume: number; total_mass: number }>
+  raw_materials: { name: string; mass_percent: number }[]
+}
+
+const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22", "#c9b48c", "#5d6b70"]
+
+/** The mix as two bars, by volume and by mass: the same parts are not the same share. All four readings stand below. */
+export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean }) {
+  const [system] = useUnits()
+  return (
+    <figure className="sheet-drawing" data-faded={faded}>
+      {(["total_volume", "total_mass"] as const).map((reading) => (
+        <div key={reading} className="share-bar">
+          <span className="small sub">{reading === "total_volume" ? "by volume" : "by mass"}</span>
+          <svg viewBox="0 0 400 30" preserveAspectRatio="none" aria-hidden="true">
+            {sheet.pours.map((pour, index) => {
+              const before = sheet.pours.slice(0, index).reduce((sum, other) => sum + (sheet.shares[other.name]?.[reading] ?? 0), 0)
+              return (
+                <rect
+                  key={pour.name}
+                  x={before * 4}
+                  y={1}
+                  width={(sheet.shares[pour.name]?.[reading] ?? 0) * 4}
+                  height={28}
+                  fill={FILL[index % FILL.length]}
+                  stroke="#4a2f10"
+                  vectorEffect="non-scaling-stroke"
+                />
+              )
+            })}
+          </svg>
+        </div>
+      ))}
+      <table className="sheet-table">
+        <thead>
+          <tr>
+            <th>Pour</th>
+            <th className="num">target</th>
+            <th className="num">from – to</th>
+            <th className="num">ml</th>
+            <th className="num">to 100 base, vol | mass</th>
+            <th className="num">% of total, vol | mass</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.pours.map((pour, index) => {
+            const share = sheet.shares[pour.name]
+            return (
+              <tr key={pour.name}>
+                <td>
+                  <span className="swatch" style={{ background: FILL[index % FILL.length] }} /> {pour.name}
+                  {pour.estimate && <span className="sub small"> density est.</span>}
+                </td>
+                <td className="num">
+                  <b>{mass(pour.g, system, 0.1)}</b>
+                </td>
+                <td className="num">
+                  {mass(pour.low_g, system, 0.1)} – {mass(pour.high_g, system, 0.1)}
+                </td>
+                <td className="num">{volume(pour.ml, system)}</td>
+                <td className="num">{share && `${share.base_volume.toFixed(1)} | ${share.base_mass.toFixed(1)}`}</td>
+                <td className="num">{share && `${share.total_volume.toFixed(1)} | ${share.total_mass.toFixed(1)}`}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      <figcaption className="sub mt-1">
+        {volume(sheet.total_ml, system)}, {mass(sheet.total_g, system, 0.1)} in all.
+        {sheet.raw_materials.length > sheet.pours.length &&
+          ` Raw materials by mass: ${sheet.raw_materials.map((raw) => `${raw.name} ${raw.mass_percent.toFixed(1)} %`).join(", ")}.`}
+        {sheet.too_small && (
+          <span className="caution-text">
+            {" "}
+            Too little to weigh on this scale: mix at least {mass(Math.ceil(sheet.smallest_total_g), system)}.
+          </span>
+        )}
+      </figcaption>
+    </figure>
+  )
+}

@@ -1,0 +1,113 @@
+import { Head, Link, router, usePage } from "@inertiajs/react"
+import { Shell, useNow } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { Refused, send } from "@/lib/api"
+import { duration, soon } from "@/lib/time"
+import { roughMass, useUnits, volume } from "@/lib/units"
+import { MixAlone, type MixAloneProps } from "@/mix/MixAlone"
+import type { Pot } from "@/types"
+
+type Due = {
+  pass: string
+  name: string
+  at: number
+  ml: number
+  g: number
+  usable_until: number | null
+  coats: number
+  serves: string
+  components: string[]
+}
+type Props = MixAloneProps & { pots: Pot[]; due: Due[] }
+
+/** What the plan mixes next, what stands in the pot, and a mix by itself. */
+export default function MixIndex({ pots, due, ...alone }: Props) {
+  const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
+  const now = useNow(shop.now)
+  const [system] = useUnits()
+  const begin = (pass: string) =>
+    send<{ location: string }>("POST", "/mix", { pass })
+      .then(({ location }) => router.visit(location))
+      .catch((error: unknown) => {
+        if (!(error instanceof Refused)) throw error
+        router.reload()
+      })
+  return (
+    <Shell>
+      <Head title="Mixing desk" />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Mixing desk</h1>
+          <p className="sub">Amounts come from the plan; the scale is read while you pour.</p>
+        </div>
+        <Link href="/sums" className="button ml-auto">
+          Small sums
+        </Link>
+      </header>
+      <div className="desk-grid">
+        <section aria-label="To mix next" className="rule pt-2">
+          <h2 className="head">To mix next</h2>
+          {due.length === 0 && <p className="sub mt-2">The plan asks for no mix. A coat in a schedule brings one here at its hour.</p>}
+          <ol className="due-list">
+            {due.map((mix, index) => (
+              <li key={mix.pass} className={index === 0 ? "lit" : undefined}>
+                <div className="min-w-0">
+                  <p className="due-name">{mix.name}</p>
+                  <p className="sub">
+                    {mix.serves}, {mix.coats === 1 ? "one coat" : `${mix.coats} coats from one pot`}
+                  </p>
+                  <p className="small sub">
+                    {mix.components.length > 1 ? `with ${mix.components.slice(1).join(" and ")}` : "poured as it is"}
+                    {mix.usable_until ? `, usable ${duration(mix.usable_until - mix.at)}` : ""}
+                  </p>
+                </div>
+                <p className="due-figures">
+                  <b>{mix.at <= now ? "now" : soon(mix.at, shop.zone, now)}</b>
+                  <span className="sub">
+                    {volume(mix.ml, system)}, {roughMass(mix.g, system)}
+                  </span>
+                </p>
+                <button
+                  type="button"
+                  className={index === 0 ? "tape" : "button"}
+                  data-size={index === 0 ? undefined : "bench"}
+                  onClick={() => void begin(mix.pass)}
+                >
+                  Mix it
+                </button>
+              </li>
+            ))}
+          </ol>
+          {pots.length > 0 && (
+            <>
+              <h2 className="head mt-5">In the pot</h2>
+              <ol className="due-list">
+                {pots.map((pot) => (
+                  <li key={pot.id}>
+                    <div className="min-w-0">
+                      <p className="due-name">{pot.name}</p>
+                      <p className="sub">{pot.serves.join(" · ") || "mixed by itself"}</p>
+                    </div>
+                    <p className="due-figures">
+                      <b>
+                        {roughMass(pot.poured_g, system)} of {roughMass(pot.total_g, system)}
+                      </b>
+                      <span className="sub">
+                        {pot.usable_until ? `usable to ${soon(pot.usable_until, shop.zone, now)}` : "no hardener yet"}
+                      </span>
+                    </p>
+                    <Link href={`/mix/${pot.id}`} className="button" data-size="bench">
+                      Go on
+                    </Link>
+                  </li>
+                ))}
+              </ol>
+            </>
+          )}
+        </section>
+        <MixAlone {...alone} />
+      </div>
+    </Shell>
+  )
+}

@@ -1,0 +1,63 @@
+# A mix in the pot: what is to be poured, for which passes. What was poured is in the log; this only says what for.
+class Mix < ApplicationRecord
+  belongs_to :product, optional: true
+  belongs_to :room, optional: true
+  has_one :batch, dependent: :restrict_with_error
+  has_many :entries, dependent: :restrict_with_error
+
+  scope :open, -> { where(closed_at: nil) }
+
+  # @return [Rhexon::Mixing::PourSheet]
+  def sheet = @sheet ||= Rhexon::Mixing::PourSheet.new(Rhexon::Mixing::Recipe.new(priced), want, resolution_g: resolution_g)
+
+  # @return [Array<Entry>] pours that stand, in the order they happened
+  def pours = @pours ||= entries.where(kind: "poured").where.not(id: Entry.where(kind: "correction").select(:corrects_id)).order(:happened_at, :id).to_a
+
+  # @return [Array<Hash>] {"name", "g"}
+  def poured = pours.map { |entry| entry.body.slice("name", "g") }
+
+  # @return [Rhexon::Mixing::Correction]
+  def correction = @correction ||= Rhexon::Mixing::Correction.new(sheet, poured, { "container_ml" => container_ml }.compact, leave: left_as_is?)
+
+  # After an over-pour somebody decided to leave it; a pour taken back or added later asks anew.
+  def left_as_is?
+    decided = entries.where(kind: "note").order(:id).last
+    !decided.nil? && decided.body["way"] == "accept" && pours.none? { |entry| entry.id > decided.id && over_again?(entry) }
+  end
+
+  def poured_g(name) = poured.sum { |pour| pour["name"] == name ? pour["g"] : 0.0 }
+
+  # When the hardener first went in: the pot life runs from then.
+  # @return [Time, nil]
+  def hardened_at
+    names = sheet.recipe.components.select { |component| component.role == "hardener" }.map(&:name)
+    pours.find { |entry| names.include?(entry.body["name"]) }&.happened_at
+  end
+
+  # @return [Float, nil] minutes the mix may be used, in its room
+  def usable_min
+    return unless product && sheet.recipe.components.any? { |component| component.role == "hardener" }
+
+    value = product.to_value
+    parts = components.find { |component| component["role"] == "hardener" }["parts"]
+    ends = value.pot_life_by_hardener
+    Rhexon::Mixing::PotLife.usable_min(value, t_c: room&.t_c || value.pot_life_t_c, batch_g: correction.total_g, hardener_parts: ends && parts.clamp(ends.first.first, ends.last.first))
+  end
+
+  def usable_until = hardened_at && usable_min&.then { |minutes| hardened_at + minutes.floor * 60 }
+
+  # What stirring, resting and straining the sheet asks for.
+  # @return [Array<Hash>] {"after", "do", "min"}
+  def steps = product ? product.to_value.mix_steps : []
+
+  def reload(*) = super.tap { @pours = @correction = @sheet = nil }
+
+  private
+
+  def over_again?(entry) = poured_g(entry.body["name"]) > sheet.pours.find { |pour| pour.name == entry.body["name"] }.high_g
+
+  # What the shelf holds of each component now stands in the way of topping up.
+  def priced
+    components.map { |component| component["product"] ? component.merge("left_g" => ShelfStock.left_g(component["product"])) : component }
+  end
+end

@@ -1,0 +1,13 @@
+# A product as the mixing desk offers it.
+class MixableSerializer < ApplicationSerializer
+  NULLABLE = { nullable: true }.freeze
+  typelize id: :string, name: :string, mixed: :boolean, thinner: [ :string, NULLABLE ], thinning_range: [ "[number, number]", NULLABLE ], thinning_of: "'base' | 'total'", hardener: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ]
+  attribute(:id) { |product| product.id }
+  attribute(:name) { |product| product.name }
+  attribute(:mixed) { |product| product.mix.any? }
+  attribute(:thinner) { |product| product.thinner_id }
+  attribute(:thinning_range) { |product| product.thinning_range_percent }
+  attribute(:thinning_of) { |product| product.thinning_of }
+  attribute(:hardener) { |product| Rhexon::Mixing::ProductMix.hardener_parts(product, {}) }
+  attribute(:hardener_range) { |product| product.mix.find { |component| component["role"] == "hardener" }&.fetch("range", nil) }
+end

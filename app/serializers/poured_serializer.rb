@@ -1,0 +1,3 @@
+class PouredSerializer < ApplicationSerializer
+  fields id: :number, name: :string, grams: :number, at: :number
+end

@@ -1,0 +1,5 @@
+class RecipeSerializer < ApplicationSerializer
+  fields id: :number, name: :string, notes: [ :string, { nullable: true } ]
+  typelize words: :string
+  attribute(:words) { |recipe| recipe.components.map { |component| "#{format("%g", component["parts"])} #{component["name"]}" }.join(" : ") }
+end
