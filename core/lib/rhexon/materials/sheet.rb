@@ -1,0 +1,182 @@
+module Rhexon
+  module Materials
+    # A product record as lines of text, one a figure, and back: what the product page shows, its form edits and CSV carries.
+    # The list of figures is core/data/figures.yml.
+    class Sheet
+      # @!attribute value  [String] as written; empty when there is none
+      # @!attribute state  [String] given, default (of the class, an estimate) or missing
+      # @!attribute source [String, nil]
+      Line = Struct.new(:path, :words, :unit, :kind, :value, :state, :source, :choices, keyword_init: true)
+      Group = Struct.new(:name, :lines, keyword_init: true)
+      NONE = "none".freeze
+      RANGE = /\A(-?[\d.,]+)\s*(?:to|–|\.\.|-)\s*(-?[\d.,]+)\z/
+      PACK = /\A([\d.,]+\s*[a-zA-Z]+)\s*(?:[=:]?\s*([\d.,]+))?\z/
+      MIX = /\A(\S+)\s+([\d.,]+)\s*(volume|mass)?\s*(?:of the (base|total))?\s*(?:\(?([\d.,]+\s*(?:to|–|-)\s*[\d.,]+)\)?)?\z/
+      STEP = /\A(?:(\w+):\s*)?(.+?)(?:,\s*([\d.,]+)\s*min)?\z/
+
+      class << self
+        # @return [Array<Hash>] every figure of the list
+        def figures = @figures ||= table.fetch("groups").flat_map { |group| group.fetch("figures") }.freeze
+        def paths = figures.map { |figure| figure.fetch("path") }
+        def table = Reference.table("figures")
+
+        # The figures of a record from written lines. A line left empty takes the figure away.
+        # @param written [Hash{String=>String}] by path; paths left out stay as they were
+        # @param before [Hash] figures so far
+        # @return [Hash] figures
+        # @raise [Refusal] names the line, and what is accepted
+        def read(written, before = {})
+          figures.each_with_object(Marshal.load(Marshal.dump(before))) do |figure, record|
+            next unless written.key?(figure["path"])
+
+            set(record, figure["path"].split("."), value(figure, written[figure["path"]].to_s.strip))
+          end
+        end
+
+        # @return [String] a figure as it is written
+        def write(figure, value)
+          return "" if value.nil?
+
+          case figure["kind"]
+          when "flag" then value ? "yes" : ""
+          when "range" then value.map { |number| plain(number) }.join(" to ")
+          when "pairs" then value.map { |at, number| "#{plain(at)}: #{plain(number)}" }.join(", ")
+          when "packs" then value.map { |pack| "#{plain(pack["g"] || pack["ml"])} #{pack["g"] ? "g" : "ml"}#{" #{plain(pack["price"])}" if pack["price"]}" }.join("; ")
+          when "mix" then value.map { |component| component_words(component) }.join("; ")
+          when "steps" then value.map { |step| "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}" }.join("; ")
+          else value.is_a?(Numeric) ? plain(value) : value.to_s
+          end
+        end
+
+        private
+
+        def value(figure, text)
+          return nil if text.empty?
+
+          case figure["kind"]
+          when "number" then figure["none"] && text.casecmp?(NONE) ? :none : number(figure, text)
+          when "range" then range(figure, text)
+          when "pairs" then text.split(/[,;]\s+|;/).map { |pair| pair(figure, pair) }
+          when "packs" then text.split(";").map { |pack| pack(figure, pack.strip) }
+          when "mix" then text.split(";").map { |part| component(figure, part.strip) }
+          when "steps" then text.split(";").map { |part| step(part.strip) }
+          when "flag" then flag(figure, text)
+          when "choice" then figure["choices"].include?(text.downcase) ? text.downcase : refuse(figure, text, figure["choices"].join(" or "))
+          else text[0, 2000]
+          end
+        end
+
+        def number(figure, text)
+          found = Float(text.tr(",", ".").delete(" "), exception: false)
+          fits = found && found.finite? && (figure["least"].nil? || found >= figure["least"]) && (figure["above"].nil? || found > figure["above"]) && (figure["most"].nil? || found <= figure["most"])
+          refuse(figure, text, limits(figure)) unless fits
+          found == found.round ? found.to_i : found
+        end
+
+        def limits(figure)
+          [ ("#{figure["least"]} or more" if figure["least"]), ("more than #{figure["above"]}" if figure["above"]), ("at most #{figure["most"]}" if figure["most"]), ("or none" if figure["none"]) ].compact.join(", ").then { |words| "a number#{" #{figure["unit"]}" if figure["unit"]}#{", #{words}" unless words.empty?}" }
+        end
+
+        def range(figure, text)
+          found = RANGE.match(text) or refuse(figure, text, "two numbers, such as 0 to 10")
+          found.captures.map { |part| number(figure, part) }
+        end
+
+        def pair(figure, text)
+          parts = text.split(/[:=]/)
+          refuse(figure, text, "pairs such as 0: 42, 5: 31") unless parts.size == 2
+          parts.map { |part| number(figure, part.strip) }
+        end
+
+        def pack(figure, text)
+          found = PACK.match(text) or refuse(figure, text, "packs with their price, such as 1000 ml 34.50; 5 kg 149")
+          amount = Mixing::Typed.read(found[1], where: figure["path"])
+          { amount.kind == :mass ? "g" : "ml" => amount.value, "price" => found[2] && number(figure, found[2]) }.compact
+        end
+
+        def component(figure, text)
+          found = MIX.match(text) or refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
+          code, parts, basis, of, range = found.captures
+          { "product" => code, "parts" => number(figure, parts), "basis" => basis || "volume", "of" => of || "base", "role" => "hardener", "range" => range && range({ **figure, "least" => 0 }, range) }.compact
+        end
+
+        def step(text)
+          after, what, minutes = STEP.match(text).captures
+          { "after" => after, "do" => what, "min" => minutes ? minutes.tr(",", ".").to_f : 0 }.compact
+        end
+
+        def flag(figure, text)
+          return true if text.match?(/\A(yes|y|true|1|x|ja)\z/i)
+          return nil if text.match?(/\A(no|n|false|0|nein|-)\z/i)
+
+          refuse(figure, text, "yes or no")
+        end
+
+        def refuse(figure, text, accepted) = raise(Refusal.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"], accepted: accepted))
+
+        def set(record, path, value)
+          *parents, last = path
+          inner = parents.inject(record) { |hash, name| hash[name] ||= {} }
+          value.nil? ? inner.delete(last) : inner[last] = (value == :none ? nil : value)
+          record.delete(parents.first) if parents.any? && inner.empty?
+        end
+
+        def component_words(component)
+          range = component["range"]
+          "#{component["product"]} #{plain(component["parts"])} #{component["basis"] || "volume"}#{" of the total" if component["of"] == "total"}#{" #{range.map { |part| plain(part) }.join(" to ")}" if range}"
+        end
+
+        def plain(number) = number.is_a?(Numeric) ? format("%.10g", number) : number.to_s
+      end
+
+      # @param product [Product]
+      def initialize(product)
+        @product = product
+        @record = product.to_h
+        @defaults = Reference.table("classes").fetch("classes").fetch(product.class_id)
+      end
+
+      # @return [Array<Group>]
+      def groups = self.class.table.fetch("groups").map { |group| Group.new(name: group["name"], lines: group["figures"].map { |figure| line(figure) }) }
+
+      # Figures that matter for planning and have neither a value of their own nor one of the class.
+      # @return [Array<Line>]
+      def gaps = groups.flat_map(&:lines).select { |line| line.state == "missing" && wanted?(line.path) }
+
+      # @return [Hash{String=>String}] what is given, as written
+      def written = self.class.figures.to_h { |figure| [ figure["path"], written_value(figure) ] }
+
+      private
+
+      def line(figure)
+        path = figure["path"]
+        given = given?(path)
+        default = dig(@defaults, path)
+        Line.new(path: path, words: figure["words"], unit: figure["unit"], kind: figure["kind"], choices: figure["choices"], value: given ? written_value(figure) : (default.nil? ? "" : self.class.write(figure, default)),
+                 state: given ? "given" : (default.nil? ? "missing" : "default"), source: given ? @record.dig("sources", path) || @record["source"] || "given with the product" : (default.nil? ? nil : Reference.table("classes").fetch("source")))
+      end
+
+      def written_value(figure)
+        return "" unless given?(figure["path"])
+
+        value = dig(@record, figure["path"])
+        value.nil? ? NONE : self.class.write(figure, value)
+      end
+
+      def given?(path)
+        *parents, last = path.split(".")
+        inner = parents.inject(@record) { |hash, name| hash.is_a?(Hash) ? hash[name] : nil }
+        inner.is_a?(Hash) && inner.key?(last)
+      end
+
+      def dig(record, path) = path.split(".").inject(record) { |hash, name| hash.is_a?(Hash) ? hash[name] : nil }
+
+      # A film needs a density to be weighed and packs to be bought; a helper too.
+      def wanted?(path)
+        return path == "mix" && @product.pot_life_min&.value if path == "mix"
+
+        %w[packs source].include?(path) || (path == "density_g_per_ml")
+      end
+    end
+  end
+end
