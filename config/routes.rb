@@ -31,6 +31,17 @@ Rails.application.routes.draw do
     post :discard
   end
 
+  resource :shelf, only: :show, controller: "shelf"
+  resources :products, only: %i[show new create update destroy] do
+    get :export, on: :collection
+    post :import, on: :collection
+  end
+  resources :batches, only: %i[show create update] do
+    post :box, on: :collection
+    get :label
+  end
+  resources :consumables, only: %i[create update]
+
   resource :scale, only: :show do
     post :zero
     post :hand

@@ -82,6 +82,24 @@ class Batch < ApplicationRecord
     end
   end
 
+  # What was in it when it came or was mixed.
+  def received_g = stock_moves.select { |move| move.grams.positive? }.sum(&:grams).round(1)
+
+  # What it looks like in the jar.
+  def look
+    return "pigmented" if product&.colour == "pigmented"
+    return product.colour if %w[tinted ambering].include?(product&.colour)
+
+    product&.to_value&.waterborne? ? "milk" : "clear"
+  end
+
+  # Mixed shellac old enough to be tried on glass before it is used.
+  def smear_first?(today)
+    state == "mixed" && product&.kind == "shellac" && made_on && Rhexon::Mixing::Cuts.age((today - made_on) / 30.44, keeps_months: 120) == "test"
+  end
+
+  def density_g_per_ml = (mix ? mix.sheet.recipe.density_g_per_ml : product.to_value.density_g_per_ml&.value || 1.0).round(3)
+
   # Number on the jar's label.
   def code = format("J%04d", id)
 

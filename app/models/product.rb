@@ -1,16 +1,26 @@
 # A product on the shelf. Figures it lacks come from its class, marked as estimates, in the core.
 class Product < ApplicationRecord
+  COLOURS = Rhexon::Materials::Sheet.table.fetch("colours")
+
   has_many :batches, dependent: :restrict_with_error
   has_many :mixes, dependent: :restrict_with_error
 
-  validates :code, :name, :maker, :kind, :role, presence: true
-  validates :code, uniqueness: true
-  validates :name, uniqueness: { scope: :maker }
+  validates :name, presence: { message: "Name the product." }, uniqueness: { scope: :maker, message: "This maker already has a product of that name." }
+  validates :maker, presence: { message: "Name its maker." }
+  validates :code, presence: true, uniqueness: { message: "Another product has that code." }, format: { with: /\A[a-z0-9][a-z0-9_-]{0,39}\z/, message: "A code is small letters, digits, - and _." }
+  validates :role, presence: { message: "Say what it is for." }
+  validates :colour, inclusion: { in: COLOURS, message: "A colour note is #{COLOURS.to_sentence(two_words_connector: " or ", last_word_connector: " or ")}." }
   validate :core_accepts_it
+
+  # @return [String] a code that no other product has
+  def self.free_code(name)
+    stem = name.to_s.parameterize(separator: "_").first(30).presence || "product"
+    [ stem, *(2..).lazy.map { |number| "#{stem}_#{number}" } .first(200) ].find { |code| !exists?(code: code) }
+  end
 
   # @return [Hash] a product of rhexon-shop/1
   def to_core
-    { "id" => code, "name" => "#{maker} #{name}", "maker" => maker, "class" => kind, "role" => role, "colour" => colour }.merge(figures)
+    { "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour }.merge(figures)
   end
 
   # @return [Rhexon::Materials::Product]
@@ -18,11 +28,20 @@ class Product < ApplicationRecord
 
   def full_name = "#{maker} #{name}"
 
+  # Schedules and boards that name it.
+  # @return [Array<String>]
+  def named_in
+    pieces = Piece.includes(schedule: :head).select { |piece| piece.schedule.document["steps"].any? { |step| [ step["product"], step["thinner"] ].include?(code) } }.map(&:name)
+    pieces + Cell.includes(:board).select { |cell| cell.layers.any? { |step| step["product"] == code } }.map { |cell| cell.board.name }.uniq
+  end
+
   private
 
+  # What the shop's plan would refuse is refused here, where it can be put right.
   def core_accepts_it
+    Rhexon::Schedule::Schema.check_product!(to_core)
     Rhexon::Materials::Product.new(to_core)
   rescue Rhexon::Refusal => refusal
-    errors.add(:kind, refusal.message)
+    errors.add(refusal.where.split("/").last == "class" ? :kind : :figures, refusal.message)
   end
 end

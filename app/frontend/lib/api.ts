@@ -21,13 +21,25 @@ const token = () =>
     ?.slice("XSRF-TOKEN=".length)
 
 /** Sends JSON and answers with JSON; throws Refused with the server's sentence. */
-export async function send<T>(method: "GET" | "POST" | "PATCH", url: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-  const response = await fetch(url, {
+export async function send<T>(method: "GET" | "POST" | "PATCH" | "DELETE", url: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  return answered<T>(url, {
     method,
     signal,
-    headers: { Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? "") },
+    headers: { "Content-Type": "application/json" },
     body: body === undefined ? undefined : JSON.stringify(body),
-  }).catch((error: unknown) => {
+  })
+}
+
+/** Sends one file. */
+export async function sendFile<T>(url: string, file: File): Promise<T> {
+  const form = new FormData()
+  form.append("file", file)
+  return answered<T>(url, { method: "POST", body: form })
+}
+
+async function answered<T>(url: string, request: RequestInit): Promise<T> {
+  const headers = { Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""), ...request.headers }
+  const response = await fetch(url, { ...request, headers }).catch((error: unknown) => {
     if (error instanceof DOMException && error.name === "AbortError") throw error
     throw new Refused(0, { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" }, null)
   })

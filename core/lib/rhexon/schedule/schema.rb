@@ -23,6 +23,14 @@ module Rhexon
         raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
+      # One product of rhexon-shop/1 by itself.
+      # @raise [Refusal]
+      def check_product!(record)
+        @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" }, ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
+        error = @product.validate(record).first or return
+        raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+      end
+
       def schema(name)
         @schemas[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.json"))), ref_resolver: method(:sibling).to_proc)
       end

@@ -1,0 +1,55 @@
+# Cans, jars and mixes.
+class BatchesController < ApplicationController
+  def show
+    render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
+  end
+
+  # A can that came in.
+  def create
+    product = Product.find_by(id: body["product"]) || raise(Rhexon::Refusal.new("Choose a product", where: "product"))
+    typed = Rhexon::Mixing::Typed.read(body["amount"], where: "amount")
+    grams = typed.kind == :mass ? typed.value : typed.value * (product.to_value.density_g_per_ml&.value || 1.0)
+    received = Batch.receive!(product, grams: grams.round(1), lot: body["lot"].presence, state: body["state"] == "opened" ? "opened" : "sealed", on: day(body["on"]), client_id: body["client_id"].presence || SecureRandom.uuid)
+    render json: { location: batch_path(received) }
+  end
+
+  def update
+    case body["act"]
+    when "open" then batch.open!(on: today)
+    when "weigh" then batch.weigh!(Rhexon::Mixing::Typed.read(body["left"], wants: :mass, unit: :g, where: "left").value, client_id: client_id)
+    when "empty" then batch.weigh!(0.0, client_id: client_id)
+    when "keep" then return render(json: { location: batch_path(batch.keep_touch_up!(Rhexon::Mixing::Typed.read(body["grams"], wants: :mass, unit: :g, where: "grams").value, client_id: client_id)) })
+    when "discard" then batch.discard!(client_id: client_id)
+    else raise Rhexon::Refusal.new("That cannot be done with a batch", where: "act", accepted: "open, weigh, empty, keep, discard")
+    end
+    render json: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
+  end
+
+  def box
+    boxed = Batch.box!(Batch.standing.where(id: body["batches"]).to_a, client_id: client_id)
+    render json: { location: batch_path(boxed) }
+  end
+
+  # For a jar: what it is, its dates, and a code that leads back here.
+  def label
+    label = JarLabel.new(batch, batch_url(batch))
+    respond_to do |format|
+      format.svg { render body: label.svg, content_type: "image/svg+xml" }
+      format.pdf { send_data label.pdf, filename: "#{batch.code}.pdf", type: "application/pdf", disposition: "inline" }
+    end
+  end
+
+  private
+
+  def batch = @batch ||= Batch.find(params[:batch_id] || params[:id])
+  def serialized = BatchSerializer.new(batch.reload, params: { today: today }).to_h
+  def moves = batch.stock_moves.order(id: :desc).limit(100).map { |move| { id: move.id, grams: move.grams.round(2), reason: move.reason, at: move.created_at.to_i / 60 } }
+  def client_id = body["client_id"].presence || raise(Rhexon::Refusal.new("The request needs an id of its own", where: "client_id"))
+  def today = Shop.current.clock.date(Time.current.to_i / 60)
+
+  def day(text)
+    text.present? ? Date.iso8601(text) : today
+  rescue Date::Error
+    raise Rhexon::Refusal.new("#{text.inspect} is no day", where: "on", accepted: "such as 2026-11-25")
+  end
+end

@@ -1,0 +1,63 @@
+# One product with all its figures; import and export of all.
+class ProductsController < ApplicationController
+  def show
+    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(product).to_h, batches: product.batches.standing.with_left.order(:id).map { |batch| BatchSerializer.new(batch, params: { today: today }).to_h }, used: product.named_in, **choices }
+  end
+
+  # Empty, or a copy of another.
+  def new
+    from = params[:copy] && Product.find(params[:copy])
+    fresh = from ? from.dup.tap { |copy| copy.assign_attributes(name: "#{from.name}, copy", code: Product.free_code("#{from.code}_copy")) } : Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear", figures: {})
+    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], **choices }
+  end
+
+  def create
+    fresh = Product.new(figures: {})
+    keep(fresh)
+  end
+
+  def update = keep(product)
+
+  def destroy
+    used = product.named_in
+    raise Rhexon::Refusal.new("#{product.full_name} stands in #{used.to_sentence} and stays", where: "product") if used.any?
+    raise Rhexon::Refusal.new("Cans or mixes of #{product.full_name} are in the record, so it stays", where: "product") unless product.destroy
+
+    render json: { location: shelf_path }
+  end
+
+  def export
+    products = Product.order(:maker, :name)
+    stamp = today.iso8601
+    return send_data(ProductFile.to_json(products), filename: "rhexon-products-#{stamp}.json", type: "application/json") if request.format.json?
+
+    send_data ProductFile.to_csv(products), filename: "rhexon-products-#{stamp}.csv", type: "text/csv; charset=utf-8"
+  end
+
+  def import
+    file = params[:file]
+    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file.respond_to?(:read)
+
+    render json: ProductFile.read(file.read).to_h
+  end
+
+  private
+
+  def product = @product ||= Product.find(params[:id])
+  def today = Shop.current.clock.date(Time.current.to_i / 60)
+
+  def choices
+    table = Rhexon::Materials::Sheet.table
+    { classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] }, roles: table.fetch("roles"), colours: table.fetch("colours"), products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] } }
+  end
+
+  # Everything or nothing: figures are read before anything is set.
+  def keep(record)
+    given = body.slice("maker", "name", "role", "colour", "kind").transform_values { |value| value.to_s.strip }
+    record.assign_attributes(**given, figures: Rhexon::Materials::Sheet.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
+    record.code = body["code"].presence || Product.free_code(record.name) if record.new_record?
+    return render(json: { location: product_path(record) }) if record.save
+
+    render json: { error: { sentence: record.errors.map(&:message).join(" "), where: record.errors.first.attribute.to_s } }, status: :unprocessable_entity
+  end
+end

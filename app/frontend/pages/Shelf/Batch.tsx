@@ -1,0 +1,218 @@
+import { Head, Link, router, usePage } from "@inertiajs/react"
+import { useState } from "react"
+import { TextField } from "@/components/Field"
+import { Shell, useNow } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { clientId, Refused, send } from "@/lib/api"
+import { when } from "@/lib/time"
+import { mass, useUnits, volume } from "@/lib/units"
+import { batchSays } from "@/shelf/batchSays"
+import { Jar } from "@/shelf/Jar"
+import type { Batch } from "@/types"
+
+type Move = { id: number; grams: number; reason: string; at: number }
+type Use = {
+  serves: string[]
+  components: { name: string; g: number }[]
+  film_um: number | null
+  planned_um: number | null
+  area_m2: number | null
+}
+type Props = { batch: Batch; moves: Move[]; use: Use }
+
+/** A can or jar: what is in it, since when and until when, what was poured from it, and its label. */
+export default function BatchPage(first: Props) {
+  const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
+  const now = useNow(shop.now)
+  const [system] = useUnits()
+  const [{ batch, moves, use }, setState] = useState(first)
+  const [left, setLeft] = useState("")
+  const [kept, setKept] = useState("")
+  const [trouble, setTrouble] = useState<{ sentence: string; where?: string | null } | null>(null)
+  const act = (what: string, more: Record<string, unknown> = {}) =>
+    send<Props | { location: string }>("PATCH", `/batches/${batch.id}`, { act: what, client_id: clientId(), ...more })
+      .then((answer) => {
+        setTrouble(null)
+        setLeft("")
+        setKept("")
+        if ("location" in answer) router.visit(answer.location)
+        else setState(answer)
+      })
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said))
+  const says = batchSays(batch, now)
+  const dates: [string, string | null][] = [
+    [batch.mix_id === null ? "came" : "mixed", batch.made_on],
+    ["opened", batch.mix_id === null ? batch.opened_on : null],
+    ["good to", batch.expires_on],
+  ]
+  return (
+    <Shell>
+      <Head title={`${batch.code} ${batch.name}`} />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">
+            {batch.code} {batch.name}
+          </h1>
+          <p className="sub">
+            <Link href="/shelf?view=batches" className="underline underline-offset-2">
+              Shelf
+            </Link>
+            {batch.product_id && (
+              <>
+                {" · "}
+                <Link href={`/products/${batch.product_id}`} className="underline underline-offset-2">
+                  Product
+                </Link>
+              </>
+            )}
+            {batch.lot ? ` · lot ${batch.lot}` : ""}
+            {use.serves.length > 0 ? ` · ${use.serves.join(" · ")}` : ""}
+          </p>
+        </div>
+      </header>
+      <div className="batch-grid">
+        <section className="lit batch-now" aria-label="What is in it">
+          <Jar
+            fill={batch.left_g / Math.max(batch.first_g, batch.left_g, 1)}
+            look={batch.look}
+            state={batch.state}
+            kept={batch.kept}
+            over={says.over}
+          />
+          <div>
+            <p className="batch-left">{mass(batch.left_g, system, 1)}</p>
+            <p className="sub">
+              {volume(batch.left_g / batch.density_g_per_ml, system)}, {batch.state}
+              {batch.boxed ? ", boxed" : ""}
+            </p>
+            <p className={`head ${says.tone === "plain" ? "" : "caution-text"}`}>{says.words}</p>
+            <dl className="summary mt-3">
+              {dates.map(
+                ([word, date]) =>
+                  date && (
+                    <div key={word}>
+                      <dt>{word}</dt>
+                      <dd>{plainDay(date)}</dd>
+                    </div>
+                  ),
+              )}
+              {batch.usable_until && (
+                <div>
+                  <dt>usable to</dt>
+                  <dd>{when(batch.usable_until, shop.zone)}</dd>
+                </div>
+              )}
+            </dl>
+          </div>
+        </section>
+        {!batch.discarded && (
+          <section aria-label="Do with it" className="batch-acts">
+            <div className="act-row">
+              <TextField
+                label="Weighed, left in it"
+                value={left}
+                placeholder="250 g"
+                error={trouble?.where === "left" || trouble?.where === "amount" ? trouble.sentence : undefined}
+                onChange={setLeft}
+              />
+              <button type="button" className="button" disabled={!left.trim()} onClick={() => void act("weigh", { left })}>
+                That is left
+              </button>
+            </div>
+            <div className="act-row">
+              <TextField
+                label="Fill off a touch-up jar"
+                value={kept}
+                placeholder="100 g"
+                error={trouble?.where === "grams" ? trouble.sentence : undefined}
+                onChange={setKept}
+              />
+              <button type="button" className="button" disabled={!kept.trim()} onClick={() => void act("keep", { grams: kept })}>
+                Keep it
+              </button>
+            </div>
+            <div className="flex flex-wrap gap-2 mt-2">
+              {batch.state === "sealed" && (
+                <button type="button" className="button" onClick={() => void act("open")}>
+                  Open it
+                </button>
+              )}
+              <button type="button" className="button" onClick={() => void act("empty")} disabled={batch.left_g === 0}>
+                It is empty
+              </button>
+              <button type="button" className="button" onClick={() => void act("discard")}>
+                Throw away
+              </button>
+            </div>
+            {trouble && !["left", "amount", "grams"].includes(trouble.where ?? "") && (
+              <p className="said mt-2" role="alert">
+                {trouble.sentence}
+              </p>
+            )}
+          </section>
+        )}
+        <section aria-label="Label" className="batch-label">
+          <img src={`/batches/${batch.id}/label.svg`} alt={`Label of ${batch.code}`} width="330" />
+          <p className="mt-2 flex gap-2">
+            <a href={`/batches/${batch.id}/label.pdf`} className="button" target="_blank" rel="noreferrer">
+              PDF to print
+            </a>
+            <a href={`/batches/${batch.id}/label.svg`} className="button" download={`${batch.code}.svg`}>
+              SVG
+            </a>
+          </p>
+        </section>
+        {use.components.length > 0 && (
+          <section aria-label="What went in" className="rule pt-2">
+            <h2 className="head">What went in</h2>
+            <ul className="mt-1">
+              {use.components.map((component) => (
+                <li key={component.name} className="flex justify-between py-1">
+                  <span>{component.name}</span>
+                  <b>{mass(component.g, system, 0.1)}</b>
+                </li>
+              ))}
+            </ul>
+            {use.film_um !== null && (
+              <p className="head mt-2">
+                {use.film_um} µm wet by the pot, {use.planned_um} µm planned
+                <span className="sub small block">what left the pot, over {use.area_m2} m²</span>
+              </p>
+            )}
+            {use.film_um === null && use.serves.length > 0 && (
+              <p className="sub mt-2">Weigh what is left once the coats are on, and the pot tells the real wet film.</p>
+            )}
+          </section>
+        )}
+        <section aria-label="In and out" className="rule pt-2 batch-moves">
+          <h2 className="head">In and out</h2>
+          <table className="sheet-table">
+            <thead>
+              <tr>
+                <th>When</th>
+                <th>What</th>
+                <th className="num">in or out</th>
+              </tr>
+            </thead>
+            <tbody>
+              {moves.map((move) => (
+                <tr key={move.id}>
+                  <td>{when(move.at, shop.zone)}</td>
+                  <td>{move.reason}</td>
+                  <td className="num">
+                    {move.grams > 0 ? "+ " : "− "}
+                    {mass(Math.abs(move.grams), system, 0.1)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      </div>
+    </Shell>
+  )
+}
+
+const plainDay = (iso: string) =>
+  new Date(`${iso}T12:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" })

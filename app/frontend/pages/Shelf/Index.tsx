@@ -1,0 +1,55 @@
+import { Head, Link, usePage } from "@inertiajs/react"
+import { Shell, useNow } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { BatchesView } from "@/shelf/BatchesView"
+import { ProductsView } from "@/shelf/ProductsView"
+import { ShoppingView } from "@/shelf/ShoppingView"
+import type { Batch, Consumable, ProductRow, ShoppingLine, Worn } from "@/types"
+
+type Props =
+  | { view: "products"; found: string | null; products: ProductRow[] }
+  | { view: "batches"; found: string | null; batches: Batch[]; products: { id: number; name: string }[]; today: string }
+  | { view: "shopping"; found: string | null; lines: ShoppingLine[]; worn: Worn[]; consumables: Consumable[] }
+
+const VIEWS: [Props["view"], string][] = [
+  ["batches", "Cans and jars"],
+  ["products", "Products"],
+  ["shopping", "Runs out"],
+]
+
+/** The shelf: what a product is, what stands there of it, what the planned work will run out of. */
+export default function ShelfIndex(props: Props) {
+  const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
+  const now = useNow(shop.now)
+  return (
+    <Shell>
+      <Head title="Shelf" />
+      <Patterns />
+      <header className="page-head">
+        <h1 className="title">Shelf</h1>
+        <nav className="switch ml-6" aria-label="What to see of the shelf">
+          {VIEWS.map(([view, words]) => (
+            <Link key={view} href={`/shelf?view=${view}`} aria-current={view === props.view ? "page" : undefined}>
+              {words}
+            </Link>
+          ))}
+        </nav>
+      </header>
+      {props.view === "products" && <ProductsView products={props.products} found={props.found} />}
+      {props.view === "batches" && (
+        <BatchesView batches={props.batches} products={props.products} today={props.today} now={now} found={props.found} />
+      )}
+      {props.view === "shopping" && (
+        <ShoppingView
+          lines={props.lines}
+          worn={props.worn}
+          consumables={props.consumables}
+          zone={shop.zone}
+          now={now}
+          currency={shop.currency}
+          found={props.found}
+        />
+      )}
+    </Shell>
+  )
+}

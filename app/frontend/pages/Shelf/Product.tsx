@@ -1,0 +1,257 @@
+import { Head, Link, router, usePage } from "@inertiajs/react"
+import { useState } from "react"
+import { Cautions } from "@/components/Cautions"
+import { SelectField, TextField } from "@/components/Field"
+import { Shell, useNow } from "@/components/Shell"
+import { Refused, send } from "@/lib/api"
+import { roughMass, useUnits } from "@/lib/units"
+import { batchSays } from "@/shelf/batchSays"
+import { ReceivePanel } from "@/shelf/ReceivePanel"
+import type { Batch, ErrorSaid, Product } from "@/types"
+
+type Props = {
+  product: Product
+  batches: Batch[]
+  used: string[]
+  classes: [string, string][]
+  roles: string[]
+  colours: string[]
+  products: [string, string][]
+}
+type Line = Product["groups"][number]["lines"][number]
+
+/** A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are changed in place. */
+export default function ProductPage({ product, batches, used, classes, roles, colours, products }: Props) {
+  const { shop } = usePage<{ shop: { now: number } }>().props
+  const now = useNow(shop.now)
+  const [system] = useUnits()
+  const [identity, setIdentity] = useState({
+    maker: product.maker,
+    name: product.name,
+    role: product.role,
+    colour: product.colour,
+    kind: product.kind,
+  })
+  const [figures, setFigures] = useState<Record<string, string>>({})
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  const fresh = product.id === null
+  const copied = fresh
+    ? Object.fromEntries(
+        product.groups.flatMap((group) => group.lines.filter((line) => line.state === "given").map((line) => [line.path, line.value])),
+      )
+    : {}
+  const dirty =
+    fresh ||
+    Object.keys(figures).length > 0 ||
+    (Object.keys(identity) as (keyof typeof identity)[]).some((field) => identity[field] !== product[field])
+  const said = (where: string) => (error?.where === where ? error.sentence : undefined)
+  const keep = () =>
+    send<{ location: string }>(fresh ? "POST" : "PATCH", fresh ? "/products" : `/products/${product.id}`, {
+      ...identity,
+      figures: { ...copied, ...figures },
+    })
+      .then(({ location }) => {
+        setFigures({})
+        setError(null)
+        router.visit(location, { preserveScroll: true })
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const remove = () =>
+    send<{ location: string }>("DELETE", `/products/${product.id}`)
+      .then(({ location }) => router.visit(location))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const elsewhere =
+    error &&
+    !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&
+    !product.groups.some((group) => group.lines.some((line) => line.path === error.where))
+  return (
+    <Shell>
+      <Head title={fresh ? "New product" : `${product.maker} ${product.name}`} />
+      <header className="page-head">
+        <div>
+          <h1 className="title">{fresh ? "New product" : `${product.maker} ${product.name}`}</h1>
+          <p className="sub">
+            <Link href="/shelf?view=products" className="underline underline-offset-2">
+              Shelf
+            </Link>
+            {used.length > 0 ? ` · used for ${used.join(", ")}` : ""}
+          </p>
+        </div>
+        <span className="ml-auto flex flex-wrap gap-2">
+          {!fresh && (
+            <>
+              <Link href={`/products/new?copy=${product.id}`} className="button">
+                Copy
+              </Link>
+              {used.length === 0 && (
+                <button type="button" className="button" onClick={() => void remove()}>
+                  Remove
+                </button>
+              )}
+            </>
+          )}
+          <button type="button" className={dirty ? "tape" : "button"} data-size="small" disabled={!dirty} onClick={() => void keep()}>
+            {dirty ? "Keep what was changed" : "Nothing changed"}
+          </button>
+        </span>
+      </header>
+      {elsewhere && (
+        <p className="trouble said" role="alert">
+          {error.sentence}
+        </p>
+      )}
+      <div className="product-grid">
+        <aside>
+          <div className="lit product-identity">
+            <TextField
+              label="Maker"
+              value={identity.maker}
+              error={said("maker")}
+              onChange={(maker) => setIdentity({ ...identity, maker })}
+            />
+            <TextField label="Name" value={identity.name} error={said("name")} onChange={(name) => setIdentity({ ...identity, name })} />
+            <SelectField
+              label="Class"
+              value={identity.kind}
+              error={said("kind")}
+              options={classes}
+              onChange={(kind) => setIdentity({ ...identity, kind })}
+            />
+            <SelectField
+              label="What for"
+              value={identity.role}
+              error={said("role")}
+              options={roles.map((role): [string, string] => [role, role])}
+              onChange={(role) => setIdentity({ ...identity, role })}
+            />
+            <SelectField
+              label="Colour note"
+              value={identity.colour}
+              error={said("colour")}
+              options={colours.map((colour): [string, string] => [colour, colour])}
+              onChange={(colour) => setIdentity({ ...identity, colour })}
+            />
+            <Cautions texts={product.cautions} />
+          </div>
+          {!fresh && (
+            <section aria-label="Cans of it" className="mt-4">
+              <div className="flex items-center">
+                <h2 className="head">On the shelf</h2>
+                <span className="ml-auto">
+                  <ReceivePanel products={[]} product={product.id ?? undefined} today={new Date(now * 60_000).toISOString().slice(0, 10)} />
+                </span>
+              </div>
+              <ul className="can-list">
+                {batches.map((batch) => {
+                  const says = batchSays(batch, now)
+                  return (
+                    <li key={batch.id}>
+                      <Link href={`/batches/${batch.id}`}>
+                        <b>{batch.code}</b> {batch.state}, {roughMass(batch.left_g, system)}
+                        <span className={`small block ${says.tone === "plain" ? "sub" : "caution-text"}`}>{says.words}</span>
+                      </Link>
+                    </li>
+                  )
+                })}
+                {batches.length === 0 && <li className="sub">No can of it.</li>}
+              </ul>
+            </section>
+          )}
+        </aside>
+        <div className="figure-groups">
+          {product.groups.map((group) => (
+            <section key={group.name} aria-label={group.name}>
+              <h2 className="head">{group.name}</h2>
+              <ul>
+                {group.lines.map((line) => (
+                  <Figure
+                    key={line.path}
+                    line={line}
+                    products={products}
+                    typed={figures[line.path]}
+                    error={said(line.path)}
+                    onChange={(value) => setFigures({ ...figures, [line.path]: value })}
+                  />
+                ))}
+              </ul>
+            </section>
+          ))}
+        </div>
+      </div>
+    </Shell>
+  )
+}
+
+const HINT: Record<string, string> = {
+  range: "0 to 10",
+  pairs: "0: 42, 5: 31",
+  packs: "1000 ml 34.50; 5 l 149",
+  mix: "code 10 volume 8 to 12",
+  steps: "hardener: Stir, 2 min; Rest, 10 min",
+}
+
+function Figure({
+  line,
+  products,
+  typed,
+  error,
+  onChange,
+}: {
+  line: Line
+  products: [string, string][]
+  typed?: string
+  error?: string
+  onChange: (value: string) => void
+}) {
+  const own = line.state === "given" ? line.value : ""
+  const value = typed ?? own
+  const id = `figure-${line.path}`
+  const options =
+    line.kind === "flag"
+      ? [
+          ["", "no"],
+          ["yes", "yes"],
+        ]
+      : line.kind === "product"
+        ? [["", "–"], ...products]
+        : line.kind === "choice"
+          ? [["", "–"], ...(line.choices ?? []).map((choice) => [choice, choice])]
+          : null
+  return (
+    <li className="figure" data-state={typed !== undefined && typed !== own ? "changed" : line.state}>
+      <label htmlFor={id}>{line.words}</label>
+      <span className="figure-value">
+        {options ? (
+          <select id={id} className="input" value={value} onChange={(event) => onChange(event.target.value)}>
+            {options.map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <input
+            id={id}
+            className="input"
+            value={value}
+            aria-invalid={Boolean(error)}
+            aria-describedby={`${id}-from`}
+            placeholder={line.state === "default" ? line.value : (HINT[line.kind] ?? "")}
+            onChange={(event) => onChange(event.target.value)}
+          />
+        )}
+        <span className="unit">{line.unit}</span>
+      </span>
+      <span id={`${id}-from`} className={error ? "said" : "figure-from"} role={error ? "alert" : undefined}>
+        {error ??
+          (line.state === "given"
+            ? line.source
+            : line.state === "default"
+              ? `est., ${line.value} by class`
+              : line.kind === "flag"
+                ? ""
+                : "–")}
+      </span>
+    </li>
+  )
+}

@@ -1,0 +1,101 @@
+import { router } from "@inertiajs/react"
+import { Dialog } from "radix-ui"
+import { useState } from "react"
+import { Panel } from "@/components/Panel"
+import { Refused, sendFile } from "@/lib/api"
+
+type Report = {
+  created: string[]
+  updated: string[]
+  same: string[]
+  refused: { row: number; name: string; sentence: string }[]
+  ignored: string[]
+}
+
+/** Products from a file, with what became of every row. */
+export function ImportPanel() {
+  const [report, setReport] = useState<Report | null>(null)
+  const [trouble, setTrouble] = useState("")
+  const [reading, setReading] = useState(false)
+  const read = async (file: File | undefined) => {
+    if (!file) return
+    setReading(true)
+    setReport(null)
+    setTrouble("")
+    try {
+      setReport(await sendFile<Report>("/products/import", file))
+      router.reload()
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      setTrouble(error.said.sentence)
+    } finally {
+      setReading(false)
+    }
+  }
+  return (
+    <Panel
+      title="Products from a file"
+      trigger={
+        <Dialog.Trigger asChild>
+          <button type="button" className="button">
+            File in
+          </button>
+        </Dialog.Trigger>
+      }
+    >
+      <p className="sub mt-2">
+        CSV or JSON as it comes out here. A first row names the columns; maker, name and class are needed. A product that is known by its
+        code or by maker and name is brought up to date. An empty cell takes a figure away, a column left out leaves it.
+      </p>
+      <label className="field mt-3">
+        <span className="label">File</span>
+        <input
+          type="file"
+          className="input"
+          accept=".csv,.json,text/csv,application/json"
+          disabled={reading}
+          onChange={(event) => void read(event.target.files?.[0])}
+        />
+      </label>
+      {reading && (
+        <p className="head mt-3" role="status">
+          Reading row by row
+        </p>
+      )}
+      {trouble && (
+        <p className="said mt-3" role="alert">
+          {trouble}
+        </p>
+      )}
+      {report && (
+        <section className="mt-3" aria-label="What became of the rows" role="status">
+          <p className="head">
+            {report.created.length} new, {report.updated.length} changed, {report.same.length} as they were, {report.refused.length} refused
+          </p>
+          {report.ignored.length > 0 && <p className="sub">Columns not known here, left out: {report.ignored.join(", ")}</p>}
+          {report.refused.length > 0 && (
+            <table className="sheet-table mt-2">
+              <thead>
+                <tr>
+                  <th>Row</th>
+                  <th>Product</th>
+                  <th>Why it was refused</th>
+                </tr>
+              </thead>
+              <tbody>
+                {report.refused.slice(0, 200).map((row) => (
+                  <tr key={row.row}>
+                    <td>{row.row}</td>
+                    <td>{row.name}</td>
+                    <td>{row.sentence}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {report.refused.length > 200 && <p className="sub">and {report.refused.length - 200} more rows</p>}
+        </section>
+      )}
+    </Panel>
+  )
+}

@@ -1,0 +1,118 @@
+import { Link } from "@inertiajs/react"
+import { useMemo, useState } from "react"
+import { SelectField, TextField } from "@/components/Field"
+import { roughMass, useUnits } from "@/lib/units"
+import type { ProductRow } from "@/types"
+import { ImportPanel } from "./ImportPanel"
+
+const all = (words: string): [string, string] => ["", words]
+
+/** All products: found by words, by what they are for and by how they harden; gaps are told, not hidden. */
+export function ProductsView({ products, found }: { products: ProductRow[]; found: string | null }) {
+  const [words, setWords] = useState(() => products.find((product) => product.code === found)?.name ?? "")
+  const [role, setRole] = useState("")
+  const [mechanism, setMechanism] = useState("")
+  const [gapsOnly, setGapsOnly] = useState(false)
+  const [system] = useUnits()
+  const roles = useMemo(() => [...new Set(products.map((product) => product.role))].sort(), [products])
+  const mechanisms = useMemo(() => [...new Set(products.map((product) => product.mechanism))].sort(), [products])
+  const shown = products.filter(
+    (product) =>
+      (!role || product.role === role) &&
+      (!mechanism || product.mechanism === mechanism) &&
+      (!gapsOnly || product.gaps.length > 0) &&
+      words
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => `${product.maker} ${product.name} ${product.class_name} ${product.role}`.toLowerCase().includes(word)),
+  )
+  const gaps = products.filter((product) => product.gaps.length > 0).length
+  return (
+    <>
+      <div className="shelf-tools">
+        <TextField label="Find" value={words} placeholder="maker, name, class" onChange={setWords} />
+        <SelectField
+          label="What for"
+          value={role}
+          options={[all("everything"), ...roles.map((name): [string, string] => [name, name])]}
+          onChange={setRole}
+        />
+        <SelectField
+          label="How it hardens"
+          value={mechanism}
+          options={[all("any way"), ...mechanisms.map((name): [string, string] => [name, name])]}
+          onChange={setMechanism}
+        />
+        <button
+          type="button"
+          className="button"
+          aria-pressed={gapsOnly}
+          data-on={gapsOnly}
+          disabled={gaps === 0}
+          onClick={() => setGapsOnly(!gapsOnly)}
+        >
+          {gaps} with gaps
+        </button>
+        <span className="ml-auto flex flex-wrap gap-2">
+          <ImportPanel />
+          <a href="/products/export.csv" className="button">
+            CSV out
+          </a>
+          <a href="/products/export.json" className="button">
+            JSON out
+          </a>
+          <Link href="/products/new" className="button">
+            New product
+          </Link>
+        </span>
+      </div>
+      <table className="sheet-table product-table">
+        <thead>
+          <tr>
+            <th>Product</th>
+            <th>What for</th>
+            <th>Class</th>
+            <th className="num">solids</th>
+            <th className="num">sheen</th>
+            <th className="num">on the shelf</th>
+            <th>Figures from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((product) => (
+            <tr key={product.id}>
+              <td>
+                <Link href={`/products/${product.id}`} className="row-link">
+                  <Swatch colour={product.colour} /> {product.maker} <b>{product.name}</b>
+                </Link>
+              </td>
+              <td>{product.role}</td>
+              <td>
+                {product.class_name} <span className="sub small">{product.mechanism === "helper" ? "" : product.mechanism}</span>
+              </td>
+              <td className="num">{product.solids === null ? "" : `${product.solids} %`}</td>
+              <td className="num">{product.sheen_gu === null ? "" : `${product.sheen_gu} GU`}</td>
+              <td className="num">
+                {product.left_g === null ? <span className="sub">no can</span> : <b>{roughMass(product.left_g, system)}</b>}
+              </td>
+              <td>
+                {product.gaps.length > 0 ? (
+                  <span className="caution-text">missing: {product.gaps.join(", ")}</span>
+                ) : (
+                  <span className="sub">{product.source}</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {shown.length === 0 && <p className="sub mt-4">No product fits. Clear a filter, or make a new one.</p>}
+    </>
+  )
+}
+
+const COLOUR: Record<string, string> = { clear: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#3d6a58" }
+
+function Swatch({ colour }: { colour: string }) {
+  return <span className="swatch" role="img" aria-label={colour} style={{ background: COLOUR[colour] }} />
+}

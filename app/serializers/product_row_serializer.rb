@@ -1,0 +1,13 @@
+# A product as the shelf lists it.
+class ProductRowSerializer < ApplicationSerializer
+  NULLABLE = { nullable: true }.freeze
+  fields id: :number, code: :string, maker: :string, name: :string, kind: :string, role: :string, colour: :string
+  typelize class_name: :string, mechanism: :string, left_g: [ :number, NULLABLE ], gaps: "string[]", sheen_gu: [ :number, NULLABLE ], solids: [ :number, NULLABLE ], source: [ :string, NULLABLE ]
+  attribute(:class_name) { |product| Rhexon::Reference.table("classes").dig("classes", product.kind, "name") }
+  attribute(:mechanism) { |product| product.to_value.mechanism }
+  attribute(:left_g) { |_| params[:left]&.round(1) }
+  attribute(:gaps) { |product| Rhexon::Materials::Sheet.new(product.to_value).gaps.map(&:words) }
+  attribute(:sheen_gu) { |product| product.figures["sheen_gu"] }
+  attribute(:solids) { |product| product.figures["solids_volume_percent"] }
+  attribute(:source) { |product| product.figures["source"] }
+end
