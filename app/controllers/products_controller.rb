@@ -43,7 +43,8 @@ class ProductsController < ApplicationController
 
   private
 
-  def product = @product ||= Product.find(params[:id])
+  # By number, or by the code that schedules use.
+  def product = @product ||= Product.find_by(code: params[:id]) || Product.find(params[:id])
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices

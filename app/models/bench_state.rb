@@ -10,10 +10,18 @@ class BenchState
     bench = Rhexon::Picture::Bench.new(@floor.plan)
     words = bench.rows.to_h { |row| [ row.key, row.words ] }
     { bench: BenchSerializer.new(bench).to_h, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
+      pots: BenchPots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
 
   private
+
+  # Passes that a pot stands ready for or is begun for: key => its page.
+  def mixed
+    begun = Mix.open.flat_map { |mix| mix.pass_keys.map { |key| [ key, "/mix/#{mix.id}" ] } }
+    ready = Batch.standing.where.not(mix_id: nil).preload(:mix).flat_map { |batch| batch.mix.pass_keys.map { |key| [ key, "/batches/#{batch.id}" ] } }
+    (begun + ready).to_h
+  end
 
   # The newest entries that stand, newest first: what "take it back" takes back.
   def latest

@@ -1,3 +1,3 @@
 class RemedySerializer < ApplicationSerializer
-  fields label: :string, operation: "Operation"
+  fields label: :string, operation: [ "Operation", { nullable: true } ], place: [ "{ name: string; product: string }", { nullable: true } ]
 end

@@ -5,6 +5,8 @@ class RowSerializer < ApplicationSerializer
          setup_min: :number, earliest: :number, latest: :number, window_state: :string, window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], cautions: "string[]"
   many :waits, resource: LedgerSerializer
+  one :mix, resource: RowMixSerializer
+  typelize mix: [ "RowMix", NULLABLE ]
   one :drying, resource: LedgerSerializer
   typelize drying: [ "Ledger", NULLABLE ]
 end

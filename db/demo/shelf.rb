@@ -38,7 +38,10 @@ module Demo
     on = (now - days.days).to_date
     value = products.fetch(code).to_value
     batch = Batch.create!(product: products.fetch(code), name: products.fetch(code).full_name, state: state, lot: lot, made_on: on, opened_on: (on unless state == "sealed"), expires_on: Rhexon::Stock::Keeping.until(value, state, on), **more)
-    StockMove.create!(batch: batch, grams: grams, reason: "received", client_id: "demo-can-#{index}", created_at: now - days.days)
+    full = value.packs.map { |pack| Rhexon::Stock::Packs.grams(pack, value) }.select { |pack| pack >= grams }.min || grams
+    StockMove.create!(batch: batch, grams: full.round(1), reason: "received", client_id: "demo-can-#{index}", created_at: now - days.days)
+    used = (full - grams).round(1)
+    StockMove.create!(batch: batch, grams: -used, reason: "poured for earlier work", client_id: "demo-can-#{index}-used", created_at: now - (days / 2).days) if used.positive?
   end
 
   # A blend of a blend: half walnut, half a mix of three honey to one black.

@@ -1,5 +1,7 @@
+import { Link } from "@inertiajs/react"
 import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
+import { beginMix } from "@/mix/beginMix"
 import type { BenchRow, Piece } from "@/types"
 import type { Touch } from "./useBench"
 
@@ -23,6 +25,7 @@ type Props = {
   running: BenchRow[]
   next: BenchRow | undefined
   pieces: Piece[]
+  mixed: Record<string, string>
   now: number
   zone: string
   onTouch: (touch: Touch) => void
@@ -30,7 +33,7 @@ type Props = {
 }
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
-export function InHand({ running, next, pieces, now, zone, onTouch, last }: Props) {
+export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last }: Props) {
   const row = running[0] ?? next
   const takeBack = last && (
     <button type="button" className="button" data-size="bench" onClick={() => onTouch({ kind: "correction", corrects: last.id })}>
@@ -82,9 +85,23 @@ export function InHand({ running, next, pieces, now, zone, onTouch, last }: Prop
           {inHand ? "Done" : "Start"}
           <span className="small">space</span>
         </button>
+        {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
         {takeBack}
       </div>
     </section>
+  )
+}
+
+/** The mix for the pass: to begin, or where it stands. */
+function MixIt({ row, page }: { row: BenchRow; page?: string }) {
+  return page ? (
+    <Link href={page} className="button" data-size="bench">
+      Its pot
+    </Link>
+  ) : (
+    <button type="button" className="button" data-size="bench" onClick={() => void beginMix(row.key)}>
+      Mix it
+    </button>
   )
 }
 

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react"
 import { clientId, Refused, send } from "@/lib/api"
-import type { Bench, Entry, Piece, Room } from "@/types"
+import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
 
-export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[] }
+export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[]; pots: BenchPot[]; mixed: Record<string, string> }
 export type Touch = {
   kind: "started" | "done" | "dry_test" | "correction"
   pass?: string

@@ -1,6 +1,7 @@
 import { Head, Link, usePoll } from "@inertiajs/react"
 import { HandsStrip } from "@/bench/HandsStrip"
 import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
+import { Pots } from "@/bench/Pots"
 import { Slab } from "@/bench/Slab"
 import { type BenchProps, useBench } from "@/bench/useBench"
 import { Shell, useNow } from "@/components/Shell"
@@ -14,8 +15,8 @@ const KIND: Record<string, string> = { started: "begun", done: "done", dry_test:
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
-  const { bench, pieces, rooms, latest, unsent, trouble, touch, calm } = useBench(props)
-  usePoll(60_000, { only: ["bench", "latest"] })
+  const { bench, pieces, rooms, latest, pots, mixed, unsent, trouble, touch, calm } = useBench(props)
+  usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
   const { zone } = bench
   useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })
@@ -60,7 +61,16 @@ export default function BenchPage(props: BenchProps) {
         </div>
       )}
       <div className="bench-grid">
-        <InHand running={bench.running} next={next} pieces={pieces} now={now} zone={zone} onTouch={touch} last={lastTouch(latest, name)} />
+        <InHand
+          running={bench.running}
+          next={next}
+          pieces={pieces}
+          mixed={mixed}
+          now={now}
+          zone={zone}
+          onTouch={touch}
+          last={lastTouch(latest, name)}
+        />
         <section className="rule pt-2" aria-label="After that">
           <h2 className="head">After that</h2>
           <ol className="after-list">
@@ -76,6 +86,7 @@ export default function BenchPage(props: BenchProps) {
             ))}
             {after.length === 0 && <li className="sub">Nothing more is planned.</li>}
           </ol>
+          <Pots pots={pots} now={now} zone={zone} />
         </section>
       </div>
       <section aria-label="Drying" className="mt-4">

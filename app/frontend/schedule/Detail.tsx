@@ -3,6 +3,7 @@ import { duration, when } from "@/lib/time"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FilmControl } from "./FilmControl"
 import { Ledger } from "./Ledger"
+import { MixForPass } from "./MixForPass"
 import { StepFields } from "./StepFields"
 import { WhenControl } from "./WhenControl"
 import { METHODS } from "./words"
@@ -88,6 +89,9 @@ export function Detail(props: Props) {
           {!row.inserted && <StepOrder {...props} step={step} />}
         </div>
       </div>
+      {row.mix && (
+        <MixForPass row={row} mix={row.mix} step={step} zone={sheet.zone} onSet={set} error={props.error} pending={props.pending} />
+      )}
     </section>
   )
 }

@@ -1,7 +1,14 @@
+import { Link } from "@inertiajs/react"
 import { useEffect } from "react"
 import { LevelMark } from "@/components/Marks"
 import { when } from "@/lib/time"
 import type { Finding, Operation, Sheet } from "@/types"
+
+const PLACES: Record<string, (product: string) => string> = {
+  shopping: (product) => `/shelf?view=shopping&product=${product}`,
+  shelf: (product) => `/shelf?view=batches&product=${product}`,
+  product: (product) => `/products/${product}`,
+}
 
 type Props = {
   sheet: Sheet
@@ -14,12 +21,12 @@ type Props = {
 
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
 export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Props) {
-  const firstRemedy = sheet.findings.find((finding) => finding.remedies.length > 0)?.remedies[0]
-  const firstKey = firstRemedy ? JSON.stringify(firstRemedy.operation) : ""
+  const firstOperation = sheet.findings.flatMap((finding) => finding.remedies).find((remedy) => remedy.operation)?.operation
+  const firstKey = firstOperation ? JSON.stringify(firstOperation) : ""
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for each first remedy
   useEffect(() => {
-    if (!firstRemedy) return
-    const timer = setTimeout(() => onAsk(firstRemedy.operation, false), 600)
+    if (!firstOperation) return
+    const timer = setTimeout(() => onAsk(firstOperation, false), 600)
     return () => clearTimeout(timer)
   }, [firstKey])
   if (sheet.findings.length === 0) {
@@ -27,7 +34,7 @@ export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Pro
     return (
       <section className="thin-rule pt-3" aria-label="Findings">
         <p className="head">Nothing stands against it</p>
-        <p className="sub">Ten checks looked at this plan: bonds, film, air and date.</p>
+        <p className="sub">The checks looked at bonds, film, air, mix, stock and date.</p>
       </section>
     )
   }
@@ -45,7 +52,16 @@ export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Pro
             </h3>
             <p>{finding.sentence}</p>
             {finding.remedies.map((remedy) => {
-              const key = JSON.stringify(remedy.operation)
+              const { operation, place } = remedy
+              if (!operation)
+                return (
+                  place && (
+                    <Link key={remedy.label} href={PLACES[place.name]?.(place.product) ?? "/shelf"} className="button mt-2 w-full">
+                      {remedy.label}
+                    </Link>
+                  )
+                )
+              const key = JSON.stringify(operation)
               const main = key === firstKey
               const date = ready[key]
               return (
@@ -55,9 +71,9 @@ export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Pro
                   className={main ? "tape mt-2 w-full" : "button mt-2 w-full"}
                   data-size="small"
                   data-remedy
-                  onClick={() => onApply(remedy.operation, remedy.label)}
-                  onFocus={() => onAsk(remedy.operation)}
-                  onPointerEnter={() => onAsk(remedy.operation)}
+                  onClick={() => onApply(operation, remedy.label)}
+                  onFocus={() => onAsk(operation)}
+                  onPointerEnter={() => onAsk(operation)}
                   onBlur={onDrop}
                   onPointerLeave={onDrop}
                 >

@@ -19,6 +19,7 @@ type Props = { batches: Batch[]; products: { id: number; name: string }[]; today
 export function BatchesView({ batches, products, today, now, found }: Props) {
   const [system] = useUnits()
   const [chosen, setChosen] = useState<number[]>([])
+  const looked = batches.filter((batch) => found && batch.product_code === found).map((batch) => batch.id)
   const [boxing, setBoxing] = useState(false)
   const [trouble, setTrouble] = useState("")
   const product = batches.find((batch) => batch.id === chosen[0])?.product_id
@@ -88,7 +89,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
                 )
                 const able = boxing && !batch.kept && batch.mix_id === null && (chosen.length === 0 || product === batch.product_id)
                 return (
-                  <li key={batch.id} data-state={chosen.includes(batch.id) ? "on" : "off"}>
+                  <li key={batch.id} data-state={chosen.includes(batch.id) || looked.includes(batch.id) ? "on" : "off"}>
                     {boxing ? (
                       <button
                         type="button"

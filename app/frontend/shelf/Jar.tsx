@@ -1,4 +1,4 @@
-const FILL: Record<string, string> = { clear: "#efe6cc", milk: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#3d6a58" }
+const FILL: Record<string, string> = { clear: "#efe6cc", milk: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#aab6b4" }
 
 type Props = { fill: number; look: string; state: string; kept?: boolean; over?: boolean }
 

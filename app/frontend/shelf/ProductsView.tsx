@@ -111,7 +111,7 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
   )
 }
 
-const COLOUR: Record<string, string> = { clear: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#3d6a58" }
+const COLOUR: Record<string, string> = { clear: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#aab6b4" }
 
 function Swatch({ colour }: { colour: string }) {
   return <span className="swatch" role="img" aria-label={colour} style={{ background: COLOUR[colour] }} />

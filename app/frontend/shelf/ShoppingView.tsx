@@ -86,7 +86,7 @@ export function ShoppingView({ lines, worn, consumables, zone, now, currency, fo
                   <td className="num">
                     {need && need.packs > 0 ? (
                       <b>
-                        {need.packs} × {plain(need.pack)}
+                        {need.packs} × {plain(need.pack)} {consumable.unit}
                         {need.cost ? <span className="sub small block">{money(need.cost)}</span> : null}
                       </b>
                     ) : (

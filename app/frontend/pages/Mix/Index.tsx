@@ -1,9 +1,9 @@
-import { Head, Link, router, usePage } from "@inertiajs/react"
+import { Head, Link, usePage } from "@inertiajs/react"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { Refused, send } from "@/lib/api"
 import { duration, soon } from "@/lib/time"
 import { roughMass, useUnits, volume } from "@/lib/units"
+import { beginMix } from "@/mix/beginMix"
 import { MixAlone, type MixAloneProps } from "@/mix/MixAlone"
 import type { Pot } from "@/types"
 
@@ -25,13 +25,6 @@ export default function MixIndex({ pots, due, ...alone }: Props) {
   const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
   const now = useNow(shop.now)
   const [system] = useUnits()
-  const begin = (pass: string) =>
-    send<{ location: string }>("POST", "/mix", { pass })
-      .then(({ location }) => router.visit(location))
-      .catch((error: unknown) => {
-        if (!(error instanceof Refused)) throw error
-        router.reload()
-      })
   return (
     <Shell>
       <Head title="Mixing desk" />
@@ -72,7 +65,7 @@ export default function MixIndex({ pots, due, ...alone }: Props) {
                   type="button"
                   className={index === 0 ? "tape" : "button"}
                   data-size={index === 0 ? undefined : "bench"}
-                  onClick={() => void begin(mix.pass)}
+                  onClick={() => void beginMix(mix.pass)}
                 >
                   Mix it
                 </button>

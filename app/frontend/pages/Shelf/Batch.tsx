@@ -214,5 +214,10 @@ export default function BatchPage(first: Props) {
   )
 }
 
-const plainDay = (iso: string) =>
-  new Date(`${iso}T12:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" })
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"]
+
+/** "2026-09-22" as "22 Sep 2026" */
+const plainDay = (iso: string) => {
+  const [year, month, date] = iso.split("-").map(Number)
+  return `${date} ${MONTHS[(month ?? 1) - 1]} ${year}`
+}

@@ -182,6 +182,7 @@ export default function ProductPage({ product, batches, used, classes, roles, co
   )
 }
 
+const WIDE = ["mix", "steps", "packs", "pairs", "text"]
 const HINT: Record<string, string> = {
   range: "0 to 10",
   pairs: "0: 42, 5: 31",
@@ -218,7 +219,7 @@ function Figure({
           ? [["", "–"], ...(line.choices ?? []).map((choice) => [choice, choice])]
           : null
   return (
-    <li className="figure" data-state={typed !== undefined && typed !== own ? "changed" : line.state}>
+    <li className="figure" data-wide={WIDE.includes(line.kind)} data-state={typed !== undefined && typed !== own ? "changed" : line.state}>
       <label htmlFor={id}>{line.words}</label>
       <span className="figure-value">
         {options ? (

@@ -1,0 +1,154 @@
+import { Link } from "@inertiajs/react"
+import { Stepper } from "@/components/Field"
+import { clock, duration } from "@/lib/time"
+import { mass, roughMass, useUnits, volume } from "@/lib/units"
+import { beginMix } from "@/mix/beginMix"
+import type { Row, RowMix, Step } from "@/types"
+
+type Fields = { [K in keyof Step]?: Step[K] | null }
+type Props = {
+  row: Row
+  mix: RowMix
+  step: Step
+  zone: string
+  onSet: (fields: Fields) => void
+  pending: (field: string) => boolean
+  error: (field: string) => string | undefined
+}
+
+const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22"]
+
+/** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
+export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Props) {
+  const [system] = useUnits()
+  const pot = mix.batches[0]
+  return (
+    <section className="mix-for-pass" aria-label="Mix">
+      <div>
+        <h3 className="head">
+          Mix {volume(mix.gross_ml, system)}, {roughMass(mix.total_g, system)}
+        </h3>
+        <p className="sub small">
+          {volume(mix.laid_ml, system)} laid on{mix.wiped ? ", most wiped off again" : `, ${mix.transfer_percent} % of it lands`};{" "}
+          {mix.left_behind_ml} ml stay in gun and cup; {mix.margin_percent} % more to be sure
+        </p>
+        <svg viewBox="0 0 400 20" preserveAspectRatio="none" className="mix-bar" aria-hidden="true">
+          {mix.pours.map((pour, index) => {
+            const before = mix.pours.slice(0, index).reduce((sum, other) => sum + other.g, 0)
+            return (
+              <rect
+                key={pour.name}
+                x={(before / mix.total_g) * 400}
+                y={1}
+                width={(pour.g / mix.total_g) * 400}
+                height={18}
+                fill={FILL[index % FILL.length]}
+                stroke="#4a2f10"
+                vectorEffect="non-scaling-stroke"
+              />
+            )
+          })}
+        </svg>
+        <ul>
+          {mix.pours.map((pour, index) => (
+            <li key={pour.name} className="flex items-baseline gap-2">
+              <span className="swatch" style={{ background: FILL[index % FILL.length] }} />
+              <span>{pour.name}</span>
+              <b className="ml-auto">{mass(pour.g, system, 0.1)}</b>
+              <span className="sub small">{pour.estimate ? "est." : volume(pour.ml, system)}</span>
+            </li>
+          ))}
+        </ul>
+        {!mix.known && <p className="caution-text small">Its sheet does not say what it is mixed with.</p>}
+      </div>
+      <div>
+        <h3 className="head">
+          {pot
+            ? mix.batches.length > 1
+              ? `${mix.batches.length} pots`
+              : pot.coats > 1
+                ? `One pot for ${pot.coats} coats`
+                : "One pot"
+            : "Done"}
+        </h3>
+        {mix.batches.map((batch) => (
+          <Life key={batch.id} batch={batch} zone={zone} />
+        ))}
+        {mix.efflux_s !== null && <p className="sub small mt-1">{mix.efflux_s} s in the efflux cup</p>}
+      </div>
+      <div>
+        {row.status === "planned" && (
+          <div className="mix-fields">
+            {mix.hardener_range && (
+              <Stepper
+                label={`Hardener, parts (${mix.hardener_range.join(" to ")})`}
+                value={mix.hardener_parts ?? 0}
+                by={0.5}
+                least={0.5}
+                most={200}
+                pending={pending("hardener_parts")}
+                error={error("hardener_parts")}
+                onChange={(hardener_parts) => onSet({ hardener_parts })}
+              />
+            )}
+            <Stepper
+              label="Pots for one coat"
+              value={step.batches ?? 1}
+              by={1}
+              least={1}
+              most={20}
+              pending={pending("batches")}
+              error={error("batches")}
+              onChange={(batches) => onSet({ batches })}
+            />
+          </div>
+        )}
+        {pot && (
+          <button type="button" className="button mt-2 w-full" onClick={() => void beginMix(row.key)}>
+            {pot.coats > 1 && pot.first !== row.key ? "Mix the pot it shares" : "Mix it"}
+          </button>
+        )}
+        {!pot && (
+          <Link href="/mix" className="button mt-2 w-full">
+            Mixing desk
+          </Link>
+        )}
+      </div>
+    </section>
+  )
+}
+
+/** The pot's usable life with the work it serves laid over it. */
+function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string }) {
+  if (batch.usable_until === null)
+    return (
+      <p className="sub">
+        {batch.ml} ml at {clock(batch.mixed_at, zone)}; no pot life to watch.
+      </p>
+    )
+  const whole = Math.max(batch.usable_until, batch.used_until) - batch.mixed_at
+  const x = (minute: number) => ((minute - batch.mixed_at) / whole) * 300
+  return (
+    <div className="life">
+      <svg viewBox="0 0 300 22" preserveAspectRatio="none" aria-hidden="true">
+        <rect x={0} y={4} width={x(batch.usable_until)} height={14} fill="url(#open)" stroke="#0a4e86" vectorEffect="non-scaling-stroke" />
+        {batch.short && (
+          <rect
+            x={x(batch.usable_until)}
+            y={4}
+            width={x(batch.used_until) - x(batch.usable_until)}
+            height={14}
+            fill="url(#shut)"
+            stroke="#a51b22"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
+        <path d={`M0 11H${x(batch.used_until)}`} stroke="#1d2327" strokeWidth={4} vectorEffect="non-scaling-stroke" />
+      </svg>
+      <p className={batch.short ? "caution-text small" : "sub small"}>
+        mixed {clock(batch.mixed_at, zone)}, usable {duration(batch.usable_until - batch.mixed_at)} to {clock(batch.usable_until, zone)},
+        work ends {clock(batch.used_until, zone)}
+      </p>
+    </div>
+  )
+}
