@@ -42,6 +42,9 @@ Rails.application.routes.draw do
   end
   resources :consumables, only: %i[create update]
 
+  resource :sums, only: %i[show create]
+  get "handbook(/:id)" => "handbook#show", as: :handbook
+
   resource :scale, only: :show do
     post :zero
     post :hand

@@ -28,6 +28,7 @@ module Rhexon
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", Bench: "bench"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",
                           Laying: "laying", Typed: "typed", Request: "request", ProductMix: "product_mix", Batches: "batches", Drops: "drops"
+  room :Prep, "prep", Abrasive: "abrasive"
   room :Stock, "stock", Keeping: "keeping", Needs: "needs", Packs: "packs", Consumables: "consumables", Shopping: "shopping", Batch: "batch"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab"
   room :Boards, "boards", Readings: "readings", Promotion: "promotion", Layout: "layout"

@@ -1,0 +1,9 @@
+# Small sums, and the texts that explain them.
+class SumsController < ApplicationController
+  def show = render(inertia: "Sums/Show", props: { first: params[:sum] })
+
+  def create
+    fields = body["fields"].is_a?(Hash) ? body["fields"].transform_values { |value| value.to_s.first(60) } : {}
+    render json: SmallSums.answer(body["question"].to_s, fields)
+  end
+end

@@ -1,0 +1,30 @@
+import { Head, Link } from "@inertiajs/react"
+import { useEffect } from "react"
+import { Shell } from "@/components/Shell"
+
+type Props = { chapters: { id: string; title: string }[]; chapter: string; title: string; html: string }
+
+/** A chapter of the handbook that ships with the app. */
+export default function Handbook({ chapters, chapter, title, html }: Props) {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new chapter brings new places to go to
+  useEffect(() => {
+    document.getElementById(location.hash.slice(1))?.scrollIntoView()
+  }, [chapter])
+  return (
+    <Shell>
+      <Head title={title} />
+      <header className="page-head">
+        <h1 className="title">{title}</h1>
+        <nav className="switch ml-auto" aria-label="Chapters">
+          {chapters.map((other) => (
+            <Link key={other.id} href={`/handbook/${other.id}`} aria-current={other.id === chapter ? "page" : undefined}>
+              {other.title}
+            </Link>
+          ))}
+        </nav>
+      </header>
+      {/* biome-ignore lint/security/noDangerouslySetInnerHtml: our own text, shipped with the app */}
+      <article className="handbook lit" dangerouslySetInnerHTML={{ __html: html }} />
+    </Shell>
+  )
+}

@@ -1,0 +1,104 @@
+import { Head, Link } from "@inertiajs/react"
+import { useEffect, useMemo, useState } from "react"
+import { SelectField, TextField } from "@/components/Field"
+import { Shell } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { Refused, send } from "@/lib/api"
+import { type Answer, SumDrawing } from "@/sums/SumDrawing"
+import { SUMS, type Sum } from "@/sums/sums"
+import type { ErrorSaid } from "@/types"
+
+/** Everyday questions, each drawn. What is typed stays while another one is looked at. */
+export default function SumsShow({ first }: { first: string | null }) {
+  const [id, setId] = useState(first && SUMS.some((sum) => sum.id === first) ? first : "thin_cut")
+  const [typed, setTyped] = useState<Record<string, Record<string, string>>>({})
+  const sum = SUMS.find((candidate) => candidate.id === id) as Sum
+  const fields = useMemo(
+    () => ({ ...Object.fromEntries(sum.fields.map((field) => [field.name, field.first])), ...typed[sum.id] }),
+    [sum, typed],
+  )
+  const [answer, setAnswer] = useState<{ id: string; numbers: Answer } | null>(null)
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  useEffect(() => {
+    const stop = new AbortController()
+    send<Answer>("POST", "/sums", { question: sum.id, fields }, stop.signal)
+      .then((numbers) => {
+        setAnswer({ id: sum.id, numbers })
+        setError(null)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+    return () => stop.abort()
+  }, [sum, fields])
+  const set = (name: string, value: string) => setTyped({ ...typed, [sum.id]: { ...typed[sum.id], [name]: value } })
+  return (
+    <Shell>
+      <Head title="Small sums" />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Small sums</h1>
+          <p className="sub">
+            <Link href="/mix" className="underline underline-offset-2">
+              Mixing desk
+            </Link>{" "}
+            · type as you would write it: 1½ cup, 1,5 l, 2 oz
+          </p>
+        </div>
+      </header>
+      <div className="sums-grid">
+        <nav aria-label="Sums" className="sums-list">
+          {SUMS.map((candidate) => (
+            <button
+              key={candidate.id}
+              type="button"
+              aria-current={candidate.id === id ? "true" : undefined}
+              onClick={() => setId(candidate.id)}
+            >
+              {candidate.title}
+            </button>
+          ))}
+        </nav>
+        <section className="lit sum" aria-label={sum.title}>
+          <h2 className="panel-title">{sum.asks}</h2>
+          <div className="sum-fields">
+            {sum.fields.map((field) => {
+              const said = error && (error.where === field.name || error.where?.startsWith(`${field.name}/`)) ? error.sentence : undefined
+              return field.options ? (
+                <SelectField
+                  key={field.name}
+                  label={field.label}
+                  value={fields[field.name] ?? ""}
+                  options={field.options}
+                  error={said}
+                  onChange={(value) => set(field.name, value)}
+                />
+              ) : (
+                <TextField
+                  key={field.name}
+                  label={field.label}
+                  value={fields[field.name] ?? ""}
+                  placeholder={field.hint}
+                  error={said}
+                  onChange={(value) => set(field.name, value)}
+                />
+              )
+            })}
+          </div>
+          {error && !sum.fields.some((field) => error.where === field.name || error.where?.startsWith(`${field.name}/`)) && (
+            <p className="said" role="alert">
+              {error.sentence}
+            </p>
+          )}
+          <div data-faded={error !== null} data-wide={sum.id === "grit"} className="sum-answer" aria-live="polite">
+            {answer?.id === sum.id && <SumDrawing id={sum.id} numbers={answer.numbers} />}
+          </div>
+          <p className="mt-4">
+            <Link href={sum.text} className="underline underline-offset-2">
+              Why this is so
+            </Link>
+          </p>
+        </section>
+      </div>
+    </Shell>
+  )
+}
