@@ -6,7 +6,11 @@ class ConsumablesController < ApplicationController
   private
 
   def keep(consumable)
-    consumable.assign_attributes(body.slice("name", "unit", "pack", "price", "left"))
+    numbers = body.slice("pack", "price", "left")
+    odd, = numbers.find { |_, value| !(value.nil? || value.is_a?(Numeric)) }
+    raise Rhexon::Refusal.new("#{numbers[odd].inspect} is no number", where: odd, accepted: "0 or more") if odd
+
+    consumable.assign_attributes(**body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **numbers)
     consumable.wear = wear if body["wear"]
     raise Rhexon::Refusal.new(consumable.errors.first.message, where: consumable.errors.first.attribute.to_s) unless consumable.save
 

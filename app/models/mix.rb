@@ -13,8 +13,17 @@ class Mix < ApplicationRecord
   # @return [Array<Entry>] pours that stand, in the order they happened
   def pours = @pours ||= entries.where(kind: "poured").where.not(id: Entry.where(kind: "correction").select(:corrects_id)).order(:happened_at, :id).to_a
 
-  # @return [Array<Hash>] {"name", "g"}
-  def poured = pours.map { |entry| entry.body.slice("name", "g") }
+  # What is in the pot of each component; splitting a pot takes some out again.
+  # @return [Array<Hash>] {"name", "g"}, in the order they went in
+  def poured
+    pours.group_by { |entry| entry.body["name"] }.map { |name, entries| { "name" => name, "g" => entries.sum { |entry| entry.body["g"] }.round(2) } }
+  end
+
+  # The same mix with nothing in it.
+  # @return [Mix]
+  def twin!(**changes)
+    self.class.create!(**attributes.symbolize_keys.except(:id, :created_at, :updated_at, :closed_at), **changes)
+  end
 
   # @return [Rhexon::Mixing::Correction]
   def correction = @correction ||= Rhexon::Mixing::Correction.new(sheet, poured, { "container_ml" => container_ml }.compact, leave: left_as_is?)

@@ -100,6 +100,8 @@ class MixDesk
   # After an over-pour: leave it, split the pot, or throw it away and begin again. Topping up needs no decision.
   # @return [Mix] the mix to go on with
   def way_on!(kind, client_id:, happened_at:)
+    return @mix if Entry.exists?(client_id: [ client_id, "#{client_id}-out-0" ])
+
     refuse_closed!
     option = @mix.correction.options.find { |candidate| candidate.kind == kind } || raise(Rhexon::Refusal.new("There is nothing to #{kind.to_s.tr("_", " ")} any more", where: "way"))
     case kind
@@ -152,7 +154,7 @@ class MixDesk
     hardened = @mix.hardened_at
     Mix.transaction do
       most = out.max_by { |name, grams| grams / @mix.sheet.pours.find { |pour| pour.name == name }.g }
-      second = @mix.dup.tap { |copy| copy.update!(name: "#{@mix.name}, second pot", pass_keys: [], want: { "have" => { "name" => most[0], "g" => most[1] } }) }
+      second = @mix.twin!(name: "#{@mix.name}, second pot", pass_keys: [], want: { "have" => { "name" => most[0], "g" => most[1] } })
       out.each_with_index do |(name, grams), index|
         Entry.record!(client_id: "#{client_id}-out-#{index}", kind: "poured", happened_at: happened_at, mix: @mix, body: { "name" => name, "g" => -grams.round(2) })
         Entry.record!(client_id: "#{client_id}-in-#{index}", kind: "poured", happened_at: hardened || happened_at, mix: second, body: { "name" => name, "g" => grams.round(2) })
@@ -162,7 +164,7 @@ class MixDesk
 
   def begin_again!(client_id, happened_at)
     Mix.transaction do
-      fresh = @mix.dup.tap { |copy| copy.update!(closed_at: nil) }
+      fresh = @mix.twin!
       discard!(client_id: client_id, happened_at: happened_at)
       fresh
     end

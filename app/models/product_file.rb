@@ -111,10 +111,16 @@ class ProductFile
       product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(maker: cells["maker"], name: cells["name"]) || Product.new
       raise Rhexon::Refusal.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
 
-      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : Rhexon::Materials::Sheet.read(cells.slice(*Rhexon::Materials::Sheet.paths), product.figures)
+      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::Sheet.paths), product)
       product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"], role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product
+    end
+
+    # A line that says what the record says leaves the record alone.
+    def written(lines, product)
+      before = product.new_record? ? {} : Rhexon::Materials::Sheet.new(product.to_value).written
+      Rhexon::Materials::Sheet.read(lines.reject { |path, text| text == before[path] }, product.figures)
     end
   end
 end

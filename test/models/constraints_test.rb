@@ -14,7 +14,8 @@ class ConstraintsTest < ActiveSupport::TestCase
   test "log, revisions and readings are append-only" do
     piece = make_piece(steps: [ coat("s1") ])
     log(piece, "s1/1/top", "started", Time.current)
-    [ "UPDATE entries SET kind = 'note'", "DELETE FROM entries", "UPDATE revisions SET reason = 'x'", "DELETE FROM revisions" ].each do |sql|
+    Batch.receive!(Product.first, grams: 500)
+    [ "UPDATE stock_moves SET grams = 1", "DELETE FROM stock_moves", "UPDATE entries SET kind = 'note'", "DELETE FROM entries", "UPDATE revisions SET reason = 'x'", "DELETE FROM revisions" ].each do |sql|
       assert_raises(ActiveRecord::StatementInvalid, sql) { ActiveRecord::Base.transaction(requires_new: true) { ActiveRecord::Base.connection.execute(sql) } }
     end
   end
@@ -24,6 +25,7 @@ class ConstraintsTest < ActiveSupport::TestCase
       "INSERT INTO faces (piece_id, name, area_m2, grain) VALUES (99999, 'x', 1, 'open')" => "FOREIGN KEY",
       "INSERT INTO rooms (name, t_c, rh, air, created_at, updated_at) VALUES ('r', 20, 140, 'ordinary', 0, 0)" => "humidity",
       "INSERT INTO open_hours (weekday, opens, closes) VALUES (1, '17:00', '08:00')" => "opens_before_closes",
+      "INSERT INTO batches (name, state, created_at, updated_at) VALUES ('x', 'sealed', 0, 0)" => "batch_is_of_something",
       "INSERT INTO jobs (client, created_at, updated_at) VALUES ('  ', 0, 0)" => "client_is_named" }.each do |sql, says|
       error = assert_raises(ActiveRecord::StatementInvalid) { ActiveRecord::Base.transaction(requires_new: true) { ActiveRecord::Base.connection.execute(sql) } }
       assert_match says, error.message

@@ -8,7 +8,9 @@ class DemoTest < ActiveSupport::TestCase
       travel_to moment
       Demo.seed!(now: Time.current)
       plan = ShopFloor.new.plan
-      assert_equal 12, Product.count
+      assert_equal 37, Product.count
+      assert_equal Batch::STATES - [ "catalysed" ], Batch::STATES & Batch.distinct.pluck(:state)
+      assert_operator plan.shopping.lines.count { |line| line.short_g.positive? }, :>=, 1
       assert_equal [ 4, 6 ], [ Piece.count, Cell.count ]
       assert_nil plan.build.blocked
       levels = Piece.all.to_h { |piece| [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ] }

@@ -61,4 +61,35 @@ class JunkTest < RequestTest
     end
     assert_equal before, kept
   end
+
+  test "mixes, batches, products, consumables, sums and the scale" do
+    stock_two_part
+    mix = MixDesk.begin_alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    can = Batch.first
+    before = [ Mix.count, Entry.count, Batch.pluck(:state, :discarded_at), StockMove.count, Product.pluck(:figures), Consumable.count ]
+    JUNK.each do |junk|
+      now = { client_id: "c", happened_at: MONDAY.iso8601 }
+      assert_refused("/mix", { product: "w20", want: junk }) unless junk == {}
+      assert_refused("/mix", { product: "w20", want: { amount: junk == 7 || junk == 1e308 ? "x" : junk } })
+      assert_refused("/mix", { components: junk, want: { amount: "1 l" } })
+      assert_refused("/mix", { product: "w20", want: { amount: "1 l" }, thinning: junk.nil? ? 1 : junk })
+      assert_refused("/mix/preview", { pass: junk, components: [ { name: junk, parts: junk } ], want: { amount: "1 l" } })
+      assert_refused("/mix/#{mix.id}/pours", { **now, name: junk, g: 5 })
+      assert_refused("/mix/#{mix.id}/pours", { **now, name: "Skerrow W20 clear satin", g: junk == 7 ? -7 : junk })
+      assert_refused("/mix/#{mix.id}/take_back", { **now, entry: junk })
+      assert_refused("/mix/#{mix.id}/way", { **now, kind: junk })
+      assert_refused("/mix/#{mix.id}/finish", now)
+      assert_refused("/batches", { product: can.product_id, amount: junk })
+      assert_refused("/batches", { product: junk == 1 ? 99 : junk == true ? 99 : junk, amount: "x" })
+      assert_refused("/batches/box", { batches: junk, client_id: "c" })
+      assert_refused("/products", { maker: "M", name: junk.to_s, kind: junk })
+      assert_refused("/products", { maker: "M", name: "N", kind: "shellac", role: "oil", colour: "clear", figures: { density_g_per_ml: junk.nil? || junk == "" ? "x" : junk == 1e308 || junk == 7 ? -1 : junk } })
+      assert_refused("/consumables", { name: "N", unit: "m", pack: junk == 7 || junk == 1e308 || junk == true ? 0 : junk, left: 1 })
+      assert_refused("/consumables", { name: "N", unit: "m", pack: 1, left: 1, wear: junk == {} || junk == { "a" => 1 } || junk.nil? ? 1 : junk })
+      assert_refused("/sums", { question: junk, fields: junk })
+      assert_refused("/sums", { question: "thin_cut", fields: { stock: junk, amount: "1 l", to: "1 lb" } }) unless junk == 7
+      assert_refused("/scale/hand", { act: junk })
+    end
+    assert_equal before, [ Mix.count, Entry.count, Batch.pluck(:state, :discarded_at), StockMove.count, Product.pluck(:figures), Consumable.count ]
+  end
 end

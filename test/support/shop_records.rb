@@ -13,6 +13,18 @@ module ShopRecords
     Product.create!(code: "russet", maker: "Vellaby", name: "russet dye", kind: "water_dye", role: "dye stain", colour: "tinted")
   end
 
+  # A two-part clear with its hardener, thinner and stock: 10 parts to 100 by volume, 8 to 12 allowed.
+  def stock_two_part(base_g: 5000, hardener_g: 800)
+    Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner", figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
+    hardener = Product.create!(code: "h12", maker: "Skerrow", name: "H12 hardener", kind: "hardener", role: "hardener", figures: { "density_g_per_ml" => 1.12, "packs" => [ { "ml" => 500, "price" => 44 } ] })
+    clear = Product.find_by!(code: "w20")
+    clear.update!(figures: clear.figures.merge("density_g_per_ml" => 1.04, "pot_life_min" => 240, "thinner" => "water", "thinning_range_percent" => [ 0, 10 ], "packs" => [ { "ml" => 1000, "price" => 35 } ],
+                                               "mix" => [ { "product" => "h12", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] } ], "mix_steps" => [ { "after" => "hardener", "do" => "Stir", "min" => 2 } ]))
+    Batch.receive!(clear, grams: base_g, lot: "L1") if base_g
+    Batch.receive!(hardener, grams: hardener_g) if hardener_g
+    clear
+  end
+
   def make_piece(name: "Desk top", steps: [], **fields)
     job = Job.create!(client: "Quay library #{Job.count}", due_at: Time.utc(2026, 12, 18, 15))
     piece = Piece.create!(job: job, name: name, wood: "elm", use: "furniture", arris: "eased_3mm", faces: [ Face.new(name: "top", area_m2: 1.0, grain: "closed") ], **fields)

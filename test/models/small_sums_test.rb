@@ -1,0 +1,36 @@
+require "test_helper"
+
+class SmallSumsTest < ActiveSupport::TestCase
+  def answer(sum, **fields) = SmallSums.answer(sum, fields.transform_keys(&:to_s).transform_values(&:to_s))
+
+  test "cuts in every notation" do
+    assert_in_delta 615.8, answer("thin_cut", stock: "2 lb", amount: "250 ml", to: "0,5")[:add_spirit_ml], 0.1
+    assert_in_delta 615.8, answer("thin_cut", stock: "239.65 g/l", amount: "¼ l", to: "0.5 lb cut")[:add_spirit_ml], 0.1
+    assert_in_delta 250, answer("make_cut", amount: "1 l", cut: "1:4")[:g_per_l], 1e-6
+    assert_in_delta 98.39, answer("make_cut", amount: "500", cut: "2")[:flake_g], 0.01
+  end
+
+  test "thirty per cent, of what" do
+    both = answer("thin", amount: "1 l", percent: "30", solids: "34")
+    assert_equal [ 300, 429 ], [ both[:of_base_ml], both[:of_total_ml] ].map(&:round)
+    assert_in_delta 34 / 1.3, both[:solids_of_base], 1e-6
+    assert_nil answer("thin", amount: "1 l", percent: "30", solids: "")[:solids_of_base]
+  end
+
+  test "volume to weight, film, spread and grit" do
+    assert_in_delta 10.769, answer("share", base_parts: 100, base_density: 1.04, added_parts: 10, added_density: 1.12, basis: "volume")[:to_100][:mass], 0.001
+    film = answer("film", used: "297.14 g", density: "1.04", area: "2 m²", landed: "70", solids: "34")
+    assert_in_delta 100, film[:wet_um], 0.01
+    assert_in_delta 34, film[:dry_um], 0.01
+    assert_in_delta 10, answer("spread", film: "100 µm", method: "brush")[:m2_per_l], 1e-9
+    assert_in_delta 401, answer("spread", film: "4 mil", method: "brush")[:ft2_per_gal], 0.1
+    assert_equal "P1200", answer("grit", grit: "600")[:other]
+  end
+
+  test "what is not understood names its field" do
+    { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2oz", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
+      "spread" => [ { film: "0", method: "brush" }, "film" ] }.each do |sum, (fields, where)|
+      assert_equal where, assert_raises(Rhexon::Refusal, sum) { answer(sum, **fields) }.where
+    end
+  end
+end
