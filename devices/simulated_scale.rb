@@ -103,7 +103,7 @@ module Devices
       @at = now
     end
 
-    def settled?(now) = @rate.zero? && (@moved_at.nil? || now - @moved_at > SETTLES_S)
+    def settled?(now) = @rate.zero? && (@shown - @load).abs < resolution_g / 2 && (@moved_at.nil? || now - @moved_at > SETTLES_S)
     def drift(now) = @zeroed_at ? DRIFT_G_PER_MIN * (now - @zeroed_at) / 60.0 : 0.0
 
     def disturbance

@@ -1,0 +1,88 @@
+require "application_system_test_case"
+
+class ShelfScreenTest < ApplicationSystemTestCase
+  setup { stock_two_part }
+
+  test "products are found, changed in place, and a wrong figure is told beside its line" do
+    visit "/shelf"
+    assert_accessible
+    fill_in "Find", with: "h12"
+    assert_selector ".product-table tbody tr", count: 1
+    fill_in "Find", with: ""
+    select "top coat", from: "What for"
+    select "reactive", from: "How it hardens"
+    click_on "W20 clear satin"
+    assert_selector "h1", text: "Skerrow W20 clear satin"
+    assert_accessible
+    fill_in "density", with: "9"
+    click_on "Keep what was changed"
+    assert_text 'Density: "9" is not understood'
+    fill_in "density", with: "1,06"
+    click_on "Keep what was changed"
+    assert_selector ".figure[data-state='given']", text: "density"
+    assert_button "Nothing changed", disabled: true
+    assert_equal 1.06, Product.find_by(code: "w20").figures["density_g_per_ml"]
+  end
+
+  test "a can comes in, is boxed with another, and its jar has a label" do
+    visit "/shelf?view=batches"
+    click_on "Put on the shelf"
+    select "Skerrow W20 clear satin", from: "Product"
+    fill_in "How much is in it", with: "a lot"
+    click_on "On the shelf"
+    assert_text '"a lot" is no amount'
+    fill_in "How much is in it", with: "2,5 l"
+    fill_in "Lot", with: "L2"
+    click_on "On the shelf"
+    assert_text "2600 g"
+    visit "/shelf?view=batches"
+    assert_accessible
+    click_on "Box lots"
+    all(".shelf-board button", text: "Skerrow W20 clear satin").each(&:click)
+    click_on "Pour together"
+    assert_text "lot L1 + L2"
+    assert_text "7600 g"
+    fill_in "Fill off a touch-up jar", with: "100"
+    click_on "Keep it"
+    assert_text "touch-up, kept"
+  end
+
+  test "a file of products is reported row by row" do
+    visit "/shelf"
+    click_on "File in"
+    file = Tempfile.new([ "products", ".csv" ]).tap { |made| made.write("maker,name,class\nOrrin,new one,shellac\nOrrin,odd,soup\n") && made.close }
+    attach_file "File", file.path
+    assert_text "1 new, 0 changed, 0 as they were, 1 refused"
+    assert_text "of no class"
+    click_on "Close"
+    assert_text "new one"
+    click_on "File in"
+    attach_file "File", Tempfile.new([ "empty", ".csv" ]).path
+    assert_text "The file is empty"
+  end
+
+  test "what runs out, sums and the handbook" do
+    make_piece(steps: [ coat("s1", coats: 30) ])
+    visit "/shelf?view=shopping"
+    assert_text(/Buy \d × 1 L/)
+    click_on "New", exact: true
+    fill_in "Name", with: "Strainers"
+    fill_in "by method", with: "spray"
+    fill_in "Worn per coat", with: "1"
+    click_on "Keep"
+    assert_selector "td", text: "30 sheet"
+    assert_accessible
+    visit "/sums"
+    assert_text "205 ml"
+    fill_in "There is", with: "2oz"
+    assert_text "An oz is a weight"
+    fill_in "There is", with: "½ l"
+    assert_text "411 ml"
+    assert_accessible
+    click_on "P or no P"
+    assert_text "46.2 µm mean grain"
+    click_on "Why this is so"
+    assert_selector "h2", text: "P and no P"
+    assert_accessible
+  end
+end
