@@ -80,7 +80,7 @@ CREATE TRIGGER readings_refuse_delete BEFORE DELETE ON readings
 BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
 CREATE TABLE IF NOT EXISTS "recipes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "components" json NOT NULL, "notes" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT components_are_json CHECK (json_valid(components)));
 CREATE UNIQUE INDEX "index_recipes_on_name" ON "recipes" ("name");
-CREATE TABLE IF NOT EXISTS "mixes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "product_id" integer, "room_id" integer, "components" json NOT NULL, "want" json NOT NULL, "pass_keys" json DEFAULT '[]' NOT NULL, "resolution_g" float NOT NULL, "container_ml" float, "running" boolean DEFAULT 0 NOT NULL, "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_7c36a80d2a"
+CREATE TABLE IF NOT EXISTS "mixes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "product_id" integer, "room_id" integer, "components" json NOT NULL, "want" json NOT NULL, "pass_keys" json DEFAULT '[]' NOT NULL, "resolution_g" float NOT NULL, "container_ml" float, "usable_g" float, "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_7c36a80d2a"
 FOREIGN KEY ("product_id")
   REFERENCES "products" ("id")
 , CONSTRAINT "fk_rails_c75ed8a076"

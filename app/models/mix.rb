@@ -26,7 +26,7 @@ class Mix < ApplicationRecord
   end
 
   # @return [Rhexon::Mixing::Correction]
-  def correction = @correction ||= Rhexon::Mixing::Correction.new(sheet, poured, { "container_ml" => container_ml }.compact, leave: left_as_is?)
+  def correction = @correction ||= Rhexon::Mixing::Correction.new(sheet, poured, { "container_ml" => container_ml, "usable_g" => usable_g }.compact, leave: left_as_is?)
 
   # After an over-pour somebody decided to leave it; a pour taken back or added later asks anew.
   def left_as_is?

@@ -7,6 +7,9 @@ class SmallSums
   CUT = %r{\A\s*([\d.,]+)\s*(lb|lbs|pound|g/l|%)?\s*(?:cut)?\s*\z}i
   RATIO = /\A\s*([\d.,]+)\s*(?:g)?\s*:\s*([\d.,]+)\s*(?:ml)?\s*\z/i
 
+  # Where the core names a place that the page calls otherwise.
+  FIELDS = { "spirit/water_percent" => "water" }.freeze
+
   # @param sum [String]
   # @param fields [Hash{String=>String}] as typed
   # @return [Hash] figures to read and numbers to draw
@@ -15,6 +18,8 @@ class SmallSums
     raise Rhexon::Refusal.new("There is no such sum", where: "sum") unless %w[thin_cut make_cut thin share film spread grit].include?(sum)
 
     new(fields).send(sum)
+  rescue Rhexon::Refusal => refusal
+    raise Rhexon::Refusal.new(refusal.message, where: FIELDS.fetch(refusal.where, refusal.where))
   end
 
   def initialize(fields)
@@ -24,6 +29,7 @@ class SmallSums
   private
 
   def thin_cut
+    Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     stock = cut("stock")
     result = Rhexon::Mixing::Cuts.change(stock, solution_ml: ml("amount"), to: cut("to"))
     { add_spirit_ml: result.add_spirit_ml, add_flake_g: result.add_flake_g, solution_ml: result.solution_ml, stock_ml: result.stock_ml, lb: result.cut.lb_per_gal, g_per_l: result.cut.g_per_l, rule_lb: result.rule_of_thumb_lb_per_gal, off_percent: result.off_percent,
@@ -31,6 +37,7 @@ class SmallSums
   end
 
   def make_cut
+    Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     wanted = cut("cut")
     result = Rhexon::Mixing::Cuts.make(wanted, solution_ml: ml("amount"))
     { flake_g: result.flake_g, flake_ml: result.flake_g / wanted.resin_density_g_per_ml, spirit_ml: result.spirit_ml, solution_ml: result.solution_ml, lb: wanted.lb_per_gal, g_per_l: wanted.g_per_l, solids_percent: wanted.solids_volume_percent,

@@ -9,6 +9,7 @@ module Demo
     require_relative "shelf"
     require_relative "board"
     require_relative "replay"
+    require_relative "pots"
     ActiveRecord::Base.transaction do
       people_and_rooms
       Demo.shelf!(now)
@@ -16,6 +17,7 @@ module Demo
       pieces = pieces!(job)
       Demo.board!(pieces.fetch("Reading desk tops"), now)
       Replay.new(now).run!(pieces)
+      Demo.pots!(now)
     end
   end
 

@@ -3,7 +3,7 @@ module Demo
 
   # [code, state, grams, lot, days since it came or was opened, more]
   CANS = [
-    [ "w20", "opened", 1180, "26-0311", 62, {} ], [ "w80", "sealed", 1050, "26-0310", 40, {} ], [ "h12", "opened", 164, "H-88", 62, {} ], [ "h12", "sealed", 560, "H-91", 30, {} ],
+    [ "w20", "opened", 1750, "26-0311", 62, {} ], [ "w80", "sealed", 1050, "26-0310", 40, {} ], [ "h12", "opened", 164, "H-88", 62, {} ], [ "h12", "sealed", 560, "H-91", 30, {} ],
     [ "hb_primer", "opened", 4300, "P-1207", 20, {} ], [ "harbour_green", "opened", 10_400, "HG-5, HG-6, HG-7", 12, { boxed: true } ], [ "harbour_green", "opened", 420, "HG-5, HG-6, HG-7", 12, { boxed: true, kept: true } ],
     [ "chalk_white", "opened", 640, "CW-2", 410, {} ], [ "s40", "sealed", 4900, "S-300", 90, {} ], [ "s41", "opened", 240, "S-302", 130, {} ], [ "s_thin", "opened", 700, nil, 90, {} ], [ "l10", "opened", 2600, "L-77", 150, {} ],
     [ "l_thin", "opened", 3100, nil, 150, {} ], [ "e1", "opened", 720, "E-9", 70, {} ], [ "e2", "opened", 330, "E-9", 70, {} ], [ "russet", "opened", 380, "R-41", 14, {} ], [ "russet", "opened", 290, "R-44", 6, {} ],

@@ -40,7 +40,7 @@ class CreateTheShelf < ActiveRecord::Migration[7.2]
       t.json :pass_keys, null: false, default: []
       t.float :resolution_g, null: false
       t.float :container_ml
-      t.boolean :running, null: false, default: false
+      t.float :usable_g
       t.datetime :closed_at
       t.timestamps
       t.check_constraint "json_valid(components) AND json_valid(want) AND json_valid(pass_keys)", name: "mix_is_json"

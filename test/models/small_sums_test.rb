@@ -27,6 +27,12 @@ class SmallSumsTest < ActiveSupport::TestCase
     assert_equal "P1200", answer("grit", grit: "600")[:other]
   end
 
+  test "spirit with water in it is refused with the reason" do
+    error = assert_raises(Rhexon::Refusal) { answer("make_cut", amount: "1 l", cut: "2", water: "30") }
+    assert_equal "water", error.where
+    assert_match(/rubbing grades/, error.message)
+  end
+
   test "what is not understood names its field" do
     { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2oz", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
       "spread" => [ { film: "0", method: "brush" }, "film" ] }.each do |sum, (fields, where)|

@@ -2,6 +2,7 @@ import { Link, usePage } from "@inertiajs/react"
 import { type ReactNode, useEffect, useState } from "react"
 import { useKeys } from "@/lib/keys"
 import { clock, day } from "@/lib/time"
+import { useUnits } from "@/lib/units"
 import { KeysHelp } from "./KeysHelp"
 
 const PLACES = [
@@ -22,6 +23,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
   const now = useNow(shop.now)
   const [help, setHelp] = useState(false)
   const [low, setLow] = useLowLight()
+  const [units, setUnits] = useUnits()
   useKeys({
     ...Object.fromEntries(PLACES.map((place) => [String(place.number), () => document.getElementById(`place-${place.number}`)?.click()])),
     "?": () => setHelp(true),
@@ -54,6 +56,9 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
           <b>{clock(now, shop.zone)}</b>
           <button type="button" onClick={() => setLow(!low)} aria-pressed={low}>
             {low ? "Full light" : "Low light"}
+          </button>
+          <button type="button" className="block" onClick={() => setUnits(units === "us" ? "metric" : "us")}>
+            {units === "us" ? "In grams" : "In ounces"}
           </button>
           <button type="button" className="block" onClick={() => setHelp(true)}>
             Keys ?

@@ -22,7 +22,7 @@ export function PourGlass({ pour, live, resolution, system, silent }: Props) {
   const right = TUBE.x + TUBE.width
   return (
     <svg
-      viewBox={`0 0 186 ${HEIGHT}`}
+      viewBox={`0 0 196 ${HEIGHT}`}
       className="pour-glass"
       role="img"
       aria-label={`${pour.name}: ${mass(live, system, resolution)} of ${mass(pour.add_g, system, resolution)}`}
@@ -80,6 +80,6 @@ export function PourGlass({ pour, live, resolution, system, silent }: Props) {
 
 /** Labels of a narrow band move apart. */
 function clampLabel(y: number, index: number, target: number): number {
-  if (index === 0) return Math.min(y, target - 20)
-  return index === 2 ? Math.max(y, target + 20) : y
+  if (index === 0) return Math.min(y, target - 24)
+  return index === 2 ? Math.max(y, target + 24) : y
 }

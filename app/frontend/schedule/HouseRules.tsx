@@ -3,7 +3,7 @@ import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
 
-type Rule = { name: "scuff" | "missed_window" | "rub_out"; label: string; options: [string, string][]; why: string }
+type Rule = { name: "scuff" | "missed_window" | "rub_out" | "measure"; label: string; options: [string, string][]; why: string }
 
 const RULES: Rule[] = [
   {
@@ -35,8 +35,17 @@ const RULES: Rule[] = [
     ],
     why: "Too soon sinks back later, too late is hard work. It is never less than 72 h.",
   },
+  {
+    name: "measure",
+    label: "Mixes are measured",
+    options: [
+      ["mass", "by weight"],
+      ["volume", "by volume"],
+    ],
+    why: "A scale tells one part in a thousand, a cup one in ten. By volume needs no densities, and no scale.",
+  },
 ]
-const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual" } as const
+const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual", measure: "mass" } as const
 
 /** Where finishers disagree: switches for this schedule, each with why its default is the default. */
 export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {

@@ -1,5 +1,5 @@
 import { Link } from "@inertiajs/react"
-import { Stepper } from "@/components/Field"
+import { SelectField, Stepper } from "@/components/Field"
 import { clock, duration } from "@/lib/time"
 import { mass, roughMass, useUnits, volume } from "@/lib/units"
 import { beginMix } from "@/mix/beginMix"
@@ -16,6 +16,13 @@ type Props = {
   error: (field: string) => string | undefined
 }
 
+const GUNS: [string, string][] = [
+  ["turbine", "turbine"],
+  ["conventional", "conventional"],
+  ["airless", "airless"],
+  ["air_assisted", "air-assisted airless"],
+  ["aerosol", "aerosol"],
+]
 const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
@@ -75,6 +82,14 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
           <Life key={batch.id} batch={batch} zone={zone} />
         ))}
         {mix.efflux_s !== null && <p className="sub small mt-1">{mix.efflux_s} s in the efflux cup</p>}
+        {mix.drops !== null && (
+          <p className="sub small mt-1">about {mix.drops} drops to one piece; fewer from coat to coat as the wood fills</p>
+        )}
+        {mix.voc && (
+          <p className="sub small mt-1">
+            VOC {mix.voc.ready_g_per_l} g/L as applied, {mix.voc.less_water_g_per_l} g/L less water
+          </p>
+        )}
       </div>
       <div>
         {row.status === "planned" && (
@@ -90,6 +105,25 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
                 error={error("hardener_parts")}
                 onChange={(hardener_parts) => onSet({ hardener_parts })}
               />
+            )}
+            {step.method === "spray" && (
+              <>
+                <SelectField
+                  label="Gun"
+                  value={step.gun ?? "turbine"}
+                  options={GUNS}
+                  onChange={(gun) => onSet({ gun: gun as Step["gun"] })}
+                />
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="h-5 w-5"
+                    checked={step.narrow ?? false}
+                    onChange={(event) => onSet({ narrow: event.target.checked || null })}
+                  />
+                  Narrow, open work: much goes past
+                </label>
+              </>
             )}
             <Stepper
               label="Pots for one coat"

@@ -11,6 +11,7 @@ export const SUMS: Sum[] = [
       { name: "stock", label: "It is a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
       { name: "amount", label: "There is", first: "250 ml" },
       { name: "to", label: "It should be", first: "1 lb" },
+      { name: "water", label: "Water in the spirit, %", first: "1" },
     ],
     text: "/handbook/cuts#thin",
   },
@@ -21,6 +22,7 @@ export const SUMS: Sum[] = [
     fields: [
       { name: "amount", label: "Wanted", first: "500 ml" },
       { name: "cut", label: "as a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
+      { name: "water", label: "Water in the spirit, %", first: "1" },
     ],
     text: "/handbook/cuts#cut",
   },

@@ -1,20 +1,23 @@
 import { Head, Link, usePage } from "@inertiajs/react"
-import { type FormEvent, useEffect, useState } from "react"
+import { useEffect, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { Shell, useNow } from "@/components/Shell"
+import { Switch } from "@/components/Switch"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
-import { mass, massParts, type System, useUnits } from "@/lib/units"
+import { mass, type System, useUnits } from "@/lib/units"
+import { Finished } from "@/mix/Finished"
 import { Hand } from "@/mix/Hand"
 import { PotDrawing } from "@/mix/PotDrawing"
 import { PotLife } from "@/mix/PotLife"
 import { PourGlass } from "@/mix/PourGlass"
 import { PourList } from "@/mix/PourList"
+import { ByVolume, ThisPour } from "@/mix/ThisPour"
 import { Timers } from "@/mix/Timers"
 import { useMix } from "@/mix/useMix"
-import { type Reading, type Scale, useScale } from "@/mix/useScale"
+import { type Scale, useScale } from "@/mix/useScale"
 import { WaysOn } from "@/mix/WaysOn"
-import type { Pot, Pour } from "@/types"
+import type { Pot } from "@/types"
 
 const KEYS: [string, string][] = [
   ["Space", "Take the reading as poured"],
@@ -22,6 +25,7 @@ const KEYS: [string, string][] = [
   ["U", "Grams or ounces"],
 ]
 
+type Mode = "zeroed" | "running" | "volume"
 type Props = { pot: Pot; scale: Scale }
 
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
@@ -30,14 +34,15 @@ export default function MixShow({ pot: first, scale }: Props) {
   const { pot, trouble, busy, touch, calm } = useMix(first)
   const { reading, zero, hand } = useScale(!pot.closed)
   const [system, setSystem] = useUnits()
-  const [running, setRunning] = useState(() => localStorage.getItem("rhexon.scale") === "running")
+  const [mode, setMode] = useState<Mode>(() => (localStorage.getItem("rhexon.scale") as Mode | null) ?? "zeroed")
+  const running = mode === "running"
   const [chosen, setChosen] = useState<string | null>(null)
   const [way, setWay] = useState("top_up")
   const now = useNow(shop.now)
   const open = pot.pours.filter((pour) => pour.state !== "done")
   const current = pot.closed ? null : (open.find((pour) => pour.name === chosen) ?? open[0] ?? null)
   const offset = running ? pot.poured_g : 0
-  const live = reading && "grams" in reading ? reading.grams - offset : 0
+  const live = mode !== "volume" && reading && "grams" in reading ? reading.grams - offset : 0
 
   // A mix that has not begun starts from an empty scale.
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the page opens
@@ -45,13 +50,12 @@ export default function MixShow({ pot: first, scale }: Props) {
     if (scale.stand_in && !pot.closed && !running) void zero()
   }, [])
 
-  const pour = async (body: Record<string, unknown>) => {
-    if (!current) return
-    if (await touch("pours", { name: current.name, ...body })) {
-      setChosen(null)
-      setWay("top_up")
-      if (!running && "g" in body) await zero()
-    }
+  const pour = async (body: Record<string, unknown>): Promise<boolean> => {
+    if (!current || !(await touch("pours", { name: current.name, ...body }))) return false
+    setChosen(null)
+    setWay("top_up")
+    if (mode === "zeroed" && "g" in body) await zero()
+    return true
   }
   const takeReading = () => reading && "grams" in reading && reading.stable && live > 0 && void pour({ g: Math.round(live * 100) / 100 })
   const goOn = (kind: string) => {
@@ -94,14 +98,15 @@ export default function MixShow({ pot: first, scale }: Props) {
           />
           <Switch
             label="Scale"
-            value={running ? "running" : "zeroed"}
+            value={mode}
             options={[
               ["zeroed", "zeroed each pour"],
               ["running", "running total"],
+              ["volume", "by volume"],
             ]}
             onChange={(next) => {
               localStorage.setItem("rhexon.scale", next)
-              setRunning(next === "running")
+              setMode(next as Mode)
             }}
           />
         </div>
@@ -120,7 +125,15 @@ export default function MixShow({ pot: first, scale }: Props) {
           <PourGlass pour={current} live={live} resolution={scale.resolution_g} system={system} silent={!reading || "silent" in reading} />
         )}
         <section className="mix-now lit" aria-label="This pour">
-          {current ? (
+          {current && mode === "volume" ? (
+            <ByVolume
+              pour={current}
+              system={system}
+              busy={busy}
+              onPoured={() => void pour({ g: current.add_g })}
+              onTyped={(typed) => pour({ typed })}
+            />
+          ) : current ? (
             <ThisPour
               pour={current}
               pot={pot}
@@ -160,159 +173,9 @@ export default function MixShow({ pot: first, scale }: Props) {
             {pot.poured_g > 0 ? "Throw this mix away" : "Leave this mix"}
           </button>
         )}
-        {scale.stand_in && !pot.closed && current && <Hand hand={hand} target={current.add_g} />}
+        {scale.stand_in && mode !== "volume" && !pot.closed && current && <Hand hand={hand} target={current.add_g} />}
       </footer>
       <Cautions texts={pot.cautions} />
     </Shell>
-  )
-}
-
-function Switch(props: { label: string; value: string; options: [string, string][]; onChange: (value: string) => void }) {
-  return (
-    <fieldset className="switch">
-      <legend className="sr-only">{props.label}</legend>
-      {props.options.map(([value, words]) => (
-        <button key={value} type="button" aria-pressed={value === props.value} onClick={() => props.onChange(value)}>
-          {words}
-        </button>
-      ))}
-    </fieldset>
-  )
-}
-
-type PourProps = {
-  pour: Pour
-  pot: Pot
-  reading: Reading | null
-  live: number
-  offset: number
-  system: System
-  busy: boolean
-  onTake: () => void
-  onTyped: (typed: string) => Promise<void>
-  onZero: () => void
-}
-
-/** Figures to be read at two metres: what the scale shows, what it should show. */
-function ThisPour({ pour, pot, reading, live, offset, system, busy, onTake, onTyped, onZero }: PourProps) {
-  const [typed, setTyped] = useState("")
-  const step = pot.resolution_g
-  const silent = !reading || "silent" in reading
-  const stable = reading && "grams" in reading && reading.stable
-  const [number, unit] = massParts(silent ? 0 : live + offset, system, step)
-  const inside = live >= pour.low_add_g && live <= pour.high_add_g
-  const say = silent
-    ? reading
-      ? reading.silent
-      : "Reading the scale"
-    : live > pour.high_add_g
-      ? `${mass(live - pour.add_g, system, step)} too much`
-      : inside
-        ? stable
-          ? "In the band"
-          : "In the band, settling"
-        : live < 0
-          ? "Below zero: zero the scale"
-          : `${mass(pour.add_g - live, system, step)} to go`
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (typed.trim()) void onTyped(typed).then(() => setTyped(""))
-  }
-  return (
-    <>
-      <p className="mix-what">
-        Pour <b>{pour.name}</b>
-      </p>
-      <p
-        className="mix-reading"
-        data-state={silent ? "silent" : live > pour.high_add_g ? "over" : inside ? "inside" : "under"}
-        aria-live="off"
-      >
-        {silent ? "– – –" : number}
-        <small>{silent ? "" : unit}</small>
-      </p>
-      <p className="mix-target">
-        to <b>{mass(pour.add_g + offset, system, step)}</b>
-        <span className="sub">
-          {mass(pour.low_add_g + offset, system, step)} – {mass(pour.high_add_g + offset, system, step)}
-        </span>
-      </p>
-      <p className="mix-say" role="status">
-        {say}
-      </p>
-      <div className="mix-actions">
-        <button type="button" className="tape" data-space disabled={silent || !stable || live <= 0 || busy} onClick={onTake}>
-          {live > pour.high_add_g ? "Take it so" : inside ? "Poured" : "Take this"}
-          <span className="small">space</span>
-        </button>
-        <button type="button" className="button" data-size="bench" onClick={onZero}>
-          Zero
-        </button>
-      </div>
-      <form onSubmit={submit} className="mix-typed">
-        <label htmlFor="typed-reading">or type it</label>
-        <input
-          id="typed-reading"
-          className="input"
-          value={typed}
-          placeholder={`${massParts(pour.add_g, system, step).join(" ")}`}
-          autoComplete="off"
-          onChange={(event) => setTyped(event.target.value)}
-        />
-        <button type="submit" className="button" disabled={busy || !typed.trim()}>
-          Enter
-        </button>
-      </form>
-    </>
-  )
-}
-
-function Finished({ pot, system, busy, onFinish }: { pot: Pot; system: System; busy: boolean; onFinish: () => void }) {
-  if (pot.thrown_away)
-    return (
-      <>
-        <p className="mix-what">Thrown away</p>
-        <p className="sub mb-4">What was poured is off the shelf.</p>
-        <Link href="/mix" className="button" data-size="bench">
-          Back to the desk
-        </Link>
-      </>
-    )
-  if (pot.batch)
-    return (
-      <>
-        <p className="mix-what">On the shelf as</p>
-        <p className="mix-reading" data-state="inside">
-          {pot.batch.code}
-        </p>
-        <p className="mix-target">
-          <b>{mass(pot.batch.left_g, system, pot.resolution_g)}</b>
-          <span className="sub">left in it</span>
-        </p>
-        <div className="mix-actions">
-          <Link href={`/batches/${pot.batch.id}`} className="tape">
-            Jar and label
-          </Link>
-          <Link href="/bench" className="button" data-size="bench">
-            To the bench
-          </Link>
-        </div>
-      </>
-    )
-  return (
-    <>
-      <p className="mix-what">All is in</p>
-      <p className="mix-reading" data-state="inside">
-        {massParts(pot.poured_g, system, pot.resolution_g)[0]}
-        <small>{massParts(pot.poured_g, system, pot.resolution_g)[1]}</small>
-      </p>
-      <p className="mix-say">{pot.steps.length ? "Stir and rest, then set it on the shelf." : "Set it on the shelf with its label."}</p>
-      <div className="mix-actions">
-        <button type="button" className="tape" data-space disabled={busy} onClick={onFinish}>
-          Mixed: to the shelf
-          <span className="small">space</span>
-        </button>
-      </div>
-    </>
   )
 }
