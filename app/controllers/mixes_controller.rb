@@ -11,12 +11,13 @@ class MixesController < ApplicationController
 
   # For a pass of the plan, or by itself.
   def create
-    mix = body["pass"].present? ? MixDesk.begin_for_pass!(body["pass"]) : MixDesk.begin_alone!(body)
+    mix = body["pass"].present? ? MixStart.for_pass!(body["pass"]) : MixStart.alone!(body)
     render json: { location: mix_path(mix) }
   end
 
   def preview
-    render json: Rhexon::Mixing::Request.sheet(MixDesk.preview(body))
+    sheet = MixStart.preview(body)
+    render json: Rhexon::Mixing::Request.sheet(sheet).merge("thinner_ml" => both_conventions(sheet))
   end
 
   def pours
@@ -45,6 +46,12 @@ class MixesController < ApplicationController
   end
 
   private
+
+  # The same per cent of the base and of the total, side by side.
+  def both_conventions(sheet)
+    percent = body.dig("thinning", "percent")
+    percent && %w[base total].to_h { |of| [ of, Rhexon::Mixing::Thinning.thinner_ml(sheet.millilitres.first, percent, of: of).round ] }
+  end
 
   def mix = @mix ||= Mix.find(params[:mix_id] || params[:id])
   def pot = PotSerializer.new(PotState.new(mix)).to_h

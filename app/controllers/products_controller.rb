@@ -48,14 +48,14 @@ class ProductsController < ApplicationController
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices
-    table = Rhexon::Materials::Sheet.table
+    table = Rhexon::Materials::Lines.table
     { classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] }, roles: table.fetch("roles"), colours: table.fetch("colours"), products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] } }
   end
 
   # Everything or nothing: figures are read before anything is set.
   def keep(record)
     given = body.slice("maker", "name", "role", "colour", "kind").transform_values { |value| value.to_s.strip }
-    record.assign_attributes(**given, figures: Rhexon::Materials::Sheet.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
+    record.assign_attributes(**given, figures: Rhexon::Materials::Lines.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
     record.code = body["code"].presence || Product.free_code(record.name) if record.new_record?
     return render(json: { location: product_path(record) }) if record.save
 

@@ -22,7 +22,7 @@ class ShelfController < ApplicationController
   def shopping_props
     shopping = ShopFloor.new.plan.shopping
     { lines: (shopping&.lines || []).map { |line| ShoppingLineSerializer.new(line).to_h }, worn: (shopping&.worn || []).map { |worn| WornSerializer.new(worn).to_h },
-      consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h } }
+      consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h }, waste: Waste.lately }
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

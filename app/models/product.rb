@@ -1,6 +1,6 @@
 # A product on the shelf. Figures it lacks come from its class, marked as estimates, in the core.
 class Product < ApplicationRecord
-  COLOURS = Rhexon::Materials::Sheet.table.fetch("colours")
+  COLOURS = Rhexon::Materials::Lines.table.fetch("colours")
 
   has_many :batches, dependent: :restrict_with_error
   has_many :mixes, dependent: :restrict_with_error

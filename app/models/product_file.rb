@@ -13,7 +13,7 @@ class ProductFile
   Report = Struct.new(:created, :updated, :same, :refused, :ignored, keyword_init: true)
 
   class << self
-    def columns = IDENTITY + Rhexon::Materials::Sheet.paths
+    def columns = IDENTITY + Rhexon::Materials::Lines.paths
 
     # @return [String] CSV in UTF-8, safe to open in a spreadsheet
     def to_csv(products)
@@ -36,8 +36,8 @@ class ProductFile
     private
 
     def row(product)
-      written = Rhexon::Materials::Sheet.new(product.to_value).written
-      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::Sheet.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
+      written = Rhexon::Materials::Lines.new(product.to_value).written
+      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::Lines.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
     end
 
     # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
@@ -111,7 +111,7 @@ class ProductFile
       product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(maker: cells["maker"], name: cells["name"]) || Product.new
       raise Rhexon::Refusal.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
 
-      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::Sheet.paths), product)
+      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::Lines.paths), product)
       product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"], role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product
@@ -119,8 +119,8 @@ class ProductFile
 
     # A line that says what the record says leaves the record alone.
     def written(lines, product)
-      before = product.new_record? ? {} : Rhexon::Materials::Sheet.new(product.to_value).written
-      Rhexon::Materials::Sheet.read(lines.reject { |path, text| text == before[path] }, product.figures)
+      before = product.new_record? ? {} : Rhexon::Materials::Lines.new(product.to_value).written
+      Rhexon::Materials::Lines.read(lines.reject { |path, text| text == before[path] }, product.figures)
     end
   end
 end

@@ -6,7 +6,7 @@ class ProductRowSerializer < ApplicationSerializer
   attribute(:class_name) { |product| Rhexon::Reference.table("classes").dig("classes", product.kind, "name") }
   attribute(:mechanism) { |product| product.to_value.mechanism }
   attribute(:left_g) { |_| params[:left]&.round(1) }
-  attribute(:gaps) { |product| Rhexon::Materials::Sheet.new(product.to_value).gaps.map(&:words) }
+  attribute(:gaps) { |product| Rhexon::Materials::Lines.new(product.to_value).gaps.map(&:words) }
   attribute(:sheen_gu) { |product| product.figures["sheen_gu"] }
   attribute(:solids) { |product| product.figures["solids_volume_percent"] }
   attribute(:source) { |product| product.figures["source"] }

@@ -18,7 +18,7 @@ module Rhexon
     files.each { |constant, file| mod.autoload(constant, "rhexon/#{folder}/#{file}") }
   end
 
-  room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs", Cautions: "cautions", Sheet: "sheet"
+  room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs", Cautions: "cautions", Lines: "lines"
   room :Drying, "drying", Air: "air", Climate: "climate", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"

@@ -4,7 +4,7 @@ require "planning/plan_checker"
 
 class CLITest < CoreTest
   EXE = File.expand_path("../exe/rhexon", __dir__)
-  EXAMPLES = Dir[File.expand_path("../examples/*.json", __dir__)].sort
+  EXAMPLES = Dir[File.expand_path("../examples/*.json", __dir__)].sort.reject { |file| file.end_with?("/mix.json") }
 
   def rhexon(*arguments, input: "") = Open3.capture3(RbConfig.ruby, EXE, *arguments, stdin_data: input)
 
@@ -43,6 +43,13 @@ class CLITest < CoreTest
     assert_in_delta 1.1, mix.dig("correction", "factor"), 1e-9
     assert_equal({ "name" => "hardener", "add_g" => 56.0, "final_g" => 56.0 }, mix.dig("correction", "pours", 1))
     assert_in_delta 576, mix.dig("correction", "total_g"), 1e-9
+  end
+
+  def test_the_mix_example_is_over_poured_and_says_what_to_do
+    output, = rhexon("mix", File.expand_path("../examples/mix.json", __dir__))
+    correction = JSON.parse(output)["correction"]
+    assert_in_delta 1012 / (1000 / 1.15 * 1.04), correction["factor"], 1e-6
+    assert_equal %w[top_up accept split discard].sort, correction["options"].map { |option| option["kind"] }.sort
   end
 
   def test_cut_prints_what_to_add_and_what_to_make

@@ -7,7 +7,7 @@ module Demo
   # Mixes of the past days: one was thrown away after its pot life, one stands on the bench.
   def pots!(now)
     POTS.each do |code, amount, minutes, fate|
-      mix = MixDesk.begin_alone!({ "product" => code, "want" => { "amount" => amount }, "room" => "spray room" })
+      mix = MixStart.alone!({ "product" => code, "want" => { "amount" => amount }, "room" => "spray room" })
       began = now - minutes.minutes
       mix.sheet.pours.each_with_index { |pour, index| MixDesk.new(mix).pour!({ "client_id" => "demo-pot-#{code}-#{index}", "name" => pour.name, "g" => (pour.g * (1 + 0.004 * (index + 1))).round(1) }, happened_at: began + index.minutes) }
       batch = MixDesk.new(mix).finish!(client_id: "demo-pot-#{code}", happened_at: began + 3.minutes)

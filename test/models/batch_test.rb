@@ -47,6 +47,14 @@ class BatchTest < ActiveSupport::TestCase
     assert_raises(Rhexon::Refusal) { Batch.box!([ can, other ], client_id: "no") }
   end
 
+  test "what is thrown away is counted and costed" do
+    @clear.update!(figures: @clear.figures.merge("packs" => [ { "g" => 1000, "price" => 30 } ]))
+    can(500).discard!(client_id: "d")
+    assert_equal({ days: 30, g: 500, cost: 15.0 }, Waste.lately)
+    travel 31.days
+    assert_equal 0, Waste.lately[:g]
+  end
+
   test "the label carries name, dates and a code that leads to its page" do
     label = JarLabel.new(can(lot: "26 <3>"), "http://shop.example/batches/1")
     svg = Nokogiri::XML(label.svg) { |config| config.strict }
@@ -60,7 +68,7 @@ class BatchTest < ActiveSupport::TestCase
     piece = make_piece(steps: [ coat("s1") ])
     Batch.receive!(@clear, grams: 3000)
     Batch.receive!(Product.find_by(code: "h12"), grams: 500)
-    mix = MixDesk.begin_for_pass!("#{piece.core_id}/s1/1/top")
+    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
     mix.sheet.pours.each { |target| MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => target.name, "g" => target.g }, happened_at: Time.current) }
     batch = MixDesk.new(mix).finish!(client_id: "f", happened_at: Time.current)
     log(piece, "s1/1/top", "started", 40.minutes.ago)

@@ -10,7 +10,7 @@ class MixDeskTest < ActiveSupport::TestCase
   BASE = "Skerrow W20 clear satin".freeze
   HARDENER = "Skerrow H12 hardener".freeze
 
-  def alone(**more) = MixDesk.begin_alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
+  def alone(**more) = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
   def pour(mix, name, g, at: Time.current) = MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => name, "g" => g }, happened_at: at)
   def way(mix, kind) = MixDesk.new(mix).way_on!(kind, client_id: SecureRandom.uuid, happened_at: Time.current)
   def finish(mix) = MixDesk.new(mix).finish!(client_id: SecureRandom.uuid, happened_at: Time.current)
@@ -18,12 +18,12 @@ class MixDeskTest < ActiveSupport::TestCase
 
   test "a mix for a pass takes its amounts from the plan, once" do
     piece = make_piece(steps: [ coat("s1", coats: 2) ])
-    mix = MixDesk.begin_for_pass!("#{piece.core_id}/s1/1/top")
+    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
     # 1 m² at 100 µm, 70 % lands, 60 ml stay behind, 10 % margin: 223.1 ml a coat, and one pot serves both.
     assert_in_delta 446.3, mix.sheet.total_ml, 0.1
     assert_equal 2, mix.pass_keys.size
-    assert_equal mix, MixDesk.begin_for_pass!("#{piece.core_id}/s1/2/top")
-    assert_raises(Rhexon::Refusal) { MixDesk.begin_for_pass!("p99/s1/1/top") }
+    assert_equal mix, MixStart.for_pass!("#{piece.core_id}/s1/2/top")
+    assert_raises(Rhexon::Refusal) { MixStart.for_pass!("p99/s1/1/top") }
   end
 
   test "an over-pour moves the next target, and taking it back moves it back" do
@@ -130,17 +130,17 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_in_delta 110, alone(want: { "have" => HARDENER, "amount" => "10 ml" }).sheet.total_ml, 0.01
     assert_in_delta 500 * 0.1 / 1.0, alone(thinning: { "percent" => 10, "of" => "total" }).sheet.millilitres.last, 0.01
     recipe = Recipe.create!(name: "Brown", components: [ { "name" => "A", "parts" => 1, "basis" => "mass" }, { "name" => "B", "parts" => 3, "basis" => "mass" } ])
-    assert_equal [ 25.0, 75.0 ], MixDesk.begin_alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } }).sheet.grams.map { |g| g.round(6) }
+    assert_equal [ 25.0, 75.0 ], MixStart.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } }).sheet.grams.map { |g| g.round(6) }
     assert_raises(Rhexon::Refusal) { alone(want: { "amount" => "-3 l" }) }
     assert_raises(Rhexon::Refusal) { alone(hardener_parts: -2) }
-    assert_raises(Rhexon::Refusal) { MixDesk.begin_alone!({ "components" => [ { "name" => "A", "parts" => 1, "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" } }) }
+    assert_raises(Rhexon::Refusal) { MixStart.alone!({ "components" => [ { "name" => "A", "parts" => 1, "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" } }) }
     refute Recipe.new(name: "Bad", components: [ { "name" => "A", "parts" => 0 } ]).valid?
   end
 
   test "what was mixed for a pass is not asked of the shelf again" do
     piece = make_piece(steps: [ coat("s1") ])
     assert_operator ShopFloor.new.plan.shopping.line_of("w20").need_g, :>, 200
-    mix = MixDesk.begin_for_pass!("#{piece.core_id}/s1/1/top")
+    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
     mix.sheet.pours.each { |target| pour(mix, target.name, target.g.round(1)) }
     finish(mix)
     assert_nil ShopFloor.new.plan.shopping.line_of("w20")

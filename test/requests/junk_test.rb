@@ -64,7 +64,7 @@ class JunkTest < RequestTest
 
   test "mixes, batches, products, consumables, sums and the scale" do
     stock_two_part
-    mix = MixDesk.begin_alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
     can = Batch.first
     before = [ Mix.count, Entry.count, Batch.pluck(:state, :discarded_at), StockMove.count, Product.pluck(:figures), Consumable.count ]
     JUNK.each do |junk|

@@ -5,6 +5,7 @@ import { Pots } from "@/bench/Pots"
 import { Slab } from "@/bench/Slab"
 import { type BenchProps, useBench } from "@/bench/useBench"
 import { Shell, useNow } from "@/components/Shell"
+import { Trouble } from "@/components/Trouble"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { duration, soon } from "@/lib/time"
@@ -52,14 +53,7 @@ export default function BenchPage(props: BenchProps) {
           <span className="pending">{unsent.length === 1 ? "One touch is" : `${unsent.length} touches are`} kept here, not yet sent.</span>
         </p>
       )}
-      {trouble && (
-        <div className="trouble" role="alert">
-          <p>{trouble}</p>
-          <button type="button" className="button" onClick={calm}>
-            All right
-          </button>
-        </div>
-      )}
+      <Trouble sentence={trouble} onRead={calm} />
       <div className="bench-grid">
         <InHand
           running={bench.running}

@@ -4,7 +4,9 @@ import { roughMass, useUnits } from "@/lib/units"
 import type { Consumable, ShoppingLine, Worn } from "@/types"
 import { WearPanel } from "./WearPanel"
 
+export type WasteSaid = { days: number; g: number; cost: number }
 type Props = {
+  waste: WasteSaid
   lines: ShoppingLine[]
   worn: Worn[]
   consumables: Consumable[]
@@ -15,7 +17,7 @@ type Props = {
 }
 
 /** What the planned work takes, against what there is; what is short is bought in whole packs. */
-export function ShoppingView({ lines, worn, consumables, zone, now, currency, found }: Props) {
+export function ShoppingView({ lines, worn, consumables, waste, zone, now, currency, found }: Props) {
   const [system] = useUnits()
   const money = (value: number) => `${value.toFixed(2)} ${currency}`
   const total = [...lines, ...worn].reduce((sum, line) => sum + (line.cost ?? 0), 0)
@@ -52,6 +54,12 @@ export function ShoppingView({ lines, worn, consumables, zone, now, currency, fo
             </li>
           ))}
         </ul>
+        {waste.g > 0 && (
+          <p className="sub mt-3">
+            Thrown away in the last {waste.days} days: {roughMass(waste.g, system)}
+            {waste.cost > 0 ? `, ${money(waste.cost)}` : ""}.
+          </p>
+        )}
       </section>
       <section aria-label="Consumables" className="rule pt-2">
         <div className="flex items-center">

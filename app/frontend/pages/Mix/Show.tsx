@@ -3,6 +3,7 @@ import { useEffect, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { Shell, useNow } from "@/components/Shell"
 import { Switch } from "@/components/Switch"
+import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { mass, type System, useUnits } from "@/lib/units"
@@ -111,14 +112,7 @@ export default function MixShow({ pot: first, scale }: Props) {
           />
         </div>
       </header>
-      {trouble && (
-        <div className="trouble" role="alert">
-          <p>{trouble}</p>
-          <button type="button" className="button" onClick={calm}>
-            All right
-          </button>
-        </div>
-      )}
+      <Trouble sentence={trouble} onRead={calm} />
       <div className="mix-grid">
         <PotDrawing pot={pot} current={current} live={current ? live : 0} system={system} />
         {current && (

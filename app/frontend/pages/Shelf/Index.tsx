@@ -3,13 +3,13 @@ import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { BatchesView } from "@/shelf/BatchesView"
 import { ProductsView } from "@/shelf/ProductsView"
-import { ShoppingView } from "@/shelf/ShoppingView"
+import { ShoppingView, type WasteSaid } from "@/shelf/ShoppingView"
 import type { Batch, Consumable, ProductRow, ShoppingLine, Worn } from "@/types"
 
 type Props =
   | { view: "products"; found: string | null; products: ProductRow[] }
   | { view: "batches"; found: string | null; batches: Batch[]; products: { id: number; name: string }[]; today: string }
-  | { view: "shopping"; found: string | null; lines: ShoppingLine[]; worn: Worn[]; consumables: Consumable[] }
+  | { view: "shopping"; found: string | null; lines: ShoppingLine[]; worn: Worn[]; consumables: Consumable[]; waste: WasteSaid }
 
 const VIEWS: [Props["view"], string][] = [
   ["batches", "Cans and jars"],
@@ -44,6 +44,7 @@ export default function ShelfIndex(props: Props) {
           lines={props.lines}
           worn={props.worn}
           consumables={props.consumables}
+          waste={props.waste}
           zone={shop.zone}
           now={now}
           currency={shop.currency}

@@ -130,7 +130,7 @@ module Rhexon
         return unless loose.all? { |index| (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY }
 
         shares = ranged.map { |index| "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} (#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})" }
-        Option.new(kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts), sentence: "Leave it and pour the rest as planned: #{shares.join(", ")} is inside what the maker allows.")
+        Option.new(kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts), sentence: "Leave it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows.")
       end
 
       def at_least_planned = indices.map { |index| [ in_pot[index], targets[index] ].max }

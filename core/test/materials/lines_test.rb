@@ -1,16 +1,16 @@
 require "test_helper"
 
-class SheetTest < CoreTest
-  Sheet = Rhexon::Materials::Sheet
+class LinesTest < CoreTest
+  Lines = Rhexon::Materials::Lines
   RECORD = { "id" => "w20", "class" => "waterborne_two_part", "sheen_gu" => 28, "milestones_min" => { "touch" => 25, "recoat_closes" => nil }, "thinning_range_percent" => [ 0, 10 ], "efflux" => [ [ 0, 42 ], [ 5, 31.5 ] ],
              "packs" => [ { "ml" => 1000, "price" => 34.5 }, { "g" => 250 } ], "mix" => [ { "product" => "h12", "parts" => 10, "basis" => "volume", "of" => "base", "role" => "hardener", "range" => [ 8, 12 ] } ],
              "mix_steps" => [ { "after" => "hardener", "do" => "Stir well", "min" => 2 }, { "do" => "Strain", "min" => 0 } ], "waxy" => true, "source" => "a sheet" }.freeze
 
-  def sheet(record = RECORD) = Sheet.new(Rhexon::Materials::Product.new(record))
-  def line(path, record = RECORD) = sheet(record).groups.flat_map(&:lines).find { |found| found.path == path }
+  def lines(record = RECORD) = Lines.new(Rhexon::Materials::Product.new(record))
+  def line(path, record = RECORD) = lines(record).groups.flat_map(&:lines).find { |found| found.path == path }
 
   def test_written_and_read_back_a_record_is_the_same
-    assert_equal RECORD.except("id", "class"), Sheet.read(sheet.written)
+    assert_equal RECORD.except("id", "class"), Lines.read(lines.written)
   end
 
   def test_each_line_says_where_its_figure_comes_from
@@ -21,26 +21,26 @@ class SheetTest < CoreTest
   end
 
   def test_gaps_are_named
-    assert_equal %w[mix packs source], sheet({ "id" => "a", "class" => "acid_catalysed" }).gaps.map(&:path).sort
-    assert_empty sheet.gaps
+    assert_equal %w[mix packs source], lines({ "id" => "a", "class" => "acid_catalysed" }).gaps.map(&:path).sort
+    assert_empty lines.gaps
   end
 
   def test_an_empty_line_takes_a_figure_away_and_others_stay
-    after = Sheet.read({ "sheen_gu" => "", "milestones_min.touch" => "30" }, RECORD)
+    after = Lines.read({ "sheen_gu" => "", "milestones_min.touch" => "30" }, RECORD)
     refute after.key?("sheen_gu")
     assert_equal 30, after.dig("milestones_min", "touch")
     assert_equal RECORD["packs"], after["packs"]
   end
 
   def test_numbers_as_they_are_typed
-    assert_equal 1.04, Sheet.read({ "density_g_per_ml" => "1,04" })["density_g_per_ml"]
-    assert_equal [ { "g" => 2267.96185, "price" => 149 } ], Sheet.read({ "packs" => "5 lb 149" })["packs"]
+    assert_equal 1.04, Lines.read({ "density_g_per_ml" => "1,04" })["density_g_per_ml"]
+    assert_equal [ { "g" => 2267.96185, "price" => 149 } ], Lines.read({ "packs" => "5 lb 149" })["packs"]
   end
 
   def test_what_is_not_understood_is_refused_with_the_line_and_what_is_accepted
     { "density_g_per_ml" => [ "0", /Density: "0".*more than 0, at most 5/ ], "sheen_gu" => [ "shiny", /a number GU, 0 or more/ ], "thinning_range_percent" => [ "much", /0 to 10/ ], "packs" => [ "a bucket", /packs with their price/ ],
       "mix" => [ "h12", /its parts/ ], "efflux" => [ "42", /pairs such as/ ], "waxy" => [ "perhaps", /yes or no/ ], "thinning_of" => [ "half", /base or total/ ] }.each do |path, (text, sentence)|
-      error = refusal { Sheet.read({ path => text }) }
+      error = refusal { Lines.read({ path => text }) }
       assert_equal path, error.where
       assert_match sentence, error.message
     end

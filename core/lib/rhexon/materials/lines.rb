@@ -1,8 +1,10 @@
+require "json"
+
 module Rhexon
   module Materials
     # A product record as lines of text, one a figure, and back: what the product page shows, its form edits and CSV carries.
     # The list of figures is core/data/figures.yml.
-    class Sheet
+    class Lines
       # @!attribute value  [String] as written; empty when there is none
       # @!attribute state  [String] given, default (of the class, an estimate) or missing
       # @!attribute source [String, nil]
@@ -26,7 +28,7 @@ module Rhexon
         # @return [Hash] figures
         # @raise [Refusal] names the line, and what is accepted
         def read(written, before = {})
-          figures.each_with_object(Marshal.load(Marshal.dump(before))) do |figure, record|
+          figures.each_with_object(JSON.parse(JSON.generate(before))) do |figure, record|
             next unless written.key?(figure["path"])
 
             set(record, figure["path"].split("."), value(figure, written[figure["path"]].to_s.strip))

@@ -1,0 +1,12 @@
+/** What did not work, in a sentence; it stays until it is read. */
+export function Trouble({ sentence, onRead }: { sentence: string; onRead: () => void }) {
+  if (!sentence) return null
+  return (
+    <div className="trouble" role="alert">
+      <p>{sentence}</p>
+      <button type="button" className="button" onClick={onRead}>
+        All right
+      </button>
+    </div>
+  )
+}
