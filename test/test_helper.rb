@@ -6,7 +6,10 @@ require_relative "support/shop_records"
 class ActiveSupport::TestCase
   include ShopRecords
 
-  setup { travel_to MONDAY }
+  setup do
+    travel_to MONDAY
+    Shelf.forget
+  end
 end
 
 # Requests as the pages make them: JSON in, JSON out.

@@ -11,6 +11,8 @@ class Product < ApplicationRecord
   validates :role, presence: { message: "Say what it is for." }
   validates :colour, inclusion: { in: COLOURS, message: "A colour note is #{COLOURS.to_sentence(two_words_connector: " or ", last_word_connector: " or ")}." }
   validate :core_accepts_it
+  after_save { Shelf.forget }
+  after_destroy { Shelf.forget }
 
   # @return [String] a code that no other product has
   def self.free_code(name)

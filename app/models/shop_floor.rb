@@ -32,7 +32,7 @@ class ShopFloor
     @to_core ||= begin
       shop = Shop.current
       { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => "soonest", "effort" => "quick", "seed" => 1, "house" => shop.house,
-        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Product.order(:id).map(&:to_core), "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
+        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
         "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
     end
   end
@@ -60,7 +60,7 @@ class ShopFloor
   def stock
     return {} unless Batch.exists?
 
-    { "stock" => Batch.standing.with_left.preload(:product, :mix).order(:id).filter_map { |batch| batch.to_core(now: now) } }
+    { "stock" => Batch.stock(now: now) }
   end
 
   def log(clock)

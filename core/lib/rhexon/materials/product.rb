@@ -7,6 +7,21 @@ module Rhexon
       HELPERS = %w[hardener thinner flake colourant].freeze
       FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze
 
+      # Products read lately: a shop is planned again and again with the same shelf.
+      KEPT = 400
+      @kept = {}
+
+      # A product of rhexon-shop/1, checked against its schema.
+      # @return [Product]
+      # @raise [Refusal]
+      def self.read(record)
+        @kept[record] ||= begin
+          Schedule::Schema.check_product!(record)
+          @kept.shift if @kept.size >= KEPT
+          new(record)
+        end
+      end
+
       attr_reader :id, :name, :maker, :class_id, :mechanism, :carrier, :role, :colour
 
       # @param record [Hash{String=>Object}] a product of rhexon-shop/1

@@ -11,7 +11,7 @@ module Rhexon
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [Refusal] with the first thing that is wrong
       def initialize(json)
-        Schedule::Schema.check!("rhexon-shop-1", json)
+        Schedule::Schema.check!("rhexon-shop-1", json["products"].is_a?(Array) ? json.merge("products" => []) : json)
         @json = json
         @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])
@@ -21,7 +21,7 @@ module Rhexon
         @house = HOUSE.merge(json["house"] || {})
         read_people(json["people"])
         @rooms = json["rooms"].to_h { |room| [ room["id"], climate(room) ] }
-        @products = json["products"].to_h { |record| [ record["id"], Materials::Product.new(record) ] }
+        @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @pieces = json["pieces"].map { |record| piece(record) }
         @facts = Facts.fold(json["log"] || [])
         @pins = read_pins(json["pins"] || [])
@@ -49,6 +49,15 @@ module Rhexon
         Drying::Climate.new(t_c: entry["t_c"], rh: entry["rh"], air: entry["air"] || "ordinary")
       rescue Refusal => refusal
         raise Refusal.new(refusal.message, where: "rooms/#{room["id"]}/#{refusal.where}")
+      end
+
+      def product(record, index)
+        found = Materials::Product.read(record)
+        [ found.id, found ]
+      rescue Refusal => refusal
+        raise refusal if refusal.where.start_with?("products/")
+
+        raise Refusal.new(refusal.message, where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
       def piece(record)
