@@ -19,7 +19,7 @@ module Rhexon
   end
 
   room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs", Cautions: "cautions", Lines: "lines"
-  room :Drying, "drying", Air: "air", Climate: "climate", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
+  room :Drying, "drying", Air: "air", Climate: "climate", Line: "line", Progress: "progress", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
   room :Planning, "planning", Shop: "shop", Piece: "piece", Calendar: "calendar", Pass: "pass", Expansion: "expansion", Facts: "facts",

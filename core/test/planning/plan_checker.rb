@@ -44,12 +44,26 @@ class PlanChecker
   def waits
     @passes.reject { |pass| %w[pin log].include?(pass["because"]) }.flat_map do |pass|
       pass["waits_for"].flat_map do |wait|
-        rate = @plan["rates"].fetch(@by_key.fetch(wait["pass"])["room"]).fetch(wait["group"]).last.last
-        expected = minute(wait["from"]) + wait["sheet_min"] * wait["factors"].values.reduce(1.0, :*) / rate
+        rates = @plan["rates"].fetch(@by_key.fetch(wait["pass"])["room"]).fetch(wait["group"])
+        expected = integrated(rates, minute(wait["from"]), wait["sheet_min"] * wait["factors"].values.reduce(1.0, :*))
         [ ("#{pass["key"]}: #{wait["milestone"]} reached #{wait["reached_at"]}, reckoned #{expected.round - minute(wait["from"])} min after" if (minute(wait["reached_at"]) - expected).abs > 1),
           ("#{pass["key"]}: before its milestone" if minute(pass[pass["kind"] == "wait" ? "work_end" : "work_start"]) < minute(wait["reached_at"])),
           ("#{pass["key"]}: waits from before the end of laying" if wait["from"] != @by_key.fetch(wait["pass"])["work_end"]) ]
       end
+    end
+  end
+
+  # Walks through the rates until the reference minutes are used up.
+  def integrated(rates, from, needed)
+    knots = rates.map { |instant, rate| [ minute(instant), rate ] }
+    knots.each_with_index do |(since, rate), index|
+      till = knots[index + 1]&.first
+      next if till && till <= from
+
+      begun = index.zero? ? from : [ since, from ].max
+      return begun + needed / rate if till.nil? || needed <= (till - begun) * rate
+
+      needed -= (till - begun) * rate
     end
   end
 

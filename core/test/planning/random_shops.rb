@@ -3,9 +3,16 @@ module RandomShops
   def random_shop(random)
     pieces = Array.new(random.rand(1..4)) { |index| random_piece(random, "p#{index}") }
     week = %w[mon tue wed thu fri sat].first(random.rand(3..6)).to_h { |day| [ day, [ [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], [ [ "08:00", "17:00" ] ], [ [ "13:00", "18:30" ] ] ].sample(random: random) ] }
-    shop_json(*pieces, now: format("2026-%02d-%02dT%02d:%02d+01:00", random.rand(1..3), random.rand(1..28), random.rand(6..15), random.rand(60)), t_c: random.rand(12..26), rh: random.rand(30..75),
-                       air: %w[still ordinary moving].sample(random: random), week: week, except: [ { "date" => "2026-03-16", "open" => [] } ], seed: random.rand(99),
-                       house: { "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
+    shop_json(*pieces, now: format("2026-%02d-%02dT%02d:%02d+01:00", random.rand(1..3), random.rand(1..28), random.rand(6..15), random.rand(60)), week: week, except: [ { "date" => "2026-03-16", "open" => [] } ], seed: random.rand(99),
+                       rooms: random_rooms(random), house: { "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
+  end
+
+  # Steady air, or heated by day, or known hour by hour for two days.
+  def random_rooms(random)
+    air = -> { { "t_c" => random.rand(8..26), "rh" => random.rand(30..75), "air" => %w[still ordinary moving].sample(random: random) } }
+    daily = [ { "at" => "06:00", **air.call }, { "at" => "18:00", **air.call } ]
+    hours = Array.new(48) { |hour| { "from" => format("2026-02-%02dT%02d:00+01:00", 10 + hour / 24, hour % 24), **air.call } }
+    [ { "id" => "bench", **[ { "climate" => [ air.call ] }, { "daily" => daily }, { "climate" => hours, "daily" => daily } ].sample(random: random) } ]
   end
 
   def random_piece(random, id)

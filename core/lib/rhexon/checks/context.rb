@@ -31,7 +31,8 @@ module Rhexon
       # @return [Float] g on the shelf that are good at that minute
       def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && batch.free? && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
-      def climate(placement) = shop.rooms.fetch(placement.pass.room)
+      # @return [Drying::Climate] when the work begins
+      def climate(placement, room = placement.pass.room) = shop.rooms.fetch(room).at(placement.work_start)
 
       # @return [Array<Materials::Product>] on the shelf, in a steady order
       def shelf = shop.products.values.sort_by(&:id)
@@ -78,7 +79,7 @@ module Rhexon
       # A warmer or drier room of the shop in which the block holds.
       # @yieldparam climate [Drying::Climate]
       def other_room(placement)
-        id, = shop.rooms.find { |room, climate| room != placement.pass.room && yield(climate) }
+        id, = shop.rooms.find { |room, line| room != placement.pass.room && yield(line.at(placement.work_start)) }
         id
       end
     end

@@ -3,11 +3,18 @@ module Rhexon
     # One milestone of one coat: the sheet's time and what each cause makes of it.
     #
     # @!attribute sheet_min [Float] minutes on the sheet, at the sheet's climate and film
-    # @!attribute factors   [Hash{Symbol=>Float}] temperature, humidity, air, film, coat, shop; their product times sheet_min is +minutes+
-    # @!attribute minutes   [Float] time in this shop; infinite when the film waits
+    # @!attribute own       [Hash{Symbol=>Float}] film, coat, shop: factors that do not depend on the air
+    # @!attribute needed    [Float] sheet_min times them: reference minutes to pass
+    # @!attribute minutes   [Float] time in this shop from the end of laying; infinite when the film waits for ever
     # @!attribute source    [Materials::Figure] where the sheet time comes from
     # @!attribute bound_by  [String, nil] the earlier milestone that this one may not precede
-    Milestone = Struct.new(:name, :sheet_min, :factors, :minutes, :source, :bound_by, keyword_init: true) do
+    # @!attribute phase     [String] early or hard
+    # @!attribute causes    [Proc] () -> Hash{Symbol=>Float}
+    Milestone = Struct.new(:name, :sheet_min, :own, :needed, :minutes, :source, :bound_by, :phase, :causes, keyword_init: true) do
+      # Temperature, humidity, air, film, coat, shop; their product times sheet_min is +minutes+.
+      # @return [Hash{Symbol=>Float}]
+      def factors = causes.call
+
       # Rows for the drying ledger: [cause, minutes it adds], in the order sheet, temperature, humidity, air, film, coat, shop;
       # they sum exactly to +minutes+.
       def ledger
@@ -31,22 +38,25 @@ module Rhexon
       # @!attribute shop [Float] the shop's own factor b
       Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, keyword_init: true)
 
-      attr_reader :coat, :climate
+      attr_reader :coat, :line, :from
 
-      def initialize(coat, climate)
+      # @param air [Line, Climate] of the room it dries in
+      # @param from [Integer] minute it is on
+      def initialize(coat, air, from = 0)
         @coat = coat
-        @climate = climate
-        @rates = %w[early hard].to_h { |phase| [ phase, Rate.factors(coat.product, phase, climate) ] }
-        @all = ordered(Rate::EARLY + Rate::HARD)
+        @line = air.is_a?(Line) ? air : Line.steady(air)
+        @from = from
+        @all = {}
       end
 
       # @return [Milestone, nil] nil when the product has no such milestone
-      def [](name) = @all[name]
+      def [](name) = @all.fetch(name) { @all[name] = in_order(name) }
 
       # @return [Float, nil] minutes from the end of laying until recoating needs a scuff; nil when it never does
-      def closes_min
-        sheet = coat.product.milestone("recoat_closes")&.value
-        sheet && sheet * Rate.closing_factor(coat.product, climate)
+      def closes_min(from = @from)
+        sheet = coat.product.milestone("recoat_closes")&.value or return
+        shut = Rate.closing(coat.product, line).reached(from, sheet)
+        shut && shut - from
       end
 
       # Minutes to *recoat opens* when the pair of materials asks for its own wait (reference minutes).
@@ -57,32 +67,48 @@ module Rhexon
         build("recoat_opens", Materials::Figure.new(value: pair_min, source: Materials::Pairs.source, estimate: true))
       end
 
-      def rate(phase) = @rates.fetch(phase)
+      # When a number of reference minutes of a phase have passed.
+      # @return [Float, nil] minute
+      def reached(phase, needed) = Rate.progress(coat.product, phase, line).reached(from, needed)
+
+      # Reference minutes of a phase that have passed by then.
+      def passed(phase, minute) = Rate.progress(coat.product, phase, line).between(from, minute)
 
       private
 
-      def ordered(names)
-        product = coat.product
-        all = names.filter_map { |name| (figure = product.milestone(name))&.value && [ name, build(name, figure) ] }.to_h
-        [ ORDER, HARD_ORDER ].each do |chain|
-          chain.filter_map { |name| all[name] }.each_cons(2) { |before, after| hold(all, before, after) }
-        end
-        all
+      # No milestone before the one it rests on.
+      def in_order(name)
+        figure = coat.product.milestone(name)
+        return unless figure&.value
+
+        own = build(name, figure)
+        before = before(name)
+        return own if before.nil? || own.minutes >= before.minutes
+
+        Milestone.new(**before.to_h, name: name, bound_by: before.bound_by || before.name)
       end
 
-      def hold(all, before, after)
-        before = all[before.name]
-        return if after.minutes >= before.minutes
-
-        all[after.name] = Milestone.new(**before.to_h, name: after.name, bound_by: before.bound_by || before.name)
+      def before(name)
+        chain = [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? } or return
+        chain.first(chain.index(name)).reverse_each { |earlier| (found = self[earlier]) and return found }
+        nil
       end
 
       def build(name, figure)
-        climate_factors = rate(Rate.phase(name))
-        factors = { temperature: climate_factors.temperature, humidity: climate_factors.humidity, air: climate_factors.air,
-                    film: film_factor(name), coat: coat_factor, shop: coat.shop || 1.0 }
-        Milestone.new(name: name, sheet_min: figure.value.to_f, factors: factors,
-                      minutes: figure.value * factors.each_value.reduce(:*), source: figure)
+        own = { film: film_factor(name), coat: coat_factor, shop: coat.shop || 1.0 }
+        needed = figure.value * own.each_value.reduce(:*)
+        phase = Rate.phase(name)
+        Milestone.new(name: name, sheet_min: figure.value.to_f, own: own, needed: needed, minutes: minutes(phase, needed), source: figure, phase: phase, causes: -> { causes(phase, figure.value.to_f, own) })
+      end
+
+      def minutes(phase, needed) = reached(phase, needed)&.-(from) || Float::INFINITY
+
+      # Each cause is turned on after the other and the time reckoned anew, so that the rows sum exactly.
+      def causes(phase, sheet, own)
+        times = [ sheet, *Rate::CAUSES.map { |cause| Rate.progress(coat.product, phase, line, cause).reached(from, sheet)&.-(from) || Float::INFINITY } ]
+        share = 1.0
+        own.each_value { |factor| times << minutes(phase, sheet * (share *= factor)) }
+        [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h { |cause, (before, after)| [ cause, before.infinite? ? 1.0 : after / before ] }
       end
 
       def film_factor(name)

@@ -9,10 +9,16 @@ module Rhexon
       KELVIN = 273.15
       EARLY = %w[dust_safe touch recoat_opens sand].freeze
       HARD = %w[handle stack rub_out full_cure].freeze
+      # In the order in which the ledger turns them on.
+      CAUSES = %i[temperature humidity air].freeze
       Factors = Struct.new(:temperature, :humidity, :air, keyword_init: true) do
         # Reference minutes that pass per real minute; 0 means the film waits.
-        def rate
-          whole = temperature * humidity * air
+        def rate = rate_up_to(:air)
+
+        # With the causes up to this one.
+        # @param cause [Symbol] of CAUSES
+        def rate_up_to(cause)
+          whole = CAUSES.first(CAUSES.index(cause) + 1).reduce(1.0) { |product, name| product * self[name] }
           whole.infinite? ? 0.0 : 1.0 / whole
         end
       end
@@ -37,6 +43,17 @@ module Rhexon
         return Factors.new(temperature: Float::INFINITY, humidity: 1.0, air: 1.0) if one.infinite?
 
         Factors.new(temperature: one, humidity: two / one, air: three / two)
+      end
+
+      # @param cause [Symbol] only the causes up to this one count
+      # @return [Progress] of a phase in a room
+      def progress(product, phase, line, cause = :air)
+        line.progress([ product.rate_group(phase), product.moisture_cure?, product.drying_mechanism, cause ]) { |climate| factors(product, phase, climate).rate_up_to(cause) }
+      end
+
+      # @return [Progress] towards closing
+      def closing(product, line)
+        line.progress([ product.mechanism, product.sheet_t_c, :close ]) { |climate| 1.0 / closing_factor(product, climate) }
       end
 
       # Time factor of a closing: only warmth counts, and only to shorten.

@@ -80,8 +80,9 @@ module Rhexon
       def sheet(pass, ml) = PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml }, resolution_g: shop.scale_g)
 
       def usable_until(pass, from, sheet)
-        usable = PotLife.usable_min(pass.product, t_c: shop.rooms.fetch(pass.room).t_c, batch_g: sheet.total_g, hardener_parts: hardener_in_range(pass))
-        usable && (from + usable).floor
+        product = pass.product
+        usable = PotLife.usable_min(product, t_c: product.pot_life_t_c, batch_g: sheet.total_g, hardener_parts: hardener_in_range(pass)) or return
+        PotLife.progress(product, shop.rooms.fetch(pass.room)).reached(from, usable)&.floor
       end
 
       # A share outside the sheet's ends is a finding of its own; its pot life is that of the nearer end.

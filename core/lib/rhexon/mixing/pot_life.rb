@@ -12,8 +12,15 @@ module Rhexon
       # @return [Float, nil] minutes; nil: the product has none
       def minutes(product, t_c:, batch_g: nil, hardener_parts: nil)
         sheet = at_share(product, hardener_parts) or return
-        sheet * 2**((product.pot_life_t_c - t_c) / table.fetch("pot_life_halves_per_c").to_f) * mass_factor(product, batch_g)
+        sheet / speed(product, t_c) * mass_factor(product, batch_g)
       end
+
+      # How much faster than at the sheet's temperature it ages.
+      def speed(product, t_c) = 2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f)
+
+      # @param line [Drying::Line] of the room
+      # @return [Drying::Progress] in minutes at the sheet's temperature
+      def progress(product, line) = line.progress([ :pot_life, product.pot_life_t_c ]) { |climate| speed(product, climate.t_c) }
 
       def usable_min(product, **conditions) = minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
 

@@ -111,7 +111,7 @@ module Rhexon
         return [ [ "sheet", wait.milestone.sheet_min.round ], [ "seen", wait.reached_at - wait.from - wait.milestone.sheet_min.round ] ] unless wait.milestone.minutes.finite?
 
         causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
-        causes << [ "school", (wait.milestone.minutes * (wait.school - 1)).round ] unless wait.school == 1.0
+        causes << [ "school", wait.reckoned_at - wait.from - wait.milestone.minutes.ceil ] unless wait.school == 1.0 || wait.reckoned_at.nil?
         rest = wait.reached_at - wait.from - causes.sum(&:last)
         return causes if rest.zero?
 

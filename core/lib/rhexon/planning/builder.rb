@@ -91,7 +91,7 @@ module Rhexon
         pass = placement.pass
         if pass.leaves_something?
           earlier = @relaxed ? 0 : pass.mates.count { |index| @placed[index] && placement.work_start - @placed[index].work_end < 1440 }
-          placement.milestones = @drier.milestones(pass, earlier)
+          placement.milestones = @drier.milestones(pass, earlier, placement.work_end)
         end
         pass.kind == "scuff" ? @scuffed[pass.key.delete_suffix("/scuff")] = placement : @placed[pass.index] = placement
         @order << placement

@@ -10,7 +10,8 @@ module Rhexon
       # A milestone of one pass that something waits for.
       # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for raised grain
       # @!attribute reached_at [Integer, nil] nil: never in this air
-      Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :bound_by, :phase, keyword_init: true)
+      # @!attribute reckoned_at [Integer, nil] the same before anything was seen at the bench
+      Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :reckoned_at, :bound_by, :phase, keyword_init: true)
 
       def initialize(shop)
         @shop = shop
@@ -20,12 +21,13 @@ module Rhexon
 
       # @param pass [Pass] a coat or stain
       # @param earlier [Integer] coats of its stack in the 24 h before
+      # @param from [Integer] minute it is on
       # @return [Drying::Milestones]
-      def milestones(pass, earlier)
-        key = [ pass.product.id, pass.method, pass.wet_um, earlier, pass.stack_dry_um, pass.room ]
+      def milestones(pass, earlier, from)
+        line = @shop.rooms.fetch(pass.room)
+        key = [ pass.product.id, pass.method, pass.wet_um, earlier, pass.stack_dry_um, pass.room, (from unless line.steady?) ]
         @cache[key] ||= Drying::Milestones.new(
-          Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: 1.0),
-          @shop.rooms.fetch(pass.room)
+          Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: 1.0), line, from
         )
       end
 
@@ -38,10 +40,10 @@ module Rhexon
 
         milestone = milestone(placed, name, pair_min) or return
         school = milestone.name == "rub_out" ? school(placed) : 1.0
-        minutes = milestone.minutes * school * scale(placed)
         answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: school, sheet_min: milestone.sheet_min,
-                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: Drying::Rate.phase(milestone.bound_by || milestone.name))
-        answer.reached_at = placed.work_end + minutes.ceil if minutes.finite?
+                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: milestone.phase)
+        answer.reckoned_at = at(placed, milestone, school)
+        answer.reached_at = at(placed, milestone, school * scale(placed))
         seen(placed, name, answer)
         name == "rub_out" ? floor(placed, answer) : answer
       end
@@ -54,11 +56,21 @@ module Rhexon
 
       # @return [Integer, nil] minute the recoat window shuts, reckoned from the end of laying piece 1; nil when it never does
       def closes_at(placed)
-        minutes = placed.milestones&.closes_min
+        line = @shop.rooms.fetch(placed.pass.room)
+        minutes = placed.milestones&.closes_min(line.steady? ? placed.milestones.from : placed.first_end)
         minutes && placed.first_end + minutes.floor
       end
 
       private
+
+      # Milestones of a steady room serve coats laid at any minute.
+      def at(placed, milestone, factor)
+        line = @shop.rooms.fetch(placed.pass.room)
+        return (milestone.minutes.finite? ? placed.work_end + (milestone.minutes * factor).ceil : nil) if line.steady?
+
+        minute = placed.milestones.reached(milestone.phase, milestone.needed * factor)
+        minute && [ minute.ceil, placed.work_end ].max
+      end
 
       def milestone(placed, name, pair_min)
         return placed.milestones.opens_after_pair(pair_min) if name == "recoat_opens" && pair_min
@@ -84,9 +96,8 @@ module Rhexon
       def grain(placed)
         product = Materials::Product.new("id" => "water", "class" => "water_dye")
         least = Reference.table("hands").fetch("raise_grain_dry_min")
-        factors = Drying::Rate.factors(product, "early", @shop.rooms.fetch(placed.pass.room))
-        minutes = (least / factors.rate).ceil
-        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: least, school: 1.0, phase: "early", reached_at: placed.work_end + minutes)
+        dry = Drying::Rate.progress(product, "early", @shop.rooms.fetch(placed.pass.room)).reached(placed.work_end, least).ceil
+        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: least, school: 1.0, phase: "early", reached_at: dry, reckoned_at: dry)
       end
 
       # A coat that was seen to be late is late for all its openings, in proportion.
@@ -97,13 +108,20 @@ module Rhexon
       end
 
       def scale_of(placed, name, looks)
-        predicted = milestone(placed, name, nil)&.minutes
+        milestone = milestone(placed, name, nil)
+        predicted = milestone&.minutes
         return 1.0 unless predicted&.finite? && predicted.positive?
 
         not_yet = looks.reverse.find { |_, answer, _| answer == "not_yet" } or return 1.0
         dry = looks.find { |_, answer, minute| answer == "dry" && minute >= not_yet[2] }
         seen = dry ? dry[2] : not_yet[2] + [ LOOK_AGAIN_MIN, LOOK_AGAIN_SHARE * predicted ].max
-        [ (seen - placed.work_end) / predicted.to_f, 1.0 ].max
+        [ by_then(placed, milestone, seen) / milestone.needed, 1.0 ].max
+      end
+
+      # Reference minutes that had passed when it was seen.
+      def by_then(placed, milestone, minute)
+        line = @shop.rooms.fetch(placed.pass.room)
+        line.steady? ? (minute - placed.work_end) * milestone.needed / milestone.minutes : placed.milestones.passed(milestone.phase, minute)
       end
 
       # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.

@@ -2,6 +2,9 @@ module Rhexon
   module Planning
     # The plan as rhexon-plan/1: instants ISO 8601 with the shop's offset, rates so that anybody can integrate.
     class Report
+      # Raised grain dries as what carries a water dye.
+      GRAIN = Materials::Product.new("id" => "water", "class" => "water_dye")
+
       def initialize(plan)
         @plan = plan
         @shop = plan.shop
@@ -27,19 +30,20 @@ module Rhexon
         { @shop.person => @shop.calendar.between(first, last + 1440).map { |from, to| [ iso(from), iso(to) ] } }
       end
 
-      # Reference minutes per real minute, air included; steady rooms have one entry a group.
+      # Reference minutes per real minute, air included: from an instant on this rate, until the next.
       def rates
-        from = iso([ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min)
+        last = @plan.placements.flat_map(&:waits).filter_map(&:reached_at).max
+        from = [ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min
         @plan.placements.flat_map(&:waits).each_with_object({}) do |wait, rooms|
-          (rooms[wait.pass.room] ||= {})[group(wait)] = [ [ from, rate(wait).round(6) ] ]
+          (rooms[wait.pass.room] ||= {})[group(wait)] ||= progress(wait)&.rates(from, last)&.map { |minute, rate| [ iso(minute), rate.round(6) ] } || [ [ iso(from), 1.0 ] ]
         end
       end
 
-      def rate(wait)
-        return 1.0 if group(wait) == "clock"
-        return wait.sheet_min / (wait.reached_at - wait.from).to_f unless wait.milestone
+      # The clock of the floor has none.
+      def progress(wait)
+        return if group(wait) == "clock"
 
-        Drying::Rate.factors(wait.pass.product, wait.phase, @shop.rooms.fetch(wait.pass.room)).rate
+        Drying::Rate.progress(wait.milestone ? wait.pass.product : GRAIN, wait.phase, @shop.rooms.fetch(wait.pass.room))
       end
 
       def group(wait)
@@ -71,9 +75,9 @@ module Rhexon
       def reached(placement, milestone) = placement.milestones && iso(@plan.drier.reached(placement, milestone)&.reached_at)
 
       def wait(wait)
-        factors = wait.milestone&.factors || {}
+        factors = wait.milestone&.own || {}
         { "pass" => wait.pass.key, "milestone" => wait.name, "bound_by" => wait.bound_by, "from" => iso(wait.from), "sheet_min" => wait.sheet_min,
-          "factors" => wait.bound_by == "floor" ? {} : factors.slice(:film, :coat, :shop).transform_keys(&:to_s).merge("school" => wait.school).transform_values { |factor| factor.round(6) },
+          "factors" => wait.bound_by == "floor" ? {} : factors.transform_keys(&:to_s).merge("school" => wait.school).transform_values { |factor| factor.round(6) },
           "group" => group(wait), "reached_at" => iso(wait.reached_at) }
       end
 

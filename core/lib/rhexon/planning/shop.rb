@@ -20,7 +20,7 @@ module Rhexon
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})
         read_people(json["people"])
-        @rooms = json["rooms"].to_h { |room| [ room["id"], climate(room) ] }
+        @rooms = json["rooms"].to_h { |room| [ room["id"], line(room) ] }
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @pieces = json["pieces"].map { |record| piece(record) }
         @facts = Facts.fold(json["log"] || [])
@@ -44,9 +44,8 @@ module Rhexon
         @calendar = Calendar.new(week: people.first["week"], except: people.first["except"], zone: @zone, from: @now, days: Reference.table("hands").fetch("horizon_days"))
       end
 
-      def climate(room)
-        entry = room["climate"].first
-        Drying::Climate.new(t_c: entry["t_c"], rh: entry["rh"], air: entry["air"] || "ordinary")
+      def line(room)
+        Drying::Line.read(room, @zone)
       rescue Refusal => refusal
         raise Refusal.new(refusal.message, where: "rooms/#{room["id"]}/#{refusal.where}")
       end

@@ -38,7 +38,7 @@ module Rhexon
 
         def drier(context, coat)
           room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 } or return
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.shop.rooms.fetch(room).rh)} % RH)", { "room" => room })
+          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).rh)} % RH)", { "room" => room })
         end
       end
     end

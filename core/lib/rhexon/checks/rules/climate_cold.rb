@@ -41,7 +41,7 @@ module Rhexon
 
         def move(context, placement, wanted)
           room = context.other_room(placement) { |climate| climate.t_c >= wanted } or return
-          context.change(placement, "Do it in the #{room} (#{degrees(context.shop.rooms.fetch(room).t_c)})", { "room" => room })
+          context.change(placement, "Do it in the #{room} (#{degrees(context.climate(placement, room).t_c)})", { "room" => room })
         end
 
         def degrees(value) = "#{format("%g", value)} °C"

@@ -41,7 +41,8 @@ module Rhexon
         # The whole schedule in another room.
         def warmer(context)
           here = context.document["room"]
-          context.shop.rooms.filter_map do |room, climate|
+          context.shop.rooms.filter_map do |room, line|
+            climate = line.at(context.shop.now)
             context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c)} °C, #{format("%g", climate.rh)} %)", rooms(context, room)) unless room == here
           end
         end

@@ -31,7 +31,7 @@ module Rhexon
 
         def cooler(context, coat, batch)
           room = context.other_room(coat) { |climate| lasts?(coat, batch, t_c: climate.t_c) && climate.t_c >= ClimateCold.limit(coat.pass.product) } or return
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.shop.rooms.fetch(room).t_c)} °C)", { "room" => room })
+          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).t_c)} °C)", { "room" => room })
         end
 
         # Only where the sheet gives pot life at both ends of the hardener range, and never for epoxy.
