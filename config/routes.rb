@@ -31,6 +31,13 @@ Rails.application.routes.draw do
     post :discard
   end
 
+  resource :shop, only: :show do
+    post :hours
+    post :hands
+    post :room
+    post "rooms/:id/logger", action: :measured, as: :measured
+  end
+
   resource :shelf, only: :show, controller: "shelf"
   resources :products, only: %i[show new create update destroy] do
     get :export, on: :collection

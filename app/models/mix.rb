@@ -50,7 +50,7 @@ class Mix < ApplicationRecord
     value = product.to_value
     parts = components.find { |component| component["role"] == "hardener" }["parts"]
     ends = value.pot_life_by_hardener
-    Rhexon::Mixing::PotLife.usable_min(value, t_c: room&.t_c || value.pot_life_t_c, batch_g: correction.total_g, hardener_parts: ends && parts.clamp(ends.first.first, ends.last.first))
+    Rhexon::Mixing::PotLife.usable_min(value, t_c: room&.air_at(hardened_at || Time.current)&.t_c || value.pot_life_t_c, batch_g: correction.total_g, hardener_parts: ends && parts.clamp(ends.first.first, ends.last.first))
   end
 
   def usable_until = hardened_at && usable_min&.then { |minutes| hardened_at + minutes.floor * 60 }

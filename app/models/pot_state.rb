@@ -26,7 +26,7 @@ class PotState
   def smallest_total_g = sheet.smallest_total_g.ceil
   def estimate = sheet.recipe.estimate?
   def room = mix.room&.name
-  def t_c = mix.room&.t_c
+  def t_c = mix.room&.air_at(mix.hardened_at || Time.current)&.t_c&.round(1)
   def hardened_at = minute(mix.hardened_at)
   def usable_until = minute(mix.usable_until)
   def closed = !mix.closed_at.nil?

@@ -33,19 +33,6 @@ class ProductFile
       text.lstrip.start_with?("{", "[") ? read_json(text) : read_csv(text)
     end
 
-    private
-
-    def row(product)
-      written = Rhexon::Materials::Lines.new(product.to_value).written
-      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::Lines.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
-    end
-
-    # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
-    def harmless(cell)
-      text = cell.to_s
-      text.match?(RUNS) && !text.match?(/\A[+-]?\d+([.,]\d+)?\z/) ? "'#{text}" : text
-    end
-
     # UTF-8, with or without mark, UTF-16 with one, or what Western spreadsheets write.
     def utf8(bytes)
       raw = bytes.dup.force_encoding(Encoding::BINARY)
@@ -58,6 +45,19 @@ class ProductFile
       text
     rescue EncodingError
       raise Rhexon::Refusal.new("The file's letters cannot be read", where: "file", accepted: "CSV or JSON in UTF-8")
+    end
+
+    private
+
+    def row(product)
+      written = Rhexon::Materials::Lines.new(product.to_value).written
+      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::Lines.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
+    end
+
+    # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
+    def harmless(cell)
+      text = cell.to_s
+      text.match?(RUNS) && !text.match?(/\A[+-]?\d+([.,]\d+)?\z/) ? "'#{text}" : text
     end
 
     def read_csv(text)

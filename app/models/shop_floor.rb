@@ -53,7 +53,7 @@ class ShopFloor
   def person = Person.at_bench || raise(Rhexon::Refusal.new("Nobody works at the bench yet", where: "people", accepted: "at least one person"))
 
   def rooms
-    Room.order(:id).to_a.tap { |all| raise Rhexon::Refusal.new("The shop has no room yet", where: "rooms", accepted: "at least one room") if all.empty? }
+    Room.order(:id).includes(:climate_readings).to_a.tap { |all| raise Rhexon::Refusal.new("The shop has no room yet", where: "rooms", accepted: "at least one room") if all.empty? }
   end
 
   # A shop that never put a can on the shelf keeps no stock.

@@ -3,7 +3,9 @@ class SheetSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields piece_id: :string, now: :number, zone: :string, person: :string, document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ], ready_means: :string,
          cured_at: [ :number, NULLABLE ], hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
-         lapsed: "string[]"
+         lapsed: "string[]", air_room: :string
+  typelize air: "Array<{ from: number; t_c: number; rh: number; air: string }>"
+  attribute(:air) { |sheet| sheet.air.map(&:to_h) }
   many :rows, resource: RowSerializer
   one :section, resource: SectionSerializer
   many :findings, resource: FindingSerializer

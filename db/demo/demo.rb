@@ -23,7 +23,7 @@ module Demo
 
   def people_and_rooms
     Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g)
-    Room.create!(name: "spray room", t_c: 18.5, rh: 58)
+    Room.create!(name: "spray room", t_c: 20, rh: 52, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
     Room.create!(name: "drying loft", t_c: 17, rh: 55)
     Room.create!(name: "sanding bay", t_c: 19, rh: 52)
     osei = Person.create!(name: "Osei")

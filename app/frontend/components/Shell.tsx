@@ -51,7 +51,9 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
           ))}
         </div>
         <div className="rail-foot">
-          <span>{shop.name}</span>
+          <Link href="/shop" className="underline underline-offset-2">
+            {shop.name}
+          </Link>
           <span className="mt-2 block">{day(now, shop.zone)}</span>
           <b>{clock(now, shop.zone)}</b>
           <button type="button" onClick={() => setLow(!low)} aria-pressed={low}>

@@ -1,5 +1,6 @@
 import { useMemo } from "react"
 import type { Row, Section, Sheet } from "@/types"
+import { AirStrip } from "./AirStrip"
 import { type Axis, makeAxis } from "./axis"
 import { Clock } from "./Clock"
 import { line, type Point, umSteps } from "./film"
@@ -35,6 +36,7 @@ export function FilmSection(props: Props) {
       <svg width={total} height={props.height} role="img" aria-label={spoken(sheet)} className="block">
         <g transform={`translate(${LEFT} 0)`}>
           <Clock axis={axis} sheet={sheet} height={props.height} />
+          <AirStrip axis={axis} sheet={sheet} />
           <Film {...props} axis={axis} />
           {overlay.drag && <DragGhost axis={axis} sheet={sheet} minute={overlay.drag.minute} height={props.height} />}
           <rect

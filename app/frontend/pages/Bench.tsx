@@ -40,7 +40,9 @@ export default function BenchPage(props: BenchProps) {
         <dl className="summary">
           {rooms.map((room) => (
             <div key={room.name}>
-              <dt>{room.name}, as set</dt>
+              <dt>
+                {room.name}, {room.changes ? "now" : "as set"}
+              </dt>
               <dd>
                 {room.t_c} °C, {room.rh} % RH
               </dd>

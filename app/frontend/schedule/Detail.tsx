@@ -41,7 +41,6 @@ export function Detail(props: Props) {
   }
   const item = props.shelf.find((candidate) => candidate.id === step.product)
   const ledger = row.drying ?? row.waits[0] ?? null
-  const room = rooms.find((candidate) => candidate.name === row.room)
   return (
     <section className="detail lit" aria-label={`Detail of ${row.words}`}>
       <header className="detail-head">
@@ -82,7 +81,7 @@ export function Detail(props: Props) {
         </div>
         <div>
           {ledger ? (
-            <Ledger ledger={ledger} room={room} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
+            <Ledger ledger={ledger} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
           ) : (
             <p className="sub">Nothing has to dry before this.</p>
           )}

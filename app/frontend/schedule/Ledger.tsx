@@ -1,5 +1,5 @@
 import { duration, when } from "@/lib/time"
-import type { Ledger as LedgerData, Room } from "@/types"
+import type { Ledger as LedgerData } from "@/types"
 
 const WORDS: Record<string, string> = {
   sheet: "data sheet",
@@ -15,18 +15,21 @@ const WORDS: Record<string, string> = {
 }
 const FILLS = ["#d3dadf", "#8b98a1", "#5d6b76", "#3f4a52", "#1d2327", "#70858d", "#a9b4bb"]
 
-function cause(name: string, minutes: number, room: Room | undefined, ledger: LedgerData): string {
+/** "20", or "12–20" where the air changed meanwhile */
+const span = ([low, high]: [number, number]) =>
+  Math.round(high) === Math.round(low) ? `${Math.round(low * 10) / 10}` : `${Math.round(low)}–${Math.round(high)}`
+
+function cause(name: string, minutes: number, ledger: LedgerData): string {
   if (name === "sheet") return `data sheet, ${ledger.sheet}`
-  if (!room) return WORDS[name] ?? name
-  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${room.t_c} °C`
-  if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${room.rh} % RH`
-  if (name === "air") return minutes < 0 ? `air ${room.air}` : "still air"
+  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${span(ledger.t_c)} °C`
+  if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${span(ledger.rh)} % RH`
+  if (name === "air") return minutes < 0 ? `air ${ledger.air}` : "still air"
   if (name === "film") return minutes < 0 ? "thinner film" : "thicker film"
   return WORDS[name] ?? name
 }
 
 /** The drying ledger: the sheet's time, each cause, and the time in this shop. Rows sum exactly. */
-export function Ledger({ ledger, room, zone, title }: { ledger: LedgerData; room: Room | undefined; zone: string; title: string }) {
+export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: string; title: string }) {
   const rows = ledger.rows.filter(([name, minutes]) => name === "sheet" || minutes !== 0)
   const whole = rows.reduce((sum, [, minutes]) => sum + Math.max(minutes, 0), 0)
   return (
@@ -49,7 +52,7 @@ export function Ledger({ ledger, room, zone, title }: { ledger: LedgerData; room
                   style={{ background: minutes < 0 ? "transparent" : FILLS[index % FILLS.length] }}
                   aria-hidden="true"
                 />
-                {cause(name, minutes, room, ledger)}
+                {cause(name, minutes, ledger)}
               </td>
               <td>{name === "sheet" ? duration(minutes) : `${minutes < 0 ? "−" : "+"} ${duration(Math.abs(minutes))}`}</td>
             </tr>

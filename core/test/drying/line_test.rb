@@ -35,6 +35,11 @@ class LineTest < CoreTest
     assert_equal [ 20, 15, 16, 20 ], %w[09:59 10:30 11:59 12:00].map { |clock| both.at(at("2026-11-23T#{clock}+01:00")).t_c }
   end
 
+  def test_an_entry_with_an_end_gives_way_to_the_pattern_and_a_later_one_lies_over_an_earlier
+    past = line(climate: [ { **hour("2026-11-20T00:00+01:00", 18), "until" => "2026-11-23T08:00+01:00" }, { **hour("2026-11-22T10:00+01:00", 25), "until" => "2026-11-22T11:00+01:00" } ], daily: SETBACK)
+    assert_equal [ 18, 25, 18, 20, 20 ], %w[2026-11-22T09:59 2026-11-22T10:30 2026-11-22T11:00 2026-11-23T08:00 2026-11-19T12:00].map { |text| past.at(at("#{text}+01:00")).t_c }
+  end
+
   # 20 of the 45 min pass before the heating goes down at 18:00; the other 25 take 1.838 times as long at 10 °C.
   def test_the_night_set_back_delays_what_is_laid_before_it
     opens = milestones("nitro_lacquer", line(daily: SETBACK), "2026-11-23T17:40+01:00")["recoat_opens"]

@@ -103,7 +103,7 @@ class StackTest < CoreTest
 
   # At touch (p = 1) the rest is exp(-3) = 5 % of what shrinks
   def test_the_drawn_curve_falls_from_wet_to_dry
-    points = Rhexon::Film::Curve.points(1000, 60, 80, 27.2)
+    points = Rhexon::Film::Curve.points(1000, ->(share) { 1000 + share * 60 }, 80, 27.2)
     assert_equal [ 1000, 80.0 ], points.first
     assert_equal [ 1120, 27.2 ], points.last
     assert_operator points.size, :<=, 24

@@ -1,7 +1,7 @@
 module Rhexon
   module Drying
-    # The air of a room over time: what is known hour by hour (a forecast, a logger file), and before and after that its daily pattern,
-    # or steady air. Each value holds until the next.
+    # The air of a room over time: what is known hour by hour (a forecast, a logger file), and where nothing is known its daily pattern,
+    # or steady air. A known value holds until its own end; one without an end until the next, or for an hour where a pattern goes on.
     class Line
       HOUR = 60
       # Lines read lately: rooms keep their air while schedules change.
@@ -9,7 +9,7 @@ module Rhexon
       @kept = {}
 
       class << self
-        # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "t_c", "rh", "air"}], "daily" [{"at", "t_c", "rh", "air"}]
+        # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily" [{"at", "t_c", "rh", "air"}]
         # @param zone [Planning::Zone] of the daily pattern
         # @return [Line]
         # @raise [Refusal]
@@ -17,7 +17,7 @@ module Rhexon
           key = [ record["climate"], record["daily"], zone.name ]
           @kept[key] ||= begin
             @kept.shift if @kept.size >= KEPT
-            new(known(record["climate"] || []), daily(record["daily"] || []), zone)
+            new(known(record["climate"] || [], record["daily"].nil?), daily(record["daily"] || []), zone)
           end
         end
 
@@ -27,10 +27,27 @@ module Rhexon
 
         private
 
-        def known(entries)
-          found = entries.map { |entry| [ entry["from"] && Planning::Zone.minute(entry["from"], where: "climate/from"), climate(entry) ] }
-          Rhexon.refuse_unless(found.size < 2 || found.all?(&:first), "Each of several entries says from when it holds", where: "climate/from", accepted: "2026-11-25T10:30+01:00")
-          found.sort_by { |from, _| from || 0 }
+        def known(entries, alone)
+          return entries.map { |entry| [ nil, climate(entry) ] } if entries.size == 1 && entries[0]["from"].nil?
+
+          Rhexon.refuse_unless(entries.all? { |entry| entry["from"] }, "Each of several entries says from when it holds", where: "climate/from", accepted: "2026-11-25T10:30+01:00")
+          spans = entries.map { |entry| [ minute(entry, "from"), entry["until"] && minute(entry, "until"), climate(entry) ] }.sort_by(&:first)
+          spans.each_with_index { |span, index| span[1] ||= spans[index + 1]&.first || (alone ? Float::INFINITY : span[0] + HOUR) }
+          flat(spans)
+        end
+
+        def minute(entry, field) = Planning::Zone.minute(entry[field], where: "climate/#{field}")
+
+        # Where spans lie over each other the one that began last counts; nil stands where none does.
+        def flat(spans)
+          edges = spans.flat_map { |from, till, _| [ from, till ] }.reject(&:infinite?).uniq.sort
+          open = []
+          rest = spans.dup
+          edges.map do |edge|
+            open << rest.shift while rest.any? && rest.first[0] <= edge
+            open.reject! { |_, till, _| till <= edge }
+            [ edge, open.max_by(&:first)&.last ]
+          end
         end
 
         def daily(entries)
@@ -40,7 +57,7 @@ module Rhexon
         def climate(entry) = Climate.new(t_c: entry["t_c"], rh: entry["rh"], air: entry["air"] || "ordinary")
       end
 
-      # @param known [Array<Array(Integer or nil, Climate)>] from a minute on
+      # @param known [Array<Array(Integer or nil, Climate or nil)>] from a minute on; nil: not known
       # @param daily [Array<Array(Integer, Climate)>] from a minute of the local day on
       def initialize(known, daily, zone)
         Rhexon.refuse_unless(known.any? || daily.any?, "A room has air", where: "climate", accepted: "at least one entry, or a daily pattern")
@@ -48,25 +65,23 @@ module Rhexon
         @daily = daily
         @zone = zone
         @progress = {}
-        @ends = known.last&.first && daily.any? ? known.last.first + HOUR : nil
       end
 
       def steady? = @daily.empty? && @known.size == 1
 
-      # @return [Climate] at a minute
+      # @return [Climate] at a minute; without a pattern the nearest value that is known
       def at(minute)
-        return of_day(minute) if @known.empty? || (@daily.any? && (minute < @known.first.first.to_i || (@ends && minute >= @ends)))
-
-        index = @known.bsearch_index { |from, _| from && from > minute }
-        (index.nil? ? @known.last : @known[[ index - 1, 0 ].max]).last
+        index = (@known.bsearch_index { |from, _| from && from > minute } || @known.size) - 1
+        found = index >= 0 ? @known[index].last : nil
+        found || (@daily.any? ? of_day(minute) : nearest(index))
       end
 
       # @return [Integer, nil] the next minute at which the air may change; nil: never again
       def change_after(minute)
         return if steady?
 
-        found = [ @known.find { |from, _| from && from > minute }&.first, (@ends if @ends && @ends > minute), (@daily.any? ? day_change(minute) : nil) ].compact.min
-        found
+        index = @known.bsearch_index { |from, _| from && from > minute }
+        [ index && @known[index].first, (day_change(minute) if @daily.any?) ].compact.min
       end
 
       # How a process runs on in this air.
@@ -76,19 +91,18 @@ module Rhexon
       # @return [Progress]
       def progress(key, &rate) = @progress[key] ||= Progress.new(self, rate)
 
-      # Warmest and coldest of a stretch of time.
-      # @return [Array(Float, Float)] °C
-      def span_c(from, to)
-        temperatures = []
+      # The air of a stretch of time.
+      # @return [Array<Climate>] in order
+      def between(from, to)
+        found = [ at(from) ]
         minute = from
-        while minute && minute <= to
-          temperatures << at(minute).t_c
-          minute = change_after(minute)
-        end
-        temperatures.minmax
+        found << at(minute) while (minute = change_after(minute)) && minute < to
+        found
       end
 
       private
+
+      def nearest(index) = (@known.first([ index + 1, 0 ].max).reverse + @known).find { |_, climate| climate }.last
 
       def of_day(minute)
         local = minute_of_day(minute)

@@ -2,8 +2,9 @@ module Rhexon
   module Picture
     # One pass of the step list, with all that its detail shows.
     class Row
+      # @!attribute t_c, rh [Array(Float, Float)] lowest and highest of the air it dries in
       # @!attribute rows [Array<Array(String, Float)>] cause and minutes it adds; they sum to +minutes+
-      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, keyword_init: true)
+      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, :t_c, :rh, :air, keyword_init: true)
 
       attr_reader :placement, :number
 
@@ -96,7 +97,12 @@ module Rhexon
         rows = rows(wait)
         Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from, reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
                    sheet: sheet(wait), source: wait.milestone&.source&.source || Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? || wait.milestone.source.estimate,
-                   bound_by: wait.bound_by, follower: follower&.pass&.key)
+                   bound_by: wait.bound_by, follower: follower&.pass&.key, **air(wait))
+      end
+
+      def air(wait)
+        climates = @plan.shop.rooms.fetch(wait.pass.room).between(wait.from, wait.reached_at)
+        { t_c: climates.map(&:t_c).minmax, rh: climates.map(&:rh).minmax, air: climates.map(&:air).tally.max_by(&:last).first }
       end
 
       def sheet(wait)

@@ -60,6 +60,14 @@ module Rhexon
       # A film that never dries in this air is drawn wet for a month.
       def touch(placement) = [ placement.milestones["touch"]&.minutes || 30, NEVER_MIN ].min.ceil
 
+      def progress(placement)
+        touch = touch(placement)
+        milestone = placement.milestones["touch"]
+        return ->(share) { placement.work_end + share * touch } if placement.milestones.line.steady? || milestone.nil? || touch >= NEVER_MIN
+
+        ->(share) { placement.milestones.reached(milestone.phase, milestone.needed * share) || placement.work_end + share * touch }
+      end
+
       # The share that stays on the surface is the same wet as dry.
       def wet_on_surface(snapshot, laid)
         pass = snapshot.placement.pass
@@ -71,7 +79,7 @@ module Rhexon
         laid = snapshot.after.layers[index]
         base = snapshot.before.total_um
         rise = [ [ placement.work_start, base.round(1) ] ]
-        curve = Film::Curve.points(placement.work_end, touch(placement), wet_on_surface(snapshot, laid), laid.laid_um).map { |minute, um| [ minute, (base + um).round(1) ] }
+        curve = Film::Curve.points(placement.work_end, progress(placement), wet_on_surface(snapshot, laid), laid.laid_um).map { |minute, um| [ minute, (base + um).round(1) ] }
         thin_out(rise + curve + later(snapshot, index))
       end
 

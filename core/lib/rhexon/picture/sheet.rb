@@ -37,6 +37,13 @@ module Rhexon
         plan.placements.reject { |placement| placement.pass.piece.id == piece_id }.flat_map(&:hands).select { |from, to| to > first && from < last }
       end
 
+      # The air of the room most of its coats dry in.
+      # @return [String]
+      def air_room = rows.select { |row| row.placement.pass.leaves_something? }.map(&:room).tally.max_by { |room, count| [ count, room ] }&.first || rows.first&.room || plan.shop.rooms.keys.first
+
+      # @return [Array<AirLine::Air>]
+      def air = AirLine.of(plan.shop.rooms.fetch(air_room), first, [ last, cured_at || 0 ].max)
+
       def first = [ rows.map(&:hands_start).min, now ].compact.min
       def last = [ rows.map(&:hands_end).max, ready_at, now ].compact.max + 60
 

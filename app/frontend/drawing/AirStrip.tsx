@@ -1,0 +1,39 @@
+import type { Sheet } from "@/types"
+import type { Axis } from "./axis"
+import { AXIS } from "./frame"
+
+const TALL = 15
+
+/** The room's temperature along the clock: where it sinks, what dries there waits. Labelled where it changes and there is room. */
+export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
+  const temperatures = sheet.air.map((air) => air.t_c)
+  const low = Math.min(...temperatures)
+  const high = Math.max(...temperatures)
+  if (high - low < 0.5) return null
+  const y = (t: number) => AXIS + 3 + TALL - ((t - low) / (high - low)) * (TALL - 2)
+  const end = axis.width
+  // Where the clock is squeezed nights would be a comb: a change that has no room is left out.
+  const all = sheet.air.map((air, index) => ({
+    x: Math.max(0, Math.min(end, axis.x(air.from))),
+    t: air.t_c,
+    last: index === sheet.air.length - 1,
+  }))
+  const points = all.filter((point, index) => index === 0 || (all[index + 1]?.x ?? end) - point.x >= 5)
+  const path = points.map((point, index) => `${index ? `H${point.x}V` : `M${point.x} `}${y(point.t).toFixed(1)}`).join("")
+  let free = -1
+  return (
+    <g data-part="air">
+      <path d={`${path}H${end}`} fill="none" stroke="var(--resin)" strokeWidth={1.6} opacity={0.9} />
+      {points.map((point, index) => {
+        const room = (points[index + 1]?.x ?? end) - point.x
+        if (room < 34 || point.x < free) return null
+        free = point.x + 90
+        return (
+          <text key={point.x} x={point.x + 3} y={y(point.t) + (point.t === high ? 12 : -3)} className="air-tick">
+            {Math.round(point.t)} °C
+          </text>
+        )
+      })}
+    </g>
+  )
+}

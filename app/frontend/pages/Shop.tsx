@@ -1,0 +1,42 @@
+import { Head, usePage } from "@inertiajs/react"
+import { useState } from "react"
+import { Shell, useNow } from "@/components/Shell"
+import { Hours, type HoursOf } from "@/shop/Hours"
+import { RoomAir } from "@/shop/RoomAir"
+import type { RoomAir as RoomAirData } from "@/types"
+
+export type ShopProps = {
+  rooms: RoomAirData[]
+  airs: string[]
+  people: ({ id: number; name: string; at_bench: boolean } & HoursOf)[]
+  shop_hours: HoursOf
+  report?: { hours: number; refused: number; first_refused: string | null }
+}
+
+/** The shop itself: its rooms and their air by day and night, its people, its hours and holidays. */
+export default function ShopPage(first: ShopProps) {
+  const { shop } = usePage<{ shop: { name: string; zone: string; now: number } }>().props
+  const now = useNow(shop.now)
+  const [state, setState] = useState(first)
+  return (
+    <Shell>
+      <Head title={shop.name} />
+      <header className="page-head">
+        <div>
+          <h1 className="title">{shop.name}</h1>
+          <p className="sub">What is set here holds from now on; what dries already was laid in the air that was.</p>
+        </div>
+      </header>
+      <div className="shop-grid">
+        <section aria-label="Rooms" className="rule pt-2">
+          <h2 className="head">Rooms and their air</h2>
+          {state.rooms.map((room) => (
+            <RoomAir key={room.id} room={room} airs={state.airs} now={now} zone={shop.zone} onKept={setState} />
+          ))}
+          <RoomAir airs={state.airs} now={now} zone={shop.zone} onKept={setState} />
+        </section>
+        <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
+      </div>
+    </Shell>
+  )
+}

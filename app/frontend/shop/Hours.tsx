@@ -1,0 +1,129 @@
+import { useState } from "react"
+import { TextField } from "@/components/Field"
+import { Switch } from "@/components/Switch"
+import { Refused, send } from "@/lib/api"
+import type { ShopProps } from "@/pages/Shop"
+import type { ErrorSaid } from "@/types"
+
+export type HoursOf = { week: Record<string, string>; days: { date: string; hours: string }[] }
+type Props = { people: ShopProps["people"]; shopHours: HoursOf; onKept: (props: ShopProps) => void }
+
+const DAYS: [string, string][] = [
+  ["1", "Monday"],
+  ["2", "Tuesday"],
+  ["3", "Wednesday"],
+  ["4", "Thursday"],
+  ["5", "Friday"],
+  ["6", "Saturday"],
+  ["0", "Sunday"],
+]
+
+/** Whose hands the plan is made for, and the hours of the shop and of each person. */
+export function Hours({ people, shopHours, onKept }: Props) {
+  const [whose, setWhose] = useState("")
+  const person = people.find((candidate) => String(candidate.id) === whose)
+  const hands = (id: number) => send<ShopProps>("POST", "/shop/hands", { person: id }).then(onKept)
+  return (
+    <section aria-label="Hours" className="rule pt-2">
+      <h2 className="head">Hands and hours</h2>
+      <p className="label mt-2">The plan is made for the hands of</p>
+      <Switch
+        label="Hands at the bench"
+        value={String(people.find((candidate) => candidate.at_bench)?.id ?? "")}
+        options={people.map((candidate) => [String(candidate.id), candidate.name])}
+        onChange={(id) => void hands(Number(id))}
+      />
+      <p className="label mt-4">Hours of</p>
+      <Switch
+        label="Hours of"
+        value={whose}
+        options={[["", "the shop"], ...people.map((candidate): [string, string] => [String(candidate.id), candidate.name])]}
+        onChange={setWhose}
+      />
+      <Week key={whose} hours={person ?? shopHours} own={person ? person.name : ""} person={person?.id ?? null} onKept={onKept} />
+    </section>
+  )
+}
+
+function Week({ hours, own, person, onKept }: { hours: HoursOf; own: string; person: number | null; onKept: (props: ShopProps) => void }) {
+  const [week, setWeek] = useState(hours.week)
+  const [days, setDays] = useState(hours.days)
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [said, setSaid] = useState("")
+  const keep = () =>
+    send<ShopProps>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) })
+      .then((props) => {
+        setError(null)
+        setSaid("Kept. The plan follows.")
+        onKept(props)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const none = Object.values(week).every((text) => !text.trim())
+  return (
+    <div className="mt-2">
+      <p className="sub small">
+        {own && none
+          ? `${own} has no hours of their own and keeps the shop's.`
+          : "From to, more than one with a comma: 07:30-12:00, 12:30-16:30. Empty: closed."}
+      </p>
+      <div className="week">
+        {DAYS.map(([day, name]) => (
+          <TextField
+            key={day}
+            label={name}
+            value={week[day] ?? ""}
+            placeholder="closed"
+            error={error?.where === `week/${day}` ? error.sentence : undefined}
+            onChange={(value) => setWeek({ ...week, [day]: value })}
+          />
+        ))}
+      </div>
+      <p className="head mt-4">Days that differ</p>
+      <ul className="room-hours">
+        {days.map((day, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: days are told apart by their place while they are typed
+          <li key={index}>
+            <TextField
+              label="Day"
+              type="date"
+              value={day.date}
+              onChange={(date) => setDays(days.map((other, at) => (at === index ? { ...other, date } : other)))}
+            />
+            <TextField
+              label="Hours"
+              value={day.hours}
+              placeholder="closed"
+              error={error?.where === `days/${day.date}` ? error.sentence : undefined}
+              onChange={(value) => setDays(days.map((other, at) => (at === index ? { ...other, hours: value } : other)))}
+            />
+            <button
+              type="button"
+              className="button"
+              data-size="square"
+              aria-label={`Remove ${day.date}`}
+              onClick={() => setDays(days.filter((_, at) => at !== index))}
+            >
+              −
+            </button>
+          </li>
+        ))}
+        <li>
+          <button type="button" className="button" data-quiet onClick={() => setDays([...days, { date: "", hours: "" }])}>
+            Another day
+          </button>
+        </li>
+      </ul>
+      {error && !error.where?.startsWith("week/") && !error.where?.startsWith("days/") && (
+        <p className="said" role="alert">
+          {error.sentence}
+        </p>
+      )}
+      <button type="button" className="button mt-2" data-tone="dark" onClick={() => void keep()}>
+        Keep {own ? `${own}'s hours` : "the shop's hours"}
+      </button>
+      <span className="sub ml-3" role="status">
+        {said}
+      </span>
+    </div>
+  )
+}

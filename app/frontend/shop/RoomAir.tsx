@@ -1,0 +1,153 @@
+import { useState } from "react"
+import { SelectField, TextField } from "@/components/Field"
+import { Refused, send, sendFile } from "@/lib/api"
+import type { ShopProps } from "@/pages/Shop"
+import type { ErrorSaid, RoomAir as RoomAirData } from "@/types"
+import { AirDrawing } from "./AirDrawing"
+
+type Hour = { at: string; t_c: string; rh: string }
+type Props = { room?: RoomAirData; airs: string[]; now: number; zone: string; onKept: (props: ShopProps) => void }
+
+const NIGHT: Hour[] = [
+  { at: "06:00", t_c: "20", rh: "50" },
+  { at: "18:00", t_c: "14", rh: "60" },
+]
+const number = (text: string) => Number(text.replace(",", "."))
+
+/** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
+export function RoomAir({ room, airs, now, zone, onKept }: Props) {
+  const [name, setName] = useState(room?.name ?? "")
+  const [t_c, setT] = useState(String(room?.t_c ?? 20))
+  const [rh, setRh] = useState(String(room?.rh ?? 50))
+  const [air, setAir] = useState(room?.air ?? "ordinary")
+  const [daily, setDaily] = useState<Hour[] | null>(
+    room?.daily?.map((hour) => ({ at: hour.at, t_c: String(hour.t_c), rh: String(hour.rh) })) ?? null,
+  )
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [said, setSaid] = useState("")
+  const [open, setOpen] = useState(false)
+  const keep = () =>
+    send<ShopProps>("POST", "/shop/room", {
+      id: room?.id,
+      name,
+      air,
+      t_c: number(t_c),
+      rh: number(rh),
+      daily: daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ?? null,
+    })
+      .then((props) => {
+        setError(null)
+        setSaid("Kept. The plan follows.")
+        onKept(props)
+        if (!room) {
+          setName("")
+          setOpen(false)
+        }
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const read = (file: File | undefined) =>
+    file &&
+    room &&
+    sendFile<ShopProps>(`/shop/rooms/${room.id}/logger`, file)
+      .then((props) => {
+        onKept(props)
+        const report = props.report
+        setError(null)
+        setSaid(
+          report ? `${report.hours} hours read${report.refused ? `, ${report.refused} rows refused (${report.first_refused})` : ""}.` : "",
+        )
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const set = (index: number, fields: Partial<Hour>) =>
+    setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
+  if (!room && !open)
+    return (
+      <button type="button" className="button mt-3" onClick={() => setOpen(true)}>
+        Another room
+      </button>
+    )
+  const at = (where: string) => (error?.where === where ? error.sentence : undefined)
+  return (
+    <article className="room-air" aria-label={room?.name ?? "Another room"}>
+      <h3 className="panel-title">{room?.name ?? "Another room"}</h3>
+      {room && <AirDrawing line={room.line} from={room.from} to={room.to} now={now} zone={zone} name={room.name} />}
+      <div className="room-fields">
+        {!room && <TextField label="Name" value={name} error={at("name")} onChange={setName} />}
+        <SelectField
+          label="Its air is"
+          value={daily ? "daily" : "steady"}
+          options={[
+            ["steady", "steady"],
+            ["daily", "by the hours of the day"],
+          ]}
+          onChange={(next) => setDaily(next === "daily" ? NIGHT : null)}
+        />
+        {!daily && (
+          <>
+            <TextField label="°C" value={t_c} error={at("t_c")} onChange={setT} />
+            <TextField label="% RH" value={rh} error={at("rh")} onChange={setRh} />
+          </>
+        )}
+        <SelectField
+          label="Air moves"
+          value={air}
+          options={airs.map((one): [string, string] => [one, one === "moving" ? "moving: fans on" : one])}
+          onChange={setAir}
+        />
+      </div>
+      {daily && (
+        <ul className="room-hours">
+          {daily.map((hour, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: hours are told apart by their place only
+            <li key={index}>
+              <TextField label="From" value={hour.at} onChange={(value) => set(index, { at: value })} />
+              <TextField label="°C" value={hour.t_c} onChange={(value) => set(index, { t_c: value })} />
+              <TextField label="% RH" value={hour.rh} onChange={(value) => set(index, { rh: value })} />
+              <button
+                type="button"
+                className="button"
+                data-size="square"
+                aria-label={`Remove ${hour.at}`}
+                disabled={daily.length < 2}
+                onClick={() => setDaily(daily.filter((_, at) => at !== index))}
+              >
+                −
+              </button>
+            </li>
+          ))}
+          <li>
+            <button
+              type="button"
+              className="button"
+              data-quiet
+              disabled={daily.length >= 24}
+              onClick={() => setDaily([...daily, { at: "12:00", t_c: "20", rh: "50" }])}
+            >
+              Another hour
+            </button>
+          </li>
+        </ul>
+      )}
+      {error && !["name", "t_c", "rh"].includes(error.where ?? "") && (
+        <p className="said" role="alert">
+          {error.sentence}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-3 mt-2">
+        <button type="button" className="button" data-tone="dark" onClick={() => void keep()}>
+          {room ? `Keep ${room.name}` : "Make the room"}
+        </button>
+        {room && (
+          <label className="button">
+            <input type="file" className="sr-only" accept=".csv,text/csv" onChange={(event) => void read(event.target.files?.[0])} />
+            Logger file in
+          </label>
+        )}
+        {room && room.logged > 0 && <span className="sub small">{room.logged} hours of a logger kept</span>}
+        <span className="sub" role="status">
+          {said}
+        </span>
+      </div>
+    </article>
+  )
+}

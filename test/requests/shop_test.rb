@@ -1,0 +1,71 @@
+require "test_helper"
+
+class ShopRequestTest < RequestTest
+  setup { set_up_shop }
+
+  def room = Room.find_by!(name: "bench")
+  def keep(**fields) = send_json("/shop/room", { id: room.id, name: "bench", air: "ordinary", t_c: 20, rh: 50, daily: nil, **fields })
+
+  test "the shop is shown with rooms, people and hours" do
+    get "/shop"
+    assert_equal [ "bench", 20.0, 0 ], props["rooms"].first.values_at("name", "t_c", "logged")
+    assert_equal "07:30-16:30", props["shop_hours"]["week"]["1"]
+    assert_equal "", props["shop_hours"]["week"]["6"]
+  end
+
+  test "a night set-back delays what is laid from now on, and not what dries already" do
+    piece = make_piece(steps: [ coat("s1", product: "varnish_oil", method: "brush", wet_um: 85) ]) if Product.create!(code: "varnish_oil", maker: "Marram", name: "varnish", kind: "oil_varnish", role: "top coat")
+    log(piece, "s1/1/top", "started", MONDAY - 20.hours)
+    log(piece, "s1/1/top", "done", MONDAY - 19.hours)
+    before = ShopFloor.new.plan.build.ready[piece.core_id]
+    keep(daily: [ { at: "06:00", t_c: 20, rh: 50 }, { at: "18:00", t_c: 8, rh: 50 } ])
+    assert_response :ok
+    after = ShopFloor.new.plan.build.ready[piece.core_id]
+    assert_equal before, after, "it was laid and is ready before the first cold night"
+    travel 9.hours
+    cold = room.air_at
+    assert_equal 20, cold.t_c
+    travel 3.hours
+    assert_equal 8, room.air_at.t_c
+    assert_equal 20, room.air_at(MONDAY - 10.hours).t_c, "the past keeps its air"
+  end
+
+  test "settings that cannot be are refused and nothing is kept" do
+    { { t_c: 200 } => "t_c", { rh: 0 } => "rh", { air: "gale" } => "air", { daily: [ { at: "25:00", t_c: 20, rh: 50 } ] } => "daily", { daily: [ { at: "06:00", t_c: 99, rh: 50 } ] } => "daily" }.each do |fields, where|
+      keep(**fields)
+      assert_equal [ 422, where ], [ response.status, answer.dig("error", "where") ], fields.inspect
+    end
+    assert_equal [ 20.0, 50.0, nil ], room.values_at(:t_c, :rh, :daily)
+    assert_equal 0, ClimateReading.count
+  end
+
+  def upload(text) = post("/shop/rooms/#{room.id}/logger", params: { file: Rack::Test::UploadedFile.new(StringIO.new(text), "text/csv", original_filename: "logger.csv") }, headers: { "Accept" => "application/json" })
+
+  test "a logger file is averaged by the hour and decides the air of its hours" do
+    upload("Time;Temp (°C);RH %\n2026-11-23 06:10;14,0;60\n2026-11-23 06:40;16,0;64\n2026-11-23 07:10;18;55\nlater;18;55\n2026-11-23 07:20;180;55\n")
+    assert_equal [ 2, 2 ], answer["report"].values_at("hours", "refused")
+    assert_equal [ 15.0, 62.0 ], room.air_at(Time.utc(2026, 11, 23, 5, 30)).then { |air| [ air.t_c, air.rh ] }
+    assert_equal 20, room.air_at(Time.utc(2026, 11, 23, 9)).t_c, "after it the room is as it is set"
+    upload("Time;Temp;RH\n2026-11-23 06:10;10;50\n")
+    assert_equal 10, room.air_at(Time.utc(2026, 11, 23, 5, 30)).t_c, "the newer file wins"
+    upload("a,b\n1,2\n")
+    assert_match(/lacks a time, a temperature, and a humidity/, answer["error"]["sentence"])
+  end
+
+  test "hours, holidays and whose hands" do
+    week = { "1" => "7:30-12:00, 12:30-16:30", "2" => "", "6" => "08:00-12:00" }
+    send_json("/shop/hours", { person: nil, week: week, days: [ { date: "2026-12-24", hours: "" } ] })
+    assert_equal [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], Person.first.to_core["week"]["mon"]
+    assert_equal [ { "date" => "2026-12-24", "open" => [] } ], Person.first.to_core["except"]
+    [ { "1" => "16:30-07:30" }, { "1" => "all day" }, { "1" => "08:00-12:00, 11:00-14:00" }, { "9" => "08:00-12:00" } ].each do |bad|
+      send_json("/shop/hours", { person: nil, week: bad, days: [] })
+      assert_response :unprocessable_entity, bad.inspect
+    end
+    send_json("/shop/hours", { person: nil, week: week, days: [ { date: "soon", hours: "" } ] })
+    assert_equal "days", answer["error"]["where"]
+    assert_equal 4, OpenHour.count, "nothing is half kept"
+    osei = Person.create!(name: "Osei", at_bench: false)
+    send_json("/shop/hands", { person: osei.id })
+    assert_equal osei, Person.at_bench
+  end
+end
