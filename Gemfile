@@ -6,6 +6,7 @@ gem "rhexon-core", path: "core", require: "rhexon"
 gem "alba", "~> 4.0"
 gem "bootsnap", require: false
 gem "csv", "~> 3.3"
+gem "icalendar", "~> 2.12"
 gem "inertia_rails", "~> 3.23"
 gem "kramdown", "~> 2.5"
 gem "prawn", "~> 2.5"

@@ -7,6 +7,7 @@ Rails.application.routes.draw do
   resources :pieces, only: %i[index new create edit update] do
     resource :schedule, only: :show do
       post :what_if
+      get :what_ifs
       post :edits
       post :undo
       post :redo
@@ -32,6 +33,7 @@ Rails.application.routes.draw do
   end
 
   resource :shop, only: :show do
+    get :calendar, defaults: { format: :ics }
     post :hours
     post :hands
     post :room

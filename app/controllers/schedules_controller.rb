@@ -15,6 +15,11 @@ class SchedulesController < ApplicationController
     render json: { sheet: state.sheet(body["face"], document), sequence: body["sequence"] }
   end
 
+  # What a warmer room, another product or a coat less would make of the date.
+  def what_ifs
+    render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.floor.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
+  end
+
   def edits
     refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
     schedule.edit!(operation, base: body["base"], reason: body["reason"].to_s.first(200).presence) { in_words }

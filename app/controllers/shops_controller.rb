@@ -4,6 +4,12 @@ class ShopsController < ApplicationController
     render inertia: "Shop", props: props
   end
 
+  # The planned work for any calendar.
+  def calendar
+    floor = ShopFloor.new
+    send_data PlanCalendar.new(floor.plan, floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }).to_s, filename: "rhexon-plan.ics", type: "text/calendar; charset=utf-8"
+  end
+
   def hours
     person = body["person"].present? ? Person.find(body["person"]) : nil
     raise Rhexon::Refusal.new("Hours are missing", where: "week") unless body["week"].is_a?(Hash) && body["days"].is_a?(Array) && body["days"].all?(Hash)

@@ -23,8 +23,8 @@ module Rhexon
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
   room :Planning, "planning", Shop: "shop", Piece: "piece", Calendar: "calendar", Pass: "pass", Expansion: "expansion", Facts: "facts",
-                              Hands: "hands", Placement: "placement", Build: "build", Placing: "placing", Windows: "windows", Builder: "builder", Drier: "drier", Planner: "planner", Bound: "bound", Slack: "slack", Plan: "plan", Report: "report", Zone: "zone", Window: "window"
-  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Catalogue: "catalogue"
+                              Hands: "hands", Placement: "placement", Build: "build", Placing: "placing", Windows: "windows", Builder: "builder", Drier: "drier", Planner: "planner", Bound: "bound", Slack: "slack", Plan: "plan", Report: "report", Zone: "zone", Window: "window", WhatIf: "what_if"
+  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",
                           Laying: "laying", Typed: "typed", Request: "request", ProductMix: "product_mix", Batches: "batches", Drops: "drops"

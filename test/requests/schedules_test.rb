@@ -80,4 +80,14 @@ class SchedulesRequestTest < RequestTest
     send_json("/pieces/9999/schedule/edits", {})
     assert_response :not_found
   end
+
+  test "what if it were warmer, in another room, a coat less" do
+    Room.create!(name: "loft", t_c: 26, rh: 45)
+    piece = make_piece(steps: [ coat("s1", coats: 3) ], use: "show")
+    get "/pieces/#{piece.id}/schedule/what_ifs", headers: JSON_HEADERS
+    found = answer["what_ifs"]
+    assert_includes found.map { |one| one["label"] }.join, "loft"
+    assert(found.all? { |one| one["gain_min"].nil? || one["gain_min"] != 0 })
+    assert_equal 1, Schedule.first.head.number - 1, "nothing is kept"
+  end
 end

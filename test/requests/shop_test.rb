@@ -68,4 +68,16 @@ class ShopRequestTest < RequestTest
     send_json("/shop/hands", { person: osei.id })
     assert_equal osei, Person.at_bench
   end
+
+  test "the planned work as a calendar file" do
+    make_piece(name: "Desk, top; 1", steps: [ coat("s1", coats: 2) ])
+    get "/shop/calendar.ics"
+    assert_equal "text/calendar", response.media_type
+    events = Icalendar::Calendar.parse(response.body).first.events
+    assert_equal 2, events.size
+    plan = ShopFloor.new.plan
+    assert_equal plan.placements.map { |placement| placement.hands_start * 60 }, events.map { |event| event.dtstart.to_time.to_i }.sort
+    assert_equal "Coat 1 of 2: Desk, top; 1", events.first.summary.to_s
+    assert_equal "bench", events.first.location.to_s
+  end
 end

@@ -133,4 +133,17 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     click_on "Go to the bench"
     assert_selector "h1", text: "Bench"
   end
+
+  test "what if: each answer with its date, and one of them applied" do
+    Room.create!(name: "loft", t_c: 27, rh: 40)
+    piece = make_piece(name: "Warm top", steps: [ coat("s1", coats: 3) ], use: "show")
+    visit "/pieces/#{piece.id}/schedule"
+    click_on "What if"
+    assert_selector ".what-if", text: "2 °C warmer in the bench"
+    assert_selector ".what-if", text: "sooner"
+    find(".what-if", text: "Work and dry in the loft").click
+    assert_no_selector ".what-if", text: "Work and dry in the loft"
+    assert_equal "loft", piece.schedule.reload.document["steps"].first["room"]
+    assert_accessible
+  end
 end

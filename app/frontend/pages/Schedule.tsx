@@ -20,6 +20,7 @@ import { StepList } from "@/schedule/StepList"
 import { Summary } from "@/schedule/Summary"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
+import { WhatIfs } from "@/schedule/WhatIfs"
 import { freeId } from "@/schedule/words"
 import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
@@ -233,6 +234,16 @@ function Screen(props: Props) {
               History
             </button>
           </div>
+          {sheet.rows.length > 0 && (
+            <WhatIfs
+              url={state.url}
+              revision={schedule.revision}
+              sheet={sheet}
+              onApply={apply}
+              onAsk={(operation) => void ask(operation)}
+              onDrop={drop}
+            />
+          )}
           <Findings sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
         </div>
       </div>

@@ -33,6 +33,9 @@ export function Hours({ people, shopHours, onKept }: Props) {
         options={people.map((candidate) => [String(candidate.id), candidate.name])}
         onChange={(id) => void hands(Number(id))}
       />
+      <a href="/shop/calendar.ics" className="button mt-3" download>
+        The planned work as a calendar file
+      </a>
       <p className="label mt-4">Hours of</p>
       <Switch
         label="Hours of"

@@ -35,6 +35,11 @@ module Rhexon
       # @return [Shop]
       def with_schedule(piece_id, document) = self.class.new(@json.merge("pieces" => @json["pieces"].map { |piece| piece["id"] == piece_id ? piece.merge("schedule" => document) : piece }))
 
+      # The same shop with other air in some rooms.
+      # @param air [Hash{String=>Hash}] room id => "climate" and "daily"
+      # @return [Shop]
+      def with_rooms(air) = self.class.new(@json.merge("rooms" => @json["rooms"].map { |room| air.key?(room["id"]) ? { "id" => room["id"], **air[room["id"]] } : room }))
+
       def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
 
       private

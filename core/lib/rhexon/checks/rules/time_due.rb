@@ -35,34 +35,7 @@ module Rhexon
             operations = step["pins"].map { |pin| { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil } }
             context.remedy("Let the plan place #{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)}", { "op" => "all", "operations" => operations })
           end
-          pins + warmer(context) + fewer(context)
-        end
-
-        # The whole schedule in another room.
-        def warmer(context)
-          here = context.document["room"]
-          context.shop.rooms.filter_map do |room, line|
-            climate = line.at(context.shop.now)
-            context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c)} °C, #{format("%g", climate.rh)} %)", rooms(context, room)) unless room == here
-          end
-        end
-
-        def rooms(context, room)
-          { "op" => "all", "operations" => context.document["steps"].select { |step| %w[stain coat].include?(step["kind"]) && context.placements.none? { |placement| placement.pass.step["id"] == step["id"] && placement.status != "planned" } }
-                                                  .map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } } }
-        end
-
-        # One coat less, where the film stays thick enough.
-        def fewer(context)
-          step = context.document["steps"].reverse.find { |candidate| candidate["kind"] == "coat" && candidate["coats"] > 1 } or return []
-          return [] if context.placements.any? { |placement| placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] && placement.status != "planned" }
-
-          spare = context.walks.values.all? do |walk|
-            last = walk.last_coat or next true
-            least = Film::Least.um(context.piece.use, last.product, last.method)
-            least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
-          end
-          spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []
+          pins + Alternatives.rooms(context) + Alternatives.fewer(context)
         end
 
         def proven(context, remedy, ready)

@@ -1,0 +1,82 @@
+import { Link } from "@inertiajs/react"
+import { useEffect, useState } from "react"
+import { send } from "@/lib/api"
+import { duration, when } from "@/lib/time"
+import type { Operation, Sheet, WhatIf } from "@/types"
+
+type Props = {
+  url: string
+  revision: number
+  sheet: Sheet
+  onApply: (operation: Operation, reason: string) => void
+  onAsk: (operation: Operation) => void
+  onDrop: () => void
+}
+
+/** What if it were warmer, drier, with fans, elsewhere, another product, a coat less: each with the date it would bring, before anything is changed. */
+export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props) {
+  const [open, setOpen] = useState(false)
+  const [found, setFound] = useState<WhatIf[] | null>(null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision makes the answers void
+  useEffect(() => {
+    setFound(null)
+    if (!open) return
+    const stop = new AbortController()
+    send<{ what_ifs: WhatIf[] }>("GET", `${url}/what_ifs`, undefined, stop.signal)
+      .then(({ what_ifs }) => setFound(what_ifs))
+      .catch(() => undefined)
+    return () => stop.abort()
+  }, [open, revision, url])
+  if (sheet.rows.every((row) => row.status === "done")) return null
+  return (
+    <section className="what-ifs" aria-label="What if">
+      <button type="button" className="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+        What if
+      </button>
+      {open && !found && (
+        <span className="sub" role="status">
+          Planning each anew
+        </span>
+      )}
+      {open && found?.length === 0 && <span className="sub">Neither air, room nor product would change the date.</span>}
+      {open && found && found.length > 0 && (
+        <ul>
+          {found.map((whatIf) => {
+            const { operation } = whatIf
+            const inside = (
+              <>
+                <b>{whatIf.label}</b>
+                <span className={`small ${(whatIf.gain_min ?? 0) > 0 ? "gain" : "sub"}`}>
+                  {whatIf.ready_at === null
+                    ? "no date"
+                    : `${when(whatIf.ready_at, sheet.zone)}${whatIf.gain_min === null ? "" : `, ${duration(Math.abs(whatIf.gain_min))} ${whatIf.gain_min > 0 ? "sooner" : "later"}`}`}
+                </span>
+              </>
+            )
+            return (
+              <li key={whatIf.label}>
+                {operation ? (
+                  <button
+                    type="button"
+                    className="what-if"
+                    onClick={() => onApply(operation, whatIf.label)}
+                    onFocus={() => onAsk(operation)}
+                    onPointerEnter={() => onAsk(operation)}
+                    onBlur={onDrop}
+                    onPointerLeave={onDrop}
+                  >
+                    {inside}
+                  </button>
+                ) : (
+                  <Link href="/shop" className="what-if">
+                    {inside}
+                  </Link>
+                )}
+              </li>
+            )
+          })}
+        </ul>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,62 @@
+module Rhexon
+  module Checks
+    # Ready changes of a schedule that may bring its date forward: another room, a coat less, another product.
+    module Alternatives
+      # Other products tried at most.
+      MOST_PRODUCTS = 6
+
+      module_function
+
+      # The whole schedule in another room.
+      # @return [Array<Remedy>]
+      def rooms(context)
+        here = context.document["room"]
+        context.shop.rooms.filter_map do |room, line|
+          climate = line.at(context.shop.now)
+          context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c.round(1))} °C, #{format("%g", climate.rh.round)} %)", in_room(context, room)) unless room == here
+        end
+      end
+
+      # One coat less, where the film stays thick enough.
+      # @return [Array<Remedy>]
+      def fewer(context)
+        step = context.document["steps"].reverse.find { |candidate| candidate["kind"] == "coat" && candidate["coats"] > 1 } or return []
+        return [] if context.placements.any? { |placement| placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] && placement.status != "planned" }
+
+        spare = context.walks.values.all? do |walk|
+          last = walk.last_coat or next true
+          least = Film::Least.um(context.piece.use, last.product, last.method)
+          least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
+        end
+        spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []
+      end
+
+      # Another product of the same look for the coats to come.
+      # @return [Array<Remedy>]
+      def products(context)
+        open = untouched(context).select { |step| step["kind"] == "coat" }
+        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first or return []
+        mine = open.select { |step| step["product"] == id }
+        others = context.shelf.select { |product| fits?(product, context.shop.products.fetch(id), mine) }.first(MOST_PRODUCTS)
+        others.map { |product| context.remedy("Use #{product.name}", { "op" => "all", "operations" => mine.map { |step| swap(step, product) } }) }
+      end
+
+      def in_room(context, room)
+        { "op" => "all", "operations" => untouched(context).select { |step| %w[stain coat].include?(step["kind"]) }.map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } } }
+      end
+
+      # Steps nothing is logged about.
+      def untouched(context)
+        begun = context.placements.reject { |placement| placement.status == "planned" }.map { |placement| placement.pass.step["id"] }
+        context.document["steps"].reject { |step| begun.include?(step["id"]) }
+      end
+
+      def fits?(product, now, steps)
+        product != now && product.film? && product.colour == now.colour && product.role == now.role && product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
+      end
+
+      def swap(step, product) = { "op" => "change_step", "id" => step["id"], "set" => { "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil, "hardener_parts" => nil } }
+      private_class_method :in_room, :untouched, :fits?, :swap
+    end
+  end
+end

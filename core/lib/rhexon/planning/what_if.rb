@@ -1,0 +1,91 @@
+module Rhexon
+  module Planning
+    # What would become of a piece's date: warmer, drier, with fans, in another room, with another product, with a coat less.
+    # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried in the air that was.
+    class WhatIf
+      # @!attribute kind      [String] warmer, drier, fans, or change
+      # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the room's air is to be changed
+      # @!attribute gain_min  [Integer, nil] minutes earlier (negative: later); nil when there is no date
+      Answer = Struct.new(:kind, :label, :ready_at, :gain_min, :hands_min, :film_um, :operation, keyword_init: true)
+      WARMER_C = 2
+      DRIER_PERCENT = 10
+      LEAST_RH = 25
+      PAST_MIN = 20 * 1440
+
+      # @param plan [Plan]
+      # @param piece_id [String]
+      # @return [Array<Answer>] those that change the date, the largest gain first within each kind
+      def self.of(plan, piece_id) = new(plan, piece_id).answers
+
+      def initialize(plan, piece_id)
+        @plan = plan
+        @id = piece_id
+        @context = Checks::Context.new(plan, piece_id)
+      end
+
+      def answers
+        return [] if @plan.of_piece(@id).none? { |placement| placement.status == "planned" }
+
+        (air + changes).reject { |answer| answer.gain_min&.zero? }
+      end
+
+      private
+
+      def shop = @plan.shop
+
+      def air
+        rooms = @plan.of_piece(@id).select { |placement| placement.milestones }.map { |placement| placement.pass.room }.uniq
+        return [] if rooms.empty?
+
+        where = rooms.one? ? "in the #{rooms.first}" : "in its rooms"
+        { "warmer" => [ "#{WARMER_C} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{DRIER_PERCENT} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
+          answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.rooms.fetch(room), change) ] })))
+        end
+      end
+
+      def changes
+        remedies = Checks::Alternatives.rooms(@context) + Checks::Alternatives.fewer(@context) + Checks::Alternatives.products(@context)
+        remedies.filter_map do |remedy|
+          plan = @plan.with_schedule(@id, Schedule::Edit.apply(@context.document, remedy.operation))
+          answer("change", remedy.label, remedy.operation, plan) unless Checks::Catalogue.findings(plan, @id).any? { |finding| finding.level == "stop" }
+        rescue Refusal
+          nil
+        end
+      end
+
+      def answer(kind, label, operation, plan)
+        ready = plan.build.ready[@id]
+        now = @plan.build.ready[@id]
+        Answer.new(kind: kind, label: label, operation: operation, ready_at: ready, gain_min: ready && now && now - ready, hands_min: plan.hands_min(@id),
+                   film_um: plan.piece(@id).faces.keys.map { |face| plan.film(@id, face).final.total_um }.max.round)
+      end
+
+      # The air of a room with everything from now on changed.
+      # @return [Hash] "climate" and "daily" of rhexon-shop/1
+      def otherwise(line, change)
+        { "climate" => spans(line, shop.now - PAST_MIN, shop.now, &:itself) + spans(line, shop.now, shop.now + PAST_MIN, &change), "daily" => [ { "at" => "00:00", **entry(change.call(line.at(shop.now + PAST_MIN))) } ] }
+      end
+
+      def spans(line, from, till)
+        found = []
+        while from && from < till
+          following = [ line.change_after(from) || till, till ].min
+          found << { "from" => shop.zone.iso(from), "until" => shop.zone.iso(following), **entry(yield(line.at(from))) }
+          from = following
+        end
+        found
+      end
+
+      def entry(climate) = { "t_c" => climate.t_c, "rh" => climate.rh, "air" => climate.air }
+
+      # Heated air holds the same water: its relative humidity falls.
+      def warmer(climate)
+        t_c = climate.t_c + WARMER_C
+        Drying::Climate.new(t_c: t_c, rh: (climate.rh * Drying::Air.saturation_kpa(climate.t_c) / Drying::Air.saturation_kpa(t_c)).clamp(1, 100), air: climate.air)
+      end
+
+      def drier(climate) = Drying::Climate.new(t_c: climate.t_c, rh: [ climate.rh - DRIER_PERCENT, [ LEAST_RH, climate.rh ].min ].max, air: climate.air)
+      def fanned(climate) = Drying::Climate.new(t_c: climate.t_c, rh: climate.rh, air: climate.air == "cabinet" ? "cabinet" : "moving")
+    end
+  end
+end
