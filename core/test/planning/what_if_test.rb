@@ -36,6 +36,25 @@ class WhatIfTest < CoreTest
     assert_equal [ 16, 18 ], [ line.at(shop.now - 60), line.at(shop.now + 60) ].map(&:t_c)
   end
 
+  def test_longer_hours_and_a_saturday_help_where_hands_are_short
+    busy = plan(piece(document(step("s1", "sand", grits: %w[P150 P180])), area_m2: 5.0, count: 60), now: "2026-11-23T07:30+01:00")
+    answers = of(busy)
+    assert_operator answers.fetch("An hour longer each day").gain_min, :>, 0
+    assert_operator answers.fetch("Saturdays 08:00 to 12:00").gain_min, :>, 0
+  end
+
+  def test_what_cannot_be_planned_says_which_changes_would_do
+    frozen = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), rooms: [ { "id" => "bench", "climate" => [ { "t_c" => 4, "rh" => 60 } ] }, { "id" => "loft", "climate" => [ { "t_c" => 18, "rh" => 50 } ] } ])
+    infeasible = frozen.to_h["infeasible"]
+    assert_equal "milestone", infeasible["constraint"]
+    assert_includes infeasible["changes"].map { |change| change["change"] }.join(" | "), "2 °C warmer in the bench"
+    infeasible["changes"].each { |change| assert_operator at(change["ready_at"]), :>, frozen.shop.now }
+    # 8 h 30 of work in one piece fit no open hours of 8 h; an hour more would.
+    long = plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70)), area_m2: 56.0), week: WEEK.transform_values { [ [ "08:00", "16:00" ] ] })
+    assert_equal "hours", long.to_h.dig("infeasible", "constraint")
+    assert_equal [ "An hour longer each day" ], long.to_h["infeasible"]["changes"].map { |change| change["change"] }
+  end
+
   def test_fans_help_only_while_the_carrier_leaves
     fans = of(varnished)["Fans on in the bench"]
     assert_operator fans.gain_min, :>, 0

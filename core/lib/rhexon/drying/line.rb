@@ -4,6 +4,7 @@ module Rhexon
     # or steady air. A known value holds until its own end; one without an end until the next, or for an hour where a pattern goes on.
     class Line
       HOUR = 60
+      DAY = 1440
       # Lines read lately: rooms keep their air while schedules change.
       KEPT = 60
       @kept = {}
@@ -65,6 +66,7 @@ module Rhexon
         @daily = daily
         @zone = zone
         @progress = {}
+        @knots = {}
       end
 
       def steady? = @daily.empty? && @known.size == 1
@@ -104,20 +106,24 @@ module Rhexon
 
       def nearest(index) = (@known.first([ index + 1, 0 ].max).reverse + @known).find { |_, climate| climate }.last
 
-      def of_day(minute)
-        local = minute_of_day(minute)
-        (@daily.reverse.find { |at, _| at <= local } || @daily.last).last
-      end
+      def of_day(minute) = knots(minute / DAY).reverse_each.find { |from, _| from <= minute }.last
 
       def day_change(minute)
-        date = @zone.date(minute)
-        (0..1).each do |days|
-          found = @daily.map { |at, _| @zone.at(date + days, format("%02d:%02d", *at.divmod(60))) }.find { |change| change > minute }
-          return found if found
+        (minute / DAY..).each do |day|
+          found = knots(day).find { |from, _| from > minute }
+          return found.first if found
         end
       end
 
-      def minute_of_day(minute) = minute - @zone.at(@zone.date(minute), "00:00")
+      # The pattern over one day of UTC, reckoned once: what holds at its beginning, and each change in it.
+      def knots(day)
+        @knots[day] ||= begin
+          first = @zone.date(day * DAY) - 1
+          all = (0..2).flat_map { |later| @daily.map { |at, climate| [ @zone.at(first + later, format("%02d:%02d", *at.divmod(60))), climate ] } }
+          before, within = all.partition { |from, _| from <= day * DAY }
+          [ before.last, *within.select { |from, _| from < (day + 1) * DAY } ]
+        end
+      end
     end
   end
 end

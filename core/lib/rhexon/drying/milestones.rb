@@ -47,6 +47,7 @@ module Rhexon
         @line = air.is_a?(Line) ? air : Line.steady(air)
         @from = from
         @all = {}
+        @progress = {}
       end
 
       # @return [Milestone, nil] nil when the product has no such milestone
@@ -69,12 +70,14 @@ module Rhexon
 
       # When a number of reference minutes of a phase have passed.
       # @return [Float, nil] minute
-      def reached(phase, needed) = Rate.progress(coat.product, phase, line).reached(from, needed)
+      def reached(phase, needed) = progress(phase).reached(from, needed)
 
       # Reference minutes of a phase that have passed by then.
-      def passed(phase, minute) = Rate.progress(coat.product, phase, line).between(from, minute)
+      def passed(phase, minute) = progress(phase).between(from, minute)
 
       private
+
+      def progress(phase) = @progress[phase] ||= Rate.progress(coat.product, phase, line)
 
       # No milestone before the one it rests on.
       def in_order(name)

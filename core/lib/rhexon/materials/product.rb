@@ -38,6 +38,7 @@ module Rhexon
         @role = record["role"]
         @colour = record["colour"] || "clear"
         @figures = {}
+        @groups = {}
         freeze
       end
 
@@ -126,11 +127,7 @@ module Rhexon
       end
 
       # Rate group of a milestone, e.g. "reactive_water.early"; a sheet that is not stated at 20 °C, 50 % says so.
-      def rate_group(phase)
-        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}" : mechanism
-        reference = sheet_t_c == 20 && sheet_rh == 50 ? "" : "@#{sheet_t_c}C#{sheet_rh}"
-        "#{base}#{reference}.#{phase}"
-      end
+      def rate_group(phase) = @groups[phase] ||= group(phase)
 
       # @return [Float, nil] dry film of a usual coat on the surface, µm
       def usual_dry_um(method)
@@ -143,6 +140,12 @@ module Rhexon
       def to_h = @record
 
       private
+
+      def group(phase)
+        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}" : mechanism
+        reference = sheet_t_c == 20 && sheet_rh == 50 ? "" : "@#{sheet_t_c}C#{sheet_rh}"
+        "#{base}#{reference}.#{phase}"
+      end
 
       def figure(*path)
         given = path.size == 1 ? @record : @record[path.first]

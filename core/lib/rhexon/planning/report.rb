@@ -100,7 +100,12 @@ module Rhexon
 
       def infeasible
         blocked = @plan.build.blocked or return nil
-        { "constraint" => blocked[:constraint], "passes" => blocked[:passes], "changes" => [] }
+        { "constraint" => blocked[:constraint], "passes" => blocked[:passes], "changes" => changes(blocked[:passes].first.split("/").first) }
+      end
+
+      # The smallest changes that would do, each with its date.
+      def changes(piece_id)
+        WhatIf.of(@plan, piece_id).select(&:ready_at).map { |answer| { "change" => answer.label, "ready_at" => iso(answer.ready_at) } }
       end
     end
   end

@@ -40,6 +40,12 @@ module Rhexon
       # @return [Shop]
       def with_rooms(air) = self.class.new(@json.merge("rooms" => @json["rooms"].map { |room| air.key?(room["id"]) ? { "id" => room["id"], **air[room["id"]] } : room }))
 
+      # The same shop with other hours.
+      # @yieldparam week [Hash{String=>Array}]
+      # @yieldreturn [Hash{String=>Array}]
+      # @return [Shop]
+      def with_weeks = self.class.new(@json.merge("people" => @json["people"].map { |person| person.merge("week" => yield(person["week"])) }))
+
       def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
 
       private

@@ -1,16 +1,21 @@
 module Rhexon
   module Planning
-    # What would become of a piece's date: warmer, drier, with fans, in another room, with another product, with a coat less.
+    # What would become of a piece's date: warmer, drier, with fans, an hour longer each day, on a Saturday, in another room, with another product,
+    # with a coat less.
     # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried in the air that was.
     class WhatIf
-      # @!attribute kind      [String] warmer, drier, fans, or change
-      # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the room's air is to be changed
+      # @!attribute kind      [String] warmer, drier, fans, longer, saturday, or change
+      # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the shop's air or hours are to be changed
       # @!attribute gain_min  [Integer, nil] minutes earlier (negative: later); nil when there is no date
       Answer = Struct.new(:kind, :label, :ready_at, :gain_min, :hands_min, :film_um, :operation, keyword_init: true)
       WARMER_C = 2
       DRIER_PERCENT = 10
       LEAST_RH = 25
       PAST_MIN = 20 * 1440
+      LONGER_MIN = 60
+      SATURDAY = [ [ "08:00", "12:00" ] ].freeze
+      # No shop works past this.
+      LATEST_CLOSE = "22:00"
 
       # @param plan [Plan]
       # @param piece_id [String]
@@ -24,9 +29,9 @@ module Rhexon
       end
 
       def answers
-        return [] if @plan.of_piece(@id).none? { |placement| placement.status == "planned" }
+        return [] if @plan.queues.fetch(@id).all? { |pass| placed = @plan.build.by_index[pass.index] and placed.status != "planned" }
 
-        (air + changes).reject { |answer| answer.gain_min&.zero? }
+        (air + hours + changes).reject { |answer| answer.gain_min&.zero? }
       end
 
       private
@@ -41,6 +46,22 @@ module Rhexon
         { "warmer" => [ "#{WARMER_C} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{DRIER_PERCENT} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
           answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.rooms.fetch(room), change) ] })))
         end
+      end
+
+      def hours
+        [ [ "longer", "An hour longer each day", ->(week) { week.transform_values { |spans| longer(spans) } } ],
+          [ "saturday", "Saturdays #{SATURDAY.first.join(" to ")}", ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => SATURDAY) } ] ].map do |kind, label, change|
+          answer(kind, label, nil, Planner.plan(shop.with_weeks(&change)))
+        end
+      end
+
+      def longer(spans)
+        return spans if spans.empty?
+
+        from, till = spans.last
+        hours, minutes = till.split(":").map(&:to_i)
+        later = format("%02d:%02d", *(hours * 60 + minutes + LONGER_MIN).divmod(60))
+        [ *spans[0..-2], [ from, [ till, [ later, LATEST_CLOSE ].min ].max ] ]
       end
 
       def changes
