@@ -52,7 +52,7 @@ module Rhexon
       end
 
       def fits?(product, now, steps)
-        product != now && product.film? && product.colour == now.colour && product.role == now.role && product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
+        product != now && product.film? && product.colour == now.colour && product.role && product.role == now.role && product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
       end
 
       def swap(step, product) = { "op" => "change_step", "id" => step["id"], "set" => { "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil, "hardener_parts" => nil } }
