@@ -6,6 +6,7 @@ class PiecesScreenTest < ApplicationSystemTestCase
     visit "/pieces"
     assert_accessible
     click_on "Desk top"
+    assert_selector "h1", text: "Desk top"
     click_on "1 off, elm, 1 m²"
     fill_in "Area, m²", with: "4,5"
     fill_in "Colour, L* a* b*", with: "reddish"
