@@ -1,17 +1,9 @@
 import { Head, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { Shell, useNow } from "@/components/Shell"
-import { Hours, type HoursOf } from "@/shop/Hours"
+import { Hours } from "@/shop/Hours"
+import type { ShopProps } from "@/shop/props"
 import { RoomAir } from "@/shop/RoomAir"
-import type { RoomAir as RoomAirData } from "@/types"
-
-export type ShopProps = {
-  rooms: RoomAirData[]
-  airs: string[]
-  people: ({ id: number; name: string; at_bench: boolean } & HoursOf)[]
-  shop_hours: HoursOf
-  report?: { hours: number; refused: number; first_refused: string | null }
-}
 
 /** The shop itself: its rooms and their air by day and night, its people, its hours and holidays. */
 export default function ShopPage(first: ShopProps) {

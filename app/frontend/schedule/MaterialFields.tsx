@@ -1,6 +1,6 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
-import type { StepFieldsProps } from "./StepFields"
+import type { StepFieldsProps } from "./stepProps"
 import { METHODS, ROLES } from "./words"
 
 const methodsOf = (item: ShelfItem | undefined, film: boolean): Method[] =>

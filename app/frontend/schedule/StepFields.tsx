@@ -1,19 +1,8 @@
 import { SelectField, Stepper } from "@/components/Field"
-import type { Room, ShelfItem, Step } from "@/types"
+import type { Step } from "@/types"
 import { MaterialFields } from "./MaterialFields"
+import type { StepFieldsProps, StepSet } from "./stepProps"
 import { FAR_MILESTONES } from "./words"
-
-export type StepSet = { [K in keyof Step]?: Step[K] | null }
-export type StepFieldsProps = {
-  step: Step
-  shelf: ShelfItem[]
-  rooms: Room[]
-  faces: string[]
-  homeRoom: string
-  pending: (field: string) => boolean
-  error: (field: string) => string | undefined
-  onSet: (set: StepSet) => void
-}
 
 /** Everything a step can be told, by its kind; each change goes to the server at once. */
 export function StepFields(props: StepFieldsProps) {

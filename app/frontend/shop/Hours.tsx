@@ -2,10 +2,9 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
 import { Refused, send } from "@/lib/api"
-import type { ShopProps } from "@/pages/Shop"
 import type { ErrorSaid } from "@/types"
+import type { HoursOf, ShopProps } from "./props"
 
-export type HoursOf = { week: Record<string, string>; days: { date: string; hours: string }[] }
 type Props = { people: ShopProps["people"]; shopHours: HoursOf; onKept: (props: ShopProps) => void }
 
 const DAYS: [string, string][] = [

@@ -1,9 +1,9 @@
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Refused, send, sendFile } from "@/lib/api"
-import type { ShopProps } from "@/pages/Shop"
 import type { ErrorSaid, RoomAir as RoomAirData } from "@/types"
 import { AirDrawing } from "./AirDrawing"
+import type { ShopProps } from "./props"
 
 type Hour = { at: string; t_c: string; rh: string }
 type Props = { room?: RoomAirData; airs: string[]; now: number; zone: string; onKept: (props: ShopProps) => void }
