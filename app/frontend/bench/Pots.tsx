@@ -14,8 +14,8 @@ export function Pots({ pots, now, zone }: Props) {
       <h2 className="head">In the pot</h2>
       <ul className="bench-pots">
         {pots.map((pot) => {
-          const left = pot.usable_until === null ? null : pot.usable_until - now
           const whole = pot.usable_until !== null && pot.mixed_at !== null ? pot.usable_until - pot.mixed_at : 1
+          const left = pot.usable_until === null ? null : Math.min(pot.usable_until - now, whole)
           const fill = Math.max(0, Math.min(1, pot.left_g / Math.max(pot.whole_g, 1))) * 40
           return (
             <li key={pot.path} data-state={left === null ? "calm" : left < 0 ? "over" : left < 30 ? "short" : "runs"}>

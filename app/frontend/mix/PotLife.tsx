@@ -13,7 +13,7 @@ export function PotLife({ pot, now, zone }: Props) {
       </p>
     )
   const whole = pot.usable_until - pot.hardened_at
-  const left = pot.usable_until - now
+  const left = Math.min(pot.usable_until - now, whole)
   return (
     <div className="pot-life" data-state={left < 0 ? "over" : left < 30 ? "short" : "runs"}>
       <div className="life-bar" aria-hidden="true">

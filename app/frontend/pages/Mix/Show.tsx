@@ -146,7 +146,7 @@ export default function MixShow({ pot: first, scale }: Props) {
         </section>
         <section className="mix-side">
           <PourList pot={pot} current={current} system={system} onChoose={setChosen} />
-          <WaysOn options={pot.options} chosen={way} currency={shop.currency} onChoose={goOn} />
+          <WaysOn options={pot.complete ? [] : pot.options} chosen={way} currency={shop.currency} onChoose={goOn} />
           <PotLife pot={pot} now={now} zone={shop.zone} />
           {!pot.closed && (pot.complete || pot.hardened_at !== null) && <Timers pot={pot} />}
           {pot.too_small && (
