@@ -8,7 +8,7 @@ class BatchesController < ApplicationController
   def create
     product = Product.find_by(id: body["product"]) || raise(Rhexon::Refusal.new("Choose a product", where: "product"))
     typed = Rhexon::Mixing::Typed.read(body["amount"], where: "amount")
-    grams = typed.kind == :mass ? typed.value : typed.value * (product.to_value.density_g_per_ml&.value || 1.0)
+    grams = Rhexon::Stock::Packs.grams({ typed.kind == :mass ? "g" : "ml" => typed.value }, product.to_value)
     received = Batch.receive!(product, grams: grams.round(1), lot: body["lot"].presence, state: body["state"] == "opened" ? "opened" : "sealed", on: day(body["on"]), client_id: body["client_id"].presence || SecureRandom.uuid)
     render json: { location: batch_path(received) }
   end

@@ -44,7 +44,7 @@ class Batch < ApplicationRecord
 
   def discard!(client_id:, at: Time.current)
     transaction do
-      StockMove.record!(batch: self, grams: -left_g, reason: "thrown away", client_id: client_id)
+      StockMove.record!(batch: self, grams: -left_g, reason: StockMove::THROWN_AWAY, client_id: client_id)
       update!(discarded_at: at)
     end
   end
@@ -95,10 +95,10 @@ class Batch < ApplicationRecord
 
   # Mixed shellac old enough to be tried on glass before it is used.
   def smear_first?(today)
-    state == "mixed" && product&.kind == "shellac" && made_on && Rhexon::Mixing::Cuts.age((today - made_on) / 30.44, keeps_months: 120) == "test"
+    state == "mixed" && product&.kind == "shellac" && made_on && Rhexon::Mixing::Cuts.smear_first?(made_on, today)
   end
 
-  def density_g_per_ml = (mix ? mix.sheet.recipe.density_g_per_ml : product.to_value.density_g_per_ml&.value || 1.0).round(3)
+  def density_g_per_ml = (mix ? mix.sheet.recipe.density_g_per_ml : product.to_value.density_g_per_ml.value).round(3)
 
   # Number on the jar's label.
   def code = self.class.code(id)

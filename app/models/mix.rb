@@ -43,17 +43,11 @@ class Mix < ApplicationRecord
     pours.find { |entry| names.include?(entry.body["name"]) }&.happened_at
   end
 
-  # @return [Float, nil] minutes the mix may be used, in its room
-  def usable_min
-    return unless product && sheet.recipe.components.any? { |component| component.role == "hardener" }
+  # @return [Time, nil] as the plan reckons it, through the air of the room
+  def usable_until = hardened_at && usable_from(hardened_at)&.then { |minute| Time.at(minute * 60).utc }
 
-    value = product.to_value
-    parts = components.find { |component| component["role"] == "hardener" }["parts"]
-    ends = value.pot_life_by_hardener
-    Rhexon::Mixing::PotLife.usable_min(value, t_c: room&.air_at(hardened_at || Time.current)&.t_c || value.pot_life_t_c, batch_g: correction.total_g, hardener_parts: ends && parts.clamp(ends.first.first, ends.last.first))
-  end
-
-  def usable_until = hardened_at && usable_min&.then { |minutes| hardened_at + minutes.floor * 60 }
+  # @return [Integer, nil] minutes it may be used, from the hardener or from now
+  def usable_min = usable_from(hardened_at || Time.current)&.-((hardened_at || Time.current).to_i / 60)
 
   # What stirring, resting and straining the sheet asks for.
   # @return [Array<Hash>] {"after", "do", "min"}
@@ -62,6 +56,13 @@ class Mix < ApplicationRecord
   def reload(*) = super.tap { @pours = @correction = @sheet = nil }
 
   private
+
+  def usable_from(time)
+    hardener = components.find { |component| component["role"] == "hardener" }
+    return unless product && hardener
+
+    Rhexon::Mixing::PotLife.usable_until(product.to_value, (room || Room.order(:id).first).line, time.to_i / 60, batch_g: correction.total_g, hardener_parts: hardener["parts"])
+  end
 
   def over_again?(entry) = poured_g(entry.body["name"]) > sheet.pours.find { |pour| pour.name == entry.body["name"] }.high_g
 

@@ -63,7 +63,7 @@ class MixDesk
 
     Mix.transaction do
       entry = Entry.record!(client_id: client_id, kind: "discarded", happened_at: happened_at, mix: @mix, body: { "total_g" => @mix.poured.sum { |pour| pour["g"] }.round(2) })
-      take_stock!(entry, "thrown away with #{@mix.name}")
+      take_stock!(entry, "#{StockMove::THROWN_AWAY} with #{@mix.name}")
       @mix.update!(closed_at: happened_at)
     end
   end
@@ -116,6 +116,6 @@ class MixDesk
   def expires_on(day)
     return if catalysed?
 
-    @mix.product ? Rhexon::Stock::Keeping.until(@mix.product.to_value, "mixed", day, shellac_months: Shop.current.shellac_months) : day >> 6
+    @mix.product ? Rhexon::Stock::Keeping.until(@mix.product.to_value, "mixed", day, shellac_months: Shop.current.shellac_months) : Rhexon::Stock::Keeping.blend_until(day)
   end
 end

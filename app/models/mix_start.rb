@@ -12,7 +12,7 @@ class MixStart
       batch = plan.batches.find { |candidate| candidate.passes.include?(key) } or
         raise Rhexon::Refusal.new("Nothing has to be mixed for that pass any more: it is done, or the schedule has changed", where: "pass")
       product = Product.find_by!(code: batch.product.id)
-      Mix.create!(name: product.full_name, product: product, room: Room.find_by(name: batch.room), components: components_of(batch.sheet.recipe, product), want: { "total_ml" => batch.ml.round(1) }, pass_keys: batch.passes, usable_g: usable_g(batch), resolution_g: Shop.current.scale_g)
+      Mix.create!(name: product.full_name, product: product, room: Room.find_by(name: batch.room), components: components_of(batch.sheet.recipe, product), want: { "total_ml" => batch.ml.round(1) }, pass_keys: batch.passes, usable_g: batch.usable_g&.round(1), resolution_g: Shop.current.scale_g)
     end
 
     # A mix by itself: a product, a recipe of the shop, or typed components.
@@ -44,11 +44,6 @@ class MixStart
     end
 
     private
-
-    # What these hands can lay on before the pot life ends.
-    def usable_g(batch)
-      batch.usable_until && (batch.sheet.total_g * (batch.usable_until - batch.mixed_at) / (batch.used_until - batch.mixed_at).to_f).round(1)
-    end
 
     def components(body, product)
       return components_of(Rhexon::Mixing::ProductMix.recipe(product.to_value, Shelf.products, step_of(body)), product) if product

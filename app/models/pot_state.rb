@@ -2,7 +2,7 @@
 class PotState
   # @!attribute low_add_g, high_add_g [Float] what may still go in, least and most
   # @!attribute state [String] waiting, short (some is in), done
-  Pour = Struct.new(:name, :role, :share, :real, :g, :first_g, :ml, :low_add_g, :high_add_g, :add_g, :poured_g, :state, :estimate, :density_g_per_ml, :accepted, :note, :shelf_g, keyword_init: true)
+  Pour = Struct.new(:name, :role, :share, :real, :g, :first_g, :ml, :low_add_g, :high_add_g, :add_g, :add_ml, :low_add_ml, :high_add_ml, :poured_g, :state, :estimate, :accepted, :note, :shelf_g, keyword_init: true)
   # @!attribute grams [Float] what was poured
   Poured = Struct.new(:id, :name, :grams, :at, keyword_init: true)
 
@@ -50,12 +50,10 @@ class PotState
 
   def pour(now, first)
     component = first.component
-    slack = first.g * correction.factor * component.tolerance_percent / 100
-    poured = mix.poured_g(component.name)
-    done = poured.positive? && now.add_g < [ resolution_g / 2, 1e-6 ].max
-    Pour.new(name: component.name, role: component.role, share: component.words, real: real_share(component), g: now.final_g.round(2), first_g: first.g.round(2), ml: (now.final_g / component.density_g_per_ml).round(1),
-             low_add_g: [ now.add_g - slack, 0 ].max.round(2), high_add_g: (now.add_g + slack).round(2), add_g: now.add_g.round(2), poured_g: poured.round(2), state: done ? "done" : (poured.positive? ? "short" : "waiting"),
-             estimate: component.estimate?, density_g_per_ml: component.density_g_per_ml, accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round)
+    ml = ->(grams) { (grams / component.density_g_per_ml).round(1) }
+    Pour.new(name: component.name, role: component.role, share: component.words, real: real_share(component), g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g),
+             low_add_g: now.low_add_g.round(2), high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g), low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g),
+             poured_g: mix.poured_g(component.name).round(2), state: now.state(resolution_g), estimate: component.estimate?, accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round)
   end
 
   # What its share comes to with what is in the pot, as the recipe reads it.

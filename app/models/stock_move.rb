@@ -1,5 +1,7 @@
 # Grams into or out of a batch. Append-only; what is left is their sum.
 class StockMove < ApplicationRecord
+  THROWN_AWAY = "thrown away".freeze
+
   belongs_to :batch
   belongs_to :entry, optional: true
 

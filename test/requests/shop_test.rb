@@ -14,7 +14,8 @@ class ShopRequestTest < RequestTest
   end
 
   test "a night set-back delays what is laid from now on, and not what dries already" do
-    piece = make_piece(steps: [ coat("s1", product: "varnish_oil", method: "brush", wet_um: 85) ]) if Product.create!(code: "varnish_oil", maker: "Marram", name: "varnish", kind: "oil_varnish", role: "top coat")
+    Product.create!(code: "varnish_oil", maker: "Marram", name: "varnish", kind: "oil_varnish", role: "top coat")
+    piece = make_piece(steps: [ coat("s1", product: "varnish_oil", method: "brush", wet_um: 85) ])
     log(piece, "s1/1/top", "started", MONDAY - 20.hours)
     log(piece, "s1/1/top", "done", MONDAY - 19.hours)
     before = ShopFloor.new.plan.build.ready[piece.core_id]

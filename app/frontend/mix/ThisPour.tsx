@@ -86,7 +86,7 @@ export function ByVolume({
   onPoured: () => void
   onTyped: (typed: string) => Promise<boolean>
 }) {
-  const ml = pour.add_g / pour.density_g_per_ml
+  const ml = pour.add_ml
   const [number, ...unit] = volume(ml, system).split(" ")
   return (
     <>
@@ -99,7 +99,7 @@ export function ByVolume({
       </p>
       <p className="mix-target">
         <span className="sub">
-          {volume(pour.low_add_g / pour.density_g_per_ml, system)} – {volume(pour.high_add_g / pour.density_g_per_ml, system)}
+          {volume(pour.low_add_ml, system)} – {volume(pour.high_add_ml, system)}
         </span>
       </p>
       <p className="mix-say">To the line, read at eye level.</p>

@@ -110,6 +110,25 @@ class LineTest < CoreTest
     assert_empty findings(morning, "climate.cold")
   end
 
+  # Plans are made in several threads over the same room.
+  def test_one_table_serves_several_threads
+    progress = -> { Rate.progress(product("oil_varnish"), "hard", line(climate: [], daily: SETBACK.map { |hour| hour.merge("rh" => 50 + @turn) })) }
+    10.times do |turn|
+      @turn = turn
+      asked = Array.new(40) { |index| [ at("2026-11-23T09:00+01:00") - index * 700, 500.0 + 1500 * index ] }
+      shared = progress.call
+      found = asked.map { |from, needed| Thread.new { Thread.pass; shared.reached(from, needed) } }.map(&:value)
+      alone = asked.map { |from, needed| Line.new([], SETBACK.map { |hour| [ hour["at"].to_i * 60, Rhexon::Drying::Climate.new(t_c: hour["t_c"], rh: 50 + turn) ] }, BERLIN).then { |own| Rate.progress(product("oil_varnish"), "hard", own).reached(from, needed) } }
+      alone.zip(found) { |one, other| assert_in_delta one, other, 1e-6 }
+    end
+  end
+
+  def test_the_drawn_air_begins_at_the_first_minute_and_follows_each_change
+    drawn = Rhexon::Picture::AirLine.of(line(daily: SETBACK), at("2026-11-23T12:00+01:00"), at("2026-11-24T12:00+01:00"))
+    assert_equal [ [ "2026-11-23T12:00+01:00", 20.0 ], [ "2026-11-23T18:00+01:00", 10.0 ], [ "2026-11-24T06:00+01:00", 20.0 ] ], drawn.map { |air| [ BERLIN.iso(air.from), air.t_c ] }
+    assert_equal 1, Rhexon::Picture::AirLine.of(Line.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50)), 0, 9000).size
+  end
+
   private
 
   # Minute by minute, by the factor alone.

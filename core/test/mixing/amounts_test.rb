@@ -96,4 +96,15 @@ class AmountsTest < CoreTest
     assert_equal 24, Mixing::Drops.count(1.5, per_ml: 16)
     assert_equal [ nil, "filling", "missed_dry", "steady" ], [ [ 40 ], [ 40, 28 ], [ 28, 40 ], [ 40, 38 ] ].map { |counts| Mixing::Drops.trend(counts) }
   end
+
+  # 192 of the 240 min count; after an hour at 20 °C the other 132 pass twice as fast at 30 °C: 60 + 66.
+  def test_a_pot_in_air_that_warms_sets_sooner
+    line = Rhexon::Drying::Line.read({ "climate" => [ { "from" => "2026-11-23T06:00+01:00", "t_c" => 20, "rh" => 50 }, { "from" => "2026-11-23T11:00+01:00", "t_c" => 30, "rh" => 50 } ] }, Rhexon::Planning::Zone.new("Europe/Berlin"))
+    from = at("2026-11-23T10:00+01:00")
+    assert_equal 126, Mixing::PotLife.usable_until(product, line, from) - from
+    assert_nil Mixing::PotLife.usable_until(product(class: "shellac"), line, from)
+    ends = product(pot_life_by_hardener: [ [ 8, 300 ], [ 12, 180 ] ])
+    steady = Rhexon::Drying::Line.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50))
+    assert_equal [ 240, 144, 144 ], [ 8, 12, 20 ].map { |parts| Mixing::PotLife.usable_until(ends, steady, from, hardener_parts: parts) - from }, "past an end the nearer end counts"
+  end
 end

@@ -56,4 +56,32 @@ class BatchesTest < CoreTest
     assert_equal json["passes"].map { |pass| pass["key"] }, json["batches"].first["passes"]
     assert_empty PlanChecker.new(shop_json(piece(document(clear(coats: 2))), products: PRODUCTS + [ TWO_PART, HARDENER, WATER ]), json).faults
   end
+
+  # One product in two pieces on one morning comes from one pot; another room, another share, another day do not.
+  def test_what_may_come_from_one_pot
+    pots = lambda do |*pieces, **more|
+      plan(*pieces, products: PRODUCTS + [ TWO_PART, HARDENER, WATER ], rooms: [ { "id" => "bench", "climate" => [ { "t_c" => 20, "rh" => 50 } ] }, { "id" => "loft", "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ], **more).batches
+    end
+    two = pots.(piece(document(clear)), piece(document(clear), id: "other"))
+    assert_equal [ %w[other top] ], two.map { |batch| batch.passes.map { |key| key.split("/").first }.sort }
+    assert_equal 2, pots.(piece(document(clear)), piece(document(clear(room: "loft")), id: "other")).size
+    assert_equal 2, pots.(piece(document(clear)), piece(document(clear(hardener_parts: 9)), id: "other")).size
+    assert_equal 2, pots.(piece(document(clear)), piece(document(clear), id: "other", release: "2026-11-24T07:30+01:00")).size
+  end
+
+  # 12 m² at 40 m²/h are 18 min, at 25 m²/h 29.
+  def test_the_gun_decides_pace_and_loss
+    work = ->(**more) { shop(clear(**more), area_m2: 12.0).placements.first.then { |placed| placed.work_end - placed.work_start } }
+    assert_equal [ 29, 18, 9 ], [ work.call, work.call(gun: "conventional"), work.call(gun: "airless") ]
+    amount = ->(**more) { shop(clear(**more), area_m2: 12.0).batches.first.ml }
+    assert_in_delta (1200 / 0.40 + 60) * 1.1, amount.call(gun: "conventional"), 1e-6
+    assert_in_delta (1200 / 0.42 + 60) * 1.1, amount.call(narrow: true), 1e-6
+  end
+
+  # Of 192 usable minutes the coat takes 10 and 3: what is in the pot would last 192 / 13 as far.
+  def test_how_much_could_be_laid_on_before_the_pot_sets
+    batch = shop(clear).batches.first
+    assert_in_delta batch.sheet.total_g * 192 / (batch.used_until - batch.mixed_at), batch.usable_g, 1e-6
+    assert_nil shop(coat("s1", product: "lacquer")).batches.first.usable_g
+  end
 end

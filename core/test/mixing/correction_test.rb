@@ -106,6 +106,17 @@ class CorrectionTest < CoreTest
     end
   end
 
+  # 480 g of base scale by 1.2: 48 g of hardener, 2 % of that is 0.96 g; of the thinner 5 %.
+  def test_each_pour_says_how_far_it_may_go_and_where_it_stands
+    base, hardener, thinner = correct([ "base", 480 ], [ "thinner", 20 ]).pours
+    assert_equal %w[done waiting short], [ base, hardener, thinner ].map { |pour| pour.state(0.1) }
+    assert_in_delta 48 - 0.96, hardener.low_add_g, 1e-6
+    assert_in_delta 48 + 0.96, hardener.high_add_g, 1e-6
+    assert_in_delta 28 - 2.4, thinner.low_add_g, 1e-6
+    assert_equal 0.0, base.low_add_g
+    assert_equal %w[short done], [ 0.1, 300 ].map { |resolution| correct([ "base", 300 ]).pours.first.state(resolution) }, "less than half a step of the scale is nothing"
+  end
+
   private
 
   def random_sheet(random)

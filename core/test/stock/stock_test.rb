@@ -58,4 +58,18 @@ class StockTest < CoreTest
     assert_equal Date.new(2026, 3, 31), keeping.call("opened", shelf_life_months: { "opened" => 2 })
     assert_equal Date.new(2026, 4, 30), Rhexon::Stock::Keeping.until(product(class: "shellac"), "mixed", Date.new(2026, 1, 31), shellac_months: 3)
   end
+
+  def test_what_is_mixed_for_a_pass_is_not_needed_again
+    open = shop([ { "id" => "b1", "product" => "clear", "g" => 900 } ], steps: [ coat("s1", product: "clear", coats: 2) ])
+    key = open.placements.first.pass.key
+    mixed = shop([ { "id" => "b1", "product" => "clear", "g" => 900 }, { "id" => "m1", "product" => "clear", "g" => 220, "state" => "mixed", "passes" => [ key ] } ], steps: [ coat("s1", product: "clear", coats: 2) ])
+    assert_in_delta open.shopping.line_of("clear").need_g / 2, mixed.shopping.line_of("clear").need_g, 1e-6
+    assert_equal 900.0, mixed.shopping.line_of("clear").left_g, "a mix for one pass is no stock for another"
+  end
+
+  def test_old_shellac_is_tried_first_and_blends_keep_half_a_year
+    made = Date.new(2026, 8, 31)
+    assert_equal [ false, true ], [ Date.new(2026, 11, 30), Date.new(2026, 12, 1) ].map { |day| Rhexon::Mixing::Cuts.smear_first?(made, day) }
+    assert_equal Date.new(2027, 2, 28), Rhexon::Stock::Keeping.blend_until(made)
+  end
 end

@@ -4,7 +4,7 @@ module Rhexon
     # reached(from, needed) is where the integral of the rate from +from+ equals +needed+.
     class Progress
       HORIZON_MIN = 400 * 1440
-      # Before the first minute asked the air of then is taken, a day at least, so that what was laid a little earlier is in the table.
+      # The table begins this long before the first minute asked, so that what was laid a little earlier is in it.
       BACK_MIN = 3 * 1440
 
       # @param line [Line]
@@ -15,41 +15,48 @@ module Rhexon
         @times = []
         @done = []
         @rates = []
+        # Lines are kept between plans, and plans are made in several threads.
+        @lock = Mutex.new
       end
 
       # @param from [Numeric] minute
       # @param needed [Numeric] reference minutes
       # @return [Float, nil] minute; nil when it is not reached within 400 days
       def reached(from, needed)
-        return needed.zero? || @line_rate.zero? ? (needed.zero? ? from.to_f : nil) : from + needed / @line_rate if steady?
+        return from.to_f if needed.zero?
+        return (from + needed / @line_rate unless @line_rate.zero?) if steady?
 
-        start(from)
-        target = at(from) + needed
-        extend_table while @done.last < target && @times.last < from + HORIZON_MIN
-        return if @done.last < target
+        @lock.synchronize do
+          start(from)
+          target = at(from) + needed
+          extend_table while @done.last < target && @times.last < from + HORIZON_MIN
+          next if @done.last < target
 
-        index = @done.bsearch_index { |done| done >= target }
-        return @times[0] + (target - @done[0]) / @rates[0] if index.zero?
-
-        @times[index - 1] + (target - @done[index - 1]) / @rates[index - 1]
+          index = @done.bsearch_index { |done| done >= target } - 1
+          @times[index] + (target - @done[index]) / @rates[index]
+        end
       end
 
       # @return [Float] reference minutes that pass between two minutes
       def between(from, to)
         return (to - from) * @line_rate if steady?
 
-        start([ from, to ].min)
-        at(to) - at(from)
+        @lock.synchronize do
+          start([ from, to ].min)
+          at(to) - at(from)
+        end
       end
 
       # @return [Array<Array(Integer, Float)>] from a minute on this rate, over a stretch of time
       def rates(from, to)
         return [ [ from, @line_rate ] ] if steady?
 
-        start(from)
-        extend_table while @times.last < to
-        first = [ (@times.bsearch_index { |time| time > from } || @times.size) - 1, 0 ].max
-        [ [ from, @rates[first] ] ] + @times.each_index.select { |index| index > first && @times[index] < to }.map { |index| [ @times[index], @rates[index] ] }
+        @lock.synchronize do
+          start(from)
+          extend_table while @times.last < to
+          first = (@times.bsearch_index { |time| time > from } || @times.size) - 1
+          [ [ from, @rates[first] ] ] + @times.each_index.select { |index| index > first && @times[index] < to }.map { |index| [ @times[index], @rates[index] ] }
+        end
       end
 
       private

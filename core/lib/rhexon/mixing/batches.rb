@@ -6,10 +6,14 @@ module Rhexon
       # @!attribute mixed_at     [Integer] minute the hardener goes in
       # @!attribute usable_until [Integer, nil] nil: no pot life
       # @!attribute used_until   [Integer] end of the work it serves
-      # @!attribute short        [Boolean] the work outlasts it
+      # @!attribute share        [Integer] how many equal batches its pass has
       # @!attribute sheet        [PourSheet]
       Batch = Struct.new(:id, :product, :mixed_at, :usable_until, :used_until, :passes, :ml, :share, :sheet, :room, keyword_init: true) do
         def short? = !usable_until.nil? && used_until > usable_until
+
+        # What these hands can lay on before the pot life ends.
+        # @return [Float, nil]
+        def usable_g = usable_until && sheet.total_g * (usable_until - mixed_at) / (used_until - mixed_at)
       end
 
       # @param plan [Planning::Plan]
@@ -19,6 +23,7 @@ module Rhexon
       def initialize(plan)
         @plan = plan
         @batches = []
+        @open = {}
       end
 
       def all
@@ -37,8 +42,7 @@ module Rhexon
         count = pass.step["batches"] || 1
         return split(placement, ml, count) if count > 1
 
-        open = @batches.reverse.find { |batch| batch.share == 1 && same_mix?(batch, pass) }
-        open && joins?(open, placement, ml) ? join(open, placement, ml) : begin_batch(placement, ml, placement.hands_start, placement.work_end, 1)
+        begin_batch(placement, ml, placement.hands_start, placement.work_end, 1) unless join(@open[mix_of(placement)], placement, ml)
       end
 
       # Equal batches, each mixed when the one before is used up.
@@ -52,44 +56,39 @@ module Rhexon
 
       def begin_batch(placement, ml, from, used_until, share)
         sheet = sheet(placement.pass, ml)
-        @batches << Batch.new(id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from, usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
-                              passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room)
+        batch = Batch.new(id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from, usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
+                          passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room)
+        @batches << batch
+        @open[mix_of(placement)] = batch if share == 1
       end
 
-      def join(batch, placement, ml)
-        batch.ml += ml
-        batch.sheet = sheet(placement.pass, batch.ml)
-        batch.usable_until = usable_until(placement.pass, batch.mixed_at, batch.sheet)
-        batch.used_until = [ batch.used_until, placement.work_end ].max
-        batch.passes << placement.pass.key
+      # What may come from one pot: the same product and shares, in one room, on one day.
+      def mix_of(placement)
+        pass = placement.pass
+        [ pass.product.id, pass.room, shop.zone.date(placement.hands_start), *pass.step.values_at("thinning", "thinner", "hardener_parts") ]
       end
 
       # Without a pot life a mix of the same day serves on; with one it must last to the end of the pass.
-      def joins?(batch, placement, ml)
-        return false unless shop.zone.date(batch.mixed_at) == shop.zone.date(placement.hands_start)
+      # @return [Boolean]
+      def join(batch, placement, ml)
+        return false if batch.nil? || batch.short?
 
-        until_then = usable_until(placement.pass, batch.mixed_at, sheet(placement.pass, batch.ml + ml))
-        until_then.nil? || (!batch.short? && placement.work_end <= until_then)
-      end
+        sheet = sheet(placement.pass, batch.ml + ml)
+        usable = usable_until(placement.pass, batch.mixed_at, sheet)
+        return false if usable && [ batch.used_until, placement.work_end ].max > usable
 
-      def same_mix?(batch, pass)
-        known = @plan.build.by_index.find { |placement| placement && placement.pass.key == batch.passes.first }.pass
-        known.product.equal?(pass.product) && known.room == pass.room && %w[thinning thinner hardener_parts].all? { |field| known.step[field] == pass.step[field] }
+        batch.ml += ml
+        batch.sheet = sheet
+        batch.usable_until = usable
+        batch.used_until = [ batch.used_until, placement.work_end ].max
+        batch.passes << placement.pass.key
+        true
       end
 
       def sheet(pass, ml) = PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml }, resolution_g: shop.scale_g)
 
       def usable_until(pass, from, sheet)
-        product = pass.product
-        usable = PotLife.usable_min(product, t_c: product.pot_life_t_c, batch_g: sheet.total_g, hardener_parts: hardener_in_range(pass)) or return
-        PotLife.progress(product, shop.rooms.fetch(pass.room)).reached(from, usable)&.floor
-      end
-
-      # A share outside the sheet's ends is a finding of its own; its pot life is that of the nearer end.
-      def hardener_in_range(pass)
-        ends = pass.product.pot_life_by_hardener
-        parts = ProductMix.hardener_parts(pass.product, pass.step)
-        ends && parts ? parts.clamp(ends.first.first, ends.last.first) : parts
+        PotLife.usable_until(pass.product, shop.rooms.fetch(pass.room), from, batch_g: sheet.total_g, hardener_parts: ProductMix.hardener_parts(pass.product, pass.step))
       end
     end
   end

@@ -3,7 +3,16 @@ module Rhexon
     # What to do after pours that missed their targets t_i. A component outside its tolerance is accepted when its real share is inside its own
     # range; otherwise k = max(a_i / t_i) of the poured amounts a_i scales every target, and what is in the pot is topped up.
     class Correction
-      Pour = Struct.new(:name, :add_g, :final_g, keyword_init: true)
+      # @!attribute low_add_g, high_add_g [Float] least and most that may still go in, by the component's tolerance
+      Pour = Struct.new(:name, :add_g, :final_g, :low_add_g, :high_add_g, keyword_init: true) do
+        # @param resolution_g [Numeric] what the scale cannot tell is nothing
+        # @return [String] waiting, short (some is in) or done
+        def state(resolution_g)
+          return "waiting" unless final_g - add_g > 0
+
+          add_g < resolution_g / 2.0 ? "done" : "short"
+        end
+      end
       # @!attribute blocked_by [String, nil] container, stock or pot_life
       # @!attribute pours      [Array<Pour>]
       # @!attribute cost       [Float, nil] of what it takes or throws away, in the shop's money; nil without prices
@@ -51,9 +60,6 @@ module Rhexon
         all.sort_by.with_index { |option, place| [ option.blocked_by ? 1 : 0, factor > discard_first && option.kind == "discard" ? 0 : 1, place ] }
       end
 
-      # @return [Array<Float>] grams in the pot as the next pour of each will leave it
-      def finals = pours.map(&:final_g)
-
       private
 
       def recipe = sheet.recipe
@@ -97,8 +103,13 @@ module Rhexon
           amount = @amounts[index] || 0.0
           keeps = @amounts[index] && (inside?(index, amount, scale) || (fate(index) == :accepted && in_range_at?(index, scale)))
           add = keeps ? 0.0 : [ targets[index] * scale - amount, 0.0 ].max
-          Pour.new(name: recipe.components[index].name, add_g: add, final_g: amount + add)
+          pour(index, add, amount + add)
         end
+      end
+
+      def pour(index, add, final)
+        slack = targets[index] * factor * recipe.components[index].tolerance_percent / 100
+        Pour.new(name: recipe.components[index].name, add_g: add, final_g: final, low_add_g: [ add - slack, 0.0 ].max, high_add_g: add + slack)
       end
 
       def in_range_at?(index, scale)
@@ -135,7 +146,7 @@ module Rhexon
 
       def at_least_planned = indices.map { |index| [ in_pot[index], targets[index] ].max }
 
-      def pours_to(amounts) = indices.map { |index| Pour.new(name: recipe.components[index].name, add_g: amounts[index] - in_pot[index], final_g: amounts[index]) }
+      def pours_to(amounts) = indices.map { |index| pour(index, amounts[index] - in_pot[index], amounts[index]) }
 
       # Takes 1 - 1/k of the pot out into a second pot, so that this one comes to the planned size.
       def split
@@ -143,7 +154,7 @@ module Rhexon
         amounts = indices.map { |index| [ kept[index], targets[index] ].max }
         out = in_pot.sum - kept.sum
         later = poured?("hardener") ? "the hardener in it runs on" : "keep it for the next mix"
-        Option.new(kind: "split", total_g: amounts.sum, extra_g: out, cost: 0.0, pours: indices.map { |index| Pour.new(name: recipe.components[index].name, add_g: amounts[index] - kept[index], final_g: amounts[index]) },
+        Option.new(kind: "split", total_g: amounts.sum, extra_g: out, cost: 0.0, pours: indices.map { |index| pour(index, amounts[index] - kept[index], amounts[index]) },
                    sentence: "Take #{grams(out)} out into a second pot and finish this one as planned; #{later}.")
       end
 

@@ -72,6 +72,11 @@ module Rhexon
         months > Cut.defaults.fetch("test_after_months") ? "test" : "fresh"
       end
 
+      # Mixed shellac this old is tried on glass before it is used.
+      # @param made_on [Date]
+      # @param today [Date]
+      def smear_first?(made_on, today) = today > made_on >> Cut.defaults.fetch("test_after_months")
+
       # A thin smear on glass: tack-free in 15 min, and no nail may dent it next morning.
       # @return [Boolean]
       def smear_passes?(tack_free_min:, dents:) = tack_free_min <= Cut.defaults.fetch("smear_tack_free_min") && !dents

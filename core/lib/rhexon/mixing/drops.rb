@@ -2,9 +2,6 @@ module Rhexon
   module Mixing
     # Hand-rubbed oils are dosed in drops.
     module Drops
-      # What counts as a change from coat to coat.
-      TREND = 0.15
-
       module_function
 
       # @param per_ml [Numeric] drops in a millilitre; 20 unless the shop counted its own
@@ -18,7 +15,7 @@ module Rhexon
         return if counts.size < 2
 
         change = counts.last / counts[-2].to_f - 1
-        return "steady" if change.abs <= TREND
+        return "steady" if change.abs <= Reference.table("mixing").fetch("drops_trend")
 
         change.negative? ? "filling" : "missed_dry"
       end

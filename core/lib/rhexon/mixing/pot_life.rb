@@ -22,6 +22,18 @@ module Rhexon
       # @return [Drying::Progress] in minutes at the sheet's temperature
       def progress(product, line) = line.progress([ :pot_life, product.pot_life_t_c ]) { |climate| speed(product, climate.t_c) }
 
+      # Until when a mix may be used, through the air of its room.
+      # @param line [Drying::Line]
+      # @param from [Integer] minute the hardener goes in
+      # @param hardener_parts [Numeric, nil] outside the sheet's ends that of the nearer end
+      # @return [Integer, nil] minute; nil: the product has no pot life
+      def usable_until(product, line, from, batch_g: nil, hardener_parts: nil)
+        ends = product.pot_life_by_hardener
+        parts = ends && hardener_parts ? hardener_parts.clamp(ends.first.first, ends.last.first) : hardener_parts
+        usable = usable_min(product, t_c: product.pot_life_t_c, batch_g: batch_g, hardener_parts: parts)
+        usable && progress(product, line).reached(from, usable)&.floor
+      end
+
       def usable_min(product, **conditions) = minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
 
       # Pot life at 20 °C for a hardener share: linear between the ends of the sheet; fixed where the sheet gives one figure.

@@ -33,7 +33,6 @@ module Rhexon
 
       # @return [Array<Float>] of the total, 0 to 1
       def mass_shares = unit_g.then { |grams| grams.map { |g| g / grams.sum } }
-      def volume_shares = unit_ml.map { |ml| ml / unit_ml.sum }
 
       # One amount read in one of the four readings.
       # @param amounts_g [Array<Float>] grams of every component

@@ -8,18 +8,12 @@ module Rhexon
       # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the shop's air or hours are to be changed
       # @!attribute gain_min  [Integer, nil] minutes earlier (negative: later); nil when there is no date
       Answer = Struct.new(:kind, :label, :ready_at, :gain_min, :hands_min, :film_um, :operation, keyword_init: true)
-      WARMER_C = 2
-      DRIER_PERCENT = 10
-      LEAST_RH = 25
+      # How far back the air is kept, and how far ahead it is changed hour by hour.
       PAST_MIN = 20 * 1440
-      LONGER_MIN = 60
-      SATURDAY = [ [ "08:00", "12:00" ] ].freeze
-      # No shop works past this.
-      LATEST_CLOSE = "22:00"
 
       # @param plan [Plan]
       # @param piece_id [String]
-      # @return [Array<Answer>] those that change the date, the largest gain first within each kind
+      # @return [Array<Answer>] those that change the date: air, hours, then the schedule
       def self.of(plan, piece_id) = new(plan, piece_id).answers
 
       def initialize(plan, piece_id)
@@ -37,20 +31,21 @@ module Rhexon
       private
 
       def shop = @plan.shop
+      def limits = Reference.table("limits").fetch("what_if")
 
       def air
         rooms = @plan.of_piece(@id).select { |placement| placement.milestones }.map { |placement| placement.pass.room }.uniq
         return [] if rooms.empty?
 
         where = rooms.one? ? "in the #{rooms.first}" : "in its rooms"
-        { "warmer" => [ "#{WARMER_C} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{DRIER_PERCENT} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
+        { "warmer" => [ "#{limits.fetch("warmer_c")} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{limits.fetch("drier_percent")} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
           answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.rooms.fetch(room), change) ] })))
         end
       end
 
       def hours
         [ [ "longer", "An hour longer each day", ->(week) { week.transform_values { |spans| longer(spans) } } ],
-          [ "saturday", "Saturdays #{SATURDAY.first.join(" to ")}", ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => SATURDAY) } ] ].map do |kind, label, change|
+          [ "saturday", "Saturdays #{limits.fetch("saturday").join(" to ")}", ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.fetch("saturday") ]) } ] ].map do |kind, label, change|
           answer(kind, label, nil, Planner.plan(shop.with_weeks(&change)))
         end
       end
@@ -60,8 +55,8 @@ module Rhexon
 
         from, till = spans.last
         hours, minutes = till.split(":").map(&:to_i)
-        later = format("%02d:%02d", *(hours * 60 + minutes + LONGER_MIN).divmod(60))
-        [ *spans[0..-2], [ from, [ till, [ later, LATEST_CLOSE ].min ].max ] ]
+        later = format("%02d:%02d", *(hours * 60 + minutes + limits.fetch("longer_min")).divmod(60))
+        [ *spans[0..-2], [ from, [ till, [ later, limits.fetch("latest_close") ].min ].max ] ]
       end
 
       def changes
@@ -101,11 +96,11 @@ module Rhexon
 
       # Heated air holds the same water: its relative humidity falls.
       def warmer(climate)
-        t_c = climate.t_c + WARMER_C
+        t_c = climate.t_c + limits.fetch("warmer_c")
         Drying::Climate.new(t_c: t_c, rh: (climate.rh * Drying::Air.saturation_kpa(climate.t_c) / Drying::Air.saturation_kpa(t_c)).clamp(1, 100), air: climate.air)
       end
 
-      def drier(climate) = Drying::Climate.new(t_c: climate.t_c, rh: [ climate.rh - DRIER_PERCENT, [ LEAST_RH, climate.rh ].min ].max, air: climate.air)
+      def drier(climate) = Drying::Climate.new(t_c: climate.t_c, rh: [ climate.rh - limits.fetch("drier_percent"), [ limits.fetch("least_rh"), climate.rh ].min ].max, air: climate.air)
       def fanned(climate) = Drying::Climate.new(t_c: climate.t_c, rh: climate.rh, air: climate.air == "cabinet" ? "cabinet" : "moving")
     end
   end

@@ -25,6 +25,10 @@ module Rhexon
         Reference.table("mixing").fetch("shelf_life_months").fetch(kind(product))[state == "sealed" ? "sealed" : "opened"]
       end
 
+      # A blend of the shop's own.
+      # @return [Date]
+      def blend_until(made_on) = made_on >> Reference.table("mixing").dig("shelf_life_months", "blend", "mixed")
+
       def kind(product)
         return "hardener" if product.hardener?
         return "flake" if product.class_id == "flake"

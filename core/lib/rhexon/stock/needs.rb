@@ -1,7 +1,7 @@
 module Rhexon
   module Stock
     # What the passes still to come take from the shelf.
-    class Needs
+    module Needs
       # @!attribute first_at [Integer] minute it is first needed
       # @!attribute passes   [Array<Array(String, Float)>] pass key and grams
       Need = Struct.new(:product, :g, :ml, :first_at, :passes, keyword_init: true)

@@ -12,7 +12,7 @@ module Rhexon
       # @param pack [Hash] {"g" or "ml", "price"}
       # @param product [Materials::Product] for its density
       # @return [Float]
-      def grams(pack, product) = pack["g"] || pack.fetch("ml") * (product.density_g_per_ml&.value || 1.0)
+      def grams(pack, product) = pack["g"] || pack.fetch("ml") * product.density_g_per_ml.value
 
       # @return [Array<Choice>] largest pack first; empty when the product has no packs
       def cover(short_g, product)

@@ -31,9 +31,6 @@ module Rhexon
         end
       end
 
-      # Mixes of components named only in a sheet, such as water from the tap, are not stocked.
-      def stocked?(product_id) = shop.products.key?(product_id)
-
       private
 
       def shop = @plan.shop

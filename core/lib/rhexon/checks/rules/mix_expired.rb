@@ -16,7 +16,7 @@ module Rhexon
           over = mixed.reject { |batch| batch.good_on?(date) }
           return expired(context, line, over) if over.any? && line.short_g.positive?
 
-          old = mixed.select { |batch| batch.good_on?(date) && line.product.class_id == "shellac" && batch.opened_on && Mixing::Cuts.age((date - batch.opened_on) / 30.44, keeps_months: 120) == "test" }
+          old = mixed.select { |batch| batch.good_on?(date) && line.product.class_id == "shellac" && batch.opened_on && Mixing::Cuts.smear_first?(batch.opened_on, date) }
           smear(context, line, old.first, date) if old.any? && old.sum(&:g) > line.left_g - line.need_g
         end
 
@@ -27,7 +27,7 @@ module Rhexon
 
         def smear(context, line, batch, date)
           limits = Mixing::Cut.defaults
-          sentence = "The jar of #{line.product.name} is #{((date - batch.opened_on) / 30.44).floor} months old. Smear a little on glass: tack-free in #{limits.fetch("smear_tack_free_min")} min, and no nail dents it next morning."
+          sentence = "The jar of #{line.product.name} was mixed #{batch.opened_on.strftime("%-d %b")}. Smear a little on glass: tack-free in #{limits.fetch("smear_tack_free_min")} min, and no nail dents it next morning."
           context.finding("mix.expired", "note", "Try a smear first", sentence, placement: context.placement_of(line.passes.first.first), figures: { age_days: (date - batch.opened_on).to_i }, remedies: [])
         end
       end

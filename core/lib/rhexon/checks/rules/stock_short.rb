@@ -3,9 +3,6 @@ module Rhexon
     module Rules
       # stock.short: the shelf does not hold what the planned passes take. Silent when it does, and when no stock is kept.
       module StockShort
-        # Sheen of a stand-in may differ by this, GU.
-        NEAR_GU = 5
-
         module_function
 
         def call(context)
@@ -30,7 +27,7 @@ module Rhexon
         end
 
         def alike?(one, other)
-          one.class_id == other.class_id && one.colour == other.colour && one.waxy? == other.waxy? && one.sheen_gu && other.sheen_gu && (one.sheen_gu.value - other.sheen_gu.value).abs <= NEAR_GU
+          one.class_id == other.class_id && one.colour == other.colour && one.waxy? == other.waxy? && one.sheen_gu && other.sheen_gu && (one.sheen_gu.value - other.sheen_gu.value).abs <= Reference.table("limits").fetch("alike_within_gu")
         end
 
         def first_of_mine(context, line) = line.passes.map(&:first).find { |key| context.placement_of(key) }
