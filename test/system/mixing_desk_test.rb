@@ -18,7 +18,7 @@ class MixingDeskTest < ApplicationSystemTestCase
     visit "/pieces/#{@piece.id}/schedule"
     row("Coat 1 of 2").click
     within("section[aria-label='Mix']") do
-      assert_text "One pot for 2 coats"
+      assert_text "One batch for 2 coats"
       click_on "Mix it"
     end
     assert_selector "h1", text: "Skerrow W20 clear satin"

@@ -72,10 +72,10 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
         <h3 className="head">
           {pot
             ? mix.batches.length > 1
-              ? `${mix.batches.length} pots`
+              ? `${mix.batches.length} batches`
               : pot.coats > 1
-                ? `One pot for ${pot.coats} coats`
-                : "One pot"
+                ? `One batch for ${pot.coats} coats`
+                : "One batch"
             : "Done"}
         </h3>
         {mix.batches.map((batch) => (
@@ -126,7 +126,7 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
               </>
             )}
             <Stepper
-              label="Pots for one coat"
+              label="Batches for one coat"
               value={step.batches ?? 1}
               by={1}
               least={1}
@@ -139,7 +139,7 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
         )}
         {pot && (
           <button type="button" className="button mt-2 w-full" onClick={() => void beginMix(row.key)}>
-            {pot.coats > 1 && pot.first !== row.key ? "Mix the pot it shares" : "Mix it"}
+            {pot.coats > 1 && pot.first !== row.key ? "Mix the batch it shares" : "Mix it"}
           </button>
         )}
         {!pot && (

@@ -48,7 +48,7 @@ export default function MixIndex({ pots, due, ...alone }: Props) {
                 <div className="min-w-0">
                   <p className="due-name">{mix.name}</p>
                   <p className="sub">
-                    {mix.serves}, {mix.coats === 1 ? "one coat" : `${mix.coats} coats from one pot`}
+                    {mix.serves}, {mix.coats === 1 ? "one coat" : `${mix.coats} coats from one batch`}
                   </p>
                   <p className="small sub">
                     {mix.components.length > 1 ? `with ${mix.components.slice(1).join(" and ")}` : "poured as it is"}
