@@ -19,11 +19,15 @@ module Rhexon
   end
 
   room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs", Cautions: "cautions", Lines: "lines"
-  room :Drying, "drying", Air: "air", Climate: "climate", Line: "line", Progress: "progress", Rate: "rate", Milestone: "milestones", Milestones: "milestones"
+  room :Drying, "drying", Air: "air", Climate: "climate", Line: "line", Progress: "progress", Rate: "rate", Milestone: "milestones", Milestones: "milestones",
+                          Opening: "opening", Closing: "closing", Normal: "normal", Belief: "belief", Beliefs: "beliefs"
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
-  room :Planning, "planning", Shop: "shop", Piece: "piece", Calendar: "calendar", Pass: "pass", Expansion: "expansion", Facts: "facts",
-                              Hands: "hands", Placement: "placement", Build: "build", Placing: "placing", Windows: "windows", Builder: "builder", Drier: "drier", Planner: "planner", Bound: "bound", Slack: "slack", Plan: "plan", Report: "report", Zone: "zone", Window: "window", WhatIf: "what_if"
+  room :Planning, "planning", Shop: "shop", Person: "person", Room: "room", Piece: "piece", Calendar: "calendar", Pass: "pass", Need: "pass", Hard: "pass", Turns: "turns", Expansion: "expansion",
+                              Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
+                              Drier: "drier", Planner: "planner", Slack: "slack", Moves: "moves", Plan: "plan", Report: "report", Zone: "zone", WhatIf: "what_if"
+  room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Placing: "placing",
+                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Improve: "improve", Unfold: "unfold"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",

@@ -15,7 +15,7 @@ class LineTest < CoreTest
   def milestones(klass, air, from)
     product = product(klass)
     method = product.methods_known.first
-    Rhexon::Drying::Milestones.new(Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: product.wet_um(method).value, earlier_coats: 0, stack_dry_um: nil, shop: 1.0), air, at(from))
+    Rhexon::Drying::Milestones.new(Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: product.wet_um(method).value, earlier_coats: 0, stack_dry_um: nil), air, at(from))
   end
 
   def test_a_daily_pattern_holds_day_by_day
@@ -58,9 +58,9 @@ class LineTest < CoreTest
   # exp(50000/R (1/303.15 - 1/293.15)) = 0.508: after 6 h at 20 °C the other 6 of 12 take 3 h 03 at 30 °C. Cold gives no credit.
   def test_warmth_shortens_a_window_from_when_it_comes
     warm = line(climate: [ hour("2026-11-23T06:00+01:00", 20), hour("2026-11-23T12:00+01:00", 30) ])
-    assert_in_delta 360 + 360 * 0.508, milestones("waterborne_two_part", warm, "2026-11-23T06:00+01:00").closes_min, 0.5
+    assert_in_delta 360 + 360 * 0.508, milestones("waterborne_two_part", warm, "2026-11-23T06:00+01:00").closing.at(at("2026-11-23T06:00+01:00")) - at("2026-11-23T06:00+01:00"), 1
     cold = line(climate: [ hour("2026-11-23T06:00+01:00", 20), hour("2026-11-23T12:00+01:00", 8) ])
-    assert_in_delta 720, milestones("waterborne_two_part", cold, "2026-11-23T06:00+01:00").closes_min, 1e-6
+    assert_in_delta 720, milestones("waterborne_two_part", cold, "2026-11-23T06:00+01:00").closing.at(at("2026-11-23T06:00+01:00")) - at("2026-11-23T06:00+01:00"), 0
   end
 
   def test_the_ledger_sums_in_changing_air_too

@@ -5,7 +5,7 @@ class MilestonesTest < CoreTest
     product = Rhexon::Materials::Product.new({ "id" => "p", "class" => klass }.merge(record.transform_keys(&:to_s)))
     method ||= product.methods_known.first
     wet_um ||= product.wet_um(method)&.value
-    coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: wet_um, earlier_coats: earlier, stack_dry_um: stack, shop: 1.0)
+    coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: wet_um, earlier_coats: earlier, stack_dry_um: stack)
     Rhexon::Drying::Milestones.new(coat, Rhexon::Drying::Climate.new(t_c: t_c, rh: rh, air: air))
   end
 
@@ -107,10 +107,10 @@ class MilestonesTest < CoreTest
 
   # Closing: 12 h at 20 °C; at 30 °C by Arrhenius 50 kJ/mol: exp(6013.6 · (1/303.15 - 1/293.15)) = 0.508; cold gives nothing.
   def test_warmth_shortens_the_window_and_cold_never_lengthens_it
-    assert_in_delta 720, milestones("waterborne_two_part").closes_min, 1e-9
-    assert_in_delta 720 * 0.508, milestones("waterborne_two_part", t_c: 30).closes_min, 1
-    assert_in_delta 720, milestones("waterborne_two_part", t_c: 8, rh: 90, air: "still").closes_min, 1e-9
-    assert_nil milestones("shellac").closes_min
+    assert_in_delta 720, milestones("waterborne_two_part").closing.at(0), 1e-9
+    assert_in_delta 720 * 0.508, milestones("waterborne_two_part", t_c: 30).closing.at(0), 1
+    assert_in_delta 720, milestones("waterborne_two_part", t_c: 8, rh: 90, air: "still").closing.at(0), 1e-9
+    assert_nil milestones("shellac").closing
   end
 
   def test_a_sheet_stated_at_another_air_is_the_reference

@@ -43,28 +43,30 @@ class CalendarTest < CoreTest
     assert_equal 240, open.last[1] - open.last[0]
   end
 
+  def lane(**fields) = Rhexon::Search::Lane.new(Rhexon::Search::Hours.new(calendar(**fields), at("2026-11-23T07:00+01:00"), at("2027-12-01T00:00+01:00")))
+
   def test_hands_find_the_first_gap_that_is_long_enough
-    hands = Rhexon::Planning::Hands.new(calendar)
+    hands = lane
     hands.take(at("2026-11-23T08:00+01:00"), at("2026-11-23T15:58+01:00"))
     assert_equal at("2026-11-23T07:30+01:00"), hands.slot(at("2026-11-23T07:00+01:00"), 30)
     assert_equal at("2026-11-24T07:30+01:00"), hands.slot(at("2026-11-23T07:31+01:00"), 31), "30 minutes are left before closing"
   end
 
   def test_sanding_pauses_at_closing_between_alike_pieces_only
-    hands = Rhexon::Planning::Hands.new(calendar)
+    hands = lane
     stretches = hands.stretches(at("2026-11-23T14:30+01:00"), 50, 4)
     assert_equal [ [ at("2026-11-23T14:30+01:00"), at("2026-11-23T16:10+01:00") ], [ at("2026-11-24T07:30+01:00"), at("2026-11-24T09:10+01:00") ] ], stretches
   end
 
   def test_a_shop_that_never_closes_finds_room_beyond_midnight
     always = %w[mon tue wed thu fri sat sun].to_h { |day| [ day, [ %w[00:00 24:00] ] ] }
-    hands = Rhexon::Planning::Hands.new(calendar(week: always))
+    hands = lane(week: always)
     assert_equal at("2026-11-23T20:00+01:00"), hands.slot(at("2026-11-23T20:00+01:00"), 600)
     hands.take(at("2026-11-23T20:00+01:00"), at("2026-12-20T20:00+01:00"))
     assert_equal at("2026-12-20T20:00+01:00"), hands.slot(at("2026-11-23T20:00+01:00"), 600)
   end
 
   def test_no_hours_at_all_give_no_slot
-    assert_nil Rhexon::Planning::Hands.new(calendar(week: {})).slot(at("2026-11-23T07:00+01:00"), 10)
+    assert_nil lane(week: {}).slot(at("2026-11-23T07:00+01:00"), 10)
   end
 end

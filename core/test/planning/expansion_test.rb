@@ -2,7 +2,7 @@ require "test_helper"
 
 class ExpansionTest < CoreTest
   def expand(*steps, count: 1, faces: { "show" => 1.0, "back" => 0.5 }, **fields)
-    piece = { "id" => "top", "count" => count, "faces" => faces.map { |id, area| { "id" => id, "area_m2" => area } }, "schedule" => document(*steps) }
+    piece = { "id" => "top", "count" => count, "faces" => faces.map { |id, area| { "id" => id, "area_m2" => area } }, "schedule" => document(*steps, support: "hung") }
     shop = Rhexon::Planning::Shop.new(shop_json(piece, **fields))
     Rhexon::Planning::Expansion.of(shop, shop.pieces.first, 0)
   end

@@ -38,9 +38,14 @@ class PlannerTest < CoreTest
     assert_equal "top/s3/1/show/scuff", scuff.pass.key
     assert_equal "scuffed", coat.window.state
     assert_operator scuff.hands_end, :<=, coat.hands_start
-    assert_operator coat.hands_start - scuff.hands_end, :<, 5, "the scuff ends where the coat's hands begin"
+    assert_equal 30, coat.work_start - coat.work_start % 5 - (scuff.hands_end - scuff.hands_end % 5) - 5, "dust settles for 30 min, on the grid"
     refute coat.inside
     assert_equal 1, plan.to_h["goal"]["scuffs"]
+  end
+
+  def test_where_dust_is_drawn_off_the_scuff_ends_where_the_coats_hands_begin
+    plan = plan(piece(document(coat("s1"), step("s2", "wait", minutes: 1000), coat("s3"))), house: { "dust_settles_min" => 0 })
+    assert_operator placement(plan, "s3/1").hands_start - plan.build.scuffs.first.hands_end, :<, 5
   end
 
   def test_an_ordinary_sanding_counts_as_the_scuff_for_a_day
@@ -165,7 +170,7 @@ class PlannerTest < CoreTest
   def test_varnish_in_a_freezing_shop_is_infeasible_and_says_why
     plan = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), t_c: 3)
     assert_nil plan.build.ready["top"]
-    assert_equal({ "constraint" => "milestone", "passes" => [ "top/s1/2/show" ], "changes" => [ { "change" => "2 °C warmer in the bench", "ready_at" => "2026-11-29T16:52+01:00" } ] }, plan.to_h["infeasible"])
+    assert_equal({ "constraint" => "milestone", "passes" => [ "top/s1/2/show" ], "changes" => [ { "change" => "2 °C warmer in the bench", "ready_at" => "2026-11-29T17:17+01:00" } ] }, plan.to_h["infeasible"])
     assert_match(/not reached within 400 days/, findings(plan, "time.due").first.sentence)
   end
 
@@ -189,8 +194,8 @@ class PlannerTest < CoreTest
 
   def test_input_is_refused_with_a_sentence_and_its_place
     good = shop_json(piece(document(coat("s1"))))
-    { good.merge("people" => []) => /exactly one person/, good.merge("zone" => "Nowhere") => /not known/, good.merge("now" => "today") => /not a time/,
-      good.merge("goal" => "cheapest") => /goal is soonest/, good.merge("pieces" => [ piece(document(coat("s1", product: "x"))) ]) => /product that is not there/,
+    { good.merge("people" => []) => /at least one person/, good.merge("zone" => "Nowhere") => /not known/, good.merge("now" => "today") => /not a time/,
+      good.merge("goal" => "cheapest") => /goal is soonest, fewest/, good.merge("pieces" => [ piece(document(coat("s1", product: "x"))) ]) => /product that is not there/,
       good.merge("pieces" => [ piece(document(coat("s1")), area_m2: -1) ]) => /area is more than 0/, good.except("rooms") => /lacks rooms/ }.each do |json, sentence|
       assert_match sentence, refusal { Rhexon::Planning::Shop.new(json) }.message
     end

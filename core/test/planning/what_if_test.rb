@@ -32,7 +32,7 @@ class WhatIfTest < CoreTest
     done = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85), room: "bench")), rooms: ROOMS, now: "2026-11-22T20:00+01:00", log: log)
     assert_empty Rhexon::Planning::WhatIf.of(done, "top"), "nothing is planned any more"
     shop = done.shop
-    line = Rhexon::Drying::Line.read({ "id" => "bench", **Rhexon::Planning::WhatIf.new(done, "top").send(:otherwise, shop.rooms["bench"], Rhexon::Planning::WhatIf.new(done, "top").method(:warmer)) }, shop.zone)
+    line = Rhexon::Drying::Line.read({ "id" => "bench", **Rhexon::Planning::WhatIf.new(done, "top").send(:otherwise, shop.line("bench"), Rhexon::Planning::WhatIf.new(done, "top").method(:warmer)) }, shop.zone)
     assert_equal [ 16, 18 ], [ line.at(shop.now - 60), line.at(shop.now + 60) ].map(&:t_c)
   end
 

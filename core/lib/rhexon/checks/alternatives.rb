@@ -11,8 +11,8 @@ module Rhexon
       # @return [Array<Remedy>]
       def rooms(context)
         here = context.document["room"]
-        context.shop.rooms.filter_map do |room, line|
-          climate = line.at(context.shop.now)
+        context.shop.rooms.filter_map do |room, found|
+          climate = found.line.at(context.shop.now)
           context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c.round(1))} °C, #{format("%g", climate.rh.round)} %)", in_room(context, room)) unless room == here
         end
       end

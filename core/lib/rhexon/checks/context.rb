@@ -32,7 +32,7 @@ module Rhexon
       def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && batch.free? && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
       # @return [Drying::Climate] when the work begins
-      def climate(placement, room = placement.pass.room) = shop.rooms.fetch(room).at(placement.work_start)
+      def climate(placement, room = placement.pass.dry_room) = shop.line(room).at(placement.work_start)
 
       # @return [Array<Materials::Product>] on the shelf, in a steady order
       def shelf = shop.products.values.sort_by(&:id)
@@ -42,6 +42,24 @@ module Rhexon
       end
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)
+
+      # A remedy that fixes when a pass begins, or lets the plan place it.
+      # @param start [Integer, nil]
+      def pin(label, placement, start)
+        pass = placement.pass
+        faces = Planning::Turns.of(piece, pass.step).first.faces == pass.faces ? {} : { "faces" => pass.faces }
+        remedy(label, { "op" => "pin", "id" => pass.step["id"], "coat" => pass.coat, "start" => start && shop.zone.iso(start), **faces })
+      end
+
+      # The first minute from which somebody who may do the pass is there long enough.
+      # @return [Integer, nil]
+      def attended(placement, start)
+        pass = placement.pass
+        shop.hands_for(pass.skill, piece.by).filter_map do |person|
+          open = person.calendar.from(start).find { |from, to| [ from, start ].max + pass.hands_min <= to }
+          open && [ open[0], start ].max
+        end.min
+      end
 
       # A remedy that is not a change of the schedule: a place to go to.
       # @param place [String] "product", "shelf" or "shopping"
@@ -79,7 +97,7 @@ module Rhexon
       # A warmer or drier room of the shop in which the block holds.
       # @yieldparam climate [Drying::Climate]
       def other_room(placement)
-        id, = shop.rooms.find { |room, line| room != placement.pass.room && yield(line.at(placement.work_start)) }
+        id, = shop.rooms.find { |room, found| room != placement.pass.room && yield(found.line.at(placement.work_start)) }
         id
       end
     end

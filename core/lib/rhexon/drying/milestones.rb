@@ -35,7 +35,7 @@ module Rhexon
       # @!attribute wet_um [Float, nil] wet film, µm (nil for materials that leave none)
       # @!attribute earlier_coats [Integer] coats of the same evaporative stack in the 24 h before
       # @!attribute stack_dry_um [Float] dry film of that stack with this coat, µm
-      # @!attribute shop [Float] the shop's own factor b
+      # @!attribute shop [Hash{String=>Float}, nil] the shop's own factor b by phase; nil: the sheet's time holds
       Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, keyword_init: true)
 
       attr_reader :coat, :line, :from
@@ -53,17 +53,30 @@ module Rhexon
       # @return [Milestone, nil] nil when the product has no such milestone
       def [](name) = @all.fetch(name) { @all[name] = in_order(name) }
 
-      # @return [Float, nil] minutes from the end of laying until recoating needs a scuff; nil when it never does
-      def closes_min(from = @from)
-        sheet = coat.product.milestone("recoat_closes")&.value or return
-        shut = Rate.closing(coat.product, line).reached(from, sheet)
-        shut && shut - from
+      # Growth of drying times with the coats of the same evaporative stack laid in the 24 h before.
+      def self.coat_factor(earlier)
+        constants = Reference.table("drying")
+        [ 1 + constants.fetch("coat_step") * earlier, constants.fetch("coat_cap") ].min
+      end
+
+      # What must have passed for a milestone, whenever laying ends and however many coats are under it.
+      # @return [Opening, nil] nil when the product has no such milestone
+      def opening(name, pair_min: nil, factor: 1.0, least: 0)
+        needs = pair?(pair_min) ? [ need("recoat_opens", pair_min) ] : chain(name) or return
+        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor).freeze }
+        Opening.new(parts.freeze, crowded: crowded?, least: least)
+      end
+
+      # @param name [String] of a closing: recoat_closes, wipe_off_latest, flash_max, soft_latest
+      # @return [Closing, nil] nil when it never shuts
+      def closing(name = "recoat_closes", factor: 1.0)
+        sheet = coat.product.milestone(name)&.value or return
+        Closing.new(Rate.closing(coat.product, line, name), sheet * factor).freeze
       end
 
       # Minutes to *recoat opens* when the pair of materials asks for its own wait (reference minutes).
       def opens_after_pair(pair_min)
-        own = self["recoat_opens"]
-        return own unless pair_min && pair_min > (own ? own.sheet_min : 0)
+        return self["recoat_opens"] unless pair?(pair_min)
 
         build("recoat_opens", Materials::Figure.new(value: pair_min, source: Materials::Pairs.source, estimate: true))
       end
@@ -76,6 +89,25 @@ module Rhexon
       def passed(phase, minute) = progress(phase).between(from, minute)
 
       private
+
+      # The pair's wait takes the place of the product's own where it is longer.
+      def pair?(pair_min) = !pair_min.nil? && pair_min > (coat.product.milestone("recoat_opens")&.value || 0)
+
+      def crowded? = coat.product.mechanism == "evaporative"
+
+      # The milestone and those it may not be before.
+      # @return [Array<Array(String, Float)>, nil] phase and reference minutes
+      def chain(name)
+        figure = coat.product.milestone(name)
+        return unless figure&.value
+
+        earlier = [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }&.then { |names| names.first(names.index(name)).reverse.find { |found| coat.product.milestone(found)&.value } }
+        [ need(name, figure.value), *(chain(earlier) if earlier) ]
+      end
+
+      def need(name, sheet) = Rate.phase(name).then { |phase| [ phase, sheet * film_factor(name) * shop_factor(phase) ] }
+
+      def shop_factor(phase) = coat.shop ? coat.shop.fetch(phase) : 1.0
 
       def progress(phase) = @progress[phase] ||= Rate.progress(coat.product, phase, line)
 
@@ -98,9 +130,9 @@ module Rhexon
       end
 
       def build(name, figure)
-        own = { film: film_factor(name), coat: coat_factor, shop: coat.shop || 1.0 }
-        needed = figure.value * own.each_value.reduce(:*)
         phase = Rate.phase(name)
+        own = { film: film_factor(name), coat: crowded? ? self.class.coat_factor(coat.earlier_coats.to_i) : 1.0, shop: shop_factor(phase) }
+        needed = figure.value * own.each_value.reduce(:*)
         Milestone.new(name: name, sheet_min: figure.value.to_f, own: own, needed: needed, minutes: minutes(phase, needed), source: figure, phase: phase, causes: -> { causes(phase, figure.value.to_f, own) })
       end
 
@@ -115,7 +147,7 @@ module Rhexon
       end
 
       def film_factor(name)
-        return stack_factor if coat.product.mechanism == "evaporative" && %w[rub_out full_cure].include?(name)
+        return stack_factor if crowded? && %w[rub_out full_cure].include?(name)
 
         sheet = coat.product.wet_um(coat.method)&.value
         return 1.0 unless coat.wet_um && sheet
@@ -147,12 +179,6 @@ module Rhexon
         return 1.0 unless coat.stack_dry_um && usual&.positive?
 
         [ [ 1.0, coat.stack_dry_um / (2 * usual) ].max**0.5, constants.fetch("stack_cap") ].min
-      end
-
-      def coat_factor
-        return 1.0 unless coat.product.mechanism == "evaporative"
-
-        [ 1 + constants.fetch("coat_step") * coat.earlier_coats.to_i, constants.fetch("coat_cap") ].min
       end
 
       def constants = Reference.table("drying")

@@ -25,9 +25,9 @@ module Rhexon
 
       module_function
 
-      # @param milestone [String] one of EARLY or HARD
+      # @param milestone [String] one of EARLY or HARD, or the opening of a hard window (early)
       # @return [String] "early" or "hard"
-      def phase(milestone) = EARLY.include?(milestone) ? "early" : "hard"
+      def phase(milestone) = HARD.include?(milestone) ? "hard" : "early"
 
       # @param product [Materials::Product]
       # @param phase [String] "early" or "hard"
@@ -51,8 +51,11 @@ module Rhexon
         line.progress([ product.rate_group(phase), product.moisture_cure?, product.drying_mechanism, cause ]) { |climate| factors(product, phase, climate).rate_up_to(cause) }
       end
 
+      # @param name [String] recoat_closes, flash_max, soft_latest; wipe_off_latest goes with the carrier
       # @return [Progress] towards closing
-      def closing(product, line)
+      def closing(product, line, name = "recoat_closes")
+        return line.progress([ product.rate_group("early"), product.moisture_cure?, :wipe_off ]) { |climate| [ factors(product, "early", climate).rate, 1.0 ].max } if name == "wipe_off_latest"
+
         line.progress([ product.mechanism, product.sheet_t_c, :close ]) { |climate| 1.0 / closing_factor(product, climate) }
       end
 

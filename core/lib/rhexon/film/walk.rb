@@ -17,7 +17,7 @@ module Rhexon
         stack = @bare
         @snapshots = placements.filter_map do |placement|
           pass = placement.pass
-          next if !pass.faces.include?(face_id) || pass.range.begin.positive?
+          next if !(pass.faces.include?(face_id) || pass.caught.include?(face_id)) || pass.range.begin.positive?
 
           before = stack
           stack, removed = step(stack, placement)

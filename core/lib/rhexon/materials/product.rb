@@ -2,7 +2,7 @@ module Rhexon
   module Materials
     # A product as the core reckons with it: its own figures where its sheet gives them, the class default elsewhere.
     class Product
-      MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure].freeze
+      MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure wipe_off_earliest wipe_off_latest flash_min flash_max soft_earliest soft_latest].freeze
       # Classes that go into a mix and are not laid on by themselves.
       HELPERS = %w[hardener thinner flake colourant].freeze
       FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze

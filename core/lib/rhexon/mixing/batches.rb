@@ -88,7 +88,7 @@ module Rhexon
       def sheet(pass, ml) = PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml }, resolution_g: shop.scale_g)
 
       def usable_until(pass, from, sheet)
-        PotLife.usable_until(pass.product, shop.rooms.fetch(pass.room), from, batch_g: sheet.total_g, hardener_parts: ProductMix.hardener_parts(pass.product, pass.step))
+        PotLife.usable_until(pass.product, shop.line(pass.room), from, batch_g: sheet.total_g, hardener_parts: ProductMix.hardener_parts(pass.product, pass.step))
       end
     end
   end

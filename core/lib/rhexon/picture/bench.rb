@@ -15,7 +15,7 @@ module Rhexon
 
       def now = plan.shop.now
       def zone = plan.shop.zone.name
-      def person = plan.shop.person
+      def people = plan.shop.people
 
       # @return [Array<Row>]
       def running = rows.select { |row| row.status == "running" && row.placement.hands.any? }
@@ -30,7 +30,7 @@ module Rhexon
         rows.select { |row| row.placement.hands.any? { |from, _| plan.shop.zone.date(from) == date } }
       end
 
-      def open_today = plan.shop.calendar.between(day_start, day_start + 1440)
+      def open_today = plan.shop.open_between(day_start, day_start + 1440)
 
       # @return [Array<Slab>] soonest call on the hands first
       def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }

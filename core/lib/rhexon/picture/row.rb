@@ -24,7 +24,10 @@ module Rhexon
       def because = placement.because
       def pinned = !@pass.inserted && @plan.shop.pins.key?(@pass.key)
       def room = @pass.room
-      def person = placement.hands.any? ? @plan.shop.person : nil
+      def dry_room = @pass.dry_room
+      def person = placement.person
+      def tool = placement.tool
+      def caught = @pass.caught
       def faces = @pass.faces
       def hands = placement.hands
       def hands_start = placement.hands_start
@@ -101,7 +104,7 @@ module Rhexon
       end
 
       def air(wait)
-        climates = @plan.shop.rooms.fetch(wait.pass.room).between(wait.from, wait.reached_at)
+        climates = @plan.shop.line(wait.pass.dry_room).between(wait.from, wait.reached_at)
         { t_c: climates.map(&:t_c).minmax, rh: climates.map(&:rh).minmax, air: climates.map(&:air).tally.max_by(&:last).first }
       end
 

@@ -14,7 +14,7 @@ module Rhexon
 
       def now = plan.shop.now
       def zone = plan.shop.zone.name
-      def person = plan.shop.person
+      def people = plan.shop.people.map(&:id)
       def document = piece.schedule
       def due = piece.due
       def ready_at = plan.build.ready[piece_id]
@@ -29,7 +29,7 @@ module Rhexon
 
       # Open hours from the first work of this piece (or now) to a day after its last.
       # @return [Array<Array(Integer, Integer)>]
-      def open = plan.shop.calendar.between(first, last)
+      def open = plan.shop.open_between(first, last)
 
       # When the hands are on another piece.
       # @return [Array<Array(Integer, Integer)>]
@@ -39,10 +39,10 @@ module Rhexon
 
       # The air of the room most of its coats dry in.
       # @return [String]
-      def air_room = rows.select { |row| row.placement.pass.leaves_something? }.map(&:room).tally.max_by { |room, count| [ count, room ] }&.first || rows.first&.room || plan.shop.rooms.keys.first
+      def air_room = rows.select { |row| row.placement.pass.leaves_something? }.map(&:dry_room).tally.max_by { |room, count| [ count, room ] }&.first || rows.first&.room || plan.shop.rooms.keys.first
 
       # @return [Array<AirLine::Air>]
-      def air = AirLine.of(plan.shop.rooms.fetch(air_room), first, [ last, cured_at || 0 ].max)
+      def air = AirLine.of(plan.shop.line(air_room), first, [ last, cured_at || 0 ].max)
 
       def first = [ rows.map(&:hands_start).min, now ].compact.min
       def last = [ rows.map(&:hands_end).max, ready_at, now ].compact.max + 60

@@ -6,9 +6,11 @@ module Rhexon
     # @!attribute ready      [Hash{String=>Integer}] piece id => minute it is ready
     # @!attribute lapsed     [Array<String>] keys of pins that could not be kept
     # @!attribute blocked    [Hash, nil] what made it infeasible: {constraint:, passes:}
-    Build = Struct.new(:placements, :by_index, :ready, :lapsed, :blocked, :goal, keyword_init: true) do
-      # Compared in order: unmet hard rules, minutes late over the pieces, latest ready, scuffs, sum of ready.
-      def better_than?(other) = other.nil? || (goal <=> other.goal).negative?
+    # @!attribute goal       [Array<Numeric>] of Search::Goal
+    # @!attribute late_min   [Integer] summed over the jobs
+    Build = Struct.new(:placements, :by_index, :ready, :lapsed, :blocked, :goal, :late_min, keyword_init: true) do
+      # @return [Array<Placement>] scuffs that were put in
+      def scuffs = placements.select { |placement| placement.pass.kind == "scuff" }
     end
   end
 end

@@ -6,6 +6,33 @@ module Rhexon
       GRID = 5
       LONGEST = 60 * 1440
 
+      # Calendars read lately: people keep their hours while schedules change.
+      KEPT = 100
+      @kept = {}
+
+      class << self
+        # The same as new, kept between plans of one day.
+        # @return [Calendar]
+        def read(week:, except:, zone:, from:, days:)
+          day = zone.date(from)
+          @kept[[ week, except, zone.name, day, days ]] ||= begin
+            @kept.shift if @kept.size >= KEPT
+            new(week: week, except: except, zone: zone, from: from, days: days)
+          end
+        end
+
+        # @param intervals [Array<Array(Integer, Integer)>]
+        # @return [Array<Array(Integer, Integer)>] in order, those that touch made one
+        def joined(intervals)
+          intervals.sort.each_with_object([]) do |(from, to), found|
+            found.last && from <= found.last[1] ? found.last[1] = [ found.last[1], to ].max : found << [ from, to ]
+          end
+        end
+
+        def ceil(minute) = -(-minute / GRID) * GRID
+        def floor(minute) = minute / GRID * GRID
+      end
+
       # @param week [Hash{String=>Array}] "mon" => [["07:30","12:00"], ...]
       # @param except [Array<Hash>] {"date"=>"2026-12-24","open"=>[...]}: replaces that day
       # @param zone [Zone]
@@ -19,11 +46,19 @@ module Rhexon
         @last_date = zone.date(from) + days
         @intervals = []
         @covered = 0
+        @lock = Mutex.new
       end
 
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+
       def between(from, to)
         extend_to(to)
+        @intervals.select { |start, finish| finish > from && start < to }
+      end
+
+      # The same, with the last one as long as it will ever be.
+      def settled(from, to)
+        extend_to(to)
+        extend_day while growing?
         @intervals.select { |start, finish| finish > from && start < to }
       end
 
@@ -48,16 +83,6 @@ module Rhexon
         @longest ||= @week.each_value.flat_map { |day| day.map { |from, to| clock(to) - clock(from) } }.max || 0
       end
 
-      # @return [Integer, nil] latest start so that +length+ minutes end by +finish+ inside one open interval
-      def latest_start(finish, length)
-        extend_to(finish)
-        @intervals.reverse_each do |open, shut|
-          start = [ finish, shut ].min - length
-          return start / GRID * GRID if start >= open
-        end
-        nil
-      end
-
       # @return [Array(Integer, Integer), nil] the open interval that holds the minute
       def interval_at(minute)
         extend_to(minute + 1)
@@ -65,15 +90,16 @@ module Rhexon
         @intervals.find { |start, finish| start <= minute && minute < finish }
       end
 
-      def self.ceil(minute) = -(-minute / GRID) * GRID
-
       private
 
       def extend_to(minute)
         extend_day while @next_date <= @last_date && @covered < minute
       end
 
-      def extend_day
+      # Calendars are kept between plans, and plans are made in several threads.
+      def extend_day = @lock.synchronize { add_day }
+
+      def add_day
         return false if @next_date > @last_date
 
         spans = @except.fetch(@next_date) { @week.fetch(DAYS[@next_date.wday], []) }

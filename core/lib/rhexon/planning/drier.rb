@@ -1,11 +1,13 @@
 module Rhexon
   module Planning
-    # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench.
+    # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench and with what the shop's own log has taught.
     class Drier
       FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch], "rub_out" => %w[rub_out full_cure handle],
                     "dust_safe" => %w[dust_safe touch], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
       LOOK_AGAIN_SHARE = 0.15
       LOOK_AGAIN_MIN = 5
+      # Raised grain dries as what carries a water dye.
+      GRAIN = Materials::Product.new("id" => "water", "class" => "water_dye")
 
       # A milestone of one pass that something waits for.
       # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for raised grain
@@ -13,9 +15,12 @@ module Rhexon
       # @!attribute reckoned_at [Integer, nil] the same before anything was seen at the bench
       Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :reckoned_at, :bound_by, :phase, keyword_init: true)
 
+      # @param shop [Shop]
       def initialize(shop)
         @shop = shop
-        @cache = {}
+        @milestones = {}
+        @openings = {}
+        @closings = {}
         @pairs = {}
       end
 
@@ -24,80 +29,93 @@ module Rhexon
       # @param from [Integer] minute it is on
       # @return [Drying::Milestones]
       def milestones(pass, earlier, from)
-        line = @shop.rooms.fetch(pass.room)
-        key = [ pass.product.id, pass.method, pass.wet_um, earlier, pass.stack_dry_um, pass.room, (from unless line.steady?) ]
-        @cache[key] ||= Drying::Milestones.new(
-          Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: 1.0), line, from
-        )
+        line = line(pass)
+        @milestones[[ signature(pass), earlier, (from unless line.steady?) ]] ||= Drying::Milestones.new(coat(pass, earlier), line, from)
       end
 
-      # @param placed [Placement] of a coat, stain or raise_grain pass
+      # @param pass [Pass] a coat, stain or raise_grain pass
       # @param name [String] a milestone, or "dry" for raised grain
-      # @param pair_min [Numeric, nil]
-      # @return [Reached, nil] nil when the material has no such milestone
-      def reached(placed, name, pair_min = nil)
-        return grain(placed) if name == "dry"
-
-        milestone = milestone(placed, name, pair_min) or return
-        school = milestone.name == "rub_out" ? school(placed) : 1.0
-        answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: school, sheet_min: milestone.sheet_min,
-                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: milestone.phase)
-        answer.reckoned_at = at(placed, milestone, school)
-        answer.reached_at = at(placed, milestone, school * scale(placed))
-        seen(placed, name, answer)
-        name == "rub_out" ? floor(placed, answer) : answer
-      end
-
-      # @return [Numeric, nil] the pair's own wait, reference minutes
-      def pair_min(lower, upper)
-        key = [ lower.id, upper.id ]
-        @pairs.fetch(key) { @pairs[key] = Materials::Pairs.wait_min(lower, upper) }
-      end
-
-      # @return [Integer, nil] minute the recoat window shuts, reckoned from the end of laying piece 1; nil when it never does
-      def closes_at(placed)
-        line = @shop.rooms.fetch(placed.pass.room)
-        minutes = placed.milestones&.closes_min(line.steady? ? placed.milestones.from : placed.first_end)
-        minutes && placed.first_end + minutes.floor
-      end
-
-      private
-
-      # Milestones of a steady room serve coats laid at any minute.
-      def at(placed, milestone, factor)
-        line = @shop.rooms.fetch(placed.pass.room)
-        return (milestone.minutes.finite? ? placed.work_end + (milestone.minutes * factor).ceil : nil) if line.steady?
-
-        minute = placed.milestones.reached(milestone.phase, milestone.needed * factor)
-        minute && [ minute.ceil, placed.work_end ].max
-      end
-
-      def milestone(placed, name, pair_min)
-        return placed.milestones.opens_after_pair(pair_min) if name == "recoat_opens" && pair_min
-
-        FALLBACKS.fetch(name, [ name ]).each { |candidate| (found = placed.milestones[candidate]) and return found }
-        nil
-      end
-
-      def school(placed) = Reference.table("hands").fetch("rub_out_school").fetch(placed.pass.piece.house.fetch("rub_out"))
-
-      # Never below 72 h, whatever the sheet and the air say.
-      def floor(placed, answer)
-        least = Reference.table("hands").fetch("rub_out_floor_min")
-        return answer if answer.reached_at.nil? || answer.reached_at >= placed.work_end + least
-
-        answer.tap do |reached|
-          reached.reached_at = placed.work_end + least
-          reached.bound_by = "floor"
-          reached.sheet_min = least
+      # @return [Drying::Opening, nil] nil when the material has no such milestone
+      def opening(pass, name, pair_min = nil)
+        school = name == "rub_out" ? school(pass) : 1.0
+        @openings.fetch([ signature(pass), name, pair_min, school ]) do |key|
+          @openings[key] = pass.kind == "raise_grain" ? grain(pass) : milestones_of(pass).opening(known(pass, name), pair_min: name == "recoat_opens" ? pair_min : nil, factor: school, least: name == "rub_out" ? floor_min : 0)
         end
       end
 
-      def grain(placed)
-        product = Materials::Product.new("id" => "water", "class" => "water_dye")
+      # @param pass [Pass] a coat or stain
+      # @param name [String] recoat_closes, or the end of a hard window
+      # @return [Drying::Closing, nil] from the end of laying piece 1; nil when it never shuts
+      def closing(pass, name = "recoat_closes")
+        @closings.fetch([ signature(pass), name ]) { |key| @closings[key] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor) }
+      end
+
+      # @param placed [Placement] of a coat, stain or raise_grain pass
+      # @return [Reached, nil] nil when the material has no such milestone
+      def reached(placed, name, pair_min = nil)
+        opening = opening(placed.pass, name, pair_min) or return
+        return dry_grain(placed, opening) if name == "dry"
+
+        milestone = (placed.milestones.opens_after_pair(pair_min) if name == "recoat_opens" && pair_min) || placed.milestones[known(placed.pass, name)]
+        answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: name == "rub_out" ? school(placed.pass) : 1.0, sheet_min: milestone.sheet_min,
+                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: milestone.phase)
+        answer.reckoned_at = opening.at(placed.work_end, placed.earlier)
+        answer.reached_at = seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
+        floored(answer, opening)
+      end
+
+      # @return [Integer, nil] the same as a minute alone
+      def reached_at(placed, name, pair_min = nil)
+        opening = opening(placed.pass, name, pair_min) or return
+        name == "dry" ? opening.at(placed.work_end) : seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
+      end
+
+      # @return [Integer, nil] minute the recoat window shuts; nil when it never does
+      def closes_at(placed) = placed.milestones && closing(placed.pass)&.at(placed.first_end)
+
+      # @return [Numeric, nil] the pair's own wait, reference minutes
+      def pair_min(lower, upper) = @pairs.fetch([ lower.id, upper.id ]) { |key| @pairs[key] = Materials::Pairs.wait_min(lower, upper) }
+
+      # The milestone that stands for one the sheet does not give.
+      # @return [String]
+      def known(pass, name) = FALLBACKS.fetch(name, [ name ]).find { |candidate| pass.product.milestone(candidate)&.value } || name
+
+      private
+
+      def line(pass) = @shop.line(pass.dry_room)
+
+      # Passes with the same signature dry alike.
+      def signature(pass) = pass.signature
+
+      def milestones_of(pass) = @milestones[signature(pass)] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
+
+      def coat(pass, earlier)
+        Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: @shop.beliefs.factors(pass.product))
+      end
+
+      def grain(pass)
         least = Reference.table("hands").fetch("raise_grain_dry_min")
-        dry = Drying::Rate.progress(product, "early", @shop.rooms.fetch(placed.pass.room)).reached(placed.work_end, least).ceil
-        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: least, school: 1.0, phase: "early", reached_at: dry, reckoned_at: dry)
+        Drying::Opening.new([ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f) ])
+      end
+
+      def school(pass) = Reference.table("hands").fetch("rub_out_school").fetch(pass.piece.house.fetch("rub_out"))
+
+      # Never below 72 h, whatever the sheet and the air say.
+      def floor_min = Reference.table("hands").fetch("rub_out_floor_min")
+
+      def floored(answer, opening)
+        return answer if opening.least.zero? || answer.reached_at.nil? || answer.reached_at > answer.from + opening.least
+
+        answer.tap do |reached|
+          reached.reached_at = answer.from + opening.least
+          reached.bound_by = "floor"
+          reached.sheet_min = opening.least
+        end
+      end
+
+      def dry_grain(placed, opening)
+        dry = opening.at(placed.work_end)
+        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: Reference.table("hands").fetch("raise_grain_dry_min"), school: 1.0, phase: "early", reached_at: dry, reckoned_at: dry)
       end
 
       # A coat that was seen to be late is late for all its openings, in proportion.
@@ -108,7 +126,7 @@ module Rhexon
       end
 
       def scale_of(placed, name, looks)
-        milestone = milestone(placed, name, nil)
+        milestone = placed.milestones[known(placed.pass, name)]
         predicted = milestone&.minutes
         return 1.0 unless predicted&.finite? && predicted.positive?
 
@@ -119,18 +137,16 @@ module Rhexon
       end
 
       # Reference minutes that had passed when it was seen.
-      def by_then(placed, milestone, minute)
-        line = @shop.rooms.fetch(placed.pass.room)
-        line.steady? ? (minute - placed.work_end) * milestone.needed / milestone.minutes : placed.milestones.passed(milestone.phase, minute)
-      end
+      def by_then(placed, milestone, minute) = Drying::Rate.progress(placed.pass.product, milestone.phase, line(placed.pass)).between(placed.work_end, minute)
 
       # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.
-      def seen(placed, name, answer)
+      def seen(placed, name, reached_at)
         (placed.looks || []).each do |looked, said, minute|
           next unless looked == name || Drier.implies?(looked, name)
 
-          answer.reached_at = minute if said == "dry" && (answer.reached_at.nil? || answer.reached_at > minute)
+          reached_at = minute if said == "dry" && (reached_at.nil? || reached_at > minute)
         end
+        reached_at
       end
 
       # A film that passed the test of a later milestone has reached the earlier ones.

@@ -6,7 +6,17 @@ module Rhexon
       # @param piece [Piece]
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
-      def self.of(shop, piece, first_index) = new(shop, piece, first_index).passes
+      def self.of(shop, piece, first_index)
+        key = [ piece, first_index, shop.setting ]
+        @kept[key] ||= begin
+          @kept.shift if @kept.size >= KEPT
+          new(shop, piece, first_index).passes.freeze
+        end
+      end
+
+      # Expansions made lately: a shop is planned again and again with most of its schedules unchanged.
+      KEPT = 600
+      @kept = {}
 
       attr_reader :passes
 
@@ -15,41 +25,72 @@ module Rhexon
         @piece = piece
         @first_index = first_index
         @passes = []
-        @on_face = piece.faces.keys.to_h { |id| [ id, { film: [], abraded: {}, wet: [], stack: [], stack_dry: 0.0 } ] }
+        @on_face = piece.faces.keys.to_h { |id| [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ] }
         @steps = piece.schedule["steps"]
         @steps.each_with_index { |step, at| expand(step, @steps.drop(at + 1)) }
-        mark_last
+        finish
       end
 
       private
 
       def expand(step, later)
         (1..(step["coats"] || 1)).each do |coat|
-          parts(step).each.with_index(1) { |range, part| add(step, coat, range, (part if parts(step).size > 1), later) }
+          Turns.of(@piece, step).each do |turn|
+            parts(step, turn.faces).each.with_index(1) { |range, part| add(step, coat, turn, range, (part if parts(step, turn.faces).size > 1), later) }
+          end
         end
       end
 
-      def add(step, coat, range, part, later)
-        faces = step["faces"] || @piece.faces.keys
-        pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, part), piece: @piece, step: step, coat: coat, part: part, faces: faces,
+      def add(step, coat, turn, range, part, later)
+        room = room(step)
+        pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece, step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught,
                         kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
-                        each_min: each_min(step, faces), setup_min: gear("setup_min", step), cleanup_min: gear("cleanup_min", step),
-                        room: step["room"] || @piece.schedule["room"] || @shop.rooms.keys.first, pauses: %w[sand level raise_grain].include?(step["kind"]),
+                        each_min: each_min(step, turn.faces), setup_min: gear("setup_min", step), cleanup_min: gear("cleanup_min", step),
+                        room: room, dry_room: step["dry_room"] || @piece.schedule["dry_room"] || room, pauses: %w[sand level raise_grain].include?(step["kind"]),
+                        dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
                         inserted: false, minutes: step["minutes"], under: [], abraded_by: {}, mates: [])
         pass.solids_percent = Film::Coat.mixed_solids_percent(pass.product.solids_volume_percent.value, step["thinning"]) if pass.film?
+        pass.hard = hard(pass)
         pass.needs = needs(pass, later)
         remember(pass)
-        @passes << pass.freeze
+        @passes << pass
+        wipe_off(pass) if step["wipe_off"] && pass.leaves_something?
+      end
+
+      # What is flooded on is wiped off again before it is tacky: work of its own, right behind.
+      def wipe_off(wet)
+        pass = wet.dup.tap do |copy|
+          copy.index = @first_index + @passes.size
+          copy.key = "#{wet.key}/wipe"
+          copy.kind = "wipe_off"
+          copy.each_min = minutes(wet.area_m2 * hands.fetch("wipe_off_min_per_m2"))
+          copy.setup_min = copy.cleanup_min = 0
+          copy.inserted = true
+          copy.under, copy.mates, copy.abraded_by = [], [], {}
+          copy.tools = []
+          copy.needs = [ Need.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ]
+          copy.hard = Hard.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
+        end
+        @passes << pass
       end
 
       def needs(pass, later)
-        pass.faces.flat_map do |face|
-          state = @on_face.fetch(face)
-          milestone = milestone(pass, face, later)
-          dry = state[:wet].map { |index| [ index, "dry" ] }
-          film = milestone ? state[:film].map { |index| [ index, milestone ] } : []
-          (film + dry).filter_map { |index, name| need(index, name, pass) }
-        end.uniq
+        (pass.faces.flat_map { |face| own_needs(pass, face, later) } + pass.caught.flat_map { |face| state(face).fetch(:film).map { |index| [ index, "dust_safe" ] } } + turning(pass))
+          .filter_map { |index, name| need(index, name, pass) }.uniq
+      end
+
+      def own_needs(pass, face, later)
+        state = state(face)
+        milestone = milestone(pass, face, later)
+        film = milestone ? state[:film].map { |index| [ index, hard_opening(pass, index) || milestone ] } : []
+        film + state[:wet].map { |index| [ index, "dry" ] } + (%w[look wait].include?(pass.kind) ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
+      end
+
+      # A face that goes down, or work taken off its hooks, can be handled.
+      def turning(pass)
+        return [] if %w[look wait].include?(pass.kind)
+
+        Turns.underneath(@piece, pass.step, pass.faces).flat_map { |face| state(face)[:film].map { |index| [ index, "handle" ] } }
       end
 
       # What the next pass on a face waits for.
@@ -62,8 +103,21 @@ module Rhexon
         end
       end
 
+      HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
+
+      def hard(pass)
+        below = pass.faces.flat_map { |face| state(face)[:film] }.max
+        kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || pass.coat > 1) }
+        return Hard.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film?
+
+        first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
+        Hard.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first
+      end
+
+      def hard_opening(pass, index) = pass.hard && HARD.key?(pass.hard.kind) && at(index).film? ? HARD.fetch(pass.hard.kind).first : nil
+
       def need(index, name, pass)
-        lower = @passes[index - @first_index]
+        lower = at(index)
         return unless overlap?(lower.range, pass.range)
 
         pair = name == "recoat_opens" && pass.product ? Materials::Pairs.wait_min(lower.product, pass.product) : nil
@@ -72,18 +126,24 @@ module Rhexon
 
       def remember(pass)
         pass.faces.each do |face|
-          state = @on_face.fetch(face)
+          state = state(face)
           if pass.leaves_something? then lay(pass, state)
-          elsif pass.abrasion? then state[:film].each { |index| (state[:abraded][index] ||= []) << pass.index }
+          elsif pass.dust then state[:film].each { |index| (state[:abraded][index] ||= []) << pass.index }
           end
           state[:wet] = pass.kind == "raise_grain" ? [ pass.index ] : [] unless %w[look wait].include?(pass.kind)
+          state[:caught] = [] unless %w[look wait].include?(pass.kind)
         end
+        pass.caught.each { |face| state(face)[:caught] << pass.index }
       end
 
+      def state(face) = @on_face.fetch(face)
+
+      def at(index) = @passes[index - @first_index]
+
       def lay(pass, state)
-        earlier_parts = state[:film].select { |index| same_coat?(@passes[index - @first_index], pass) }
+        earlier_parts = state[:film].select { |index| same_coat?(at(index), pass) }
         below = earlier_parts.any? ? state[:below] : state[:film]
-        pass.under |= below.select { |index| overlap?(@passes[index - @first_index].range, pass.range) && @passes[index - @first_index].film? }
+        pass.under |= below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }
         pass.abraded_by = pass.abraded_by.merge(state[:abraded].slice(*pass.under))
         stack(pass, state, earlier_parts)
         state[:below] = below
@@ -103,9 +163,13 @@ module Rhexon
         state[:stack] += [ pass.index ]
       end
 
-      def mark_last
+      def finish
         last = @on_face.each_value.flat_map { |state| state[:film] }
-        @passes.map! { |pass| pass.dup.tap { |copy| copy.last_on_faces = last.include?(pass.index) }.freeze }
+        @passes.each do |pass|
+          pass.last_on_faces = last.include?(pass.index)
+          pass.signature = [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um, pass.dry_room ].freeze
+          pass.freeze
+        end
       end
 
       def same_coat?(one, other) = one.step["id"] == other.step["id"] && one.coat == other.coat
@@ -117,30 +181,48 @@ module Rhexon
       end
 
       # A coat longer than every open interval is split into parts of whole pieces.
-      def parts(step)
+      def parts(step, faces)
         whole = 0..(@piece.count - 1)
         return [ whole ] unless %w[coat stain].include?(step["kind"])
 
-        room = @shop.calendar.longest - gear("setup_min", step) - gear("cleanup_min", step)
-        each = each_min(step, step["faces"] || @piece.faces.keys)
+        room = longest(step) - gear("setup_min", step) - gear("cleanup_min", step)
+        each = each_min(step, faces)
         return [ whole ] if each * @piece.count <= room || each > room
 
         share = (@piece.count / (@piece.count * each / room.to_f).ceil.to_f).ceil
         whole.each_slice(share).map { |slice| slice.first..slice.last }
       end
 
+      def longest(step) = @shop.hands_for(skill(step), @piece.by).map { |person| person.calendar.longest }.max || 0
+
+      # Work that asks for training: the methods the house says, or what the step says.
+      def skill(step) = step["skill"] || (step["method"] if hands.fetch("skilled_methods").include?(step["method"]))
+
+      def tools(step) = step["tool"] ? [ step["tool"] ] : @shop.tools.select { |tool| tool["for"] == step["method"] && step["method"] }.map { |tool| tool["id"] }
+
+      # Where the shop has a room for it, unless the step or the schedule names one.
+      def room(step)
+        step["room"] || room_for(step) || @piece.schedule["room"] || @shop.rooms.keys.first
+      end
+
+      def room_for(step)
+        use = %w[sand level].include?(step["kind"]) ? "sand" : { nil => nil, "spray" => "spray" }.fetch(step["method"], "finish")
+        @shop.room_for(use) unless use != "sand" && @piece.schedule["room"]
+      end
+
       def each_min(step, faces)
         area = @piece.area_m2(faces)
-        minutes = case step["kind"]
-        when "coat", "stain" then area / rate_m2_per_h(step) * 60
-        when "sand" then area * abrasion("sand") * step["grits"].size
-        when "level" then step["aim"] == "rub_out" ? area * abrasion("rub_out") * step["grits"].size : area * abrasion("level")
-        when "raise_grain" then area * abrasion("raise_grain")
-        when "look" then hands.fetch("look_min")
-        else 0
+        case step["kind"]
+        when "wait" then 0
+        when "coat", "stain" then minutes(area / rate_m2_per_h(step) * 60)
+        when "sand" then minutes(area * abrasion("sand") * step["grits"].size)
+        when "level" then minutes(step["aim"] == "rub_out" ? area * abrasion("rub_out") * step["grits"].size : area * abrasion("level"))
+        when "raise_grain" then minutes(area * abrasion("raise_grain"))
+        when "look" then minutes(hands.fetch("look_min"))
         end
-        step["kind"] == "wait" ? 0 : [ minutes.ceil, 1 ].max
       end
+
+      def minutes(exact) = [ exact.ceil, 1 ].max
 
       def rate_m2_per_h(step)
         step["method"] == "spray" && step["gun"] ? hands.fetch("guns").fetch(step["gun"]).fetch("rate_m2_per_h") : hands.fetch("rate_m2_per_h").fetch(step["method"])

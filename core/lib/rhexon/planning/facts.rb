@@ -2,14 +2,16 @@ module Rhexon
   module Planning
     # What the log says of one pass.
     # @!attribute started_at, done_at [Integer, nil] minutes, never rounded to the grid
+    # @!attribute person [String, nil] who began it
     # @!attribute looks [Array<Array(String, String, Integer)>] dry tests in time order: milestone, "dry" or "not_yet", minute
-    Facts = Struct.new(:started_at, :done_at, :looks, keyword_init: true) do
+    Facts = Struct.new(:started_at, :done_at, :person, :looks, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)
         timed = log.map.with_index { |entry, index| [ Zone.minute(entry["at"], where: "log/#{index}/at"), index, entry ] }
         timed.sort_by { |minute, index, _| [ minute, index ] }.each_with_object({}) do |(minute, _, entry), facts|
           fact = facts[entry["pass"]] ||= new(looks: [])
+          fact.person ||= entry["person"]
           case entry["kind"]
           when "started" then fact.started_at ||= minute
           when "done"

@@ -2,19 +2,22 @@ module Rhexon
   module Planning
     # One session of hands: a step, a coat number, a set of faces, all alike pieces (or a part of them).
     #
+    # @!attribute caught [Array<String>] faces that get the coat as well
     # @!attribute needs  [Array<Need>] milestones of earlier passes that must be reached before work starts
     # @!attribute under  [Array<Integer>] film passes whose recoat window this coat meets, by index
-    # @!attribute abraded_by [Hash{Integer=>Array<Integer>}] film pass => later abrasion passes of the whole face before this one
+    # @!attribute abraded_by [Hash{Integer=>Array<Integer>}] film pass => later dry abrasions of the whole face before this one
     # @!attribute mates  [Array<Integer>] earlier coats of the same evaporative stack
     # @!attribute range  [Range] which of the alike pieces
     # @!attribute pauses [Boolean] may pause at closing between alike pieces
-    Pass = Struct.new(:index, :key, :piece, :step, :coat, :part, :faces, :kind, :product, :method, :wet_um, :solids_percent, :stack_dry_um, :range, :each_min,
-                      :setup_min, :cleanup_min, :room, :pauses, :inserted, :needs, :under, :abraded_by, :mates, :minutes, :last_on_faces, keyword_init: true) do
+    # @!attribute dust   [Boolean] raises dust
+    # @!attribute skill  [String, nil] what the hands must be trained for
+    # @!attribute tools  [Array<String>] one of these is held
+    # @!attribute hard   [Hard, nil] the window it must catch, watched from the pass it opens on
+    # @!attribute signature [Array] passes with the same one dry alike
+    Pass = Struct.new(:index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent, :stack_dry_um, :range, :each_min,
+                      :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools, :inserted, :needs, :under, :abraded_by, :mates, :hard, :minutes, :last_on_faces, :signature, keyword_init: true) do
       # @return [String] piece/step/coat/faces; keys never hold positions
-      def self.key(piece, step, coat, part = nil)
-        faces = (step["faces"] || piece.faces.keys).join("+")
-        [ piece.id, step["id"], coat, faces, *("part#{part}" if part) ].join("/")
-      end
+      def self.key(piece, step, coat, faces, part = nil) = [ piece.id, step["id"], coat, faces.join("+"), *("part#{part}" if part) ].join("/")
 
       def count = range.size
       def work_min = count * each_min
@@ -28,5 +31,11 @@ module Rhexon
     # A milestone of an earlier pass that must be reached.
     # @!attribute pair_min [Numeric, nil] the pair's own wait, reference minutes
     Need = Struct.new(:pass, :milestone, :pair_min, keyword_init: true)
+
+    # A window that may not be missed: a film wet on wet, a stain to wipe off, a film to level while it is soft, or one pot for several passes.
+    # @!attribute kind   [String] wet_on_wet, wipe_off, while_soft or one_batch
+    # @!attribute lower  [Integer] index of the pass it opens on
+    # @!attribute closes [String, nil] the closing of that pass; nil for one_batch
+    Hard = Struct.new(:kind, :lower, :closes, keyword_init: true)
   end
 end

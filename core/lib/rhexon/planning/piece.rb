@@ -2,8 +2,18 @@ module Rhexon
   module Planning
     # A piece, or n alike pieces done together, with its schedule.
     # @!attribute faces [Hash{String=>Hash}] face id => {"area_m2", "wood"}; areas are per single piece
+    # @!attribute job [String] pieces of one job are late together
+    # @!attribute by  [String, nil] the only person who works on it
     # @!attribute due, release [Integer, nil] minutes
-    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :ready_at, :use, :arris, :house, keyword_init: true) do
+    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house, keyword_init: true) do
+      # The object kept for a piece that was read before and has not changed, so that what was made from it can be used again.
+      # @return [Piece]
+      def self.same(piece)
+        @kept ||= {}
+        @kept.shift if @kept.size >= self::KEPT && !@kept.key?(piece)
+        @kept[piece] ||= piece
+      end
+
       # @return [Float] m² of one piece
       def area_m2(face_ids) = face_ids.sum { |id| faces.fetch(id).fetch("area_m2") }
 
@@ -12,5 +22,6 @@ module Rhexon
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end
+    Piece::KEPT = 600
   end
 end

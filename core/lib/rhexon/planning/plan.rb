@@ -2,16 +2,25 @@ module Rhexon
   module Planning
     # The answer: every pass on the clock, what it waited for, what the pieces come to.
     class Plan
-      attr_reader :shop, :build, :queues, :bound, :drier, :builds
+      attr_reader :shop, :model, :trial, :build, :bound, :builds
 
-      def initialize(shop:, build:, queues:, bound:, drier:, builds:)
+      # @param shop [Shop]
+      # @param model [Search::Model]
+      # @param trial [Search::Trial] the build the plan was unfolded from
+      # @param build [Build]
+      # @param bound [Search::Bound]
+      # @param builds [Integer] that were made
+      def initialize(shop:, model:, trial:, build:, bound:, builds:)
         @shop = shop
+        @model = model
+        @trial = trial
         @build = build
-        @queues = queues
         @bound = bound
-        @drier = drier
         @builds = builds
       end
+
+      def queues = model.queues
+      def drier = model.drier
 
       # @return [Array<Placement>] in order of start
       def placements = build.placements
@@ -26,7 +35,7 @@ module Rhexon
       # @return [Integer, nil] nil: no coat has it, or never
       def reached_at(piece_id, milestone)
         last = queues.fetch(piece_id).select(&:last_on_faces).filter_map { |pass| build.by_index[pass.index] }
-        times = last.filter_map { |placement| drier.reached(placement, milestone)&.reached_at }
+        times = last.filter_map { |placement| drier.reached_at(placement, milestone) }
         times.size == last.size ? times.max : nil
       end
 
@@ -49,7 +58,7 @@ module Rhexon
       def shopping = shop.stock && (@shopping ||= Stock::Shopping.new(self))
 
       # @return [Hash{String=>Slack::Range}]
-      def slack = @slack ||= Slack.of(shop, build, drier)
+      def slack = @slack ||= Slack.of(self)
 
       # The plan of the same shop with another schedule for one piece, at equal effort.
       # @return [Plan]

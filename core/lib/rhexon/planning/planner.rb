@@ -1,92 +1,71 @@
 module Rhexon
   module Planning
-    # Plan = f(shop): several constructions, the best by goal, repaired where a recoat window was lost.
+    # Plan = f(shop): several builds, the best by goal, repaired where a recoat window was lost, then improved as far as the effort goes.
     # Deterministic: the seed and the number of builds are inputs, never the clock.
     class Planner
-      BUILDS = { "quick" => 6, "full" => 60 }.freeze
-      REPAIRS = { "quick" => 4, "full" => 20 }.freeze
-
-      # Builds after which a plan that is in time and as early as the bound allows is taken.
-      ENOUGH = { "quick" => 3, "full" => 30 }.freeze
+      # Builds by how many passes are open: the first row that fits counts.
+      EFFORT = { "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ Float::INFINITY, 1 ] ], "full" => [ [ 60, 2000 ], [ 300, 1000 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ] }.freeze
 
       # @param shop [Shop]
       # @return [Plan]
       def self.plan(shop) = new(shop).plan
 
+      attr_reader :model, :construct, :bound
+
       def initialize(shop)
         @shop = shop
         index = 0
-        @queues = shop.pieces.to_h do |piece|
+        queues = shop.pieces.to_h do |piece|
           passes = Expansion.of(shop, piece, index)
           index += passes.size
           [ piece.id, passes ]
         end
-        @drier = Drier.new(shop)
-        @builder = Builder.new(shop, @queues, @drier)
+        drier = Drier.new(shop)
+        @model = Search::Model.new(shop, queues, drier, Logged.new(shop, queues, drier))
+        @construct = Search::Construct.new(@model)
+        @bound = Search::Bound.new(@model)
       end
 
+      # @return [Plan]
       def plan
-        bound = Bound.of(@shop, @queues, @drier)
-        best, builds = repair(*search(bound))
-        Plan.new(shop: @shop, build: best, queues: @queues, bound: bound, drier: @drier, builds: builds)
+        trial, builds = search
+        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::Unfold.of(@model, trial), bound: @bound, builds: builds)
+      end
+
+      # The best build, and how many were made.
+      # @return [Array(Search::Trial, Integer)]
+      def search
+        open = @model.size - @model.logged.placed.count(&:itself)
+        builds = EFFORT.fetch(@shop.effort).find { |passes, _| open <= passes }.last
+        best, made = first_builds(builds)
+        return [ best, made ] if open.zero? || builds < 3
+
+        best, more = Search::Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
+        made += more
+        return [ best, made ] unless @shop.effort == "full"
+
+        best, more = Search::Improve.new(@model, @construct, @bound, @shop.seed).run(best, builds - made)
+        [ best, made + more ]
       end
 
       private
 
-      def search(bound)
-        best = nil
-        ranks(bound).each.with_index(1) do |rank, count|
-          build = @builder.build(rank: rank)
-          best = build if build.better_than?(best)
-          @rank = rank if best.equal?(build)
-          return [ best, {}, count ] if @queues.count { |_, passes| passes.any? } <= 1 || (count >= ENOUGH.fetch(@shop.effort) && at_bound?(best, bound))
-        end
-        [ best, {}, BUILDS.fetch(@shop.effort) ]
-      end
-
-      def at_bound?(build, bound)
-        unmet, late, latest, = build.goal
-        unmet.zero? && late.zero? && latest <= bound.ready_at
-      end
-
       # First come first served; the longest tail first; then mixtures of the two with seeded noise.
-      def ranks(bound)
-        tails = bound.tails
+      def first_builds(builds)
         random = Random.new(@shop.seed)
-        by_start = ->(placement) { placement.hands_start }
-        by_tail = ->(placement) { placement.hands_start - (tails[placement.pass.key] || 0) }
-        mixed = Array.new(BUILDS.fetch(@shop.effort) - 2) do
-          weight = random.rand
-          noise = Hash.new { |memo, key| memo[key] = random.rand(240) }
-          ->(placement) { placement.hands_start - weight * (tails[placement.pass.key] || 0) + noise[placement.pass.key] }
+        best = nil
+        weights(builds).each.with_index(1) do |weight, count|
+          noise = count > 2 ? Array.new(@model.size) { random.rand(240) } : nil
+          trial = @construct.dispatch(weight: weight || random.rand, tails: @bound.tails, noise: noise)
+          best = trial if best.nil? || (trial.goal <=> best.goal).negative?
+          return [ best, count ] if @model.pieces.size <= 1 || at_bound?(best)
         end
-        [ by_start, by_tail, *mixed ]
+        [ best, weights(builds).size ]
       end
 
-      # A lost window may be caught by holding the earlier coat.
-      def repair(best, holds, builds)
-        REPAIRS.fetch(@shop.effort).times do
-          trials = lost(best).flat_map { |coat| hold_times(best, coat).map { |start| holds.merge(coat.window.of.key => start) } }.first(4)
-          candidates = trials.map { |trial| [ @builder.build(holds: trial, rank: @rank), trial ] }
-          builds += candidates.size
-          better = candidates.select { |build, _| build.better_than?(best) }.min_by { |build, _| build.goal }
-          return [ best, builds ] unless better
+      def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)
 
-          best, holds = better
-        end
-        [ best, builds ]
-      end
-
-      def lost(build)
-        build.placements.select { |placement| placement.window&.state == "scuffed" && !placement.inside && build.by_index[placement.window.of.index].status == "planned" }
-      end
-
-      # Hold it so long that its window still stands at the later coat, or until the shop opens next.
-      def hold_times(build, coat)
-        lower = build.by_index[coat.window.of.index]
-        next_opening = @shop.calendar.from(lower.hands_start).find { |open, _| open > lower.hands_start }
-        [ Calendar.ceil(lower.hands_start + coat.work_start - coat.window.closes_at), next_opening&.first ].compact.uniq
-      end
+      def at_bound?(trial) = @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= @bound.ready_at && trial.goal[3].zero?
     end
   end
 end

@@ -2,9 +2,6 @@ module Rhexon
   module Planning
     # The plan as rhexon-plan/1: instants ISO 8601 with the shop's offset, rates so that anybody can integrate.
     class Report
-      # Raised grain dries as what carries a water dye.
-      GRAIN = Materials::Product.new("id" => "water", "class" => "water_dye")
-
       def initialize(plan)
         @plan = plan
         @shop = plan.shop
@@ -16,8 +13,8 @@ module Rhexon
         { "format" => "rhexon-plan/1", "input_digest" => @shop.digest, "now" => iso(@shop.now), "open" => open, "rates" => rates,
           "passes" => @plan.placements.map { |placement| pass(placement) }, "batches" => @plan.batches.map { |batch| batch(batch) }, "pieces" => @shop.pieces.map { |piece| piece(piece) },
           "goal" => goal, "bound" => { "ready_at" => iso(@plan.bound.ready_at), "because" => @plan.bound.because, "passes" => @plan.bound.passes },
-          "moved" => [], "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
-          "search" => { "builds" => @plan.builds, "seed" => @shop.seed, "proven" => @plan.build.goal[2] == @plan.bound.ready_at } }
+          "moved" => moved, "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
+          "search" => { "builds" => @plan.builds, "seed" => @shop.seed, "proven" => latest_ready == @plan.bound.ready_at } }
       end
 
       private
@@ -27,7 +24,7 @@ module Rhexon
       def open
         last = @plan.placements.map(&:hands_end).max || @shop.now
         first = [ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min
-        { @shop.person => @shop.calendar.between(first, last + 1440).map { |from, to| [ iso(from), iso(to) ] } }
+        @shop.people.to_h { |person| [ person.id, person.calendar.between(first, last + 1440).map { |from, to| [ iso(from), iso(to) ] } ] }
       end
 
       # Reference minutes per real minute, air included: from an instant on this rate, until the next.
@@ -35,7 +32,7 @@ module Rhexon
         last = @plan.placements.flat_map(&:waits).filter_map(&:reached_at).max
         from = [ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min
         @plan.placements.flat_map(&:waits).each_with_object({}) do |wait, rooms|
-          (rooms[wait.pass.room] ||= {})[group(wait)] ||= progress(wait)&.rates(from, last)&.map { |minute, rate| [ iso(minute), rate.round(6) ] } || [ [ iso(from), 1.0 ] ]
+          (rooms[wait.pass.dry_room] ||= {})[group(wait)] ||= progress(wait)&.rates(from, last)&.map { |minute, rate| [ iso(minute), rate.round(6) ] } || [ [ iso(from), 1.0 ] ]
         end
       end
 
@@ -43,7 +40,7 @@ module Rhexon
       def progress(wait)
         return if group(wait) == "clock"
 
-        Drying::Rate.progress(wait.milestone ? wait.pass.product : GRAIN, wait.phase, @shop.rooms.fetch(wait.pass.room))
+        Drying::Rate.progress(wait.milestone ? wait.pass.product : Drier::GRAIN, wait.phase, @shop.line(wait.pass.dry_room))
       end
 
       def group(wait)
@@ -55,12 +52,12 @@ module Rhexon
       def pass(placement)
         pass = placement.pass
         slack = @plan.slack[pass.key]
-        { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat, "part" => pass.part, "faces" => pass.faces, "kind" => pass.kind,
-          "dry" => pass.abrasion?, "inserted" => pass.inserted, "status" => placement.status, "person" => (@shop.person if placement.hands.any?), "room" => pass.room, "dry_room" => pass.room,
-          "tools" => [], "rack_places" => pass.count, "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
+        { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat, "part" => pass.part, "faces" => pass.faces, "caught" => pass.caught, "kind" => pass.kind,
+          "dry" => pass.dust, "inserted" => pass.inserted, "status" => placement.status, "person" => placement.person, "room" => pass.room, "dry_room" => pass.dry_room,
+          "tools" => [ placement.tool ].compact, "rack_places" => pass.leaves_something? ? pass.count : 0, "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
           "hands_start" => iso(placement.hands_start), "work_start" => iso(placement.work_start), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
           "hands_end" => iso(placement.hands_end), "waits_for" => placement.waits.map { |wait| wait(wait) }, "window" => window(placement.window),
-          "dust_safe_at" => reached(placement, "dust_safe"), "handle_at" => reached(placement, "handle"), "watched" => nil, "batch" => batch_of[pass.key],
+          "dust_safe_at" => reached(placement, "dust_safe"), "handle_at" => reached(placement, "handle"), "watched" => watched(pass), "batch" => batch_of[pass.key],
           "earliest" => iso(slack&.earliest || placement.hands_start), "latest" => iso(slack&.latest || placement.hands_start), "because" => placement.because }
       end
 
@@ -72,7 +69,7 @@ module Rhexon
       # The first batch of a pass.
       def batch_of = @batch_of ||= @plan.batches.reverse.flat_map { |batch| batch.passes.map { |key| [ key, batch.id ] } }.to_h
 
-      def reached(placement, milestone) = placement.milestones && iso(@plan.drier.reached(placement, milestone)&.reached_at)
+      def reached(placement, milestone) = placement.milestones && iso(@plan.drier.reached_at(placement, milestone))
 
       def wait(wait)
         factors = wait.milestone&.own || {}
@@ -93,9 +90,21 @@ module Rhexon
       end
 
       def goal
-        _, late, latest, scuffs, = @plan.build.goal
-        sessions = @plan.placements.select { |placement| placement.hands.any? }.flat_map { |placement| placement.hands.map { |from, _| [ placement.pass.piece.id, @zone.date(from) ] } }
-        { "late_min" => late, "latest_ready" => iso(latest), "scuffs" => scuffs, "sessions" => sessions.uniq.size }
+        goal = @plan.model.goal
+        { "name" => @shop.goal, "late_min" => @plan.build.late_min, "latest_ready" => iso(latest_ready), "scuffs" => @plan.build.scuffs.size, "sessions" => goal.sessions(@plan.trial), "hands_min" => goal.hands_min(@plan.trial) }
+      end
+
+      def latest_ready = @plan.build.ready.values.compact.max || @shop.now
+
+      # From the first to the last pass of a hard window somebody stays near.
+      def watched(pass)
+        block = @plan.model.blocks.compact.find { |found| pass.index&.between?(found.first, found.last) } or return
+        { "kind" => @plan.model.passes[block.last].hard.kind, "from" => iso(@plan.build.by_index[block.first]&.hands_start), "to" => iso(@plan.build.by_index[block.last]&.hands_end) }
+      end
+
+      # What an accepted plan had otherwise, and why.
+      def moved
+        Moves.of(@plan).map { |move| { "pass" => move.key, "from" => iso(move.from), "to" => iso(move.to), "person" => move.person, "because" => move.because } }
       end
 
       def infeasible

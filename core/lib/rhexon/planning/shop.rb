@@ -4,9 +4,9 @@ module Rhexon
   module Planning
     # What a plan is made from, read and checked: the values behind rhexon-shop/1.
     class Shop
-      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "shellac_months" => 6 }.freeze
+      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "shellac_months" => 6 }.freeze
 
-      attr_reader :zone, :now, :seed, :effort, :house, :calendar, :person, :rooms, :products, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :digest
+      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [Refusal] with the first thing that is wrong
@@ -16,16 +16,20 @@ module Rhexon
         @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
+        @goal = json["goal"] || "soonest"
+        @share = json["quantile"] || 0.5
         @seed = json["seed"] || 1
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})
-        read_people(json["people"])
-        @rooms = json["rooms"].to_h { |room| [ room["id"], line(room) ] }
+        @people = json["people"].map { |record| person(record) }
+        @rooms = json["rooms"].to_h { |record| [ record["id"], room(record) ] }
+        @tools = json["tools"] || []
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
+        @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share)
         @pieces = json["pieces"].map { |record| piece(record) }
         @facts = Facts.fold(json["log"] || [])
-        @pins = read_pins(json["pins"] || [])
-        @previous = json["previous"] || []
+        @pins = Pin.read(json["pins"] || [], self)
+        @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(Zone.minute(record["start"], where: "previous"), record["person"]) ] }
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
         @scale_g = json.dig("scale", "resolution_g") || 1
@@ -38,7 +42,7 @@ module Rhexon
       # The same shop with other air in some rooms.
       # @param air [Hash{String=>Hash}] room id => "climate" and "daily"
       # @return [Shop]
-      def with_rooms(air) = self.class.new(@json.merge("rooms" => @json["rooms"].map { |room| air.key?(room["id"]) ? { "id" => room["id"], **air[room["id"]] } : room }))
+      def with_rooms(air) = self.class.new(@json.merge("rooms" => @json["rooms"].map { |room| air.key?(room["id"]) ? room.except("climate", "daily").merge(air[room["id"]]) : room }))
 
       # The same shop with other hours.
       # @yieldparam week [Hash{String=>Array}]
@@ -46,19 +50,47 @@ module Rhexon
       # @return [Shop]
       def with_weeks = self.class.new(@json.merge("people" => @json["people"].map { |person| person.merge("week" => yield(person["week"])) }))
 
+      # The same shop asked for something else.
+      # @param fields [Hash{String=>Object}] of rhexon-shop/1
+      # @return [Shop]
+      def with(fields) = self.class.new(@json.merge(fields))
+
+      # @return [Drying::Line] the air of a room
+      def line(room) = rooms.fetch(room).line
+
+      # What passes take from the shop beside their own piece.
+      # @return [Array]
+      def setting
+        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |found| [ found.hash, found ].freeze }
+      end
+
+      # @param use [String] sand, spray, finish or dry
+      # @return [String, nil] id of the first room for it
+      def room_for(use) = rooms.each_value.find { |room| room.uses.include?(use) }&.id
+
+      # @return [Array<Person>] who may do work that asks for a skill, on a piece that may be somebody's own
+      def hands_for(skill, by = nil) = people.select { |person| person.can?(skill) && (by.nil? || person.id == by) }
+
+      # When anybody is there.
+      # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+, joined
+      def open_between(from, to) = Calendar.joined(people.flat_map { |person| person.calendar.between(from, to) })
+
+      # Short, since it holds all records.
+      def inspect = "#<#{self.class} #{digest.first(12)}>"
+
       def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
 
       private
 
-      def read_people(people)
-        @person = people.first["id"]
-        @calendar = Calendar.new(week: people.first["week"], except: people.first["except"], zone: @zone, from: @now, days: Reference.table("hands").fetch("horizon_days"))
+      def person(record)
+        calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now, days: Reference.table("hands").fetch("horizon_days"))
+        Person.new(id: record["id"], skills: record["skills"], calendar: calendar).freeze
       end
 
-      def line(room)
-        Drying::Line.read(room, @zone)
+      def room(record)
+        Room.new(id: record["id"], line: Drying::Line.read(record, @zone), uses: record["uses"] || [], rack_places: record["rack_places"]).freeze
       rescue Refusal => refusal
-        raise Refusal.new(refusal.message, where: "rooms/#{room["id"]}/#{refusal.where}")
+        raise Refusal.new(refusal.message, where: "rooms/#{record["id"]}/#{refusal.where}")
       end
 
       def product(record, index)
@@ -75,22 +107,21 @@ module Rhexon
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         helpers, laid = products.keys.partition { |id| products.fetch(id).helper? }
         Schedule::Document.check_names!(document, faces: faces.keys, products: laid, helpers: helpers, rooms: rooms.keys)
-        Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]),
-                  ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {})).freeze
+        refuse_strangers(record, document)
+        Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]), job: record["job"] || record["id"], by: record["by"],
+                  ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {})).freeze)
       rescue Refusal => refusal
         raise Refusal.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
 
       def minute(text) = text && Zone.minute(text, where: "pieces")
 
-      # Pins of the schedules are pins of the plan; a pin given with the plan wins.
-      def read_pins(given)
-        own = pieces.flat_map do |piece|
-          piece.schedule["steps"].flat_map do |step|
-            (step["pins"] || []).map { |pin| [ Pass.key(piece, step, pin["coat"]), Zone.minute(pin["start"], where: "pins") ] }
-          end
+      # A piece's own hands and a step's own tool are in the shop.
+      def refuse_strangers(record, document)
+        Rhexon.refuse_unless(record["by"].nil? || people.any? { |person| person.id == record["by"] }, "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", "))
+        document["steps"].each do |step|
+          Rhexon.refuse_unless(step["tool"].nil? || tools.any? { |tool| tool["id"] == step["tool"] }, "Step #{step["id"]} names a tool that is not there: #{step["tool"]}", where: "steps/#{step["id"]}/tool", accepted: tools.empty? ? "none yet" : tools.map { |tool| tool["id"] }.join(", "))
         end
-        own.to_h.merge(given.select { |pin| pin["start"] }.to_h { |pin| [ pin["pass"], Zone.minute(pin["start"], where: "pins") ] })
       end
     end
   end

@@ -1,73 +1,98 @@
 module Rhexon
   module Planning
-    # Earliest and latest start of each planned pass, order and people fixed: a forward and a backward pass.
-    # Earliest: right after what it waits for and what the hands do before. Latest: so that nothing after it moves past its own latest
-    # and the piece is still ready when planned (or when due, if that is later), and the window below it is still open.
+    # Earliest and latest start of each planned pass, order, people, rooms and tools fixed: a forward and a backward pass.
+    # Earliest: right after what it waits for and what piece, hands, room and tool do before. Latest: so that nothing after it moves past its own latest,
+    # the piece is still ready when planned (or when due, if that is later), and the window below it is still open.
     class Slack
       Range = Struct.new(:earliest, :latest, keyword_init: true)
 
+      # @param plan [Plan]
       # @return [Hash{String=>Range}] by pass key
-      def self.of(shop, build, drier) = new(shop, build, drier).ranges
+      def self.of(plan) = new(plan).ranges
 
       attr_reader :ranges
 
-      def initialize(shop, build, drier)
-        @shop = shop
-        @build = build
-        @drier = drier
-        @planned = build.placements.select { |placement| placement.status == "planned" }
+      def initialize(plan)
+        @plan = plan
+        @shop = plan.shop
+        @model = plan.model
+        @planned = plan.placements.select { |placement| placement.status == "planned" }
+        @before = {}.compare_by_identity
+        @after = {}.compare_by_identity
+        chains.each { |chain| chain.each_cons(2) { |one, other| link(one, other) } }
         @followers = followers
         @latest = {}
-        @planned.reverse_each.with_index { |placement, back| @latest[placement.pass.key] = latest(placement, later_hands(placement, back)) }
-        @ranges = @planned.each_with_index.to_h { |placement, at| [ placement.pass.key, Range.new(earliest: earliest(placement, at), latest: @latest[placement.pass.key]) ] }
+        @planned.reverse_each { |placement| @latest[placement.pass.key] = latest(placement) }
+        @ranges = @planned.to_h { |placement| [ placement.pass.key, Range.new(earliest: earliest(placement), latest: @latest[placement.pass.key]) ] }
       end
 
       private
+
+      # What serves one pass at a time, each in its order.
+      def chains
+        @planned.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |placement, found| resources(placement).each { |resource| found[resource] << placement } }.values
+      end
+
+      def resources(placement)
+        pass = placement.pass
+        room = @shop.rooms.fetch(pass.room)
+        [ [ :piece, pass.piece.id ], ([ :person, placement.person ] if placement.person), ([ :tool, placement.tool ] if placement.tool), ([ :room, room.id ] if room.single? && placement.hands.any?) ].compact
+      end
+
+      def link(one, other)
+        (@after[one] ||= []) << other
+        (@before[other] ||= []) << one
+      end
 
       def followers
         @planned.each_with_object({}) { |placement, found| placement.pass.needs.each { |need| (found[need.pass] ||= []) << [ placement, need ] } }
       end
 
-      def earliest(placement, at)
-        before = @planned.first(at).reverse.find { |other| other.hands.any? }
-        same_piece = @build.placements.take_while { |other| !other.equal?(placement) }.reverse.find { |other| other.pass.piece.equal?(placement.pass.piece) }
+      def fixed?(placement) = placement.hands.size != 1
+
+      def hours(placement) = @model.hours[@model.people.index { |person| person.id == placement.person }]
+
+      def earliest(placement)
+        return placement.hands_start if fixed?(placement)
+
         ready = placement.waits.filter_map(&:reached_at).max
-        from = [ @shop.now, before&.hands_end, same_piece&.hands_end, ready && ready - placement.pass.setup_min ].compact.max
-        return placement.hands_start if placement.hands.size != 1
-
-        start = Hands.new(@shop.calendar).slot(from, placement.pass.hands_min)
-        [ start || placement.hands_start, placement.hands_start ].min
+        ends = [ *@before[placement], *before_in_log(placement) ].map(&:hands_end)
+        from = [ @shop.now, placement.pass.piece.release, *ends, ready && ready - placement.pass.setup_min, clean_from(placement) ].compact.max
+        start = Search::Lane.new(hours(placement)).slot(from, length(placement)) || placement.hands_start
+        [ start, placement.hands_start ].min
       end
 
-      def later_hands(placement, back)
-        return if placement.hands.empty?
+      def length(placement) = placement.hands_end - placement.hands_start
 
-        @planned.last(back).find { |other| other.hands.any? }
-      end
+      def before_in_log(placement) = @plan.of_piece(placement.pass.piece.id).select { |other| other.status != "planned" }
 
-      def latest(placement, next_hands)
-        return placement.hands_start if placement.hands.size != 1
+      def latest(placement)
+        return placement.hands_start if fixed?(placement)
 
-        limits = [ next_hands && @latest[next_hands.pass.key], window_limit(placement), *waiting(placement), *tail(placement), *same_piece(placement) ].compact
+        limits = [ *@after[placement]&.map { |other| @latest.fetch(other.pass.key) }, window_limit(placement), clean_until(placement), *waiting(placement), *tail(placement) ].compact
         return placement.hands_start if limits.empty?
 
-        [ @shop.calendar.latest_start(limits.min, placement.pass.hands_min) || placement.hands_start, placement.hands_start ].max
+        [ hours(placement).latest_start(limits.min, length(placement)) || placement.hands_start, placement.hands_start ].max
       end
 
-      # A later start of the work may not lose the window below.
+      # A later start of the work may not lose the window below, nor let a scuff grow old.
       def window_limit(placement)
-        window = placement.window
-        return unless window&.state == "open" && window.closes_at
-
-        window.closes_at - placement.pass.setup_min + placement.pass.hands_min
+        window = placement.window or return
+        last = { "open" => window.closes_at, "scuffed" => scuff_valid_until(placement) }[window.state]
+        last && last - placement.pass.setup_min + length(placement)
       end
 
+      def scuff_valid_until(placement)
+        ends = placement.pass.abraded_by.values.flatten.filter_map { |index| @plan.build.by_index[index]&.hands_end }
+        own = @plan.placements.find { |other| other.pass.key == "#{placement.pass.key}/scuff" }
+        [ *ends.select { |done| done <= placement.work_start }, *own&.hands_end ].max&.+(placement.pass.piece.house.fetch("scuff_valid_min"))
+      end
+
+      # What waits for it, back through the air of those hours.
       def waiting(placement)
         (@followers[placement.pass.index] || []).filter_map do |follower, need|
-          reached = @drier.reached(placement, need.milestone, need.pair_min)
-          next unless reached&.reached_at
-
-          @latest.fetch(follower.pass.key) + follower.pass.setup_min - (reached.reached_at - placement.work_end) + placement.pass.cleanup_min
+          opening = @plan.drier.opening(placement.pass, need.milestone, need.pair_min)
+          opening&.begun(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)&.+(placement.pass.cleanup_min)
         end
       end
 
@@ -76,16 +101,42 @@ module Rhexon
         piece = placement.pass.piece
         return [] unless placement.pass.last_on_faces || last_of_piece?(placement)
 
-        ready = @build.ready[piece.id] or return []
-        dry = placement.milestones && @drier.reached(placement, piece.ready_at)&.reached_at
-        [ [ ready, piece.due ].compact.max - (dry ? dry - placement.work_end - placement.pass.cleanup_min : 0) ]
+        ready = @plan.build.ready[piece.id] or return []
+        target = [ ready, piece.due ].compact.max
+        opening = placement.milestones && @plan.drier.opening(placement.pass, piece.ready_at)
+        [ opening ? (opening.begun(target, placement.earlier) || placement.work_end) + placement.pass.cleanup_min : target ]
       end
 
-      def last_of_piece?(placement) = @planned.reverse.find { |other| other.pass.piece.equal?(placement.pass.piece) }.equal?(placement)
+      def last_of_piece?(placement) = (@last ||= @planned.to_h { |other| [ other.pass.piece.id, other ] })[placement.pass.piece.id].equal?(placement)
 
-      def same_piece(placement)
-        after = @planned.drop(@planned.index(placement) + 1).find { |other| other.pass.piece.equal?(placement.pass.piece) }
-        after ? [ @latest[after.pass.key] ] : []
+      # Dust and wet films of others on both sides.
+      def clean_from(placement)
+        spans = others(placement).select { |_, till| till <= placement.work_start }
+        spans.map(&:last).max&.-(placement.pass.setup_min)
+      end
+
+      def clean_until(placement)
+        pass = placement.pass
+        following = others(placement).map(&:first).select { |from| from >= placement.work_start }.min or return
+        return following - pass.piece.house.fetch("dust_settles_min") if pass.dust
+
+        @plan.drier.opening(pass, "dust_safe")&.begun(following, placement.earlier)&.+(pass.cleanup_min)
+      end
+
+      # Stretches of other passes that this one has to keep clear of.
+      def others(placement)
+        pass = placement.pass
+        return [] unless pass.dust || pass.film?
+
+        (pass.dust ? wet : dusty).filter_map { |room, from, till, owner| [ from, till ] if room == (pass.dust ? pass.room : pass.dry_room) && !owner.equal?(placement) }
+      end
+
+      def wet
+        @wet ||= @plan.placements.select { |placement| placement.pass.film? }.filter_map { |placement| (safe = @plan.drier.reached_at(placement, "dust_safe")) && [ placement.pass.dry_room, placement.work_start, safe, placement ] }
+      end
+
+      def dusty
+        @dusty ||= @plan.placements.select { |placement| placement.pass.dust }.map { |placement| [ placement.pass.room, placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min"), placement ] }
       end
     end
   end

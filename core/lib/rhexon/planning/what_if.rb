@@ -34,12 +34,12 @@ module Rhexon
       def limits = Reference.table("limits").fetch("what_if")
 
       def air
-        rooms = @plan.of_piece(@id).select { |placement| placement.milestones }.map { |placement| placement.pass.room }.uniq
+        rooms = @plan.of_piece(@id).select { |placement| placement.milestones }.map { |placement| placement.pass.dry_room }.uniq
         return [] if rooms.empty?
 
         where = rooms.one? ? "in the #{rooms.first}" : "in its rooms"
         { "warmer" => [ "#{limits.fetch("warmer_c")} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{limits.fetch("drier_percent")} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
-          answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.rooms.fetch(room), change) ] })))
+          answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.line(room), change) ] })))
         end
       end
 

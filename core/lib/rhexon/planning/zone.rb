@@ -48,6 +48,9 @@ module Rhexon
       # @return [String] "Wed 25 Nov 10:30", local
       def words(minute) = Time.at(minute * 60 + offset(minute)).utc.strftime("%a %-d %b %H:%M")
 
+      # @return [Integer] number of the local day; consecutive days count up by one
+      def day(minute) = (minute + offset(minute) / 60) / 1440
+
       # @return [Date] local date
       def date(minute) = Time.at(minute * 60 + offset(minute)).utc.to_date
 

@@ -7,7 +7,7 @@ module Rhexon
     #   {"op":"move_step","id":"s3","after":"s5" | null}
     #   {"op":"change_step","id":"s3","set":{"wet_um":90}}         a null value takes the field away
     #   {"op":"split_coats","id":"s3","keep":1,"new_id":"s9"}      coats after the first +keep+ become a step of their own
-    #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null}   null: unpin
+    #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null,"person":"imke","faces":["back"]}   no start and no person: unpin; no faces: the first that are laid on
     #   {"op":"house","set":{"scuff":"always"}}
     #   {"op":"all","operations":[...]}                            one after the other, one revision
     module Edit
@@ -120,8 +120,9 @@ module Rhexon
       def pin(document, operation)
         Rhexon.refuse_unless(operation["coat"].is_a?(Integer), "A pin names its coat by number", where: "coat", accepted: "1 for the first")
         replace(document, operation["id"]) do |step|
-          others = (step["pins"] || []).reject { |pin| pin["coat"] == operation["coat"] }
-          added = operation["start"] ? [ { "coat" => operation["coat"], "start" => operation["start"] } ] : []
+          others = (step["pins"] || []).reject { |pin| pin["coat"] == operation["coat"] && pin["faces"] == operation["faces"] }
+          wanted = operation.slice("coat", "start", "person", "faces").compact
+          added = wanted.key?("start") || wanted.key?("person") ? [ wanted ] : []
           with_pins(step, (others + added).sort_by { |pin| pin["coat"].to_i })
         end
       end

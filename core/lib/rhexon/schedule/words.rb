@@ -2,11 +2,12 @@ module Rhexon
   module Schedule
     # Steps in words, one vocabulary for screen, findings and history.
     module Words
-      KINDS = { "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level", "wait" => "Wait", "look" => "Look", "scuff" => "Scuff" }.freeze
+      KINDS = { "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level", "wait" => "Wait", "look" => "Look", "scuff" => "Scuff", "wipe_off" => "Wipe off" }.freeze
       ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
       DONE = { "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded" }.freeze
       MILESTONES = { "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens", "sand" => "dry to sand", "handle" => "ready to handle",
-                     "stack" => "ready to stack", "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry" }.freeze
+                     "stack" => "ready to stack", "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry",
+                     "wipe_off_earliest" => "ready to wipe off", "flash_min" => "flashed off", "soft_earliest" => "ready to level while soft" }.freeze
 
       module_function
 

@@ -24,15 +24,11 @@ module Rhexon
         end
 
         def move(context, placement, early)
-          start = Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)
-          open = context.shop.calendar.from(start).find { |from, to| [ from, start ].max + placement.pass.hands_min <= to } or return
-          start = [ open[0], start ].max
-          context.remedy("Move it to #{context.clock(start)}", pin(placement, context.shop.zone.iso(start)))
+          start = context.attended(placement, Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)) or return
+          context.pin("Move it to #{context.clock(start)}", placement, start)
         end
 
-        def unpin(context, placement) = context.remedy("Let the plan place it", pin(placement, nil))
-
-        def pin(placement, start) = { "op" => "pin", "id" => placement.pass.step["id"], "coat" => placement.pass.coat, "start" => start }
+        def unpin(context, placement) = context.pin("Let the plan place it", placement, nil)
       end
     end
   end

@@ -36,16 +36,11 @@ module Rhexon
           earlier = lower(context, window)
           return unless earlier.status == "planned"
 
-          start = Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)
-          open = context.shop.calendar.from(start).find { |from, to| [ from, start ].max + earlier.pass.hands_min <= to } or return
-          start = [ open[0], start ].max
-          context.remedy("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window",
-                         { "op" => "pin", "id" => earlier.pass.step["id"], "coat" => earlier.pass.coat, "start" => context.shop.zone.iso(start) })
+          start = context.attended(earlier, Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)) or return
+          context.pin("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window", earlier, start)
         end
 
-        def unpin(context, coat)
-          context.remedy("Scuff first: let the plan place this coat", { "op" => "pin", "id" => coat.pass.step["id"], "coat" => coat.pass.coat, "start" => nil })
-        end
+        def unpin(context, coat) = context.pin("Scuff first: let the plan place this coat", coat, nil)
 
         def lower(context, window) = context.plan.build.by_index[window.of.index]
       end

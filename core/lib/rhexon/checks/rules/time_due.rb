@@ -32,7 +32,7 @@ module Rhexon
 
         def candidates(context)
           pins = context.document["steps"].select { |step| step["pins"] }.map do |step|
-            operations = step["pins"].map { |pin| { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil } }
+            operations = step["pins"].map { |pin| { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil, **pin.slice("faces") } }
             context.remedy("Let the plan place #{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)}", { "op" => "all", "operations" => operations })
           end
           pins + Alternatives.rooms(context) + Alternatives.fewer(context)

@@ -1,0 +1,37 @@
+module Rhexon
+  module Drying
+    # What a shop believes of its own drying factor b of a product and group: ln b is normal with mean m and standard deviation s.
+    # Each coat teaches it once, when "dry" is logged, by one interval: last "not yet", first "dry".
+    # @!attribute m, s  [Float] of ln b
+    # @!attribute coats [Integer] that taught it
+    Belief = Struct.new(:m, :s, :coats) do
+      # @param from [Float, nil] x at the last "not yet"; nil: there was none
+      # @param to   [Float, nil] x at the first "dry"; x = ln(integral of dt / t without b, from laying to the look)
+      # @return [Belief]
+      def after(from, to)
+        v = Math.sqrt(s**2 + self.class::LOOK_SD**2)
+        low, high = [ from || -Float::INFINITY, to || Float::INFINITY ].map { |x| (x - m) / v }
+        mean, variance = Normal.cut(low, high)
+        return exactly([ from, to ].compact.min_by { |x| (x - m).abs }) unless mean
+
+        self.class.new(m + s**2 / v * mean, Math.sqrt([ s**2 - s**4 / v**2 * (1 - variance), 1e-6 ].max), coats + 1)
+      end
+
+      # The user said "just now".
+      # @param x [Float]
+      # @return [Belief]
+      def exactly(x)
+        weight = 1 / s**2 + 1 / self.class::LOOK_SD**2
+        self.class.new((m / s**2 + x / self.class::LOOK_SD**2) / weight, Math.sqrt(1 / weight), coats + 1)
+      end
+
+      # @param share [Float] quantile
+      # @return [Float] b, coat-to-coat noise included
+      def factor(share = 0.5) = share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + self.class::COAT_SD**2))
+    end
+
+    Belief::LOOK_SD = 0.25
+    Belief::COAT_SD = 0.15
+    Belief::FIRST_SD = 0.35
+  end
+end

@@ -1,0 +1,117 @@
+module Rhexon
+  module Planning
+    # What the log has fixed: passes that are done or in hand, with their real times.
+    class Logged
+      DAY = 1440
+
+      # @!attribute placed [Array<Placement, nil>] by index of the pass
+      # @!attribute scuffs [Hash{String=>Placement}] by key of the coat they serve
+      # @!attribute ends   [Array<Integer>] minute from which each piece is free
+      attr_reader :placed, :scuffs, :ends
+
+      # @param shop [Shop]
+      # @param queues [Hash{String=>Array<Pass>}]
+      # @param drier [Drier]
+      def initialize(shop, queues, drier)
+        @shop = shop
+        @drier = drier
+        @placed = Array.new(queues.values.sum(&:size))
+        @scuffs = {}
+        @windows = Windows.new(shop, drier, @placed, @scuffs)
+        queues.each_value { |passes| fix_all(passes) }
+        @ends = queues.map { |id, passes| ends_of(id, passes) }
+      end
+
+      # @param name [Symbol] of a Placement's minutes
+      # @return [Array<Integer, nil>] by index of the pass
+      def column(name) = (@columns ||= {})[name] ||= @placed.map { |placement| placement ? placement[name] || 0 : (name == :earlier ? 0 : nil) }.freeze
+
+      # @return [Array<Placement>]
+      def all = @placed.compact + @scuffs.values
+
+      # Takes from a build what is not free any more: hands and tool of work in hand, air that is dusty, rooms and racks with wet films.
+      # @param trial [Search::Trial]
+      # @param model [Search::Model]
+      def occupy(trial, model)
+        in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }
+        dusty.each { |room, from, till| trial.floors[model.room_number(room)].dusty.add(from, till) }
+        wet.each { |room, from, till| trial.floors[model.room_number(room)].wet.add(from, till) }
+        lying.each { |room, *place| trial.floors[model.room_number(room)].rack&.put(*place) }
+      end
+
+      private
+
+      def fix_all(passes)
+        passes.each_with_index do |pass, at|
+          outwaited(pass, passes.drop(at + 1)) if pass.kind == "wait"
+          fact = @shop.facts["#{pass.key}/scuff"]
+          fix(Scuff.before(pass, @shop), fact) if fact&.started_at
+          fact = @shop.facts[pass.key]
+          fix(pass, fact) if fact&.started_at
+        end
+      end
+
+      def ends_of(id, passes)
+        done = passes.filter_map { |pass| [ @placed[pass.index]&.hands_end, @scuffs[pass.key]&.hands_end ].compact.max }
+        [ @shop.pieces.find { |piece| piece.id == id }.release, *done ].compact.max || @shop.now
+      end
+
+      # A wait is over at the latest when work after it has begun.
+      def outwaited(pass, later)
+        begun = later.filter_map { |other| @shop.facts[other.key]&.started_at }.min or return
+        before = @placed.compact.select { |other| other.pass.piece.equal?(pass.piece) }.map(&:hands_end).max || pass.piece.release || begun
+        waits = waits(pass)
+        finish = [ [ before, waits.filter_map(&:reached_at).max, pass.minutes && before + pass.minutes ].compact.max, begun ].min
+        start = [ before, finish ].min
+        settle(Placement.new(pass: pass, hands: [], hands_start: start, work_start: start, first_end: finish, work_end: finish, hands_end: finish, waits: waits, because: "log", status: "done"))
+      end
+
+      def fix(pass, fact)
+        finish = fact.done_at || [ @shop.now, fact.started_at + pass.hands_min ].max
+        spent = finish - fact.started_at
+        placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ], person: fact.person || someone(pass), hands_start: fact.started_at, work_start: fact.started_at,
+                                  first_end: fact.started_at + (spent / pass.count.to_f).ceil, work_end: finish, hands_end: finish, waits: waits(pass),
+                                  because: "log", status: fact.done_at ? "done" : "running", looks: fact.looks)
+        settle(placement)
+      end
+
+      # Older entries do not say who; work that is somebody's own, or asks for training, tells.
+      def someone(pass) = (@shop.hands_for(pass.skill, pass.piece.by).first || @shop.people.first).id
+
+      def settle(placement)
+        pass = placement.pass
+        placement.earlier = Placement.earlier(pass, placement.work_start, @placed)
+        placement.milestones = @drier.milestones(pass, placement.earlier, placement.work_end) if pass.leaves_something?
+        @windows.meet(placement) if pass.film?
+        pass.kind == "scuff" ? @scuffs[Scuff.served(pass)] = placement : @placed[pass.index] = placement
+      end
+
+      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair_min) }
+
+      def in_hand
+        @in_hand ||= all.select { |placement| placement.status == "running" && placement.hands_end > @shop.now }
+                        .map { |placement| [ @shop.people.index { |person| person.id == placement.person }, @shop.now, placement.hands_end ] }
+      end
+
+      def dusty
+        @dusty ||= all.select { |placement| placement.pass.dust && placement.hands_end > @shop.now - DAY }
+                      .map { |placement| [ placement.pass.room, placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ] }
+      end
+
+      def wet
+        @wet ||= films.filter_map { |placement| (till = @drier.reached_at(placement, "dust_safe")) && till > @shop.now ? [ placement.pass.dry_room, placement.work_start, till ] : nil }
+      end
+
+      def lying
+        @lying ||= films.filter_map do |placement|
+          till = @drier.reached_at(placement, "handle")
+          [ placement.pass.dry_room, placement.work_start, till, placement.pass.count, placement.pass.index ] if till && till > @shop.now && !moved_on?(placement)
+        end
+      end
+
+      def films = @placed.compact.select { |placement| placement.pass.leaves_something? }
+
+      def moved_on?(placement) = @placed.compact.any? { |other| other.pass.piece.equal?(placement.pass.piece) && other.hands.any? && other.hands_start >= placement.hands_end }
+    end
+  end
+end

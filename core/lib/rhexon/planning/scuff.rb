@@ -1,0 +1,23 @@
+module Rhexon
+  module Planning
+    # The scuff that is put in before a coat whose window was lost, or as the house's school has it.
+    module Scuff
+      module_function
+
+      # @param pass [Pass] a coat
+      # @param shop [Shop]
+      # @return [Pass] key of the coat with /scuff
+      def before(pass, shop)
+        minutes = [ (pass.area_m2 * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
+        Pass.new(key: "#{pass.key}/scuff", piece: pass.piece, step: pass.step, coat: pass.coat, faces: pass.faces, caught: [], kind: "scuff", range: pass.range, each_min: minutes, setup_min: 0, cleanup_min: 0,
+                 room: room(pass, shop), dry_room: pass.dry_room, pauses: true, dust: true, tools: [], inserted: true, needs: [], under: [], abraded_by: {}, mates: []).freeze
+      end
+
+      # In the sanding room, where the shop has one.
+      def room(pass, shop) = shop.room_for("sand") || pass.room
+
+      # @return [String] key of the coat that a scuff serves
+      def served(pass) = pass.key.delete_suffix("/scuff")
+    end
+  end
+end

@@ -1,0 +1,167 @@
+module Rhexon
+  module Search
+    # Builds a plan pass by pass: each goes to the first place where what it waits for is reached and hands, room and tools are free.
+    # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
+    class Construct
+      include Placing
+      include Scuffing
+      include Together
+
+      Blocked = Class.new(StandardError) do
+        attr_reader :constraint, :index
+
+        def initialize(constraint, index)
+          @constraint = constraint
+          @index = index
+          super(constraint.to_s)
+        end
+      end
+
+      # @param model [Model]
+      # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any number at once
+      def initialize(model, relaxed: false)
+        @m = model
+        @relaxed = relaxed
+        @now = model.shop.now
+      end
+
+      # @param order [Array<Integer>] pieces, each as often as it has passes to place
+      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start
+      # @return [Trial]
+      def run(order, holds = {})
+        build(holds) do
+          order.each do |piece|
+            index = @next[piece] or next
+            @skip[piece].positive? ? @skip[piece] -= 1 : advance(piece, index)
+          end
+        end.tap { |trial| trial.order = order }
+      end
+
+      # Again and again the piece whose next pass can start first gets it.
+      # @param tails [Array<Integer>] minutes to ready, by pass: longer ones go first as the weight says
+      # @return [Trial]
+      def dispatch(holds = {}, weight: 0.0, tails: nil, noise: nil)
+        order = []
+        build(holds) { first_come(order, weight, tails, noise) }.tap { |trial| trial.order = order }
+      end
+
+      # Only one piece, alone in the shop.
+      # @return [Trial]
+      def alone(piece)
+        build({}) { advance(piece, @next[piece]) while @next[piece] }
+      end
+
+      private
+
+      # A pin that cannot be kept is given up and the build begun again.
+      def build(holds, &block)
+        lapsed = []
+        loop do
+          afresh(holds, lapsed)
+          given_up = catch(:lapsed, &block)
+          break unless given_up.is_a?(Lapse)
+
+          lapsed |= [ given_up.index ]
+        end
+        @m.goal.value(@t)
+        @t
+      end
+
+      Lapse = Struct.new(:index)
+
+      def afresh(holds, lapsed)
+        @t = Trial.new(@m)
+        @t.holds = holds
+        @holds = holds
+        @next = @m.pieces.each_index.map { |piece| following(@m.first[piece] - 1, piece) }
+        @skip = Array.new(@m.pieces.size, 0)
+        @reserved = {}
+        lapsed.each { |index| @t.lapsed << index }
+        reserve(lapsed) unless @relaxed
+      end
+
+      # @return [Integer, nil] the next pass of a piece that is not in the log
+      def following(index, piece)
+        index += 1
+        index += 1 while index <= @m.last[piece] && @m.logged.placed[index]
+        index <= @m.last[piece] ? index : nil
+      end
+
+      def advance(piece, index)
+        if @m.blocks[index]
+          together(@m.blocks[index])
+          @skip[piece] += @m.blocks[index].last - index
+          @next[piece] = following(@m.blocks[index].last, piece)
+        else
+          settle(index, spot(index))
+          @next[piece] = following(index, piece)
+        end
+      rescue Blocked => blocked
+        @t.blocked ||= { constraint: blocked.constraint.to_s, index: blocked.index }
+        @next[piece] = nil
+      end
+
+      # A proposal only gets later while hands fill up, so only the first one is reckoned again.
+      def first_come(order, weight, tails, noise)
+        order.clear
+        ranks = @next.map { |index| index && propose(index, weight, tails, noise) }
+        fresh = Array.new(ranks.size, 0)
+        settled = 0
+        while (piece = lowest(ranks))
+          if fresh[piece] < settled
+            fresh[piece] = settled
+            value = propose(@next[piece], weight, tails, noise)
+            next ranks[piece] = value if value > ranks[piece]
+          end
+          settled += 1
+          take_turn(piece, order)
+          fresh[piece] = settled
+          ranks[piece] = @next[piece] && propose(@next[piece], weight, tails, noise)
+        end
+      end
+
+      def lowest(ranks)
+        best = nil
+        index = 0
+        while index < ranks.size
+          best = index if ranks[index] && (best.nil? || ranks[index] < ranks[best])
+          index += 1
+        end
+        best
+      end
+
+      def take_turn(piece, order)
+        index = @next[piece]
+        advance(piece, index)
+        @skip[piece] = 0
+        index.upto((@next[piece] || @m.last[piece] + 1) - 1) { |placed| order << piece unless @m.logged.placed[placed] }
+      end
+
+      # Where it would start, pulled forward by what comes after it.
+      def propose(index, weight, tails, noise)
+        start = @m.kind[index] == :wait ? @t.ends[@m.piece_of[index]] : spot(index).start
+        start -= (weight * tails[index]).round if tails && tails[index]
+        start += noise[index] if noise
+        hurried?(index) ? start - @m.horizon : start
+      rescue Blocked
+        @now - @m.horizon
+      end
+
+      # A hard window that stands open by the log cannot wait for others.
+      def hurried?(index) = (hard = @m.passes[index].hard) && @m.logged.placed[hard.lower]
+
+      def reserve(lapsed)
+        @m.pinned.each do |index, pin|
+          next if pin.start.nil? || lapsed.include?(index)
+
+          finish = pin.start + @m.hands[index]
+          who = @m.crew[index].find { |person| @t.lanes[person].free?(pin.start, finish) } if pin.start >= @now
+          next @t.lapsed << index unless who
+
+          @t.lanes[who].take(pin.start, finish)
+          @reserved[index] = who
+        end
+      end
+    end
+  end
+end

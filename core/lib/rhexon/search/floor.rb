@@ -1,0 +1,17 @@
+module Rhexon
+  module Search
+    # What goes on in one room while a plan is built: dust and wet films keep away from each other, a spray room holds one pass at a time, a rack has so many places.
+    class Floor
+      attr_reader :wet, :dusty, :lane, :rack
+
+      # @param room [Planning::Room]
+      # @param always [Always]
+      def initialize(room, always)
+        @wet = Spans.new
+        @dusty = Spans.new
+        @lane = Lane.new(always) if room.single?
+        @rack = Rack.new(room.rack_places) if room.rack_places
+      end
+    end
+  end
+end

@@ -1,0 +1,128 @@
+module Rhexon
+  module Search
+    # Looks for a better order, aiming at a target: latest starts for it say which passes are late, and moves pull those forward.
+    # A build's makespan alone is flat between nights; lateness against the target is not.
+    class Improve
+      # Failures after which the target gives way.
+      PATIENCE = 120
+
+      # @param model [Model]
+      # @param construct [Construct]
+      # @param bound [Bound]
+      # @param seed [Integer]
+      def initialize(model, construct, bound, seed)
+        @m = model
+        @construct = construct
+        @bound = bound
+        @random = Random.new(seed)
+      end
+
+      # @param best [Trial]
+      # @param builds [Integer] how many may be made
+      # @yield [Trial] each better one; false stops
+      # @return [Array(Trial, Integer)] the best, and how many were made
+      def run(best, builds)
+        return [ best, 0 ] if @m.pieces.size < 2 && @m.size < 2
+
+        aim(best, @bound.ready_at)
+        current, value = best, worth(best)
+        failures = made = 0
+        while made < builds && better_possible?(best)
+          trial = neighbour(current)
+          made += 1
+          best = trial if (trial.goal <=> best.goal).negative?
+          found = worth(trial)
+          if (found <=> value).positive?
+            failures += 1
+          else
+            failures = 0 if (found <=> value).negative?
+            current, value = trial, found
+          end
+          next unless failures > PATIENCE
+
+          failures = 0
+          aim(best, [ @target + [ (best.goal[2] - @bound.ready_at) / 6, 5 ].max, best.goal[2] ].min)
+          current = best
+          value = worth(best)
+        end
+        [ best, made ]
+      end
+
+      private
+
+      # On time, as early as any plan can be, and nothing put in.
+      def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @m.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
+
+      def aim(best, target)
+        @target = target
+        @latest = Latest.starts(@m, @m.pieces.map { |piece| [ target, piece.due ].compact.min })
+        @best_latest = best
+      end
+
+      def worth(trial) = [ *trial.goal.first(2), *(@m.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial), *trial.goal.drop(2) ]
+
+      def lateness(trial)
+        sum = 0
+        index = 0
+        starts = trial.start
+        while index < starts.size
+          late = (latest = @latest[index]) && starts[index] ? starts[index] - latest : 0
+          sum += late if late.positive?
+          index += 1
+        end
+        sum
+      end
+
+      def neighbour(trial)
+        order = trial.order.dup
+        holds = trial.holds
+        case @random.rand(10)
+        when 0..4 then pull_forward(trial, order)
+        when 5, 6 then insert(order)
+        when 7 then swap(order)
+        else holds = toggle(trial, holds)
+        end
+        @construct.run(order, holds)
+      end
+
+      # A pass that is late goes before others.
+      def pull_forward(trial, order)
+        late = trial.start.each_index.select { |index| @latest[index] && trial.start[index] && trial.start[index] > @latest[index] && !@m.logged.placed[index] }
+        return insert(order) if late.empty?
+
+        move(order, place_of(late[@random.rand(late.size)], order), -1 - @random.rand(8))
+      end
+
+      # Where in the order a pass has its turn.
+      def place_of(index, order)
+        piece = @m.piece_of[index]
+        turn = @m.first[piece].upto(index).count { |other| @m.logged.placed[other].nil? }
+        order.each_with_index { |found, at| return at if found == piece && (turn -= 1).zero? }
+        0
+      end
+
+      def insert(order) = move(order, @random.rand(order.size), @random.rand(17) - 8)
+
+      def swap(order)
+        one = @random.rand(order.size)
+        other = (one + 1 + @random.rand(8)).clamp(0, order.size - 1)
+        order[one], order[other] = order[other], order[one]
+      end
+
+      def move(order, from, by) = order.insert((from + by).clamp(0, order.size - 1), order.delete_at(from))
+
+      # Holds a coat until the next opening, or lets go of it.
+      def toggle(trial, holds)
+        lost = trial.scuff.each_index.select { |index| trial.scuff[index] }.flat_map { |index| @m.unders[index].map(&:lower) }.select { |index| @m.logged.placed[index].nil? }
+        pool = lost.any? && @random.rand(3) < 2 ? lost : @m.passes.each_index.select { |index| trial.start[index] && @m.kind[index] != :wait && @m.logged.placed[index].nil? }
+        return holds if pool.empty?
+
+        index = pool[@random.rand(pool.size)]
+        return holds.except(index) if holds.key?(index)
+
+        opening = @m.hours[trial.who[index] || 0].opening_after(trial.start[index])
+        opening ? holds.merge(index => opening) : holds
+      end
+    end
+  end
+end

@@ -1,0 +1,91 @@
+module Rhexon
+  module Search
+    # Free stretches of one pair of hands, a tool, or a room that serves one pass at a time, while a plan is built.
+    class Lane
+      GRID = Planning::Calendar::GRID
+
+      attr_reader :hours
+
+      # @param hours [Hours, Always]
+      def initialize(hours)
+        @hours = hours
+        @from = hours.opens.dup
+        @to = hours.shuts.dup
+        @known = @to.size
+      end
+
+      # @return [Integer, nil] earliest start from a minute on, on the grid, of +length+ minutes in one free stretch
+      def slot(from, length)
+        from = -(-from / GRID) * GRID
+        index = @to.bsearch_index { |finish| finish >= from + length } || @to.size
+        while true
+          while index < @to.size
+            start = @from[index]
+            start = start < from ? from : -(-start / GRID) * GRID
+            return start if start + length <= @to[index]
+
+            index += 1
+          end
+          return unless grow
+        end
+      end
+
+      # @return [Boolean]
+      def free?(start, finish)
+        index = @to.bsearch_index { |till| till >= finish }
+        !index.nil? && @from[index] <= start
+      end
+
+      # Earliest run of +units+ equal lengths that may pause between units, and only where the hands close.
+      # @return [Array<Array(Integer, Integer)>, nil] stretches of hands
+      def stretches(from, unit, units)
+        found = []
+        index = @to.bsearch_index { |finish| finish > from } || @to.size
+        while true
+          return if index >= @to.size && !grow
+
+          start = -(-[ @from[index], from ].max / GRID) * GRID
+          fitting = [ (@to[index] - start) / unit, units ].min
+          if fitting.positive? && (fitting == units || @hours.shut_at?(@to[index]))
+            found << [ start, start + fitting * unit ]
+            units -= fitting
+            return found if units.zero?
+          end
+          index += 1
+        end
+      end
+
+      # @param start [Integer]
+      # @param finish [Integer]
+      def take(start, finish)
+        index = @to.bsearch_index { |till| till > start } or return
+        while index < @to.size && @from[index] < finish
+          from, till = @from[index], @to[index]
+          if from < start && till > finish
+            @to[index] = start
+            @from.insert(index + 1, finish)
+            @to.insert(index + 1, till)
+          elsif from < start then @to[index] = start
+          elsif till > finish then @from[index] = finish
+          else
+            @from.delete_at(index)
+            @to.delete_at(index)
+            next
+          end
+          index += 1
+        end
+      end
+
+      private
+
+      def grow
+        return false unless @known < @hours.shuts.size || @hours.grow
+
+        @from.concat(@hours.opens.drop(@known))
+        @to.concat(@hours.shuts.drop(@known))
+        @known = @hours.shuts.size
+        true
+      end
+    end
+  end
+end

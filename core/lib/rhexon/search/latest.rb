@@ -1,0 +1,47 @@
+module Rhexon
+  module Search
+    # Latest starts for a target: each piece alone, backward through the hours, so that it is ready by then.
+    module Latest
+      module_function
+
+      # @param model [Model]
+      # @param targets [Array<Integer, nil>] minute by which each piece should be ready
+      # @return [Array<Integer, nil>] by pass
+      def starts(model, targets)
+        latest = Array.new(model.size)
+        done_by = Array.new(model.size)
+        (model.size - 1).downto(0) do |index|
+          target = targets[model.piece_of[index]]
+          next if target.nil? || model.logged.placed[index]
+
+          latest[index] = start(model, index, target, latest, done_by)
+          pull(model, index, latest[index], done_by) if latest[index]
+        end
+        latest
+      end
+
+      # @return [Integer, nil]
+      def start(model, index, target, latest, done_by)
+        following = index < model.last[model.piece_of[index]] ? latest[index + 1] : nil
+        finish = [ following || target, done_by[index] && done_by[index] + model.passes[index].cleanup_min, ready_by(model, index, target) ].compact.min
+        return finish - (model.passes[index].minutes || 0) if model.kind[index] == :wait
+
+        model.crew[index].filter_map { |person| model.hours[person].latest_start(finish, [ model.hands[index], 1 ].max) }.max || finish - model.hands[index]
+      end
+
+      # The last coats must be dry by the target.
+      def ready_by(model, index, target) = model.ready[index]&.begun(target)&.+(model.passes[index].cleanup_min)
+
+      # What it waits for must be done so much before.
+      def pull(model, index, start, done_by)
+        work = start + model.setup[index]
+        model.waits[index].each do |wait|
+          next if wait.fixed
+
+          by = wait.opening.begun(work) or next
+          done_by[wait.lower] = by if done_by[wait.lower].nil? || by < done_by[wait.lower]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,225 @@
+module Rhexon
+  module Search
+    # Finds the first place for one pass.
+    # Reads +@m+ (Model), +@t+ (Trial), +@holds+, +@reserved+ and +@relaxed+ of the build it is part of.
+    module Placing
+      # @!attribute start     [Integer]
+      # @!attribute who       [Integer, nil]
+      # @!attribute stretches [Array, nil]
+      # @!attribute scuff     [Array, nil] start, end, person
+      # @!attribute why       [Symbol]
+      Spot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)
+
+      private
+
+      def ceil(minute) = -(-minute / Lane::GRID) * Lane::GRID
+
+      # @return [Spot]
+      # @raise [Construct::Blocked]
+      def spot(index)
+        ready = ready(index)
+        floor = floor(index)
+        return idle(index, ready) if @m.kind[index] == :wait
+        return pinned(index, floor) if @reserved.key?(index)
+
+        from = ready && ready - @m.setup[index] > floor ? ready - @m.setup[index] : floor
+        why = ready && ready - @m.setup[index] >= floor ? :milestone : :hands
+        found = first_fit(index, from, why)
+        !@relaxed && @m.scuff_min[index].positive? && scuff_first?(index, found.start + @m.setup[index]) ? with_scuff(index, from, found) : found
+      end
+
+      def floor(index)
+        floor = @t.ends[@m.piece_of[index]]
+        floor = @now if floor < @now
+        hold = @holds[index]
+        hold && hold > floor ? hold : floor
+      end
+
+      # When the last of what it waits for is reached.
+      # @return [Integer, nil] nil: it waits for nothing
+      def ready(index)
+        latest = nil
+        @m.waits[index].each do |wait|
+          reached = wait.fixed || open_at(wait.lower, wait.opening)
+          raise Construct::Blocked.new(:milestone, index) if reached.nil? || reached > @m.horizon
+
+          latest = reached if latest.nil? || reached > latest
+        end
+        latest
+      end
+
+      def open_at(lower, opening) = opening.at(@t.work_end[lower], @relaxed ? 0 : @t.early[lower])
+
+      # A wait takes no hands: it runs from the end of what was before it.
+      def idle(index, ready)
+        start = @t.ends[@m.piece_of[index]]
+        finish = start
+        finish = ready if ready && ready > finish
+        minutes = @m.passes[index].minutes
+        finish = start + minutes if minutes && start + minutes > finish
+        Spot.new(start, nil, [ [ start, finish ] ], nil, :milestone)
+      end
+
+      def pinned(index, floor)
+        start = @m.pinned[index].start
+        throw :lapsed, Construct::Lapse.new(index) if start < floor
+        Spot.new(start, @reserved[index], nil, nil, :pin, nil)
+      end
+
+      # @param from [Integer]
+      # @param why [Symbol] what holds when nothing else puts it off
+      def first_fit(index, from, why)
+        return paused(index, from, why) if @m.pauses[index]
+
+        length = @m.hands[index]
+        while true
+          start, who = hands_from(index, from, length)
+          raise Construct::Blocked.new(:hours, index) unless start
+
+          why, @asked = :late, from if start >= from + Lane::GRID
+          later, reason, tool = clear_from(index, start, start + length)
+          return Spot.new(start, who, nil, nil, why, tool) if later == start
+
+          why = reason
+          from = later
+        end
+      end
+
+      # The first of those who may do it.
+      # @return [Array(Integer, Integer), nil] start and person
+      def hands_from(index, from, length)
+        crew = @m.crew[index]
+        return [ @t.lanes[crew[0]].slot(from, length), crew[0] ] if crew.size == 1
+
+        best = who = nil
+        crew.each do |person|
+          start = @t.lanes[person].slot(from, length)
+          best, who = start, person if start && (best.nil? || start < best)
+        end
+        best && [ best, who ]
+      end
+
+      # Work that may pause at closing between alike pieces.
+      def paused(index, from, why)
+        while true
+          stretches, who = stretches_from(index, from)
+          raise Construct::Blocked.new(:hours, index) unless stretches
+
+          why, @asked = :late, from if stretches[0][0] >= from + Lane::GRID
+          later, reason, tool = clear_from(index, stretches[0][0], stretches[-1][1])
+          return Spot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool) if later == stretches[0][0]
+
+          why = reason
+          from = later
+        end
+      end
+
+      def stretches_from(index, from)
+        crew = @m.crew[index]
+        return (found = stretches_of(index, crew[0], from)) && [ found, crew[0] ] if crew.size == 1
+
+        crew.filter_map { |person| (found = stretches_of(index, person, from)) && [ found, person ] }.min_by { |found, person| [ found[-1][1], person ] }
+      end
+
+      def stretches_of(index, person, from)
+        return @t.lanes[person].stretches(from, @m.each_min[index], @m.count[index]) if @m.count[index] > 1
+
+        start = @t.lanes[person].slot(from, @m.hands[index])
+        start && [ [ start, start + @m.hands[index] ] ]
+      end
+
+      # The first start at which room, rack and tools are free: the start itself when they are.
+      # @return [Array(Integer, Symbol, Integer)] start, what put it off, tool
+      def clear_from(index, start, finish)
+        return [ start, nil, nil ] if @relaxed
+
+        here = @t.floors[@m.room[index]]
+        if here.lane && (free = here.lane.slot(start, finish - start)) > start
+          return [ free, :room, nil ]
+        end
+        work = start + @m.setup[index]
+        if @m.dust[index] && (dry = here.wet.clash(work, finish + @m.settles[index]))
+          return [ ceil(dry - @m.setup[index]), :dust, nil ]
+        end
+        later, why = wet_from(index, here, work, finish) if @m.wet[index]
+        return [ later, why, nil ] if later
+        return [ start, nil, nil ] if @m.tools[index].empty?
+
+        free, tool = @m.tools[index].map { |lane| [ @t.tool_lanes[lane].slot(start, finish - start), lane ] }.min
+        [ free, :tool, tool ]
+      end
+
+      # A film keeps clear of dust until it is dust-safe, and lies on the rack until it can be handled.
+      def wet_from(index, here, work, finish)
+        done = finish - @m.cleanup[index]
+        early = early(index, work)
+        there = @t.floors[@m.dry_room[index]]
+        if (safe = @m.dust_safe[index]&.at(done, early))
+          clear = there.dusty.clash(work, safe) || (there.equal?(here) ? nil : here.dusty.clash(work, done))
+          return [ ceil(clear - @m.setup[index]), :dust ] if clear
+        end
+        return unless there.rack
+        raise Construct::Blocked.new(:rack, index) unless there.rack.holds?(@m.count[index])
+
+        full = there.rack.full_until(work, @m.handle[index]&.at(done, early) || done, @m.count[index])
+        full && [ ceil(full - @m.setup[index]), :rack ]
+      end
+
+      # Coats of its stack that were laid in the day before.
+      def early(index, work)
+        return 0 if @relaxed || @m.mates[index].empty?
+
+        @m.mates[index].count { |mate| (done = @t.work_end[mate]) && work - done < 1440 }
+      end
+
+      # From here on others can wait for it, and its hands, room and tool are taken.
+      def settle(index, spot)
+        finish = spot.stretches ? spot.stretches[-1][1] : spot.start + @m.hands[index]
+        work = spot.start + @m.setup[index]
+        @t.start[index] = spot.start
+        @t.work_start[index] = work
+        @t.first_end[index] = @m.kind[index] == :wait ? finish : work + @m.each_min[index]
+        @t.work_end[index] = finish - @m.cleanup[index]
+        @t.hands_end[index] = finish
+        @t.early[index] = early(index, work)
+        @t.who[index] = spot.who
+        @t.stretches[index] = spot.stretches
+        @t.asked[index] = @asked
+        @t.why[index] = @holds[index] && spot.start >= @holds[index] && spot.why != :pin ? :goal : spot.why
+        @t.ends[@m.piece_of[index]] = finish
+        occupy(index, spot, work, finish) unless @relaxed || spot.who.nil?
+      end
+
+      def occupy(index, spot, work, finish)
+        put_scuff(index, spot.scuff) if spot.scuff
+        unless @reserved.key?(index)
+          spot.stretches ? spot.stretches.each { |from, till| @t.lanes[spot.who].take(from, till) } : @t.lanes[spot.who].take(spot.start, finish)
+        end
+        here = @t.floors[@m.room[index]]
+        here.lane&.take(spot.start, finish)
+        here.dusty.add(work, finish + @m.settles[index]) if @m.dust[index]
+        leave_wet(index, here, work) if @m.wet[index]
+        off_the_rack(index, spot.start) if @m.racked?
+        return unless spot.tool
+
+        @t.tool[index] = spot.tool
+        @t.tool_lanes[spot.tool].take(spot.start, finish)
+      end
+
+      def leave_wet(index, here, work)
+        there = @t.floors[@m.dry_room[index]]
+        done = @t.work_end[index]
+        if (safe = @m.dust_safe[index]&.at(done, @t.early[index]))
+          there.wet.add(work, safe)
+          here.wet.add(work, done) unless there.equal?(here)
+        end
+        there.rack&.put(work, @m.handle[index]&.at(done, @t.early[index]) || done, @m.count[index], index)
+      end
+
+      # The next work on a piece takes it from where it lay.
+      def off_the_rack(index, minute)
+        @m.first[@m.piece_of[index]].upto(index - 1) { |lower| @t.floors[@m.dry_room[lower]].rack&.take(lower, minute) if @m.wet[lower] }
+      end
+    end
+  end
+end

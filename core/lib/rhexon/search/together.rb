@@ -1,0 +1,97 @@
+module Rhexon
+  module Search
+    # Places the passes of a hard window in one go: one person, one open interval, each closing caught; that person may do other work in between.
+    # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
+    module Together
+      TRIES = 400
+
+      private
+
+      # @param block [Blocks::Block]
+      def together(block)
+        first = block.first
+        before = @m.scuff_min[first].positive? ? spot(first).scuff : nil
+        put_scuff(first, before) && @t.ends[@m.piece_of[first]] = before[1] if before
+        found = (block.first..block.last).reduce(@m.crew[first]) { |crew, index| @m.kind[index] == :wait ? crew : crew & @m.crew[index] }.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] }
+        raise Construct::Blocked.new(:hard_window, block.last) unless found
+
+        (block.first..block.last).zip(found) { |index, spot| settle(index, spot) }
+      end
+
+      # @return [Array<Spot>, nil]
+      def caught_by(person, block)
+        from = floor(block.first)
+        TRIES.times do
+          spots, later = line_up(person, block, from)
+          return spots if spots
+          return unless later
+
+          from = later
+        end
+        nil
+      end
+
+      # The passes one behind the other from a minute on.
+      # @return [Array] spots, or nil and a later minute to try from
+      def line_up(person, block, from)
+        shut = nil
+        ends = @t.ends[@m.piece_of[block.first]]
+        spots = (block.first..block.last).map do |index|
+          ready = ready(index)
+          begun = [ from, ends, ready && ready - @m.setup[index] ].compact.max
+          spot = @m.kind[index] == :wait ? idle(index, ready) : own_spot(index, person, begun) or return [ nil, nil ]
+          finish = pencil_in(index, spot)
+          shut ||= @m.hours[person].shut_after(spot.start)
+          return [ nil, shut ] if finish > shut
+
+          missed = missed_by(index, block)
+          first = @t.start[block.first]
+          return [ nil, first + [ ceil(missed), Lane::GRID ].max ] if missed.positive?
+
+          ends = from = finish
+          spot
+        end
+        [ spots, nil ]
+      end
+
+      def own_spot(index, person, from)
+        while true
+          start = @t.lanes[person].slot(from, @m.hands[index]) or return
+          later, _, tool = clear_from(index, start, start + @m.hands[index])
+          return Spot.new(start, person, nil, nil, :milestone, tool) if later == start
+
+          from = later
+        end
+      end
+
+      # What the next one of the block needs to know; nothing is taken yet.
+      def pencil_in(index, spot)
+        finish = spot.stretches ? spot.stretches[-1][1] : spot.start + @m.hands[index]
+        work = spot.start + @m.setup[index]
+        @t.start[index] = spot.start
+        @t.work_start[index] = work
+        @t.first_end[index] = work + @m.each_min[index]
+        @t.work_end[index] = finish - @m.cleanup[index]
+        @t.hands_end[index] = finish
+        @t.early[index] = early(index, work)
+        finish
+      end
+
+      # Minutes by which a hard window is missed.
+      def missed_by(index, block)
+        hard = @m.passes[index].hard
+        return 0 if hard.nil? || hard.lower < block.first
+
+        over = @t.work_start[index]
+        closes = hard.closes ? @m.drier.closing(@m.passes[hard.lower], hard.closes)&.at(@t.first_end[hard.lower]) : nil
+        closes, over = pot_empty(hard.lower), @t.work_end[index] if hard.kind == "one_batch"
+        closes && over > closes ? over - closes : 0
+      end
+
+      def pot_empty(lower)
+        pass = @m.passes[lower]
+        Mixing::PotLife.usable_until(pass.product, @m.shop.line(pass.room), @t.start[lower], hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+module Rhexon
+  module Search
+    # One build of a plan while it grows: minutes by pass, and what is still free. Flat arrays, since thousands are made.
+    class Trial
+      # @!attribute work_start, first_end, work_end, hands_end [Array<Integer, nil>] by pass
+      # @!attribute who       [Array<Integer, nil>] person by pass
+      # @!attribute early     [Array<Integer>] coats of its stack in the 24 h before
+      # @!attribute scuff     [Array<Array, nil>] [start, end, person] of the scuff before a coat
+      # @!attribute stretches [Array<Array, nil>] where a pass pauses
+      # @!attribute why       [Array<Symbol>] what fixed the start; :late when hands were away or elsewhere
+      # @!attribute asked     [Array<Integer>] minute from which it could have begun
+      attr_reader :start, :work_start, :first_end, :work_end, :hands_end, :who, :early, :scuff, :stretches, :why, :ends, :lanes, :floors, :tool_lanes, :tool, :asked, :lapsed
+      attr_accessor :blocked, :goal, :order, :holds, :ready
+
+      # @param model [Model]
+      def initialize(model)
+        @model = model
+        logged = model.logged
+        @start, @work_start, @first_end, @work_end, @hands_end = %i[hands_start work_start first_end work_end hands_end].map { |name| logged.column(name).dup }
+        @early = logged.column(:earlier).dup
+        @who = Array.new(model.size)
+        @scuff = Array.new(model.size)
+        @stretches = Array.new(model.size)
+        @why = Array.new(model.size)
+        @tool = Array.new(model.size)
+        @asked = Array.new(model.size)
+        @lapsed = []
+        @ends = logged.ends.dup
+        @lanes = model.hours.map { |hours| Lane.new(hours) }
+        @tool_lanes = model.shop.tools.map { Lane.new(model.always) }
+        @floors = model.rooms.map { |room| Floor.new(room, model.always) }
+        logged.occupy(self, model)
+      end
+    end
+  end
+end

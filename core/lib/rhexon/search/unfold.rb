@@ -1,0 +1,78 @@
+module Rhexon
+  module Search
+    # A finished build as placements: what it waited for, its windows, its people.
+    class Unfold
+      # @param model [Model]
+      # @param trial [Trial]
+      # @return [Planning::Build]
+      def self.of(model, trial) = new(model, trial).build
+
+      def initialize(model, trial)
+        @m = model
+        @t = trial
+        @placed = model.logged.placed.dup
+        @scuffs = model.logged.scuffs.dup
+        @windows = Planning::Windows.new(model.shop, model.drier, @placed, @scuffs)
+      end
+
+      def build
+        @m.passes.each_index { |index| unfold(index) if @t.start[index] && @placed[index].nil? && @t.hands_end[index] }
+        all = @placed.compact + @scuffs.values
+        Planning::Build.new(placements: all.sort_by { |placement| [ placement.hands_start, placement.hands_end, placement.pass.index || 0 ] }, by_index: @placed,
+                            ready: @m.queues.keys.zip(@t.ready).to_h, lapsed: @t.lapsed.map { |index| @m.passes[index].key }, blocked: blocked, goal: @t.goal, late_min: @m.goal.late(@t))
+      end
+
+      private
+
+      def blocked = @t.blocked && { constraint: @t.blocked[:constraint], passes: [ @m.passes[@t.blocked[:index]].key ] }
+
+      def unfold(index)
+        pass = @m.passes[index]
+        return if @t.blocked && unreached?(index)
+
+        scuff(index, pass) if @t.scuff[index]
+        placement = Planning::Placement.new(pass: pass, hands: hands(index), person: person(@t.who[index]), tool: @t.tool[index] && @m.shop.tools[@t.tool[index]]["id"], hands_start: @t.start[index],
+                                            work_start: @t.work_start[index], first_end: @t.first_end[index], work_end: @t.work_end[index], hands_end: @t.hands_end[index], earlier: @t.early[index],
+                                            waits: -> { waits(pass) }, because: because(index), status: status(index))
+        placement.milestones = @m.drier.milestones(pass, placement.earlier, placement.work_end) if pass.leaves_something?
+        @windows.meet(placement) if pass.film?
+        @placed[index] = placement
+      end
+
+      # Nobody is there, or hands are on something else.
+      def because(index)
+        return @t.why[index].to_s unless @t.why[index] == :late
+
+        at = Planning::Calendar.ceil(@t.asked[index])
+        length = @m.pauses[index] ? @m.each_min[index] : @m.hands[index]
+        @m.crew[index].any? { |person| (shut = @m.hours[person].shut_after(at)) && at + length <= shut } ? "hands" : "hours"
+      end
+
+      # Only pencilled in when the build came to its end.
+      def unreached?(index) = @m.piece_of[index] == @m.piece_of[@t.blocked[:index]] && index >= @t.blocked[:index]
+
+      def scuff(index, pass)
+        start, finish, who = @t.scuff[index]
+        @scuffs[pass.key] = Planning::Placement.new(pass: Planning::Scuff.before(pass, @m.shop), hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
+                                                    first_end: start + @m.scuff_min[index] / @m.count[index], work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned")
+      end
+
+      def hands(index)
+        return [] if @m.kind[index] == :wait
+
+        @t.stretches[index] || [ [ @t.start[index], @t.hands_end[index] ] ]
+      end
+
+      def status(index)
+        return "planned" unless @m.kind[index] == :wait
+
+        now = @m.shop.now
+        @t.hands_end[index] <= now ? "done" : (@t.start[index] < now ? "running" : "planned")
+      end
+
+      def person(who) = who && @m.people[who].id
+
+      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @m.drier.reached(@placed[need.pass], need.milestone, need.pair_min) }
+    end
+  end
+end
