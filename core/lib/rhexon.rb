@@ -26,8 +26,9 @@ module Rhexon
   room :Planning, "planning", Shop: "shop", Person: "person", Room: "room", Piece: "piece", Calendar: "calendar", Pass: "pass", Need: "pass", Hard: "pass", Turns: "turns", Expansion: "expansion",
                               Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
                               Drier: "drier", Planner: "planner", Slack: "slack", Moves: "moves", Plan: "plan", Report: "report", Zone: "zone", WhatIf: "what_if"
-  room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Placing: "placing",
-                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Improve: "improve", Unfold: "unfold"
+  room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Spot: "spot", Placing: "placing",
+                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Unfold: "unfold"
+  room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",

@@ -13,6 +13,7 @@ module ShopHelper
     { "id" => "lacquer", "name" => "Clear lacquer", "class" => "nitro_lacquer" },
     { "id" => "varnish", "name" => "Bar varnish", "class" => "oil_varnish" },
     { "id" => "catalysed", "name" => "Catalysed clear", "class" => "acid_catalysed" },
+    { "id" => "umber", "name" => "Umber oil stain", "class" => "pigment_oil_stain", "colour" => "tinted" },
     { "id" => "russet", "name" => "Russet dye", "class" => "water_dye", "colour" => "tinted" }
   ].freeze
 

@@ -19,6 +19,17 @@ class InvariantsTest < CoreTest
     assert_operator scuffs, :>, 20, "the shops must be hard enough to miss windows"
   end
 
+  def test_random_workshops_keep_every_promise
+    seen = Hash.new(0)
+    SHOPS.times do |seed|
+      shop = random_workshop(Random.new(seed))
+      plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h
+      assert_empty PlanChecker.new(shop, plan).faults, "seed #{seed}"
+      plan["passes"].each { |pass| seen[pass["because"]] += 1; seen["watched"] += 1 if pass["watched"] }
+    end
+    assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > 5 }, "the shops must be hard enough to meet each reason"
+  end
+
   # The checker itself must be able to fail.
   def test_the_checker_finds_planted_faults
     shop = shop_json(piece(document(coat("s1", coats: 2))))

@@ -9,7 +9,7 @@ class PlanChecker
 
   # @return [Array<String>] what is wrong
   def faults
-    [ hands_in_hours, one_thing_at_a_time, order, waits, windows, nothing_before_now, arithmetic, bound ].flatten.compact
+    [ hands_in_hours, one_thing_at_a_time, skilled, order, waits, windows, turning, dust, rack, one_pass_at_a_time, hard_windows, batches, nothing_before_now, arithmetic, bound ].flatten.compact
   end
 
   private
@@ -18,15 +18,95 @@ class PlanChecker
 
   def planned = @passes.select { |pass| pass["status"] == "planned" }
 
-  def stretches = planned.flat_map { |pass| pass["hands"].map { |from, to| [ minute(from), minute(to), pass["key"] ] } }.sort
+  def stretches = planned.flat_map { |pass| pass["hands"].map { |from, to| [ minute(from), minute(to), pass["key"], pass["person"] ] } }.sort
 
   def hands_in_hours
-    open = @plan["open"].values.flatten(1).map { |from, to| [ minute(from), minute(to) ] }
-    stretches.reject { |from, to, _| open.any? { |opens, shuts| opens <= from && to <= shuts } }.map { |_, _, key| "#{key}: hands outside shop hours" }
+    open = @plan["open"].transform_values { |hours| hours.map { |from, to| [ minute(from), minute(to) ] } }
+    stretches.reject { |from, to, _, person| open.fetch(person).any? { |opens, shuts| opens <= from && to <= shuts } }.map { |_, _, key, _| "#{key}: hands outside shop hours" }
   end
 
   def one_thing_at_a_time
-    stretches.each_cons(2).select { |one, two| two[0] < one[1] }.map { |one, two| "#{one[2]} and #{two[2]}: hands on both" }
+    stretches.group_by(&:last).values.flat_map { |own| overlaps(own.map { |from, to, key, _| [ from, to, key ] }, "hands on both") }
+  end
+
+  def overlaps(spans, what) = spans.sort.each_cons(2).select { |one, two| two[0] < one[1] }.map { |one, two| "#{one[2]} and #{two[2]}: #{what}" }
+
+  def skilled
+    planned.select { |pass| pass["person"] }.flat_map do |pass|
+      step = step(pass)
+      person = @shop["people"].find { |found| found["id"] == pass["person"] }
+      asked = pass["kind"] == "coat" && step["method"] == "spray" ? "spray" : nil
+      own = @shop["pieces"].find { |piece| piece["id"] == pass["piece"] }["by"]
+      [ ("#{pass["key"]}: #{pass["person"]} is not trained for it" if asked && person["skills"] && !person["skills"].include?(asked)), ("#{pass["key"]}: is #{own}'s" if own && own != pass["person"]) ]
+    end
+  end
+
+  def step(pass) = @shop["pieces"].find { |piece| piece["id"] == pass["piece"] }["schedule"]["steps"].find { |found| found["id"] == pass["step"] }
+
+  def planted(pass) = %w[pin log].include?(pass["because"])
+
+  # A face that lies down can be handled; a caught edge is at least dust-safe.
+  def turning
+    @shop["pieces"].flat_map do |piece|
+      next [] unless (piece["schedule"]["support"] || "flat") == "flat"
+
+      sides = piece["faces"].reject { |face| face["kind"] == "edges" }.map { |face| face["id"] }
+      mine = @passes.select { |pass| pass["piece"] == piece["id"] }
+      mine.select { |pass| %w[coat stain sand level raise_grain].include?(pass["kind"]) && !planted(pass) }.flat_map do |pass|
+        worked = sides & pass["faces"]
+        (worked.size == 1 ? sides - worked : sides).filter_map do |face|
+          below = mine.take_while { |other| !other.equal?(pass) }.reverse.find { |other| %w[coat stain].include?(other["kind"]) && other["faces"].include?(face) }
+          "#{pass["key"]}: #{face} cannot be handled yet" if below && below["handle_at"] && [ pass, below ].none? { |found| found["part"] } && minute(pass["work_start"]) < minute(below["handle_at"])
+        end
+      end
+    end
+  end
+
+  def dust
+    abrasions = planned.select { |pass| pass["dry"] }
+    films = @passes.select { |pass| pass["kind"] == "coat" && pass["dust_safe_at"] }
+    settles = @shop.dig("house", "dust_settles_min") || 30
+    abrasions.product(films).filter_map do |rub, film|
+      next unless rub["room"] == film["dry_room"] && !planted(rub) && !planted(film)
+
+      "#{rub["key"]}: dust on #{film["key"]}" if minute(rub["work_start"]) < minute(film["dust_safe_at"]) && minute(film["work_start"]) < minute(rub["hands_end"]) + settles
+    end
+  end
+
+  def rack
+    @shop["rooms"].select { |room| room["rack_places"] }.flat_map do |room|
+      lying = @passes.select { |pass| pass["dry_room"] == room["id"] && pass["rack_places"].positive? && pass["status"] == "planned" }.map { |pass| [ minute(pass["work_start"]), off_the_rack(pass), pass["rack_places"] ] }
+      lying.map(&:first).uniq.filter_map { |at| "#{room["id"]}: rack too full at #{at}" if lying.sum { |from, to, count| from <= at && at < to ? count : 0 } > room["rack_places"] }
+    end
+  end
+
+  def off_the_rack(pass)
+    later = @passes.select { |other| other["piece"] == pass["piece"] && minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any? }.map { |other| minute(other["hands_start"]) }
+    [ pass["handle_at"] ? minute(pass["handle_at"]) : minute(pass["work_end"]), *later ].min
+  end
+
+  def one_pass_at_a_time
+    rooms = @shop["rooms"].select { |room| (room["uses"] || []).include?("spray") }.flat_map do |room|
+      overlaps(planned.select { |pass| pass["room"] == room["id"] && pass["person"] }.map { |pass| [ minute(pass["hands_start"]), minute(pass["hands_end"]), pass["key"] ] }, "in one spray room")
+    end
+    tools = (@shop["tools"] || []).flat_map { |tool| overlaps(planned.select { |pass| pass["tools"].include?(tool["id"]) }.map { |pass| [ minute(pass["hands_start"]), minute(pass["hands_end"]), pass["key"] ] }, "on one tool") }
+    [ rooms, tools ]
+  end
+
+  # A closing is never longer than its sheet, and all of it falls into one open interval of one person.
+  def hard_windows
+    @passes.select { |pass| pass["watched"] && pass["status"] == "planned" }.flat_map do |pass|
+      from, to = pass["watched"].values_at("from", "to").map { |text| minute(text) }
+      open = @plan["open"].fetch(pass["person"]).any? { |opens, shuts| minute(opens) <= from && to <= minute(shuts) }
+      lower = @by_key[pass["key"].delete_suffix("/wipe")] if pass["kind"] == "wipe_off"
+      [ ("#{pass["key"]}: the watch is broken by closing time" unless open), ("#{pass["key"]}: wiped off too late" if lower && minute(pass["work_start"]) > minute(lower["first_end"]) + 15) ]
+    end
+  end
+
+  def batches
+    @plan["batches"].flat_map do |batch|
+      batch["passes"].drop(1).filter_map { |key| "#{key}: from a pot that has set" if batch["usable_until"] && minute(@by_key.fetch(key)["work_end"]) > minute(batch["usable_until"]) }
+    end
   end
 
   def order
@@ -44,7 +124,7 @@ class PlanChecker
   def waits
     @passes.reject { |pass| %w[pin log].include?(pass["because"]) }.flat_map do |pass|
       pass["waits_for"].flat_map do |wait|
-        rates = @plan["rates"].fetch(@by_key.fetch(wait["pass"])["room"]).fetch(wait["group"])
+        rates = @plan["rates"].fetch(@by_key.fetch(wait["pass"])["dry_room"]).fetch(wait["group"])
         expected = integrated(rates, minute(wait["from"]), wait["sheet_min"] * wait["factors"].values.reduce(1.0, :*))
         [ ("#{pass["key"]}: #{wait["milestone"]} reached #{wait["reached_at"]}, reckoned #{expected.round - minute(wait["from"])} min after" if (minute(wait["reached_at"]) - expected).abs > 1),
           ("#{pass["key"]}: before its milestone" if minute(pass[pass["kind"] == "wait" ? "work_end" : "work_start"]) < minute(wait["reached_at"])),

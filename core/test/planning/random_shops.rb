@@ -4,7 +4,7 @@ module RandomShops
     pieces = Array.new(random.rand(1..4)) { |index| random_piece(random, "p#{index}") }
     week = %w[mon tue wed thu fri sat].first(random.rand(3..6)).to_h { |day| [ day, [ [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], [ [ "08:00", "17:00" ] ], [ [ "13:00", "18:30" ] ] ].sample(random: random) ] }
     shop_json(*pieces, now: format("2026-%02d-%02dT%02d:%02d+01:00", random.rand(1..3), random.rand(1..28), random.rand(6..15), random.rand(60)), week: week, except: [ { "date" => "2026-03-16", "open" => [] } ], seed: random.rand(99),
-                       rooms: random_rooms(random), house: { "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
+                       rooms: random_rooms(random), house: { "dust_settles_min" => [ 0, 30 ].sample(random: random), "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
   end
 
   # Steady air, or heated by day, or known hour by hour for two days.
@@ -13,6 +13,32 @@ module RandomShops
     daily = [ { "at" => "06:00", **air.call }, { "at" => "18:00", **air.call } ]
     hours = Array.new(48) { |hour| { "from" => format("2026-02-%02dT%02d:00+01:00", 10 + hour / 24, hour % 24), **air.call } }
     [ { "id" => "bench", **[ { "climate" => [ air.call ] }, { "daily" => daily }, { "climate" => hours, "daily" => daily } ].sample(random: random) } ]
+  end
+
+  # The same with two or three people, some of them trained, rooms of their own for dust and spray, a rack, one gun, faces in turn and hard windows.
+  def random_workshop(random)
+    shop = random_shop(random)
+    week = shop["people"].first["week"]
+    late = week.transform_values { [ %w[11:00 19:30] ] }
+    people = [ { "id" => "imke", "week" => week, "skills" => [ "spray" ] }, { "id" => "osei", "week" => [ week, late ].sample(random: random), "skills" => [] }, { "id" => "wren", "week" => late } ].first(random.rand(2..3))
+    air = shop["rooms"].first.except("id")
+    rooms = [ { "id" => "bay", "uses" => [ "sand" ], **air }, { "id" => "bench", "uses" => %w[spray finish], "rack_places" => [ nil, 12, 20 ].sample(random: random), **air } ]
+    pieces = shop["pieces"].map { |piece| turned(random, piece, people) }
+    shop.merge("people" => people, "rooms" => random.rand(3).zero? ? shop["rooms"] : rooms, "tools" => [ { "id" => "gun", "for" => "spray" } ].first(random.rand(2)), "pieces" => pieces)
+  end
+
+  def turned(random, piece, people)
+    faces = [ *piece["faces"], { "id" => "back", "kind" => "back", "area_m2" => 0.4 }, { "id" => "edges", "kind" => "edges", "area_m2" => 0.1 } ].first(random.rand(1..3))
+    steps = piece["schedule"]["steps"].map { |step| hardened(random, step) }
+    piece.merge("faces" => faces, "count" => random.rand(1..4), "by" => random.rand(5).zero? ? people.first["id"] : nil, "schedule" => piece["schedule"].merge("support" => %w[flat points hung].sample(random: random), "steps" => steps))
+  end
+
+  def hardened(random, step)
+    case step["kind"]
+    when "stain" then step.merge("product" => "umber", "wipe_off" => random.rand(2).zero?)
+    when "coat" then step["product"] == "lacquer" && random.rand(3).zero? ? step.merge("one_batch" => true) : step
+    else step
+    end
   end
 
   def random_piece(random, id)

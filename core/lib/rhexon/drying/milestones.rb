@@ -63,7 +63,7 @@ module Rhexon
       # @return [Opening, nil] nil when the product has no such milestone
       def opening(name, pair_min: nil, factor: 1.0, least: 0)
         needs = pair?(pair_min) ? [ need("recoat_opens", pair_min) ] : chain(name) or return
-        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor).freeze }
+        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor, phase).freeze }
         Opening.new(parts.freeze, crowded: crowded?, least: least)
       end
 

@@ -5,7 +5,8 @@ module Rhexon
     class Opening
       # @!attribute progress [Progress]
       # @!attribute needed   [Float] reference minutes without the coats before it
-      Part = Struct.new(:progress, :needed)
+      # @!attribute phase    [String] early or hard
+      Part = Struct.new(:progress, :needed, :phase)
 
       attr_reader :parts, :least
 
@@ -19,6 +20,8 @@ module Rhexon
         @only = parts.first if parts.size == 1 && least.zero?
         freeze
       end
+
+      def crowded? = @crowded
 
       # @param from [Integer] minute laying ended
       # @param earlier [Integer] coats of the same stack in the 24 h before

@@ -95,7 +95,7 @@ module Rhexon
 
       def grain(pass)
         least = Reference.table("hands").fetch("raise_grain_dry_min")
-        Drying::Opening.new([ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f) ])
+        Drying::Opening.new([ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ])
       end
 
       def school(pass) = Reference.table("hands").fetch("rub_out_school").fetch(pass.piece.house.fetch("rub_out"))

@@ -7,7 +7,7 @@ module Rhexon
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
       def self.of(shop, piece, first_index)
-        key = [ piece, first_index, shop.setting ]
+        key = [ piece, first_index, shop.setting, *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] }) ]
         @kept[key] ||= begin
           @kept.shift if @kept.size >= KEPT
           new(shop, piece, first_index).passes.freeze
@@ -45,7 +45,7 @@ module Rhexon
         room = room(step)
         pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece, step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught,
                         kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
-                        each_min: each_min(step, turn.faces), setup_min: gear("setup_min", step), cleanup_min: gear("cleanup_min", step),
+                        each_min: each_min(step, turn.faces), setup_min: gear("setup_min", step), cleanup_min: step["wipe_off"] ? 0 : gear("cleanup_min", step),
                         room: room, dry_room: step["dry_room"] || @piece.schedule["dry_room"] || room, pauses: %w[sand level raise_grain].include?(step["kind"]),
                         dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
                         inserted: false, minutes: step["minutes"], under: [], abraded_by: {}, mates: [])
@@ -64,7 +64,8 @@ module Rhexon
           copy.key = "#{wet.key}/wipe"
           copy.kind = "wipe_off"
           copy.each_min = minutes(wet.area_m2 * hands.fetch("wipe_off_min_per_m2"))
-          copy.setup_min = copy.cleanup_min = 0
+          copy.setup_min = 0
+          copy.cleanup_min = gear("cleanup_min", wet.step)
           copy.inserted = true
           copy.under, copy.mates, copy.abraded_by = [], [], {}
           copy.tools = []
@@ -187,11 +188,25 @@ module Rhexon
 
         room = longest(step) - gear("setup_min", step) - gear("cleanup_min", step)
         each = each_min(step, faces)
-        return [ whole ] if each * @piece.count <= room || each > room
+        most = step["wipe_off"] ? before_it_is_tacky(step, each) : @piece.count
+        return [ whole ] if (each * @piece.count <= room || each > room) && @piece.count <= most
 
-        share = (@piece.count / (@piece.count * each / room.to_f).ceil.to_f).ceil
+        share = [ each > room ? @piece.count : (@piece.count / (@piece.count * each / room.to_f).ceil.to_f).ceil, most ].min
         whole.each_slice(share).map { |slice| slice.first..slice.last }
       end
+
+      # As many pieces as can be flooded before the first of them must be wiped off.
+      def before_it_is_tacky(step, each)
+        product = @shop.products.fetch(step["product"])
+        earliest, latest = %w[wipe_off_earliest wipe_off_latest].map { |name| product.milestone(name)&.value }
+        return @piece.count unless latest
+
+        slow, fast = week_of_air(room(step)).map { |climate| Drying::Rate.factors(product, "early", climate).rate }.minmax
+        [ ((latest / [ fast, 1.0 ].max - earliest.to_f / [ slow, 0.1 ].max - Calendar::GRID) / each).floor + 1, 1 ].max
+      end
+
+      # The air of the days to come, counted from midnight UTC so that plans of one day agree.
+      def week_of_air(room) = (@shop.now - @shop.now % 1440).then { |from| @shop.line(room).between(from, from + 8 * 1440) }
 
       def longest(step) = @shop.hands_for(skill(step), @piece.by).map { |person| person.calendar.longest }.max || 0
 

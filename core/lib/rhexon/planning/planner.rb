@@ -42,6 +42,10 @@ module Rhexon
 
         best, more = Search::Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
         made += more
+        if @shop.goal == "late_as_safe"
+          best, more = Search::Later.new(@model, @construct).run(best)
+          return [ best, made + more ]
+        end
         return [ best, made ] unless @shop.effort == "full"
 
         best, more = Search::Improve.new(@model, @construct, @bound, @shop.seed).run(best, builds - made)

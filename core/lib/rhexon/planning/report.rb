@@ -32,7 +32,7 @@ module Rhexon
         last = @plan.placements.flat_map(&:waits).filter_map(&:reached_at).max
         from = [ @plan.placements.map(&:hands_start).min, @shop.now ].compact.min
         @plan.placements.flat_map(&:waits).each_with_object({}) do |wait, rooms|
-          (rooms[wait.pass.dry_room] ||= {})[group(wait)] ||= progress(wait)&.rates(from, last)&.map { |minute, rate| [ iso(minute), rate.round(6) ] } || [ [ iso(from), 1.0 ] ]
+          (rooms[wait.pass.dry_room] ||= {})[group(wait)] ||= progress(wait)&.rates(from, last)&.map { |minute, rate| [ iso(minute), rate.round(9) ] } || [ [ iso(from), 1.0 ] ]
         end
       end
 
@@ -74,7 +74,7 @@ module Rhexon
       def wait(wait)
         factors = wait.milestone&.own || {}
         { "pass" => wait.pass.key, "milestone" => wait.name, "bound_by" => wait.bound_by, "from" => iso(wait.from), "sheet_min" => wait.sheet_min,
-          "factors" => wait.bound_by == "floor" ? {} : factors.transform_keys(&:to_s).merge("school" => wait.school).transform_values { |factor| factor.round(6) },
+          "factors" => wait.bound_by == "floor" ? {} : factors.transform_keys(&:to_s).merge("school" => wait.school).transform_values { |factor| factor.round(9) },
           "group" => group(wait), "reached_at" => iso(wait.reached_at) }
       end
 

@@ -6,6 +6,9 @@ module Rhexon
     class Shop
       HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "shellac_months" => 6 }.freeze
 
+      # Work that is put off must be in time on nine days of ten.
+      SAFE = 0.9
+
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
@@ -17,7 +20,7 @@ module Rhexon
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
         @goal = json["goal"] || "soonest"
-        @share = json["quantile"] || 0.5
+        @share = [ json["quantile"] || 0.5, *(SAFE if @goal == "late_as_safe") ].max
         @seed = json["seed"] || 1
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})
@@ -63,6 +66,10 @@ module Rhexon
       def setting
         @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |found| [ found.hash, found ].freeze }
       end
+
+      # Which air, and from which day on.
+      # @return [Array]
+      def air_of_the_day = [ now / 1440, *rooms.each_value.map { |room| room.line.object_id } ]
 
       # @param use [String] sand, spray, finish or dry
       # @return [String, nil] id of the first room for it

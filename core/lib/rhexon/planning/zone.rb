@@ -51,6 +51,9 @@ module Rhexon
       # @return [Integer] number of the local day; consecutive days count up by one
       def day(minute) = (minute + offset(minute) / 60) / 1440
 
+      # @return [Integer] minute at which the local day of a minute ends
+      def end_of_day(minute) = (day(minute) + 1) * 1440 - offset(minute) / 60
+
       # @return [Date] local date
       def date(minute) = Time.at(minute * 60 + offset(minute)).utc.to_date
 

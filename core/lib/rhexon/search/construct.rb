@@ -98,6 +98,7 @@ module Rhexon
         end
       rescue Blocked => blocked
         @t.blocked ||= { constraint: blocked.constraint.to_s, index: blocked.index }
+        @t.forget(index..@m.last[piece])
         @next[piece] = nil
       end
 

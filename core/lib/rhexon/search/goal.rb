@@ -67,10 +67,13 @@ module Rhexon
         latest = (known.max || @now) + moves(trial)
         case @name
         when "fewest_sessions" then [ unmet, late(trial), sessions(trial), latest, scuffs(trial), known.sum ]
+        when "late_as_safe" then [ unmet, late(trial), scuffs(trial), -starts(trial), latest ]
         when "least_hands" then [ unmet, late(trial), hands_min(trial), latest, scuffs(trial), known.sum ]
         else [ unmet, late(trial), latest, scuffs(trial), known.sum ]
         end
       end
+
+      def starts(trial) = trial.start.each_index.sum { |index| trial.start[index] && @m.logged.placed[index].nil? && @m.kind[index] != :wait ? trial.start[index] - @now : 0 }
 
       def dry_at(trial, index)
         placed = @m.logged.placed[index]

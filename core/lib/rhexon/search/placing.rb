@@ -3,13 +3,6 @@ module Rhexon
     # Finds the first place for one pass.
     # Reads +@m+ (Model), +@t+ (Trial), +@holds+, +@reserved+ and +@relaxed+ of the build it is part of.
     module Placing
-      # @!attribute start     [Integer]
-      # @!attribute who       [Integer, nil]
-      # @!attribute stretches [Array, nil]
-      # @!attribute scuff     [Array, nil] start, end, person
-      # @!attribute why       [Symbol]
-      Spot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)
-
       private
 
       def ceil(minute) = -(-minute / Lane::GRID) * Lane::GRID

@@ -26,7 +26,7 @@ module Rhexon
       private
 
       # Coats that are scuffed first because the window below was lost.
-      def lost(trial) = trial.scuff.each_index.select { |index| trial.scuff[index] && over(trial, index) }
+      def lost(trial) = trial.scuff.each_index.select { |index| trial.scuff[index] && trial.work_start[index] && over(trial, index) }
 
       def over(trial, index)
         @m.unders[index].find { |under| (closes = under.closing&.at(trial.first_end[under.lower])) && trial.work_start[index] > closes && @m.logged.placed[under.lower].nil? }

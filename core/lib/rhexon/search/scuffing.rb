@@ -19,7 +19,7 @@ module Rhexon
           shut = true
           over ||= (closes = under.closing&.at(@t.first_end[under.lower])) && work > closes
         end
-        return @m.house(index, "missed_window") == "scuff" && @m.passes[index].hard.nil? if over
+        return @m.house(index, "missed_window") == "scuff" && (@m.passes[index].hard.nil? || @m.passes[index].hard.kind == "one_batch") if over
 
         shut && unders.none? { |under| fresh?(under, work) } && school?(index, unders, work)
       end

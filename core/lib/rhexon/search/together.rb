@@ -9,14 +9,38 @@ module Rhexon
 
       # @param block [Blocks::Block]
       def together(block)
-        first = block.first
-        before = @m.scuff_min[first].positive? ? spot(first).scuff : nil
-        put_scuff(first, before) && @t.ends[@m.piece_of[first]] = before[1] if before
-        found = (block.first..block.last).reduce(@m.crew[first]) { |crew, index| @m.kind[index] == :wait ? crew : crew & @m.crew[index] }.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] }
-        raise Construct::Blocked.new(:hard_window, block.last) unless found
-
-        (block.first..block.last).zip(found) { |index, spot| settle(index, spot) }
+        spots = caught(block)
+        spots = caught(block) if scuffed_before(block, spots)
+        members(block).zip(spots) { |index, spot| settle(index, spot) }
       end
+
+      def members(block) = block.first..block.last
+
+      # @return [Array<Spot>]
+      def caught(block)
+        crew = members(block).reject { |index| @m.kind[index] == :wait }.map { |index| @m.crew[index] }.reduce(:&)
+        crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] } or raise Construct::Blocked.new(:hard_window, block.last)
+      end
+
+      # Films under the block whose own windows were lost are scuffed before it begins.
+      # @return [Boolean] there were some
+      def scuffed_before(block, spots)
+        lost = members(block).zip(spots).select { |index, spot| @m.scuff_min[index].positive? && @m.unders[index].any? { |under| under.lower < block.first } && scuff_first?(index, spot.start + @m.setup[index]) }.map(&:first)
+        free = @t.ends[@m.piece_of[block.first]]
+        before = spots.first.start - @m.settles[block.first]
+        lost.reverse_each do |index|
+          minutes = ceil(@m.scuff_min[index])
+          scuff = nearer(index, scuff_from(index, [ @now, free, *dry_to_sand(index, block) ].max, minutes), before, minutes)
+          # Too old by then: right at the opening, and the block after it.
+          scuff = scuff_from(index, before - minutes, minutes) if scuff[1] + @m.house(index, "scuff_valid_min") < spots.last.start
+          put_scuff(index, scuff)
+          before = scuff[0]
+          @t.ends[@m.piece_of[index]] = [ @t.ends[@m.piece_of[index]], scuff[1] ].max
+        end
+        lost.any?
+      end
+
+      def dry_to_sand(index, block) = @m.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
 
       # @return [Array<Spot>, nil]
       def caught_by(person, block)

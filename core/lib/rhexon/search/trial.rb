@@ -31,6 +31,12 @@ module Rhexon
         @floors = model.rooms.map { |room| Floor.new(room, model.always) }
         logged.occupy(self, model)
       end
+
+      # What was only pencilled in.
+      # @param range [Range] of passes
+      def forget(range)
+        [ @start, @work_start, @first_end, @work_end, @hands_end, @scuff ].each { |minutes| range.each { |index| minutes[index] = nil } }
+      end
     end
   end
 end

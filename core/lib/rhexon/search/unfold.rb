@@ -28,8 +28,6 @@ module Rhexon
 
       def unfold(index)
         pass = @m.passes[index]
-        return if @t.blocked && unreached?(index)
-
         scuff(index, pass) if @t.scuff[index]
         placement = Planning::Placement.new(pass: pass, hands: hands(index), person: person(@t.who[index]), tool: @t.tool[index] && @m.shop.tools[@t.tool[index]]["id"], hands_start: @t.start[index],
                                             work_start: @t.work_start[index], first_end: @t.first_end[index], work_end: @t.work_end[index], hands_end: @t.hands_end[index], earlier: @t.early[index],
@@ -47,9 +45,6 @@ module Rhexon
         length = @m.pauses[index] ? @m.each_min[index] : @m.hands[index]
         @m.crew[index].any? { |person| (shut = @m.hours[person].shut_after(at)) && at + length <= shut } ? "hands" : "hours"
       end
-
-      # Only pencilled in when the build came to its end.
-      def unreached?(index) = @m.piece_of[index] == @m.piece_of[@t.blocked[:index]] && index >= @t.blocked[:index]
 
       def scuff(index, pass)
         start, finish, who = @t.scuff[index]

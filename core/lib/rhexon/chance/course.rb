@@ -1,0 +1,95 @@
+module Rhexon
+  module Chance
+    # What every run of a plan shares: its passes in their order, what each waits for, and how its draws are named.
+    class Course
+      # @!attribute scuff [Boolean] the scuff before the pass with that index
+      Step = Struct.new(:index, :scuff, :piece, :person, :room, :dry_room, :tool, :single, :dust, :film, :setup, :work, :cleanup, :count, :minutes, :settles, :not_before, :waits, :unders, :scuff_min, :dust_safe, :hand_key, keyword_init: true)
+      # @!attribute fixed [Integer, nil] minute that the log has settled
+      Wait = Struct.new(:lower, :parts, :least, :fixed)
+      # @!attribute draw [Integer] which belief
+      Part = Struct.new(:process, :needed, :phase, :draw)
+
+      attr_reader :steps, :last_coats
+
+      # @param plan [Planning::Plan]
+      # @param draws [Draws]
+      def initialize(plan, draws)
+        @plan = plan
+        @m = plan.model
+        @draws = draws
+        @beliefs = []
+        @processes = {}
+        @early_keys, @hard_keys = %w[early hard].map { |phase| @m.passes.map { |pass| draws.key("#{pass.key}/#{phase}") } }
+        @steps = plan.placements.select { |placement| placement.status != "done" && placement.status != "running" || placement.hands.empty? && placement.because != "log" }.map { |placement| step(placement) }
+        @last_coats = @m.pieces.each_index.map { |piece| last_coats_of(piece) }
+      end
+
+      # One draw of b for each product and group, over the b of the plan.
+      # @return [Array<Float>]
+      def factors(run) = @beliefs.map { |key, belief, planned| Math.exp(belief.m + belief.s * @draws.normal(key, run)) / planned }
+
+      # Noise from coat to coat.
+      def noise(index, phase, run) = Math.exp(Drying::Belief::COAT_SD * @draws.normal((phase == "early" ? @early_keys : @hard_keys)[index], run))
+
+      # Minutes that the log has settled.
+      # @return [Array<Array>] work_end, first_end, hands_end
+      def fixed = %i[work_end first_end hands_end].map { |name| @m.logged.column(name).dup }
+
+      private
+
+      def step(placement)
+        pass = placement.pass
+        scuff = pass.kind == "scuff"
+        served = scuff ? index_of(Planning::Scuff.served(pass)) : pass.index
+        Step.new(index: served, scuff: scuff, piece: @m.piece_of[served], person: placement.person && @m.people.index { |person| person.id == placement.person }, room: pass.room, dry_room: pass.dry_room,
+                 tool: placement.tool && "tool #{placement.tool}", single: @plan.shop.rooms.fetch(pass.room).single?, dust: pass.dust, film: pass.film?, setup: pass.setup_min, work: pass.work_min, cleanup: pass.cleanup_min,
+                 count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served) : @m.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
+                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"))
+      end
+
+      def index_of(key) = (@index ||= @m.passes.to_h { |pass| [ pass.key, pass.index ] }).fetch(key)
+
+      # Pins hold, and so does what the plan held back on purpose.
+      def not_before(placement) = [ placement.pass.piece.release || 0, @plan.shop.now, *(placement.hands_start if %w[pin goal].include?(placement.because)) ].max
+
+      def sand_waits(index) = @m.unders[index].select(&:sand).map { |under| wait(under.lower, under.sand, (@m.logged.placed[under.lower] && @m.drier.reached_at(@m.logged.placed[under.lower], "sand"))) }
+
+      # What has been seen at the bench holds; what has not is drawn, also for a coat that is on.
+      def wait(lower, opening, fixed)
+        seen = fixed && (fixed <= @plan.shop.now || @m.logged.placed[lower].looks&.any?)
+        earlier = @plan.build.by_index[lower]&.earlier || 0
+        crowd = opening.crowded? ? Drying::Milestones.coat_factor(earlier) : 1.0
+        Wait.new(lower, opening.parts.map { |part| part(lower, part, crowd) }, opening.least, (fixed if seen))
+      end
+
+      def part(lower, part, crowd)
+        pass = @m.passes[lower]
+        product = pass.kind == "raise_grain" ? Planning::Drier::GRAIN : pass.product
+        Part.new(process(product, part, pass), part.needed * crowd, part.phase, belief(product, part.phase))
+      end
+
+      def process(product, part, pass)
+        line = @plan.shop.line(pass.dry_room)
+        @processes[[ product.rate_group(part.phase), product.moisture_cure?, line.object_id ]] ||= Weather::Process.new(part.progress, line, ->(climate) { Drying::Rate.factors(product, part.phase, climate).rate })
+      end
+
+      def belief(product, phase)
+        key = @draws.key("#{product.id}/#{phase}")
+        @beliefs.index { |found, _, _| found == key } || begin
+          beliefs = @plan.shop.beliefs
+          @beliefs << [ key, beliefs.of(product, phase), beliefs.factors(product)&.fetch(phase) || 1.0 ]
+          @beliefs.size - 1
+        end
+      end
+
+      def last_coats_of(piece)
+        (@m.first[piece]..@m.last[piece]).filter_map do |index|
+          next unless @m.ready[index]
+
+          placed = @m.logged.placed[index]
+          wait(index, @m.ready[index], placed && @m.drier.reached_at(placed, @m.pieces[piece].ready_at))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+module Rhexon
+  module Search
+    # Work as late as is safe: every pass is held to its latest start for the due date, and where that makes a piece late, by so much less.
+    class Later
+      ROUNDS = 10
+      # A piece that is late again gives way by twice as much.
+      LEAST_MIN = 30
+
+      # @param model [Model]
+      # @param construct [Construct]
+      def initialize(model, construct)
+        @m = model
+        @construct = construct
+      end
+
+      # @param best [Trial] built as soon as can be
+      # @return [Array(Trial, Integer)] the best, and how many were made
+      def run(best)
+        targets = @m.pieces.each_index.map { |piece| best.ready[piece] && [ @m.pieces[piece].due, best.ready[piece] ].compact.max }
+        latest = Latest.starts(@m, targets)
+        earlier = Array.new(targets.size, 0)
+        ROUNDS.times do |round|
+          trial = @construct.dispatch(holds(best, latest, earlier))
+          best = trial if (trial.goal <=> best.goal).negative?
+          late = over(trial, targets)
+          return [ best, round + 1 ] if late.all?(&:zero?)
+
+          late.each_with_index { |minutes, piece| earlier[piece] += [ minutes, LEAST_MIN << round ].max if minutes.positive? }
+        end
+        [ best, ROUNDS ]
+      end
+
+      private
+
+      def holds(best, latest, earlier)
+        latest.each_with_index.filter_map { |minute, index| minute && best.start[index] && @m.kind[index] != :wait && minute - earlier[@m.piece_of[index]] > best.start[index] ? [ index, Planning::Calendar.floor(minute - earlier[@m.piece_of[index]]) ] : nil }.to_h
+      end
+
+      def over(trial, targets) = targets.each_with_index.map { |target, piece| target && (trial.ready[piece].nil? || trial.ready[piece] > target) ? (trial.ready[piece] || target + 1440) - target : 0 }
+    end
+  end
+end
