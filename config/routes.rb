@@ -4,6 +4,13 @@ Rails.application.routes.draw do
   get "bench" => "bench#show"
   resources :entries, only: :create
 
+  resource :plan, only: :show, path: "pieces/plan" do
+    get :goals
+    get :chance
+    post :accept
+  end
+  get "pieces/compare" => "comparisons#show"
+
   resources :pieces, only: %i[index new create edit update] do
     resource :schedule, only: :show do
       post :what_if
@@ -35,7 +42,9 @@ Rails.application.routes.draw do
   resource :shop, only: :show do
     get :calendar, defaults: { format: :ics }
     post :hours
-    post :hands
+    post :person
+    post :tool
+    post :goal
     post :room
     post "rooms/:id/logger", action: :measured, as: :measured
   end

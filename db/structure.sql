@@ -1,7 +1,7 @@
 CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
-CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, CONSTRAINT house_is_json CHECK (json_valid(house)));
-CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
+CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, CONSTRAINT house_is_json CHECK (json_valid(house)));
+CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json);
 CREATE UNIQUE INDEX "index_people_on_name" ON "people" ("name");
 CREATE TABLE IF NOT EXISTS "open_hours" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer, "weekday" integer, "date" date, "opens" varchar, "closes" varchar, CONSTRAINT "fk_rails_7a4821d608"
 FOREIGN KEY ("person_id")
@@ -130,7 +130,7 @@ CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE
 CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TRIGGER stock_moves_refuse_update BEFORE UPDATE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
 CREATE TRIGGER stock_moves_refuse_delete BEFORE DELETE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
-CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
+CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
 CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
 CREATE TABLE IF NOT EXISTS "climate_readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "room_id" integer NOT NULL, "at" datetime(6) NOT NULL, "until" datetime(6) NOT NULL, "kind" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6b3ce3153d"
 FOREIGN KEY ("room_id")
@@ -138,7 +138,11 @@ FOREIGN KEY ("room_id")
 , CONSTRAINT it_holds_a_while CHECK (at < "until"), CONSTRAINT climate_kind CHECK (kind IN ('logger','forecast','setting')), CONSTRAINT climate_can_be CHECK (rh BETWEEN 1 AND 100 AND t_c BETWEEN -20 AND 60));
 CREATE INDEX "index_climate_readings_on_room_id" ON "climate_readings" ("room_id");
 CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "climate_readings" ("room_id", "kind", "at");
+CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
+CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
+CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123140000'),
 ('20261123120000'),
 ('20261123100000'),
 ('20261123070100'),

@@ -18,20 +18,35 @@ class ShopsController < ApplicationController
     render json: props
   end
 
-  # Whose hands the plan is made for.
-  def hands
-    person = Person.find(body["person"])
-    Person.transaction { Person.find_each { |other| other.update!(at_bench: other == person) } }
+  # Somebody new, or what somebody may do and whether the plan counts on them.
+  def person
+    found = body["id"].present? ? Person.find(body["id"]) : Person.new
+    found.assign_attributes(body.slice("name", "at_bench", "skills").compact_blank.merge(body.slice("at_bench", "skills")))
+    refuse_empty_bench!(found)
+    refuse_renamed!(found)
+    keep!(found)
+  end
+
+  # What plans aim at.
+  def goal
+    names = Rhexon::Search::Goal::NAMES
+    Rhexon.refuse_unless(names.include?(body["goal"]), "A plan cannot aim at #{body["goal"].inspect}", where: "goal", accepted: names.join(", "))
+    Shop.current.update!(goal: body["goal"])
+    render json: { goal: body["goal"] }
+  end
+
+  def tool
+    return keep!(Tool.new(name: body["name"], used_for: body["used_for"] || "spray")) if body["id"].blank?
+
+    Tool.find(body["id"]).destroy!
     render json: props
   end
 
   def room
     room = body["id"].present? ? Room.find(body["id"]) : Room.new
-    room.assign_attributes(**body.slice("name", "air"), t_c: body["t_c"], rh: body["rh"], daily: body["daily"].presence)
-    raise Rhexon::Refusal.new("A room that schedules name keeps its name", where: "name") if room.persisted? && room.name_changed?
-    raise Rhexon::Refusal.new(room.errors.first.message, where: room.errors.first.attribute.to_s) unless room.save
-
-    render json: props
+    room.assign_attributes(**body.slice("name", "air", "uses", "rack_places"), t_c: body["t_c"], rh: body["rh"], daily: body["daily"].presence)
+    refuse_renamed!(room)
+    keep!(room)
   end
 
   def measured
@@ -44,8 +59,23 @@ class ShopsController < ApplicationController
 
   private
 
+  def keep!(record)
+    raise Rhexon::Refusal.new(record.errors.first.message, where: record.errors.first.attribute.to_s) unless record.save
+
+    render json: props
+  end
+
+  # Schedules, pins and the log go by names.
+  def refuse_renamed!(record)
+    raise Rhexon::Refusal.new("#{record.name_was} is named in schedules and the log and keeps that name", where: "name") if record.persisted? && record.name_changed?
+  end
+
+  def refuse_empty_bench!(person)
+    raise Rhexon::Refusal.new("Somebody has to work at the bench", where: "at_bench", accepted: "at least one person") if !person.at_bench && Person.at_bench.where.not(id: person.id).none?
+  end
+
   def props
-    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, **hours_of(person) } }, shop_hours: hours_of(nil) }
+    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) } }, trained_work: Person.trained_work, tools: Tool.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } }, uses: Room::USES, shop_hours: hours_of(nil) }
   end
 
   def hours_of(person)

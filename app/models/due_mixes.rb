@@ -4,7 +4,7 @@ class DueMixes
 
   # @return [Array<Hash>] props of the mixing desk
   def to_a
-    return [] unless Person.at_bench && Room.exists?
+    return [] unless Person.at_bench.exists? && Room.exists?
 
     plan = ShopFloor.new.plan
     taken = Mix.open.flat_map(&:pass_keys) + Batch.standing.where.not(mix_id: nil).preload(:mix).flat_map { |batch| batch.mix.pass_keys }

@@ -3,13 +3,16 @@ class Person < ApplicationRecord
   has_many :open_hours, dependent: :destroy
   validates :name, presence: true, uniqueness: true
 
-  # The one pair of hands that plans are made for.
-  def self.at_bench = where(at_bench: true).order(:id).first
+  # Those whose hands plans are made for.
+  def self.at_bench = where(at_bench: true).order(:id)
+
+  # Work that asks for training, of which a person may do what is in their skills; nil: all of it.
+  def self.trained_work = Rhexon::Reference.table("hands").fetch("skilled_methods")
 
   # @return [Hash] a person of rhexon-shop/1; hours of the shop where they have none of their own
   def to_core
     own = open_hours.to_a
     rows = own.any? ? own : OpenHour.where(person: nil).to_a
-    { "id" => name, "week" => OpenHour.week(rows), "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : [])) }
+    { "id" => name, "skills" => skills, "week" => OpenHour.week(rows), "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : [])) }
   end
 end

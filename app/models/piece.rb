@@ -46,7 +46,7 @@ class Piece < ApplicationRecord
   # @param clock [Rhexon::Planning::Zone] of the shop
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock)
-    { "id" => core_id, "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris,
+    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris,
       "faces" => faces.map(&:to_core), "schedule" => schedule.document }
   end
 

@@ -2,21 +2,25 @@
 class Room < ApplicationRecord
   # What was is kept this long.
   PAST = 30.days
+  USES = %w[sand spray finish dry].freeze
   has_many :climate_readings, dependent: :delete_all
 
   validates :name, presence: { message: "Name the room." }, uniqueness: { message: "There is a room of that name." }
   validates :t_c, numericality: { in: -20..60, message: "A room is -20 to 60 °C." }
   validates :rh, numericality: { in: 1..100, message: "Humidity is 1 to 100 %." }
   validates :air, inclusion: { in: Rhexon::Reference.table("drying").fetch("air").keys, message: "The air is still, ordinary, moving or cabinet." }
+  validates :rack_places, numericality: { only_integer: true, in: 0..10_000, message: "A rack has 0 or more places." }, allow_nil: true
+  validate { errors.add(:uses, "A room is used to sand, spray, finish or dry.") unless uses.is_a?(Array) && (uses - USES).empty? }
   validate :core_accepts_it
   before_update :keep_the_past, if: -> { (changed & %w[t_c rh air daily]).any? }
 
   # @return [Hash] a room of rhexon-shop/1
   def to_core
     known = climate_readings.select { |reading| reading.until > PAST.ago }.sort_by { |reading| [ reading.at, ClimateReading::KINDS.index(reading.kind) ] }.uniq(&:at)
-    return { "id" => name, "climate" => [ set ] } if known.empty? && daily.blank?
+    place = { "id" => name, "uses" => uses, "rack_places" => rack_places }
+    return { **place, "climate" => [ set ] } if known.empty? && daily.blank?
 
-    { "id" => name, "climate" => known.map(&:to_core), "daily" => daily.presence || [ { "at" => "00:00", **set } ] }
+    { **place, "climate" => known.map(&:to_core), "daily" => daily.presence || [ { "at" => "00:00", **set } ] }
   end
 
   # @return [Rhexon::Drying::Line]

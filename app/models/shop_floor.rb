@@ -31,14 +31,19 @@ class ShopFloor
   def to_core
     @to_core ||= begin
       shop = Shop.current
-      { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => "soonest", "effort" => "quick", "seed" => 1, "house" => shop.house,
-        "people" => [ person.to_core ], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
+      { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house,
+        "people" => people.map(&:to_core), "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
         "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
     end
   end
 
   # @return [Rhexon::Planning::Plan]
   def plan = @plan ||= planned(to_core)
+
+  # The plan of the same shop asked for something else.
+  # @param fields [Hash{String=>Object}] of rhexon-shop/1
+  # @return [Rhexon::Planning::Plan]
+  def plan_otherwise(fields) = planned(to_core.merge(fields))
 
   # The plan with another document for one piece.
   # @return [Rhexon::Planning::Plan]
@@ -50,7 +55,9 @@ class ShopFloor
 
   private
 
-  def person = Person.at_bench || raise(Rhexon::Refusal.new("Nobody works at the bench yet", where: "people", accepted: "at least one person"))
+  def people
+    Person.at_bench.includes(:open_hours).to_a.tap { |all| raise Rhexon::Refusal.new("Nobody works at the bench yet", where: "people", accepted: "at least one person") if all.empty? }
+  end
 
   def rooms
     Room.order(:id).includes(:climate_readings).to_a.tap { |all| raise Rhexon::Refusal.new("The shop has no room yet", where: "rooms", accepted: "at least one room") if all.empty? }

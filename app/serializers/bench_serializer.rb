@@ -1,5 +1,5 @@
 class BenchSerializer < ApplicationSerializer
-  fields now: :number, zone: :string, person: :string, open_today: "Array<[number, number]>", left_today_min: :number
+  fields now: :number, zone: :string, people: "string[]", open_today: "Array<[number, number]>", left_today_min: :number
   many :running, resource: BenchRowSerializer
   many :upcoming, resource: BenchRowSerializer
   many :today, resource: BenchRowSerializer

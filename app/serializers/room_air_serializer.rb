@@ -3,7 +3,7 @@ class RoomAirSerializer < ApplicationSerializer
   BACK = 12.hours
   AHEAD = 36.hours
 
-  fields id: :number, name: :string, t_c: :number, rh: :number, air: :string
+  fields id: :number, name: :string, t_c: :number, rh: :number, air: :string, uses: "string[]", rack_places: [ :number, { nullable: true } ]
   typelize daily: [ "Array<{ at: string; t_c: number; rh: number; air?: string }>", { nullable: true } ], line: "Array<{ from: number; t_c: number; rh: number; air: string }>", logged: :number, from: :number, to: :number
   attribute(:daily) { |room| room.daily.presence }
   attribute(:logged) { |room| room.climate_readings.count { |reading| reading.kind == "logger" } }

@@ -23,11 +23,12 @@ module Demo
 
   def people_and_rooms
     Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g)
-    Room.create!(name: "spray room", t_c: 20, rh: 52, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
-    Room.create!(name: "drying loft", t_c: 17, rh: 55)
-    Room.create!(name: "sanding bay", t_c: 19, rh: 52)
-    osei = Person.create!(name: "Osei")
-    Person.create!(name: "Imke", at_bench: false)
+    Room.create!(name: "spray room", uses: %w[spray finish], rack_places: 40, t_c: 20, rh: 52, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
+    Room.create!(name: "drying loft", uses: %w[finish dry], rack_places: 30, t_c: 17, rh: 55)
+    Room.create!(name: "sanding bay", uses: %w[sand], t_c: 19, rh: 52)
+    osei = Person.create!(name: "Osei", skills: %w[spray])
+    Person.create!(name: "Imke", skills: [])
+    Tool.create!(name: "gravity gun", used_for: "spray")
     (1..5).each { |day| OpenHour.create!(weekday: day, opens: "07:30", closes: "16:30") }
     (1..5).each { |day| OpenHour.create!(person: osei, weekday: day, opens: "07:30", closes: "16:30") }
     OpenHour.create!(person: osei, weekday: 6, opens: "08:00", closes: "12:00")
@@ -48,7 +49,7 @@ module Demo
       operations = document["steps"].each_cons(2).map { |before, step| { "op" => "add_step", "after" => before["id"], "step" => step } }
       all = [ { "op" => "add_step", "after" => nil, "step" => document["steps"].first }, *operations ]
       rooms = all.map { |operation| operation.merge("step" => { "room" => document["room"] }.merge(operation["step"])) }
-      piece.schedule.edit!({ "op" => "all", "operations" => rooms }, base: 1, reason: record.fetch("reason", "Wrote the schedule"))
+      piece.schedule.edit!({ "op" => "all", "operations" => [ { "op" => "place", "set" => document.slice("support") }, *rooms ] }, base: 1, reason: record.fetch("reason", "Wrote the schedule"))
       [ name, piece ]
     end
   end

@@ -33,8 +33,10 @@ export default function BenchPage(props: BenchProps) {
         <div>
           <h1 className="title">Bench</h1>
           <p className="sub">
-            {shut && shut > now ? `${bench.person} works to ${soon(shut, zone, now)}` : "Shop is shut"}, {duration(bench.left_today_min)} of
-            work left today
+            {shut && shut > now
+              ? `${bench.people.join(" and ")} ${bench.people.length > 1 ? "work" : "works"} to ${soon(shut, zone, now)}`
+              : "Shop is shut"}
+            , {duration(bench.left_today_min)} of work left today
           </p>
         </div>
         <dl className="summary">

@@ -2,6 +2,7 @@ import { Head, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { Shell, useNow } from "@/components/Shell"
 import { Hours } from "@/shop/Hours"
+import { People } from "@/shop/People"
 import type { ShopProps } from "@/shop/props"
 import { RoomAir } from "@/shop/RoomAir"
 
@@ -23,11 +24,14 @@ export default function ShopPage(first: ShopProps) {
         <section aria-label="Rooms" className="rule pt-2">
           <h2 className="head">Rooms and their air</h2>
           {state.rooms.map((room) => (
-            <RoomAir key={room.id} room={room} airs={state.airs} now={now} zone={shop.zone} onKept={setState} />
+            <RoomAir key={room.id} room={room} airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
           ))}
-          <RoomAir airs={state.airs} now={now} zone={shop.zone} onKept={setState} />
+          <RoomAir airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
         </section>
-        <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
+        <div className="grid gap-7">
+          <People state={state} onKept={setState} />
+          <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
+        </div>
       </div>
     </Shell>
   )

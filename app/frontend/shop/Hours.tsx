@@ -17,21 +17,13 @@ const DAYS: [string, string][] = [
   ["0", "Sunday"],
 ]
 
-/** Whose hands the plan is made for, and the hours of the shop and of each person. */
+/** The hours of the shop and of each person. */
 export function Hours({ people, shopHours, onKept }: Props) {
   const [whose, setWhose] = useState("")
   const person = people.find((candidate) => String(candidate.id) === whose)
-  const hands = (id: number) => send<ShopProps>("POST", "/shop/hands", { person: id }).then(onKept)
   return (
     <section aria-label="Hours" className="rule pt-2">
-      <h2 className="head">Hands and hours</h2>
-      <p className="label mt-2">The plan is made for the hands of</p>
-      <Switch
-        label="Hands at the bench"
-        value={String(people.find((candidate) => candidate.at_bench)?.id ?? "")}
-        options={people.map((candidate) => [String(candidate.id), candidate.name])}
-        onChange={(id) => void hands(Number(id))}
-      />
+      <h2 className="head">Hours</h2>
       <a href="/shop/calendar.ics" className="button mt-3" download>
         The planned work as a calendar file
       </a>

@@ -6,16 +6,17 @@ import { AirDrawing } from "./AirDrawing"
 import type { ShopProps } from "./props"
 
 type Hour = { at: string; t_c: string; rh: string }
-type Props = { room?: RoomAirData; airs: string[]; now: number; zone: string; onKept: (props: ShopProps) => void }
+type Props = { room?: RoomAirData; airs: string[]; uses: string[]; now: number; zone: string; onKept: (props: ShopProps) => void }
 
 const NIGHT: Hour[] = [
   { at: "06:00", t_c: "20", rh: "50" },
   { at: "18:00", t_c: "14", rh: "60" },
 ]
+const USES: Record<string, string> = { sand: "sand", spray: "spray, one pass at a time", finish: "brush, wipe and roll", dry: "dry" }
 const number = (text: string) => Number(text.replace(",", "."))
 
 /** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
-export function RoomAir({ room, airs, now, zone, onKept }: Props) {
+export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   const [name, setName] = useState(room?.name ?? "")
   const [t_c, setT] = useState(String(room?.t_c ?? 20))
   const [rh, setRh] = useState(String(room?.rh ?? 50))
@@ -23,6 +24,8 @@ export function RoomAir({ room, airs, now, zone, onKept }: Props) {
   const [daily, setDaily] = useState<Hour[] | null>(
     room?.daily?.map((hour) => ({ at: hour.at, t_c: String(hour.t_c), rh: String(hour.rh) })) ?? null,
   )
+  const [used, setUsed] = useState(room?.uses ?? [])
+  const [places, setPlaces] = useState(room?.rack_places == null ? "" : String(room.rack_places))
   const [error, setError] = useState<ErrorSaid | null>(null)
   const [said, setSaid] = useState("")
   const [open, setOpen] = useState(false)
@@ -31,6 +34,8 @@ export function RoomAir({ room, airs, now, zone, onKept }: Props) {
       id: room?.id,
       name,
       air,
+      uses: used,
+      rack_places: places.trim() ? number(places) : null,
       t_c: number(t_c),
       rh: number(rh),
       daily: daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ?? null,
@@ -94,7 +99,27 @@ export function RoomAir({ room, airs, now, zone, onKept }: Props) {
           options={airs.map((one): [string, string] => [one, one === "moving" ? "moving: fans on" : one])}
           onChange={setAir}
         />
+        <TextField
+          label="Places on its rack"
+          value={places}
+          placeholder="as many as needed"
+          error={at("rack_places")}
+          onChange={setPlaces}
+        />
       </div>
+      <fieldset className="checks">
+        <legend className="label">Used to</legend>
+        {uses.map((use) => (
+          <label key={use} className="check">
+            <input
+              type="checkbox"
+              checked={used.includes(use)}
+              onChange={(event) => setUsed(event.target.checked ? [...used, use] : used.filter((other) => other !== use))}
+            />
+            {USES[use] ?? use}
+          </label>
+        ))}
+      </fieldset>
       {daily && (
         <ul className="room-hours">
           {daily.map((hour, index) => (
@@ -128,7 +153,7 @@ export function RoomAir({ room, airs, now, zone, onKept }: Props) {
           </li>
         </ul>
       )}
-      {error && !["name", "t_c", "rh"].includes(error.where ?? "") && (
+      {error && !["name", "t_c", "rh", "rack_places"].includes(error.where ?? "") && (
         <p className="said" role="alert">
           {error.sentence}
         </p>

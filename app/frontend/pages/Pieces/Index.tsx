@@ -20,9 +20,14 @@ export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
           <p className="sub">Choose a piece to see its schedule.</p>
         </div>
         {jobs.length > 0 && (
-          <Link href="/pieces/new" className="button ml-auto">
-            New piece
-          </Link>
+          <div className="ml-auto flex gap-2">
+            <Link href="/pieces/plan" className="button">
+              Shop plan
+            </Link>
+            <Link href="/pieces/new" className="button">
+              New piece
+            </Link>
+          </div>
         )}
       </header>
       {jobs.length === 0 && (

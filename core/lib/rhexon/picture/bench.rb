@@ -15,7 +15,7 @@ module Rhexon
 
       def now = plan.shop.now
       def zone = plan.shop.zone.name
-      def people = plan.shop.people
+      def people = plan.shop.people.map(&:id)
 
       # @return [Array<Row>]
       def running = rows.select { |row| row.status == "running" && row.placement.hands.any? }

@@ -8,6 +8,7 @@ module Rhexon
     #   {"op":"change_step","id":"s3","set":{"wet_um":90}}         a null value takes the field away
     #   {"op":"split_coats","id":"s3","keep":1,"new_id":"s9"}      coats after the first +keep+ become a step of their own
     #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null,"person":"imke","faces":["back"]}   no start and no person: unpin; no faces: the first that are laid on
+    #   {"op":"place","set":{"support":"hung","room":"loft","dry_room":null}}
     #   {"op":"house","set":{"scuff":"always"}}
     #   {"op":"all","operations":[...]}                            one after the other, one revision
     module Edit
@@ -50,8 +51,9 @@ module Rhexon
         when "split_coats" then split(document, operation)
         when "pin" then pin(document, operation)
         when "house" then house(document, operation["set"])
+        when "place" then place(document, operation["set"])
         when "all" then several(document, operation["operations"])
-        else raise Refusal.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, all")
+        else raise Refusal.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all")
         end
       end
       private_class_method :change
@@ -62,6 +64,15 @@ module Rhexon
         document.merge("house" => merged(document["house"] || {}, set))
       end
       private_class_method :house
+
+      # Room, drying room and support of the whole schedule.
+      def place(document, set)
+        known = %w[room dry_room support]
+        raise Refusal.new("A place names what it sets", where: "set", accepted: known.join(", ")) unless set.is_a?(Hash) && (set.keys - known).empty?
+
+        merged(document, set)
+      end
+      private_class_method :place
 
       def several(document, operations)
         raise Refusal.new("Several edits are a list", where: "operations") unless operations.is_a?(Array)

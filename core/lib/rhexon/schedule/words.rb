@@ -43,6 +43,7 @@ module Rhexon
         when "change_step" then "#{name}: #{operation["set"].map { |field, value| setting(field, value, names) }.join(", ")}"
         when "split_coats" then "Split: #{name} after coat #{operation["keep"]}"
         when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
+        when "place" then "#{operation["set"].map { |field, value| "#{field.tr("_", " ")} #{value || "as usual"}" }.join(", ").capitalize}"
         when "house" then "House rule: #{operation["set"].map { |rule, value| "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}" }.join(", ")}"
         else "Several changes"
         end

@@ -1,0 +1,175 @@
+import { Head, Link } from "@inertiajs/react"
+import { useEffect, useRef, useState } from "react"
+import { Shell, useNow } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { send } from "@/lib/api"
+import { useKeys } from "@/lib/keys"
+import { useWidth } from "@/lib/size"
+import { duration, soon, when } from "@/lib/time"
+import { Chances } from "@/plan/Chances"
+import { Goals } from "@/plan/Goals"
+import { PlanTable } from "@/plan/PlanTable"
+import type { Chance, PlanProps } from "@/plan/props"
+import { ShopPicture } from "@/plan/ShopPicture"
+
+const KEYS: [string, string][] = [
+  ["T", "Drawing or table"],
+  ["G", "What it could aim at"],
+]
+
+/** All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could be aimed at. */
+export default function PlanPage(first: PlanProps) {
+  const [state, setState] = useState(first)
+  const { plan, pieces } = state
+  const [table, setTable] = useState(false)
+  const [chances, setChances] = useState<Chance[] | null>(null)
+  const holder = useRef<HTMLDivElement>(null)
+  const width = useWidth(holder, 1080)
+  const now = useNow(plan.now)
+  const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
+  const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
+  const reload = () => send<PlanProps>("GET", "/pieces/plan").then(setState)
+  const accept = () => send<PlanProps>("POST", "/pieces/plan/accept", {}).then(setState)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the drawn dates void
+  useEffect(() => {
+    setChances(null)
+    const stop = new AbortController()
+    send<{ chances: Chance[] }>("GET", "/pieces/plan/chance", undefined, stop.signal)
+      .then((answer) => setChances(answer.chances))
+      .catch(() => undefined)
+    return () => stop.abort()
+  }, [plan])
+  useKeys({ t: () => setTable((before) => !before), g: () => document.getElementById("goals")?.scrollIntoView({ block: "center" }) })
+  return (
+    <Shell keys={KEYS}>
+      <Head title="Shop plan" />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Shop plan</h1>
+          <p className="sub">
+            {pieces.length} {pieces.length === 1 ? "piece" : "pieces"}, {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
+            {plan.bound.ready_at < latest
+              ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${plan.bound.because === "hands" ? "so long take all hands together" : "so long takes the longest piece alone"}.`
+              : "No plan can be ready sooner."}
+          </p>
+        </div>
+        <dl className="summary">
+          <div>
+            <dt>last one ready</dt>
+            <dd>{latest ? when(latest, plan.zone) : "no date"}</dd>
+          </div>
+          <div>
+            <dt>hands to come</dt>
+            <dd>{duration(plan.hands_min)}</dd>
+          </div>
+          <div>
+            <dt>sessions</dt>
+            <dd>{plan.sessions}</dd>
+          </div>
+        </dl>
+      </header>
+      {plan.clashes.map((clash) => (
+        <p key={clash} className="trouble" role="alert">
+          {clash}
+        </p>
+      ))}
+      <div ref={holder} className="min-w-0">
+        {pieces.length === 0 ? (
+          <p className="sub thin-rule pt-3">
+            Nothing is planned yet.{" "}
+            <Link href="/pieces/new" className="underline">
+              Size up a piece
+            </Link>
+          </p>
+        ) : table ? (
+          <PlanTable plan={plan} name={name} />
+        ) : (
+          <ShopPicture plan={plan} pieces={pieces} chances={chances} width={width} now={now} />
+        )}
+      </div>
+      <div className="plan-grid">
+        <section className="rule pt-2" aria-label="What shuts next">
+          <h2 className="head">What shuts next</h2>
+          <ol className="after-list">
+            {plan.closings.map((closing) => (
+              <li key={closing.key}>
+                <b>{soon(closing.closes_at, plan.zone, now)}</b>
+                <span>
+                  {closing.words}, {name(closing.piece)}
+                  <span className="sub small block">
+                    {closing.met ? "The next coat goes on before." : "The next coat comes later: scuff first."}
+                  </span>
+                </span>
+              </li>
+            ))}
+            {plan.closings.length === 0 && <li className="sub">No window is open that could shut.</li>}
+          </ol>
+          <Free plan={plan} now={now} />
+          <button type="button" className="button mt-3" data-quiet onClick={() => setTable(!table)} aria-pressed={table}>
+            {table ? "Drawing" : "Table"}
+          </button>
+        </section>
+        <Goals plan={plan} goal={state.goal} onChosen={() => void reload()} />
+        <section aria-label="Chance" className="rule pt-2">
+          <h2 className="head">Chance of being ready</h2>
+          <Chances chances={chances} name={name} zone={plan.zone} />
+          <h2 className="head mt-4">Kept plan</h2>
+          <Kept state={state} name={name} />
+          <button type="button" className="button mt-2" data-tone="dark" onClick={() => void accept()}>
+            Keep this plan
+          </button>
+        </section>
+      </div>
+    </Shell>
+  )
+}
+
+/** Free stretches of each pair of hands over the next days. */
+function Free({ plan, now }: { plan: PlanProps["plan"]; now: number }) {
+  return (
+    <>
+      <h2 className="head mt-4">Free hands</h2>
+      <ul className="small">
+        {plan.lanes.map((lane) => {
+          const next = lane.free.filter(([, to]) => to > now).slice(0, 2)
+          return (
+            <li key={lane.person}>
+              <b>{lane.person}</b>{" "}
+              {next.length
+                ? next.map(([from, to]) => `${soon(from, plan.zone, now)} for ${duration(to - from)}`).join(", ")
+                : "not until the last piece is done"}
+            </li>
+          )
+        })}
+      </ul>
+    </>
+  )
+}
+
+function Kept({ state, name }: { state: PlanProps; name: (id: string) => string }) {
+  const { plan } = state
+  const piece = (key: string) => name(key.split("/")[0] ?? "")
+  if (!state.accepted_at) return <p className="sub small">None yet. A plan that is kept is what later plans stay near.</p>
+  return (
+    <div className="small">
+      <p className="sub">
+        Kept {when(state.accepted_at, plan.zone)}.{" "}
+        {plan.moves.length === 0 ? "Nothing has moved since." : `${plan.moves.length} passes moved:`}
+      </p>
+      <ul>
+        {plan.moves.slice(0, 4).map((move) => (
+          <li key={move.key}>
+            {piece(move.key)}:{" "}
+            {move.from && move.to
+              ? `${when(move.from, plan.zone)} to ${when(move.to, plan.zone)}`
+              : move.to
+                ? `new, ${when(move.to, plan.zone)}`
+                : "no longer"}
+            {move.person ? `, now ${move.person}` : ""}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

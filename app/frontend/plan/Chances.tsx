@@ -1,0 +1,42 @@
+import { duration, when } from "@/lib/time"
+import type { Chance } from "./props"
+
+/** Dates drawn from what is known of drying, weather and hands: in words; the picture shows them as dots on the clock. */
+export function Chances({ chances, name, zone }: { chances: Chance[] | null; name: (id: string) => string; zone: string }) {
+  if (!chances)
+    return (
+      <p className="sub small" role="status">
+        Drawing dates
+      </p>
+    )
+  return (
+    <ul className="chances">
+      {chances.map((chance) => (
+        <li key={chance.piece}>
+          <b>{name(chance.piece)}</b>
+          <span className="small">{says(chance, zone)}</span>
+          {chance.drivers[0] && (
+            <span className="small sub">
+              Mostly hangs on {lower(chance.drivers[0].words)}
+              {chance.drivers[1] ? ` and ${lower(chance.drivers[1].words)}` : ""}.
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function says(chance: Chance, zone: string) {
+  const [early, middle, late] = chance.dates
+  if (!early || !middle || !late) return "No date in most of the draws."
+  const odds =
+    chance.share === null
+      ? ""
+      : `${chance.share >= 0.995 ? "As good as sure" : chance.share <= 0.005 ? "Hardly a chance" : `${Math.round(chance.share * 20)} in 20`} by the date asked for. `
+  return late - early < 60
+    ? `${odds}${when(middle, zone)}, give or take ${duration(Math.max(late - middle, 1))}.`
+    : `${odds}${when(middle, zone)}; one in ten before ${when(early, zone)}, one in ten after ${when(late, zone)}.`
+}
+
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)

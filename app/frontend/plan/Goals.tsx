@@ -1,0 +1,70 @@
+import { useEffect, useState } from "react"
+import { send } from "@/lib/api"
+import { duration, when } from "@/lib/time"
+import type { Goal, ShopPlan } from "@/types"
+
+const WORDS: Record<Goal["name"], [string, string]> = {
+  soonest: ["Ready soonest", "in time first, then the last date as early as can be"],
+  fewest_sessions: ["Fewest sessions", "a piece is taken up on as few days as can be"],
+  least_hands: ["Least hands-on", "as few minutes of hands as can be"],
+  late_as_safe: ["Late as is safe", "in time on nine days of ten, and begun as late as that allows"],
+}
+
+/** What the plan could aim at, each with what it would change; one touch takes it. */
+export function Goals({ plan, goal, onChosen }: { plan: Pick<ShopPlan, "zone" | "now">; goal: string; onChosen: () => void }) {
+  const [found, setFound] = useState<Goal[] | null>(null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the answers void
+  useEffect(() => {
+    const stop = new AbortController()
+    send<{ goals: Goal[] }>("GET", "/pieces/plan/goals", undefined, stop.signal)
+      .then(({ goals }) => setFound(goals))
+      .catch(() => undefined)
+    return () => stop.abort()
+  }, [plan])
+  const now = found?.find((candidate) => candidate.name === goal)
+  const choose = (name: string) => send("POST", "/shop/goal", { goal: name }).then(onChosen)
+  return (
+    <section id="goals" className="rule pt-2" aria-label="What the plan aims at">
+      <h2 className="head">What the plan aims at</h2>
+      <ul className="goals">
+        {(Object.keys(WORDS) as Goal["name"][]).map((name) => {
+          const answer = found?.find((candidate) => candidate.name === name)
+          return (
+            <li key={name}>
+              <button type="button" className="goal" aria-pressed={name === goal} onClick={() => void choose(name)}>
+                <b>{WORDS[name][0]}</b>
+                <span className="small sub">{answer ? says(answer, now, plan.zone) : "planning"}</span>
+                <span className="small sub">{name === goal ? WORDS[name][1] : answer && now ? differs(answer, now) : ""}</span>
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+const says = (answer: Goal, now: Goal | undefined, zone: string) =>
+  [
+    answer.ready_at ? `ready ${when(answer.ready_at, zone)}` : "no date",
+    answer.first_at && now?.first_at !== answer.first_at ? `begins ${when(answer.first_at, zone)}` : null,
+    `${answer.sessions} sessions`,
+    `${duration(answer.hands_min)} of hands`,
+    answer.late_min ? `${duration(answer.late_min)} late` : null,
+  ]
+    .filter(Boolean)
+    .join(", ")
+
+function differs(answer: Goal, now: Goal) {
+  if (answer.moves === 0) return "the same plan"
+  return [
+    `${counted(answer.moves, "pass", "passes")} at another time`,
+    less(answer.sessions - now.sessions, "session"),
+    less(answer.scuffs - now.scuffs, "scuff"),
+  ]
+    .filter(Boolean)
+    .join(", ")
+}
+
+const counted = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`
+const less = (by: number, word: string) => (by === 0 ? "" : `${counted(Math.abs(by), word)} ${by < 0 ? "fewer" : "more"}`)

@@ -1,0 +1,256 @@
+import { router } from "@inertiajs/react"
+import { useMemo } from "react"
+import { type Axis, makeAxis } from "@/drawing/axis"
+import { clock, day, duration, when } from "@/lib/time"
+import { Lanes } from "./Lanes"
+import { Places } from "./Places"
+import type { Chance, PlanPiece, ShopPlan, Strand } from "./props"
+
+const NAME = 150
+const TOP = 44
+const STRAND = 74
+export const LANE = 46
+export const PLACE = 40
+
+type Props = { plan: ShopPlan; pieces: PlanPiece[]; chances: Chance[] | null; width: number; now: number }
+
+/** Films of all pieces growing over one clock, the hands that make them, and the rooms they dry in. */
+export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
+  const axis = useMemo(
+    () =>
+      makeAxis({
+        open: plan.open,
+        hands: plan.lanes.flatMap((lane) => lane.marks.map((mark): [number, number] => [mark.from, mark.to])),
+        now: plan.now,
+        from: plan.first,
+        to: plan.last,
+        zone: plan.zone,
+        width: width - NAME - 8,
+      }),
+    [plan, width],
+  )
+  const lanes = TOP + plan.strands.length * STRAND + 26
+  const places = lanes + plan.lanes.length * LANE + 20
+  const height = places + plan.places.length * PLACE + 26
+  const most = Math.max(60, ...plan.strands.flatMap((strand) => strand.film.map(([, um]) => um)))
+  return (
+    <div className="shop-picture">
+      <svg width={axis.width + NAME + 8} height={height} role="img" aria-label={spoken(plan, pieces)}>
+        <g transform={`translate(${NAME} 0)`}>
+          <Days axis={axis} height={height} />
+          {plan.strands.map((strand, index) => (
+            <StrandDrawing
+              from={plan.first}
+              until={plan.last}
+              now={now}
+              key={strand.piece}
+              strand={strand}
+              axis={axis}
+              y={TOP + index * STRAND}
+              most={most}
+              zone={plan.zone}
+              chance={chances?.find((found) => found.piece === strand.piece)}
+            />
+          ))}
+          <Lanes plan={plan} axis={axis} y={lanes} pieces={pieces} />
+          <Places plan={plan} axis={axis} y={places} />
+          <path d={`M${axis.x(now)} ${TOP - 6}V${height - 20}`} stroke="var(--tape-off)" strokeWidth={2} />
+          <rect x={axis.x(now) - 37} y={height - 20} width={74} height={19} fill="url(#open)" stroke="#0a4e86" />
+          <text x={axis.x(now)} y={height - 6} textAnchor="middle" className="on-tape">
+            now {clock(now, plan.zone)}
+          </text>
+        </g>
+        {plan.strands.map((strand, index) => {
+          const piece = pieces.find((candidate) => candidate.core_id === strand.piece)
+          return piece ? <StrandName key={strand.piece} strand={strand} piece={piece} y={TOP + index * STRAND} zone={plan.zone} /> : null
+        })}
+        {plan.lanes.map((lane, index) => (
+          <text key={lane.person} x={0} y={lanes + index * LANE + 27} className="strand-name">
+            {lane.person}
+          </text>
+        ))}
+        {plan.places.map((place, index) => (
+          <text key={place.room} x={0} y={places + index * PLACE + 24} className="strand-name">
+            {place.room}
+          </text>
+        ))}
+      </svg>
+    </div>
+  )
+}
+
+function Days({ axis, height }: { axis: Axis; height: number }) {
+  return (
+    <g>
+      {axis.segments
+        .filter((segment) => segment.kind !== "work")
+        .map((segment) => (
+          <rect
+            key={segment.from}
+            x={segment.x}
+            y={TOP - 10}
+            width={segment.width}
+            height={height - TOP - 12}
+            fill="var(--closed)"
+            opacity={0.5}
+          />
+        ))}
+      {axis.days.map((day) => (
+        <g key={day.start}>
+          <path d={`M${day.x} 4V${TOP - 10}`} stroke="var(--firm)" />
+          {day.width > 40 && (
+            <text x={day.x + 5} y={15} className="axis-day">
+              {day.width > 82 ? day.label : day.short}
+            </text>
+          )}
+        </g>
+      ))}
+      {axis.ticks.map((tick) => (
+        <text key={tick.minute} x={tick.x} y={TOP - 15} textAnchor="middle" className="axis-tick">
+          {tick.label}
+        </text>
+      ))}
+      <path d={`M0 ${TOP - 10}H${axis.width}`} stroke="var(--second)" strokeWidth={1.5} />
+    </g>
+  )
+}
+
+function StrandName({ strand, piece, y, zone }: { strand: Strand; piece: PlanPiece; y: number; zone: string }) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a link inside a drawing
+    <g
+      role="link"
+      tabIndex={0}
+      className="strand-link"
+      onClick={() => router.visit(`/pieces/${piece.id}/schedule`)}
+      onKeyDown={(event) => event.key === "Enter" && router.visit(`/pieces/${piece.id}/schedule`)}
+    >
+      <rect x={0} y={y + 2} width={NAME - 10} height={STRAND - 8} fill="transparent" />
+      <text x={0} y={y + 24} className="strand-name">
+        {piece.name}
+      </text>
+      <text x={0} y={y + 42} className="axis-tick">
+        {strand.ready_at ? when(strand.ready_at, zone) : "no date"}
+      </text>
+      <text x={0} y={y + 58} className="axis-tick" style={{ fill: strand.late_min ? "var(--stop-text)" : "var(--second)" }}>
+        {strand.late_min ? `${duration(strand.late_min)} late` : `${duration(strand.hands_min)} of hands`}
+      </text>
+    </g>
+  )
+}
+
+/** One piece: its film rises wet with each coat and sinks as it dries; a prick of ink for each time hands are on it, a zig-zag where a window was lost. */
+function StrandDrawing({
+  from,
+  until,
+  now,
+  strand,
+  axis,
+  y,
+  most,
+  zone,
+  chance,
+}: {
+  from: number
+  until: number
+  now: number
+  strand: Strand
+  axis: Axis
+  y: number
+  most: number
+  zone: string
+  chance?: Chance
+}) {
+  const base = y + STRAND - 16
+  const up = (um: number) => base - (um / most) * (STRAND - 30)
+  const end = Math.max(strand.ready_at ?? 0, strand.film.at(-1)?.[0] ?? 0)
+  const area = outline(strand.film, axis, base, up, end, from)
+  const ahead = strand.due !== null && strand.due > until
+  return (
+    <g>
+      <path d={`M0 ${base + 0.5}H${axis.width}`} stroke="var(--rule)" />
+      {area && <path d={area} fill="var(--clear-1)" fillOpacity={0.8} stroke="var(--layer-ink)" strokeWidth={0.9} />}
+      {strand.marks
+        .filter((mark) => mark.to > from)
+        .map((mark) => (
+          <g key={mark.key} data-state={mark.status}>
+            <path
+              d={`M${axis.x(mark.from)} ${base + 2}h${Math.max(axis.x(mark.to) - axis.x(mark.from), 2)}l-1.5 ${mark.kind === "coat" || mark.kind === "stain" ? 8 : 4}h-${Math.max(axis.x(mark.to) - axis.x(mark.from) - 3, 0)}z`}
+              fill={mark.status === "done" ? "var(--firm)" : "var(--ink)"}
+            >
+              <title>{`${mark.words}, ${when(mark.from, zone)} to ${clock(mark.to, zone)}${mark.person ? `, ${mark.person}` : ""}`}</title>
+            </path>
+            {mark.kind === "scuff" && (
+              <path d={`M${axis.x(mark.from) - 3} ${base - 4}l3 -5 3 5 3 -5`} fill="none" stroke="var(--stop)" strokeWidth={1.6} />
+            )}
+          </g>
+        ))}
+      {strand.due && (
+        <g>
+          {!ahead && (
+            <path
+              d={`M${axis.x(strand.due)} ${y + 4}V${base}`}
+              stroke={strand.late_min ? "var(--stop)" : "var(--ink)"}
+              strokeDasharray="5 3"
+            />
+          )}
+          <text x={axis.x(strand.due) - 4} y={y + 14} textAnchor="end" className="axis-tick">
+            due {ahead ? day(strand.due, zone) : ""}
+          </text>
+        </g>
+      )}
+      {chance && (strand.ready_at ?? 0) > now ? (
+        <Dots chance={chance} axis={axis} base={base} />
+      ) : (
+        strand.ready_at && <circle cx={axis.x(strand.ready_at)} cy={base} r={4.5} fill="var(--lit)" stroke="var(--ink)" strokeWidth={1.6} />
+      )}
+    </g>
+  )
+}
+
+/** The film from the first minute that is drawn to the last. */
+function outline(film: Strand["film"], axis: Axis, base: number, up: (um: number) => number, end: number, from: number) {
+  const before = film.filter(([minute]) => minute <= from).at(-1)
+  const drawn: [number, number][] = [
+    ...(before ? [[from, before[1]] as [number, number]] : []),
+    ...film.filter(([minute]) => minute > from),
+  ]
+  const [first, last] = [drawn[0], drawn.at(-1)]
+  if (!first || !last) return ""
+  const points = drawn.map(([minute, um]) => `${axis.x(minute).toFixed(1)} ${up(um).toFixed(1)}`)
+  return `M${axis.x(first[0]).toFixed(1)} ${base}L${points.join("L")}L${axis.x(end).toFixed(1)} ${up(last[1]).toFixed(1)}V${base}Z`
+}
+
+/** Dates the piece might be ready, drawn: each dot stands for as many draws as the others. */
+function Dots({ chance, axis, base }: { chance: Chance; axis: Axis; base: number }) {
+  const heaps = new Map<number, number>()
+  const dots = chance.dots.map((date) => {
+    const x = Math.round(axis.x(date) / 5) * 5
+    const height = heaps.get(x) ?? 0
+    heaps.set(x, height + 1)
+    return { x, height, late: chance.due !== null && date > chance.due }
+  })
+  return (
+    <g>
+      {dots
+        .filter((dot) => dot.height < HIGHEST)
+        .map(({ x, height, late }) => (
+          <circle
+            key={`${x} ${height}`}
+            cx={x}
+            cy={base - 5 - height * 5}
+            r={2.1}
+            fill={late ? "var(--stop)" : "var(--lit)"}
+            stroke={late ? "var(--stop)" : "var(--ink)"}
+            strokeWidth={1}
+          />
+        ))}
+    </g>
+  )
+}
+
+// Dots over each other before a heap is full.
+const HIGHEST = 10
+
+const spoken = (plan: ShopPlan, pieces: PlanPiece[]) =>
+  `Shop plan. ${plan.strands.map((strand) => `${pieces.find((piece) => piece.core_id === strand.piece)?.name ?? strand.piece} ready ${strand.ready_at ? when(strand.ready_at, plan.zone) : "without a date"}`).join(", ")}.`

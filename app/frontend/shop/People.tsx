@@ -1,0 +1,103 @@
+import { useState } from "react"
+import { TextField } from "@/components/Field"
+import { Switch } from "@/components/Switch"
+import { Refused, send } from "@/lib/api"
+import type { PersonOf, ShopProps } from "./props"
+
+type Props = { state: ShopProps; onKept: (props: ShopProps) => void }
+
+/** Whose hands the plan counts on, what they are trained for, and the guns they share. */
+export function People({ state, onKept }: Props) {
+  const [name, setName] = useState("")
+  const [tool, setTool] = useState("")
+  const [trouble, setTrouble] = useState("")
+  const keep = (path: string, body: object) =>
+    send<ShopProps>("POST", path, body)
+      .then((props) => {
+        setTrouble("")
+        onKept(props)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+  const person = (found: PersonOf, set: Partial<PersonOf>) =>
+    void keep("/shop/person", { id: found.id, at_bench: found.at_bench, skills: found.skills, ...set })
+  return (
+    <section aria-label="People" className="rule pt-2">
+      <h2 className="head">People</h2>
+      <ul className="people">
+        {state.people.map((found) => (
+          <li key={found.id}>
+            <b>{found.name}</b>
+            <Switch
+              label={`${found.name} in the plan`}
+              value={found.at_bench ? "yes" : "no"}
+              options={[
+                ["yes", "plan counts on them"],
+                ["no", "away"],
+              ]}
+              onChange={(value) => person(found, { at_bench: value === "yes" })}
+            />
+            {state.trained_work.map((work) => (
+              <label key={work} className="check">
+                <input
+                  type="checkbox"
+                  checked={found.skills === null || found.skills.includes(work)}
+                  onChange={(event) => person(found, { skills: skills(found, state.trained_work, work, event.target.checked) })}
+                />
+                may {work}
+              </label>
+            ))}
+          </li>
+        ))}
+      </ul>
+      <form
+        className="add-line"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void keep("/shop/person", { name, at_bench: true, skills: null }).then(() => setName(""))
+        }}
+      >
+        <TextField label="Somebody else" value={name} onChange={setName} placeholder="name" />
+        <button type="submit" className="button" disabled={!name.trim()}>
+          Add
+        </button>
+      </form>
+      <h2 className="head mt-4">Guns</h2>
+      <p className="sub small">Each serves one pass at a time. None named: there are as many as are needed.</p>
+      <ul className="people">
+        {state.tools.map((found) => (
+          <li key={found.id}>
+            <b>{found.name}</b>
+            <span className="sub">for {found.used_for}</span>
+            <button type="button" className="button" data-quiet onClick={() => void keep("/shop/tool", { id: found.id })}>
+              Take away
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="add-line"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void keep("/shop/tool", { name: tool, used_for: "spray" }).then(() => setTool(""))
+        }}
+      >
+        <TextField label="Another gun" value={tool} onChange={setTool} placeholder="name" />
+        <button type="submit" className="button" disabled={!tool.trim()}>
+          Add
+        </button>
+      </form>
+      {trouble && (
+        <p className="said" role="alert">
+          {trouble}
+        </p>
+      )}
+    </section>
+  )
+}
+
+/** Trained for everything is written as nothing in particular, so that training that is named later is not taken away. */
+function skills(person: PersonOf, all: string[], work: string, may: boolean): string[] | null {
+  const now = person.skills ?? all
+  const next = may ? [...new Set([...now, work])] : now.filter((other) => other !== work)
+  return next.length === all.length ? null : next
+}

@@ -1,0 +1,11 @@
+# A plan that was accepted: what starts when, and by whom. Later plans stay near the last one.
+class Plan < ApplicationRecord
+  # @param plan [Rhexon::Planning::Plan]
+  # @return [Plan]
+  def self.accept!(plan)
+    planned = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }
+    create!(digest: plan.shop.digest, accepted_at: Time.current, starts: planned.map { |placement| { "pass" => placement.pass.key, "start" => plan.shop.zone.iso(placement.hands_start), "person" => placement.person } })
+  end
+
+  def self.last_accepted = order(:accepted_at, :id).last
+end

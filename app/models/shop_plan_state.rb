@@ -1,0 +1,23 @@
+# The shop plan as its page shows it.
+class ShopPlanState
+  DOTS = 40
+
+  def floor = @floor ||= ShopFloor.new
+
+  def to_h
+    accepted = Plan.last_accepted
+    { plan: ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(floor.plan)).to_h, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+      pieces: floor.pieces.map { |piece| { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client } } }
+  end
+
+  # @return [Array<Hash>] each goal with its dates, sessions, hands and what would move
+  def goals
+    Rhexon::Search::Goal::NAMES.map { |name| GoalSerializer.new(GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h }
+  end
+
+  # @return [Array<Hash>] by piece that is not ready yet
+  def chances
+    outlook = Rhexon::Chance::Outlook.new(floor.plan)
+    floor.pieces.reject { |piece| (ready = floor.plan.build.ready[piece.core_id]) && ready <= floor.plan.shop.now }.map { |piece| ChanceSerializer.new(PieceChance.new(outlook, floor.plan, piece.core_id)).to_h }
+  end
+end

@@ -1,0 +1,127 @@
+# Plan quality on small shops: our latest ready / proven optimum of a plain constraint model (MiniZinc with Gecode), and ours / lower bound on larger ones.
+#
+#   ruby bench/quality.rb [first seed] [how many]      default: 101 20, of each of two sizes
+#
+# Installs Debian's minizinc and flatzinc when they are missing (asks for root). Seeds below 100 were used while tuning.
+require "json"
+require "open3"
+require "tempfile"
+ENV["BUNDLE_GEMFILE"] = File.expand_path("../core/Gemfile", __dir__)
+ENV["BUNDLE_PATH"] ||= File.expand_path("../vendor/bundle", __dir__)
+require "bundler/setup"
+require "rhexon"
+require_relative "shops"
+
+MODEL = File.expand_path("quality.mzn", __dir__)
+LIMIT_S = 30
+HORIZON_DAYS = 18
+
+system("apt-get", "install", "-y", "minizinc", "flatzinc", out: File::NULL) || abort("Install the packages minizinc and flatzinc") unless system("which minizinc", out: File::NULL)
+
+# A shop as the data of the constraint model. Only its figures (minutes, waits, windows) come from the planner; the search does not.
+class PlainModel
+  def initialize(planner, shop)
+    @m = planner.model
+    @shop = shop
+    @zero = shop.now
+    @horizon = HORIZON_DAYS * 288
+  end
+
+  def to_dzn
+    { passes: @m.size, people: @shop.people.size, horizon: @horizon, hands: @m.hands.map { |minutes| units(minutes) }, fits: @m.hands.map { |minutes| fits(minutes) },
+      before: @m.passes.each_index.map { |index| index > @m.first[@m.piece_of[index]] ? index : 0 }, **waits, **windows, **endings }.map { |name, value| "#{name} = #{written(value)};" }.join("\n")
+  end
+
+  private
+
+  def units(minutes) = -(-minutes / 5)
+
+  def written(value) = value.is_a?(Array) ? "[#{value.join(", ")}]" : value
+
+  # Starts, in units, from which so many minutes lie in one open interval.
+  def fits(minutes)
+    hours = @m.hours.first
+    ranges = hours.opens.zip(hours.shuts).filter_map do |open, shut|
+      first, last = units([ open - @zero, 0 ].max), (shut - minutes - @zero).div(5)
+      "#{first}..#{last}" if last >= first && first < @horizon
+    end
+    ranges.join(" union ")
+  end
+
+  # Minutes from the start of hands to the end of laying.
+  def laid(index) = @m.setup[index] + @m.work[index]
+
+  def waits
+    rows = @m.passes.each_index.flat_map { |index| @m.waits[index].map { |wait| [ wait.lower + 1, index + 1, units(laid(wait.lower) + wait.opening.at(0) - @m.setup[index]) ] } }
+    { waits: rows.size, lower: rows.map { |row| row[0] }, upper: rows.map { |row| row[1] }, apart: rows.map { |row| row[2] } }
+  end
+
+  def windows
+    rows = @m.passes.each_index.flat_map { |index| @m.unders[index].filter_map { |under| under.closing && window(index, under) } }
+    names = %i[below coat closes sanded scuff scuff_fits rubbed fresh valid]
+    { windows: rows.size, **names.each_with_index.to_h { |name, column| [ name, rows.map { |row| row[column] } ] } }
+  end
+
+  def window(index, under)
+    lower = under.lower
+    scuff = @m.scuff_min[index]
+    rubbed = under.abraded.last
+    [ lower + 1, index + 1, (@m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index]).div(5), units(laid(lower) + under.sand.at(0)), units(scuff), fits(scuff),
+      rubbed ? rubbed + 1 : 0, rubbed ? (@m.hands[rubbed] + 1440 - @m.setup[index]).div(5) : 0, (scuff + 1440 - @m.setup[index]).div(5) ]
+  end
+
+  def endings
+    rows = @m.passes.each_index.map { |index| [ index + 1, [ @m.hands[index], @m.ready[index] ? laid(index) + @m.ready[index].at(0) : 0 ].max ] }
+    { last: rows.size, ending: rows.map(&:first), tail: rows.map(&:last) }
+  end
+end
+
+# @return [Integer, nil] minutes from now to ready, when it is proven
+def optimum(planner, shop)
+  Tempfile.create([ "shop", ".dzn" ]) do |file|
+    file.write(PlainModel.new(planner, shop).to_dzn)
+    file.flush
+    out, = Open3.capture2e("minizinc", "--solver", "gecode", "--time-limit", (LIMIT_S * 1000).to_s, MODEL, file.path)
+    return out[/ready=(\d+)/, 1].to_i if out.include?("==========")
+
+    warn out.lines.first(2).join if out.include?("rror")
+  end
+  nil
+end
+
+def ours(json)
+  shop = Rhexon::Planning::Shop.new(json)
+  planner = Rhexon::Planning::Planner.new(shop)
+  began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+  trial, builds = planner.search
+  [ planner, shop, trial.ready.compact.max - shop.now, builds, Process.clock_gettime(Process::CLOCK_MONOTONIC) - began ]
+end
+
+def row(name, ratios, seconds, builds) = puts(format("%-34s %5d %8.3f %8.3f %8.3f %9.2f %7d", name, ratios.size, ratios.min, ratios.sort[ratios.size / 2], ratios.max, seconds.sum / seconds.size, builds.sum / builds.size))
+
+first, count = (ARGV[0] || 101).to_i, (ARGV[1] || 20).to_i
+puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / proven optimum", "cases", "least", "median", "worst", "s a plan", "builds")
+all = []
+[ [ "3 pieces x 6 steps, 1 person", 3, 6, 1 ], [ "4 pieces x 7 steps, 1 person", 4, 7, 1 ], [ "4 pieces x 7 steps, 2 people", 4, 7, 2 ] ].each do |name, pieces, steps, people|
+  %w[quick full].each do |effort|
+    found = (first...(first + count)).filter_map do |seed|
+      planner, shop, minutes, builds, seconds = ours(Shops.plain(seed, pieces: pieces, steps: steps, people: people, effort: effort))
+      best = (@proven ||= {}).fetch([ name, seed ]) { @proven[[ name, seed ]] = optimum(planner, shop) } or next
+      warn "#{name} seed #{seed}: ours #{minutes}, proven #{best}" if minutes < best || (effort == "full" && minutes > best)
+      [ minutes / best.to_f, seconds, builds ]
+    end
+    row("#{name}, #{effort}", *found.transpose)
+    all.concat(found.map(&:first)) if effort == "full"
+  end
+end
+puts format("full, all: %d proven, %d at the optimum, median %.3f, worst %.3f", all.size, all.count { |ratio| ratio <= 1.0 }, all.sort[all.size / 2], all.max)
+
+puts
+puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / lower bound", "cases", "least", "median", "worst", "s a plan", "builds")
+[ [ "12 x 20, 1 person", { pieces: 12, steps: 20 } ], [ "12 x 20, 2 people, rooms, rack", { pieces: 12, steps: 20, people: 2, rooms: true } ], [ "6 x 12, faces in turn, rooms, gun", { pieces: 6, steps: 12, people: 2, rooms: true, faces: 2 } ] ].each do |name, fields|
+  found = (first...(first + 3)).map do |seed|
+    planner, shop, minutes, builds, seconds = ours(Shops.plain(seed, effort: "full", **fields))
+    [ minutes / (planner.bound.ready_at - shop.now).to_f, seconds, builds ]
+  end
+  row(name, *found.transpose)
+end

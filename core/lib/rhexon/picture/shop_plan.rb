@@ -1,0 +1,140 @@
+module Rhexon
+  module Picture
+    # All that the shop plan draws: pieces over one clock with their film growing, whose hands are where, what rooms and racks hold, what closes next.
+    # Instants are minutes since 1970 in UTC.
+    class ShopPlan
+      # @!attribute film [Array<Array(Integer, Float)>] minute and µm: up to its wet height with each coat, down as it dries
+      Strand = Struct.new(:piece, :job, :due, :ready_at, :late_min, :hands_min, :marks, :film, :blocked, keyword_init: true)
+      Mark = Struct.new(:key, :piece, :words, :kind, :from, :to, :status, :window, :person, :inserted, keyword_init: true)
+      # @!attribute free [Array<Array(Integer, Integer)>] open hours with nothing planned, from now on
+      Lane = Struct.new(:person, :open, :marks, :free, keyword_init: true)
+      # @!attribute wet, dusty [Array<Array(Integer, Integer)>]
+      # @!attribute lying [Array<Array(Integer, Integer)>] minute and pieces on the rack from then on
+      Place = Struct.new(:room, :uses, :wet, :dusty, :lying, :rack_places, keyword_init: true)
+      Closing = Struct.new(:key, :piece, :words, :closes_at, :met, keyword_init: true)
+      # Free stretches shorter than this are not worth telling.
+      LEAST_FREE_MIN = 15
+      NEXT_CLOSINGS = 6
+
+      attr_reader :plan
+
+      # @param plan [Planning::Plan]
+      def initialize(plan)
+        @plan = plan
+      end
+
+      def now = shop.now
+      def zone = shop.zone.name
+      def goal = shop.goal
+      def first = [ now, *plan.placements.select { |placement| placement.hands_end > now - 1440 }.map(&:hands_start) ].min
+      def last = [ now, *plan.build.ready.values.compact, *plan.placements.map(&:hands_end) ].max
+      def open = shop.open_between(first, last)
+      def sessions = plan.model.goal.sessions(plan.trial)
+      def hands_min = plan.placements.reject { |placement| placement.status == "done" }.sum { |placement| placement.hands.sum { |from, to| to - from } }
+      def bound = { "ready_at" => plan.bound.ready_at, "because" => plan.bound.because }
+
+      # @return [Array<Strand>] first those that are ready first
+      def strands = @strands ||= shop.pieces.map { |piece| strand(piece) }.sort_by { |strand| [ strand.ready_at || Float::INFINITY, strand.piece ] }
+
+      # @return [Array<Lane>]
+      def lanes = shop.people.map { |person| lane(person) }
+
+      # @return [Array<Place>]
+      def places = shop.rooms.each_value.map { |room| place(room) }
+
+      # Windows that shut next, and whether the plan catches them.
+      # @return [Array<Closing>]
+      def closings
+        found = plan.placements.select { |placement| placement.pass.film? && placement.hands_end <= last }.filter_map { |placement| closing(placement) }
+        found.select { |closing| closing.closes_at > now }.min_by(NEXT_CLOSINGS) { |closing| [ closing.closes_at, closing.key ] }
+      end
+
+      # What moved against the accepted plan.
+      # @return [Array<Planning::Moves::Move>]
+      def moves = Planning::Moves.of(plan)
+
+      # What does not fit: pins that lapsed, work that cannot be placed.
+      # @return [Array<String>] sentences
+      def clashes
+        lapsed = plan.build.lapsed.map { |key| "A pinned time cannot be kept: #{words_of(key)}." }
+        blocked = plan.build.blocked ? [ "#{words_of(plan.build.blocked[:passes].first)} cannot be placed: #{CONSTRAINTS.fetch(plan.build.blocked[:constraint])}." ] : []
+        lapsed + blocked
+      end
+
+      CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air", "hours" => "nobody who may do it is there long enough at a time",
+                      "rack" => "there are more pieces than places on the rack", "hard_window" => "its window is shorter than what has to happen in it" }.freeze
+
+      private
+
+      def shop = plan.shop
+
+      def strand(piece)
+        mine = plan.of_piece(piece.id)
+        ready = plan.build.ready[piece.id]
+        Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready, late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
+                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: film(piece), blocked: plan.build.blocked&.dig(:passes, 0)&.start_with?("#{piece.id}/") || false)
+      end
+
+      def mark(placement)
+        pass = placement.pass
+        Mark.new(key: pass.key, piece: pass.piece.id, words: words(placement), kind: pass.kind, from: placement.hands_start, to: placement.hands_end, status: placement.status, window: placement.window&.state || "none",
+                 person: placement.person, inserted: pass.inserted)
+      end
+
+      def words(placement) = Row.new(plan, placement, 0).words
+      def words_of(key) = plan.placements.find { |placement| placement.pass.key == key }&.then { |placement| "#{words(placement)} of #{placement.pass.piece.id}" } || key
+
+      # On the face with the most film.
+      def film(piece)
+        face = piece.faces.keys.max_by { |id| plan.film(piece.id, id).final.total_um }
+        plan.film(piece.id, face).snapshots.flat_map do |snapshot|
+          placement = snapshot.placement
+          before, after = snapshot.before.total_um.round(1), snapshot.after.total_um.round(1)
+          wet = placement.pass.film? ? [ placement.work_end, (before + placement.pass.wet_um).round(1) ] : nil
+          dry = placement.pass.film? && plan.drier.reached_at(placement, "recoat_opens") || placement.hands_end
+          [ [ placement.work_start, before ], *(wet && [ wet ]), [ [ dry, placement.work_end ].max, after ] ]
+        end
+      end
+
+      def lane(person)
+        mine = plan.placements.select { |placement| placement.person == person.id }
+        open = person.calendar.between(first, last)
+        Lane.new(person: person.id, open: open, marks: mine.flat_map { |placement| placement.hands.map { |from, to| mark(placement).tap { |mark| mark.from, mark.to = from, to } } }, free: free(open, mine.flat_map(&:hands).sort))
+      end
+
+      def free(open, taken)
+        open.flat_map do |from, to|
+          cursor = [ from, now ].max
+          gaps = taken.select { |start, finish| finish > from && start < to }.map { |start, finish| [ cursor, start ].tap { cursor = [ cursor, finish ].max } }
+          [ *gaps, [ cursor, to ] ].select { |start, finish| finish - start >= LEAST_FREE_MIN }
+        end
+      end
+
+      def place(room)
+        films = plan.placements.select { |placement| placement.pass.film? && placement.pass.dry_room == room.id && placement.hands_end > first }
+        wet = films.filter_map { |placement| (safe = plan.drier.reached_at(placement, "dust_safe")) && [ placement.work_start, safe ] }
+        dusty = plan.placements.select { |placement| placement.pass.dust && placement.pass.room == room.id && placement.hands_end > first }.map { |placement| [ placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ] }
+        Place.new(room: room.id, uses: room.uses, wet: Planning::Calendar.joined(wet), dusty: Planning::Calendar.joined(dusty), lying: lying(films), rack_places: room.rack_places)
+      end
+
+      # Pieces on the rack over time: from their coat until they can be handled or are taken up again.
+      def lying(films)
+        changes = films.flat_map do |placement|
+          handled = plan.drier.reached_at(placement, "handle") || placement.work_end
+          taken = plan.of_piece(placement.pass.piece.id).select { |other| other.hands.any? && other.hands_start >= placement.hands_end }.map(&:hands_start).min
+          [ [ placement.work_start, placement.pass.count ], [ [ handled, taken ].compact.min, -placement.pass.count ] ]
+        end
+        count = 0
+        changes.group_by(&:first).sort.map { |minute, same| [ minute, count += same.sum(&:last) ] }
+      end
+
+      def closing(placement)
+        follower = plan.of_piece(placement.pass.piece.id).find { |other| other.window&.of.equal?(placement.pass) } or return
+        closes = plan.drier.closes_at(placement) or return
+        return if follower.status != "planned"
+
+        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement), closes_at: closes, met: follower.work_start <= closes)
+      end
+    end
+  end
+end
