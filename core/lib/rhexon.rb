@@ -30,7 +30,8 @@ module Rhexon
                           Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Unfold: "unfold"
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
-  room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan"
+  room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
+  room :Compare, "compare", Side: "side", Differences: "differences", OtherMethod: "other_method"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",
                           Laying: "laying", Typed: "typed", Request: "request", ProductMix: "product_mix", Batches: "batches", Drops: "drops"
   room :Prep, "prep", Abrasive: "abrasive"

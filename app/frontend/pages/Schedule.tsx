@@ -149,6 +149,14 @@ function Screen(props: Props) {
             </Link>
             {" · "}
             <HouseRules document={sheet.document} onEdit={state.edit} />
+            {" · "}
+            <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
+              Compare
+            </Link>
+            {" · "}
+            <Link href="/pieces/plan" className="underline underline-offset-2">
+              Shop plan
+            </Link>
             {schedule.origin && (
               <>
                 {" · from "}

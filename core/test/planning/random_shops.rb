@@ -22,7 +22,7 @@ module RandomShops
     late = week.transform_values { [ %w[11:00 19:30] ] }
     people = [ { "id" => "imke", "week" => week, "skills" => [ "spray" ] }, { "id" => "osei", "week" => [ week, late ].sample(random: random), "skills" => [] }, { "id" => "wren", "week" => late } ].first(random.rand(2..3))
     air = shop["rooms"].first.except("id")
-    rooms = [ { "id" => "bay", "uses" => [ "sand" ], **air }, { "id" => "bench", "uses" => %w[spray finish], "rack_places" => [ nil, 12, 20 ].sample(random: random), **air } ]
+    rooms = [ { "id" => "bay", "uses" => [ "sand" ], **air }, { "id" => "bench", "uses" => %w[spray finish], "rack_places" => [ nil, 4, 6 ].sample(random: random), **air } ]
     pieces = shop["pieces"].map { |piece| turned(random, piece, people) }
     shop.merge("people" => people, "rooms" => random.rand(3).zero? ? shop["rooms"] : rooms, "tools" => [ { "id" => "gun", "for" => "spray" } ].first(random.rand(2)), "pieces" => pieces)
   end

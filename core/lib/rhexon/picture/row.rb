@@ -44,12 +44,13 @@ module Rhexon
 
       # @return [String] "Coat 2", "Sand P150", "Scuff P320"
       def words
-        return "Scuff P320" if kind == "scuff"
+        return [ "Scuff P320", (faces.join(" and ") if Planning::Turns.of(@pass.piece, @pass.step).size > 1) ].compact.join(", ") if kind == "scuff"
 
         text = Schedule::Words.step(@pass.step, @pass.product&.name)
         coats = @pass.step["coats"] || 1
         text = coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : text
-        @pass.part ? "#{text}, part #{@pass.part}" : text
+        text = "Wipe off" if kind == "wipe_off"
+        [ text, (faces.join(" and ") if Planning::Turns.of(@pass.piece, @pass.step).size > 1), ("part #{@pass.part}" if @pass.part) ].compact.join(", ")
       end
 
       # Film after this pass on the face with the most film, and the change it makes, µm.

@@ -72,7 +72,7 @@ module Rhexon
         mine = plan.of_piece(piece.id)
         ready = plan.build.ready[piece.id]
         Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready, late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
-                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: film(piece), blocked: plan.build.blocked&.dig(:passes, 0)&.start_with?("#{piece.id}/") || false)
+                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.of(plan, piece.id), blocked: plan.build.blocked&.dig(:passes, 0)&.start_with?("#{piece.id}/") || false)
       end
 
       def mark(placement)
@@ -83,18 +83,6 @@ module Rhexon
 
       def words(placement) = Row.new(plan, placement, 0).words
       def words_of(key) = plan.placements.find { |placement| placement.pass.key == key }&.then { |placement| "#{words(placement)} of #{placement.pass.piece.id}" } || key
-
-      # On the face with the most film.
-      def film(piece)
-        face = piece.faces.keys.max_by { |id| plan.film(piece.id, id).final.total_um }
-        plan.film(piece.id, face).snapshots.flat_map do |snapshot|
-          placement = snapshot.placement
-          before, after = snapshot.before.total_um.round(1), snapshot.after.total_um.round(1)
-          wet = placement.pass.film? ? [ placement.work_end, (before + placement.pass.wet_um).round(1) ] : nil
-          dry = placement.pass.film? && plan.drier.reached_at(placement, "recoat_opens") || placement.hands_end
-          [ [ placement.work_start, before ], *(wet && [ wet ]), [ [ dry, placement.work_end ].max, after ] ]
-        end
-      end
 
       def lane(person)
         mine = plan.placements.select { |placement| placement.person == person.id }

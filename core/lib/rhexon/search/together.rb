@@ -10,7 +10,7 @@ module Rhexon
       # @param block [Blocks::Block]
       def together(block)
         spots = caught(block)
-        spots = caught(block) if scuffed_before(block, spots)
+        spots = caught(block) if !@relaxed && scuffed_before(block, spots)
         members(block).zip(spots) { |index, spot| settle(index, spot) }
       end
 
@@ -70,7 +70,8 @@ module Rhexon
 
           missed = missed_by(index, block)
           first = @t.start[block.first]
-          return [ nil, first + [ ceil(missed), Lane::GRID ].max ] if missed.positive?
+          # A later start may do with less than what was missed; for the bound none may be left out.
+          return [ nil, first + (@relaxed ? Lane::GRID : [ ceil(missed / 2), Lane::GRID ].max) ] if missed.positive?
 
           ends = from = finish
           spot

@@ -1,0 +1,70 @@
+import { useRef } from "react"
+import { useWidth } from "@/lib/size"
+import { dayStart, parts, when } from "@/lib/time"
+import type { Side } from "@/types"
+
+const HEIGHT = 150
+const BASE = 118
+
+/** Film over time, to the scale it shares with its neighbours: days across, µm up. */
+export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: number; to: number; most: number; zone: string }) {
+  const holder = useRef<HTMLDivElement>(null)
+  const width = useWidth(holder, 320)
+  const x = (minute: number) => ((minute - from) / (to - from)) * (width - 12) + 6
+  const up = (um: number) => BASE - (um / most) * (BASE - 22)
+  const last = side.film.at(-1)
+  const end = side.ready_at ?? last?.[0] ?? to
+  const points = side.film.map(([minute, um]) => `${x(minute).toFixed(1)} ${up(um).toFixed(1)}`).join("L")
+  const days = marks(from, to, zone, width)
+  return (
+    <div ref={holder}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Film grows to ${Math.round(side.film_um)} micrometres${side.ready_at ? `, ready ${when(side.ready_at, zone)}` : ""}`}
+      >
+        {days.map((mark) => (
+          <g key={mark.minute}>
+            <path d={`M${x(mark.minute)} 14V${BASE + 4}`} stroke="var(--rule)" />
+            <text x={x(mark.minute)} y={BASE + 18} textAnchor="middle" className="axis-tick">
+              {mark.label}
+            </text>
+          </g>
+        ))}
+        <path d={`M0 ${BASE}H${width}`} stroke="var(--second)" strokeWidth={1.5} />
+        {last && (
+          <path
+            d={`M${x(side.film[0]?.[0] ?? from)} ${BASE}L${points}L${x(end)} ${up(last[1])}V${BASE}Z`}
+            fill="var(--clear-1)"
+            fillOpacity={0.8}
+            stroke="var(--layer-ink)"
+            strokeWidth={0.9}
+          />
+        )}
+        {last && (
+          <text x={Math.min(x(end), width - 4)} y={up(last[1]) - 5} textAnchor="end" className="strand-name">
+            {Math.round(side.film_um)} µm
+          </text>
+        )}
+        {side.dates.length === 3 && (
+          <g>
+            <path d={`M${x(side.dates[0] as number)} ${BASE + 5}H${x(side.dates[2] as number)}`} stroke="var(--ink)" strokeWidth={2.5} />
+            <circle cx={x(side.dates[1] as number)} cy={BASE + 5} r={4} fill="var(--lit)" stroke="var(--ink)" strokeWidth={1.6} />
+          </g>
+        )}
+      </svg>
+    </div>
+  )
+}
+
+/** Days to write under the picture, as many as have room. */
+function marks(from: number, to: number, zone: string, width: number) {
+  const days: { minute: number; label: string }[] = []
+  for (let start = dayStart(from + 1440, zone); start < to; start = dayStart(start + 1440 + 180, zone)) {
+    const { day, month } = parts(start, zone)
+    days.push({ minute: start, label: `${day} ${month}` })
+  }
+  const every = Math.max(1, Math.ceil((days.length * 52) / width))
+  return days.filter((_, index) => index % every === 0)
+}

@@ -1,0 +1,148 @@
+import { Head, Link, router } from "@inertiajs/react"
+import { useState } from "react"
+import { FilmGrowth } from "@/compare/FilmGrowth"
+import { figures } from "@/compare/figures"
+import { SelectField } from "@/components/Field"
+import { Shell } from "@/components/Shell"
+import { Trouble } from "@/components/Trouble"
+import { Refused, send } from "@/lib/api"
+import { day } from "@/lib/time"
+import type { Side } from "@/types"
+
+type Props = {
+  piece: { id: number; name: string; wood: string; revision: number }
+  zone: string
+  currency: string
+  now: number
+  sides: Side[]
+  choices: { key: string; label: string }[]
+  refused: { key: string; sentence: string }[]
+  wanted: string[]
+  pieces: { id: number; name: string }[]
+}
+const MOST = 3
+
+/** Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words. */
+export default function ComparePage(props: Props) {
+  const { piece, sides, zone } = props
+  const [trouble, setTrouble] = useState("")
+  const visit = (id: number, wanted: string[]) =>
+    router.visit("/pieces/compare", { data: { piece: id, with: wanted }, preserveScroll: true })
+  const take = (side: Side) =>
+    send("POST", `/pieces/${piece.id}/schedule/edits`, { operation: side.operation, base: piece.revision, reason: side.label })
+      .then(() => router.visit(`/pieces/${piece.id}/schedule`))
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+  const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
+  const rows = figures(sides, zone, props.currency)
+  const most = Math.max(60, ...sides.flatMap((side) => side.film.map(([, um]) => um)))
+  const from = Math.min(...sides.map((side) => side.film[0]?.[0] ?? props.now))
+  const to = Math.max(...sides.map((side) => Math.max(side.ready_at ?? 0, side.film.at(-1)?.[0] ?? 0)), from + 1440)
+  return (
+    <Shell>
+      <Head title={`Compare schedules of ${piece.name}`} />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Compare schedules</h1>
+          <p className="sub">
+            For {piece.name}, {piece.wood}. Each is planned with all other work in the shop; nothing is changed by looking.
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap items-end gap-3">
+          <SelectField
+            label="Piece"
+            value={String(piece.id)}
+            options={props.pieces.map((found): [string, string] => [String(found.id), found.name])}
+            onChange={(id) => visit(Number(id), [])}
+          />
+          <Link href={`/pieces/${piece.id}/schedule`} className="button">
+            Its schedule
+          </Link>
+        </div>
+      </header>
+      <Trouble sentence={trouble} onRead={() => setTrouble("")} />
+      {props.refused.map((refusal) => (
+        <p key={refusal.key} className="trouble" role="alert">
+          {refusal.sentence}
+        </p>
+      ))}
+      <div className="compare" style={{ "--sides": Math.min(sides.length + 1, MOST + 1) } as React.CSSProperties}>
+        {sides.map((side, index) => (
+          <section key={side.key} className="side" aria-label={side.label}>
+            <h2 className="panel-title">{side.label}</h2>
+            <p className="sub small side-words">
+              {index === 0
+                ? "What the others are held against."
+                : side.differs.length
+                  ? `${sentence(side.differs)}.`
+                  : "Comes to the same."}
+            </p>
+            <FilmGrowth side={side} from={from} to={to} most={most} zone={zone} />
+            {index > 0 && (
+              <div className="flex gap-2">
+                {side.operation !== null && (
+                  <button type="button" className="button" data-tone="dark" onClick={() => void take(side)}>
+                    Take this one
+                  </button>
+                )}
+                <button
+                  type="button"
+                  className="button"
+                  data-quiet
+                  onClick={() =>
+                    visit(
+                      piece.id,
+                      props.wanted.filter((key) => key !== side.key),
+                    )
+                  }
+                >
+                  Put away
+                </button>
+              </div>
+            )}
+          </section>
+        ))}
+        {sides.length <= MOST && free.length > 0 && (
+          <section className="side" aria-label="Another schedule">
+            <SelectField
+              label={sides.length === 1 ? "Hold it against" : "And against"}
+              value=""
+              options={[["", "choose a schedule"], ...free.map((choice): [string, string] => [choice.key, choice.label])]}
+              onChange={(key) => key && visit(piece.id, [...props.wanted, key])}
+            />
+            <p className="sub small mt-2">Laid on by another method to the same dry film, as another piece has it, or as it was before.</p>
+          </section>
+        )}
+      </div>
+      <table className="compare-table">
+        <caption className="sr-only">Figures of each schedule</caption>
+        <thead>
+          <tr>
+            <th scope="col">From {day(from, zone)} on</th>
+            {sides.map((side) => (
+              <th key={side.key} scope="col">
+                {side.label}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.label}>
+              <th scope="row">{row.label}</th>
+              {row.values.map((value, index) => (
+                <td key={sides[index]?.key} data-state={row.best === index ? "best" : undefined}>
+                  {value}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="sub small mt-2">
+        The best of a row is set heavier and underlined. A figure that a sheet or a price is missing for is left open.
+      </p>
+    </Shell>
+  )
+}
+
+const sentence = (parts: string[]) => parts.join(", ").replace(/^./, (letter) => letter.toUpperCase())

@@ -1,0 +1,73 @@
+# A piece's schedule held against others: as it was at an earlier revision, as another piece has it, or by another method. Nothing is kept.
+class Comparison
+  METHODS = { "spray" => "All sprayed", "brush" => "All brushed", "wipe" => "All wiped" }.freeze
+  REVISIONS = 8
+
+  # @param piece [Piece]
+  # @param wanted [Array<String>] keys of the other sides, such as "method:wipe", "piece:3", "revision:4"
+  def initialize(piece, wanted)
+    @piece = piece
+    @wanted = wanted
+  end
+
+  # @return [Hash] props of the compare page
+  def to_h
+    sides = [ side("head", "As it stands", floor.plan), *others ]
+    { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id, revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"] }, zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
+      sides: sides.map { |found| SideSerializer.new(found).to_h }, choices: choices.map { |key, found| { key: key, label: found.first } }, refused: @refused || [], wanted: @wanted & choices.keys,
+      pieces: floor.pieces.map { |found| { id: found.id, name: found.name } } }
+  end
+
+  # What one column of the page shows.
+  Column = Struct.new(:key, :side, :differs, :operation, keyword_init: true)
+
+  private
+
+  def floor = @floor ||= ShopFloor.new
+
+  def side(key, label, plan, operation = nil)
+    found = Rhexon::Compare::Side.new(plan, @piece.core_id, label)
+    @first ||= found
+    Column.new(key: key, side: found, differs: found.equal?(@first) ? [] : Rhexon::Compare::Differences.of(@first, found), operation: operation)
+  end
+
+  def others
+    (@wanted & choices.keys).filter_map do |key|
+      label, document, operation = choices.fetch(key)
+      side(key, label, floor.plan_with(@piece, document), operation)
+    rescue Rhexon::Refusal => refusal
+      (@refused ||= []) << { key: key, sentence: "#{label}: #{refusal.message}." }
+      nil
+    end
+  end
+
+  # @return [Hash{String=>Array}] key => label, document, operation that would take it
+  def choices = @choices ||= methods.merge(pieces).merge(revisions)
+
+  def methods
+    METHODS.filter_map do |method, label|
+      operation = Rhexon::Compare::OtherMethod.operation(document, Shelf.products, method, logged_steps) or next
+      [ "method:#{method}", [ label, Rhexon::Schedule::Edit.apply(document, operation), operation ] ]
+    rescue Rhexon::Refusal
+      nil
+    end.to_h
+  end
+
+  # The steps of another piece, where the faces carry the same names or none are named.
+  def pieces
+    floor.pieces.reject { |other| other == @piece || other.schedule.document["steps"].empty? }.to_h do |other|
+      steps = other.schedule.document["steps"].map { |step| step.except("pins", "faces", "mask") }
+      [ "piece:#{other.id}", [ "As #{other.name}", other.schedule.document.except("house").merge("steps" => steps), nil ] ]
+    end
+  end
+
+  def revisions
+    head = @piece.schedule.head
+    @piece.schedule.revisions.reorder(number: :desc).where.not(number: head.number).limit(REVISIONS).reject { |revision| revision.document["steps"].empty? }.to_h do |revision|
+      [ "revision:#{revision.number}", [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ] ]
+    end
+  end
+
+  def document = @piece.schedule.document
+  def logged_steps = @piece.entries.where.not(pass_key: nil).distinct.pluck(:pass_key).map { |key| key.split("/")[1] }.uniq
+end

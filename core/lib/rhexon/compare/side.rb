@@ -1,0 +1,80 @@
+module Rhexon
+  module Compare
+    # What one schedule comes to for a piece, in the plan of the whole shop.
+    class Side
+      attr_reader :plan, :label, :document
+
+      # @param plan [Planning::Plan] made with this schedule for the piece
+      # @param piece_id [String]
+      # @param label [String]
+      def initialize(plan, piece_id, label)
+        @plan = plan
+        @id = piece_id
+        @label = label
+        @document = plan.piece(piece_id).schedule
+      end
+
+      def ready_at = plan.build.ready[@id]
+      def cured_at = plan.reached_at(@id, "full_cure")
+      def coats = thickest.snapshots.count { |snapshot| snapshot.placement.pass.film? }
+      def sessions = placements.flat_map { |placement| placement.hands.map { |from, _| plan.shop.zone.date(from) } }.uniq.size
+      def hands_min = plan.hands_min(@id)
+      def elapsed_min = plan.elapsed_min(@id)
+      def scuffs = placements.count { |placement| placement.pass.kind == "scuff" }
+      # Dry film on the face with the most.
+      def film_um = thickest.final.total_um.round(1)
+      # @return [Numeric, nil] GU of the last coat
+      def sheen_gu = thickest.last_coat&.product&.sheen_gu&.value
+
+      # Share of the pores' depth that the film fills: 0.3 of its dry film goes into the pores.
+      # @return [Float] 0 to 1
+      def pores_filled = [ table.fetch("pore_fill_share") * thickest.final.total_um / table.fetch("pore_depth_um").fetch(plan.piece(@id).wood(face)), 1.0 ].min
+      # @return [String] open, half-filled or closed
+      def pores = table.fetch("pore_words").find { |_, most| pores_filled < most }&.first || "closed"
+
+      # @return [Float] of all mixes, losses included
+      def litres = laid.sum { |placement| Mixing::Laying.of_pass(placement.pass).gross_ml } / 1000
+
+      # @return [Float, nil] at the cheapest pack; nil when a price is missing
+      def cost
+        found = laid.map { |placement| cost_of(placement.pass) }
+        found.sum unless found.any?(&:nil?)
+      end
+
+      # @return [Float, nil] grams that evaporate; nil when a sheet does not say
+      def voc_g
+        found = laid.map { |placement| placement.pass.product.voc_ready_g_per_l&.*(Mixing::Laying.of_pass(placement.pass).gross_ml / 1000) }
+        found.sum unless found.any?(&:nil?)
+      end
+
+      # @return [Array<Checks::Finding>] stops and cautions
+      def findings = @findings ||= Checks::Catalogue.findings(plan, @id).select { |finding| %w[stop caution].include?(finding.level) }
+
+      def piece_id = @id
+
+      # Dry film over time on the face with the most.
+      # @return [Array<Array(Integer, Float)>] minute and µm
+      def growth = Picture::Growth.of(plan, @id, wet: false)
+
+      # @return [Chance::Outlook]
+      def outlook = @outlook ||= Chance::Outlook.new(plan)
+
+      def chance = (due = plan.piece(@id).due) && outlook.share_by(@id, due)
+
+      private
+
+      def placements = plan.of_piece(@id)
+      def laid = placements.select { |placement| placement.pass.leaves_something? }
+      def face = @face ||= plan.piece(@id).faces.keys.max_by { |id| plan.film(@id, id).final.total_um }
+      def thickest = plan.film(@id, face)
+      def table = Reference.table("film")
+
+      def cost_of(pass)
+        recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)
+        sheet = Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml }, resolution_g: plan.shop.scale_g)
+        prices = sheet.pours.map { |pour| pour.component.price_per_kg&.*(pour.g / 1000) }
+        prices.sum unless prices.any?(&:nil?)
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+module Rhexon
+  module Picture
+    # The film of a piece over time in few points, on the face with the most: up to its wet height with each coat, down as it dries.
+    module Growth
+      module_function
+
+      # @param plan [Planning::Plan]
+      # @param piece_id [String]
+      # @param wet [Boolean] with the wet heights
+      # @return [Array<Array(Integer, Float)>] minute and µm
+      def of(plan, piece_id, wet: true)
+        face = plan.piece(piece_id).faces.keys.max_by { |id| plan.film(piece_id, id).final.total_um }
+        plan.film(piece_id, face).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+      end
+
+      def points(plan, placement, before, after, wet)
+        pass = placement.pass
+        return [ [ placement.work_start, before ], [ placement.hands_end, after ] ] unless pass.film? && wet
+
+        dry = [ plan.drier.reached_at(placement, "recoat_opens") || placement.work_end, placement.work_end ].max
+        [ [ placement.work_start, before ], [ placement.work_end, (before + pass.wet_um).round(1) ], [ dry, after ] ]
+      end
+      private_class_method :points
+    end
+  end
+end
