@@ -1,6 +1,7 @@
 # The made-up shop of the demo: Tarn Yard Finishing and a job that is half done. All dates are relative to the moment it is made.
 module Demo
   DOCUMENTS = File.expand_path("schedules.yml", __dir__)
+  LATER_JOBS = File.expand_path("later_jobs.yml", __dir__)
 
   module_function
 
@@ -13,21 +14,21 @@ module Demo
     ActiveRecord::Base.transaction do
       people_and_rooms
       Demo.shelf!(now)
-      job = job!(now)
-      pieces = pieces!(job)
+      pieces = pieces!(job!("Ostrel Quay Library, reading room", "Ostrel Quay", 25, now), YAML.safe_load_file(DOCUMENTS))
       Demo.board!(pieces.fetch("Reading desk tops"), now)
       Replay.new(now).run!(pieces)
+      later_jobs!(now)
       Demo.pots!(now)
     end
   end
 
   def people_and_rooms
     Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g)
-    Room.create!(name: "spray room", uses: %w[spray finish], rack_places: 40, t_c: 20, rh: 52, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
+    Room.create!(name: "spray room", uses: %w[spray finish], rack_places: 24, t_c: 20, rh: 52, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
     Room.create!(name: "drying loft", uses: %w[finish dry], rack_places: 30, t_c: 17, rh: 55)
     Room.create!(name: "sanding bay", uses: %w[sand], t_c: 19, rh: 52)
-    osei = Person.create!(name: "Osei", skills: %w[spray])
-    Person.create!(name: "Imke", skills: [])
+    osei = Person.create!(name: "Osei", skills: [])
+    Person.create!(name: "Imke", skills: %w[spray])
     Tool.create!(name: "gravity gun", used_for: "spray")
     (1..5).each { |day| OpenHour.create!(weekday: day, opens: "07:30", closes: "16:30") }
     (1..5).each { |day| OpenHour.create!(person: osei, weekday: day, opens: "07:30", closes: "16:30") }
@@ -36,13 +37,18 @@ module Demo
     [ Date.new(year, 12, 24), Date.new(year, 12, 25), Date.new(year + 1, 1, 1) ].each { |holiday| OpenHour.create!(date: holiday) }
   end
 
-  def job!(now)
-    due = Shop.current.clock.at((now + 25.days).to_date, "16:00")
-    Job.create!(client: "Ostrel Quay Library, reading room", place: "Ostrel Quay", due_at: Time.at(due * 60))
+  # Work that has not begun.
+  def later_jobs!(now)
+    YAML.safe_load_file(LATER_JOBS).each { |job| pieces!(job!(job["client"], job["place"], job["weeks"] * 7, now), job["pieces"]) }
   end
 
-  def pieces!(job)
-    YAML.safe_load_file(DOCUMENTS).to_h do |name, record|
+  def job!(client, place, days, now)
+    due = Shop.current.clock.at((now + days.days).to_date, "16:00")
+    Job.create!(client: client, place: place, due_at: Time.at(due * 60))
+  end
+
+  def pieces!(job, records)
+    records.to_h do |name, record|
       faces = record.fetch("faces").each_with_index.map { |face, index| Face.new(**face.symbolize_keys, position: index) }
       piece = Piece.create!(job: job, name: name, faces: faces, **record.except("faces", "schedule", "reason").symbolize_keys)
       document = { "format" => "rhexon-schedule/1", **record.fetch("schedule") }

@@ -23,9 +23,22 @@ class ShopFloorTest < ActiveSupport::TestCase
     assert_equal [ "2026-12-24" ], person["except"].map { |day| day["date"] }
   end
 
-  test "two people at the bench: the plan has one pair of hands" do
-    Person.create!(name: "Osei")
-    assert_equal [ "Imke" ], core["people"].map { |person| person["id"] }
+  test "the plan counts on everybody at the bench, with what they are trained for, and on nobody who is away" do
+    Person.create!(name: "Osei", skills: [])
+    Person.create!(name: "Wren", at_bench: false)
+    assert_equal [ [ "Imke", nil ], [ "Osei", [] ] ], core["people"].map { |person| person.values_at("id", "skills") }
+  end
+
+  test "rooms, guns, the goal and the plan that was kept" do
+    Room.first.update!(uses: %w[spray], rack_places: 12)
+    Tool.create!(name: "gravity gun", used_for: "spray")
+    Shop.current.update!(goal: "fewest_sessions")
+    piece = make_piece(steps: [ coat("s1") ])
+    Plan.accept!(ShopFloor.new.plan)
+    assert_equal [ %w[spray], 12 ], core["rooms"].first.values_at("uses", "rack_places")
+    assert_equal [ { "id" => "gravity gun", "for" => "spray" } ], core["tools"]
+    assert_equal "fewest_sessions", core["goal"]
+    assert_equal [ "#{piece.core_id}/s1/1/top" ], core["previous"].map { |start| start["pass"] }
   end
 
   test "only pieces of jobs in hand, with their document in force and their due date" do

@@ -65,9 +65,44 @@ class ShopRequestTest < RequestTest
     send_json("/shop/hours", { person: nil, week: week, days: [ { date: "soon", hours: "" } ] })
     assert_equal "days", answer["error"]["where"]
     assert_equal 4, OpenHour.count, "nothing is half kept"
-    osei = Person.create!(name: "Osei", at_bench: false)
-    send_json("/shop/hands", { person: osei.id })
-    assert_equal osei, Person.at_bench
+  end
+
+  test "who is at the bench and what they are trained for" do
+    imke = Person.first
+    send_json("/shop/person", { name: "Osei", at_bench: true, skills: [] })
+    assert_equal [ "Imke", "Osei" ], Person.at_bench.map(&:name)
+    assert_equal [ nil, [] ], answer["people"].map { |person| person["skills"] }
+    send_json("/shop/person", { id: imke.id, at_bench: false, skills: %w[spray] })
+    assert_equal [ "Osei" ], Person.at_bench.map(&:name)
+    send_json("/shop/person", { id: Person.last.id, at_bench: false })
+    assert_match(/Somebody has to work at the bench/, answer["error"]["sentence"])
+    send_json("/shop/person", { id: imke.id, name: "Another", at_bench: true })
+    assert_match(/keeps that name/, answer["error"]["sentence"])
+    send_json("/shop/person", { name: " ", at_bench: true })
+    assert_response :unprocessable_entity
+  end
+
+  test "what a room is used for, its rack, and guns" do
+    room = Room.first
+    fields = { id: room.id, t_c: 20, rh: 50, air: "ordinary" }
+    send_json("/shop/room", fields.merge(uses: %w[spray], rack_places: 6))
+    assert_equal [ %w[spray], 6 ], room.reload.then { |found| [ found.uses, found.rack_places ] }
+    [ { uses: %w[sleep] }, { uses: "spray" }, { rack_places: -1 }, { rack_places: 2.5 } ].each do |bad|
+      send_json("/shop/room", fields.merge(bad))
+      assert_response :unprocessable_entity, bad.inspect
+    end
+    send_json("/shop/tool", { name: "gravity gun", used_for: "spray" })
+    send_json("/shop/tool", { name: "gravity gun", used_for: "spray" })
+    assert_match(/There is a tool of that name/, answer["error"]["sentence"])
+    send_json("/shop/tool", { id: Tool.sole.id })
+    assert_empty answer["tools"]
+  end
+
+  test "what plans aim at" do
+    send_json("/shop/goal", { goal: "late_as_safe" })
+    assert_equal "late_as_safe", Shop.current.goal
+    send_json("/shop/goal", { goal: "cheapest" })
+    assert_match(/soonest, fewest_sessions/, answer["error"]["accepted"])
   end
 
   test "the planned work as a calendar file" do

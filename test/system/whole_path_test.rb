@@ -62,7 +62,8 @@ class WholePathTest < ApplicationSystemTestCase
     click_on "Start"
     assert_text "In hand: sand P150, P180"
     press :space
-    assert_text "Now: coat 1 of 2"
+    assert_text "Next: coat 1 of 2", wait: 10
+    assert_no_text "In hand"
     press :space
     assert_text "In hand: coat 1 of 2"
     click_on "Done"

@@ -24,14 +24,16 @@ export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: n
         role="img"
         aria-label={`Film grows to ${Math.round(side.film_um)} micrometres${side.ready_at ? `, ready ${when(side.ready_at, zone)}` : ""}`}
       >
-        {days.map((mark) => (
-          <g key={mark.minute}>
-            <path d={`M${x(mark.minute)} 14V${BASE + 4}`} stroke="var(--rule)" />
-            <text x={x(mark.minute)} y={BASE + 18} textAnchor="middle" className="axis-tick">
-              {mark.label}
-            </text>
-          </g>
-        ))}
+        {days
+          .filter((mark) => x(mark.minute) > 24)
+          .map((mark) => (
+            <g key={mark.minute}>
+              <path d={`M${x(mark.minute)} 14V${BASE + 4}`} stroke="var(--rule)" />
+              <text x={x(mark.minute)} y={BASE + 18} textAnchor="middle" className="axis-tick">
+                {mark.label}
+              </text>
+            </g>
+          ))}
         <path d={`M0 ${BASE}H${width}`} stroke="var(--second)" strokeWidth={1.5} />
         {last && (
           <path
@@ -43,7 +45,12 @@ export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: n
           />
         )}
         {last && (
-          <text x={Math.min(x(end), width - 4)} y={up(last[1]) - 5} textAnchor="end" className="strand-name">
+          <text
+            x={Math.min(x(end), width - 4)}
+            y={Math.max(up(Math.max(...side.film.map(([, um]) => um))) - 5, 13)}
+            textAnchor="end"
+            className="strand-name"
+          >
             {Math.round(side.film_um)} µm
           </text>
         )}

@@ -194,7 +194,7 @@ function StrandDrawing({
               strokeDasharray="5 3"
             />
           )}
-          <text x={axis.x(strand.due) - 4} y={y + 14} textAnchor="end" className="axis-tick">
+          <text x={axis.x(strand.due) - 12} y={y + 12} textAnchor="end" className="axis-tick">
             due {ahead ? day(strand.due, zone) : ""}
           </text>
         </g>
@@ -250,7 +250,7 @@ function Dots({ chance, axis, base }: { chance: Chance; axis: Axis; base: number
 }
 
 // Dots over each other before a heap is full.
-const HIGHEST = 10
+const HIGHEST = 8
 
 const spoken = (plan: ShopPlan, pieces: PlanPiece[]) =>
   `Shop plan. ${plan.strands.map((strand) => `${pieces.find((piece) => piece.core_id === strand.piece)?.name ?? strand.piece} ready ${strand.ready_at ? when(strand.ready_at, plan.zone) : "without a date"}`).join(", ")}.`

@@ -10,8 +10,13 @@ module Rhexon
       # @return [Array<Array(Integer, Float)>] minute and µm
       def of(plan, piece_id, wet: true)
         face = plan.piece(piece_id).faces.keys.max_by { |id| plan.film(piece_id, id).final.total_um }
-        plan.film(piece_id, face).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+        found = plan.film(piece_id, face).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+        forward(found)
       end
+
+      # A coat that is laid on before the one below has dried ends its fall there.
+      def forward(points) = points.each_index.map { |index| [ [ points[index].first, *points.drop(index + 1).map(&:first) ].min, points[index].last ] }
+      private_class_method :forward
 
       def points(plan, placement, before, after, wet)
         pass = placement.pass

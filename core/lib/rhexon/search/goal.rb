@@ -67,7 +67,7 @@ module Rhexon
         latest = (known.max || @now) + moves(trial)
         case @name
         when "fewest_sessions" then [ unmet, late(trial), sessions(trial), latest, scuffs(trial), known.sum ]
-        when "late_as_safe" then [ unmet, late(trial), scuffs(trial), -starts(trial), latest ]
+        when "late_as_safe" then [ unmet, late(trial), -starts(trial), scuffs(trial), latest ]
         when "least_hands" then [ unmet, late(trial), hands_min(trial), latest, scuffs(trial), known.sum ]
         else [ unmet, late(trial), latest, scuffs(trial), known.sum ]
         end

@@ -4,6 +4,8 @@ module Rhexon
     # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
     module Together
       TRIES = 400
+      # A window that is not caught within so long never is.
+      LOOK_AHEAD_MIN = 120 * 1440
 
       private
 
@@ -48,7 +50,7 @@ module Rhexon
         TRIES.times do
           spots, later = line_up(person, block, from)
           return spots if spots
-          return unless later
+          return if later.nil? || later > @now + LOOK_AHEAD_MIN
 
           from = later
         end

@@ -1,0 +1,65 @@
+require "test_helper"
+
+class PlansTest < RequestTest
+  JSON_WANTED = { "Accept" => "application/json" }.freeze
+
+  setup do
+    set_up_shop
+    travel_to MONDAY
+    @desk = make_piece(name: "Desk", steps: [ step("s1", "sand", grits: [ "P180" ]), coat("s2", coats: 3) ])
+    make_piece(name: "Panel", steps: [ coat("s1", coats: 2) ])
+  end
+
+  def step(id, kind, **fields) = { "id" => id, "kind" => kind, **fields.transform_keys(&:to_s) }
+
+  test "all pieces over one clock, in JSON and as a page" do
+    get "/pieces/plan", headers: JSON_WANTED
+    plan = answer["plan"]
+    assert_equal 2, plan["strands"].size
+    assert_equal [ "Imke" ], plan["lanes"].map { |lane| lane["person"] }
+    planned = ShopFloor.new.plan.placements.flat_map(&:hands)
+    assert_equal planned.sort, plan["lanes"].first["marks"].map { |mark| mark.values_at("from", "to") }.sort
+    get "/pieces/plan"
+    assert_response :success
+  end
+
+  test "the film of a strand never runs back in time" do
+    get "/pieces/plan", headers: JSON_WANTED
+    answer["plan"]["strands"].each { |strand| assert_equal strand["film"].map(&:first).sort, strand["film"].map(&:first) }
+  end
+
+  test "each goal with what it would change" do
+    get "/pieces/plan/goals", headers: JSON_WANTED
+    assert_equal Rhexon::Search::Goal::NAMES, answer["goals"].map { |goal| goal["name"] }
+    soonest = answer["goals"].first
+    assert_equal 0, soonest["moves"]
+    assert_operator answer["goals"].map { |goal| goal["sessions"] }.min, :<=, soonest["sessions"]
+  end
+
+  test "the chance of each piece: dots, dates and what drives them, the same each time" do
+    get "/pieces/plan/chance", headers: JSON_WANTED
+    first = answer["chances"]
+    assert_equal 2, first.size
+    assert_equal 40, first.first["dots"].size
+    assert_equal first.first["dates"].sort, first.first["dates"]
+    assert_match(/^coat \d of|^Skerrow|W20/i, first.first["drivers"].first["words"])
+  end
+
+  test "a plan that is kept, and what moved since" do
+    post "/pieces/plan/accept", as: :json
+    assert_empty answer["plan"]["moves"]
+    @desk.schedule.edit!({ "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number, reason: "No sanding")
+    get "/pieces/plan", headers: JSON_WANTED
+    assert_includes answer["plan"]["moves"].map { |move| move["because"] }, "gone"
+  end
+
+  test "schedules side by side" do
+    other = Piece.find_by!(name: "Panel")
+    get "/pieces/compare", params: { piece: @desk.id, with: [ "piece:#{other.id}", "nothing:1" ] }, headers: JSON_WANTED
+    assert_equal [ "As it stands", "As Panel" ], answer["sides"].map { |side| side["label"] }
+    assert_equal [ 3, 2 ], answer["sides"].map { |side| side["coats"] }
+    assert_includes answer["sides"].last["differs"], "1 coat fewer"
+    get "/pieces/compare"
+    assert_response :success
+  end
+end
