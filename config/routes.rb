@@ -15,6 +15,7 @@ Rails.application.routes.draw do
     resource :schedule, only: :show do
       post :what_if
       get :what_ifs
+      get :chance
       post :edits
       post :undo
       post :redo

@@ -20,6 +20,12 @@ class SchedulesController < ApplicationController
     render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.floor.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
   end
 
+  # When it will likely be ready, drawn from what is known; null once it is.
+  def chance
+    found = ShopPlanState.new.chance_of(piece)
+    render json: { chance: found && ChanceSerializer.new(found).to_h }
+  end
+
   def edits
     refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
     schedule.edit!(operation, base: body["base"], reason: body["reason"].to_s.first(200).presence) { in_words }

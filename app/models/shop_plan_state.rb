@@ -16,8 +16,16 @@ class ShopPlanState
   end
 
   # @return [Array<Hash>] by piece that is not ready yet
-  def chances
-    outlook = Rhexon::Chance::Outlook.new(floor.plan)
-    floor.pieces.reject { |piece| (ready = floor.plan.build.ready[piece.core_id]) && ready <= floor.plan.shop.now }.map { |piece| ChanceSerializer.new(PieceChance.new(outlook, floor.plan, piece.core_id)).to_h }
+  def chances = floor.pieces.filter_map { |piece| (found = chance_of(piece)) && ChanceSerializer.new(found).to_h }
+
+  # @param piece [Piece]
+  # @return [PieceChance, nil] nil when it is ready, or never will be
+  def chance_of(piece)
+    ready = floor.plan.build.ready[piece.core_id]
+    PieceChance.new(outlook, floor.plan, piece.core_id) if ready && ready > floor.plan.shop.now
   end
+
+  private
+
+  def outlook = @outlook ||= Rhexon::Chance::Outlook.new(floor.plan)
 end

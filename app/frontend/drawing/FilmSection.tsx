@@ -1,7 +1,8 @@
 import { useMemo } from "react"
-import type { Row, Section, Sheet } from "@/types"
+import type { Chance, Row, Section, Sheet } from "@/types"
 import { AirStrip } from "./AirStrip"
 import { type Axis, makeAxis } from "./axis"
+import { ChanceDots } from "./ChanceDots"
 import { Clock } from "./Clock"
 import { line, type Point, umSteps } from "./film"
 import { AXIS, LEFT, WOOD } from "./frame"
@@ -18,6 +19,7 @@ type Props = {
   height: number
   selected: string | null
   ghost: Section | null
+  chance: Chance | null
   onSelect: (key: string) => void
   onMove: (row: Row, start: number) => void
 }
@@ -27,7 +29,7 @@ type Props = {
  * One transparent overlay takes all pointers; keys are the step list's.
  */
 export function FilmSection(props: Props) {
-  const { sheet, width } = props
+  const { sheet, width, chance } = props
   const axis = useMemo(() => axisOf(sheet, width - LEFT - 4), [sheet, width])
   const overlay = useOverlay(props, axis)
   const total = axis.width + LEFT + 4
@@ -38,7 +40,10 @@ export function FilmSection(props: Props) {
           <Clock axis={axis} sheet={sheet} height={props.height} />
           <AirStrip axis={axis} sheet={sheet} />
           <Film {...props} axis={axis} />
-          {overlay.drag && <DragGhost axis={axis} sheet={sheet} minute={overlay.drag.minute} height={props.height} />}
+          {chance && <ChanceDots chance={chance} axis={axis} base={props.height - 6} />}
+          {overlay.drag && (
+            <DragGhost axis={axis} sheet={sheet} row={overlay.drag.row} minute={overlay.drag.minute} height={props.height} />
+          )}
           <rect
             x={0}
             y={AXIS}

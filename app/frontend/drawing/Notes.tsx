@@ -1,5 +1,5 @@
 import { clock, soon } from "@/lib/time"
-import type { Sheet } from "@/types"
+import type { Row, Sheet } from "@/types"
 import type { Axis } from "./axis"
 import { placeLabels } from "./film"
 import { AXIS, WOOD } from "./frame"
@@ -61,13 +61,33 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
 }
 
 /** The start that is being dragged. */
-export function DragGhost({ axis, sheet, minute, height }: { axis: Axis; sheet: Sheet; minute: number; height: number }) {
+export function DragGhost({ axis, sheet, row, minute, height }: { axis: Axis; sheet: Sheet; row: Row; minute: number; height: number }) {
   const x = axis.x(minute)
+  const [earliest, latest] = [row.earliest + row.setup_min, row.latest + row.setup_min]
+  const legal = minute >= earliest && minute <= latest
+  const [from, to] = [axis.x(earliest), Math.max(axis.x(latest), axis.x(earliest) + 3)]
   return (
-    <g data-part="drag">
-      <path d={`M${x} ${AXIS}V${height}`} stroke="var(--tape-off)" strokeWidth={2} strokeDasharray="4 3" />
+    <g data-part="drag" data-state={legal ? "legal" : "outside"}>
+      <rect
+        x={from}
+        y={AXIS + 1}
+        width={to - from}
+        height={height - AXIS - 2}
+        fill="url(#open)"
+        fillOpacity={0.28}
+        stroke="var(--tape-off)"
+        strokeDasharray="2 3"
+      />
+      <path d={`M${x} ${AXIS}V${height}`} stroke={legal ? "var(--tape-off)" : "var(--stop)"} strokeWidth={2} strokeDasharray="4 3" />
       <text x={x + 6} y={AXIS + 44} className="film-label film-label-on">
         {soon(minute, sheet.zone, sheet.now)}
+      </text>
+      <text x={x + 6} y={AXIS + 62} className="axis-tick" style={{ fill: legal ? "var(--ink)" : "var(--stop-text)" }}>
+        {legal
+          ? `may start ${soon(earliest, sheet.zone, sheet.now)} to ${soon(latest, sheet.zone, sheet.now)}`
+          : minute < earliest
+            ? `not before ${soon(earliest, sheet.zone, sheet.now)}`
+            : `later than ${soon(latest, sheet.zone, sheet.now)} moves what follows`}
       </text>
     </g>
   )

@@ -7,6 +7,7 @@ type Props = { sheet: Sheet; selected: string | null; onSelect: (key: string) =>
 const NEAR = 22
 
 const DRAG = 8
+const SNAP = 6
 
 /** Touch and mouse: the nearest start within 22 px is selected; the selected one can be dragged after 8 px. */
 export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: Axis) {
@@ -19,7 +20,11 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
       .sort((one, other) => one.gap - other.gap)
     return row && row.gap <= NEAR ? row.found : null
   }
-  const snapped = (x: number) => Math.round(axis.minute(x) / 5) * 5
+  // Near an end of its legal range the start snaps to it.
+  const snapped = (x: number, row: Row) => {
+    const edge = [row.earliest, row.latest].map((minute) => minute + row.setup_min).find((minute) => Math.abs(axis.x(minute) - x) < SNAP)
+    return edge ?? Math.round(axis.minute(x) / 5) * 5
+  }
   return {
     drag,
     handlers: {
@@ -33,7 +38,7 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
         const start = began.current
         if (!start?.row) return
         const x = local(event)
-        if (drag || Math.abs(x - start.x) > DRAG) setDrag({ row: start.row, minute: snapped(x) })
+        if (drag || Math.abs(x - start.x) > DRAG) setDrag({ row: start.row, minute: snapped(x, start.row) })
       },
       onPointerUp: (event: PointerEvent<SVGRectElement>) => {
         if (drag) onMove(drag.row, drag.minute - drag.row.setup_min)

@@ -6,6 +6,8 @@ import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { useViewportHeight, useWidth } from "@/lib/size"
 import { iso, when } from "@/lib/time"
+import { ChanceSaid } from "@/plan/Chances"
+import { AIMS, Goals } from "@/plan/Goals"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
 import { FaceChoice, Neighbours } from "@/schedule/Choices"
@@ -18,6 +20,7 @@ import { SheetTable } from "@/schedule/SheetTable"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
 import { Summary } from "@/schedule/Summary"
+import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { WhatIfs } from "@/schedule/WhatIfs"
@@ -58,6 +61,8 @@ function Screen(props: Props) {
   const [history, setHistory] = useState(false)
   const [table, setTable] = useState(false)
   const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
+  const chance = useChance(state.url, schedule.revision)
+  const [aims, setAims] = useState(false)
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
   const viewport = useViewportHeight()
@@ -197,6 +202,7 @@ function Screen(props: Props) {
               height={Math.min(Math.max(viewport - 470, 290), 420)}
               selected={row?.key ?? null}
               ghost={preview?.sheet.section ?? null}
+              chance={preview ? null : chance}
               onSelect={setSelected}
               onMove={move}
             />
@@ -242,6 +248,10 @@ function Screen(props: Props) {
               History
             </button>
           </div>
+          <button type="button" className="button mb-2" aria-expanded={aims} onClick={() => setAims(!aims)}>
+            Aims at: {AIMS[sheet.goal]}
+          </button>
+          {aims && <Goals plan={sheet} goal={sheet.goal} onChosen={() => void state.reload()} />}
           {sheet.rows.length > 0 && (
             <WhatIfs
               url={state.url}
@@ -252,6 +262,7 @@ function Screen(props: Props) {
               onDrop={drop}
             />
           )}
+          {chance && <ChanceSaid chance={chance} zone={sheet.zone} />}
           <Findings sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
         </div>
       </div>

@@ -14,16 +14,37 @@ export function Chances({ chances, name, zone }: { chances: Chance[] | null; nam
       {chances.map((chance) => (
         <li key={chance.piece}>
           <b>{name(chance.piece)}</b>
-          <span className="small">{says(chance, zone)}</span>
-          {chance.drivers[0] && (
-            <span className="small sub">
-              Mostly hangs on {lower(chance.drivers[0].words)}
-              {chance.drivers[1] ? ` and ${lower(chance.drivers[1].words)}` : ""}.
-            </span>
-          )}
+          <ChanceWords chance={chance} zone={zone} />
         </li>
       ))}
     </ul>
+  )
+}
+
+/** The chance of one piece under its schedule. */
+export function ChanceSaid({ chance, zone }: { chance: Chance; zone: string }) {
+  return (
+    <section className="mb-3" aria-label="Chance of being ready">
+      <h2 className="head">Chance of being ready</h2>
+      <p className="grid">
+        <ChanceWords chance={chance} zone={zone} />
+      </p>
+    </section>
+  )
+}
+
+function ChanceWords({ chance, zone }: { chance: Chance; zone: string }) {
+  const [first, second] = chance.drivers
+  return (
+    <>
+      <span className="small">{says(chance, zone)}</span>
+      {first && (
+        <span className="small sub">
+          Mostly hangs on {lower(first.words)}
+          {second ? ` and ${lower(second.words)}` : ""}.
+        </span>
+      )}
+    </>
   )
 }
 

@@ -10,6 +10,8 @@ const WORDS: Record<Goal["name"], [string, string]> = {
   late_as_safe: ["Late as is safe", "in time on nine days of ten, and begun as late as that allows"],
 }
 
+export const AIMS: Record<string, string> = Object.fromEntries(Object.entries(WORDS).map(([name, [words]]) => [name, words.toLowerCase()]))
+
 /** What the plan could aim at, each with what it would change; one touch takes it. */
 export function Goals({ plan, goal, onChosen }: { plan: Pick<ShopPlan, "zone" | "now">; goal: string; onChosen: () => void }) {
   const [found, setFound] = useState<Goal[] | null>(null)

@@ -1,6 +1,7 @@
 import { router } from "@inertiajs/react"
 import { useMemo } from "react"
 import { type Axis, makeAxis } from "@/drawing/axis"
+import { ChanceDots } from "@/drawing/ChanceDots"
 import { clock, day, duration, when } from "@/lib/time"
 import { Lanes } from "./Lanes"
 import { Places } from "./Places"
@@ -200,7 +201,7 @@ function StrandDrawing({
         </g>
       )}
       {chance && (strand.ready_at ?? 0) > now ? (
-        <Dots chance={chance} axis={axis} base={base} />
+        <ChanceDots chance={chance} axis={axis} base={base} />
       ) : (
         strand.ready_at && <circle cx={axis.x(strand.ready_at)} cy={base} r={4.5} fill="var(--lit)" stroke="var(--ink)" strokeWidth={1.6} />
       )}
@@ -220,37 +221,6 @@ function outline(film: Strand["film"], axis: Axis, base: number, up: (um: number
   const points = drawn.map(([minute, um]) => `${axis.x(minute).toFixed(1)} ${up(um).toFixed(1)}`)
   return `M${axis.x(first[0]).toFixed(1)} ${base}L${points.join("L")}L${axis.x(end).toFixed(1)} ${up(last[1]).toFixed(1)}V${base}Z`
 }
-
-/** Dates the piece might be ready, drawn: each dot stands for as many draws as the others. */
-function Dots({ chance, axis, base }: { chance: Chance; axis: Axis; base: number }) {
-  const heaps = new Map<number, number>()
-  const dots = chance.dots.map((date) => {
-    const x = Math.round(axis.x(date) / 5) * 5
-    const height = heaps.get(x) ?? 0
-    heaps.set(x, height + 1)
-    return { x, height, late: chance.due !== null && date > chance.due }
-  })
-  return (
-    <g>
-      {dots
-        .filter((dot) => dot.height < HIGHEST)
-        .map(({ x, height, late }) => (
-          <circle
-            key={`${x} ${height}`}
-            cx={x}
-            cy={base - 5 - height * 5}
-            r={2.1}
-            fill={late ? "var(--stop)" : "var(--lit)"}
-            stroke={late ? "var(--stop)" : "var(--ink)"}
-            strokeWidth={1}
-          />
-        ))}
-    </g>
-  )
-}
-
-// Dots over each other before a heap is full.
-const HIGHEST = 8
 
 const spoken = (plan: ShopPlan, pieces: PlanPiece[]) =>
   `Shop plan. ${plan.strands.map((strand) => `${pieces.find((piece) => piece.core_id === strand.piece)?.name ?? strand.piece} ready ${strand.ready_at ? when(strand.ready_at, plan.zone) : "without a date"}`).join(", ")}.`

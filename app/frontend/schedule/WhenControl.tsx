@@ -16,6 +16,10 @@ const BECAUSE: Record<string, string> = {
   pin: "set by you",
   goal: "held to catch a window",
   log: "as logged",
+  room: "when the room is free",
+  rack: "when there is room on the rack",
+  dust: "when no dust can fall on a wet film",
+  tool: "when the gun is free",
 }
 
 /** When it starts, why then, how far it may move; by 5 min, or let go. */
@@ -26,8 +30,8 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
   return (
     <fieldset className="mb-3">
       <legend className="label">
-        Starts {BECAUSE[row.because] ?? ""}; may move {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
-        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
+        {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}; may move{" "}
+        {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
       </legend>
       <div className="flex gap-2">
         <button

@@ -44,8 +44,11 @@ module Rhexon
         Step.new(index: served, scuff: scuff, piece: @m.piece_of[served], person: placement.person && @m.people.index { |person| person.id == placement.person }, room: pass.room, dry_room: pass.dry_room,
                  tool: placement.tool && "tool #{placement.tool}", single: @plan.shop.rooms.fetch(pass.room).single?, dust: pass.dust, film: pass.film?, setup: pass.setup_min, work: pass.work_min, cleanup: pass.cleanup_min,
                  count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served) : @m.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
-                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"))
+                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff || !dusty?(pass.dry_room) ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"))
       end
+
+      # Where nothing raises dust no film has to be waited for.
+      def dusty?(room) = (@dusty ||= @plan.placements.select { |placement| placement.pass.dust }.map { |placement| placement.pass.room }.uniq).include?(room)
 
       def index_of(key) = (@index ||= @m.passes.to_h { |pass| [ pass.key, pass.index ] }).fetch(key)
 

@@ -16,12 +16,14 @@ module Rhexon
         @rh_key = draws.key("air/rh")
         @draws = draws
         @speeds = {}
+        @noons = {}.compare_by_identity
       end
 
       # Begins a run.
       def run=(run)
         @run = run
         @offsets = {}
+        @of_run = {}.compare_by_identity
       end
 
       # @param process [Process]
@@ -53,8 +55,13 @@ module Rhexon
 
       # How many times as fast as planned a process runs on a day.
       def speed(process, day)
+        days = @of_run[process] ||= {}
+        days[day] ||= speed_of(process, day)
+      end
+
+      def speed_of(process, day)
         t, rh = @offsets[day] ||= [ (@draws.normal(@t_key + day, @run) * T_SD_C / T_STEP_C).round, (@draws.normal(@rh_key + day, @run) * RH_SD / RH_STEP).round ]
-        noon = process.line.at(day * 1440 + 720)
+        noon = (@noons[process] ||= {})[day] ||= process.line.at(day * 1440 + 720)
         @speeds[[ process.object_id, noon.t_c, noon.rh, t, rh ]] ||= ratio(process, noon, t * T_STEP_C, rh * RH_STEP)
       end
 

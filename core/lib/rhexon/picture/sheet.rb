@@ -15,6 +15,7 @@ module Rhexon
       def now = plan.shop.now
       def zone = plan.shop.zone.name
       def people = plan.shop.people.map(&:id)
+      def goal = plan.shop.goal
       def document = piece.schedule
       def due = piece.due
       def ready_at = plan.build.ready[piece_id]

@@ -36,7 +36,10 @@ module Rhexon
         in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }
         dusty.each { |room, from, till| trial.floors[model.room_number(room)].dusty.add(from, till) }
         wet.each { |room, from, till| trial.floors[model.room_number(room)].wet.add(from, till) }
-        lying.each { |room, *place| trial.floors[model.room_number(room)].rack&.put(*place) }
+        lying.each do |room, *place|
+          trial.floors[model.room_number(room)].rack&.put(*place)
+          trial.lying[model.piece_of[place.last]] << place.last
+        end
       end
 
       private

@@ -15,6 +15,7 @@ module Rhexon
         @m = model
         @tails = Array.new(model.size)
         @earliest = Array.new(model.size)
+        @alone = Construct.new(model, relaxed: true).each_alone
         chains = model.pieces.each_index.filter_map { |piece| chain(piece) }
         longest = chains.max_by { |ready, piece| [ ready, -piece ] }
         hands = hands_end
@@ -29,11 +30,10 @@ module Rhexon
       def chain(piece)
         return if @m.last[piece] < @m.first[piece]
 
-        trial = Construct.new(@m, relaxed: true).alone(piece)
-        ready = trial.ready[piece] or return
+        ready = @alone.ready[piece] or return
         (@m.first[piece]..@m.last[piece]).each do |index|
-          @earliest[index] = trial.start[index]
-          @tails[index] = ready - trial.start[index]
+          @earliest[index] = @alone.start[index]
+          @tails[index] = ready - @alone.start[index]
         end
         [ ready, piece ]
       end

@@ -45,10 +45,10 @@ module Rhexon
         build(holds) { first_come(order, weight, tails, noise) }.tap { |trial| trial.order = order }
       end
 
-      # Only one piece, alone in the shop.
+      # Every piece as if it were alone: in a relaxed build nothing is taken from the others.
       # @return [Trial]
-      def alone(piece)
-        build({}) { advance(piece, @next[piece]) while @next[piece] }
+      def each_alone
+        build({}) { @m.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
       end
 
       private
@@ -109,7 +109,7 @@ module Rhexon
         fresh = Array.new(ranks.size, 0)
         settled = 0
         while (piece = lowest(ranks))
-          if fresh[piece] < settled
+          if fresh[piece] < settled && !@m.large?
             fresh[piece] = settled
             value = propose(@next[piece], weight, tails, noise)
             next ranks[piece] = value if value > ranks[piece]
@@ -140,9 +140,20 @@ module Rhexon
 
       # Where it would start, pulled forward by what comes after it.
       def propose(index, weight, tails, noise)
+        return roughly(index, weight, tails) if @m.large?
+
         start = @m.kind[index] == :wait ? @t.ends[@m.piece_of[index]] : spot(index).start
         start -= (weight * tails[index]).round if tails && tails[index]
         start += noise[index] if noise
+        hurried?(index) ? start - @m.horizon : start
+      rescue Blocked
+        @now - @m.horizon
+      end
+
+      # When it could start if hands and rooms were free.
+      def roughly(index, weight, tails)
+        start = @m.kind[index] == :wait ? @t.ends[@m.piece_of[index]] : [ floor(index), (ready(index) || 0) - @m.setup[index] ].max
+        start -= (weight * tails[index]).round if tails && tails[index]
         hurried?(index) ? start - @m.horizon : start
       rescue Blocked
         @now - @m.horizon

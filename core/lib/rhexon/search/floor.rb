@@ -6,10 +6,11 @@ module Rhexon
 
       # @param room [Planning::Room]
       # @param always [Always]
-      def initialize(room, always)
+      # @param look_back [Integer, nil] of {Lane}
+      def initialize(room, always, look_back = nil)
         @wet = Spans.new
         @dusty = Spans.new
-        @lane = Lane.new(always) if room.single?
+        @lane = Lane.new(always, look_back) if room.single?
         @rack = Rack.new(room.rack_places) if room.rack_places
       end
     end

@@ -7,27 +7,21 @@ module Rhexon
       attr_reader :hours
 
       # @param hours [Hours, Always]
-      def initialize(hours)
+      # @param look_back [Integer, nil] minutes before the last work in which gaps are still filled; nil: all of them
+      def initialize(hours, look_back = nil)
         @hours = hours
         @from = hours.opens.dup
         @to = hours.shuts.dup
         @known = @to.size
+        @look_back = look_back
+        @busy_until = nil
       end
 
       # @return [Integer, nil] earliest start from a minute on, on the grid, of +length+ minutes in one free stretch
       def slot(from, length)
         from = -(-from / GRID) * GRID
-        index = @to.bsearch_index { |finish| finish >= from + length } || @to.size
-        while true
-          while index < @to.size
-            start = @from[index]
-            start = start < from ? from : -(-start / GRID) * GRID
-            return start if start + length <= @to[index]
-
-            index += 1
-          end
-          return unless grow
-        end
+        from = @busy_until - @look_back if @busy_until && from < @busy_until - @look_back
+        first_free(from, length)
       end
 
       # @return [Boolean]
@@ -58,6 +52,7 @@ module Rhexon
       # @param start [Integer]
       # @param finish [Integer]
       def take(start, finish)
+        @busy_until = ceil(finish) if @look_back && (@busy_until.nil? || finish > @busy_until)
         index = @to.bsearch_index { |till| till > start } or return
         while index < @to.size && @from[index] < finish
           from, till = @from[index], @to[index]
@@ -77,6 +72,22 @@ module Rhexon
       end
 
       private
+
+      def ceil(minute) = -(-minute / GRID) * GRID
+
+      def first_free(from, length)
+        index = @to.bsearch_index { |finish| finish >= from + length } || @to.size
+        while true
+          while index < @to.size
+            start = @from[index]
+            start = start < from ? from : -(-start / GRID) * GRID
+            return start if start + length <= @to[index]
+
+            index += 1
+          end
+          return unless grow
+        end
+      end
 
       def grow
         return false unless @known < @hours.shuts.size || @hours.grow

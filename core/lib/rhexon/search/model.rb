@@ -43,6 +43,13 @@ module Rhexon
       # Short, since it holds the whole shop.
       def inspect = "#<#{self.class} #{size} passes>"
 
+      # So many passes are dispatched as they come, without weighing each against the others.
+      LARGE = 600
+      LOOK_BACK_MIN = 600
+
+      def large? = size > LARGE
+      def look_back = large? ? LOOK_BACK_MIN : nil
+
       # @return [Integer] place of a room among the rooms
       def room_number(id) = @room_numbers.fetch(id)
 

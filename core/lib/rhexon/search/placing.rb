@@ -191,8 +191,8 @@ module Rhexon
         here = @t.floors[@m.room[index]]
         here.lane&.take(spot.start, finish)
         here.dusty.add(work, finish + @m.settles[index]) if @m.dust[index]
-        leave_wet(index, here, work) if @m.wet[index]
         off_the_rack(index, spot.start) if @m.racked?
+        leave_wet(index, here, work) if @m.wet[index]
         return unless spot.tool
 
         @t.tool[index] = spot.tool
@@ -206,12 +206,17 @@ module Rhexon
           there.wet.add(work, safe)
           here.wet.add(work, done) unless there.equal?(here)
         end
-        there.rack&.put(work, @m.handle[index]&.at(done, @t.early[index]) || done, @m.count[index], index)
+        return unless there.rack
+
+        there.rack.put(work, @m.handle[index]&.at(done, @t.early[index]) || done, @m.count[index], index)
+        @t.lying[@m.piece_of[index]] << index
       end
 
       # The next work on a piece takes it from where it lay.
       def off_the_rack(index, minute)
-        @m.first[@m.piece_of[index]].upto(index - 1) { |lower| @t.floors[@m.dry_room[lower]].rack&.take(lower, minute) if @m.wet[lower] }
+        waiting = @t.lying[@m.piece_of[index]]
+        waiting.each { |lower| @t.floors[@m.dry_room[lower]].rack&.take(lower, minute) if lower < index }
+        waiting.clear
       end
     end
   end

@@ -6,6 +6,7 @@ module Rhexon
       def initialize(places)
         @places = places
         @lying = []
+        @of = {}
       end
 
       # @return [Integer, nil] a later minute from which +count+ more might fit from +from+ to +to+; nil: they fit now
@@ -21,13 +22,17 @@ module Rhexon
       # @param owner [Integer] index of the pass
       def put(from, to, count, owner)
         at = @lying.bsearch_index { |_, till, _| till >= to } || @lying.size
-        @lying.insert(at, [ from, to, count, owner ])
+        @lying.insert(at, @of[owner] = [ from, to, count ])
       end
 
       # The next pass takes the pieces off the rack.
       def take(owner, minute)
-        found = @lying.find { |_, till, _, mine| mine == owner && till > minute } or return
-        @lying.delete(found)
+        found = @of.delete(owner)
+        return unless found && found[1] > minute
+
+        at = @lying.bsearch_index { |_, till, _| till >= found[1] }
+        at += 1 until @lying[at].equal?(found)
+        @lying.delete_at(at)
         put(found[0], minute, found[2], owner) if minute > found[0]
       end
 

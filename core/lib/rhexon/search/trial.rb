@@ -9,7 +9,7 @@ module Rhexon
       # @!attribute stretches [Array<Array, nil>] where a pass pauses
       # @!attribute why       [Array<Symbol>] what fixed the start; :late when hands were away or elsewhere
       # @!attribute asked     [Array<Integer>] minute from which it could have begun
-      attr_reader :start, :work_start, :first_end, :work_end, :hands_end, :who, :early, :scuff, :stretches, :why, :ends, :lanes, :floors, :tool_lanes, :tool, :asked, :lapsed
+      attr_reader :start, :work_start, :first_end, :work_end, :hands_end, :who, :early, :scuff, :stretches, :why, :ends, :lanes, :floors, :lying, :tool_lanes, :tool, :asked, :lapsed
       attr_accessor :blocked, :goal, :order, :holds, :ready
 
       # @param model [Model]
@@ -26,9 +26,10 @@ module Rhexon
         @asked = Array.new(model.size)
         @lapsed = []
         @ends = logged.ends.dup
-        @lanes = model.hours.map { |hours| Lane.new(hours) }
-        @tool_lanes = model.shop.tools.map { Lane.new(model.always) }
-        @floors = model.rooms.map { |room| Floor.new(room, model.always) }
+        @lanes = model.hours.map { |hours| Lane.new(hours, model.look_back) }
+        @tool_lanes = model.shop.tools.map { Lane.new(model.always, model.look_back) }
+        @floors = model.rooms.map { |room| Floor.new(room, model.always, model.look_back) }
+        @lying = Array.new(model.pieces.size) { [] }
         logged.occupy(self, model)
       end
 

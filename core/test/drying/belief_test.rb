@@ -1,0 +1,79 @@
+require "test_helper"
+
+# The shop's own drying factor: ln b normal, taught by one interval a coat.
+class BeliefTest < CoreTest
+  Belief = Rhexon::Drying::Belief
+  Normal = Rhexon::Drying::Normal
+  FIRST = Belief.new(0.0, 0.35, 0)
+
+  # Published quantiles of the normal distribution.
+  def test_quantiles_of_the_normal_distribution
+    { 0.75 => 0.67449, 0.9 => 1.28155, 0.975 => 1.95996, 0.1 => -1.28155 }.each { |share, value| assert_in_delta value, Normal.quantile(share), 1e-5 }
+    assert_in_delta 0.9, Normal.share(1.28155), 1e-5
+  end
+
+  # 1/s² = 1/0.35² + 1/0.25² = 24.163, s = 0.2034; m = 0.2 · 16 / 24.163 = 0.1324.
+  def test_an_exact_look
+    taught = FIRST.exactly(0.2)
+    assert_in_delta 0.1324, taught.m, 1e-4
+    assert_in_delta 0.2034, taught.s, 1e-4
+    assert_equal 1, taught.coats
+  end
+
+  # A narrow interval says what an exact look says; one without ends says nothing.
+  def test_intervals_between_nothing_and_exact
+    narrow = FIRST.after(0.1999, 0.2001)
+    assert_in_delta FIRST.exactly(0.2).m, narrow.m, 1e-3
+    assert_in_delta FIRST.exactly(0.2).s, narrow.s, 1e-3
+    open = FIRST.after(nil, nil)
+    assert_in_delta 0, open.m, 1e-9
+    assert_in_delta 0.35, open.s, 1e-9
+  end
+
+  # Dry at the first look at x = 0: below the mean of its half normal. v = 0.43012; E = -0.79788; m' = 0.1225/0.43012 · E = -0.22724.
+  def test_dry_at_the_first_look_moves_the_belief_down
+    taught = FIRST.after(nil, 0.0)
+    assert_in_delta(-0.22724, taught.m, 1e-4)
+    assert_operator taught.s, :<, FIRST.s
+  end
+
+  def test_an_interval_far_outside_is_believed_without_breaking
+    taught = FIRST.after(20.0, 21.0)
+    assert taught.m.finite? && taught.s.finite?
+    assert_operator taught.m, :>, 5
+  end
+
+  # Looks every tenth of the time at coats of a true factor 1.2: taught by intervals the belief comes to 1.2.
+  def test_forty_coats_of_looks_find_the_true_factor
+    random = Random.new(4)
+    belief = 40.times.reduce(FIRST) do |so_far, _|
+      dry = Math.log(1.2) + 0.15 * Normal.draw(random)
+      look = (dry / 0.1).ceil * 0.1
+      so_far.after(look - 0.1, look)
+    end
+    assert_in_delta 1.2, belief.factor, 0.08
+  end
+
+  # q = 0.9: exp(0 + 1.28155 · sqrt(0.35² + 0.15²)) = exp(0.48800) = 1.6290.
+  def test_a_safe_plan_takes_the_quantile_with_the_noise_of_a_coat
+    assert_in_delta 1.6290, FIRST.factor(0.9), 1e-3
+    assert_in_delta 1.0, FIRST.factor, 1e-12
+  end
+
+  def test_a_product_without_a_log_begins_at_half_of_its_mechanism
+    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1"))), beliefs: [ { "product" => "w80", "group" => "early", "m" => 0.3, "s" => 0.1, "coats" => 9 } ]))
+    assert_in_delta 0.15, shop.beliefs.of(shop.products["w20"], "early").m, 1e-9
+    assert_in_delta 0, shop.beliefs.of(shop.products["lacquer"], "early").m, 1e-9
+  end
+
+  # Recoat of W20 at b = e^0.2: 90 · 1.2214 = 109.9 min; at safety 0.9 the closing shrinks to exp(-1.28155 · 0.15) = 0.8251 of 720.
+  def test_plans_use_the_shops_own_factor_and_the_safety_level
+    second = ->(**fields) { plan(piece(document(coat("s1", coats: 2))), **fields).placements.last.window }
+    beliefs = [ { "product" => "w20", "group" => "early", "m" => 0.2, "s" => 0.1, "coats" => 12 } ]
+    laid = at("2026-11-23T07:43+01:00")
+    assert_equal 110, second.call(beliefs: beliefs).opens_at - laid
+    safe = second.call(beliefs: beliefs, quantile: 0.9)
+    assert_equal 594, safe.closes_at - laid
+    assert_operator safe.opens_at, :>, laid + 110
+  end
+end
