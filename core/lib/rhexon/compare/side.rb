@@ -65,7 +65,7 @@ module Rhexon
 
       def placements = plan.of_piece(@id)
       def laid = placements.select { |placement| placement.pass.leaves_something? }
-      def face = @face ||= plan.piece(@id).faces.keys.max_by { |id| plan.film(@id, id).final.total_um }
+      def face = plan.thickest_face(@id)
       def thickest = plan.film(@id, face)
       def table = Reference.table("film")
 

@@ -9,8 +9,7 @@ module Rhexon
       # @param wet [Boolean] with the wet heights
       # @return [Array<Array(Integer, Float)>] minute and µm
       def of(plan, piece_id, wet: true)
-        face = plan.piece(piece_id).faces.keys.max_by { |id| plan.film(piece_id, id).final.total_um }
-        found = plan.film(piece_id, face).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+        found = plan.film(piece_id, plan.thickest_face(piece_id)).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
         forward(found)
       end
 

@@ -44,13 +44,9 @@ module Rhexon
 
       # @return [String] "Coat 2", "Sand P150", "Scuff P320"
       def words
-        return [ "Scuff P320", (faces.join(" and ") if Planning::Turns.of(@pass.piece, @pass.step).size > 1) ].compact.join(", ") if kind == "scuff"
-
-        text = Schedule::Words.step(@pass.step, @pass.product&.name)
-        coats = @pass.step["coats"] || 1
-        text = coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : text
-        text = "Wipe off" if kind == "wipe_off"
-        [ text, (faces.join(" and ") if Planning::Turns.of(@pass.piece, @pass.step).size > 1), ("part #{@pass.part}" if @pass.part) ].compact.join(", ")
+        turned = Planning::Turns.of(@pass.piece, @pass.step).size > 1 ? "#{faces.join(" and ")}: " : ""
+        text = "#{turned}#{turned.empty? ? own_words : own_words.sub(/^./, &:downcase)}".sub(/^./, &:upcase)
+        @pass.part ? "#{text}, part #{@pass.part}" : text
       end
 
       # Film after this pass on the face with the most film, and the change it makes, µm.
@@ -88,6 +84,13 @@ module Rhexon
       end
 
       private
+
+      def own_words
+        return { "scuff" => "Scuff P320", "wipe_off" => "Wipe off" }[kind] if %w[scuff wipe_off].include?(kind)
+
+        coats = @pass.step["coats"] || 1
+        coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : Schedule::Words.step(@pass.step, @pass.product&.name)
+      end
 
       def laying = @pass.leaves_something? && @pass.product ? @laying ||= Mixing::Laying.of_pass(@pass) : nil
 

@@ -9,7 +9,7 @@ module Rhexon
         @plan = plan
         @piece_id = piece_id
         faces = plan.piece(piece_id).faces.keys
-        @face = faces.include?(face) ? face : faces.max_by { |id| [ plan.film(piece_id, id).final.total_um, plan.film(piece_id, id).snapshots.size, -faces.index(id) ] }
+        @face = faces.include?(face) ? face : plan.thickest_face(piece_id)
       end
 
       def now = plan.shop.now

@@ -50,6 +50,13 @@ module Rhexon
       # @return [Film::Walk]
       def film(piece_id, face_id) = (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(of_piece(piece_id), piece(piece_id), face_id, shop.products)
 
+      # The face with the most film, of those that are shown where there are such.
+      # @return [String]
+      def thickest_face(piece_id)
+        faces = piece(piece_id).faces.keys
+        faces.max_by { |id| [ piece(piece_id).shown?(id) ? 1 : 0, film(piece_id, id).final.total_um, film(piece_id, id).snapshots.size, -faces.index(id) ] }
+      end
+
       # What is mixed when, and for which passes.
       # @return [Array<Mixing::Batches::Batch>]
       def batches = @batches ||= Mixing::Batches.of(self)
