@@ -1,7 +1,7 @@
 # Made-up shops for the benches, from a seed: the same seed gives the same shop.
 module Shops
   WEEK = %w[mon tue wed thu fri].to_h { |day| [ day, [ %w[07:30 12:00], %w[12:30 16:30] ] ] }.freeze
-  COATS = [ [ "w20", "spray", 90 ], [ "varnish", "brush", 80 ], [ "catalysed", "spray", 100 ], [ "primer", "brush", 95 ] ].freeze
+  COATS = [ [ "w20", "spray", 90 ], [ "catalysed", "spray", 100 ], [ "primer", "brush", 95 ], [ "primer", "brush", 95 ] ].freeze
   PRODUCTS = [ { "id" => "w20", "class" => "waterborne_two_part" }, { "id" => "varnish", "class" => "oil_varnish" }, { "id" => "catalysed", "class" => "acid_catalysed" }, { "id" => "primer", "class" => "waterborne_primer" },
                { "id" => "seal", "class" => "shellac" }, { "id" => "dye", "class" => "water_dye", "colour" => "tinted" } ].freeze
 
@@ -30,7 +30,7 @@ module Shops
   end
 
   def piece(random, index, steps, faces)
-    sides = [ { "id" => "show", "area_m2" => (0.5 + random.rand(30) / 10.0).round(1) }, { "id" => "back", "kind" => "back", "area_m2" => 0.4 } ].first(faces)
+    sides = [ { "id" => "show", "area_m2" => (2 + random.rand(50) / 10.0).round(1) }, { "id" => "back", "kind" => "back", "area_m2" => 0.4 } ].first(faces)
     { "id" => "p#{index}", "faces" => sides, "schedule" => { "format" => "rhexon-schedule/1", "steps" => Array.new(steps) { |at| step(random, "s#{at}", at) } } }
   end
 

@@ -9,6 +9,7 @@ Rails.application.routes.draw do
     get :chance
     post :accept
   end
+  resource :area, only: %i[show create], path: "pieces/area"
   get "pieces/compare" => "comparisons#show"
 
   resources :pieces, only: %i[index new create edit update] do

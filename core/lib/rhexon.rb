@@ -31,6 +31,7 @@ module Rhexon
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
+  room :Areas, "areas", WetEdge: "wet_edge", Sections: "sections"
   room :Compare, "compare", Side: "side", Differences: "differences", OtherMethod: "other_method"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",
                           Laying: "laying", Typed: "typed", Request: "request", ProductMix: "product_mix", Batches: "batches", Drops: "drops"

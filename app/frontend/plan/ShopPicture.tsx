@@ -1,4 +1,4 @@
-import { router } from "@inertiajs/react"
+import { Link } from "@inertiajs/react"
 import { useMemo } from "react"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
@@ -36,6 +36,18 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
   const most = Math.max(60, ...plan.strands.flatMap((strand) => strand.film.map(([, um]) => um)))
   return (
     <div className="shop-picture">
+      <ul className="strand-names">
+        {plan.strands.map((strand, index) => {
+          const piece = pieces.find((candidate) => candidate.core_id === strand.piece)
+          return (
+            piece && (
+              <li key={strand.piece} style={{ top: TOP + index * STRAND + 6, width: NAME - 10 }}>
+                <StrandName strand={strand} piece={piece} zone={plan.zone} />
+              </li>
+            )
+          )
+        })}
+      </ul>
       <svg width={axis.width + NAME + 8} height={height} role="img" aria-label={spoken(plan, pieces)}>
         <g transform={`translate(${NAME} 0)`}>
           <Days axis={axis} height={height} />
@@ -61,10 +73,6 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
             now {clock(now, plan.zone)}
           </text>
         </g>
-        {plan.strands.map((strand, index) => {
-          const piece = pieces.find((candidate) => candidate.core_id === strand.piece)
-          return piece ? <StrandName key={strand.piece} strand={strand} piece={piece} y={TOP + index * STRAND} zone={plan.zone} /> : null
-        })}
         {plan.lanes.map((lane, index) => (
           <text key={lane.person} x={0} y={lanes + index * LANE + 27} className="strand-name">
             {lane.person}
@@ -116,27 +124,15 @@ function Days({ axis, height }: { axis: Axis; height: number }) {
   )
 }
 
-function StrandName({ strand, piece, y, zone }: { strand: Strand; piece: PlanPiece; y: number; zone: string }) {
+function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPiece; zone: string }) {
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a link inside a drawing
-    <g
-      role="link"
-      tabIndex={0}
-      className="strand-link"
-      onClick={() => router.visit(`/pieces/${piece.id}/schedule`)}
-      onKeyDown={(event) => event.key === "Enter" && router.visit(`/pieces/${piece.id}/schedule`)}
-    >
-      <rect x={0} y={y + 2} width={NAME - 10} height={STRAND - 8} fill="transparent" />
-      <text x={0} y={y + 24} className="strand-name">
-        {piece.name}
-      </text>
-      <text x={0} y={y + 42} className="axis-tick">
-        {strand.ready_at ? when(strand.ready_at, zone) : "no date"}
-      </text>
-      <text x={0} y={y + 58} className="axis-tick" style={{ fill: strand.late_min ? "var(--stop-text)" : "var(--second)" }}>
+    <Link href={`/pieces/${piece.id}/schedule`} className="strand-link">
+      <b>{piece.name}</b>
+      <span>{strand.ready_at ? when(strand.ready_at, zone) : "no date"}</span>
+      <span data-state={strand.late_min ? "late" : undefined}>
         {strand.late_min ? `${duration(strand.late_min)} late` : `${duration(strand.hands_min)} of hands`}
-      </text>
-    </g>
+      </span>
+    </Link>
   )
 }
 

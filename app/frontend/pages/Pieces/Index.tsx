@@ -21,6 +21,9 @@ export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
         </div>
         {jobs.length > 0 && (
           <div className="ml-auto flex gap-2">
+            <Link href="/pieces/area" className="button">
+              Large area
+            </Link>
             <Link href="/pieces/plan" className="button">
               Shop plan
             </Link>

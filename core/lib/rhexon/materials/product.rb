@@ -63,6 +63,8 @@ module Rhexon
       def caution_air_c = figure("caution_air_c")
 
       def pot_life_min = figure("pot_life_min")
+      # @return [Figure, nil] minutes an edge stays wet
+      def open_time_min = figure("open_time_min")
 
       # Temperature the pot life is stated at, °C.
       def pot_life_t_c = 20

@@ -1,0 +1,172 @@
+import { type PointerEvent, useRef, useState } from "react"
+import { useWidth } from "@/lib/size"
+import type { AreaAnswer, Part, SectionOf } from "./props"
+
+const SNAP_M = 0.25
+const EDGE = 26
+
+type Props = {
+  parts: Part[]
+  exit: [number, number]
+  answer: AreaAnswer | null
+  selected: number | null
+  placing: boolean
+  onSelect: (index: number | null) => void
+  onDraw: (part: Part) => void
+  onExit: (at: [number, number]) => void
+}
+
+/** The floor from above: drag on free ground draws a part, a touch selects one. Sections carry their turn; the wet side of each is its tape edge. */
+export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDraw, onExit }: Props) {
+  const holder = useRef<HTMLDivElement>(null)
+  const width = useWidth(holder, 700)
+  const [draft, setDraft] = useState<{ from: [number, number]; to: [number, number] } | null>(null)
+  const right = Math.max(8, exit[0], ...parts.map((part) => part[0] + part[2])) + 1
+  const low = Math.max(5, exit[1], ...parts.map((part) => part[1] + part[3])) + 1
+  const scale = Math.min((width - 2 * EDGE) / right, 420 / low)
+  const height = low * scale + 2 * EDGE
+  const px = (metres: number) => EDGE + metres * scale
+  const at = (event: PointerEvent<SVGSVGElement>): [number, number] => {
+    const box = event.currentTarget.getBoundingClientRect()
+    const snap = (pixels: number) => Math.max(0, Math.round((pixels - EDGE) / scale / SNAP_M) * SNAP_M)
+    return [snap(event.clientX - box.left), snap(event.clientY - box.top)]
+  }
+  const drawn = draft && box(draft.from, draft.to)
+  return (
+    <div ref={holder}>
+      <svg
+        width={width}
+        height={height}
+        className="area-sketch"
+        role="img"
+        aria-label={`Sketch of ${parts.length} parts${answer ? `, laid on in ${answer.sections.length} sections` : ""}`}
+        style={{ touchAction: "none", cursor: placing ? "crosshair" : "default" }}
+        onPointerDown={(event) => {
+          const here = at(event)
+          if (placing) return onExit(here)
+          const hit = parts.findIndex((part) => inside(part, here))
+          onSelect(hit >= 0 ? hit : null)
+          if (hit < 0) {
+            event.currentTarget.setPointerCapture(event.pointerId)
+            setDraft({ from: here, to: here })
+          }
+        }}
+        onPointerMove={(event) => draft && setDraft({ ...draft, to: at(event) })}
+        onPointerUp={() => {
+          if (drawn && drawn[2] > 0 && drawn[3] > 0) onDraw(drawn)
+          setDraft(null)
+        }}
+        onPointerCancel={() => setDraft(null)}
+      >
+        {Array.from({ length: Math.ceil(right) + 1 }, (_, metre) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
+          <path key={`x${metre}`} d={`M${px(metre)} ${EDGE}V${height - EDGE}`} stroke="var(--rule)" strokeWidth={metre % 5 ? 0.5 : 1.2} />
+        ))}
+        {Array.from({ length: Math.ceil(low) + 1 }, (_, metre) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
+          <path key={`y${metre}`} d={`M${EDGE} ${px(metre)}H${width - EDGE}`} stroke="var(--rule)" strokeWidth={metre % 5 ? 0.5 : 1.2} />
+        ))}
+        {[0, 5, 10, 15, 20, 30, 40]
+          .filter((metre) => metre <= right)
+          .map((metre) => (
+            <text key={metre} x={px(metre)} y={EDGE - 8} textAnchor="middle" className="axis-tick">
+              {metre} m
+            </text>
+          ))}
+        {parts.map((part, index) => (
+          <rect
+            key={part.join(" ")}
+            x={px(part[0])}
+            y={px(part[1])}
+            width={part[2] * scale}
+            height={part[3] * scale}
+            fill="var(--lit)"
+            stroke="var(--ink)"
+            strokeWidth={index === selected ? 3 : 1.4}
+          />
+        ))}
+        {answer?.sections.map((section) => (
+          <g key={section.number} pointerEvents="none">
+            <rect
+              x={px(section.x) + 2}
+              y={px(section.y) + 2}
+              width={Math.max(section.width * scale - 4, 1)}
+              height={Math.max(section.height * scale - 4, 1)}
+              fill="var(--clear-2)"
+              fillOpacity={0.3 + (0.5 * section.number) / answer.sections.length}
+              stroke="var(--layer-ink)"
+              strokeDasharray="4 3"
+            />
+            <path
+              d={strips(section, answer.strip_m, px, scale)}
+              stroke="var(--layer-ink)"
+              strokeOpacity={0.28}
+              strokeWidth={1}
+              fill="none"
+            />
+            <text
+              x={px(section.x + section.width / 2)}
+              y={px(section.y + section.height / 2) + 2}
+              textAnchor="middle"
+              className="area-number"
+            >
+              {section.number}
+            </text>
+            {section.width * scale > 74 && section.height * scale > 54 && (
+              <text
+                x={px(section.x + section.width / 2)}
+                y={px(section.y + section.height / 2) + 20}
+                textAnchor="middle"
+                className="axis-tick"
+              >
+                {(section.ml / 1000).toFixed(1)} l, {Math.round(section.minutes)} min
+              </text>
+            )}
+          </g>
+        ))}
+        {drawn && (
+          <rect
+            x={px(drawn[0])}
+            y={px(drawn[1])}
+            width={drawn[2] * scale}
+            height={drawn[3] * scale}
+            fill="none"
+            stroke="var(--tape-off)"
+            strokeWidth={2}
+            strokeDasharray="5 3"
+          />
+        )}
+        <g transform={`translate(${px(exit[0])} ${px(exit[1])})`} pointerEvents="none">
+          <path d="M-9 -7h18v14h-18z" fill="url(#open)" stroke="#0a4e86" />
+          <text x={14} y={5} className="area-exit">
+            exit
+          </text>
+        </g>
+      </svg>
+    </div>
+  )
+}
+
+/** How the strips lie: one line a strip, or as many as can be told apart. */
+function strips(section: SectionOf, strip: number, px: (metres: number) => number, scale: number) {
+  const across = Math.abs(section.width - section.live_edge_m) < 1e-6
+  const length = across ? section.height : section.width
+  const every = strip * Math.max(1, Math.ceil(LEAST_GAP / (strip * scale)))
+  const lines: string[] = []
+  for (let at = every; at < length - 1e-6; at += every)
+    lines.push(
+      across
+        ? `M${px(section.x) + 3} ${px(section.y + at)}H${px(section.x + section.width) - 3}`
+        : `M${px(section.x + at)} ${px(section.y) + 3}V${px(section.y + section.height) - 3}`,
+    )
+  return lines.join("")
+}
+
+const LEAST_GAP = 9
+const inside = ([x, y, width, height]: Part, [at, down]: [number, number]) => at >= x && at <= x + width && down >= y && down <= y + height
+const box = (one: [number, number], other: [number, number]): Part => [
+  Math.min(one[0], other[0]),
+  Math.min(one[1], other[1]),
+  Math.abs(one[0] - other[0]),
+  Math.abs(one[1] - other[1]),
+]

@@ -1,0 +1,256 @@
+import { Head, Link } from "@inertiajs/react"
+import { useEffect, useState } from "react"
+import type { AreaAnswer, AreaChoices, AreaFields, Part } from "@/area/props"
+import { Sketch } from "@/area/Sketch"
+import { SelectField, TextField } from "@/components/Field"
+import { Shell } from "@/components/Shell"
+import { Patterns } from "@/drawing/Patterns"
+import { Refused, send } from "@/lib/api"
+import { useKeys } from "@/lib/keys"
+import { duration } from "@/lib/time"
+import { useUnits } from "@/lib/units"
+import type { ErrorSaid } from "@/types"
+
+type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
+const GALLON_ML = 3785.411784
+const SIDES = ["from the left, m", "from the top, m", "across, m", "down, m"]
+const TOOLS: Record<string, string> = { brush: "brush, 10 cm", roller: "roller, 25 cm", applicator: "floor applicator, 45 cm" }
+
+/** A floor or hall in sections that stay wet at their edge, laid on so that the last one ends at the exit. */
+export default function AreaPage({ choices, first }: Props) {
+  const [fields, setFields] = useState<AreaFields>({
+    ...first,
+    product: choices.products[0]?.code ?? "",
+    room: choices.rooms[0] ?? "",
+    rate: "",
+  })
+  const [answer, setAnswer] = useState<AreaAnswer | null>(null)
+  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [selected, setSelected] = useState<number | null>(null)
+  const [placing, setPlacing] = useState(false)
+  const [units] = useUnits()
+  useEffect(() => {
+    const stop = new AbortController()
+    send<AreaAnswer>("POST", "/pieces/area", { fields }, stop.signal)
+      .then((found) => {
+        setAnswer(found)
+        setError(null)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+    return () => stop.abort()
+  }, [fields])
+  const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))
+  const part = selected === null ? undefined : fields.parts[selected]
+  const side = (index: number, text: string) => {
+    const value = Number(text.replace(",", "."))
+    if (Number.isFinite(value) && selected !== null)
+      set({
+        parts: fields.parts.map((found, at) =>
+          at === selected ? (found.map((old, nth) => (nth === index ? value : old)) as Part) : found,
+        ),
+      })
+  }
+  const add = (drawn: Part) => {
+    set({ parts: [...fields.parts, drawn] })
+    setSelected(fields.parts.length)
+  }
+  const remove = () => {
+    if (selected === null || fields.parts.length < 2) return
+    set({ parts: fields.parts.filter((_, at) => at !== selected) })
+    setSelected(null)
+  }
+  useKeys({ Delete: remove, Backspace: remove, e: () => setPlacing(true) })
+  const liquid = (ml: number) => (units === "us" ? `${(ml / GALLON_ML).toFixed(2)} gal` : `${(ml / 1000).toFixed(1)} l`)
+  const at = (where: string) => (error?.where === where ? error.sentence : undefined)
+  return (
+    <Shell
+      keys={[
+        ["E", "Put the exit somewhere else"],
+        ["Delete", "Take the selected part away"],
+      ]}
+    >
+      <Head title="Large area" />
+      <Patterns />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Large area</h1>
+          <p className="sub">
+            <Link href="/pieces" className="underline underline-offset-2">
+              Jobs and pieces
+            </Link>{" "}
+            · drag on free ground to draw a part; each section stays wet at its edge until the next strip meets it
+          </p>
+        </div>
+        {answer && (
+          <dl className="summary">
+            <div>
+              <dt>area</dt>
+              <dd>{answer.area_m2.toFixed(1)} m²</dd>
+            </div>
+            <div>
+              <dt>one coat</dt>
+              <dd>{liquid(answer.ml)}</dd>
+            </div>
+            <div>
+              <dt>{answer.coats} coats</dt>
+              <dd>{liquid(answer.all_ml)}</dd>
+            </div>
+            <div>
+              <dt>hands a coat</dt>
+              <dd>{duration(answer.minutes)}</dd>
+            </div>
+          </dl>
+        )}
+      </header>
+      <div className="schedule-grid">
+        <div className="min-w-0">
+          <Sketch
+            parts={fields.parts}
+            exit={fields.exit}
+            answer={answer}
+            selected={selected}
+            placing={placing}
+            onSelect={setSelected}
+            onDraw={add}
+            onExit={(exit) => {
+              set({ exit })
+              setPlacing(false)
+            }}
+          />
+          <div className="flex flex-wrap items-end gap-3 mt-2">
+            <button type="button" className="button" aria-pressed={placing} onClick={() => setPlacing(!placing)}>
+              {placing ? "Touch where it is" : "Move the exit"}
+            </button>
+            <button type="button" className="button" onClick={() => add(beside(fields.parts))}>
+              Another part
+            </button>
+            {part && (
+              <button type="button" className="button" data-quiet disabled={fields.parts.length < 2} onClick={remove}>
+                Take part {(selected ?? 0) + 1} away
+              </button>
+            )}
+          </div>
+          {part && (
+            <div className="room-fields mt-3">
+              {SIDES.map((label, index) => (
+                <TextField
+                  key={`${selected} ${label}`}
+                  label={`Part ${(selected ?? 0) + 1} ${label}`}
+                  value={String(part[index])}
+                  onChange={(text) => side(index, text)}
+                />
+              ))}
+            </div>
+          )}
+          {error && (
+            <p className="said" role="alert">
+              {error.sentence}
+              {error.accepted ? ` (${error.accepted})` : ""}
+            </p>
+          )}
+        </div>
+        <div className="min-w-0 grid gap-3 content-start">
+          <SelectField
+            label="Product"
+            value={fields.product}
+            error={at("product")}
+            options={choices.products.map((product): [string, string] => [product.code, product.name])}
+            onChange={(product) => set({ product })}
+          />
+          <div className="room-fields">
+            <SelectField
+              label="Laid on with"
+              value={fields.tool}
+              options={choices.tools.map((tool): [string, string] => [tool, TOOLS[tool] ?? tool])}
+              onChange={(tool) => set({ tool })}
+            />
+            <SelectField
+              label="In the air of"
+              value={fields.room}
+              options={choices.rooms.map((room): [string, string] => [room, room])}
+              onChange={(room) => set({ room })}
+            />
+            <SelectField
+              label="Strips run"
+              value={fields.strips}
+              options={[
+                ["along", "along the longer side"],
+                ["x", "across the sketch"],
+                ["y", "up and down it"],
+              ]}
+              onChange={(strips) => set({ strips })}
+            />
+            <TextField
+              label="m² an hour"
+              value={fields.rate}
+              placeholder={String(choices.rates[fields.tool] ?? "")}
+              error={at("rate")}
+              onChange={(rate) => set({ rate })}
+            />
+            <TextField
+              label="Coats"
+              value={String(fields.coats)}
+              error={at("coats")}
+              onChange={(coats) => set({ coats: Number(coats.replace(/\D/g, "")) || 1 })}
+            />
+          </div>
+          {answer && <Words answer={answer} liquid={liquid} />}
+        </div>
+      </div>
+    </Shell>
+  )
+}
+
+/** A new part beside those that are there. */
+const beside = (parts: Part[]): Part => [
+  Math.max(...parts.map((part) => part[0] + part[2])),
+  Math.min(...parts.map((part) => part[1])),
+  2,
+  2,
+]
+
+function Words({ answer, liquid }: { answer: AreaAnswer; liquid: (ml: number) => string }) {
+  return (
+    <section aria-label="Sections" className="rule pt-2">
+      <h2 className="head">
+        {answer.sections.length} {answer.sections.length === 1 ? "section" : "sections"}, edge at most {answer.limit_m.toFixed(1)} m
+      </h2>
+      <p className="sub small">
+        Open time {Math.round(answer.open_min)} min in this air
+        {answer.open_min < answer.sheet_open_min ? `, ${answer.sheet_open_min} on the sheet` : ""}. Cut in only as far ahead as stays wet.
+        Still air until tack-free
+        {answer.touch_min ? ` (${duration(answer.touch_min)})` : ""}, then air on
+        {answer.recoat_min ? `; the next coat after ${duration(answer.recoat_min)}` : ""}.
+      </p>
+      {answer.cut_off.length > 0 && (
+        <p className="said" role="alert">
+          Part {answer.cut_off.map((index) => index + 1).join(", ")} cannot be left without walking over wet work: it touches no part that
+          leads to the exit.
+        </p>
+      )}
+      <table className="compare-table">
+        <caption className="sr-only">Sections in the order they are laid on</caption>
+        <thead>
+          <tr>
+            <th scope="col">Section</th>
+            <th scope="col">after</th>
+            <th scope="col">edge</th>
+            <th scope="col">area</th>
+            <th scope="col">stage</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.sections.map((section) => (
+            <tr key={section.number}>
+              <th scope="row">{section.number}</th>
+              <td>{duration(section.begins_min)}</td>
+              <td>{section.live_edge_m.toFixed(1)} m</td>
+              <td>{section.area_m2.toFixed(1)} m²</td>
+              <td>{liquid(section.ml)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}

@@ -1,0 +1,72 @@
+require "application_system_test_case"
+
+class ShopPlanTest < ApplicationSystemTestCase
+  setup do
+    @desk = make_piece(name: "Desk", steps: [ coat("s1", coats: 3) ])
+    make_piece(name: "Panel", steps: [ coat("s1", product: "seal", coats: 2) ])
+  end
+
+  test "the plan of the shop: pieces, goals, chance, a plan that is kept" do
+    visit "/pieces"
+    click_on "Shop plan"
+    assert_selector ".shop-picture svg"
+    assert_selector ".strand-link", text: "Desk"
+    assert_text "What shuts next"
+    assert_text(/by the date asked for/)
+    assert_accessible
+    click_on "Keep this plan"
+    assert_text "Nothing has moved since."
+    find(".goal", text: "Fewest sessions").click
+    assert_selector ".goal[aria-pressed=true]", text: "Fewest sessions"
+    assert_equal "fewest_sessions", Shop.current.reload.goal
+    find("h1").click
+    press "t"
+    assert_selector "table.sheet-table td", text: "Coat 1 of 3"
+    assert_accessible
+    assert_quiet_console
+  end
+
+  test "schedules side by side, and one put away" do
+    visit "/pieces/compare?piece=#{@desk.id}"
+    select "As Panel", from: "Hold it against"
+    assert_selector ".side", text: "As Panel"
+    assert_selector ".side-words", text: /fewer/
+    assert_selector "td[data-state=best]"
+    assert_accessible
+    within(find(".side", text: "As Panel")) { click_on "Put away" }
+    assert_no_selector "th", text: "As Panel"
+    assert_quiet_console
+  end
+
+  test "a floor in sections" do
+    visit "/pieces/area"
+    assert_text "sections, edge at most"
+    click_on "Another part"
+    assert_field "Part 3 across, m", with: "2"
+    fill_in "Part 3 across, m", with: "3"
+    assert_selector ".summary dd", text: "66.0 m²"
+    select "brush, 10 cm", from: "Laid on with"
+    assert_text "edge at most"
+    click_on "Take part 3 away"
+    assert_selector ".summary dd", text: "60.0 m²"
+    assert_accessible
+    assert_quiet_console
+  end
+
+  test "people, guns and what a room is used for" do
+    visit "/shop"
+    fill_in "Somebody else", with: "Osei"
+    within(find("form", text: "Somebody else")) { click_on "Add" }
+    assert_selector ".people b", text: "Osei"
+    within(find(".people li", text: "Osei")) { uncheck "may spray" }
+    within(find(".room-air", text: "bench", match: :first)) do
+      check "spray, one pass at a time"
+      fill_in "Places on its rack", with: "8"
+      click_on "Keep bench"
+      assert_text "Kept. The plan follows."
+    end
+    assert_equal [ %w[spray], 8 ], Room.first.then { |room| [ room.uses, room.rack_places ] }
+    assert_equal [ [] ], Person.where(name: "Osei").pluck(:skills)
+    assert_accessible
+  end
+end
