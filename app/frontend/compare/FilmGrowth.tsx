@@ -46,7 +46,7 @@ export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: n
         )}
         {last && (
           <text
-            x={Math.min(x(end), width - 4)}
+            x={Math.max(Math.min(x(end), width - 4), 52)}
             y={Math.max(up(Math.max(...side.film.map(([, um]) => um))) - 5, 13)}
             textAnchor="end"
             className="strand-name"
