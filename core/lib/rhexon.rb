@@ -20,7 +20,7 @@ module Rhexon
 
   room :Materials, "materials", Figure: "figure", Product: "product", Pairs: "pairs", Cautions: "cautions", Lines: "lines"
   room :Drying, "drying", Air: "air", Climate: "climate", Line: "line", Progress: "progress", Rate: "rate", Milestone: "milestones", Milestones: "milestones",
-                          Opening: "opening", Closing: "closing", Normal: "normal", Belief: "belief", Beliefs: "beliefs"
+                          Opening: "opening", Closing: "closing", Normal: "normal", Belief: "belief", Beliefs: "beliefs", Learning: "learning"
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
   room :Planning, "planning", Shop: "shop", Person: "person", Room: "room", Piece: "piece", Calendar: "calendar", Pass: "pass", Need: "pass", Hard: "pass", Turns: "turns", Expansion: "expansion",

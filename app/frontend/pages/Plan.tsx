@@ -17,6 +17,12 @@ const KEYS: [string, string][] = [
   ["G", "What it could aim at"],
 ]
 
+const LIMITS: Record<string, string> = {
+  hands: "so long take all hands together",
+  room: "so long is the spray room taken",
+  chain: "so long takes the longest piece alone",
+}
+
 /** All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could be aimed at. */
 export default function PlanPage(first: PlanProps) {
   const [state, setState] = useState(first)
@@ -50,7 +56,7 @@ export default function PlanPage(first: PlanProps) {
           <p className="sub">
             {pieces.length} {pieces.length === 1 ? "piece" : "pieces"}, {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
             {plan.bound.ready_at < latest
-              ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${plan.bound.because === "hands" ? "so long take all hands together" : "so long takes the longest piece alone"}.`
+              ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${LIMITS[plan.bound.because] ?? ""}.`
               : "No plan can be ready sooner."}
           </p>
         </div>

@@ -54,6 +54,29 @@ class BeliefTest < CoreTest
     assert_in_delta 1.2, belief.factor, 0.08
   end
 
+  def look(answer, at, **fields) = { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => answer, "at" => at, **fields.transform_keys(&:to_s) }
+
+  # Laid by 07:43, recoat 90 min on the sheet: not yet at 09:28 (105 min), dry at 09:43 (120): ln of 7/6 to 4/3, one coat.
+  def test_all_looks_at_one_coat_are_one_interval
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:10+01:00"), look("not_yet", "2026-11-23T09:28+01:00"), look("dry", "2026-11-23T09:43+01:00") ]
+    made = plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:45+01:00")
+    found = Rhexon::Drying::Learning.observations(made)
+    assert_equal 1, found.size
+    assert_in_delta Math.log(7 / 6.0), found.first.from, 1e-6
+    assert_in_delta Math.log(4 / 3.0), found.first.to, 1e-6
+    taught = Rhexon::Drying::Learning.taught(found)
+    expected = FIRST.after(Math.log(7 / 6.0), Math.log(4 / 3.0))
+    assert_equal [ "w20", "early", 1 ], taught.first.values_at("product", "group", "coats")
+    assert_in_delta expected.m, taught.first["m"], 1e-9
+    exact = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ], now: "2026-11-23T09:45+01:00")))
+    assert_in_delta FIRST.exactly(Math.log(4 / 3.0)).m, exact.first["m"], 1e-9
+  end
+
+  def test_a_coat_that_was_never_found_dry_teaches_nothing
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:28+01:00") ]
+    assert_empty Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00"))
+  end
+
   # q = 0.9: exp(0 + 1.28155 · sqrt(0.35² + 0.15²)) = exp(0.48800) = 1.6290.
   def test_a_safe_plan_takes_the_quantile_with_the_noise_of_a_coat
     assert_in_delta 1.6290, FIRST.factor(0.9), 1e-3

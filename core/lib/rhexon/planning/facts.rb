@@ -3,7 +3,7 @@ module Rhexon
     # What the log says of one pass.
     # @!attribute started_at, done_at [Integer, nil] minutes, never rounded to the grid
     # @!attribute person [String, nil] who began it
-    # @!attribute looks [Array<Array(String, String, Integer)>] dry tests in time order: milestone, "dry" or "not_yet", minute
+    # @!attribute looks [Array<Array(String, String, Integer, Boolean)>] dry tests in time order: milestone, "dry" or "not_yet", minute, whether "just now"
     Facts = Struct.new(:started_at, :done_at, :person, :looks, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
@@ -17,7 +17,7 @@ module Rhexon
           when "done"
             fact.started_at ||= minute
             fact.done_at ||= minute
-          when "dry_test" then fact.looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute ]
+          when "dry_test" then fact.looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute, entry["exact"] ]
           end
         end
       end

@@ -1,10 +1,10 @@
 module Rhexon
   module Search
     # No plan can be ready before: each piece alone with everybody for itself, coats not slowing each other, no scuffs, rooms and tools free;
-    # and for each training the hands it takes, through the open hours of those who have it, between the earliest start and the shortest tail.
+    # for each room that holds one pass at a time all its passes; and for each training the hands it takes, through the open hours of those who have it, between the earliest start and the shortest tail.
     class Bound
       # @!attribute ready_at [Integer]
-      # @!attribute because  [String] chain or hands
+      # @!attribute because  [String] chain, hands or room
       # @!attribute passes   [Array<String>] keys of the chain
       # @!attribute tails    [Array<Integer, nil>] by pass: minutes from its start to ready, alone in the shop
       # @!attribute earliest [Array<Integer, nil>] by pass: start alone in the shop
@@ -18,9 +18,8 @@ module Rhexon
         @alone = Construct.new(model, relaxed: true).each_alone
         chains = model.pieces.each_index.filter_map { |piece| chain(piece) }
         longest = chains.max_by { |ready, piece| [ ready, -piece ] }
-        hands = hands_end
-        @ready_at = [ longest&.first, hands ].compact.max || model.shop.now
-        @because = longest.nil? || (hands && hands > longest.first) ? "hands" : "chain"
+        limits = { "chain" => longest&.first, "hands" => hands_end, "room" => rooms_end }.compact
+        @because, @ready_at = limits.max_by(&:last) || [ "hands", model.shop.now ]
         @passes = @because == "chain" ? (model.first[longest.last]..model.last[longest.last]).map { |index| model.passes[index].key } : []
       end
 
@@ -38,30 +37,43 @@ module Rhexon
         [ ready, piece ]
       end
 
+      def open = @open ||= @m.passes.each_index.select { |index| @m.logged.placed[index].nil? && @m.hands[index].positive? && @earliest[index] }
+
+      # All passes of a room that holds one at a time, while anybody is there.
+      def rooms_end
+        @m.rooms.each_index.select { |room| @m.rooms[room].single? }.filter_map do |room|
+          mine = open.select { |index| @m.room[index] == room }
+          end_to_end((0...@m.people.size).to_a, mine, 1) if mine.any?
+        end.max
+      end
+
       # All hands of a crew laid end to end.
       def hands_end
-        open = @m.passes.each_index.select { |index| @m.logged.placed[index].nil? && @m.hands[index].positive? && @earliest[index] }
         open.group_by { |index| @m.crew[index] }.keys.map { |crew| crew_end(crew, open.select { |index| (@m.crew[index] - crew).empty? }) }.compact.max
       end
 
       # Work that only these hands may do: from the earliest head on, and after it at least the shortest tail.
-      def crew_end(crew, indices)
+      def crew_end(crew, indices) = end_to_end(crew, indices, crew.size)
+
+      # @param most [Integer] that can be at work at once
+      def end_to_end(crew, indices, most)
         left = indices.sum { |index| @m.hands[index] }
         head = indices.map { |index| @earliest[index] }.min
         tail = indices.map { |index| @tails[index] - @m.hands[index] }.min
-        found = laid_end_to_end(crew, head, left)
+        found = laid_end_to_end(crew, head, left, most)
         found && found + [ tail, 0 ].max
       end
 
-      def laid_end_to_end(crew, from, left)
+      def laid_end_to_end(crew, from, left, most)
         edges = crew.flat_map { |person| hours = @m.hours[person]; hours.opens.zip(hours.shuts).flat_map { |open, shut| shut > from ? [ [ [ open, from ].max, 1 ], [ shut, -1 ] ] : [] } }.sort
         there = 0
         edges.each_with_index do |(minute, change), index|
           there += change
+          at_work = [ there, most ].min
           following = edges[index + 1]&.first or return
-          return minute + (left / there.to_f).ceil if there.positive? && left <= there * (following - minute)
+          return minute + (left / at_work.to_f).ceil if at_work.positive? && left <= at_work * (following - minute)
 
-          left -= there * (following - minute)
+          left -= at_work * (following - minute)
         end
         nil
       end
