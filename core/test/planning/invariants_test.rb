@@ -30,6 +30,15 @@ class InvariantsTest < CoreTest
     assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > 5 }, "the shops must be hard enough to meet each reason"
   end
 
+  # Small ones by the thousand: rare meetings of rules show in numbers.
+  def test_fifteen_hundred_small_workshops_keep_every_promise
+    1500.times do |seed|
+      shop = random_workshop(Random.new(10_000 + seed), most: 2, steps: 2..4)
+      plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h
+      assert_empty PlanChecker.new(shop, plan).faults, "seed #{10_000 + seed}"
+    end
+  end
+
   # The checker itself must be able to fail.
   def test_the_checker_finds_planted_faults
     shop = shop_json(piece(document(coat("s1", coats: 2))))

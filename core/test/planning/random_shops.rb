@@ -1,7 +1,9 @@
 # Seeded random shops: few pieces, all kinds of step, odd hours and air. For tests that hold for any shop.
 module RandomShops
-  def random_shop(random)
-    pieces = Array.new(random.rand(1..4)) { |index| random_piece(random, "p#{index}") }
+  # @param most [Integer] pieces
+  # @param steps [Range] of each
+  def random_shop(random, most: 4, steps: 2..8)
+    pieces = Array.new(random.rand(1..most)) { |index| random_piece(random, "p#{index}", steps) }
     week = %w[mon tue wed thu fri sat].first(random.rand(3..6)).to_h { |day| [ day, [ [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], [ [ "08:00", "17:00" ] ], [ [ "13:00", "18:30" ] ] ].sample(random: random) ] }
     shop_json(*pieces, now: format("2026-%02d-%02dT%02d:%02d+01:00", random.rand(1..3), random.rand(1..28), random.rand(6..15), random.rand(60)), week: week, except: [ { "date" => "2026-03-16", "open" => [] } ], seed: random.rand(99),
                        rooms: random_rooms(random), house: { "dust_settles_min" => [ 0, 30 ].sample(random: random), "scuff" => %w[none always after_a_night].sample(random: random), "rub_out" => %w[cautious usual brisk].sample(random: random) })
@@ -16,8 +18,8 @@ module RandomShops
   end
 
   # The same with two or three people, some of them trained, rooms of their own for dust and spray, a rack, one gun, faces in turn and hard windows.
-  def random_workshop(random)
-    shop = random_shop(random)
+  def random_workshop(random, **size)
+    shop = random_shop(random, **size)
     week = shop["people"].first["week"]
     late = week.transform_values { [ %w[11:00 19:30] ] }
     people = [ { "id" => "imke", "week" => week, "skills" => [ "spray" ] }, { "id" => "osei", "week" => [ week, late ].sample(random: random), "skills" => [] }, { "id" => "wren", "week" => late } ].first(random.rand(2..3))
@@ -41,8 +43,8 @@ module RandomShops
     end
   end
 
-  def random_piece(random, id)
-    steps = Array.new(random.rand(2..8)) { |index| random_step(random, "s#{index}") }
+  def random_piece(random, id, count = 2..8)
+    steps = Array.new(random.rand(count)) { |index| random_step(random, "s#{index}") }
     piece(document(*steps), id: id, count: random.rand(1..6), area_m2: random.rand(0.2..2.5).round(2), wood: %w[open closed].sample(random: random))
   end
 

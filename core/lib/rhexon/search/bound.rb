@@ -59,7 +59,8 @@ module Rhexon
       def end_to_end(crew, indices, most)
         left = indices.sum { |index| @m.hands[index] }
         head = indices.map { |index| @earliest[index] }.min
-        tail = indices.map { |index| @tails[index] - @m.hands[index] }.min
+        # Work that pauses overnight ends later than its hands alone would take.
+        tail = indices.map { |index| @alone.ready[@m.piece_of[index]] - @alone.hands_end[index] }.min
         found = laid_end_to_end(crew, head, left, most)
         found && found + [ tail, 0 ].max
       end

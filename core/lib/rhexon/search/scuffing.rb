@@ -47,7 +47,7 @@ module Rhexon
         minutes = ceil(@m.scuff_min[index])
         sanded = @m.unders[index].filter_map { |under| under.sand && open_at_or_logged(under) }.max
         earliest = [ @now, @t.ends[@m.piece_of[index]], sanded ].compact.max
-        gap = @m.scuff_room[index] == @m.room[index] ? [ @m.settles[index] - @m.setup[index], 0 ].max : 0
+        gap = gap(index)
         at = [ earliest, from - minutes - gap ].max
         TRIES.times do
           scuff = scuff_from(index, at, minutes)
@@ -61,23 +61,27 @@ module Rhexon
         coat
       end
 
+      # Dust in the coat's own room settles before its work.
+      def gap(index) = @m.scuff_room[index] == @m.room[index] ? [ @m.settles[index] - @m.setup[index], 0 ].max : 0
+
       def open_at_or_logged(under)
         placed = @m.logged.placed[under.lower]
         placed ? @m.drier.reached_at(placed, "sand") : open_at(under.lower, under.sand)
       end
 
+      # @param minutes [Integer] of hands, on the grid
+      # @param length [Integer] of dust
       # @return [Array(Integer, Integer, Integer)] start, end, person
-      def scuff_from(index, from, minutes)
+      def scuff_from(index, from, minutes, length = @m.scuff_min[index])
         here = @t.floors[@m.scuff_room[index]]
-        crew = @m.scuff_crew[index]
         while true
-          start, who = crew.filter_map { |person| (found = @t.lanes[person].slot(from, minutes)) && [ found, person ] }.min
+          start, who = @m.scuff_crew[index].filter_map { |person| (found = @t.lanes[person].slot(from, minutes)) && [ found, person ] }.min
           raise Construct::Blocked.new(:hours, index) unless start
 
           later = here.lane ? here.lane.slot(start, minutes) : start
-          dry = here.wet.clash(start, start + @m.scuff_min[index] + @m.settles[index]) if later == start
+          dry = here.wet.clash(start, start + length + @m.settles[index]) if later == start
           later = ceil(dry) if dry
-          return [ start, start + @m.scuff_min[index], who ] if later == start
+          return [ start, start + length, who ] if later == start
 
           from = later
         end

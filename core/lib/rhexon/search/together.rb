@@ -4,6 +4,7 @@ module Rhexon
     # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
     module Together
       TRIES = 400
+      SCUFF_TRIES = 6
       # A window that is not caught within so long never is.
       LOOK_AHEAD_MIN = 120 * 1440
 
@@ -12,7 +13,7 @@ module Rhexon
       # @param block [Blocks::Block]
       def together(block)
         spots = caught(block)
-        spots = caught(block) if !@relaxed && scuffed_before(block, spots)
+        spots = after_scuffs(block, spots) unless @relaxed
         members(block).zip(spots) { |index, spot| settle(index, spot) }
       end
 
@@ -24,22 +25,40 @@ module Rhexon
         crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] } or raise Construct::Blocked.new(:hard_window, block.last)
       end
 
-      # Films under the block whose own windows were lost are scuffed before it begins.
-      # @return [Boolean] there were some
-      def scuffed_before(block, spots)
-        lost = members(block).zip(spots).select { |index, spot| @m.scuff_min[index].positive? && @m.unders[index].any? { |under| under.lower < block.first } && scuff_first?(index, spot.start + @m.setup[index]) }.map(&:first)
-        free = @t.ends[@m.piece_of[block.first]]
-        before = spots.first.start - @m.settles[block.first]
-        lost.reverse_each do |index|
-          minutes = ceil(@m.scuff_min[index])
-          scuff = nearer(index, scuff_from(index, [ @now, free, *dry_to_sand(index, block) ].max, minutes), before, minutes)
-          # Too old by then: right at the opening, and the block after it.
-          scuff = scuff_from(index, before - minutes, minutes) if scuff[1] + @m.house(index, "scuff_valid_min") < spots.last.start
-          put_scuff(index, scuff)
-          before = scuff[0]
-          @t.ends[@m.piece_of[index]] = [ @t.ends[@m.piece_of[index]], scuff[1] ].max
+      # Films under the block whose own windows were lost are scuffed before it begins, and not so long before that the scuff grows old.
+      # @return [Array<Spot>]
+      def after_scuffs(block, spots)
+        piece = @m.piece_of[block.first]
+        free = @t.ends[piece]
+        SCUFF_TRIES.times do |attempt|
+          lost = members(block).zip(spots).select { |index, spot| to_scuff?(block, index, spot) }.map(&:first)
+          return spots if lost.empty?
+
+          scuffs = scuffs_before(block, lost, spots, free)
+          @t.ends[piece] = scuffs.last[1] + gap(block.first)
+          spots = caught(block)
+          if attempt == SCUFF_TRIES - 1 || spots.last.start + @m.setup[block.last] <= scuffs.first[1] + @m.house(block.first, "scuff_valid_min")
+            lost.zip(scuffs) { |index, scuff| put_scuff(index, scuff) }
+            return spots
+          end
+          @t.ends[piece] = free
         end
-        lost.any?
+      end
+
+      def to_scuff?(block, index, spot) = @m.scuff_min[index].positive? && @m.unders[index].any? { |under| under.lower < block.first } && scuff_first?(index, spot.start + @m.setup[index])
+
+      # All of them in one go, as near to the block as hands allow.
+      # @return [Array<Array(Integer, Integer, Integer)>] start, end and person, in the order of the passes
+      def scuffs_before(block, lost, spots, free)
+        lengths = lost.map { |index| ceil(@m.scuff_min[index]) }
+        minutes = lengths.sum
+        earliest = [ @now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
+        before = spots.first.start - @m.settles[block.first]
+        found = scuff_from(lost.first, earliest, minutes, minutes)
+        later = scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
+        found = later if later[1] <= before || found[0] + @m.scuff_min[lost.first] + @m.house(block.first, "scuff_valid_min") < spots.last.start + @m.setup[block.last]
+        cursor = found[0]
+        lost.zip(lengths).map { |index, length| [ cursor, cursor + @m.scuff_min[index], found[2] ].tap { cursor += length } }
       end
 
       def dry_to_sand(index, block) = @m.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
