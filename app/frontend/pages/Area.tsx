@@ -1,5 +1,6 @@
 import { Head, Link } from "@inertiajs/react"
 import { useEffect, useState } from "react"
+import { AreaWords } from "@/area/AreaWords"
 import type { AreaAnswer, AreaChoices, AreaFields, Part } from "@/area/props"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
@@ -194,7 +195,7 @@ export default function AreaPage({ choices, first }: Props) {
               onChange={(coats) => set({ coats: Number(coats.replace(/\D/g, "")) || 1 })}
             />
           </div>
-          {answer && <Words answer={answer} liquid={liquid} />}
+          {answer && <AreaWords answer={answer} liquid={liquid} />}
         </div>
       </div>
     </Shell>
@@ -208,49 +209,3 @@ const beside = (parts: Part[]): Part => [
   2,
   2,
 ]
-
-function Words({ answer, liquid }: { answer: AreaAnswer; liquid: (ml: number) => string }) {
-  return (
-    <section aria-label="Sections" className="rule pt-2">
-      <h2 className="head">
-        {answer.sections.length} {answer.sections.length === 1 ? "section" : "sections"}, edge at most {answer.limit_m.toFixed(1)} m
-      </h2>
-      <p className="sub small">
-        Open time {Math.round(answer.open_min)} min in this air
-        {answer.open_min < answer.sheet_open_min ? `, ${answer.sheet_open_min} on the sheet` : ""}. Cut in only as far ahead as stays wet.
-        Still air until tack-free
-        {answer.touch_min ? ` (${duration(answer.touch_min)})` : ""}, then air on
-        {answer.recoat_min ? `; the next coat after ${duration(answer.recoat_min)}` : ""}.
-      </p>
-      {answer.cut_off.length > 0 && (
-        <p className="said" role="alert">
-          Part {answer.cut_off.map((index) => index + 1).join(", ")} cannot be left without walking over wet work: it touches no part that
-          leads to the exit.
-        </p>
-      )}
-      <table className="compare-table">
-        <caption className="sr-only">Sections in the order they are laid on</caption>
-        <thead>
-          <tr>
-            <th scope="col">Section</th>
-            <th scope="col">after</th>
-            <th scope="col">edge</th>
-            <th scope="col">area</th>
-            <th scope="col">stage</th>
-          </tr>
-        </thead>
-        <tbody>
-          {answer.sections.map((section) => (
-            <tr key={section.number}>
-              <th scope="row">{section.number}</th>
-              <td>{duration(section.begins_min)}</td>
-              <td>{section.live_edge_m.toFixed(1)} m</td>
-              <td>{section.area_m2.toFixed(1)} m²</td>
-              <td>{liquid(section.ml)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  )
-}

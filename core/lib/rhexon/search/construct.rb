@@ -4,6 +4,7 @@ module Rhexon
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
       include Placing
+      include Settling
       include Scuffing
       include Together
 
