@@ -12,9 +12,18 @@ class FrozenPasses
 
     @logged.each { |step_id, coat| unchanged!(step_id, coat, after) }
     nothing_new_before!(after)
+    same_support!(after)
   end
 
   private
+
+  # The log goes by the faces that were laid on in one pass, and those by how the piece lies.
+  def same_support!(after)
+    return if (after["support"] || "flat") == (@document["support"] || "flat")
+
+    laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find { |step| %w[coat stain].include?(step["kind"]) && step["support"].nil? } or return
+    raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
+  end
 
   def unchanged!(step_id, coat, after)
     before = step(@document, step_id) or return

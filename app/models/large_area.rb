@@ -73,7 +73,7 @@ class LargeArea
   def open_min = Rhexon::Areas::WetEdge.open_min(product, climate) || raise(Rhexon::Refusal.new("#{product.name} gives no open time", where: "product", accepted: "one whose sheet does"))
   def limit_m = Rhexon::Areas::WetEdge.longest_m(rate_m2_per_h: rate, open_min: open_min, strip_m: strip_m)
   def strip_m = Rhexon::Reference.table("hands").fetch("strip_m").fetch(tool)
-  def ml_per_m2 = Rhexon::Mixing::Laying.of(area_m2: 1.0, wet_um: wet_um, method: laid, left_behind_ml: 0, margin_percent: 10).gross_ml
+  def ml_per_m2 = Rhexon::Mixing::Laying.of(area_m2: 1.0, wet_um: wet_um, method: laid, left_behind_ml: 0).gross_ml
 
   def reached(milestone)
     coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: laid, wet_um: wet_um, earlier_coats: 0)

@@ -62,4 +62,17 @@ class PlansTest < RequestTest
     get "/pieces/compare"
     assert_response :success
   end
+
+  test "how wet work lies makes one pass a face, and stays once work is in the log" do
+    @desk.faces.create!(name: "underside", kind: "back", area_m2: 1.0, grain: "closed", position: 1)
+    keys = -> { ShopFloor.new.plan.of_piece(@desk.core_id).map { |placement| placement.pass.key.split("/").last } }
+    assert_includes keys.call, "underside"
+    place = { "op" => "place", "set" => { "support" => "hung" } }
+    @desk.reload.schedule.edit!(place, base: @desk.schedule.head.number, reason: "Hung")
+    assert_equal [ "top+underside" ], keys.call.uniq
+    log(@desk, "s1/1/top+underside", "done", 2.hours.ago)
+    log(@desk, "s2/1/top+underside", "done", 1.hour.ago)
+    refusal = assert_raises(Rhexon::Refusal) { @desk.schedule.reload.edit!({ "op" => "place", "set" => { "support" => "points" } }, base: @desk.schedule.head.number, reason: "Points") }
+    assert_match(/already in the log as the piece lay then/, refusal.message)
+  end
 end

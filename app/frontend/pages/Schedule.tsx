@@ -1,4 +1,4 @@
-import { Head, Link, router } from "@inertiajs/react"
+import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
 import { Shell } from "@/components/Shell"
 import { FilmSection } from "@/drawing/FilmSection"
@@ -10,16 +10,15 @@ import { ChanceSaid } from "@/plan/Chances"
 import { AIMS, Goals } from "@/plan/Goals"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
-import { FaceChoice, Neighbours } from "@/schedule/Choices"
+import { FaceChoice } from "@/schedule/Choices"
 import { Detail, type Fields } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { Findings } from "@/schedule/Findings"
 import { History } from "@/schedule/History"
-import { HouseRules } from "@/schedule/HouseRules"
+import { PieceHead } from "@/schedule/PieceHead"
 import { SheetTable } from "@/schedule/SheetTable"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
-import { Summary } from "@/schedule/Summary"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
@@ -141,40 +140,7 @@ function Screen(props: Props) {
     <Shell keys={KEYS}>
       <Head title={`Schedule of ${piece.name}`} />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="title">{piece.name}</h1>
-          <p className="sub">
-            <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
-              {piece.count} off, {piece.wood}, {piece.area_m2} m²
-            </Link>{" "}
-            ·{" "}
-            <Link href="/pieces" className="underline underline-offset-2">
-              {piece.client}
-            </Link>
-            {" · "}
-            <HouseRules document={sheet.document} onEdit={state.edit} />
-            {" · "}
-            <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
-              Compare
-            </Link>
-            {" · "}
-            <Link href="/pieces/plan" className="underline underline-offset-2">
-              Shop plan
-            </Link>
-            {schedule.origin && (
-              <>
-                {" · from "}
-                <Link href={`/boards/${schedule.origin.board_id}`} className="underline underline-offset-2">
-                  cell {schedule.origin.label} of {schedule.origin.board}
-                </Link>
-              </>
-            )}
-          </p>
-        </div>
-        <Neighbours pieces={props.pieces} id={piece.id} go={neighbour} />
-        <Summary sheet={sheet} preview={preview?.sheet ?? null} />
-      </header>
+      <PieceHead state={state} pieces={props.pieces} go={neighbour} preview={preview?.sheet ?? null} />
       <p className="sr-only" role="status" aria-live="polite">
         {state.announced}
       </p>

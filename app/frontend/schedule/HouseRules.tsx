@@ -55,6 +55,21 @@ export function HouseRules({ document, onEdit }: { document: ScheduleDocument; o
       trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">House rules</Dialog.Trigger>}
     >
       <div className="mt-4 grid gap-5">
+        <div>
+          <SelectField
+            label="Wet work lies"
+            value={document.support ?? "flat"}
+            options={[
+              ["flat", "flat, turned when it can be handled"],
+              ["points", "on points, turned at once"],
+              ["hung", "hung, all faces at once"],
+            ]}
+            onChange={(support) => onEdit({ op: "place", set: { support: support as "flat" | "points" | "hung" } })}
+          />
+          <p className="sub small mt-1">
+            Flat and on points each face is laid on by itself, and edges with the first; hung work is done all round in one pass.
+          </p>
+        </div>
         {RULES.map((rule) => (
           <div key={rule.name}>
             <SelectField

@@ -1,0 +1,49 @@
+import { Link } from "@inertiajs/react"
+import type { Sheet } from "@/types"
+import { Neighbours } from "./Choices"
+import { HouseRules } from "./HouseRules"
+import { Summary } from "./Summary"
+import type { useSheet } from "./useSheet"
+
+type Props = { state: ReturnType<typeof useSheet>; pieces: number[]; go: (by: number) => void; preview: Sheet | null }
+
+/** What the piece is, where its schedule came from, its rules, and what it comes to. */
+export function PieceHead({ state, pieces, go, preview }: Props) {
+  const { piece, schedule, sheet } = state
+  return (
+    <header className="page-head">
+      <div>
+        <h1 className="title">{piece.name}</h1>
+        <p className="sub">
+          <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
+            {piece.count} off, {piece.wood}, {piece.area_m2} m²
+          </Link>{" "}
+          ·{" "}
+          <Link href="/pieces" className="underline underline-offset-2">
+            {piece.client}
+          </Link>
+          {" · "}
+          <HouseRules document={sheet.document} onEdit={state.edit} />
+          {" · "}
+          <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
+            Compare
+          </Link>
+          {" · "}
+          <Link href="/pieces/plan" className="underline underline-offset-2">
+            Shop plan
+          </Link>
+          {schedule.origin && (
+            <>
+              {" · from "}
+              <Link href={`/boards/${schedule.origin.board_id}`} className="underline underline-offset-2">
+                cell {schedule.origin.label} of {schedule.origin.board}
+              </Link>
+            </>
+          )}
+        </p>
+      </div>
+      <Neighbours pieces={pieces} id={piece.id} go={go} />
+      <Summary sheet={sheet} preview={preview} />
+    </header>
+  )
+}
