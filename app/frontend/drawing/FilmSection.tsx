@@ -40,7 +40,7 @@ export function FilmSection(props: Props) {
           <Clock axis={axis} sheet={sheet} height={props.height} />
           <AirStrip axis={axis} sheet={sheet} />
           <Film {...props} axis={axis} />
-          {chance && <ChanceDots chance={chance} axis={axis} base={props.height - 6} />}
+          {chance && <ChanceDots chance={chance} axis={axis} base={props.height - 24} />}
           {overlay.drag && (
             <DragGhost axis={axis} sheet={sheet} row={overlay.drag.row} minute={overlay.drag.minute} height={props.height} />
           )}

@@ -82,7 +82,12 @@ export function DragGhost({ axis, sheet, row, minute, height }: { axis: Axis; sh
       <text x={x + 6} y={AXIS + 44} className="film-label film-label-on">
         {soon(minute, sheet.zone, sheet.now)}
       </text>
-      <text x={x + 6} y={AXIS + 62} className="axis-tick" style={{ fill: legal ? "var(--ink)" : "var(--stop-text)" }}>
+      <text
+        x={x + 6}
+        y={AXIS + 62}
+        className="axis-tick"
+        style={{ fill: legal ? "var(--ink)" : "var(--stop-text)", paintOrder: "stroke", stroke: "var(--ground-flat)", strokeWidth: 4 }}
+      >
         {legal
           ? `may start ${soon(earliest, sheet.zone, sheet.now)} to ${soon(latest, sheet.zone, sheet.now)}`
           : minute < earliest
