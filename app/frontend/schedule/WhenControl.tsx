@@ -13,7 +13,7 @@ const BECAUSE: Record<string, string> = {
   milestone: "as soon as it is dry",
   hands: "as soon as hands are free",
   hours: "when the shop opens",
-  pin: "at the time you set",
+  pin: "as set by you",
   goal: "held back on purpose",
   log: "as logged",
   room: "when the room is free",
