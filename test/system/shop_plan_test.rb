@@ -69,4 +69,17 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_equal [ [] ], Person.where(name: "Osei").pluck(:skills)
     assert_accessible
   end
+
+  test "whose hands a step must be, and all its coats from one pot" do
+    Person.create!(name: "Osei")
+    stool = make_piece(name: "Stool", steps: [ coat("s1", coats: 2) ])
+    visit "/pieces/#{stool.id}/schedule"
+    find("[role=option]", text: "Coat 1 of 2").click
+    select "Osei", from: "Done by"
+    assert_text "Osei starts"
+    assert_equal "Osei", ShopFloor.new.plan.of_piece(stool.core_id).first.person
+    check "All coats from one pot"
+    assert_checked_field "All coats from one pot"
+    assert_quiet_console
+  end
 end

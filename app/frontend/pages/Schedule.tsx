@@ -14,6 +14,7 @@ import { FaceChoice } from "@/schedule/Choices"
 import { Detail, type Fields } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { Findings } from "@/schedule/Findings"
+import { turned } from "@/schedule/HardWindows"
 import { History } from "@/schedule/History"
 import { PieceHead } from "@/schedule/PieceHead"
 import { SheetTable } from "@/schedule/SheetTable"
@@ -67,10 +68,10 @@ function Screen(props: Props) {
   const viewport = useViewportHeight()
 
   const move = useCallback(
-    (moved: Row, start: number) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start) }),
-    [state.edit],
+    (moved: Row, start: number) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start), ...turned(moved, sheet) }),
+    [state.edit, sheet],
   )
-  const unpin = (moved: Row) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null })
+  const unpin = (moved: Row) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null, ...turned(moved, sheet) })
   const apply = (operation: Operation, reason: string) => {
     drop()
     state.edit(operation, reason)

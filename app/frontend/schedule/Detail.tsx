@@ -2,6 +2,7 @@ import { Cautions } from "@/components/Cautions"
 import { duration, when } from "@/lib/time"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FilmControl } from "./FilmControl"
+import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
 import { MixForPass } from "./MixForPass"
 import { StepFields } from "./StepFields"
@@ -57,7 +58,11 @@ export function Detail(props: Props) {
         <div>
           {!row.inserted && <WhenControl {...props} />}
           {row.inserted ? (
-            <p className="sub">The window below is shut when hands are free, so the plan scuffs first. It takes 2 µm.</p>
+            <p className="sub">
+              {row.kind === "wipe_off"
+                ? "What was flooded on comes off before it is tacky."
+                : "The window below is shut when hands are free, so the plan scuffs first. It takes 2 µm."}
+            </p>
           ) : (
             <StepFields
               step={step}
@@ -70,6 +75,7 @@ export function Detail(props: Props) {
               onSet={set}
             />
           )}
+          {!row.inserted && <HardWindows sheet={sheet} row={row} step={step} onSet={set} onEdit={props.onEdit} />}
         </div>
         <div>
           {step.kind === "coat" && !row.inserted ? (

@@ -147,6 +147,10 @@ class WorkshopRulesTest < CoreTest
     assert second.work_start.between?(second.window.opens_at, second.window.closes_at)
   end
 
+  def test_without_flash_off_times_on_the_sheet_a_coat_waits_for_its_window_as_ever
+    assert_equal "recoat_opens", placement(plan(piece(document(coat("s1", coats: 2, wet_on_wet: true)))), "s1/2").waits.first.name
+  end
+
   # Soft 60 to 120 min after 07:43.
   def test_a_film_is_levelled_while_it_is_soft
     level = placement(plan(piece(document(coat("s1"), step("s2", "level", grits: [ "P320" ], aim: "between", while_soft: true))), products: FLASH), "s2/1")
@@ -159,7 +163,12 @@ class WorkshopRulesTest < CoreTest
     plan = plan(piece(document(coat("s1", coats: 2, one_batch: true))))
     assert_equal 1, plan.batches.size
     assert_operator placement(plan, "s1/2").work_end, :<=, at("2026-11-23T07:30+01:00") + 192
-    assert_equal "hard_window", plan(piece(document(coat("s1", coats: 4, one_batch: true)))).to_h["infeasible"]["constraint"]
+    four = plan(piece(document(coat("s1", coats: 4, one_batch: true))))
+    assert_equal "hard_window", four.to_h["infeasible"]["constraint"]
+    finding = findings(four, "time.due").first
+    assert_match(/window is shorter/, finding.sentence)
+    mended = four.with_schedule("top", Rhexon::Schedule::Edit.apply(four.piece("top").schedule, finding.remedies.first.operation))
+    assert mended.build.ready["top"], "the remedy gives a date"
   end
 
   def test_a_hard_window_that_is_longer_than_any_interval_is_infeasible

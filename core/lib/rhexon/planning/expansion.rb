@@ -111,7 +111,7 @@ module Rhexon
       def hard(pass)
         below = pass.faces.flat_map { |face| state(face)[:film] }.max
         kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || pass.coat > 1) }
-        return Hard.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film?
+        return Hard.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
 
         first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
         Hard.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first

@@ -24,10 +24,19 @@ module Rhexon
           key = found[:passes].first
           return [] unless key.start_with?("#{context.piece.id}/")
 
-          why = found[:constraint] == "milestone" ? "What it waits for is not reached within 400 days in this air" : "No stretch of open hours is long enough for it"
+          why = WHY.fetch(found[:constraint])
           step = Schedule::Document.step(context.document, key.split("/")[1])
-          finding = context.finding("time.due", "stop", "No date can be given", "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}.", figures: { constraint: found[:constraint] })
+          finding = context.finding("time.due", "stop", "No date can be given", "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}.", figures: { constraint: found[:constraint] }, remedies: [ without_window(context, step, found[:constraint]) ])
           [ finding.tap { |named| named.step = step["id"] } ]
+        end
+
+        WHY = { "milestone" => "What it waits for is not reached within 400 days in this air", "hours" => "Nobody who may do it is there long enough at a time",
+                "rack" => "There are more pieces than places on the rack", "hard_window" => "Its window is shorter than what has to happen in it" }.freeze
+        WINDOWS = { "one_batch" => "Mix a pot for each coat", "wet_on_wet" => "Let each coat wait for its window", "while_soft" => "Level when it is dry to sand", "wipe_off" => "Lay on so little that nothing is wiped off" }.freeze
+
+        def without_window(context, step, constraint)
+          flag = WINDOWS.keys.find { |name| step[name] } if constraint == "hard_window"
+          flag && context.remedy(WINDOWS.fetch(flag), { "op" => "change_step", "id" => step["id"], "set" => { flag => nil } })
         end
 
         def candidates(context)

@@ -1,0 +1,86 @@
+import { SelectField } from "@/components/Field"
+import type { Operation, Row, Sheet, Step } from "@/types"
+import type { Fields } from "./Detail"
+
+type Flag = "one_batch" | "wet_on_wet" | "while_soft" | "wipe_off"
+const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: string }[] = [
+  {
+    flag: "one_batch",
+    fits: (step) => step.kind === "coat" && (step.coats ?? 1) > 1,
+    words: "All coats from one pot",
+    why: "Inside four fifths of its pot life.",
+  },
+  {
+    flag: "wet_on_wet",
+    fits: (step) => step.kind === "coat" && (step.coats ?? 1) > 1,
+    words: "Wet on wet",
+    why: "By the flash-off times of its sheet; without them it has no effect.",
+  },
+  {
+    flag: "while_soft",
+    fits: (step) => step.kind === "level",
+    words: "While the film is soft",
+    why: "By the soft times of the coat's sheet; without them it has no effect.",
+  },
+  {
+    flag: "wipe_off",
+    fits: (step) => step.kind === "stain",
+    words: "Flood on, wipe off in its window",
+    why: "Work of its own behind each pass, by the sheet's wipe-off times.",
+  },
+]
+
+/** Windows that may not be missed, and whose hands it must be. */
+export function HardWindows({
+  sheet,
+  row,
+  step,
+  onSet,
+  onEdit,
+}: {
+  sheet: Sheet
+  row: Row
+  step: Step
+  onSet: (fields: Fields) => void
+  onEdit: (operation: Operation) => void
+}) {
+  const flags = FLAGS.filter((candidate) => candidate.fits(step))
+  const pinned = step.pins?.find((pin) => pin.coat === row.coat && same(pin.faces, row.faces, sheet))
+  const hands = sheet.people.length > 1 && row.status === "planned" && row.hands_min > 0
+  if (flags.length === 0 && !hands) return null
+  return (
+    <div className="mt-2">
+      {flags.map(({ flag, words, why }) => (
+        <label key={flag} className="check" title={why}>
+          <input type="checkbox" checked={step[flag] ?? false} onChange={(event) => onSet({ [flag]: event.target.checked || null })} />
+          {words}
+        </label>
+      ))}
+      {hands && (
+        <SelectField
+          label="Done by"
+          value={pinned?.person ?? ""}
+          options={[["", "whoever is free"], ...sheet.people.map((person): [string, string] => [person, person])]}
+          onChange={(person) =>
+            onEdit({
+              op: "pin",
+              id: step.id,
+              coat: row.coat,
+              start: pinned?.start ?? null,
+              person: person || null,
+              ...(pinned?.faces ? { faces: pinned.faces } : turned(row, sheet)),
+            })
+          }
+        />
+      )}
+    </div>
+  )
+}
+
+/** A pass that is one of several faces of its coat is named by its faces. */
+export const turned = (row: Row, sheet: Sheet) => {
+  const first = sheet.rows.find((other) => other.step === row.step && other.coat === row.coat && !other.inserted)
+  return first && first.key !== row.key ? { faces: row.faces } : {}
+}
+const same = (faces: string[] | undefined, own: string[], sheet: Sheet) =>
+  faces ? faces.join() === own.join() : sheet.rows.some((row) => row.faces.join() === own.join())
