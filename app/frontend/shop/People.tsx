@@ -8,8 +8,6 @@ type Props = { state: ShopProps; onKept: (props: ShopProps) => void }
 
 /** Whose hands the plan counts on, what they are trained for, and the guns they share. */
 export function People({ state, onKept }: Props) {
-  const [name, setName] = useState("")
-  const [tool, setTool] = useState("")
   const [trouble, setTrouble] = useState("")
   const keep = (path: string, body: object) =>
     send<ShopProps>("POST", path, body)
@@ -49,18 +47,7 @@ export function People({ state, onKept }: Props) {
           </li>
         ))}
       </ul>
-      <form
-        className="add-line"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void keep("/shop/person", { name, at_bench: true, skills: null }).then(() => setName(""))
-        }}
-      >
-        <TextField label="Somebody else" value={name} onChange={setName} placeholder="name" />
-        <button type="submit" className="button" disabled={!name.trim()}>
-          Add
-        </button>
-      </form>
+      <AddLine label="Somebody else" onAdd={(name) => keep("/shop/person", { name, at_bench: true, skills: null })} />
       <h2 className="head mt-4">Guns</h2>
       <p className="sub small">Each serves one pass at a time. None named: there are as many as are needed.</p>
       <ul className="people">
@@ -74,24 +61,32 @@ export function People({ state, onKept }: Props) {
           </li>
         ))}
       </ul>
-      <form
-        className="add-line"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void keep("/shop/tool", { name: tool, used_for: "spray" }).then(() => setTool(""))
-        }}
-      >
-        <TextField label="Another gun" value={tool} onChange={setTool} placeholder="name" />
-        <button type="submit" className="button" disabled={!tool.trim()}>
-          Add
-        </button>
-      </form>
+      <AddLine label="Another gun" onAdd={(name) => keep("/shop/tool", { name, used_for: "spray" })} />
       {trouble && (
         <p className="said" role="alert">
           {trouble}
         </p>
       )}
     </section>
+  )
+}
+
+/** One more by its name. */
+function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Promise<unknown> }) {
+  const [name, setName] = useState("")
+  return (
+    <form
+      className="add-line"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void onAdd(name).then(() => setName(""))
+      }}
+    >
+      <TextField label={label} value={name} onChange={setName} placeholder="name" />
+      <button type="submit" className="button" disabled={!name.trim()}>
+        Add
+      </button>
+    </form>
   )
 }
 

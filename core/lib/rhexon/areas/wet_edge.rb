@@ -2,16 +2,13 @@ module Rhexon
   module Areas
     # How long an edge can be kept wet: 0.7 · rate · open time / strip width.
     module WetEdge
-      # Of the open time what a steady hand can count on.
-      SHARE = 0.7
-
       module_function
 
       # @param rate_m2_per_h [Numeric] of the hands
       # @param open_min [Numeric] open time in this air
       # @param strip_m [Numeric] width of one strip of the tool
       # @return [Float] m
-      def longest_m(rate_m2_per_h:, open_min:, strip_m:) = SHARE * rate_m2_per_h * (open_min / 60.0) / strip_m
+      def longest_m(rate_m2_per_h:, open_min:, strip_m:) = Reference.table("hands").fetch("live_edge_share") * rate_m2_per_h * (open_min / 60.0) / strip_m
 
       # Open time of a product in the air of a room: shorter where its carrier leaves faster, never longer than on the sheet.
       # @param product [Materials::Product]

@@ -4,8 +4,6 @@ module Rhexon
     # lost windows scuffed, pins kept, nothing planned anew. One belief a product and group and one air a day in each run, noise from coat to coat.
     # Dust, spray rooms and tools keep their planned order; racks are left out.
     class Sampling
-      HAND_SD = 0.15
-
       # @!attribute ready  [Array<Array<Integer>>] by piece: minute it is ready, run after run
       # @!attribute drying [Array<Array<Float>>] by pass: minutes from laid to what it was waited for, run after run
       attr_reader :ready, :drying
@@ -15,6 +13,7 @@ module Rhexon
       def initialize(plan, runs)
         @plan = plan
         @m = plan.model
+        @hand_sd = Reference.table("drying").dig("chance", "hand_sd")
         @draws = Draws.new(plan.shop.seed)
         @weather = Weather.new(plan.shop.zone, @draws)
         @course = Course.new(plan, @draws)
@@ -54,7 +53,7 @@ module Rhexon
         start = open_at(step.person, from, length)
         start = after_scuff(step, start, length) if step.film && lost?(step, start + step.setup)
         settle(step, start, length)
-        take(step, start, index)
+        take(step, index)
       end
 
       def wait(step, reached)
@@ -71,7 +70,7 @@ module Rhexon
       end
 
       # Minutes of hands, with set-up and clean-up.
-      def hands(step) = step.setup + (step.work * Math.exp(HAND_SD * @draws.normal(step.hand_key, @run))).ceil + step.cleanup
+      def hands(step) = step.setup + (step.work * Math.exp(@hand_sd * @draws.normal(step.hand_key, @run))).ceil + step.cleanup
 
       def settle(step, start, length)
         @work_end[step.index] = start + length - step.cleanup
@@ -79,8 +78,8 @@ module Rhexon
         @hands_end[step.index] = @piece_end[step.piece] = @person_end[step.person] = start + length
       end
 
-      def take(step, start, index)
-        @single_end[step.room] = start + (@hands_end[index] - start) if step.single
+      def take(step, index)
+        @single_end[step.room] = @hands_end[index] if step.single
         @single_end[step.tool] = @hands_end[index] if step.tool
         @dusty_until[step.room] = @hands_end[index] + step.settles if step.dust
         return unless step.film && step.dust_safe
@@ -111,9 +110,10 @@ module Rhexon
       end
 
       def lost?(step, work)
-        return false if @scuffed_at[step.index] || step.unders.empty?
+        return false if @scuffed_at[step.index] || step.unders.empty? || @m.house(step.index, "missed_window") != "scuff"
 
-        step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && under.abraded.none? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + 1440 } }
+        valid = @m.house(step.index, "scuff_valid_min")
+        step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && under.abraded.none? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + valid } }
       end
 
       def after_scuff(step, start, length)

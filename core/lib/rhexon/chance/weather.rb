@@ -2,8 +2,6 @@ module Rhexon
   module Chance
     # Drying in one run: the air of each local day is off by so much, so that every process runs faster or slower on that day.
     class Weather
-      T_SD_C = 1.5
-      RH_SD = 6.0
       # Draws are rounded to these steps, so that a rate is reckoned once for many runs.
       T_STEP_C = 0.5
       RH_STEP = 2.0
@@ -15,6 +13,7 @@ module Rhexon
         @t_key = draws.key("air/t")
         @rh_key = draws.key("air/rh")
         @draws = draws
+        @t_sd_c, @rh_sd = Reference.table("drying").fetch("chance").values_at("day_sd_c", "day_sd_rh")
         @speeds = {}
         @noons = {}.compare_by_identity
       end
@@ -60,7 +59,7 @@ module Rhexon
       end
 
       def speed_of(process, day)
-        t, rh = @offsets[day] ||= [ (@draws.normal(@t_key + day, @run) * T_SD_C / T_STEP_C).round, (@draws.normal(@rh_key + day, @run) * RH_SD / RH_STEP).round ]
+        t, rh = @offsets[day] ||= [ (@draws.normal(@t_key + day, @run) * @t_sd_c / T_STEP_C).round, (@draws.normal(@rh_key + day, @run) * @rh_sd / RH_STEP).round ]
         noon = (@noons[process] ||= {})[day] ||= process.line.at(day * 1440 + 720)
         @speeds[[ process.object_id, noon.t_c, noon.rh, t, rh ]] ||= ratio(process, noon, t * T_STEP_C, rh * RH_STEP)
       end

@@ -15,7 +15,7 @@ module Rhexon
       def of(product, wet_um, coats, method)
         usual = product.wet_um(method)&.value or return
         count = [ (coats * wet_um / usual.to_f - SPARE).ceil, 1 ].max
-        { "method" => method, "wet_um" => [ (coats * wet_um / count.to_f).round, (usual * 1.25).floor ].min, "coats" => count }
+        { "method" => method, "wet_um" => [ (coats * wet_um / count.to_f).round, (usual * Reference.table("limits").fetch("heaviest_share")).floor ].min, "coats" => count }
       end
 
       # A schedule with its open coats laid on by another method where their product allows it.

@@ -30,8 +30,7 @@ module Rhexon
       def factor(share = 0.5) = share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + self.class::COAT_SD**2))
     end
 
-    Belief::LOOK_SD = 0.25
-    Belief::COAT_SD = 0.15
-    Belief::FIRST_SD = 0.35
+    # Standard deviations of ln b: of one look, from coat to coat, and before anything is known.
+    Belief::LOOK_SD, Belief::COAT_SD, Belief::FIRST_SD = Reference.table("drying").fetch("belief").values_at("look_sd", "coat_sd", "first_sd")
   end
 end

@@ -83,13 +83,6 @@ module Rhexon
         @longest ||= @week.each_value.flat_map { |day| day.map { |from, to| clock(to) - clock(from) } }.max || 0
       end
 
-      # @return [Array(Integer, Integer), nil] the open interval that holds the minute
-      def interval_at(minute)
-        extend_to(minute + 1)
-        extend_day while growing?
-        @intervals.find { |start, finish| start <= minute && minute < finish }
-      end
-
       private
 
       def extend_to(minute)

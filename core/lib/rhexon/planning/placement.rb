@@ -21,7 +21,9 @@ module Rhexon
 
       # Coats of its stack that were laid in the day before.
       # @param placed [Array<Placement>] by index
-      def self.earlier(pass, work_start, placed) = pass.mates.count { |index| placed[index] && work_start - placed[index].work_end < 1440 }
+      def self.earlier(pass, work_start, placed) = pass.mates.count { |index| placed[index] && work_start - placed[index].work_end < self::CROWDS_MIN }
     end
+    # Coats of one stack laid within so long of each other slow each other (drying.yml, coat_step).
+    Placement::CROWDS_MIN = 1440
   end
 end

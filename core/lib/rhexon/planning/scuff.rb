@@ -8,10 +8,12 @@ module Rhexon
       # @param shop [Shop]
       # @return [Pass] key of the coat with /scuff
       def before(pass, shop)
-        minutes = [ (pass.area_m2 * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
-        Pass.new(key: "#{pass.key}/scuff", piece: pass.piece, step: pass.step, coat: pass.coat, faces: pass.faces, caught: [], kind: "scuff", range: pass.range, each_min: minutes, setup_min: 0, cleanup_min: 0,
+        Pass.new(key: "#{pass.key}/scuff", piece: pass.piece, step: pass.step, coat: pass.coat, faces: pass.faces, caught: [], kind: "scuff", range: pass.range, each_min: each_min(pass), setup_min: 0, cleanup_min: 0,
                  room: room(pass, shop), dry_room: pass.dry_room, pauses: true, dust: true, tools: [], inserted: true, needs: [], under: [], abraded_by: {}, mates: []).freeze
       end
+
+      # @return [Integer] minutes for one of the alike pieces
+      def each_min(pass) = [ (pass.area_m2 * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
 
       # In the sanding room, where the shop has one.
       def room(pass, shop) = shop.room_for("sand") || pass.room

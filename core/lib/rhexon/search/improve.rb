@@ -24,7 +24,7 @@ module Rhexon
       def run(best, builds)
         return [ best, 0 ] if @m.pieces.size < 2 && @m.size < 2
 
-        aim(best, @bound.ready_at)
+        aim(@bound.ready_at)
         current, value = best, worth(best)
         failures = made = 0
         while made < builds && better_possible?(best)
@@ -41,7 +41,7 @@ module Rhexon
           next unless failures > PATIENCE
 
           failures = 0
-          aim(best, [ @target + [ (best.goal[2] - @bound.ready_at) / 6, 5 ].max, best.goal[2] ].min)
+          aim([ @target + [ (best.goal[2] - @bound.ready_at) / 6, 5 ].max, best.goal[2] ].min)
           current = best
           value = worth(best)
         end
@@ -53,10 +53,9 @@ module Rhexon
       # On time, as early as any plan can be, and nothing put in.
       def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @m.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
 
-      def aim(best, target)
+      def aim(target)
         @target = target
         @latest = Latest.starts(@m, @m.pieces.map { |piece| [ target, piece.due ].compact.min })
-        @best_latest = best
       end
 
       def worth(trial) = [ *trial.goal.first(2), *(@m.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial), *trial.goal.drop(2) ]

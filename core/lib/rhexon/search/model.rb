@@ -89,7 +89,7 @@ module Rhexon
         @settles = @passes.map { |pass| pass.piece.house.fetch("dust_settles_min") }
         places
         @scuff_crew = @passes.map { |pass| pass.film? ? @shop.hands_for(nil, pass.piece.by).map { |person| @people.index(person) } : [] }
-        @scuff_min = @passes.map { |pass| pass.film? ? [ (pass.area_m2 * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max * pass.count : 0 }
+        @scuff_min = @passes.map { |pass| pass.film? ? Planning::Scuff.each_min(pass) * pass.count : 0 }
       end
 
       def places

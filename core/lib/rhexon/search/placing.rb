@@ -162,7 +162,7 @@ module Rhexon
       def early(index, work)
         return 0 if @relaxed || @m.mates[index].empty?
 
-        @m.mates[index].count { |mate| (done = @t.work_end[mate]) && work - done < 1440 }
+        @m.mates[index].count { |mate| (done = @t.work_end[mate]) && work - done < Planning::Placement::CROWDS_MIN }
       end
     end
   end

@@ -13,12 +13,6 @@ module Rhexon
         index && @from[index] < to ? @to[index] : nil
       end
 
-      # @return [Integer, nil] start of the first span after a minute
-      def next_after(minute)
-        index = @from.bsearch_index { |start| start >= minute }
-        index && @from[index]
-      end
-
       def add(from, to)
         return if to <= from
 
