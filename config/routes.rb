@@ -3,11 +3,14 @@ Rails.application.routes.draw do
 
   get "bench" => "bench#show"
   resources :entries, only: :create
+  resources :faults, only: %i[index show]
 
   resource :plan, only: :show, path: "pieces/plan" do
     get :goals
     get :chance
     post :accept
+    post :search
+    post :stop_search
   end
   resource :area, only: %i[show create], path: "pieces/area"
   get "pieces/compare" => "comparisons#show"

@@ -1,6 +1,8 @@
 CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
 CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, CONSTRAINT house_is_json CHECK (json_valid(house)));
+CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
+CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
 CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json);
 CREATE UNIQUE INDEX "index_people_on_name" ON "people" ("name");
 CREATE TABLE IF NOT EXISTS "open_hours" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer, "weekday" integer, "date" date, "opens" varchar, "closes" varchar, CONSTRAINT "fk_rails_7a4821d608"
@@ -108,6 +110,17 @@ CREATE INDEX "index_stock_moves_on_entry_id" ON "stock_moves" ("entry_id");
 CREATE UNIQUE INDEX "index_stock_moves_on_client_id" ON "stock_moves" ("client_id");
 CREATE TABLE IF NOT EXISTS "consumables" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "unit" varchar NOT NULL, "pack" float DEFAULT 1.0 NOT NULL, "price" float, "left" float DEFAULT 0.0 NOT NULL, "wear" json DEFAULT '[]' NOT NULL, "source" varchar DEFAULT 'estimate' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT wear_is_json CHECK (json_valid(wear)), CONSTRAINT counts_are_counts CHECK (pack > 0 AND "left" >= 0));
 CREATE UNIQUE INDEX "index_consumables_on_name" ON "consumables" ("name");
+CREATE TRIGGER stock_moves_refuse_update BEFORE UPDATE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
+CREATE TRIGGER stock_moves_refuse_delete BEFORE DELETE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
+CREATE TABLE IF NOT EXISTS "climate_readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "room_id" integer NOT NULL, "at" datetime(6) NOT NULL, "until" datetime(6) NOT NULL, "kind" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6b3ce3153d"
+FOREIGN KEY ("room_id")
+  REFERENCES "rooms" ("id")
+, CONSTRAINT it_holds_a_while CHECK (at < "until"), CONSTRAINT climate_kind CHECK (kind IN ('logger','forecast','setting')), CONSTRAINT climate_can_be CHECK (rh BETWEEN 1 AND 100 AND t_c BETWEEN -20 AND 60));
+CREATE INDEX "index_climate_readings_on_room_id" ON "climate_readings" ("room_id");
+CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "climate_readings" ("room_id", "kind", "at");
+CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
+CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
+CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
 CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, CONSTRAINT "fk_rails_93638c4d9d"
 FOREIGN KEY ("corrects_id")
   REFERENCES "entries" ("id")
@@ -120,7 +133,7 @@ FOREIGN KEY ("piece_id")
 , CONSTRAINT "fk_rails_5badce1d33"
 FOREIGN KEY ("mix_id")
   REFERENCES "mixes" ("id")
-, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded')));
+, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault')));
 CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
 CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
 CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
@@ -128,20 +141,8 @@ CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
 CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
 CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER stock_moves_refuse_update BEFORE UPDATE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
-CREATE TRIGGER stock_moves_refuse_delete BEFORE DELETE ON stock_moves BEGIN SELECT RAISE(ABORT, 'stock_moves are append-only'); END;
-CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
-CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
-CREATE TABLE IF NOT EXISTS "climate_readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "room_id" integer NOT NULL, "at" datetime(6) NOT NULL, "until" datetime(6) NOT NULL, "kind" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6b3ce3153d"
-FOREIGN KEY ("room_id")
-  REFERENCES "rooms" ("id")
-, CONSTRAINT it_holds_a_while CHECK (at < "until"), CONSTRAINT climate_kind CHECK (kind IN ('logger','forecast','setting')), CONSTRAINT climate_can_be CHECK (rh BETWEEN 1 AND 100 AND t_c BETWEEN -20 AND 60));
-CREATE INDEX "index_climate_readings_on_room_id" ON "climate_readings" ("room_id");
-CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "climate_readings" ("room_id", "kind", "at");
-CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
-CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
-CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123160000'),
 ('20261123140000'),
 ('20261123120000'),
 ('20261123100000'),

@@ -17,9 +17,22 @@ class PlansController < ApplicationController
     render json: { chances: ShopPlanState.new.chances }
   end
 
-  # Later plans stay near this one.
+  # Begins a long search for a better plan, or says how it stands.
+  def search
+    render json: { search: LongSearchSerializer.new(LongSearch.of(ShopFloor.new)).to_h }
+  end
+
+  def stop_search
+    LongSearch.stop
+    head :no_content
+  end
+
+  # Later plans stay near this one; or near what a long search found.
   def accept
-    Plan.accept!(ShopFloor.new.plan)
+    found = body["digest"] && LongSearch.found(body["digest"])
+    raise Rhexon::Refusal.new("The shop has changed since that plan was found. A new search has begun", where: "digest") if body["digest"] && found.nil?
+
+    found ? Plan.accept_starts!(found.digest, found.starts) : Plan.accept!(ShopFloor.new.plan)
     render json: ShopPlanState.new.to_h
   end
 end

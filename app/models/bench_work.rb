@@ -1,6 +1,6 @@
 # Turns what was touched at the bench into log entries, refusing what cannot have happened.
 class BenchWork
-  # @param body [Hash] client_id, kind, pass, milestone, answer, corrects
+  # @param body [Hash] client_id, kind, pass, milestone, answer, fault, mending, corrects
   # @return [Entry]
   def self.record!(body, happened_at:) = new(body, happened_at).record!
 
@@ -13,7 +13,8 @@ class BenchWork
     case @body["kind"]
     when "correction" then correct!
     when "started", "done", "dry_test" then on_pass!
-    else raise Rhexon::Refusal.new("The log has no entry of kind #{@body["kind"].inspect}", where: "kind", accepted: "started, done, dry_test, correction")
+    when "fault" then LoggedFault.record!(@body, happened_at: @happened_at)
+    else raise Rhexon::Refusal.new("The log has no entry of kind #{@body["kind"].inspect}", where: "kind", accepted: "started, done, dry_test, fault, correction")
     end
   end
 
@@ -45,6 +46,7 @@ class BenchWork
 
   def correct!
     wrong = Entry.find_by(id: @body["corrects"]) || refuse("There is no such entry to take back")
+    LoggedFault.withdraw!(wrong) if wrong.kind == "fault" && wrong.correction.nil?
     Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece, pass_key: wrong.pass_key, corrects: wrong, body: {})
   end
 end

@@ -4,8 +4,12 @@ class Plan < ApplicationRecord
   # @return [Plan]
   def self.accept!(plan)
     planned = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }
-    create!(digest: plan.shop.digest, accepted_at: Time.current, starts: planned.map { |placement| { "pass" => placement.pass.key, "start" => plan.shop.zone.iso(placement.hands_start), "person" => placement.person } })
+    accept_starts!(plan.shop.digest, planned.map { |placement| { "pass" => placement.pass.key, "start" => plan.shop.zone.iso(placement.hands_start), "person" => placement.person } })
   end
+
+  # @param starts [Array<Hash>] "pass", "start", "person"
+  # @return [Plan]
+  def self.accept_starts!(digest, starts) = create!(digest: digest, accepted_at: Time.current, starts: starts)
 
   def self.last_accepted = order(:accepted_at, :id).last
 end

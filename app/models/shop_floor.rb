@@ -31,9 +31,10 @@ class ShopFloor
   def to_core
     @to_core ||= begin
       shop = Shop.current
-      { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house,
-        "people" => people.map(&:to_core), "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => log(shop.clock),
+      known = { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house,
+        "people" => people.map(&:to_core), "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => ShopBeliefs.log(pieces, shop.clock),
         "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
+      known.merge("beliefs" => ShopBeliefs.of(known))
     end
   end
 
@@ -68,12 +69,6 @@ class ShopFloor
     return {} unless Batch.exists?
 
     { "stock" => Batch.stock(now: now) }
-  end
-
-  def log(clock)
-    corrected = Entry.where(kind: "correction").select(:corrects_id)
-    rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
-    rows.map { |kind, pass, at, body| { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice("milestone", "answer") } }
   end
 
   def planned(json)

@@ -1,7 +1,7 @@
 # All pieces over one clock.
 class ShopPlanSerializer < ApplicationSerializer
   MARK = "{ key: string; piece: string; words: string; kind: string; from: number; to: number; status: string; window: string; person: string | null; inserted: boolean }".freeze
-  fields now: :number, zone: :string, goal: :string, first: :number, last: :number, open: "Array<[number, number]>", sessions: :number, hands_min: :number, clashes: "string[]",
+  fields now: :number, zone: :string, goal: :string, first: :number, last: :number, open: "Array<[number, number]>", sessions: :number, hands_min: :number, clashes: "Array<{ piece: string; sentence: string }>",
          bound: "{ ready_at: number; because: string }"
   typelize strands: "Array<{ piece: string; job: string; due: number | null; ready_at: number | null; late_min: number; hands_min: number; marks: Array<#{MARK}>; film: Array<[number, number]>; blocked: boolean }>",
            lanes: "Array<{ person: string; open: Array<[number, number]>; marks: Array<#{MARK}>; free: Array<[number, number]> }>",

@@ -24,13 +24,14 @@ module Rhexon
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
   room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
   room :Planning, "planning", Shop: "shop", Person: "person", Room: "room", Piece: "piece", Calendar: "calendar", Pass: "pass", Need: "pass", Hard: "pass", Turns: "turns", Handwork: "handwork", Expansion: "expansion",
-                              Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
+                              Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Block: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
                               Drier: "drier", Planner: "planner", Slack: "slack", Moves: "moves", Plan: "plan", Report: "report", Zone: "zone", WhatIf: "what_if"
   room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Spot: "spot", Placing: "placing", Settling: "settling",
-                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Unfold: "unfold"
+                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Orders: "orders", Unfold: "unfold"
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
+  room :Faults, "faults", Fault: "fault", Mending: "mending", Log: "log"
   room :Areas, "areas", WetEdge: "wet_edge", Sections: "sections"
   room :Compare, "compare", Side: "side", Differences: "differences", OtherMethod: "other_method"
   room :Mixing, "mixing", Component: "component", Recipe: "recipe", PourSheet: "pour_sheet", Correction: "correction", Cut: "cut", Cuts: "cuts", Thinning: "thinning", PotLife: "pot_life",

@@ -33,6 +33,31 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_equal [ "started" ], Entry.pluck(:kind)
   end
 
+  test "a fault, its ways to mend with their dates, and what mends it on the bench" do
+    log(@piece, "s1/1/top", "done", 3.hours.ago)
+    visit "/bench"
+    click_on "A fault on Desk top"
+    within "[role=dialog]" do
+      select "Dry spray: a rough haze", from: "It shows"
+      assert_text "Likely from: gun too far away or too fast"
+      assert_text(/later, .* of hands more/)
+      assert_accessible
+      click_on "Denib, one full wet coat"
+    end
+    assert_no_selector "[role=dialog]"
+    assert_text "sand P400"
+    assert_equal %w[coat sand coat coat], @piece.schedule.reload.document["steps"].map { |step| step["kind"] }
+    click_on "Take back: top coat, Skerrow W20 clear satin at fault"
+    assert_no_text "sand P400"
+    assert_quiet_console
+  end
+
+  test "how a coat is laid on stands on its card" do
+    @piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "pattern" => "moving_start" } }, base: @piece.schedule.head.number, reason: "Round work")
+    visit "/bench"
+    assert_text "start at mark 1"
+  end
+
   test "a film that is shut asks for its scuff" do
     log(@piece, "s1/1/top", "done", 14.hours.ago)
     visit "/bench"

@@ -109,6 +109,54 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
   end
 
+  test "a finger drags a start once it has moved far enough, and scrolls before" do
+    row("Coat 2 of 2").click
+    before = @piece.schedule.reload.head.number
+    x, y = page.evaluate_script("(() => { const text = document.querySelector('.film-label-on').getBoundingClientRect(); const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); return [text.left + text.width / 2 - 8, box.top + box.height / 2] })()")
+    finger = ->(type, by) { page.driver.browser.execute_cdp("Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]) }
+    page.driver.browser.execute_cdp("Emulation.setTouchEmulationEnabled", enabled: true)
+    finger.call("touchStart", 0)
+    finger.call("touchMove", 4)
+    assert_no_selector "[data-part=drag]"
+    [ 20, 40, 60 ].each { |by| finger.call("touchMove", by) }
+    assert_selector "[data-part=drag]"
+    finger.call("touchEnd", 60)
+    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
+  end
+
+  test "where a coat dries, how it lies and what is masked" do
+    Room.create!(name: "loft", t_c: 18, rh: 50)
+    piece = make_piece(name: "Door", steps: [ coat("s1", faces: %w[top]) ])
+    piece.faces.create!(name: "rim", kind: "edges", area_m2: 0.2, grain: "closed", position: 1)
+    visit "/pieces/#{piece.id}/schedule"
+    find("summary", text: "How it is worked and where it dries").click
+    select "edges first", from: "Pattern"
+    eventually { piece.schedule.reload.document["steps"].first["pattern"] == "edges_first" }
+    select "loft", from: "Dries in"
+    eventually { piece.schedule.reload.document["steps"].first["dry_room"] == "loft" }
+    select "hung, all faces at once", from: "Lies"
+    within("fieldset", text: "Masked") { check "rim" }
+    eventually { piece.schedule.reload.document["steps"].first.values_at("support", "mask") == [ "hung", [ "rim" ] ] }
+    assert_equal "loft", ShopFloor.new.plan.of_piece(piece.core_id).first.pass.dry_room
+    assert_accessible
+    assert_quiet_console
+  end
+
+  test "the chance of being ready as dates, with what drives it" do
+    assert_selector "section[aria-label='Chance of being ready']", text: /by the date asked for.*(one in ten after|give or take)/
+    assert_selector ".film-section [data-part=chance] circle", minimum: 20
+  end
+
+  test "a step that cannot be placed stands in the list and can go" do
+    Room.first.update!(t_c: 3)
+    Product.create!(code: "varnish", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
+    piece = make_piece(name: "Frost", steps: [ coat("s1", product: "varnish", method: "brush", wet_um: 85), coat("s2", product: "varnish", method: "brush", wet_um: 85) ])
+    visit "/pieces/#{piece.id}/schedule"
+    assert_text "Stop: no date can be given"
+    within("[aria-label='Steps that cannot be placed']") { click_on "Remove" }
+    eventually { piece.schedule.reload.document["steps"].size == 1 }
+  end
+
   test "works on a tablet and on paper sizes without sideways scrolling" do
     [ [ 820, 1180 ], [ 1280, 800 ] ].each do |width, height|
       page.current_window.resize_to(width, height)

@@ -26,6 +26,13 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
+  test "a longer search is followed, and what it found is kept" do
+    visit "/pieces/plan"
+    assert_selector ".longer-search", text: /found none better|found a better one/, wait: 20
+    assert_accessible
+    assert_quiet_console
+  end
+
   test "schedules side by side, and one put away" do
     visit "/pieces/compare?piece=#{@desk.id}"
     select "As Panel", from: "Hold it against"

@@ -16,6 +16,7 @@ export function rowSays(row: BenchRow): string {
     row.method ? METHOD[row.method] : "",
     row.grits.join(", "),
     row.laid_on_ml ? `${row.laid_on_ml} ml` : "",
+    row.pattern,
   ]
     .filter(Boolean)
     .join(", ")
@@ -79,6 +80,7 @@ export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last 
       {!inHand && row.waits_until !== null && row.waits_until > now && (
         <p className="sub mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
+      {row.rests && <p className="sub mt-1">{row.rests}</p>}
       <Cautions texts={row.cautions} />
       <div className="in-hand-tools">
         <button type="button" className="tape" data-space onClick={() => onTouch({ kind: inHand ? "done" : "started", pass: row.key })}>

@@ -2,6 +2,7 @@ import { Strip } from "@/drawing/Strip"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
 import type { Piece, Slab as SlabData } from "@/types"
+import { FaultPanel } from "./FaultPanel"
 import { lowerFirst } from "./InHand"
 import type { Touch } from "./useBench"
 
@@ -26,13 +27,14 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
       <h3 className="slab-name">{piece.name}</h3>
       <p className="slab-state">{state(slab, zone, now)}</p>
       <Drawing slab={slab} piece={piece} now={now} zone={zone} />
-      <p className="slab-foot">
+      <div className="slab-foot">
         <span>
           {row.words}
           {slab.state === "scuffed" ? ", scuffed" : ""}
         </span>
         <b>{slab.film_um ? `${Math.round(slab.film_um)} µm on` : ""}</b>
-      </p>
+        <FaultPanel row={row} piece={piece.name} zone={zone} onTouch={onTouch} />
+      </div>
       {asks(slab, now) && (
         <fieldset className="slab-test">
           <legend className="small faint">{TEST[slab.milestone ?? ""] ?? "Dry?"}</legend>

@@ -4,10 +4,12 @@ import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
 
 export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[]; pots: BenchPot[]; mixed: Record<string, string> }
 export type Touch = {
-  kind: "started" | "done" | "dry_test" | "correction"
+  kind: "started" | "done" | "dry_test" | "fault" | "correction"
   pass?: string
   milestone?: string
   answer?: "dry" | "not_yet"
+  fault?: string
+  mending?: string
   corrects?: number
 }
 type Kept = Touch & { client_id: string; happened_at: string }

@@ -14,7 +14,7 @@ export function ChanceDots({ chance, axis, base }: { chance: Chance; axis: Axis;
     return { x, height, late: chance.due !== null && date > chance.due }
   })
   return (
-    <g>
+    <g data-part="chance">
       {dots
         .filter((dot) => dot.height < HIGHEST)
         .map(({ x, height, late }) => (

@@ -50,7 +50,8 @@ export function FilmSection(props: Props) {
             width={axis.width}
             height={props.height - AXIS}
             fill="transparent"
-            style={{ touchAction: "pan-y", cursor: "pointer" }}
+            ref={overlay.surface}
+            style={{ cursor: "pointer" }}
             {...overlay.handlers}
           />
         </g>

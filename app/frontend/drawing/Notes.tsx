@@ -34,7 +34,9 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
   }))
   const wanted = layers.sort((one, other) => Number(other.strong) - Number(one.strong) || other.high - one.high)
   const final = section.layers.length ? `${Math.round(section.film_um)} ± ${Math.round(section.sd_um)} µm left` : ""
-  const reserved = final ? [24, 40].map((row) => ({ x1: axis.width - 136, x2: axis.width, y: AXIS + row })) : []
+  // Under the tape of now where that stands at the end too.
+  const top = AXIS + (axis.x(sheet.now) > axis.width - 200 ? 44 : 24)
+  const reserved = final ? [top, top + 16].map((row) => ({ x1: axis.width - 136, x2: axis.width, y: row })) : []
   return (
     <g>
       {placeLabels(wanted, axis.width, reserved).map((label) => (
@@ -48,11 +50,11 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
           {label.placed}
         </text>
       ))}
-      <text x={axis.width - 6} y={AXIS + 24} textAnchor="end" className="film-final">
+      <text x={axis.width - 6} y={top} textAnchor="end" className="film-final">
         {final}
       </text>
       {section.least_um ? (
-        <text x={axis.width - 6} y={AXIS + 40} textAnchor="end" className="axis-tick">
+        <text x={axis.width - 6} y={top + 16} textAnchor="end" className="axis-tick">
           {section.least_um} µm least, dashed
         </text>
       ) : null}

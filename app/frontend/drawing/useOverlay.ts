@@ -1,4 +1,4 @@
-import { type PointerEvent, useRef, useState } from "react"
+import { type PointerEvent, useEffect, useRef, useState } from "react"
 import type { Row, Sheet } from "@/types"
 import type { Axis } from "./axis"
 
@@ -12,7 +12,19 @@ const SNAP = 6
 /** Touch and mouse: the nearest start within 22 px is selected; the selected one can be dragged after 8 px. */
 export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: Axis) {
   const [drag, setDrag] = useState<{ row: Row; minute: number } | null>(null)
-  const began = useRef<{ x: number; row: Row | null } | null>(null)
+  const began = useRef<{ x: number; y: number; row: Row | null } | null>(null)
+  const surface = useRef<SVGRectElement>(null)
+  // What a finger pulls sideways from the selected start is dragged; everything else scrolls. The style touch-action does not reach into a drawing.
+  useEffect(() => {
+    const element = surface.current
+    const hold = (event: TouchEvent) => {
+      const [finger] = event.touches
+      const start = began.current
+      if (start?.row && finger && Math.abs(finger.clientX - start.x) > Math.abs(finger.clientY - start.y)) event.preventDefault()
+    }
+    element?.addEventListener("touchmove", hold, { passive: false })
+    return () => element?.removeEventListener("touchmove", hold)
+  }, [])
   const local = (event: PointerEvent<SVGRectElement>) => event.clientX - event.currentTarget.getBoundingClientRect().left
   const nearest = (x: number) => {
     const [row] = sheet.rows
@@ -27,18 +39,23 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
   }
   return {
     drag,
+    surface,
     handlers: {
       onPointerDown: (event: PointerEvent<SVGRectElement>) => {
         const x = local(event)
         const row = nearest(x)
-        began.current = { x, row: row && row.key === selected && row.status === "planned" && !row.inserted ? row : null }
+        began.current = {
+          x: event.clientX,
+          y: event.clientY,
+          row: row && row.key === selected && row.status === "planned" && !row.inserted ? row : null,
+        }
         event.currentTarget.setPointerCapture(event.pointerId)
       },
       onPointerMove: (event: PointerEvent<SVGRectElement>) => {
         const start = began.current
         if (!start?.row) return
         const x = local(event)
-        if (drag || Math.abs(x - start.x) > DRAG) setDrag({ row: start.row, minute: snapped(x, start.row) })
+        if (drag || Math.abs(event.clientX - start.x) > DRAG) setDrag({ row: start.row, minute: snapped(x, start.row) })
       },
       onPointerUp: (event: PointerEvent<SVGRectElement>) => {
         if (drag) onMove(drag.row, drag.minute - drag.row.setup_min)

@@ -12,7 +12,7 @@ import { duration, soon } from "@/lib/time"
 import type { Entry } from "@/types"
 
 const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
-const KIND: Record<string, string> = { started: "begun", done: "done", dry_test: "tested", note: "noted" }
+const KIND: Record<string, string> = { started: "begun", done: "done", dry_test: "tested", fault: "at fault", note: "noted" }
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {

@@ -8,6 +8,7 @@ import { useWidth } from "@/lib/size"
 import { duration, soon, when } from "@/lib/time"
 import { Chances } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
+import { LongerSearch } from "@/plan/LongerSearch"
 import { PlanTable } from "@/plan/PlanTable"
 import type { Chance, PlanProps } from "@/plan/props"
 import { ShopPicture } from "@/plan/ShopPicture"
@@ -35,7 +36,7 @@ export default function PlanPage(first: PlanProps) {
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
   const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
   const reload = () => send<PlanProps>("GET", "/pieces/plan").then(setState)
-  const accept = () => send<PlanProps>("POST", "/pieces/plan/accept", {}).then(setState)
+  const accept = (which: { digest?: string } = {}) => send<PlanProps>("POST", "/pieces/plan/accept", which).then(setState)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the drawn dates void
   useEffect(() => {
     setChances(null)
@@ -76,8 +77,8 @@ export default function PlanPage(first: PlanProps) {
         </dl>
       </header>
       {plan.clashes.map((clash) => (
-        <p key={clash} className="trouble" role="alert">
-          {clash}
+        <p key={`${clash.piece} ${clash.sentence}`} className="trouble" role="alert">
+          {name(clash.piece)}: {clash.sentence}
         </p>
       ))}
       <div ref={holder} className="min-w-0">
@@ -125,6 +126,7 @@ export default function PlanPage(first: PlanProps) {
           <button type="button" className="button mt-2" data-tone="dark" onClick={() => void accept()}>
             Keep this plan
           </button>
+          <LongerSearch plan={plan} onKeep={(digest) => void accept({ digest })} />
         </section>
       </div>
     </Shell>

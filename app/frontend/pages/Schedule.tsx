@@ -187,6 +187,7 @@ function Screen(props: Props) {
               shelf={props.shelf}
               rooms={props.rooms}
               faces={piece.faces.map((face) => face.name)}
+              edges={piece.faces.filter((face) => face.kind === "edges").map((face) => face.name)}
               pending={pending}
               error={error}
               onEdit={state.edit}
@@ -197,7 +198,7 @@ function Screen(props: Props) {
           )}
         </div>
         <div className="min-w-0">
-          <StepList sheet={sheet} selected={row?.key ?? null} pending={pendingSteps} onSelect={setSelected} />
+          <StepList sheet={sheet} selected={row?.key ?? null} pending={pendingSteps} onSelect={setSelected} onEdit={state.edit} />
           <div className="step-tools">
             <button type="button" className="button" onClick={() => setAdding(true)}>
               New step

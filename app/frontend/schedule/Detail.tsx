@@ -5,6 +5,7 @@ import { FilmControl } from "./FilmControl"
 import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
 import { MixForPass } from "./MixForPass"
+import { PlaceFields } from "./PlaceFields"
 import { StepFields } from "./StepFields"
 import { WhenControl } from "./WhenControl"
 import { METHODS } from "./words"
@@ -17,6 +18,8 @@ type Props = {
   shelf: ShelfItem[]
   rooms: Room[]
   faces: string[]
+  /** Faces that are edges: a coat on another face reaches them. */
+  edges: string[]
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onEdit: (operation: Operation, reason?: string) => void
@@ -41,6 +44,16 @@ export function Detail(props: Props) {
     else onEdit({ op: "change_step", id: step.id, set: fields })
   }
   const item = props.shelf.find((candidate) => candidate.id === step.product)
+  const fields = {
+    step,
+    shelf: props.shelf,
+    rooms,
+    faces: props.faces,
+    homeRoom: sheet.document.room ?? rooms[0]?.name ?? "",
+    pending: props.pending,
+    error: props.error,
+    onSet: set,
+  }
   const ledger = row.drying ?? row.waits[0] ?? null
   return (
     <section className="detail lit" aria-label={`Detail of ${row.words}`}>
@@ -64,16 +77,10 @@ export function Detail(props: Props) {
                 : "The window below is shut when hands are free, so the plan scuffs first. It takes 2 µm."}
             </p>
           ) : (
-            <StepFields
-              step={step}
-              shelf={props.shelf}
-              rooms={rooms}
-              faces={props.faces}
-              homeRoom={sheet.document.room ?? rooms[0]?.name ?? ""}
-              pending={props.pending}
-              error={props.error}
-              onSet={set}
-            />
+            <StepFields {...fields} />
+          )}
+          {!row.inserted && (step.kind === "coat" || step.kind === "stain") && (
+            <PlaceFields {...fields} sheet={sheet} edges={props.edges} />
           )}
           {!row.inserted && <HardWindows sheet={sheet} row={row} step={step} onSet={set} onEdit={props.onEdit} />}
         </div>

@@ -2,6 +2,7 @@ import { Dialog } from "radix-ui"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
+import { SUPPORTS } from "./PlaceFields"
 
 type Rule = { name: "scuff" | "missed_window" | "rub_out" | "measure"; label: string; options: [string, string][]; why: string }
 
@@ -59,11 +60,7 @@ export function HouseRules({ document, onEdit }: { document: ScheduleDocument; o
           <SelectField
             label="Wet work lies"
             value={document.support ?? "flat"}
-            options={[
-              ["flat", "flat, turned when it can be handled"],
-              ["points", "on points, turned at once"],
-              ["hung", "hung, all faces at once"],
-            ]}
+            options={SUPPORTS}
             onChange={(support) => onEdit({ op: "place", set: { support: support as "flat" | "points" | "hung" } })}
           />
           <p className="sub small mt-1">

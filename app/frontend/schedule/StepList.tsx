@@ -1,12 +1,18 @@
 import { type KeyboardEvent, useEffect, useRef } from "react"
 import { LevelMark, Tick } from "@/components/Marks"
 import { clock, parts } from "@/lib/time"
-import type { Finding, Row, Sheet } from "@/types"
+import type { Finding, Operation, Row, Sheet } from "@/types"
 
-type Props = { sheet: Sheet; selected: string | null; pending: Set<string>; onSelect: (key: string) => void }
+type Props = {
+  sheet: Sheet
+  selected: string | null
+  pending: Set<string>
+  onSelect: (key: string) => void
+  onEdit: (operation: Operation) => void
+}
 
 /** Steps in working order: the one listbox of the screen. Up and down walk it; the film profile grows beside it. */
-export function StepList({ sheet, selected, pending, onSelect }: Props) {
+export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) {
   const list = useRef<HTMLUListElement>(null)
   const most = Math.max(40, ...sheet.rows.map((row) => row.film_um ?? 0))
   // biome-ignore lint/correctness/useExhaustiveDependencies: the option to show follows what is selected
@@ -47,6 +53,26 @@ export function StepList({ sheet, selected, pending, onSelect }: Props) {
           />
         ))}
       </ul>
+      {sheet.unplaced.length > 0 && (
+        <ul aria-label="Steps that cannot be placed">
+          {sheet.unplaced.map((step) => (
+            <li key={step.id} className="step-row" data-state="unplaced">
+              <span className="step-number">{step.number}</span>
+              <span className="step-words">{step.words}</span>
+              <span className="step-start">no date</span>
+              <button
+                type="button"
+                className="button"
+                data-quiet
+                onClick={() => onEdit({ op: "remove_step", id: step.id })}
+                aria-label={`Remove ${step.words}`}
+              >
+                Remove
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   )
 }

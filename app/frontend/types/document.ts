@@ -117,5 +117,12 @@ export interface Step {
    */
   skill?: string
   pattern?: "with_grain" | "crossing" | "edges_first" | "moving_start" | "cut_in"
+  /**
+   * The fault this step was put in for, and the pass it was found on.
+   */
+  mends?: {
+    pass: string
+    fault: string
+  }
   pins?: Pin[]
 }

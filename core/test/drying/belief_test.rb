@@ -60,7 +60,7 @@ class BeliefTest < CoreTest
   def test_all_looks_at_one_coat_are_one_interval
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:10+01:00"), look("not_yet", "2026-11-23T09:28+01:00"), look("dry", "2026-11-23T09:43+01:00") ]
     made = plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:45+01:00")
-    found = Rhexon::Drying::Learning.observations(made)
+    found = Rhexon::Drying::Learning.observations(made.shop)
     assert_equal 1, found.size
     assert_in_delta Math.log(7 / 6.0), found.first.from, 1e-6
     assert_in_delta Math.log(4 / 3.0), found.first.to, 1e-6
@@ -68,13 +68,13 @@ class BeliefTest < CoreTest
     expected = FIRST.after(Math.log(7 / 6.0), Math.log(4 / 3.0))
     assert_equal [ "w20", "early", 1 ], taught.first.values_at("product", "group", "coats")
     assert_in_delta expected.m, taught.first["m"], 1e-9
-    exact = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ], now: "2026-11-23T09:45+01:00")))
+    exact = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ], now: "2026-11-23T09:45+01:00").shop))
     assert_in_delta FIRST.exactly(Math.log(4 / 3.0)).m, exact.first["m"], 1e-9
   end
 
   def test_a_coat_that_was_never_found_dry_teaches_nothing
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:28+01:00") ]
-    assert_empty Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00"))
+    assert_empty Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00").shop)
   end
 
   # q = 0.9: exp(0 + 1.28155 · sqrt(0.35² + 0.15²)) = exp(0.48800) = 1.6290.

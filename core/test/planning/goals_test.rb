@@ -41,6 +41,16 @@ class GoalsTest < CoreTest
     assert_equal [ "2026-11-23T07:30+01:00", "2026-11-23T09:00+01:00" ], later.first.values_at("from", "to")
   end
 
+  # Another order than the planner would find by itself: what was accepted stays as long as it is as good.
+  def test_an_accepted_order_is_kept
+    pieces = %w[a b].map { |id| piece(document(step("s1", "sand", grits: %w[P180])), id: id, area_m2: 5.0) }
+    assert_equal %w[a b], plan(*pieces).placements.map { |found| found.pass.piece.id }
+    previous = [ { "pass" => "b/s1/1/show", "start" => "2026-11-23T07:30+01:00", "person" => "imke" }, { "pass" => "a/s1/1/show", "start" => "2026-11-23T08:00+01:00", "person" => "imke" } ]
+    kept = plan(*pieces, previous: previous)
+    assert_equal %w[b a], kept.placements.map { |found| found.pass.piece.id }
+    assert_empty kept.to_h["moved"]
+  end
+
   def test_work_that_is_new_or_gone_is_told
     previous = [ { "pass" => "a/s9/1/show", "start" => "2026-11-23T10:00+01:00" } ]
     moved = of("soonest", previous: previous).to_h["moved"]

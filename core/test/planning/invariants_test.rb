@@ -39,6 +39,19 @@ class InvariantsTest < CoreTest
     end
   end
 
+  # Full effort holds coats, lets scuffs go ahead, and begins with the plan that was kept.
+  def test_full_effort_over_a_kept_plan_keeps_every_promise_and_is_never_worse
+    20.times do |seed|
+      shop = random_shop(Random.new(700 + seed), most: 3)
+      quick = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop))
+      kept = quick.placements.select { |found| found.hands.any? }.map { |found| { "pass" => found.pass.key, "start" => quick.shop.zone.iso(found.hands_start), "person" => found.person } }
+      full = shop.merge("effort" => "full", "previous" => kept)
+      best = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(full))
+      assert_empty PlanChecker.new(full, best.to_h).faults, "seed #{700 + seed}"
+      assert_operator (best.build.goal <=> quick.build.goal), :<=, 0, "seed #{700 + seed}"
+    end
+  end
+
   # The checker itself must be able to fail.
   def test_the_checker_finds_planted_faults
     shop = shop_json(piece(document(coat("s1", coats: 2))))

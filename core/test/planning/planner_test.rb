@@ -170,7 +170,7 @@ class PlannerTest < CoreTest
   def test_varnish_in_a_freezing_shop_is_infeasible_and_says_why
     plan = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), t_c: 3)
     assert_nil plan.build.ready["top"]
-    assert_equal({ "constraint" => "milestone", "passes" => [ "top/s1/2/show" ], "changes" => [ { "change" => "2 °C warmer in the bench", "ready_at" => "2026-11-29T17:17+01:00" } ] }, plan.to_h["infeasible"])
+    assert_equal({ "constraint" => "milestone", "passes" => [ "top/s1/2/show" ], "changes" => [ { "change" => "2 °C warmer in the bench", "ready_at" => "2026-11-29T17:17+01:00" } ], "also" => [] }, plan.to_h["infeasible"])
     assert_match(/not reached within 400 days/, findings(plan, "time.due").first.sentence)
   end
 

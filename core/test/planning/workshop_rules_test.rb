@@ -27,6 +27,16 @@ class WorkshopRulesTest < CoreTest
     assert_equal "hours", plan(piece(document(coat("s1"))), people: [ person("osei", skills: []) ]).to_h["infeasible"]["constraint"]
   end
 
+  def test_each_piece_that_cannot_be_placed_says_why
+    cold = piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2)), id: "cold")
+    made = plan(cold, piece(document(coat("s1")), id: "sprayed"), piece(document(step("s1", "sand", grits: %w[P180])), id: "fine"), people: [ person("osei", skills: []) ], t_c: 3)
+    infeasible = made.to_h["infeasible"]
+    assert_equal [ "milestone", [ "cold/s1/2/show" ] ], infeasible.values_at("constraint", "passes")
+    assert_equal [ { "constraint" => "hours", "passes" => [ "sprayed/s1/1/show" ] } ], infeasible["also"]
+    assert_equal %w[No\ date\ can\ be\ given], findings(made, "time.due", "sprayed").map(&:title)
+    assert_empty findings(made, "time.due", "fine")
+  end
+
   def test_two_people_work_at_once_and_each_in_their_own_hours
     late = WEEK.transform_values { [ %w[13:00 18:00] ] }
     pieces = %w[a b].map { |id| piece(document(step("s1", "sand", grits: %w[P120 P150 P180])), id: id, area_m2: 4.0) }

@@ -8,25 +8,27 @@ module Rhexon
       # @!attribute at       [Integer] minute it was logged
       Observation = Struct.new(:product, :mechanism, :phase, :from, :to, :exact, :at, keyword_init: true)
 
-      # @param plan [Planning::Plan] whose log is read
+      # @param shop [Planning::Shop] whose log is read; nothing is planned
       # @return [Array<Observation>] in the order they were logged
-      def self.observations(plan)
-        looked = plan.placements.select { |placement| placement.looks&.any? && placement.milestones }
-        looked.flat_map { |placement| placement.looks.group_by(&:first).filter_map { |name, looks| observation(plan, placement, name, looks) } }.sort_by { |found| [ found.at, found.product, found.phase ] }
+      def self.observations(shop)
+        queues = Planning::Expansion.queues(shop)
+        drier = Planning::Drier.new(shop)
+        looked = Planning::Logged.new(shop, queues, drier).all.select { |placement| placement.looks&.any? && placement.milestones }
+        looked.flat_map { |placement| placement.looks.group_by(&:first).filter_map { |name, looks| observation(drier, shop, placement, name, looks) } }.sort_by { |found| [ found.at, found.product, found.phase ] }
       end
 
-      def self.observation(plan, placement, name, looks)
+      def self.observation(drier, shop, placement, name, looks)
         dry = looks.find { |_, answer, _| answer == "dry" } or return
-        milestone = placement.milestones[plan.drier.known(placement.pass, name)] or return
+        milestone = placement.milestones[drier.known(placement.pass, name)] or return
         before = looks.select { |_, answer, minute| answer == "not_yet" && minute <= dry[2] }.last
-        Observation.new(product: placement.pass.product.id, mechanism: placement.pass.product.mechanism, phase: milestone.phase, from: before && passed(plan, placement, milestone, before[2]), to: passed(plan, placement, milestone, dry[2]),
+        Observation.new(product: placement.pass.product.id, mechanism: placement.pass.product.mechanism, phase: milestone.phase, from: before && passed(shop, placement, milestone, before[2]), to: passed(shop, placement, milestone, dry[2]),
                         exact: dry[3] == true, at: dry[2]).freeze
       end
       private_class_method :observation
 
       # ln of time passed over time needed without the shop's own factor; nil right after laying.
-      def self.passed(plan, placement, milestone, minute)
-        done = Rate.progress(placement.pass.product, milestone.phase, plan.shop.line(placement.pass.dry_room)).between(placement.work_end, minute)
+      def self.passed(shop, placement, milestone, minute)
+        done = Rate.progress(placement.pass.product, milestone.phase, shop.line(placement.pass.dry_room)).between(placement.work_end, minute)
         done.positive? ? Math.log(done / (milestone.needed / milestone.own[:shop])) : nil
       end
       private_class_method :passed

@@ -61,6 +61,17 @@ module Rhexon
 
       def dry_um = snapshot && @pass.film? ? change_um : nil
 
+      # @return [String, nil] how the coat is laid on
+      def pattern = Schedule::Words.pattern(@pass.step, mark)
+
+      # Where pad or brush waits for the next coat of the same material; what is mixed with water or a hardener is washed out each time.
+      # @return [String, nil]
+      def rests
+        return unless @pass.leaves_something? && @pass.product.carrier != "water" && @pass.product.pot_life_min&.value.nil?
+
+        Schedule::Words::RESTS[@pass.method] if later_passes.any? { |other| other.product.equal?(@pass.product) && other.method == @pass.method }
+      end
+
       # @return [Array<String>] reminders where the work can hurt someone
       def cautions = Materials::Cautions.for(kind, @pass.product, @pass.method)
 
@@ -84,6 +95,12 @@ module Rhexon
       end
 
       private
+
+      def queue = @plan.queues.fetch(@pass.piece.id)
+      def later_passes = queue.drop(queue.index { |other| other.key == @pass.key }.to_i + 1)
+
+      # Coats of round work go on by one mark, over all its steps.
+      def mark = queue.take_while { |other| other.key != @pass.key }.count { |other| other.step["pattern"] == "moving_start" && other.faces == @pass.faces } + 1
 
       def own_words
         return { "scuff" => "Scuff P320", "wipe_off" => "Wipe off" }[kind] if %w[scuff wipe_off].include?(kind)

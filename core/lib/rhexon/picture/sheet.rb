@@ -15,6 +15,8 @@ module Rhexon
       def now = plan.shop.now
       def zone = plan.shop.zone.name
       def people = plan.shop.people.map(&:id)
+      # @return [Array<Hash>] guns and other tools: "id", "for"
+      def tools = plan.shop.tools
       def goal = plan.shop.goal
       def document = piece.schedule
       def due = piece.due
@@ -27,6 +29,13 @@ module Rhexon
       def section = @section ||= Section.new(plan, piece_id, face, numbers)
       def findings = @findings ||= Checks::Catalogue.findings(plan, piece_id)
       def lapsed = plan.build.lapsed.select { |key| key.start_with?("#{piece_id}/") }
+
+      # Steps of which the plan could place nothing.
+      # @return [Array<Hash>] {id:, number:, words:}
+      def unplaced
+        placed = rows.map { |row| row.placement.pass.step["id"] }
+        document["steps"].reject { |step| placed.include?(step["id"]) }.map { |step| { id: step["id"], number: numbers[step["id"]], words: Schedule::Words.step(step, plan.shop.products[step["product"]]&.name) } }
+      end
 
       # Open hours from the first work of this piece (or now) to a day after its last.
       # @return [Array<Array(Integer, Integer)>]

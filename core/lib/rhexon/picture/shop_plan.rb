@@ -11,6 +11,7 @@ module Rhexon
       # @!attribute wet, dusty [Array<Array(Integer, Integer)>]
       # @!attribute lying [Array<Array(Integer, Integer)>] minute and pieces on the rack from then on
       Place = Struct.new(:room, :uses, :wet, :dusty, :lying, :rack_places, keyword_init: true)
+      Clash = Struct.new(:piece, :sentence, keyword_init: true)
       Closing = Struct.new(:key, :piece, :words, :closes_at, :met, keyword_init: true)
       # Free stretches shorter than this are not worth telling.
       LEAST_FREE_MIN = 15
@@ -54,11 +55,10 @@ module Rhexon
       def moves = Planning::Moves.of(plan)
 
       # What does not fit: pins that lapsed, work that cannot be placed.
-      # @return [Array<String>] sentences
+      # @return [Array<Clash>]
       def clashes
-        lapsed = plan.build.lapsed.map { |key| "A pinned time cannot be kept: #{words_of(key)}." }
-        blocked = plan.build.blocked ? [ "#{words_of(plan.build.blocked[:passes].first)} cannot be placed: #{CONSTRAINTS.fetch(plan.build.blocked[:constraint])}." ] : []
-        lapsed + blocked
+        lapsed = plan.build.lapsed.map { |key| Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{words_of(key)} cannot be kept.") }
+        lapsed + plan.build.blocked.map { |piece, block| Clash.new(piece: piece, sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.") }
       end
 
       CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air", "hours" => "nobody who may do it is there long enough at a time",
@@ -72,7 +72,7 @@ module Rhexon
         mine = plan.of_piece(piece.id)
         ready = plan.build.ready[piece.id]
         Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready, late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
-                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.of(plan, piece.id), blocked: plan.build.blocked&.dig(:passes, 0)&.start_with?("#{piece.id}/") || false)
+                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.of(plan, piece.id), blocked: plan.build.blocked.key?(piece.id))
       end
 
       def mark(placement)
@@ -82,7 +82,7 @@ module Rhexon
       end
 
       def words(placement) = Row.new(plan, placement, 0).words
-      def words_of(key) = plan.placements.find { |placement| placement.pass.key == key }&.then { |placement| "#{words(placement)} of #{placement.pass.piece.id}" } || key
+      def words_of(key) = plan.model.passes.find { |pass| pass.key == key }.then { |pass| Schedule::Words.step(pass.step, pass.product&.name) }
 
       def lane(person)
         mine = plan.placements.select { |placement| placement.person == person.id }

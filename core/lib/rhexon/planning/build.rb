@@ -1,11 +1,14 @@
 module Rhexon
   module Planning
+    # What stops a piece: milestone, hours, rack or hard_window, and the key of the pass that cannot be placed.
+    Block = Struct.new(:constraint, :pass)
+
     # One finished construction of a plan: every pass placed, and what it is worth.
     # @!attribute placements [Array<Placement>] in order of start, inserted scuffs included
     # @!attribute by_index   [Array<Placement>] pass index => placement
     # @!attribute ready      [Hash{String=>Integer}] piece id => minute it is ready
     # @!attribute lapsed     [Array<String>] keys of pins that could not be kept
-    # @!attribute blocked    [Hash, nil] what made it infeasible: {constraint:, passes:}
+    # @!attribute blocked    [Hash{String=>Block}] by piece that cannot be placed whole
     # @!attribute goal       [Array<Numeric>] of Search::Goal
     # @!attribute late_min   [Integer] summed over the jobs
     Build = Struct.new(:placements, :by_index, :ready, :lapsed, :blocked, :goal, :late_min, keyword_init: true) do

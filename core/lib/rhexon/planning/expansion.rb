@@ -4,6 +4,14 @@ module Rhexon
     class Expansion
       include Handwork
 
+      # Passes of the whole shop, numbered through.
+      # @param shop [Shop]
+      # @return [Hash{String=>Array<Pass>}] by piece id
+      def self.queues(shop)
+        index = 0
+        shop.pieces.to_h { |piece| [ piece.id, of(shop, piece, index).tap { |passes| index += passes.size } ] }
+      end
+
       # @param shop [Shop]
       # @param piece [Piece]
       # @param first_index [Integer] index of the first pass

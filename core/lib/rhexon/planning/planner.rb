@@ -14,12 +14,7 @@ module Rhexon
 
       def initialize(shop)
         @shop = shop
-        index = 0
-        queues = shop.pieces.to_h do |piece|
-          passes = Expansion.of(shop, piece, index)
-          index += passes.size
-          [ piece.id, passes ]
-        end
+        queues = Expansion.queues(shop)
         drier = Drier.new(shop)
         @model = Search::Model.new(shop, queues, drier, Logged.new(shop, queues, drier))
         @construct = Search::Construct.new(@model)
@@ -57,7 +52,7 @@ module Rhexon
       # First come first served; the longest tail first; then mixtures of the two with seeded noise.
       def first_builds(builds)
         random = Random.new(@shop.seed)
-        best = nil
+        best = accepted.min_by(&:goal)
         weights(builds).each.with_index(1) do |weight, count|
           noise = count > 2 ? Array.new(@model.size) { random.rand(240) } : nil
           trial = @construct.dispatch(weight: weight || random.rand, tails: @bound.tails, noise: noise)
@@ -65,6 +60,16 @@ module Rhexon
           return [ best, count ] if @model.pieces.size <= 1 || at_bound?(best)
         end
         [ best, weights(builds).size ]
+      end
+
+      # The accepted plan as far as it still stands: its order, each pass held to its start, and as soon as that order allows.
+      # @return [Array<Search::Trial>]
+      def accepted
+        was = @model.passes.each_index.to_h { |index| [ index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute ] }.compact
+        return [] if was.empty?
+
+        order = Search::Orders.by_start(@model, was)
+        [ was.reject { |_, minute| minute < @shop.now }, {} ].map { |holds| @construct.run(order, holds) }
       end
 
       def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)

@@ -108,8 +108,12 @@ module Rhexon
       end
 
       def infeasible
-        blocked = @plan.build.blocked or return nil
-        { "constraint" => blocked[:constraint], "passes" => blocked[:passes], "changes" => changes(blocked[:passes].first.split("/").first) }
+        blocked = @plan.build.blocked
+        return if blocked.empty?
+
+        piece, first = blocked.first
+        alike = blocked.each_value.select { |block| block.constraint == first.constraint }
+        { "constraint" => first.constraint, "passes" => alike.map(&:pass), "changes" => changes(piece), "also" => (blocked.values - alike).map { |block| { "constraint" => block.constraint, "passes" => [ block.pass ] } } }
       end
 
       # The smallest changes that would do, each with its date.

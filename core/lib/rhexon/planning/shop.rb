@@ -112,6 +112,7 @@ module Rhexon
       def piece(record)
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
+        document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
         helpers, laid = products.keys.partition { |id| products.fetch(id).helper? }
         Schedule::Document.check_names!(document, faces: faces.keys, products: laid, helpers: helpers, rooms: rooms.keys)
         refuse_strangers(record, document)

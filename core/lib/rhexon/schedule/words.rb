@@ -9,7 +9,14 @@ module Rhexon
                      "stack" => "ready to stack", "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry",
                      "wipe_off_earliest" => "ready to wipe off", "flash_min" => "flashed off", "soft_earliest" => "ready to level while soft" }.freeze
 
+      PATTERNS = { "with_grain" => "with the grain", "crossing" => "two crossing passes", "edges_first" => "edges first", "cut_in" => "cut in, then the field" }.freeze
+      RESTS = { "pad" => "The pad rests in its closed jar until the next coat.", "brush" => "The brush rests in its thinner until the next coat." }.freeze
+
       module_function
+
+      # @param mark [Integer] where a pass goes round with a starting point that moves on by one each coat
+      # @return [String, nil] how a coat is laid on
+      def pattern(step, mark) = step["pattern"] == "moving_start" ? "start at mark #{mark}" : PATTERNS[step["pattern"]]
 
       # @param step [Hash] of a schedule document
       # @param product_name [String, nil]

@@ -27,7 +27,7 @@ module Rhexon
       end
 
       # @param order [Array<Integer>] pieces, each as often as it has passes to place
-      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start
+      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start; ~pass: its scuff goes ahead of other work
       # @return [Trial]
       def run(order, holds = {})
         build(holds) do
@@ -98,7 +98,7 @@ module Rhexon
           @next[piece] = following(index, piece)
         end
       rescue Blocked => blocked
-        @t.blocked ||= { constraint: blocked.constraint.to_s, index: blocked.index }
+        @t.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
         @t.forget(index..@m.last[piece])
         @next[piece] = nil
       end

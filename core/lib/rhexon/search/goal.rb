@@ -63,7 +63,7 @@ module Rhexon
       private
 
       def tuple(trial, known)
-        unmet = trial.lapsed.size + (trial.blocked ? 1 : 0)
+        unmet = trial.lapsed.size + trial.blocked.size
         latest = (known.max || @now) + moves(trial)
         case @name
         when "fewest_sessions" then [ unmet, late(trial), sessions(trial), latest, scuffs(trial), known.sum ]

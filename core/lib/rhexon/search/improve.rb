@@ -110,17 +110,23 @@ module Rhexon
 
       def move(order, from, by) = order.insert((from + by).clamp(0, order.size - 1), order.delete_at(from))
 
-      # Holds a coat until the next opening, or lets go of it.
+      # Holds a coat until the next opening, or lets its scuff go ahead; or lets go of either.
       def toggle(trial, holds)
-        lost = trial.scuff.each_index.select { |index| trial.scuff[index] }.flat_map { |index| @m.unders[index].map(&:lower) }.select { |index| @m.logged.placed[index].nil? }
+        scuffed = trial.scuff.each_index.select { |index| trial.scuff[index] }
+        return flip(holds, ~scuffed[@random.rand(scuffed.size)], 0) if scuffed.any? && @random.rand(3).zero?
+
+        lost = scuffed.flat_map { |index| @m.unders[index].map(&:lower) }.select { |index| @m.logged.placed[index].nil? }
         pool = lost.any? && @random.rand(3) < 2 ? lost : @m.passes.each_index.select { |index| trial.start[index] && @m.kind[index] != :wait && @m.logged.placed[index].nil? }
         return holds if pool.empty?
 
         index = pool[@random.rand(pool.size)]
-        return holds.except(index) if holds.key?(index)
+        flip(holds, index, @m.hours[trial.who[index] || 0].opening_after(trial.start[index]))
+      end
 
-        opening = @m.hours[trial.who[index] || 0].opening_after(trial.start[index])
-        opening ? holds.merge(index => opening) : holds
+      def flip(holds, key, minute)
+        return holds.except(key) if holds.key?(key)
+
+        minute ? holds.merge(key => minute) : holds
       end
     end
   end

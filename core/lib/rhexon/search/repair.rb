@@ -1,6 +1,7 @@
 module Rhexon
   module Search
     # A lost window may be caught by holding the earlier coat: so long that its window still stands at the later coat, or until the hands open next.
+    # Or its scuff is done ahead, in hands that are free.
     class Repair
       TRIALS_A_ROUND = 4
 
@@ -36,7 +37,7 @@ module Rhexon
         under = over(trial, index)
         start = trial.start[under.lower]
         opening = @m.hours[trial.who[under.lower]].opening_after(start)
-        [ Planning::Calendar.ceil(start + trial.work_start[index] - under.closing.at(trial.first_end[under.lower])), opening ].compact.uniq.map { |minute| { under.lower => minute } }
+        [ Planning::Calendar.ceil(start + trial.work_start[index] - under.closing.at(trial.first_end[under.lower])), opening ].compact.uniq.map { |minute| { under.lower => minute } } + [ { ~index => 0 } ]
       end
     end
   end

@@ -43,20 +43,23 @@ module Rhexon
       end
 
       # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in the same room, that much earlier.
+      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the coat.
       def with_scuff(index, from, coat)
         minutes = ceil(@m.scuff_min[index])
         sanded = @m.unders[index].filter_map { |under| under.sand && open_at_or_logged(under) }.max
         earliest = [ @now, @t.ends[@m.piece_of[index]], sanded ].compact.max
         gap = gap(index)
-        at = [ earliest, from - minutes - gap ].max
+        ahead = @holds.key?(~index)
+        at = ahead ? earliest : [ earliest, from - minutes - gap ].max
         TRIES.times do
           scuff = scuff_from(index, at, minutes)
           coat = first_fit(index, [ from, scuff[1] + gap ].max, coat.why)
-          scuff = nearer(index, scuff, coat.start - gap, minutes)
+          scuff = nearer(index, scuff, coat.start - gap, minutes) unless ahead
           coat.scuff = scuff
           return coat if coat.start + @m.setup[index] <= scuff[1] + @m.house(index, "scuff_valid_min")
 
           at = coat.start - gap - minutes
+          ahead = false
         end
         coat
       end

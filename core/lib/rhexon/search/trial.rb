@@ -9,8 +9,9 @@ module Rhexon
       # @!attribute stretches [Array<Array, nil>] where a pass pauses
       # @!attribute why       [Array<Symbol>] what fixed the start; :late when hands were away or elsewhere
       # @!attribute asked     [Array<Integer>] minute from which it could have begun
-      attr_reader :start, :work_start, :first_end, :work_end, :hands_end, :who, :early, :scuff, :stretches, :why, :ends, :lanes, :floors, :lying, :tool_lanes, :tool, :asked, :lapsed
-      attr_accessor :blocked, :goal, :order, :holds, :ready
+      # @!attribute blocked   [Array<Hash>] what stopped a piece: {constraint:, index:}
+      attr_reader :start, :work_start, :first_end, :work_end, :hands_end, :who, :early, :scuff, :stretches, :why, :ends, :lanes, :floors, :lying, :tool_lanes, :tool, :asked, :lapsed, :blocked
+      attr_accessor :goal, :order, :holds, :ready
 
       # @param model [Model]
       def initialize(model)
@@ -25,6 +26,7 @@ module Rhexon
         @tool = Array.new(model.size)
         @asked = Array.new(model.size)
         @lapsed = []
+        @blocked = []
         @ends = logged.ends.dup
         @lanes = model.hours.map { |hours| Lane.new(hours, model.look_back) }
         @tool_lanes = model.shop.tools.map { Lane.new(model.always, model.look_back) }

@@ -24,7 +24,7 @@ module Rhexon
 
       private
 
-      def blocked = @t.blocked && { constraint: @t.blocked[:constraint], passes: [ @m.passes[@t.blocked[:index]].key ] }
+      def blocked = @t.blocked.sort_by { |found| found[:index] }.to_h { |found| [ @m.passes[found[:index]].piece.id, Planning::Block.new(found[:constraint], @m.passes[found[:index]].key) ] }
 
       def unfold(index)
         pass = @m.passes[index]

@@ -20,13 +20,10 @@ module Rhexon
         end
 
         def blocked(context)
-          found = context.plan.build.blocked or return []
-          key = found[:passes].first
-          return [] unless key.start_with?("#{context.piece.id}/")
-
-          why = WHY.fetch(found[:constraint])
-          step = Schedule::Document.step(context.document, key.split("/")[1])
-          finding = context.finding("time.due", "stop", "No date can be given", "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}.", figures: { constraint: found[:constraint] }, remedies: [ without_window(context, step, found[:constraint]) ])
+          found = context.plan.build.blocked[context.piece.id] or return []
+          why = WHY.fetch(found.constraint)
+          step = Schedule::Document.step(context.document, found.pass.split("/")[1])
+          finding = context.finding("time.due", "stop", "No date can be given", "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}.", figures: { constraint: found.constraint }, remedies: [ without_window(context, step, found.constraint) ])
           [ finding.tap { |named| named.step = step["id"] } ]
         end
 

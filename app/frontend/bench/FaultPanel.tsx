@@ -1,0 +1,103 @@
+import { Dialog } from "radix-ui"
+import { useEffect, useState } from "react"
+import { SelectField } from "@/components/Field"
+import { Panel } from "@/components/Panel"
+import { Refused, send } from "@/lib/api"
+import { duration, when } from "@/lib/time"
+import type { BenchRow, Fault, MendingWay } from "@/types"
+import { lowerFirst } from "./InHand"
+import type { Touch } from "./useBench"
+
+type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touch) => void }
+
+/** Something is wrong with a coat: what it looks like, why it likely came, and the ways to mend it with the date each leads to. */
+export function FaultPanel({ row, piece, zone, onTouch }: Props) {
+  const [open, setOpen] = useState(false)
+  const [faults, setFaults] = useState<Fault[]>([])
+  const [chosen, setChosen] = useState("")
+  const [ways, setWays] = useState<MendingWay[] | null>(null)
+  const [trouble, setTrouble] = useState("")
+  useEffect(() => {
+    if (open && faults.length === 0) void send<{ faults: Fault[] }>("GET", "/faults").then((answer) => setFaults(answer.faults))
+  }, [open, faults.length])
+  useEffect(() => {
+    setWays(null)
+    setTrouble("")
+    if (!chosen) return
+    const stop = new AbortController()
+    send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, stop.signal)
+      .then((answer) => setWays(answer.ways))
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+    return () => stop.abort()
+  }, [chosen, row.key])
+  const fault = faults.find((candidate) => candidate.id === chosen)
+  const log = (mending: string) => {
+    onTouch({ kind: "fault", pass: row.key, fault: chosen, mending })
+    setOpen(false)
+    setChosen("")
+  }
+  return (
+    <Panel
+      title={`What is wrong with ${piece}, ${lowerFirst(row.words)}`}
+      open={open}
+      onOpenChange={setOpen}
+      leave="Nothing"
+      trigger={
+        <Dialog.Trigger asChild>
+          <button type="button" className="button slab-fault" data-quiet aria-label={`A fault on ${piece}`}>
+            Fault
+          </button>
+        </Dialog.Trigger>
+      }
+    >
+      <div className="mt-3">
+        <SelectField
+          label="It shows"
+          value={chosen}
+          options={[
+            ["", "choose what it looks like"],
+            ...faults.map((found): [string, string] => [found.id, `${found.name}: ${found.looks.toLowerCase()}`]),
+          ]}
+          onChange={setChosen}
+        />
+      </div>
+      {fault && <p className="sub mt-2">Likely from: {fault.causes.join(", ")}.</p>}
+      {trouble && (
+        <p className="said mt-2" role="alert">
+          {trouble}
+        </p>
+      )}
+      {fault && (
+        <ul className="mending" aria-live="polite">
+          {ways === null && !trouble && <li className="sub">planning</li>}
+          {ways?.map((way) => (
+            <li key={way.id}>
+              <button type="button" className="button" data-size="bench" onClick={() => log(way.id)}>
+                <b>{way.label}</b>
+                <span className="sub small block">{says(way, zone)}</span>
+              </button>
+            </li>
+          ))}
+          {ways && (
+            <li>
+              <button type="button" className="button" data-size="bench" onClick={() => log("leave")}>
+                <b>Leave it</b>
+                <span className="sub small block">It goes into the log; the schedule stays.</span>
+              </button>
+            </li>
+          )}
+        </ul>
+      )}
+    </Panel>
+  )
+}
+
+const says = (way: MendingWay, zone: string) =>
+  [
+    way.ready_at ? `ready ${when(way.ready_at, zone)}` : "no date",
+    way.later_min ? (way.later_min > 0 ? `${duration(way.later_min)} later` : `${duration(-way.later_min)} sooner`) : "the date stays",
+    way.hands_min === 0 ? "" : `${duration(Math.abs(way.hands_min))} of hands ${way.hands_min > 0 ? "more" : "less"}`,
+    `${way.film_um} µm in the end`,
+  ]
+    .filter(Boolean)
+    .join(", ")

@@ -1,0 +1,43 @@
+# What the shop's own log teaches of how fast its products dry: a fold of all dry tests, of closed jobs too.
+class ShopBeliefs
+  @lock = Mutex.new
+
+  class << self
+    # @param floor [Hash] rhexon-shop/1, without beliefs
+    # @return [Array<Hash>] beliefs of rhexon-shop/1
+    def of(floor)
+      looked = Piece.where(id: tests.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
+      return [] if looked.empty?
+
+      kept([ tests.count, tests.maximum(:id), Entry.maximum(:id), floor["rooms"], floor["products"], looked.map { |piece| piece.schedule.head_id } ].hash) { learned(floor, looked) }
+    end
+
+    # Entries of the log that stand, as rhexon-shop/1 has them.
+    # @param pieces [Array<Piece>]
+    # @param clock [Rhexon::Planning::Zone]
+    # @return [Array<Hash>]
+    def log(pieces, clock)
+      rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
+      rows.map { |kind, pass, at, body| { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice("milestone", "answer", "exact", "person") } }
+    end
+
+    private
+
+    def tests = Entry.where(kind: "dry_test").where.not(id: corrected)
+    def corrected = Entry.where(kind: "correction").select(:corrects_id)
+
+    # What was learned last, until something is added.
+    def kept(key)
+      @lock.synchronize { return @beliefs if @key == key }
+      yield.tap { |found| @lock.synchronize { @key, @beliefs = key, found } }
+    end
+
+    def learned(floor, pieces)
+      clock = Shop.current.clock
+      shop = Rhexon::Planning::Shop.new(floor.except("beliefs", "stock", "previous").merge("pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)))
+      Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
+    rescue Rhexon::Refusal
+      [] # a closed job may name what the shop no longer has
+    end
+  end
+end

@@ -1,0 +1,3 @@
+class FaultSerializer < ApplicationSerializer
+  fields id: :string, name: :string, looks: :string, causes: "string[]"
+end

@@ -1,0 +1,20 @@
+module Rhexon
+  module Faults
+    # What goes wrong on a surface.
+    # @!attribute looks    [String] what is seen
+    # @!attribute causes   [Array<String>] likely ones
+    # @!attribute mendings [Array<Hash>] "id", "label", "steps" of core/data/faults.yml
+    Fault = Struct.new(:id, :name, :looks, :causes, :mendings, keyword_init: true) do
+      # @return [Array<Fault>]
+      def self.all = @all ||= Reference.table("faults").fetch("faults").map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
+
+      # @raise [Refusal]
+      def self.find(id) = all.find { |fault| fault.id == id } || raise(Refusal.new("The fault #{id.inspect} is not known", where: "fault", accepted: all.map(&:id).join(", ")))
+
+      # @param id [String, nil] nil: the first
+      # @return [Hash]
+      # @raise [Refusal]
+      def mending(id) = mendings.find { |mending| id.nil? || mending["id"] == id } || raise(Refusal.new("#{name} cannot be mended by #{id.inspect}", where: "mending", accepted: mendings.map { |mending| mending["id"] }.join(", ")))
+    end
+  end
+end

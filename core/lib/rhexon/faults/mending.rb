@@ -1,0 +1,107 @@
+module Rhexon
+  module Faults
+    # A mending as an edit of the schedule: steps after the coat at fault, on its faces. Coats of its step that are still to come move behind them.
+    # Where work after the coat is begun already, the steps come after that.
+    class Mending
+      # @param document [Hash] a schedule document
+      # @param pass [String] key of the coat or stain at fault
+      # @param begun [Array<String>] keys of passes that the log has
+      # @param products [Hash{String=>Materials::Product}]
+      def initialize(document, pass:, begun:, products:)
+        _, @step_id, coat, faces = pass.split("/")
+        @document = document
+        @pass = pass
+        @coat = Integer(coat.to_s, exception: false) || 1
+        @faces = faces.to_s.split("+")
+        @step = Schedule::Document.step(document, @step_id)
+        Rhexon.refuse_unless(%w[coat stain].include?(@step["kind"]), "A fault is logged on a coat or a stain", where: "pass", accepted: "the pass that was laid on last")
+        @begun = (begun + [ pass ]).map { |key| key.split("/") }.map { |_, step, number| [ step, number.to_i ] }
+        @products = products
+      end
+
+      # @return [Array<Hash>] ways to mend it that this shelf allows
+      def ways(fault) = fault.mendings.select { |mending| offered?(mending) }
+
+      # @param fault [Fault]
+      # @param mending [Hash] one of its ways
+      # @return [Hash] operation of Schedule::Edit
+      # @raise [Refusal] when a barrier is asked for and the shelf has no sealer
+      def operation(fault, mending)
+        Rhexon.refuse_unless(offered?(mending), "#{mending["label"]} cannot be done with what is on the shelf", where: "mending", accepted: "a product whose role is sealer, or another way")
+        after, split = anchor
+        free = Schedule::Edit.free_id(@document).delete_prefix("s").to_i
+        operations = split ? [ split.merge("new_id" => "s#{free}") ] : []
+        steps(mending).each.with_index(free + operations.size) do |step, number|
+          operations << { "op" => "add_step", "after" => after, "step" => step.merge("id" => "s#{number}", "mends" => { "pass" => @pass, "fault" => fault.id }) }
+          after = "s#{number}"
+        end
+        { "op" => "all", "operations" => operations }
+      end
+
+      # The steps that mend a fault of a pass leave the schedule again.
+      # @return [Hash, nil] operation of Schedule::Edit; nil when there are none
+      def self.withdrawal(document, pass)
+        mine = document["steps"].select { |step| step.dig("mends", "pass") == pass }
+        { "op" => "all", "operations" => mine.map { |step| { "op" => "remove_step", "id" => step["id"] } } } if mine.any?
+      end
+
+      private
+
+      def offered?(mending) = (!needs_barrier?(mending) || sealer) && (!mending["redissolves"] || product.redissolves?)
+      def needs_barrier?(mending) = mending["steps"].any? { |step| step["do"] == "barrier" || step["barrier"] }
+      def product = @products.fetch(@step["product"])
+
+      # The last step that is begun, and the split of its coats when some are still to come.
+      def anchor
+        order = @document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
+        id = @begun.map(&:first).uniq.select { |begun| order.key?(begun) }.max_by { |begun| order.fetch(begun) }
+        coats = Schedule::Document.step(@document, id)["coats"] || 1
+        done = @begun.select { |begun, _| begun == id }.map(&:last).max.clamp(1, coats)
+        [ id, (done < coats ? { "op" => "split_coats", "id" => id, "keep" => done } : nil) ]
+      end
+
+      def steps(mending) = mending["steps"].flat_map { |template| made(template) }.map { |step| on_faces(step) }
+
+      def made(template)
+        case template["do"]
+        when "coat" then template["last"] && coated_later? ? [] : [ again(@step).merge(template["set"] || {}) ]
+        when "barrier" then [ barrier ]
+        when "again" then stripped(template["barrier"])
+        when "wait" then [ { "kind" => "wait", **wait(template) } ]
+        when "level" then [ { "kind" => "level", "aim" => "between", **template.slice("grits") } ]
+        else [ { "kind" => template["do"], **template.slice("grits", "removes_um", "asks") } ]
+        end
+      end
+
+      def wait(template) = template["twice"] ? { "minutes" => [ product.milestone(template["twice"])&.value.to_i, 1 ].max, "name" => "Let it get hard" } : template.slice("minutes", "milestone")
+
+      # A coat once more: pins and coats belong to the first time.
+      def again(step) = step.except("id", "pins", "one_batch", "wet_on_wet", "mends").merge(step["kind"] == "coat" ? { "coats" => 1 } : {})
+
+      def barrier
+        method = sealer.methods_known.include?(@step["method"]) ? @step["method"] : sealer.methods_known.first
+        { "kind" => "coat", "name" => "Barrier, #{sealer.name}", "product" => sealer.id, "method" => method, "wet_um" => sealer.wet_um(method).value, "coats" => 1, "role" => "seal" }
+      end
+
+      # What is kept apart from wax and oil: a sealer that dries by itself, of another carrier where there is one.
+      def sealer
+        @sealer ||= @products.values.select { |found| !found.helper? && !found.waxy? && found.role == "sealer" && found.methods_known.any? }.min_by { |found| [ found.carrier == product.carrier ? 1 : 0, found.id ] }
+      end
+
+      # Down to the wood and up again to the coat at fault.
+      def stripped(sealed)
+        upto = @document["steps"].index(@step)
+        built = @document["steps"].first(upto + 1).select { |step| %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || (step["faces"] & @faces).any?) }
+        again = built.map { |step| again(step).merge(step["kind"] == "coat" ? { "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 } : {}) }
+        [ { "kind" => "level", "aim" => "between", "grits" => %w[P150], "removes_um" => 200, "name" => "Strip to the wood" }, { "kind" => "sand", "grits" => %w[P180 P240] }, *([ barrier ] if sealed), *again ]
+      end
+
+      def on_faces(step) = step["faces"] == @faces || @faces.empty? ? step : step.merge("faces" => @faces)
+
+      def coated_later?
+        upto = @document["steps"].index(@step)
+        @coat < (@step["coats"] || 1) || @document["steps"].drop(upto + 1).any? { |step| step["kind"] == "coat" && (step["faces"].nil? || (step["faces"] & @faces).any?) }
+      end
+    end
+  end
+end
