@@ -13,5 +13,6 @@ Gem::Specification.new do |spec|
   spec.require_paths = [ "lib" ]
 
   spec.add_dependency "json_schemer", "~> 2.5"
+  spec.add_dependency "matrix", "~> 0.4"
   spec.add_dependency "tzinfo", "~> 2.0"
 end

@@ -38,6 +38,7 @@ module Rhexon
                           Laying: "laying", Typed: "typed", Request: "request", ProductMix: "product_mix", Batches: "batches", Drops: "drops"
   room :Prep, "prep", Abrasive: "abrasive"
   room :Stock, "stock", Keeping: "keeping", Needs: "needs", Packs: "packs", Consumables: "consumables", Shopping: "shopping", Batch: "batch"
-  room :Colour, "colour", DeltaE: "delta_e", Lab: "lab"
+  room :Colour, "colour", DeltaE: "delta_e", Lab: "lab", Light: "light", Spectrum: "spectrum", Reflectance: "reflectance", Layer: "layer", Surface: "surface", Wood: "wood", Optics: "optics", Looks: "looks", Look: "look",
+                          Cast: "cast", Recipe: "recipe", Metamerism: "metamerism", Fit: "fit", Cgats: "cgats", Request: "request"
   room :Boards, "boards", Readings: "readings", Promotion: "promotion", Layout: "layout"
 end

@@ -4,8 +4,10 @@ require_relative "../rhexon"
 module Rhexon
   # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
   class CLI
-    USAGE = "Usage: rhexon plan|check|mix|cut [FILE.json]   (without FILE: standard input)".freeze
-    COMMANDS = %w[plan check mix cut].freeze
+    USAGE = "Usage: rhexon plan|check|mix|cut|colour difference|colour predict|board effects [FILE.json]   (without FILE: standard input)".freeze
+    # Command and the format of its input.
+    COMMANDS = { "plan" => "rhexon-shop/1", "check" => "rhexon-shop/1", "mix" => "rhexon-mix/1", "cut" => "rhexon-cut/1", "colour difference" => "two colours", "colour predict" => "a wood and its steps",
+                 "board effects" => "a board's runs" }.freeze
 
     def initialize(input: $stdin, output: $stdout, errors: $stderr)
       @input = input
@@ -16,10 +18,11 @@ module Rhexon
     # @param arguments [Array<String>]
     # @return [Integer] exit status
     def run(arguments)
-      command, file, *rest = arguments
-      return usage if rest.any? || !COMMANDS.include?(command)
+      words = COMMANDS.key?(arguments.first(2).join(" ")) ? 2 : 1
+      command, file, *rest = arguments.first(words).join(" "), *arguments.drop(words)
+      return usage if rest.any? || !COMMANDS.key?(command)
 
-      @output.puts(JSON.pretty_generate(answer(command, parse(read(file), "rhexon-#{{ "mix" => "mix", "cut" => "cut" }.fetch(command, "shop")}/1"))))
+      @output.puts(JSON.pretty_generate(answer(command, parse(read(file), COMMANDS.fetch(command)))))
       0
     rescue Refusal => refusal
       where = refusal.where.empty? ? "" : " (at #{refusal.where})"
@@ -34,6 +37,9 @@ module Rhexon
       when "check" then findings(plan(json))
       when "mix" then Mixing::Request.mix(json)
       when "cut" then Mixing::Request.cut(json)
+      when "colour difference" then Colour::Request.difference(json)
+      when "colour predict" then Colour::Request.predict(json)
+      when "board effects" then Boards::Request.effects(json)
       end
     end
 

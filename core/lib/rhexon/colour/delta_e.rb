@@ -18,13 +18,12 @@ module Rhexon
         weigh(l1, l2, c1, c2, h1, h2)
       end
 
-      # @return [String] in words (estimates)
-      def words(delta)
-        return "not seen" if delta < 1
-        return "seen side by side" if delta < 2
+      # CIE 1976: the plain distance.
+      # @return [Float]
+      def cie76(one, other) = Math.sqrt(one.zip(other).sum { |a, b| (a - b)**2 })
 
-        delta < 4 ? "same family" : "another colour"
-      end
+      # @return [String] in words (estimates)
+      def words(delta) = Reference.table("colour").fetch("words").find { |limit, _| delta < limit }&.last || "another colour"
 
       def polar(a, b) = [ Math.hypot(a, b), a.zero? && b.zero? ? 0.0 : Math.atan2(b, a) * 180 / Math::PI % 360 ]
       private_class_method :polar

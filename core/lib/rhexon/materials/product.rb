@@ -94,6 +94,8 @@ module Rhexon
       # @return [Array<Hash>] {"g" or "ml", "price"}
       def packs = @record["packs"] || []
       def shelf_life_months = @record["shelf_life_months"] || {}
+      # @return [Hash, nil] what it does to light, of rhexon-shop/1
+      def optics = @record["optics"]
       def water_percent = @record["water_percent"] || 0
       def dyed? = @record["dyed"] == true
       def pale? = @record["pale"] == true

@@ -45,8 +45,10 @@ module Rhexon
       end
 
       def room_for(step)
-        use = %w[sand level].include?(step["kind"]) ? "sand" : { nil => nil, "spray" => "spray" }.fetch(step["method"], "finish")
-        @shop.room_for(use) unless use != "sand" && @piece.schedule["room"]
+        return @shop.room_for("sand") if %w[sand level].include?(step["kind"])
+        return if @piece.schedule["room"] || step["method"].nil?
+
+        (@shop.room_for("spray") if step["method"] == "spray") || @shop.room_for("finish")
       end
 
       def each_min(step, faces)

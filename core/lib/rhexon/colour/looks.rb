@@ -1,0 +1,159 @@
+module Rhexon
+  module Colour
+    # The look after every step of a schedule on a wood: stain colours the wood itself, films lie over it, gloss comes once, at the very top.
+    class Looks
+      # @!attribute step  [Hash] of the schedule document
+      # @!attribute reflectance [Array<Float>] as it is seen
+      # @!attribute gaps  [Array<String>] products without colour figures up to here
+      # @!attribute notes [Array<String>] "the wood limits this"
+      Stage = Struct.new(:step, :coat, :reflectance, :film_um, :gaps, :notes, keyword_init: true) do
+        # @return [Look]
+        def look(light = Light.find("D65")) = Look.new(reflectance, light)
+      end
+      # More dye on a wood that is as dark as this hardly moves it: least change of L* from a stain, and the L* below which that is said.
+      HARDLY = 1.0
+
+      # @param wood [Wood]
+      # @param steps [Array<Hash>] of a schedule document
+      # @param products [Hash{String=>Materials::Product}]
+      # @param surface [Surface]
+      # @param end_grain [Boolean]
+      # @param years [Numeric] in the light
+      # @param strengths [Hash{String=>Numeric}] product id => what its colour figures are multiplied by, from the shop's own boards
+      def initialize(wood, steps, products, surface: Surface.usual, end_grain: false, years: 0, strengths: {})
+        @wood = wood
+        @steps = steps
+        @products = products
+        @surface = surface
+        @end_grain = end_grain
+        @years = years
+        @strengths = strengths
+      end
+
+      # @return [Array<Stage>] one for each coat of each step that can change the look, the bare wood first
+      def stages
+        @stages ||= begin
+          begin_bare
+          [ stage(nil, nil), *@steps.flat_map { |step| walk(step) } ]
+        end
+      end
+
+      # The look with more stain on it, where the steps leave off.
+      # @param shares [Hash{Materials::Product=>Float}] share of stock strength
+      # @return [Array<Float>] reflectance
+      def with_stain(shares)
+        stages
+        absorbed, scattered = @absorbed, @scattered
+        shares.each do |product, share|
+          optics = Optics.of(product)
+          strength = share * strength(product) * uptake(optics)
+          @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
+          @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
+        end
+        seen
+      ensure
+        @absorbed, @scattered = absorbed, scattered
+      end
+
+      # @return [Stage] the look in the end
+      def final = stages.last
+
+      private
+
+      def begin_bare
+        @inside = @surface.into(@wood.reflectance)
+        @absorbed = @inside.map { |ri| Layer.q(ri) }
+        @scattered = Array.new(Spectrum::NM.size, 1.0)
+        @films = []
+        @grain_um = Reference.table("colour").dig("uptake", "grain_um").to_f
+        @gloss = nil
+        @gaps, @notes = [], []
+      end
+
+      def walk(step)
+        case step["kind"]
+        when "sand" then sand(step)
+        when "stain" then [ stained(step) ]
+        when "coat" then (1..(step["coats"] || 1)).map { |coat| coated(step, coat) }
+        when "level" then levelled(step)
+        else []
+        end
+      end
+
+      # Only what lies bare is sanded to another grain.
+      def sand(step)
+        @grain_um = Prep::Abrasive.read(step["grits"].last).mean_um.to_f if @films.empty?
+        []
+      end
+
+      def stained(step)
+        product = @products.fetch(step["product"])
+        optics = optics(product)
+        @gaps |= [ product.name ] unless optics.known
+        before = Spectrum.lab(seen, Light.find("D65"))[0]
+        strength = strength(product) * (step["strength_percent"] || 100) / 100.0 * diluted(step) * uptake(optics)
+        @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
+        @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
+        stage(step, nil).tap { |found| limited(product, optics, before, found) }
+      end
+
+      # A share of the stock's colour is left when it is thinned.
+      def diluted(step)
+        thinning = step["thinning"] or return 1.0
+        thinning["of"] == "total" ? 1 - thinning["percent"] / 100.0 : 100.0 / (100 + thinning["percent"])
+      end
+
+      def uptake(optics)
+        table = Reference.table("colour").fetch("uptake")
+        grain = (@grain_um / table.fetch("grain_um"))**table.fetch(optics.kind == "pigment" ? "pigment" : "dye")
+        @wood.uptake * grain * (@end_grain ? table.fetch("end_grain") : 1) * sealed(table)
+      end
+
+      def sealed(table)
+        return 1.0 if @films.empty?
+
+        @films.sum { |film| film[:um] } <= table.fetch("washcoat_um") ? table.fetch("washcoat") : table.fetch("sealed")
+      end
+
+      def limited(product, optics, before, found)
+        moved = before - Spectrum.lab(found.reflectance, Light.find("D65"))[0]
+        @notes |= found.notes = [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < HARDLY && before < 45
+      end
+
+      def coated(step, coat)
+        product = @products.fetch(step["product"])
+        optics = optics(product)
+        @gaps |= [ product.name ] unless optics.known
+        solids = Film::Coat.mixed_solids_percent(product.solids_volume_percent.value, step["thinning"])
+        @films << { um: Film::Coat.dry_um(step["wet_um"], solids), k: optics.k.map { |k| k * strength(product) }, s: optics.s.map { |s| s * strength(product) } }
+        @gloss = product.sheen_gu&.value || Reference.table("colour").fetch("gloss_gu")
+        stage(step, coat)
+      end
+
+      # What comes off the top takes its colour with it.
+      def levelled(step)
+        off = Film::Abrasion.removal_um(step, nil)
+        while off.positive? && @films.any?
+          taken = [ off, @films.last[:um] ].min
+          @films.last[:um] -= taken
+          off -= taken
+          @films.pop if @films.last[:um] <= 0
+        end
+        @gloss = nil if @films.empty?
+        [ stage(step, nil) ]
+      end
+
+      def optics(product) = Optics.of(product).aged(product.film? ? @years : 0)
+      def strength(product) = @strengths[product.id] || 1.0
+
+      def stage(step, coat) = Stage.new(step: step, coat: coat, reflectance: seen, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
+
+      def seen
+        ground = @absorbed.zip(@scattered).map { |k, s| Layer.ground(k / s) }
+        return @surface.bare(ground, @wood.reflectance.min) if @films.empty?
+
+        @surface.coated(@films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: @gloss)
+      end
+    end
+  end
+end

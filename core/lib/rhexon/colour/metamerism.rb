@@ -1,0 +1,23 @@
+module Rhexon
+  module Colour
+    # Whether two colours that match by day also match by lamp.
+    module Metamerism
+      # @!attribute differences [Hash{String=>Float}] light id => CIEDE2000
+      # @!attribute caution     [String, nil]
+      Answer = Struct.new(:differences, :caution, keyword_init: true)
+
+      module_function
+
+      # @param reflectance [Array<Float>]
+      # @param target [Array<Float>] reflectance
+      # @return [Answer]
+      def of(reflectance, target)
+        differences = Light.all.to_h { |light| [ light.id, DeltaE.ciede2000(Spectrum.lab(target, light), Spectrum.lab(reflectance, light)) ] }
+        limits = Reference.table("colour").fetch("metamer")
+        lamp, worst = differences.except("D65", "D50").max_by { |_, difference| difference }
+        tells = differences["D65"] <= limits.fetch("day") && worst > limits.fetch("lamp")
+        Answer.new(differences: differences, caution: tells ? format("It matches by day (%.1f) and not under the %s (%.1f).", differences["D65"], Light.find(lamp).name.sub(/^./, &:downcase), worst) : nil).freeze
+      end
+    end
+  end
+end

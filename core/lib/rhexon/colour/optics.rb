@@ -1,0 +1,50 @@
+module Rhexon
+  module Colour
+    # What a product does to light: absorption K (and scatter S of a pigment) at Spectrum::NM.
+    # A stain's are for its stock strength in mean wood; a film's are a µm of dry film.
+    # @!attribute kind  [String] dye, pigment or film
+    # @!attribute known [Boolean] false: neither the product nor its class has colour figures
+    # @!attribute ageing [Float] what a year multiplies a clear film's absorption by
+    Optics = Struct.new(:kind, :k, :s, :known, :ageing, keyword_init: true) do
+      class << self
+        # @param product [Materials::Product]
+        # @return [Optics]
+        def of(product)
+          given = product.optics
+          return stated(given, product) if given
+          return clear(product) if product.film? && product.colour != "pigmented" && product.colour != "tinted"
+
+          new(kind: product.film? ? "film" : "dye", k: none, s: none, known: false, ageing: 1.0).freeze
+        end
+
+        # @param record [Hash] "kind", "bands" [[nm, width, strength]] or "k" [31], "s" number or [31]
+        def stated(record, product)
+          new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: curve(record["k"], record["bands"]), s: scatter(record["s"]), known: true, ageing: record["ageing"] || 1.0).freeze
+        end
+
+        private
+
+        def none = Array.new(Spectrum::NM.size, 0.0)
+
+        def curve(values, bands)
+          return values.map(&:to_f) if values
+
+          Spectrum::NM.map { |nm| (bands || []).sum { |centre, width, strength| strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2) } }
+        end
+
+        def scatter(value) = value.is_a?(Array) ? value.map(&:to_f) : Array.new(Spectrum::NM.size, value.to_f)
+
+        # A clear film by its class: yellow as its kind is.
+        def clear(product)
+          amber = Reference.table("colour").fetch("amber")
+          strength, ageing = amber.fetch("classes").fetch(product.class_id, [ 0.0, 1.0 ])
+          new(kind: "film", k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) }, s: none, known: true, ageing: ageing).freeze
+        end
+      end
+
+      # After years in the light: a clear film's yellow grows with them, and slows down.
+      # @param years [Numeric]
+      def aged(years) = years.zero? || ageing == 1.0 ? self : dup.tap { |older| older.k = k.map { |value| value * (1 + (ageing - 1) * (1 - Math.exp(-years)) / (1 - Math.exp(-1))) } }.freeze
+    end
+  end
+end

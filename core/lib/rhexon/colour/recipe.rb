@@ -1,0 +1,130 @@
+module Rhexon
+  module Colour
+    # Which colourants, and how much of each, bring a surface nearest to a target. Deterministic: the same question has the same answer.
+    class Recipe
+      # @!attribute shares   [Hash{String=>Float}] product id => share of the mix by weight
+      # @!attribute grams    [Hash{String=>Float}] what is weighed for the batch; the rest is carrier
+      # @!attribute lab      [Array<Float>] the look, D65
+      # @!attribute hex      [String]
+      # @!attribute delta_e  [Float] to the target
+      # @!attribute ten_more [Hash{String=>Array<Float>}] what a tenth more of each does: change of L*, a*, b*
+      Answer = Struct.new(:shares, :grams, :lab, :hex, :delta_e, :ten_more, keyword_init: true)
+      # @!attribute answers [Array<Answer>] the best of one, of two and of three colourants, as far as each is better than the one before
+      # @!attribute cast    [Cast] of the best
+      # @!attribute spread  [Float, nil] difference of a pale and a dark board of the wood: nearer than that is within the wood itself
+      # @!attribute beyond  [Array<String>] what cannot be reached by adding, and what could be done
+      Result = Struct.new(:start, :answers, :cast, :spread, :beyond, keyword_init: true)
+      STEPS = [ 0.2, 0.1, 0.05, 0.02, 0.01, 0.005, 0.002 ].freeze
+      WORTH = 0.1
+
+      # @param target [Array<Numeric>] L*a*b*, D65
+      # @param colourants [Array<Materials::Product>] with colour figures
+      # @param batch_g [Numeric]
+      # @param scale_g [Numeric] least step of the scale
+      # @param most [Float] largest share of colourants in the mix
+      # @yieldparam shares [Hash{Materials::Product=>Float}]
+      # @yieldreturn [Array<Float>] the reflectance they make
+      # @raise [Refusal] when no colourant has colour figures
+      def initialize(target, colourants, batch_g: 100, scale_g: 0.1, most: 1.0, spread: nil, &made)
+        @target = target
+        @colourants = colourants.select { |product| Optics.of(product).known && Optics.of(product).k.sum.positive? }
+        Rhexon.refuse_unless(@colourants.any?, "None of the colourants has colour figures", where: "colourants", accepted: "products with optics, or ones that were read on boards")
+        @batch_g = batch_g
+        @scale_g = scale_g
+        @most = most
+        @spread = spread
+        @made = made
+        @light = Light.find("D65")
+      end
+
+      # Stain on bare wood, or on what is stained already.
+      # @param looks [Looks] up to where it would go on
+      # @return [Recipe]
+      def self.stain(looks, target, colourants, **options) = new(target, colourants, **options) { |shares| looks.with_stain(shares) }
+
+      # A toner over what is there.
+      # @param reflectance [Array<Float>] as it is seen, coated
+      def self.toner(reflectance, target, colourants, surface: Surface.usual, gu: 90.0, **options)
+        table = Reference.table("colour").fetch("toner")
+        inside = surface.under_film(reflectance, gu: gu)
+        new(target, colourants, **options) do |shares|
+          optics = shares.map { |product, share| [ Optics.of(product), share * table.fetch("share_per_um") ] }
+          toned = inside.each_with_index.map { |ri, at| Layer.over(ri, k: optics.sum { |found, share| found.k[at] * share }, s: optics.sum { |found, share| found.s[at] * share }, thickness: table.fetch("film_um").to_f) }
+          surface.coated(toned, gu: gu)
+        end
+      end
+
+      # @return [Result]
+      def result
+        start = lab({})
+        best = sizes.map { |shares| answer(shares) }
+        kept = best.each_with_object([]) { |found, list| list << found if list.empty? ? found.delta_e < DeltaE.ciede2000(@target, start) - WORTH : found.delta_e < list.last.delta_e - WORTH }
+        nearest = kept.last&.lab || start
+        Result.new(start: start, answers: kept, cast: Cast.of(nearest, @target), spread: @spread, beyond: beyond(nearest, kept.last)).freeze
+      end
+
+      private
+
+      # The best shares of one, two and three colourants.
+      def sizes
+        table = Reference.table("colour").fetch("recipe")
+        carried = [ [] ]
+        (1..[ table.fetch("most"), @colourants.size ].min).map do
+          sets = carried.flat_map { |set| (@colourants - set).map { |more| (set + [ more ]).sort_by(&:id) } }.uniq
+          ranked = sets.map { |set| searched(set) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
+          carried = ranked.first(table.fetch("carried")).map { |_, shares| shares.keys }
+          ranked.first.last
+        end
+      end
+
+      # Steps along each axis, halved when none helps.
+      def searched(set)
+        shares = set.to_h { |product| [ product, 0.0 ] }
+        least = difference(shares)
+        STEPS.each do |step|
+          moved = true
+          while moved
+            moved = false
+            moves(set, step).each do |by|
+              trial = shares.merge(by) { |_, share, more| (share + more).clamp(0.0, @most) }
+              next if trial.values.sum > @most + 1e-9 || trial == shares || (found = difference(trial)) >= least - 1e-6
+
+              shares, least, moved = trial, found, true
+            end
+          end
+        end
+        [ least, shares ]
+      end
+
+      def moves(set, step)
+        single = set.flat_map { |product| [ { product => step }, { product => -step } ] }
+        single + set.permutation(2).map { |more, less| { more => step, less => -step } }
+      end
+
+      def difference(shares) = DeltaE.ciede2000(@target, lab(shares))
+
+      def lab(shares) = Spectrum.lab(@made.call(shares.reject { |_, share| share.zero? }), @light)
+
+      # As it can be weighed.
+      def answer(shares)
+        weighed = shares.transform_values { |share| (share * @batch_g / @scale_g).round * @scale_g }.reject { |_, grams| grams.zero? }
+        real = weighed.transform_values { |grams| grams / @batch_g.to_f }
+        look = Look.new(@made.call(real), @light)
+        Answer.new(shares: real.transform_keys(&:id), grams: weighed.to_h { |product, grams| [ product.id, grams.round(4) ] }, lab: look.lab, hex: look.hex, delta_e: look.delta_e(@target),
+                   ten_more: real.to_h { |product, share| [ product.id, lab(real.merge(product => share * 1.1)).zip(look.lab).map { |now, was| now - was } ] }).freeze
+      end
+
+      # What is left cannot be brought by adding.
+      def beyond(nearest, answer)
+        return [] if DeltaE.ciede2000(@target, nearest) <= Reference.table("colour").dig("recipe", "reached")
+
+        cast = Cast.of(nearest, @target)
+        dark = cast.lightness < -1 ? [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils the grain" ] : []
+        dull = cast.chroma < -1 ? [ "None of these colourants is so strong in colour: another colourant" ] : []
+        strong = cast.chroma > 1 && cast.lightness >= -1 ? [ "What is there is too strong in colour: its opposite would darken it, so begin from less" ] : []
+        full = answer && answer.shares.values.sum > @most - 0.02 ? [ "The mix is all colourant already: a stronger stock, or a second time" ] : []
+        [ "#{cast.words.sub(/^./, &:upcase)} is left", *full, *dark, *(dull if full.empty?), *strong ]
+      end
+    end
+  end
+end

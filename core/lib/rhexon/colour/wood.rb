@@ -1,0 +1,66 @@
+module Rhexon
+  module Colour
+    # A wood by the reflectance of its bare, sanded surface.
+    # @!attribute reflectance [Array<Float>] 31 values
+    # @!attribute uptake      [Float] how greedily it drinks stain; 1 for the mean
+    # @!attribute read        [Boolean] read on a board, not taken from the table of species
+    # @!attribute drift       [Hash{String=>Array<Float>}] L*a*b* that light adds: "30d", "2y"
+    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :read, :drift, keyword_init: true) do
+      self::BOARDS = { "pale" => "pale", "mean" => "lab", "dark" => "dark" }.freeze
+
+      class << self
+        # @return [Array<String>]
+        def species = table.fetch("woods").keys
+
+        # @param species [String]
+        # @param board [String] pale, mean or dark board of the kind
+        # @raise [Refusal]
+        def of(species, board = "mean")
+          @known ||= {}
+          @known[[ species, board ]] ||= begin
+            record = record(species)
+            name = self::BOARDS[board] or raise Refusal.new("A board is pale, mean or dark", where: "wood", accepted: self::BOARDS.keys.join(", "))
+            made(species, board, Reflectance.from_lab(record.fetch(name), Light.find("D65"), shape: shape(record)), record, false)
+          end
+        end
+
+        # From what was read on the board itself.
+        # @param species [String, nil] for its curve and its greed; nil: a smooth curve
+        # @param lab [Array<Numeric>, nil] or
+        # @param reflectance [Array<Numeric>, nil]
+        # @raise [Refusal]
+        def read(species: nil, lab: nil, reflectance: nil, light: Light.find("D65"))
+          record = species ? record(species) : {}
+          found = reflectance ? Spectrum.check(reflectance) : Reflectance.from_lab(lab, light, shape: (shape(record) if species))
+          made(species, "read", found, record, true)
+        end
+
+        # @param request [Hash] "species" and "board", or "lab", or "reflectance"
+        # @raise [Refusal]
+        def request(request)
+          Rhexon.refuse_unless(request.is_a?(Hash) && (request.keys & %w[species lab reflectance]).any?, "A wood is a species, a reading or a reflectance", where: "wood", accepted: '{"species":"elm"}, {"lab":[64,8,21]} or {"reflectance":[31 numbers]}')
+          return of(request["species"], request["board"] || "mean") unless request["lab"] || request["reflectance"]
+
+          read(species: request["species"], lab: request["lab"] && Boards::Readings.check("lab", request["lab"]), reflectance: request["reflectance"], light: Light.find(request["light"] || "D65"))
+        end
+
+        private
+
+        def table = Reference.table("woods")
+        def record(species) = table.fetch("woods")[species] || raise(Refusal.new("The wood #{species.inspect} is not known", where: "wood", accepted: "#{self.species.join(", ")}, or a reading of the board"))
+
+        def made(species, board, reflectance, record, read)
+          new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0, spots: record["spots"] || false, read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
+        end
+
+        def shape(record)
+          curve = table.fetch("shapes").fetch(record.fetch("shape"))
+          Spectrum::NM.map { |nm| curve["low"] + (curve["high"] - curve["low"]) / (1 + Math.exp(-(nm - curve["middle_nm"]) / (curve["width_nm"] / 2.0))) }
+        end
+      end
+
+      # @return [Array(Float, Float, Float)] of the bare board
+      def lab(light = Light.find("D65")) = Spectrum.lab(reflectance, light)
+    end
+  end
+end
