@@ -4,7 +4,7 @@ module Rhexon
     # Deterministic: the seed and the number of builds are inputs, never the clock.
     class Planner
       # Builds by how many passes are open: the first row that fits counts.
-      EFFORT = { "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ 600, 3 ], [ Float::INFINITY, 2 ] ], "full" => [ [ 60, 2000 ], [ 300, 800 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ] }.freeze
+      EFFORT = { "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ 600, 3 ], [ Float::INFINITY, 2 ] ], "full" => [ [ 40, 6000 ], [ 60, 4000 ], [ 300, 800 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ] }.freeze
 
       # @param shop [Shop]
       # @return [Plan]

@@ -4,7 +4,10 @@ module Rhexon
     # A build's makespan alone is flat between nights; lateness against the target is not.
     class Improve
       # Failures after which the target gives way.
-      PATIENCE = 120
+      PATIENCE = 80
+      # Between the bound and the best the target stands at so many places; past the best the search begins anew.
+      TARGETS = 2
+      NOISE_MIN = 120
 
       # @param model [Model]
       # @param construct [Construct]
@@ -41,14 +44,20 @@ module Rhexon
           next unless failures > PATIENCE
 
           failures = 0
-          aim([ @target + [ (best.goal[2] - @bound.ready_at) / 6, 5 ].max, best.goal[2] ].min)
-          current = best
-          value = worth(best)
+          made += 1 unless nearer?(best)
+          current = nearer?(best) ? best : begun_anew
+          aim(nearer?(best) ? @target + step(best) : @bound.ready_at)
+          value = worth(current)
         end
         [ best, made ]
       end
 
       private
+
+      # Whether the next target is still before the best.
+      def nearer?(best) = @target + step(best) < best.ready.compact.max.to_i
+
+      def step(best) = [ (best.ready.compact.max.to_i - @bound.ready_at) / TARGETS, 5 ].max
 
       # On time, as early as any plan can be, and nothing put in.
       def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @m.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
@@ -75,13 +84,20 @@ module Rhexon
       def neighbour(trial)
         order = trial.order.dup
         holds = trial.holds
-        case @random.rand(10)
+        case @random.rand(12)
         when 0..4 then pull_forward(trial, order)
         when 5, 6 then insert(order)
         when 7 then swap(order)
+        when 10, 11 then pull_piece(order)
         else holds = toggle(trial, holds)
         end
         @construct.run(order, holds)
+      end
+
+      # Begun anew, as another mixture of first come and longest tail.
+      def begun_anew
+        noise = @random.rand(3).zero? ? nil : Array.new(@m.size) { @random.rand(NOISE_MIN) }
+        @construct.dispatch(weight: @random.rand * 1.5, tails: @bound.tails, noise: noise)
       end
 
       # A pass that is late goes before others.
@@ -90,6 +106,15 @@ module Rhexon
         return insert(order) if late.empty?
 
         move(order, place_of(late[@random.rand(late.size)], order), -1 - @random.rand(8))
+      end
+
+      # Several passes of one piece go before others, each by as much: a chain that is late as a whole.
+      def pull_piece(order)
+        piece = @random.rand(@m.pieces.size)
+        from = @random.rand(order.size)
+        by = 1 + @random.rand(6)
+        taken = 0
+        order.each_index.select { |at| at >= from && order[at] == piece }.first(2 + @random.rand(3)).each { |at| taken += 1 if move(order, at, -by) }
       end
 
       # Where in the order a pass has its turn.

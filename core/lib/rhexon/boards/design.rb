@@ -1,0 +1,141 @@
+require "matrix"
+
+module Rhexon
+  module Boards
+    # Which combinations of what is varied become cells.
+    class Design
+      # @!attribute runs       [Array<Array<Integer>>] level of each factor, by cell
+      # @!attribute resolution [Integer, nil] of a fraction: 3 main effects hide behind interactions of two, 4 and more do not
+      # @!attribute confounded [Array<String>] in words, what cannot be told apart
+      # @!attribute efficiency [Float, nil] of a searched subset against an orthogonal design, 0 to 1 (D-efficiency)
+      Result = Struct.new(:kind, :runs, :resolution, :confounded, :efficiency, keyword_init: true)
+      KINDS = %w[full half quarter subset one_at_a_time].freeze
+      # Generators of quarters by number of factors (Box, Hunter and Hunter, Statistics for Experimenters): each added factor is a product of others.
+      QUARTERS = { 5 => [ [ 0, 1 ], [ 0, 2 ] ], 6 => [ [ 0, 1, 2 ], [ 1, 2, 3 ] ], 7 => [ [ 0, 1, 2, 3 ], [ 0, 1, 3, 4 ] ] }.freeze
+      RESTARTS = 12
+      LETTERS = ("A".."Z").to_a.freeze
+
+      # @param factors [Array<Hash>] "name" and "levels" (2 to 5 each)
+      # @param kind [String]
+      # @param runs [Integer, nil] cells of a subset
+      # @param seed [Integer]
+      # @return [Result]
+      # @raise [Refusal]
+      def self.of(factors, kind, runs: nil, base: nil, seed: 1)
+        Rhexon.refuse_unless(KINDS.include?(kind), "The design #{kind.inspect} is not known", where: "design", accepted: KINDS.join(", "))
+        design = new(factors, seed)
+        case kind
+        when "subset" then design.subset(runs)
+        when "one_at_a_time" then design.one_at_a_time(base)
+        else design.public_send(kind)
+        end
+      end
+
+      def initialize(factors, seed)
+        table = Reference.table("judging")
+        least, most = table.fetch("levels")
+        Rhexon.refuse_unless(factors.is_a?(Array) && factors.any?, "Choose at least one thing to vary", where: "factors", accepted: "1 to 8 factors")
+        factors.each { |factor| Rhexon.refuse_unless(factor["levels"].is_a?(Array) && factor["levels"].size.between?(least, most) && factor["levels"].uniq.size == factor["levels"].size, "#{factor["name"]} needs #{least} to #{most} different levels", where: "factors", accepted: "#{least} to #{most} levels") }
+        @factors = factors
+        @sizes = factors.map { |factor| factor["levels"].size }
+        @most = table.fetch("most_cells")
+        @seed = seed
+      end
+
+      # Every combination.
+      def full = made("full", full_candidates, resolution: nil)
+
+      # Half of two-level factors: the last is the product of all others.
+      def half
+        two_levels!("half", 3)
+        fraction("half", [ (0...(@sizes.size - 1)).to_a ])
+      end
+
+      # A quarter of two-level factors.
+      def quarter
+        two_levels!("quarter", 5)
+        Rhexon.refuse_unless(QUARTERS.key?(@sizes.size), "A quarter is made of 5 to 7 factors", where: "design", accepted: "a subset, or fewer factors")
+        fraction("quarter", QUARTERS.fetch(@sizes.size))
+      end
+
+      # So many cells of all, balanced as well as can be: largest determinant of the information for all main effects, by exchange from several random beginnings
+      # (Fedorov 1972), the same for the same seed.
+      # @param count [Integer]
+      def subset(count = nil)
+        candidates = full_candidates
+        terms = 1 + @sizes.sum { |size| size - 1 }
+        Rhexon.refuse_unless(count.is_a?(Integer) && count.between?(terms, [ candidates.size, @most ].min), "A subset of #{count.inspect} cells cannot tell #{terms - 1} effects", where: "runs", accepted: "#{terms} to #{[ candidates.size, @most ].min} cells")
+        rows = candidates.map { |run| Effects.main_row(run, @sizes) }
+        random = Random.new(@seed)
+        best = Array.new(RESTARTS) { exchanged(rows, count, random) }.max_by { |picks, determinant| [ determinant, picks.map { |pick| -pick } ] }
+        full = determinant(rows, (0...rows.size).to_a)
+        made("subset", best[0].sort.map { |pick| candidates[pick] }, resolution: nil, efficiency: ((best[1] / count**terms) / (full / rows.size.to_f**terms))**(1.0 / terms),
+                     confounded: [ "Interactions are not told apart from main effects in a subset" ])
+      end
+
+      # From a base each level of each factor alone.
+      # @param base [Array<Integer>] level of each factor
+      def one_at_a_time(base = nil)
+        base ||= @sizes.map { 0 }
+        others = @sizes.each_with_index.flat_map { |size, at| ((0...size).to_a - [ base[at] ]).map { |level| base.dup.tap { |run| run[at] = level } } }
+        made("one_at_a_time", [ base, *others ], resolution: nil, confounded: [ "Interactions cannot be seen: each thing is varied alone" ])
+      end
+
+      private
+
+      def made(kind, runs, resolution:, confounded: [], efficiency: nil)
+        Rhexon.refuse_unless(runs.size <= @most, "#{runs.size} cells are too many", where: "design", accepted: "at most #{@most}: a half, a quarter or a subset")
+        Result.new(kind: kind, runs: runs, resolution: resolution, confounded: confounded, efficiency: efficiency).freeze
+      end
+
+      def two_levels!(kind, least) = Rhexon.refuse_unless(@sizes.size >= least && @sizes.all?(2), "A #{kind} needs at least #{least} factors of two levels each", where: "design", accepted: "a subset, or every combination")
+
+      def full_candidates = @sizes.map { |size| (0...size).to_a }.then { |first, *rest| first.product(*rest) }
+
+      # The generated factors' levels are products of the others' signs.
+      def fraction(kind, generators)
+        basic = @sizes.size - generators.size
+        runs = [ 0, 1 ].repeated_permutation(basic).map { |run| run + generators.map { |of| of.sum { |at| 1 - run[at] }.even? ? 1 : 0 } }
+        words = defining(generators, basic)
+        made(kind, runs, resolution: words.map(&:size).min, confounded: confounded(words))
+      end
+
+      # Words of the defining relation: products of factors that are one in every run.
+      def defining(generators, basic)
+        first = generators.each_with_index.map { |of, at| (of + [ basic + at ]).sort }
+        first.each_index.flat_map { |size| first.combination(size + 1).map { |some| some.flatten.tally.select { |_, count| count.odd? }.keys.sort } }
+      end
+
+      # Main effects and interactions of two that are seen as one.
+      def confounded(words)
+        effects = (0...@sizes.size).flat_map { |at| [ [ at ] ] } + (0...@sizes.size).to_a.combination(2).to_a
+        groups = effects.group_by { |effect| [ effect, *words.map { |word| (effect | word) - (effect & word) } ].map(&:sort).min_by { |alias_| [ alias_.size, alias_ ] } }
+        groups.values.select { |group| group.size > 1 }.map { |first, *rest| "#{named(first)} cannot be told from #{rest.map { |effect| named(effect) }.join(" or ")}" }
+      end
+
+      def named(effect) = effect.size == 1 ? @factors[effect[0]]["name"] : "#{effect.map { |at| @factors[at]["name"] }.join(" with ")} together"
+
+      def exchanged(rows, count, random)
+        picks = (0...rows.size).to_a.shuffle(random: random).first(count)
+        value = determinant(rows, picks)
+        loop do
+          better = nil
+          picks.each_index do |at|
+            rows.each_index do |candidate|
+              next if picks.include?(candidate)
+
+              found = determinant(rows, picks.dup.tap { |trial| trial[at] = candidate })
+              better = [ found, at, candidate ] if found > [ value, better&.first || value ].max * (1 + 1e-9) + 1e-12
+            end
+          end
+          return [ picks, value ] unless better
+
+          value, at, candidate = better
+          picks[at] = candidate
+        end
+      end
+
+      def determinant(rows, picks) = Matrix.rows(picks.map { |pick| rows[pick] }).then { |x| (x.transpose * x).determinant }
+    end
+  end
+end

@@ -1,0 +1,46 @@
+module Rhexon
+  module Boards
+    # Board questions as JSON.
+    module Request
+      module_function
+
+      # @param json [Hash] "measure" (its name, for the words), "factors" [{"name","levels"}], "runs" [{"levels":[0,1],"block","value"}]
+      # @return [Hash] rhexon-effects/1
+      # @raise [Refusal]
+      def effects(json)
+        factors = json["factors"]
+        ok = factors.is_a?(Array) && factors.any? && factors.all? { |factor| factor.is_a?(Hash) && factor["name"].is_a?(String) && factor["levels"].is_a?(Array) && factor["levels"].size.between?(2, 5) }
+        Rhexon.refuse_unless(ok, "Effects need what was varied", where: "factors", accepted: 'factors such as {"name":"sealer","levels":["one coat","two coats"]}, 2 to 5 levels each')
+        Rhexon.refuse_unless(json["runs"].is_a?(Array) && json["runs"].all?(Hash), "Effects need their runs", where: "runs", accepted: "a list of cells with their levels and value")
+        found = Effects.of(factors, json["runs"])
+        { "format" => "rhexon-effects/1", "measure" => json["measure"], "mean" => round(found.mean), "error_sd" => round(found.error_sd), "degrees_of_freedom" => found.freedom, "lost" => found.lost,
+          "effects" => found.effects.map { |effect| effect(effect, json["measure"] || "the value") } }
+      end
+
+      # An effect as a sentence: "Two coats of sealer instead of one: blotch down 1.4 (0.6 to 2.2)".
+      # @return [String]
+      def words(effect, measure)
+        subject = effect.with ? "#{effect.factor} and #{effect.with} together" : "#{effect.to} instead of #{effect.from}"
+        size = figure(effect.size.abs)
+        return "#{effect.factor}: #{subject}: #{measure} #{effect.size.negative? ? "down" : "up"} #{size} in these cells; no replicate: cannot tell chance from effect" if effect.told == "no_replicate"
+
+        low, high = [ effect.low, effect.high ].then { |ends| effect.size.negative? ? ends.map(&:-@).reverse : ends }
+        span = "(#{figure(low)} to #{figure(high)})"
+        return "#{effect.factor}: #{subject}: #{measure} cannot tell, #{effect.size.negative? ? "down" : "up"} #{size} #{span}" if effect.told == "cannot_tell"
+
+        "#{effect.factor}: #{subject}: #{measure} #{effect.size.negative? ? "down" : "up"} #{size} #{span}"
+      end
+
+      def effect(effect, measure)
+        { "factor" => effect.factor, "with" => effect.with, "from" => effect.from, "to" => effect.to, "size" => round(effect.size), "low" => round(effect.low), "high" => round(effect.high), "told" => effect.told, "words" => words(effect, measure) }
+      end
+      private_class_method :effect
+
+      def figure(value) = value.abs >= 10 ? value.round.to_s : format("%.1f", value)
+      private_class_method :figure
+
+      def round(value) = value&.round(4)
+      private_class_method :round
+    end
+  end
+end

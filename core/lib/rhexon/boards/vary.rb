@@ -1,0 +1,62 @@
+module Rhexon
+  module Boards
+    # What is varied between cells, applied to the layers of a base.
+    # A factor: {"name":"dye strength","step":"s4","field":"strength_percent","levels":[50,100]}.
+    module Vary
+      # Fields that a level may set, and the kinds of step that have them. "included": false leaves the step out.
+      FIELDS = { "strength_percent" => %w[stain], "product" => %w[stain coat], "method" => %w[stain coat], "coats" => %w[coat], "wet_um" => %w[coat], "thinned_percent" => %w[stain coat], "last_grit" => %w[sand], "included" => %w[sand raise_grain stain coat level] }.freeze
+
+      module_function
+
+      # @param layers [Array<Hash>] steps of a schedule document
+      # @param factors [Array<Hash>]
+      # @param run [Array<Integer>] level of each factor
+      # @return [Array<Hash>] layers of the cell
+      # @raise [Refusal]
+      def apply(layers, factors, run)
+        factors.zip(run).reduce(layers) { |made, (factor, level)| set(made, factor, factor["levels"].fetch(level)) }
+      end
+
+      # @param names [Hash{String=>String}] product id => name
+      # @return [String] "dye strength 50 %", "2 coats", "without"
+      def words(factor, value, names = {})
+        case factor["field"]
+        when "strength_percent", "thinned_percent" then "#{value} %"
+        when "wet_um" then "#{value} µm"
+        when "coats" then "#{value} #{value == 1 ? "coat" : "coats"}"
+        when "included" then value ? "with" : "without"
+        when "product" then names.fetch(value, value)
+        when "method" then Schedule::Words::DONE.fetch(value, value)
+        else value.to_s
+        end
+      end
+
+      # @raise [Refusal] when a factor does not fit the layers
+      def check!(layers, factors)
+        factors.each do |factor|
+          step = layers.find { |layer| layer["id"] == factor["step"] } or raise Refusal.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}", where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
+          kinds = FIELDS[factor["field"]] or raise Refusal.new("#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", "))
+          Rhexon.refuse_unless(kinds.include?(step["kind"]), "#{factor["field"].tr("_", " ")} is nothing of a #{step["kind"]} step", where: "factors", accepted: FIELDS.select { |_, fits| fits.include?(step["kind"]) }.keys.join(", "))
+          factor["levels"].each { |value| Schedule::Document.check!(Schedule::Document.empty.merge("steps" => set(layers, factor, value))) }
+        end
+      end
+
+      def set(layers, factor, value)
+        layers.filter_map do |layer|
+          next layer unless layer["id"] == factor["step"]
+
+          case factor["field"]
+          when "included" then value ? layer : nil
+          when "thinned_percent" then value.to_f.zero? ? layer.except("thinning") : layer.merge("thinning" => { "percent" => value, "of" => layer.dig("thinning", "of") || "base" })
+          when "last_grit" then layer.merge("grits" => [ *layer["grits"].reject { |grit| finer?(grit, value) }, value ].uniq)
+          else layer.merge(factor["field"] => value)
+          end
+        end
+      end
+      private_class_method :set
+
+      def finer?(grit, than) = grit.delete_prefix("P").to_i > than.to_s.delete_prefix("P").to_i
+      private_class_method :finer?
+    end
+  end
+end

@@ -1,0 +1,75 @@
+module Rhexon
+  module Boards
+    # The cells of a trial as one piece of work: each material is mixed once and goes on all the cells that want it in one pass, masks move little, waits overlap.
+    class WorkOrder
+      # @!attribute step  [Hash] of a schedule document, on the faces (cells) it goes on
+      # @!attribute cells [Array<String>] labels
+      # @!attribute masked [Array<String>] cells that are covered meanwhile
+      Pass = Struct.new(:step, :cells, :masked, keyword_init: true)
+      # Own to a cell and no part of what is done.
+      OWN = %w[id pins faces room].freeze
+      MOST_STEPS = 60
+      WET = %w[stain coat].freeze
+
+      # @param cells [Hash{String=>Array<Hash>}] label => layers
+      def initialize(cells)
+        @cells = cells
+      end
+
+      # @return [Array<Pass>]
+      # @raise [Refusal] when there are more passes than a schedule holds
+      def passes
+        @passes ||= together.then do |found|
+          Rhexon.refuse_unless(found.size <= MOST_STEPS, "#{found.size} passes are too many for one board", where: "cells", accepted: "at most #{MOST_STEPS}: vary less, or make two trials")
+          found.each_with_index.map { |(step, coats, cells), index| Pass.new(step: { "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}), "faces" => cells }, cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []).freeze }
+        end
+      end
+
+      # @param room [String, nil]
+      # @return [Hash] schedule document over all cells: a board hangs, all its cells are laid on at once
+      def document(room: nil) = Schedule::Document.check!(Schedule::Document.empty(room: room).merge("support" => "hung", "steps" => passes.map(&:step)))
+
+      # How often tape is put on or taken off a cell.
+      def mask_moves = passes.select { |pass| WET.include?(pass.step["kind"]) }.map(&:masked).then { |masks| [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size } }
+
+      # What goes on the cells and on how much of them.
+      # @param areas [Hash{String=>Float}] m² by label
+      # @return [Array<Hash>] product, ml laid on
+      def amounts(areas, products)
+        passes.select { |pass| WET.include?(pass.step["kind"]) }.group_by { |pass| pass.step["product"] }.map do |product, mine|
+          { "product" => product, "name" => products.fetch(product).name, "ml" => mine.sum { |pass| ml(pass, areas, products.fetch(product)) }.ceil }
+        end
+      end
+
+      private
+
+      def ml(pass, areas, product)
+        area = pass.cells.sum { |cell| areas.fetch(cell) }
+        wet = pass.step["wet_um"] || product.consumption_ml_per_m2 || Reference.table("hands").fetch("stain_ml_per_m2")
+        area * wet * (pass.step["coats"] || 1) / Reference.table("hands").fetch("transfer_efficiency").fetch(pass.step["method"])
+      end
+
+      # One coat at a time, so that two coats here and three there share the first two.
+      def queues = @cells.transform_values { |layers| layers.flat_map { |layer| Array.new(layer["coats"] || 1) { layer.except(*OWN, "coats") } } }
+
+      # Again and again the work that fewest other cells would have to wait for, most cells at once; then like passes next to each other.
+      def together
+        left = queues
+        done = []
+        until left.values.all?(&:empty?)
+          step = left.values.filter_map(&:first).uniq.min_by { |found| rank(found, left, done.last) }
+          cells = left.select { |_, queue| queue.first == step }.keys
+          cells.each { |cell| left[cell].shift }
+          done.last && done.last[0] == step && done.last[2] == cells && step["kind"] == "coat" ? done.last[1] += 1 : done << [ step, 1, cells ]
+        end
+        done
+      end
+
+      def rank(step, left, last)
+        here, elsewhere = left.values.select { |queue| queue.include?(step) }.partition { |queue| queue.first == step }
+        cells = left.select { |_, queue| queue.first == step }.keys
+        [ elsewhere.size, last && last[2] == cells ? 0 : 1, -here.size ]
+      end
+    end
+  end
+end
