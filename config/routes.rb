@@ -20,6 +20,7 @@ Rails.application.routes.draw do
       post :what_if
       get :what_ifs
       get :chance
+      get :looks
       post :edits
       post :undo
       post :redo
@@ -27,6 +28,7 @@ Rails.application.routes.draw do
     end
   end
 
+  resource :colour, only: %i[show create], path: "boards/colour"
   resources :boards, only: %i[index new create show] do
     resources :cells, only: %i[update] do
       post :readings

@@ -26,20 +26,14 @@ FOREIGN KEY ("piece_id")
 , CONSTRAINT area_is_positive CHECK (area_m2 > 0 AND area_m2 <= 10000), CONSTRAINT grain_is_known CHECK (grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')), CONSTRAINT face_kind CHECK (kind IN ('face','back','inside','edges')), CONSTRAINT name_fits_a_key CHECK (instr(name, '/') = 0 AND instr(name, '+') = 0));
 CREATE INDEX "index_faces_on_piece_id" ON "faces" ("piece_id");
 CREATE UNIQUE INDEX "index_faces_on_piece_id_and_name" ON "faces" ("piece_id", "name");
-CREATE TABLE IF NOT EXISTS "boards" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "wood" varchar NOT NULL, "grain" varchar NOT NULL, "timber_lot" varchar, "width_mm" integer NOT NULL, "height_mm" integer NOT NULL, "margin_mm" integer DEFAULT 10 NOT NULL, "tape_mm" integer DEFAULT 12 NOT NULL, "made_on" date NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_521554dd11"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT board_size CHECK (width_mm BETWEEN 50 AND 3000 AND height_mm BETWEEN 50 AND 3000));
-CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
-CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
-CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
+CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
 FOREIGN KEY ("board_id")
   REFERENCES "boards" ("id")
 , CONSTRAINT layers_are_json CHECK (json_valid(layers)));
 CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
 CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
 CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
-CREATE TABLE IF NOT EXISTS "readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer NOT NULL, "kind" varchar NOT NULL, "value" json NOT NULL, "observer" varchar, "light" varchar, "taken_at" datetime(6) NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_05a5a4300e"
+CREATE TABLE IF NOT EXISTS "readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer NOT NULL, "kind" varchar NOT NULL, "value" json NOT NULL, "observer" varchar, "light" varchar, "taken_at" datetime(6) NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "instrument" varchar, CONSTRAINT "fk_rails_05a5a4300e"
 FOREIGN KEY ("cell_id")
   REFERENCES "cells" ("id")
 , CONSTRAINT reading_kind CHECK (kind IN ('lab','gloss','blotch','liking','note')), CONSTRAINT reading_is_json CHECK (json_valid(value)));
@@ -141,7 +135,36 @@ CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
 CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
 CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TABLE IF NOT EXISTS "trials" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "base" json DEFAULT '[]' NOT NULL, "factors" json DEFAULT '[]' NOT NULL, "design" varchar DEFAULT 'full' NOT NULL, "seed" integer DEFAULT 1 NOT NULL, "shuffled" boolean DEFAULT 0 NOT NULL, "weights" json DEFAULT '{}' NOT NULL, "target_lab" json, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_28ce220deb"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT trial_is_json CHECK (json_valid(base) AND json_valid(factors) AND json_valid(weights)), CONSTRAINT trial_design CHECK (design IN ('full','half','quarter','subset','one_at_a_time')));
+CREATE UNIQUE INDEX "index_trials_on_name" ON "trials" ("name");
+CREATE INDEX "index_trials_on_piece_id" ON "trials" ("piece_id");
+CREATE TABLE IF NOT EXISTS "boards" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "wood" varchar NOT NULL, "grain" varchar NOT NULL, "timber_lot" varchar, "width_mm" integer NOT NULL, "height_mm" integer NOT NULL, "margin_mm" integer DEFAULT 10 NOT NULL, "tape_mm" integer DEFAULT 12 NOT NULL, "made_on" date NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "trial_id" integer, "step_strip" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_521554dd11"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_8472c7dba9"
+FOREIGN KEY ("trial_id")
+  REFERENCES "trials" ("id")
+, CONSTRAINT board_size CHECK (width_mm BETWEEN 50 AND 3000 AND height_mm BETWEEN 50 AND 3000));
+CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
+CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
+CREATE INDEX "index_boards_on_trial_id" ON "boards" ("trial_id");
+CREATE TABLE IF NOT EXISTS "pair_picks" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "winner_id" integer NOT NULL, "loser_id" integer NOT NULL, "client_id" varchar NOT NULL, "light" varchar, "observer" varchar, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0407037c66"
+FOREIGN KEY ("winner_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT "fk_rails_e2959a92ab"
+FOREIGN KEY ("loser_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT a_pick_is_of_two CHECK (winner_id <> loser_id));
+CREATE INDEX "index_pair_picks_on_winner_id" ON "pair_picks" ("winner_id");
+CREATE INDEX "index_pair_picks_on_loser_id" ON "pair_picks" ("loser_id");
+CREATE UNIQUE INDEX "index_pair_picks_on_client_id" ON "pair_picks" ("client_id");
+CREATE TRIGGER pair_picks_refuse_update BEFORE UPDATE ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END;
+CREATE TRIGGER pair_picks_refuse_delete BEFORE DELETE ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123170000'),
 ('20261123160000'),
 ('20261123140000'),
 ('20261123120000'),

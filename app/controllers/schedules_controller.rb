@@ -20,6 +20,11 @@ class SchedulesController < ApplicationController
     render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.floor.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
   end
 
+  # The look after each step on a face; null where its wood has no colour figures.
+  def looks
+    render json: { looks: state.looks(params[:face]) }
+  end
+
   # When it will likely be ready, drawn from what is known; null once it is.
   def chance
     found = ShopPlanState.new.chance_of(piece)

@@ -10,6 +10,9 @@ class Cell < ApplicationRecord
   # @return [Rhexon::Boards::Readings::Summary]
   def summary(target_lab = board.piece&.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
 
+  # @return [Array<Float>, nil] the colour read last
+  def latest_lab = readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value
+
   # @param piece [Piece]
   # @param methods [Hash{String=>String}] method on the board => method on the piece
   # @return [Rhexon::Boards::Promotion::Result]

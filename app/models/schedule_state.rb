@@ -17,6 +17,12 @@ class ScheduleState
     { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h }
   end
 
+  # The look after each step on a face, where its wood has colour figures.
+  # @return [Hash, nil]
+  def looks(face)
+    LooksState.new(@piece.wood, @piece.schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }).to_h
+  end
+
   private
 
   # A piece of a closed job is not on the shop floor; its page says so.

@@ -6,10 +6,7 @@ class ShopBeliefs
     # @param floor [Hash] rhexon-shop/1, without beliefs
     # @return [Array<Hash>] beliefs of rhexon-shop/1
     def of(floor)
-      looked = Piece.where(id: tests.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
-      return [] if looked.empty?
-
-      kept([ tests.count, tests.maximum(:id), Entry.maximum(:id), floor["rooms"], floor["products"], looked.map { |piece| piece.schedule.head_id } ].hash) { learned(floor, looked) }
+      kept([ Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id ]) { learned(floor) }
     end
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
@@ -32,7 +29,10 @@ class ShopBeliefs
       yield.tap { |found| @lock.synchronize { @key, @beliefs = key, found } }
     end
 
-    def learned(floor, pieces)
+    def learned(floor)
+      pieces = Piece.where(id: tests.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
+      return [] if pieces.empty?
+
       clock = Shop.current.clock
       shop = Rhexon::Planning::Shop.new(floor.except("beliefs", "stock", "previous").merge("pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)))
       Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))

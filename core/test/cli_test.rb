@@ -27,6 +27,30 @@ class CLITest < CoreTest
     assert_includes ids, "time.due"
   end
 
+  def test_colour_difference_predicted_looks_and_board_effects
+    output, errors, status = rhexon("colour", "difference", input: '{"lab1":[50,2.6772,-79.7751],"lab2":[50,0,-82.7485]}')
+    assert_predicate status, :success?, errors
+    assert_equal({ "ciede2000" => 2.0425, "cie76" => 4.0011 }, JSON.parse(output).slice("ciede2000", "cie76"))
+    looks = { "wood" => { "species" => "elm" }, "light" => "A", "products" => [ { "id" => "w80", "class" => "waterborne_two_part" } ], "steps" => [ coat("s1", product: "w80", coats: 2) ] }
+    stages = JSON.parse(rhexon("colour", "predict", input: JSON.generate(looks)).first)
+    assert_equal [ nil, "s1", "s1" ], stages["stages"].map { |stage| stage["step"] }
+    assert_equal %w[lab srgb xyz], stages["stages"].last.keys.grep(/lab|xyz|srgb/).sort
+    assert_operator stages["stages"].first["lab"][0], :>, stages["stages"].last["lab"][0]
+    assert_match(/never a promise/, stages["says"])
+    runs = [ [ 0, 3 ], [ 1, 1 ] ].flat_map { |level, value| %w[a b].map { |board| { "levels" => [ level ], "block" => board, "value" => value + (board == "b" ? 0.2 * level : 0) } } }
+    effects = JSON.parse(rhexon("board", "effects", input: JSON.generate("measure" => "blotch", "factors" => [ { "name" => "sealer", "levels" => %w[one two] } ], "runs" => runs)).first)
+    assert_in_delta(-1.9, effects["effects"].first["size"], 1e-9)
+  end
+
+  def test_colour_questions_that_cannot_be_answered_say_so
+    { %w[colour difference] => [ '{"lab1":[1,2],"lab2":[1,2,3]}', /lab1 is not a colour/ ], %w[colour predict] => [ '{"wood":{"species":"brass"}}', /wood "brass" is not known/ ],
+      %w[board effects] => [ "{}", /need what was varied/ ], %w[colour mix] => [ "{}", /Usage/ ] }.each do |arguments, (input, wanted)|
+      _, errors, status = rhexon(*arguments, input: input)
+      assert_equal 2, status.exitstatus
+      assert_match wanted, errors
+    end
+  end
+
   def answer(command, json)
     output, errors, status = rhexon(command, input: JSON.generate(json))
     assert_predicate status, :success?, errors

@@ -1,5 +1,8 @@
 import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
+import { LookStrip } from "@/colour/LookStrip"
+import { nextLight, useLight } from "@/colour/useLight"
+import { useLooks } from "@/colour/useLooks"
 import { Shell } from "@/components/Shell"
 import { FilmSection } from "@/drawing/FilmSection"
 import { Patterns, StripKey } from "@/drawing/Patterns"
@@ -38,6 +41,7 @@ const KEYS: [string, string][] = [
   ["Z, Shift + Z", "Undo, do again"],
   ["T", "Drawing or table"],
   ["H", "What was changed, and why"],
+  ["L", "Next light"],
   ["[ ]", "Piece before, piece after"],
 ]
 
@@ -62,7 +66,9 @@ function Screen(props: Props) {
   const [table, setTable] = useState(false)
   const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
   const chance = useChance(state.url, schedule.revision)
+  const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [aims, setAims] = useState(false)
+  const [light, setLight] = useLight()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
   const viewport = useViewportHeight()
@@ -128,6 +134,7 @@ function Screen(props: Props) {
     "Shift+z": () => state.redo(),
     t: () => setTable((before) => !before),
     h: () => setHistory(true),
+    l: () => looks && setLight(nextLight(looks.lights, light)),
     "[": () => neighbour(-1),
     "]": () => neighbour(1),
   })
@@ -179,6 +186,14 @@ function Screen(props: Props) {
               <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
               <FaceChoice faces={piece.faces.map((face) => face.name)} face={sheet.section.face} onChange={state.show} />
             </div>
+          )}
+          {looks && sheet.rows.length > 0 && (
+            <LookStrip
+              looks={looks}
+              sheet={sheet}
+              step={row?.step ?? null}
+              onSelect={(id) => setSelected(sheet.rows.find((candidate) => candidate.step === id)?.key ?? selected)}
+            />
           )}
           {row && (
             <Detail

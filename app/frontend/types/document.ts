@@ -62,6 +62,10 @@ export interface Step {
     of: "base" | "total"
   }
   /**
+   * A stain: share of its stock strength.
+   */
+  strength_percent?: number
+  /**
    * A product in place of the thinner that its sheet names.
    */
   thinner?: string

@@ -13,11 +13,16 @@ export default function BoardsIndex({ boards }: { boards: Board[] }) {
           <h1 className="title">Sample boards</h1>
           <p className="sub">Try looks before the piece; the best cell becomes its schedule.</p>
         </div>
-        {boards.length > 0 && (
-          <Link href="/boards/new" className="button ml-auto">
-            New board
+        <div className="ml-auto flex gap-2">
+          <Link href="/boards/colour" className="button">
+            Colour desk
           </Link>
-        )}
+          {boards.length > 0 && (
+            <Link href="/boards/new" className="button">
+              New board
+            </Link>
+          )}
+        </div>
       </header>
       {boards.length === 0 && (
         <section className="empty lit">

@@ -3,10 +3,13 @@ module Rhexon
     # The look after every step of a schedule on a wood: stain colours the wood itself, films lie over it, gloss comes once, at the very top.
     class Looks
       # @!attribute step  [Hash] of the schedule document
-      # @!attribute reflectance [Array<Float>] as it is seen
+      # @!attribute made  [Proc] what is seen, reckoned when it is asked for
       # @!attribute gaps  [Array<String>] products without colour figures up to here
       # @!attribute notes [Array<String>] "the wood limits this"
-      Stage = Struct.new(:step, :coat, :reflectance, :film_um, :gaps, :notes, keyword_init: true) do
+      Stage = Struct.new(:step, :coat, :made, :film_um, :gaps, :notes, keyword_init: true) do
+        # @return [Array<Float>] as it is seen
+        def reflectance = @reflectance ||= made.call
+
         # @return [Look]
         def look(light = Light.find("D65")) = Look.new(reflectance, light)
       end
@@ -146,13 +149,19 @@ module Rhexon
       def optics(product) = Optics.of(product).aged(product.film? ? @years : 0)
       def strength(product) = @strengths[product.id] || 1.0
 
-      def stage(step, coat) = Stage.new(step: step, coat: coat, reflectance: seen, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
+      def stage(step, coat) = Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
 
-      def seen
-        ground = @absorbed.zip(@scattered).map { |k, s| Layer.ground(k / s) }
-        return @surface.bare(ground, @wood.reflectance.min) if @films.empty?
+      def seen = seen_later.call
 
-        @surface.coated(@films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: @gloss)
+      # What is there now, however it goes on.
+      def seen_later
+        absorbed, scattered, films, gloss = @absorbed, @scattered, @films.map(&:dup), @gloss
+        lambda do
+          ground = absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }
+          next @surface.bare(ground, @wood.reflectance.min) if films.empty?
+
+          @surface.coated(films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: gloss)
+        end
       end
     end
   end

@@ -54,6 +54,10 @@ module Rhexon
         end
       end
 
+      # @param shares [Hash{Materials::Product=>Float}]
+      # @return [Array<Float>] reflectance
+      def made(shares) = @made.call(shares)
+
       # @return [Result]
       def result
         start = lab({})

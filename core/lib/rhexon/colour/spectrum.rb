@@ -18,7 +18,19 @@ module Rhexon
       # @param reflectance [Array<Float>]
       # @param light [Light]
       # @return [Array(Float, Float, Float)] X, Y, Z; the perfect white has Y = 100
-      def xyz(reflectance, light) = light.weights.map { |curve| curve.zip(reflectance).sum { |weight, value| weight * value } }
+      def xyz(reflectance, light)
+        x = y = z = 0.0
+        across, level, short = light.weights
+        index = 0
+        while index < reflectance.size
+          value = reflectance[index]
+          x += across[index] * value
+          y += level[index] * value
+          z += short[index] * value
+          index += 1
+        end
+        [ x, y, z ]
+      end
 
       # @return [Array(Float, Float, Float)] L*, a*, b* against the white of the light
       def lab(reflectance, light) = Lab.of_xyz(xyz(reflectance, light), light.white)

@@ -7,7 +7,10 @@ module Rhexon
     module Schema
       FOLDER = File.expand_path("../../../schema", __dir__)
 
+      # Records known to be sound.
+      KEPT = 5000
       @schemas = {}
+      @sound = {}
 
       module_function
 
@@ -22,6 +25,24 @@ module Rhexon
         error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said(candidate) ? 1 : 0 ] }
         raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
+
+      # The same for a value that comes again and again with most of the records in its lists unchanged: those found sound lately are not looked at again.
+      # @raise [Refusal]
+      def check_changed!(name, value)
+        sound = @sound[name] ||= {}
+        changed = value.to_h { |key, list| [ key, records?(list) ? list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh } : list ] }
+        begin
+          check!(name, changed)
+        rescue Refusal
+          check!(name, value) # for the place where it stands in the whole
+        end
+        sound.clear if sound.size > KEPT
+        value.each { |key, list| list.each { |record| sound[[ key, record ]] = true } if records?(list) }
+        nil
+      end
+
+      def records?(list) = list.is_a?(Array) && list.any? && list.all?(Hash)
+      private_class_method :records?
 
       # One product of rhexon-shop/1 by itself.
       # @raise [Refusal]

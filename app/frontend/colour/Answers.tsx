@@ -1,0 +1,125 @@
+import { useState } from "react"
+
+type Lab = [number, number, number]
+type Swatch = { lab: Lab; hex: string }
+type Found = {
+  grams: { id: string; name: string; grams: number; ten_more: Lab }[]
+  carrier_g: number
+  lab: Lab
+  hex: string
+  delta_e: number
+  words: string
+}
+export type Answer = {
+  start: Swatch
+  target: Swatch
+  nearest: Swatch
+  delta_start: number
+  beyond: string[]
+  cast: string
+  spread: number | null
+  answers: Found[]
+  metamer: string | null
+  batch_g: number
+}
+
+const COUNT = ["One colourant", "Two colourants", "Three colourants"]
+
+/** Now, nearest and wanted as three true fields; under them each recipe by weight, and what a tenth more of each does. */
+export function Answers({ answer, way, scale }: { answer: Answer; way: string; scale: number }) {
+  const [picked, setPicked] = useState(-1)
+  const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1
+  const found = answer.answers[at]
+  return (
+    <>
+      <div className="desk-field" style={{ borderColor: "var(--ink)" }}>
+        <Field title={way === "toner" ? "Now" : "Bare"} swatch={answer.start} note={`ΔE ${answer.delta_start}: ${answer.cast}`} />
+        <Field title="Nearest" swatch={found ?? answer.nearest} delta={found?.delta_e ?? answer.delta_start} />
+        <Field title="Target" swatch={answer.target} />
+      </div>
+      {answer.spread !== null && (
+        <p className="sub small mt-2">
+          A pale and a dark board of this wood differ by ΔE {answer.spread}: nearer than half of that is within the wood itself.
+        </p>
+      )}
+      {answer.beyond.length > 0 && (
+        <div className="mt-3" role="status">
+          {answer.beyond.map((sentence, index) => (
+            <p key={sentence} className={index === 0 ? "head" : "sub"}>
+              {sentence}.
+            </p>
+          ))}
+        </div>
+      )}
+      {answer.metamer && <p className="mt-2 caution-text">{answer.metamer}</p>}
+      {answer.answers.length === 0 && <p className="sub mt-3">None of these colourants brings it nearer.</p>}
+      <div className="desk-answers">
+        {answer.answers.map((candidate, index) => (
+          <button
+            key={candidate.grams.map((part) => part.id).join()}
+            type="button"
+            className="desk-answer"
+            aria-pressed={index === at}
+            onClick={() => setPicked(index)}
+          >
+            <span className="flex items-baseline justify-between">
+              <b className="head">{COUNT[candidate.grams.length - 1]}</b>
+              <b className="panel-title">ΔE {candidate.delta_e.toFixed(1)}</b>
+            </span>
+            <span className="sub small block">{candidate.words}</span>
+            <span className="desk-swatch mt-1 block" style={{ background: candidate.hex }} />
+            <table className="sheet-table mt-2">
+              <tbody>
+                {candidate.grams.map((part) => (
+                  <tr key={part.id}>
+                    <td>{part.name}</td>
+                    <td className="text-right">{grams(part.grams, scale)}</td>
+                  </tr>
+                ))}
+                <tr>
+                  <td className="sub">carrier</td>
+                  <td className="text-right sub">{grams(candidate.carrier_g, scale)}</td>
+                </tr>
+              </tbody>
+            </table>
+            <span className="small sub block pb-2">
+              {candidate.grams.map((part) => (
+                <span key={part.id} className="block">
+                  A tenth more {part.name.split(" ").slice(1).join(" ")}: {moved(part.ten_more)}
+                </span>
+              ))}
+            </span>
+          </button>
+        ))}
+      </div>
+    </>
+  )
+}
+
+function Field({ title, swatch, delta, note }: { title: string; swatch: Swatch; delta?: number; note?: string }) {
+  return (
+    <div style={{ background: swatch.hex, color: swatch.lab[0] < 58 ? "#fff" : "#1d2327" }}>
+      <p>
+        {title}
+        <span className="block font-normal">
+          L* {swatch.lab[0].toFixed(1)} a* {swatch.lab[1].toFixed(1)} b* {swatch.lab[2].toFixed(1)}
+        </span>
+      </p>
+      {delta !== undefined && <b className="desk-delta">ΔE {delta.toFixed(1)}</b>}
+      {note && <p className="small">{note}</p>}
+    </div>
+  )
+}
+
+const grams = (value: number, scale: number) => `${value.toFixed(Math.max(0, Math.ceil(-Math.log10(scale) - 1e-9)))} g`
+
+/** "0.8 darker, 0.4 redder". */
+function moved([l, a, b]: Lab): string {
+  const parts: [number, string][] = [
+    [Math.abs(l), l < 0 ? "darker" : "paler"],
+    [Math.abs(a), a < 0 ? "greener" : "redder"],
+    [Math.abs(b), b < 0 ? "bluer" : "yellower"],
+  ]
+  const seen = parts.filter(([size]) => size >= 0.1).sort(([one], [other]) => other - one)
+  return seen.length ? seen.map(([size, word]) => `${size.toFixed(1)} ${word}`).join(", ") : "hardly anything"
+}

@@ -1,0 +1,146 @@
+import { Head } from "@inertiajs/react"
+import { useEffect, useMemo, useState } from "react"
+import { type Answer, Answers } from "@/colour/Answers"
+import { SelectField, TextField } from "@/components/Field"
+import { Shell } from "@/components/Shell"
+import { Refused, send } from "@/lib/api"
+import type { ErrorSaid } from "@/types"
+
+type Lab = [number, number, number]
+type Known = { id: number; words: string; lab: Lab; wood: string }
+type Props = {
+  woods: string[]
+  colourants: { id: string; name: string; hex: string }[]
+  cells: Known[]
+  pieces: Known[]
+  scale_g: number
+  says: string
+}
+
+const numbers = (typed: string): number[] => (typed.replaceAll(",", ".").match(/-?\d+(\.\d+)?/g) ?? []).map(Number)
+const text = (lab: Lab) => lab.map((value) => value.toFixed(1)).join(" ")
+
+/** The colour desk: from a wood and a target to a recipe by weight, or from what is there to what cancels its cast. */
+export default function ColourPage(props: Props) {
+  const asked = new URLSearchParams(location.search)
+  const from = props.cells.find((cell) => String(cell.id) === asked.get("cell"))
+  const [target, setTarget] = useState(text(props.pieces[0]?.lab ?? [45, 15, 25]))
+  const [way, setWay] = useState(from ? "toner" : "stain")
+  const [wood, setWood] = useState(props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props) ?? "elm"))
+  const [start, setStart] = useState(from ? text(from.lab) : "")
+  const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
+  const [batch, setBatch] = useState("500")
+  const [answer, setAnswer] = useState<Answer | null>(null)
+  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const question = useMemo(
+    () => ({
+      wood,
+      way,
+      wood_lab: start.trim() ? numbers(start) : null,
+      target: numbers(target),
+      colourants: chosen,
+      batch_g: numbers(batch)[0] ?? null,
+    }),
+    [wood, way, start, target, chosen, batch],
+  )
+  useEffect(() => {
+    const stop = new AbortController()
+    send<Answer>("POST", "/boards/colour", question, stop.signal)
+      .then((found) => {
+        setAnswer(found)
+        setSaid(null)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
+    return () => stop.abort()
+  }, [question])
+  const error = (where: string) => (said?.where === where ? `${said.sentence}${said.accepted ? `: ${said.accepted}` : ""}` : undefined)
+  const known: [string, string][] = [
+    ["", "typed"],
+    ...props.pieces.map((piece): [string, string] => [`p${piece.id}`, `wanted look of ${piece.words}`]),
+    ...props.cells.map((cell): [string, string] => [`c${cell.id}`, cell.words]),
+  ]
+  const labOf = (key: string) =>
+    (key.startsWith("p") ? props.pieces : props.cells).find((candidate) => String(candidate.id) === key.slice(1))?.lab
+  return (
+    <Shell>
+      <Head title="Colour desk" />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Colour desk</h1>
+          <p className="sub">{props.says} Colours by day, D65, 2° eye.</p>
+        </div>
+      </header>
+      <div className="desk-grid">
+        <section aria-label="The question" className="desk-form">
+          <SelectField
+            label="Target"
+            value={known.find(([key]) => key && text(labOf(key) ?? [0, 0, 0]) === target)?.[0] ?? ""}
+            options={known}
+            onChange={(key) => {
+              const lab = labOf(key)
+              if (lab) setTarget(text(lab))
+            }}
+          />
+          <TextField label="Target as L* a* b*" value={target} onChange={setTarget} error={error("target")} />
+          <SelectField
+            label="Colour goes"
+            value={way}
+            options={[
+              ["stain", "into the bare wood, as a stain"],
+              ["toner", "over what is there, as a toner"],
+            ]}
+            onChange={setWay}
+          />
+          <SelectField
+            label="Wood"
+            value={wood}
+            options={props.woods.map((name) => [name, name])}
+            onChange={setWood}
+            error={error("wood")}
+          />
+          <TextField
+            label={way === "toner" ? "What is there now, L* a* b*" : "The bare board as read, L* a* b* (left open: a mean board)"}
+            value={start}
+            onChange={setStart}
+            error={error("wood_lab")}
+            placeholder={way === "toner" ? "42 14 26" : "64.5 8.0 21.5"}
+          />
+          <TextField label="Batch, g" value={batch} onChange={setBatch} error={error("batch_g")} />
+          <fieldset>
+            <legend className="label">Colourants at hand</legend>
+            {error("colourants") && (
+              <p className="said" role="alert">
+                {error("colourants")}
+              </p>
+            )}
+            {props.colourants.map((colourant) => (
+              <label key={colourant.id} className="check">
+                <input
+                  type="checkbox"
+                  checked={chosen.includes(colourant.id)}
+                  onChange={(event) =>
+                    setChosen((before) => (event.target.checked ? [...before, colourant.id] : before.filter((id) => id !== colourant.id)))
+                  }
+                />
+                <svg width="18" height="18" aria-hidden="true">
+                  <rect width="18" height="18" fill={colourant.hex} stroke="var(--ink)" />
+                </svg>
+                {colourant.name}
+              </label>
+            ))}
+          </fieldset>
+        </section>
+        <section aria-label="The answer" aria-live="polite" className="min-w-0">
+          {answer ? <Answers answer={answer} way={way} scale={props.scale_g} /> : <p className="sub">{said ? "" : "computing"}</p>}
+          {said && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(said.where) && (
+            <p className="said" role="alert">
+              {said.sentence}
+            </p>
+          )}
+        </section>
+      </div>
+    </Shell>
+  )
+}
+
+const speciesOf = (props: Props) => props.woods.find((wood) => props.pieces[0]?.wood.toLowerCase().includes(wood))

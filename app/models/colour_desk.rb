@@ -1,0 +1,90 @@
+# From a wood, what is on it and a target to a recipe that can be weighed, or what cannot be reached.
+class ColourDesk
+  MOST_G = 20_000
+
+  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "colourants" (codes), "batch_g"
+  # @raise [Rhexon::Refusal] by answering
+  def initialize(asked)
+    @asked = asked
+  end
+
+  # @return [Hash] what the desk begins with
+  def self.start
+    { woods: Rhexon::Colour::Wood.species, colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } }, lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
+      cells: Cell.includes(:readings, board: :piece).filter_map { |cell| cell.latest_lab && { id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: cell.latest_lab, wood: cell.board.wood } },
+      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece| { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood } }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE }
+  end
+
+  # Products that colour a stain or a toner, with colour figures.
+  def self.colourants = Shelf.products.values.select { |product| product.optics && product.optics["kind"] != "film" }
+
+  # At stock strength on maple, to know it by.
+  def self.hex(product)
+    looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("maple"), [], {})
+    Rhexon::Colour::Look.new(looks.with_stain({ product => 1.0 }), Rhexon::Colour::Light.find("D65")).hex
+  end
+
+  # @return [Hash]
+  def answer
+    result = recipe.result
+    light = Rhexon::Colour::Light.find("D65")
+    { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start), delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond, cast: Rhexon::Colour::Cast.of(result.start, target).words,
+      spread: spread&.round(1), answers: result.answers.map { |found| told(found) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
+  end
+
+  private
+
+  def told(answer)
+    { grams: answer.grams.map { |id, grams| { id: id, name: Shelf.products.fetch(id).name, grams: grams, ten_more: answer.ten_more.fetch(id).map { |value| value.round(1) } } }, carrier_g: (batch_g - answer.grams.values.sum).round(2), lab: rounded(answer.lab), hex: answer.hex,
+      delta_e: answer.delta_e.round(1), words: Rhexon::Colour::DeltaE.words(answer.delta_e) }
+  end
+
+  def swatch(lab) = { lab: rounded(lab), hex: Rhexon::Colour::Lab.hex(lab) }
+  def rounded(lab) = lab.map { |value| value.round(1) }
+
+  # The target's spectrum is not known: the smoothest one in the course of the wood stands for it.
+  def metamer(answer, light)
+    return unless answer
+
+    shares = answer.shares.transform_keys { |id| Shelf.products.fetch(id) }
+    Rhexon::Colour::Metamerism.of(toner? ? toned(shares) : looks.with_stain(shares), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
+  end
+
+  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, **weighing)
+  def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing).made(shares)
+  def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
+  def toner? = @asked["way"] == "toner"
+  def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products)
+
+  # What the toner goes over: a cell that was read, or the colour that was typed.
+  def seen = Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"), shape: species && Rhexon::Colour::Wood.of(species).reflectance)
+
+  def wood
+    return Rhexon::Colour::Wood.of(species) if @asked["wood_lab"].blank?
+
+    Rhexon::Colour::Wood.read(species: species, lab: lab("wood_lab"))
+  end
+
+  def species = @asked["wood"].presence
+  def spread = species && Rhexon::Colour::DeltaE.ciede2000(*%w[pale dark].map { |board| Rhexon::Colour::Wood.of(species, board).lab })
+  def target = lab("target")
+
+  def lab(name)
+    Rhexon::Boards::Readings.check("lab", @asked[name])
+  rescue Rhexon::Refusal => refusal
+    raise Rhexon::Refusal.new(name == "target" ? "That is no target" : "That is no colour to begin from", where: name, accepted: refusal.accepted)
+  end
+
+  def colourants
+    wanted = Array(@asked["colourants"])
+    chosen = self.class.colourants.select { |product| wanted.include?(product.id) }
+    Rhexon.refuse_unless(chosen.any?, "Choose at least one colourant", where: "colourants", accepted: self.class.colourants.map(&:name).join(", "))
+    chosen
+  end
+
+  def batch_g
+    grams = @asked["batch_g"]
+    Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.between?(1, MOST_G), "A batch is weighed in grams", where: "batch_g", accepted: "1 to #{MOST_G} g")
+    grams
+  end
+end
