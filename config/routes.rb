@@ -29,7 +29,11 @@ Rails.application.routes.draw do
   end
 
   resource :colour, only: %i[show create], path: "boards/colour"
+  resources :trials, only: %i[new create] do
+    post :preview, on: :collection
+  end
   resources :boards, only: %i[index new create show] do
+    post :picks, on: :member
     resources :cells, only: %i[update] do
       post :readings
       post :promotion

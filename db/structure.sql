@@ -26,19 +26,6 @@ FOREIGN KEY ("piece_id")
 , CONSTRAINT area_is_positive CHECK (area_m2 > 0 AND area_m2 <= 10000), CONSTRAINT grain_is_known CHECK (grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')), CONSTRAINT face_kind CHECK (kind IN ('face','back','inside','edges')), CONSTRAINT name_fits_a_key CHECK (instr(name, '/') = 0 AND instr(name, '+') = 0));
 CREATE INDEX "index_faces_on_piece_id" ON "faces" ("piece_id");
 CREATE UNIQUE INDEX "index_faces_on_piece_id_and_name" ON "faces" ("piece_id", "name");
-CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
-FOREIGN KEY ("board_id")
-  REFERENCES "boards" ("id")
-, CONSTRAINT layers_are_json CHECK (json_valid(layers)));
-CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
-CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
-CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
-CREATE TABLE IF NOT EXISTS "readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer NOT NULL, "kind" varchar NOT NULL, "value" json NOT NULL, "observer" varchar, "light" varchar, "taken_at" datetime(6) NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "instrument" varchar, CONSTRAINT "fk_rails_05a5a4300e"
-FOREIGN KEY ("cell_id")
-  REFERENCES "cells" ("id")
-, CONSTRAINT reading_kind CHECK (kind IN ('lab','gloss','blotch','liking','note')), CONSTRAINT reading_is_json CHECK (json_valid(value)));
-CREATE INDEX "index_readings_on_cell_id" ON "readings" ("cell_id");
-CREATE UNIQUE INDEX "index_readings_on_client_id" ON "readings" ("client_id");
 CREATE TABLE IF NOT EXISTS "revisions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "schedule_id" integer NOT NULL, "number" integer NOT NULL, "parent_id" integer, "document" json NOT NULL, "operation" json NOT NULL, "reason" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_afa39d9d4e"
 FOREIGN KEY ("schedule_id")
   REFERENCES "schedules" ("id")
@@ -68,10 +55,6 @@ CREATE TRIGGER revisions_refuse_update BEFORE UPDATE ON revisions
 BEGIN SELECT RAISE(ABORT, 'revisions are append-only'); END;
 CREATE TRIGGER revisions_refuse_delete BEFORE DELETE ON revisions
 BEGIN SELECT RAISE(ABORT, 'revisions are append-only'); END;
-CREATE TRIGGER readings_refuse_update BEFORE UPDATE ON readings
-BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
-CREATE TRIGGER readings_refuse_delete BEFORE DELETE ON readings
-BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
 CREATE TABLE IF NOT EXISTS "recipes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "components" json NOT NULL, "notes" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT components_are_json CHECK (json_valid(components)));
 CREATE UNIQUE INDEX "index_recipes_on_name" ON "recipes" ("name");
 CREATE TABLE IF NOT EXISTS "mixes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "product_id" integer, "room_id" integer, "components" json NOT NULL, "want" json NOT NULL, "pass_keys" json DEFAULT '[]' NOT NULL, "resolution_g" float NOT NULL, "container_ml" float, "usable_g" float, "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_7c36a80d2a"
@@ -135,6 +118,13 @@ CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
 CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
 CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
+FOREIGN KEY ("board_id")
+  REFERENCES "boards" ("id")
+, CONSTRAINT layers_are_json CHECK (json_valid(layers)));
+CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
+CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
+CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
 CREATE TABLE IF NOT EXISTS "trials" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "base" json DEFAULT '[]' NOT NULL, "factors" json DEFAULT '[]' NOT NULL, "design" varchar DEFAULT 'full' NOT NULL, "seed" integer DEFAULT 1 NOT NULL, "shuffled" boolean DEFAULT 0 NOT NULL, "weights" json DEFAULT '{}' NOT NULL, "target_lab" json, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_28ce220deb"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
@@ -151,6 +141,14 @@ FOREIGN KEY ("trial_id")
 CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
 CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
 CREATE INDEX "index_boards_on_trial_id" ON "boards" ("trial_id");
+CREATE TABLE IF NOT EXISTS "readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer NOT NULL, "kind" varchar NOT NULL, "value" json NOT NULL, "observer" varchar, "light" varchar, "taken_at" datetime(6) NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "instrument" varchar, CONSTRAINT "fk_rails_05a5a4300e"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT reading_is_json CHECK (json_valid(value)));
+CREATE INDEX "index_readings_on_cell_id" ON "readings" ("cell_id");
+CREATE UNIQUE INDEX "index_readings_on_client_id" ON "readings" ("client_id");
+CREATE TRIGGER readings_refuse_update BEFORE UPDATE ON readings BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
+CREATE TRIGGER readings_refuse_delete BEFORE DELETE ON readings BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END;
 CREATE TABLE IF NOT EXISTS "pair_picks" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "winner_id" integer NOT NULL, "loser_id" integer NOT NULL, "client_id" varchar NOT NULL, "light" varchar, "observer" varchar, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_0407037c66"
 FOREIGN KEY ("winner_id")
   REFERENCES "cells" ("id")

@@ -10,7 +10,7 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   AXE = Rails.root.join("node_modules/axe-core/axe.min.js").read
 
   Capybara.server = :puma, { Silent: true, Threads: "1:3" }
-  Capybara.default_max_wait_time = 8
+  Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true
   Capybara.register_driver(:chromium) do |app|
     options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")

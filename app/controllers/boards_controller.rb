@@ -6,7 +6,14 @@ class BoardsController < ApplicationController
   end
 
   def show
-    render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
+    render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, :trial, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
+  end
+
+  # One blind pick.
+  def picks
+    board = Board.find(params[:id])
+    PairPick.record!(board, client_id: body["client_id"], winner: body["winner"], loser: body["loser"], light: body["light"].presence, observer: body["observer"].presence)
+    render json: BoardState.new(board).to_h
   end
 
   def new

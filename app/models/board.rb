@@ -1,6 +1,7 @@
 # A sample board of real size with a row of cells.
 class Board < ApplicationRecord
   belongs_to :piece, optional: true
+  belongs_to :trial, optional: true
   has_many :cells, -> { order(:position) }, dependent: :destroy, inverse_of: :board
 
   validates :name, presence: { message: "Name the board." }, uniqueness: { message: "There is already a board of that name." }
@@ -9,6 +10,15 @@ class Board < ApplicationRecord
   validates :width_mm, :height_mm, numericality: { only_integer: true, in: 50..3000, message: "A board is 50 to 3000 mm wide and high." }
   validates :made_on, presence: true
 
-  # @return [Array<Rhexon::Boards::Layout::Place>]
-  def places = Rhexon::Boards::Layout.row(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size)
+  # @return [Array<Rhexon::Boards::Layout::Place>] of the cells: a row, or what the trial drew
+  def places = trial ? sheet.places : Rhexon::Boards::Layout.row(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size)
+
+  # @return [Rhexon::Boards::Layout::Sheet]
+  def sheet = @sheet ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size, stages: step_strip ? strip_hexes.size : 0)
+
+  # The base of the trial after each stage.
+  def strip_hexes = step_strip && trial ? LooksState.new(wood, trial.base).stage_hexes : []
+
+  # @return [Array<Numeric>, nil] L*a*b* its cells are held against
+  def target_lab = trial&.target || piece&.target_lab
 end

@@ -7,10 +7,25 @@ class BoardState
   def board = BoardSerializer.new(@board, params: { names: names }).to_h
 
   def to_h
-    { board: board, shelf: products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } } }
+    { board: board, shelf: products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
+      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h }
   end
 
   private
+
+  def measures = Rhexon::Boards::Readings.measures.map { |kind, record| { kind: kind, name: record["name"], unit: record["unit"], accepted: record["accepted"] } }
+
+  # What was varied, and what each thing does to each measure that was read.
+  def trial
+    trial = @board.trial or return
+    names = Rhexon::Reference.table("judging").fetch("measures")
+    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.map { |measure, found| effects(measure, found, names.fetch(measure)) } }
+  end
+
+  def effects(measure, found, record)
+    { measure: measure, name: record["name"], unit: record["unit"].to_s, lost: found.lost,
+      effects: found.effects.map { |effect| { words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2), low: effect.low&.round(2), high: effect.high&.round(2), told: effect.told } } }
+  end
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)

@@ -8,7 +8,7 @@ class Cell < ApplicationRecord
   validate :layers_are_steps
 
   # @return [Rhexon::Boards::Readings::Summary]
-  def summary(target_lab = board.piece&.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
+  def summary(target_lab = board.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
 
   # @return [Array<Float>, nil] the colour read last
   def latest_lab = readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value

@@ -17,6 +17,25 @@ class LooksState
   # @return [Rhexon::Colour::Looks::Stage] the look in the end
   def final = stages("mean").last
 
+  # A colour that was read by day, in every light: the smoothest spectrum in the course of the wood stands for it.
+  # @param lab [Array<Numeric>, nil]
+  # @return [Hash{String=>String}, nil]
+  def read_hexes(lab)
+    return unless lab
+
+    reflectance = Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.of(@species).reflectance)
+    Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Look.new(reflectance, light).hex ] }
+  rescue Rhexon::Refusal
+    Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Lab.hex(lab) ] }
+  end
+
+  # @return [Hash{String=>String}, nil] the look in the end by light
+  def last_hexes = @species && hexes(final)
+  def last_lab = @species && final.look.lab.map { |value| value.round(1) }
+
+  # @return [Array<Hash>] hexes after each stage, the bare wood first
+  def stage_hexes = @species ? stages("mean").map { |stage| hexes(stage) } : []
+
   private
 
   def stages(board)

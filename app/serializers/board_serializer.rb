@@ -4,10 +4,13 @@ class BoardSerializer < ApplicationSerializer
   typelize piece: [ "{ id: number; name: string }", NULLABLE ], target_lab: [ "[number, number, number]", NULLABLE ], target_hex: [ :string, NULLABLE ], sheen: [ "[number, number]", NULLABLE ], best: [ :number, NULLABLE ], look: [ :string, NULLABLE ]
   attribute(:piece) { |board| board.piece && { id: board.piece.id, name: board.piece.name } }
   attribute(:look) { |board| board.piece&.look }
-  attribute(:target_lab) { |board| board.piece&.target_lab }
-  attribute(:target_hex) { |board| board.piece&.target_lab && Rhexon::Colour::Lab.hex(board.piece.target_lab) }
+  attribute(:target_lab) { |board| board.target_lab }
+  attribute(:target_hex) { |board| board.target_lab && Rhexon::Colour::Lab.hex(board.target_lab) }
   attribute(:sheen) { |board| board.piece&.sheen_low && [ board.piece.sheen_low, board.piece.sheen_high ] }
   attribute(:best) { |board| Rhexon::Boards::Readings.best(board.cells.reject(&:ruined).to_h { |cell| [ cell.id, cell.summary ] }) }
   many :cells, resource: CellSerializer
+  typelize tapes: "Array<{ way: string; from: number; to: number }>", strips: "Array<{ x_mm: number; y_mm: number; width_mm: number; height_mm: number; hexes: Record<string, string> }>"
+  attribute(:tapes) { |board| board.trial ? board.sheet.tapes.map { |way, from, to| { way: way, from: from, to: to } } : [] }
+  attribute(:strips) { |board| board.step_strip ? board.sheet.strips.zip(board.strip_hexes).map { |place, hexes| PlaceSerializer.new(place).to_h.merge(hexes: hexes) } : [] }
   many :places, resource: PlaceSerializer
 end

@@ -1,8 +1,13 @@
 class CellSerializer < ApplicationSerializer
-  fields id: :number, label: :string, layers: "Step[]", ruined: [ :string, { nullable: true } ]
+  fields id: :number, label: :string, role: "'run' | 'bare' | 'base'", layers: "Step[]", ruined: [ :string, { nullable: true } ]
   typelize words: "string[]", promoted_to: "Array<{ id: number; name: string }>"
   attribute(:words) { |cell| cell.layers.map { |step| Rhexon::Schedule::Words.step(step, params[:names][step["product"]]) } }
   attribute(:promoted_to) { |cell| cell.schedules.map { |schedule| { id: schedule.piece.id, name: schedule.piece.name } } }
+  typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string> }", { nullable: true } ], varied: "string[]"
+  attribute(:predicted) { |cell| LooksState.new(cell.board.wood, cell.layers).then { |looks| looks.last_lab && { lab: looks.last_lab, hexes: looks.last_hexes } } }
+  typelize read_hexes: [ "Record<string, string>", { nullable: true } ]
+  attribute(:read_hexes) { |cell| LooksState.new(cell.board.wood, []).read_hexes(cell.summary.lab) }
+  attribute(:varied) { |cell| cell.run && cell.board.trial ? cell.board.trial.named_factors.zip(cell.run).map { |factor, level| factor["levels"][level] } : [] }
   one :summary, resource: SummarySerializer
   many :readings, resource: ReadingSerializer
 end

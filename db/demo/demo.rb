@@ -11,12 +11,15 @@ module Demo
     require_relative "board"
     require_relative "replay"
     require_relative "pots"
+    require_relative "trial"
     ActiveRecord::Base.transaction do
       people_and_rooms
       Demo.shelf!(now)
       pieces = pieces!(job!("Ostrel Quay Library, reading room", "Ostrel Quay", 25, now), YAML.safe_load_file(DOCUMENTS))
       Demo.board!(pieces.fetch("Reading desk tops"), now)
       Replay.new(now).run!(pieces)
+      faults!(pieces)
+      Trials.make!(pieces.fetch("Reading desk tops"), now)
       later_jobs!(now)
       Demo.pots!(now)
     end
@@ -35,6 +38,16 @@ module Demo
     OpenHour.create!(person: osei, weekday: 6, opens: "08:00", closes: "12:00")
     year = Date.current.year
     [ Date.new(year, 12, 24), Date.new(year, 12, 25), Date.new(year + 1, 1, 1) ].each { |holiday| OpenHour.create!(date: holiday) }
+  end
+
+  # What went wrong and was left as it is.
+  FAULTS = { "Catalogue cabinets" => "dust_nibs", "Window seat" => "lap_marks" }.freeze
+
+  def faults!(pieces)
+    FAULTS.each do |name, fault|
+      done = Entry.standing(pieces.fetch(name)).select { |entry| entry.kind == "done" && pieces[name].schedule.document["steps"].any? { |step| step["kind"] == "coat" && step["id"] == entry.pass_key.split("/")[1] } }.last or next
+      LoggedFault.record!({ "client_id" => "demo-fault-#{name}", "pass" => done.pass_key, "fault" => fault, "mending" => "leave" }, happened_at: done.happened_at + 20.minutes)
+    end
   end
 
   # Work that has not begun.

@@ -20,6 +20,10 @@ class TrialsVaryBoards < ActiveRecord::Migration[7.2]
     add_column :cells, :run, :json
     add_column :cells, :role, :string, null: false, default: "run"
     add_column :readings, :instrument, :string
+    reversible do |direction|
+      direction.up { reading_kinds { remove_check_constraint :readings, name: "reading_kind" } }
+      direction.down { reading_kinds { add_check_constraint :readings, "kind IN ('lab','gloss','blotch','liking','note')", name: "reading_kind" } }
+    end
     create_table :pair_picks do |t|
       t.references :winner, null: false, foreign_key: { to_table: :cells }
       t.references :loser, null: false, foreign_key: { to_table: :cells }
@@ -33,5 +37,14 @@ class TrialsVaryBoards < ActiveRecord::Migration[7.2]
       direction.up { %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER pair_picks_refuse_#{verb.downcase} BEFORE #{verb} ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END" } }
       direction.down { %w[update delete].each { |verb| execute "DROP TRIGGER pair_picks_refuse_#{verb}" } }
     end
+  end
+
+  private
+
+  # What can be read is a list of the core. SQLite rebuilds a table to change a constraint, and its triggers go with it.
+  def reading_kinds
+    %w[update delete].each { |verb| execute "DROP TRIGGER IF EXISTS readings_refuse_#{verb}" }
+    yield
+    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END" }
   end
 end

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useRef } from "react"
+import { useLight } from "@/colour/useLight"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { Board, Cell } from "@/types"
@@ -7,6 +8,7 @@ type Props = { board: Board; selected: number; onSelect: (id: number) => void }
 
 /** The board to scale, its cells between tapes; each in its mean reading, with the target as a window in it. Left and right walk the cells. */
 export function BoardDrawing({ board, selected, onSelect }: Props) {
+  const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 720)
   const scale = Math.min(width / board.width_mm, 400 / board.height_mm)
@@ -27,11 +29,38 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
     <div ref={holder}>
       <div
         className="board"
+        data-dense={board.tapes.length > 0 || undefined}
         style={{ width: wide, height: high, backgroundImage: `url(${woodBitmap(board.wood, board.grain, wide, high)})` }}
         role="radiogroup"
         aria-label="Cells"
         onKeyDown={walk}
       >
+        {board.tapes.map((tape) => (
+          <i
+            key={`${tape.way} ${tape.from}`}
+            className="trial-tape"
+            style={
+              tape.way === "along"
+                ? { left: tape.from * scale, top: 0, width: (tape.to - tape.from) * scale, height: high }
+                : { left: 0, top: tape.from * scale, width: wide, height: (tape.to - tape.from) * scale }
+            }
+          />
+        ))}
+        {board.strips.map((stage, index) => (
+          <span
+            key={stage.y_mm}
+            className="trial-stage"
+            style={{
+              left: stage.x_mm * scale,
+              top: stage.y_mm * scale,
+              width: stage.width_mm * scale,
+              height: stage.height_mm * scale,
+              background: stage.hexes[light],
+            }}
+          >
+            {index === 0 ? "bare" : index}
+          </span>
+        ))}
         {board.cells.map((cell, index) => {
           const place = board.places[index]
           if (!place) return null
@@ -39,6 +68,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
             <CellButton
               key={cell.id}
               cell={cell}
+              light={light}
               target={board.target_hex}
               best={board.best === cell.id}
               on={cell.id === selected}
@@ -49,7 +79,10 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
         })}
       </div>
       <div className="mt-1 flex items-center justify-between small sub" style={{ width: wide }}>
-        <span>{board.target_hex ? "Round window in a cell: the wanted colour." : "No wanted colour is stated."}</span>
+        <span>
+          {board.target_hex ? "Round window: the wanted colour. " : "No wanted colour is stated. "}
+          {board.cells.some((cell) => cell.predicted) ? "Dashed: predicted." : ""}
+        </span>
         <span className="flex items-center gap-2">
           100 mm
           <svg width={100 * scale + 2} height="9" aria-hidden="true">
@@ -63,6 +96,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
 
 type CellProps = {
   cell: Cell
+  light: string
   target: string | null
   best: boolean
   on: boolean
@@ -70,8 +104,10 @@ type CellProps = {
   onSelect: (id: number) => void
 }
 
-function CellButton({ cell, target, best, on, style, onSelect }: CellProps) {
+function CellButton({ cell, light, target, best, on, style, onSelect }: CellProps) {
   const { summary } = cell
+  const read = cell.read_hexes?.[light]
+  const predicted = cell.predicted?.hexes[light]
   return (
     <button
       type="button"
@@ -81,12 +117,20 @@ function CellButton({ cell, target, best, on, style, onSelect }: CellProps) {
       data-cell={cell.id}
       data-state={best ? "best" : cell.ruined ? "ruined" : "rest"}
       className="cell"
-      style={{ ...style, background: summary.hex ?? undefined }}
+      data-shows={read ? "read" : predicted ? "predicted" : "nothing"}
+      style={{ ...style, background: read ?? predicted }}
       onClick={() => onSelect(cell.id)}
       aria-label={spoken(cell, best)}
     >
       <span className="cell-label">{cell.label}</span>
-      {summary.hex && target && !cell.ruined && <span className="cell-target" style={{ background: target }} />}
+      {read && predicted && (
+        <span className="cell-predicted" style={{ background: predicted }} title="predicted">
+          <span className="sr-only">predicted</span>
+        </span>
+      )}
+      {(read || predicted) && target && !cell.ruined && cell.role !== "bare" && (
+        <span className="cell-target" style={{ background: target }} />
+      )}
       {cell.ruined && (
         <svg className="cell-ruin" viewBox="0 0 10 10" preserveAspectRatio="none" aria-hidden="true">
           <path d="M0 0 10 10M10 0 0 10" stroke="var(--stop)" strokeWidth="0.25" />
@@ -100,9 +144,19 @@ function CellButton({ cell, target, best, on, style, onSelect }: CellProps) {
               ? `ΔE ${summary.delta_e.toFixed(1)}`
               : summary.liking !== null
                 ? `liked ${summary.liking}`
-                : "no reading"}
+                : cell.role === "bare"
+                  ? "bare"
+                  : "no reading"}
         </b>
-        <span>{summary.gloss !== null && !cell.ruined ? `${Math.round(summary.gloss)} GU` : ""}</span>
+        <span>
+          {summary.gloss !== null && !cell.ruined
+            ? `${Math.round(summary.gloss)} GU`
+            : cell.varied.length && !cell.ruined
+              ? cell.varied.join(", ")
+              : !read && predicted
+                ? "predicted"
+                : ""}
+        </span>
       </span>
     </button>
   )

@@ -14,20 +14,21 @@ export function CellsCompared({ board, selected, onSelect }: { board: Board; sel
     { name: "Blotch", unit: "0 is even", of: (cell) => cell.summary.blotch, low: 0, high: 5, aim: null },
     { name: "Liking", unit: "of 5", of: (cell) => cell.summary.liking, low: 1, high: 5, aim: null },
   ]
-  const sound = board.cells.filter((cell) => !cell.ruined)
+  const sound = board.cells.filter((cell) => !cell.ruined && cell.role !== "bare")
+  const row = ROW + Math.max(0, Math.min(sound.length - 6, 6)) * 6
   const shown = measures.filter((measure) => sound.some((cell) => measure.of(cell) !== null))
   if (!shown.length) return null
   return (
     <section aria-label="Cells compared" className="mt-4">
       <h2 className="head">Cells compared, mean of their readings</h2>
       <svg
-        viewBox={`0 0 ${WIDTH} ${shown.length * ROW + 10}`}
+        viewBox={`0 0 ${WIDTH} ${shown.length * row + 10}`}
         className="w-full"
         role="img"
         aria-label="Each measure with its cells; the same figures stand in the table of readings"
       >
         {shown.map((measure, index) => (
-          <g key={measure.name} transform={`translate(0 ${index * ROW + 36})`}>
+          <g key={measure.name} transform={`translate(0 ${index * row + row - 26})`}>
             <Line measure={measure} cells={sound} selected={selected} best={board.best} onSelect={onSelect} />
           </g>
         ))}

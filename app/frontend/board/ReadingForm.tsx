@@ -1,9 +1,11 @@
 import { useState } from "react"
 import { Field } from "@/components/Field"
 import type { Cell, ErrorSaid, Reading } from "@/types"
+import type { Measure } from "./useBoard"
 
 type Props = {
   cell: Cell
+  measures: Measure[]
   said: ErrorSaid | null
   onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
 }
@@ -14,7 +16,8 @@ const number = (typed: string): number | string => {
 }
 
 /** One reading at a time, each its own; a later one never overwrites. */
-export function ReadingForm({ cell, said, onRead }: Props) {
+export function ReadingForm({ cell, measures, said, onRead }: Props) {
+  const [other, setOther] = useState("touch")
   const [typed, setTyped] = useState<Record<string, string>>({})
   const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
   const [light, setLight] = useState("daylight")
@@ -93,6 +96,44 @@ export function ReadingForm({ cell, said, onRead }: Props) {
           </form>
         ))}
       </div>
+      <form
+        className="reading-row"
+        style={{ gridTemplateColumns: "1.4fr 1fr auto" }}
+        onSubmit={(event) => {
+          event.preventDefault()
+          const measure = measures.find((candidate) => candidate.kind === other)
+          void read(other, number(typed[other] ?? "") as number, [other], measure?.name ?? other)
+        }}
+      >
+        <Field label="Another measure">
+          {(id) => (
+            <select id={id} className="input" value={other} onChange={(event) => setOther(event.target.value)}>
+              {measures
+                .filter((measure) => !["gloss", "blotch", "liking"].includes(measure.kind))
+                .map((measure) => (
+                  <option key={measure.kind} value={measure.kind}>
+                    {measure.name}
+                  </option>
+                ))}
+            </select>
+          )}
+        </Field>
+        <Field label={measures.find((measure) => measure.kind === other)?.accepted ?? "Value"} error={error(other)}>
+          {(id, invalid) => (
+            <input
+              id={id}
+              className="input"
+              inputMode="decimal"
+              value={typed[other] ?? ""}
+              onChange={(event) => set(other, event.target.value)}
+              aria-invalid={invalid}
+            />
+          )}
+        </Field>
+        <button type="submit" className="button">
+          Keep
+        </button>
+      </form>
       <fieldset>
         <legend className="label">Liking</legend>
         <div className="flex gap-1">

@@ -2,7 +2,34 @@ import { useCallback, useEffect, useState } from "react"
 import { clientId, Refused, send } from "@/lib/api"
 import type { Board, Choice, ErrorSaid, Reading, ShelfItem, Step } from "@/types"
 
-export type BoardProps = { board: Board; shelf: ShelfItem[]; pieces: Choice[] }
+export type BoardPairs = {
+  left: [number, number][]
+  picks: number
+  strengths: { id: number; label: string; strength: number; sd: number; wins: number; losses: number }[]
+  sure: boolean
+}
+export type BoardTrial = {
+  id: number
+  name: string
+  boards: { id: number; name: string }[]
+  effects: {
+    measure: string
+    name: string
+    unit: string
+    lost: string[]
+    effects: { words: string; size: number; low: number | null; high: number | null; told: string }[]
+  }[]
+}
+export type Measure = { kind: string; name: string; unit: string; accepted: string }
+export type BoardProps = {
+  board: Board
+  shelf: ShelfItem[]
+  pieces: Choice[]
+  lights: { id: string; name: string; model: boolean }[]
+  measures: Measure[]
+  trial: BoardTrial | null
+  pairs: BoardPairs | null
+}
 
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
 export function useBoard(first: BoardProps) {
@@ -39,6 +66,8 @@ export function useBoard(first: BoardProps) {
       ),
     layers: (cell: number, layers: Step[]) => ask(cell, () => send("PATCH", `${base}/${cell}`, { layers })),
     ruin: (cell: number, ruined: string) => ask(cell, () => send("PATCH", `${base}/${cell}`, { ruined })),
+    pick: (winner: number, loser: number) =>
+      ask(winner, () => send("POST", `/boards/${first.board.id}/picks`, { client_id: clientId(), winner, loser })),
     base,
   }
 }

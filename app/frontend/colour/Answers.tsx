@@ -1,4 +1,5 @@
 import { useState } from "react"
+import { inkOn } from "./ink"
 
 type Lab = [number, number, number]
 type Swatch = { lab: Lab; hex: string }
@@ -98,7 +99,7 @@ export function Answers({ answer, way, scale }: { answer: Answer; way: string; s
 
 function Field({ title, swatch, delta, note }: { title: string; swatch: Swatch; delta?: number; note?: string }) {
   return (
-    <div style={{ background: swatch.hex, color: swatch.lab[0] < 58 ? "#fff" : "#1d2327" }}>
+    <div style={{ background: swatch.hex, color: inkOn(swatch.lab[0]) }}>
       <p>
         {title}
         <span className="block font-normal">

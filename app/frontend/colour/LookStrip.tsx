@@ -1,4 +1,5 @@
 import type { Looks, Sheet } from "@/types"
+import { inkOn } from "./ink"
 import { LightChoice } from "./LightChoice"
 import { useLight } from "./useLight"
 
@@ -20,13 +21,12 @@ export function LookStrip({ looks, sheet, step, onSelect }: Props) {
             type="button"
             className="look-stage"
             data-state={stage.step && stage.step === step ? "on" : "rest"}
-            style={{ background: stage.hexes[light], color: stage.lab[0] < 58 ? "#fff" : "#1d2327" }}
+            style={{ background: stage.hexes[light], color: inkOn(stage.lab[0]) }}
             disabled={!stage.step}
             onClick={() => stage.step && onSelect(stage.step)}
             aria-label={`${index === 0 ? `bare ${looks.species}` : `after step ${number(stage.step)}${stage.coat ? `, coat ${stage.coat}` : ""}`}: L* ${stage.lab[0]}, a* ${stage.lab[1]}, b* ${stage.lab[2]}`}
           >
             <b>{index === 0 ? "bare" : number(stage.step)}</b>
-            {index === looks.stages.length - 1 && <span>L* {stage.lab[0].toFixed(0)}</span>}
           </button>
         ))}
         <span className="look-spread" aria-hidden="true">

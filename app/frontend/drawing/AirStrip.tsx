@@ -26,7 +26,7 @@ export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
       <path d={`${path}H${end}`} fill="none" stroke="var(--resin)" strokeWidth={1.6} opacity={0.9} />
       {points.map((point, index) => {
         const room = (points[index + 1]?.x ?? end) - point.x
-        if (room < 34 || point.x < free) return null
+        if (room < 34 || point.x < free || point.x > axis.width - 190) return null
         free = point.x + 90
         return (
           <text key={point.x} x={point.x + 3} y={y(point.t) + (point.t === high ? 12 : -3)} className="air-tick">

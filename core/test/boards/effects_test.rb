@@ -22,7 +22,7 @@ class EffectsTest < CoreTest
     assert_in_delta 0.45935, found(result, "sealer").high - found(result, "sealer").size, 1e-4
     assert_equal %w[certain certain cannot_tell], [ found(result, "sealer"), found(result, "dye"), found(result, "sealer", "dye") ].map(&:told)
     assert_equal "sealer: two coats instead of one coat: blotch down 1.4 (0.9 to 1.8)", Rhexon::Boards::Request.words(found(result, "sealer"), "blotch")
-    assert_match(/together: blotch cannot tell, up 0\.1 \(-0\.3 to 0\.6\)/, Rhexon::Boards::Request.words(found(result, "sealer", "dye"), "blotch"))
+    assert_match(/\Asealer and dye together: cannot tell, blotch up 0\.1 \(-0\.3 to 0\.6\)/, Rhexon::Boards::Request.words(found(result, "sealer", "dye"), "blotch"))
   end
 
   def test_without_replicates_chance_cannot_be_told_from_effect

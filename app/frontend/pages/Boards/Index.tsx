@@ -18,8 +18,8 @@ export default function BoardsIndex({ boards }: { boards: Board[] }) {
             Colour desk
           </Link>
           {boards.length > 0 && (
-            <Link href="/boards/new" className="button">
-              New board
+            <Link href="/trials/new" className="button">
+              Design a trial
             </Link>
           )}
         </div>
@@ -30,7 +30,10 @@ export default function BoardsIndex({ boards }: { boards: Board[] }) {
           <p className="sub">
             Lay out a board of the same stock as the piece, with a row of cells between tapes. Each cell gets its layers and its readings.
           </p>
-          <Link href="/boards/new" className="tape mt-4">
+          <Link href="/trials/new" className="tape mt-4">
+            Design the first trial
+          </Link>
+          <Link href="/boards/new" className="button mt-4 ml-2">
             Lay out the first board
           </Link>
         </section>
@@ -60,15 +63,15 @@ function best(board: Board): string {
 }
 
 function Thumb({ board }: { board: Board }) {
-  const scale = 250 / board.width_mm
-  const height = Math.min(board.height_mm * scale, 180)
+  const scale = Math.min(250 / board.width_mm, 180 / board.height_mm)
+  const [width, height] = [board.width_mm * scale, board.height_mm * scale]
   return (
     <svg viewBox={`0 0 252 ${height + 2}`} className="w-full" aria-hidden="true">
       <image
-        href={woodBitmap(board.wood, board.grain, 250, Math.round(height))}
+        href={woodBitmap(board.wood, board.grain, Math.round(width), Math.round(height))}
         x={1}
         y={1}
-        width={250}
+        width={width}
         height={height}
         preserveAspectRatio="none"
       />
@@ -80,14 +83,14 @@ function Thumb({ board }: { board: Board }) {
             x={1 + place.x_mm * scale}
             y={1 + place.y_mm * scale}
             width={place.width_mm * scale}
-            height={Math.max(height - 2 * place.y_mm * scale, 4)}
-            fill={cell.summary.hex ?? "none"}
+            height={place.height_mm * scale}
+            fill={cell.summary.hex ?? cell.predicted?.hexes.D65 ?? "none"}
             stroke={cell.id === board.best ? "#0a4e86" : "#1d2327"}
             strokeWidth={cell.id === board.best ? 4 : 0.8}
           />
         ) : null
       })}
-      <rect x={1} y={1} width={250} height={height} fill="none" stroke="var(--ink)" />
+      <rect x={1} y={1} width={width} height={height} fill="none" stroke="var(--ink)" />
     </svg>
   )
 }

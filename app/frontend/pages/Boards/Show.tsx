@@ -1,11 +1,16 @@
 import { Head, Link, usePage } from "@inertiajs/react"
 import { useState } from "react"
+import { BlindPairs } from "@/board/BlindPairs"
 import { BoardDrawing } from "@/board/BoardDrawing"
 import { CellsCompared } from "@/board/CellsCompared"
+import { Effects } from "@/board/Effects"
 import { LayersEditor } from "@/board/LayersEditor"
 import { Promote } from "@/board/Promote"
 import { ReadingForm } from "@/board/ReadingForm"
-import { type BoardProps, useBoard } from "@/board/useBoard"
+import { type BoardProps, type Measure, useBoard } from "@/board/useBoard"
+import { inkOn } from "@/colour/ink"
+import { LightChoice } from "@/colour/LightChoice"
+import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
@@ -16,12 +21,16 @@ const KEYS: [string, string][] = [
   ["← →", "Walk the cells"],
   ["M", "Measure: go to the first reading field"],
   ["P", "Make the cell the schedule"],
+  ["L", "Next light"],
+  ["B", "Blind pairs"],
 ]
 
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
-  const { board, shelf, pieces, said, read, layers, ruin, base } = useBoard(props)
+  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, base } = useBoard(props)
+  const [blind, setBlind] = useState(false)
+  const [light, setLight] = useLight()
   const [selected, setSelected] = useState(board.best ?? board.cells[0]?.id ?? 0)
   const [promoting, setPromoting] = useState(false)
   const [editing, setEditing] = useState(false)
@@ -35,6 +44,8 @@ export default function BoardPage(props: BoardProps) {
     ArrowRight: () => walk(1),
     m: () => document.querySelector<HTMLInputElement>(".readings input")?.focus(),
     p: () => cell && cell.layers.length > 0 && setPromoting(true),
+    l: () => setLight(nextLight(lights, light)),
+    b: () => pairs && setBlind(true),
   })
   const mine = said && said.cell === selected ? said : null
   return (
@@ -55,13 +66,34 @@ export default function BoardPage(props: BoardProps) {
               </>
             ) : null}
             {board.wood} {board.width_mm} × {board.height_mm} mm{board.timber_lot ? `, ${board.timber_lot}` : ""}, made {made(board)}
+            {trial && trial.boards.length > 1 && (
+              <>
+                {" · "}
+                {trial.boards
+                  .filter((other) => other.id !== board.id)
+                  .map((other) => (
+                    <Link key={other.id} href={`/boards/${other.id}`} className="underline underline-offset-2">
+                      {other.name.replace(`${trial.name}, `, "")}
+                    </Link>
+                  ))}
+              </>
+            )}
           </p>
         </div>
       </header>
       <div className="board-grid">
         <div className="min-w-0">
           <BoardDrawing board={board} selected={selected} onSelect={setSelected} />
+          <div className="flex flex-wrap items-center justify-between gap-2">
+            <LightChoice lights={lights} />
+            {pairs && (
+              <button type="button" className="button" onClick={() => setBlind(true)}>
+                Blind pairs{pairs.picks ? `, ${pairs.picks} so far` : ""}
+              </button>
+            )}
+          </div>
           <CellsCompared board={board} selected={selected} onSelect={setSelected} />
+          {trial && <Effects trial={trial} />}
         </div>
         {cell && (
           <div className="min-w-0">
@@ -91,12 +123,13 @@ export default function BoardPage(props: BoardProps) {
                 Make cell {cell.label} the schedule <span className="small">{cell.layers.length} steps</span>
               </button>
             </section>
-            <ReadingForm key={cell.id} cell={cell} said={mine} onRead={(...reading) => read(cell.id, ...reading)} />
-            <Readings cell={cell} zone={zone} />
+            <ReadingForm key={cell.id} cell={cell} measures={measures} said={mine} onRead={(...reading) => read(cell.id, ...reading)} />
+            <Readings cell={cell} zone={zone} measures={measures} />
             <Ruin cell={cell} onRuin={(words) => ruin(cell.id, words)} />
           </div>
         )}
       </div>
+      {pairs && <BlindPairs open={blind} onOpenChange={setBlind} board={board} pairs={pairs} onPick={pick} />}
       {cell && (
         <Promote
           key={`p${cell.id}`}
@@ -149,16 +182,16 @@ function Target({ board, cell }: { board: Board; cell: Cell }) {
       aria-label="Wanted colour and this cell"
       style={{ background: `linear-gradient(90deg, ${board.target_hex} 0 50%, ${summary.hex ?? "var(--lit)"} 50%)` }}
     >
-      <LabColumn title="Wanted" lab={board.target_lab} dark={board.target_lab[0] < 60} />
+      <LabColumn title="Wanted" lab={board.target_lab} />
       <b className="target-delta">{summary.delta_e === null ? "no reading" : `ΔE ${summary.delta_e.toFixed(1)}`}</b>
-      <LabColumn title={`Cell ${cell.label}, mean`} lab={summary.lab} dark={Boolean(summary.lab && summary.lab[0] < 60)} right />
+      <LabColumn title={`Cell ${cell.label}, mean`} lab={summary.lab} right />
     </section>
   )
 }
 
-function LabColumn({ title, lab, dark, right }: { title: string; lab: [number, number, number] | null; dark: boolean; right?: boolean }) {
+function LabColumn({ title, lab, right }: { title: string; lab: [number, number, number] | null; right?: boolean }) {
   return (
-    <div className={right ? "text-right" : ""} style={{ color: dark ? "#fff" : lab ? "#1d2327" : "var(--ink)" }}>
+    <div className={right ? "text-right" : ""} style={{ color: lab ? inkOn(lab[0]) : "var(--ink)" }}>
       <p className="font-semibold">{title}</p>
       {lab && (
         <p className="mt-2">
@@ -188,24 +221,26 @@ function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
   )
 }
 
-const KIND: Record<Reading["kind"], string> = { lab: "Colour", gloss: "Gloss", blotch: "Blotch", liking: "Liking", note: "Note" }
-
-function shown(reading: Reading): string {
+function shown(reading: Reading, measure: Measure | undefined): string {
   if (Array.isArray(reading.value))
     return reading.value.map((value, index) => `${["L*", "a*", "b*"][index]} ${value.toFixed(1)}`).join("  ")
-  return reading.kind === "gloss" ? `${reading.value} GU` : String(reading.value)
+  return measure?.unit ? `${reading.value} ${measure.unit}` : String(reading.value)
 }
 
-function Readings({ cell, zone }: { cell: Cell; zone: string }) {
+const named = (kind: string, measure: Measure | undefined) =>
+  measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : kind === "lab" ? "Colour" : "Note"
+
+function Readings({ cell, zone, measures }: { cell: Cell; zone: string; measures: Measure[] }) {
   if (!cell.readings.length) return null
+  const of = (kind: string) => measures.find((measure) => measure.kind === kind)
   return (
     <table className="sheet-table mt-3">
       <caption className="head text-left">Readings, newest first</caption>
       <tbody>
         {[...cell.readings].reverse().map((reading) => (
           <tr key={reading.id}>
-            <td>{KIND[reading.kind]}</td>
-            <td>{shown(reading)}</td>
+            <td>{named(reading.kind, of(reading.kind))}</td>
+            <td>{shown(reading, of(reading.kind))}</td>
             <td className="small sub">
               {when(reading.at, zone)}
               {reading.observer ? `, ${reading.observer}` : ""}

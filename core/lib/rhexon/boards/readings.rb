@@ -2,16 +2,22 @@ module Rhexon
   module Boards
     # Readings of a cell brought to means, and which cell is best.
     module Readings
-      KINDS = { "lab" => [ 0, 100 ], "gloss" => [ 0, 200 ], "blotch" => [ 0, 5 ], "liking" => [ 1, 5 ] }.freeze
-      ACCEPTED = { "gloss" => "0 to 200 GU", "blotch" => "0 (even) to 5", "liking" => "1 to 5" }.freeze
-
       # @!attribute lab [Array<Float>, nil] mean L*a*b*
       # @!attribute delta_e [Float, nil] CIEDE2000 of the mean to the wanted look
-      Summary = Struct.new(:lab, :gloss, :blotch, :liking, :delta_e, :count, keyword_init: true)
+      # @!attribute means [Hash{String=>Float}] of every measure that was read, the difference to the wanted look included
+      Summary = Struct.new(:lab, :delta_e, :means, :count, keyword_init: true) do
+        def gloss = means["gloss"]
+        def blotch = means["blotch"]
+        def liking = means["liking"]
+      end
 
       module_function
 
-      # @param kind [String] lab, gloss, blotch, liking or note
+      # Measures that are one number: their name, unit, range and what is accepted, by kind.
+      # @return [Hash{String=>Hash}]
+      def measures = @measures ||= Reference.table("judging").fetch("measures").select { |_, record| record["range"] }
+
+      # @param kind [String] lab, note or one of the measures
       # @param value [Object] [L*, a*, b*], a number, or text
       # @return [Object] the value, numbers as floats
       # @raise [Refusal]
@@ -19,8 +25,8 @@ module Rhexon
         case kind
         when "note" then text(value)
         when "lab" then lab(value)
-        when *ACCEPTED.keys then number(kind, value)
-        else raise Refusal.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ *KINDS.keys, "note" ].join(", "))
+        when *measures.keys then number(kind, value)
+        else raise Refusal.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ "lab", *measures.keys, "note" ].join(", "))
         end
       end
 
@@ -30,8 +36,8 @@ module Rhexon
       def summary(readings, target_lab: nil)
         by_kind = readings.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         lab = by_kind["lab"]&.transpose&.map { |channel| mean(channel) }
-        Summary.new(lab: lab, delta_e: lab && target_lab ? Colour::DeltaE.ciede2000(target_lab, lab).round(1) : nil, count: readings.size,
-                    **%w[gloss blotch liking].to_h { |kind| [ kind.to_sym, by_kind[kind] && mean(by_kind[kind]) ] })
+        off = lab && target_lab ? Colour::DeltaE.ciede2000(target_lab, lab).round(1) : nil
+        Summary.new(lab: lab, delta_e: off, count: readings.size, means: by_kind.slice(*measures.keys).transform_values { |values| mean(values) }.merge({ "delta_e" => off }.compact).freeze)
       end
 
       # The best cell: nearest to the wanted colour where one is stated and read, the best liked otherwise.
@@ -55,8 +61,8 @@ module Rhexon
       private_class_method :lab
 
       def number(kind, value)
-        low, high = KINDS.fetch(kind)
-        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(low, high), "#{kind.capitalize} cannot be #{value.inspect}", where: kind, accepted: ACCEPTED.fetch(kind))
+        record = measures.fetch(kind)
+        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(*record["range"]), "#{record["name"].sub(/^./, &:upcase)} cannot be #{value.inspect}", where: kind, accepted: record["accepted"])
         value.to_f
       end
       private_class_method :number

@@ -20,15 +20,13 @@ module Rhexon
       # An effect as a sentence: "Two coats of sealer instead of one: blotch down 1.4 (0.6 to 2.2)".
       # @return [String]
       def words(effect, measure)
-        subject = effect.with ? "#{effect.factor} and #{effect.with} together" : "#{effect.to} instead of #{effect.from}"
-        size = figure(effect.size.abs)
-        return "#{effect.factor}: #{subject}: #{measure} #{effect.size.negative? ? "down" : "up"} #{size} in these cells; no replicate: cannot tell chance from effect" if effect.told == "no_replicate"
+        subject = effect.with ? "#{effect.factor} and #{effect.with} together" : "#{effect.factor}: #{effect.to} instead of #{effect.from}"
+        moved = "#{effect.size.negative? ? "down" : "up"} #{figure(effect.size.abs)}"
+        return "#{subject}: #{measure} #{moved} in these cells; no replicate: cannot tell chance from effect" if effect.told == "no_replicate"
 
         low, high = [ effect.low, effect.high ].then { |ends| effect.size.negative? ? ends.map(&:-@).reverse : ends }
         span = "(#{figure(low)} to #{figure(high)})"
-        return "#{effect.factor}: #{subject}: #{measure} cannot tell, #{effect.size.negative? ? "down" : "up"} #{size} #{span}" if effect.told == "cannot_tell"
-
-        "#{effect.factor}: #{subject}: #{measure} #{effect.size.negative? ? "down" : "up"} #{size} #{span}"
+        effect.told == "cannot_tell" ? "#{subject}: cannot tell, #{measure} #{moved} #{span}" : "#{subject}: #{measure} #{moved} #{span}"
       end
 
       def effect(effect, measure)

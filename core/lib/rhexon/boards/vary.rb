@@ -47,6 +47,7 @@ module Rhexon
 
           case factor["field"]
           when "included" then value ? layer : nil
+          when "strength_percent" then value == 100 ? layer.except("strength_percent") : layer.merge("strength_percent" => value)
           when "thinned_percent" then value.to_f.zero? ? layer.except("thinning") : layer.merge("thinning" => { "percent" => value, "of" => layer.dig("thinning", "of") || "base" })
           when "last_grit" then layer.merge("grits" => [ *layer["grits"].reject { |grit| finer?(grit, value) }, value ].uniq)
           else layer.merge(factor["field"] => value)

@@ -7,6 +7,9 @@ module Rhexon
     # by Newton's method on the Lagrangian, after Burns (2020), "Numerical methods for smoothest reflectance reconstruction".
     module Reflectance
       MOST_STEPS = 60
+      # Spectra found lately: a page shows the same readings again and again.
+      KEPT = 400
+      @kept = {}
       CLOSE = 1e-7
 
       module_function
@@ -17,6 +20,14 @@ module Rhexon
       # @return [Array<Float>] 31 values
       # @raise [Refusal] when no surface has that colour in that light
       def from_lab(lab, light, shape: nil)
+        key = [ lab, light.id, shape ].freeze
+        @kept[key] ||= begin
+          @kept.shift if @kept.size >= KEPT
+          found(lab, light, shape).freeze
+        end
+      end
+
+      def found(lab, light, shape)
         wanted = Lab.xyz(lab, light.white)
         base = shape ? shape.map { |value| z_of(value) } : Array.new(Spectrum::NM.size, 0.0)
         z = start(base, wanted, light)
@@ -29,6 +40,8 @@ module Rhexon
       rescue ExceptionForMatrix::ErrNotRegular, FloatDomainError
         raise Refusal.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
       end
+
+      private_class_method :found
 
       def z_of(value) = Math.atanh(2 * value.clamp(0.002, 0.998) - 1)
       private_class_method :z_of

@@ -1,0 +1,26 @@
+# Trials: designed, and made into boards.
+class TrialsController < ApplicationController
+  def new
+    pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id).select { |piece| piece.schedule.document["steps"].any? }
+    render inertia: "Trials/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain, steps: steps(piece) } }, grains: Piece::GRAINS,
+                                          products: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h } }
+  end
+
+  def preview
+    render json: TrialDesign.new(body, today: today).preview
+  end
+
+  def create
+    trial = TrialDesign.new(body, today: today).save!
+    render json: { location: board_path(trial.boards.first) }
+  end
+
+  private
+
+  def today = Shop.current.clock.date(Time.current.to_i / 60)
+
+  # What can be varied, in words.
+  def steps(piece)
+    piece.schedule.document["steps"].reject { |step| %w[wait look].include?(step["kind"]) }.map { |step| { id: step["id"], kind: step["kind"], words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step } }
+  end
+end

@@ -1,0 +1,69 @@
+import type { BoardTrial } from "./useBoard"
+
+type Found = BoardTrial["effects"][number]
+
+/** What each thing that was varied does to each measure: a bar with its interval on a line about nothing, and the sentence. */
+export function Effects({ trial }: { trial: BoardTrial }) {
+  if (trial.effects.length === 0)
+    return (
+      <section className="rule mt-4 pt-2" aria-label="Effects">
+        <h2 className="head">What each thing does</h2>
+        <p className="sub">Read the same measure on two cells or more, and its effects stand here.</p>
+      </section>
+    )
+  return (
+    <section className="rule mt-4 pt-2" aria-label="Effects">
+      <h2 className="head">What each thing does</h2>
+      {trial.effects.map((found) => (
+        <Measure key={found.measure} found={found} />
+      ))}
+    </section>
+  )
+}
+
+const WIDTH = 200
+
+function Measure({ found }: { found: Found }) {
+  const most = Math.max(0.1, ...found.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)))
+  const x = (value: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 6)
+  return (
+    <div className="effects">
+      <h3 className="label">
+        {found.name}
+        {found.unit ? `, ${found.unit}` : ""}
+      </h3>
+      <ul>
+        {found.effects.map((effect) => (
+          <li key={effect.words} data-told={effect.told}>
+            <svg width={WIDTH} height="22" aria-hidden="true">
+              <path d={`M${WIDTH / 2} 1v20`} stroke="var(--firm)" />
+              <rect
+                x={Math.min(x(0), x(effect.size))}
+                y={6}
+                width={Math.max(Math.abs(x(effect.size) - x(0)), 1)}
+                height={10}
+                fill={effect.told === "certain" ? "var(--ink)" : "none"}
+                stroke="var(--ink)"
+                strokeDasharray={effect.told === "certain" ? undefined : "3 2"}
+              />
+              {effect.low !== null && effect.high !== null && (
+                <path
+                  d={`M${x(effect.low)} 11H${x(effect.high)}M${x(effect.low)} 5v12M${x(effect.high)} 5v12`}
+                  stroke="var(--tape-off)"
+                  strokeWidth={1.6}
+                  fill="none"
+                />
+              )}
+            </svg>
+            <span>{effect.words}</span>
+          </li>
+        ))}
+      </ul>
+      {found.lost.map((sentence) => (
+        <p key={sentence} className="sub small">
+          {sentence}.
+        </p>
+      ))}
+    </div>
+  )
+}

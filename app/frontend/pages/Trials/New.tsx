@@ -1,0 +1,205 @@
+import { Head, Link, router } from "@inertiajs/react"
+import { useEffect, useMemo, useState } from "react"
+import { LightChoice } from "@/colour/LightChoice"
+import { SelectField, TextField } from "@/components/Field"
+import { Shell } from "@/components/Shell"
+import { Refused, send } from "@/lib/api"
+import { FactorRows } from "@/trial/FactorRows"
+import { type Factor, FIELDS, levels, type Preview, type TrialPiece, type TrialProps } from "@/trial/props"
+import { Says } from "@/trial/Says"
+import { TrialBoard } from "@/trial/TrialBoard"
+import type { ErrorSaid } from "@/types"
+
+const DESIGNS: [string, string][] = [
+  ["full", "every combination"],
+  ["half", "half of them"],
+  ["quarter", "a quarter of them"],
+  ["subset", "a balanced subset"],
+  ["one_at_a_time", "one thing at a time"],
+]
+const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "boards", "cells"]
+
+/** The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be judged. */
+export default function TrialDesigner({ pieces, grains, products }: TrialProps) {
+  const [piece, setPiece] = useState<TrialPiece | undefined>(pieces[0])
+  const [name, setName] = useState("")
+  const [factors, setFactors] = useState<Factor[]>(() => firstFactors(pieces[0]))
+  const [design, setDesign] = useState("full")
+  const [runs, setRuns] = useState("8")
+  const [size, setSize] = useState({ width: "480", height: "305", boards: "1" })
+  const [wood, setWood] = useState(pieces[0]?.wood ?? "")
+  const [grain, setGrain] = useState(pieces[0]?.grain ?? "closed")
+  const [lot, setLot] = useState("")
+  const [shuffled, setShuffled] = useState(false)
+  const [strip, setStrip] = useState(true)
+  const [preview, setPreview] = useState<Preview | null>(null)
+  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const asked = useMemo(
+    () => ({
+      piece_id: piece?.id ?? null,
+      wood,
+      grain,
+      timber_lot: lot,
+      width_mm: whole(size.width),
+      height_mm: whole(size.height),
+      boards: whole(size.boards),
+      design,
+      runs: design === "subset" ? whole(runs) : null,
+      shuffled,
+      step_strip: strip,
+      factors: factors.map((factor) => ({ name: named(factor, piece), step: factor.step, field: factor.field, levels: levels(factor) })),
+    }),
+    [piece, wood, grain, lot, size, design, runs, shuffled, strip, factors],
+  )
+  useEffect(() => {
+    const stop = new AbortController()
+    send<Preview>("POST", "/trials/preview", asked, stop.signal)
+      .then((answer) => {
+        setPreview(answer)
+        setSaid(null)
+      })
+      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
+    return () => stop.abort()
+  }, [asked])
+  const make = () =>
+    send<{ location: string }>("POST", "/trials", { ...asked, name })
+      .then((answer) => router.visit(answer.location))
+      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
+  const error = (where: string) => (said?.where === where ? `${said.sentence}${said.accepted ? ` (${said.accepted})` : ""}` : undefined)
+  const choose = (id: string) => {
+    const next = pieces.find((candidate) => String(candidate.id) === id)
+    setPiece(next)
+    setFactors(firstFactors(next))
+    if (next) {
+      setWood(next.wood)
+      setGrain(next.grain ?? "closed")
+    }
+  }
+  if (pieces.length === 0)
+    return (
+      <Shell>
+        <Head title="Design a trial" />
+        <h1 className="title">Design a trial</h1>
+        <p className="sub mt-2">
+          A trial begins with the schedule of a piece and varies it.{" "}
+          <Link href="/pieces" className="underline">
+            Write a schedule first
+          </Link>
+          , or{" "}
+          <Link href="/boards/new" className="underline">
+            lay out a free board
+          </Link>
+          .
+        </p>
+      </Shell>
+    )
+  return (
+    <Shell>
+      <Head title="Design a trial" />
+      <header className="page-head">
+        <div>
+          <h1 className="title">Design a trial</h1>
+          <p className="sub">
+            Vary a schedule over the cells of a board, and see what each thing does.{" "}
+            <Link href="/boards/new" className="underline underline-offset-2">
+              Or lay out a free board
+            </Link>
+          </p>
+        </div>
+      </header>
+      <div className="designer">
+        <form
+          className="desk-form"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault()
+            void make()
+          }}
+        >
+          <SelectField
+            label="Begins with the schedule of"
+            value={String(piece?.id ?? "")}
+            options={pieces.map((candidate) => [String(candidate.id), `${candidate.name}, ${candidate.wood}`])}
+            onChange={choose}
+          />
+          <FactorRows factors={factors} steps={piece?.steps ?? []} products={products} onChange={setFactors} said={error("factors")} />
+          <SelectField label="Cells" value={design} options={DESIGNS} onChange={setDesign} error={error("design")} />
+          {design === "subset" && <TextField label="How many cells" value={runs} onChange={setRuns} error={error("runs")} />}
+          <div className="desk-three">
+            <TextField label="Width, mm" value={size.width} onChange={(width) => setSize({ ...size, width })} error={error("width_mm")} />
+            <TextField
+              label="Height, mm"
+              value={size.height}
+              onChange={(height) => setSize({ ...size, height })}
+              error={error("height_mm")}
+            />
+            <TextField label="Boards" value={size.boards} onChange={(boards) => setSize({ ...size, boards })} error={error("boards")} />
+          </div>
+          <div className="desk-three">
+            <TextField label="Wood" value={wood} onChange={setWood} />
+            <SelectField
+              label="Grain"
+              value={grain}
+              options={grains.map((candidate) => [candidate, candidate.replaceAll("_", " ")])}
+              onChange={setGrain}
+            />
+            <TextField label="Batch of timber" value={lot} onChange={setLot} />
+          </div>
+          <label className="check">
+            <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip at the edge
+          </label>
+          <label className="check">
+            <input type="checkbox" checked={shuffled} onChange={(event) => setShuffled(event.target.checked)} />
+            Cells shuffled: fair, more masking
+          </label>
+          <TextField label="Name of the trial" value={name} onChange={setName} error={error("name")} placeholder="Desk dye and sealer" />
+          <button type="submit" className="tape" disabled={!preview || Boolean(said && said.where !== "name")}>
+            Lay out {preview && preview.boards > 1 ? `${preview.boards} boards` : "the board"}
+          </button>
+        </form>
+        <section aria-label="The board" aria-live="polite" className="min-w-0">
+          {said && (!HANDLED.includes(said.where) || said.where === "cells") && (
+            <p className="trouble" role="alert">
+              {said.sentence}
+              {said.accepted ? `. Accepted: ${said.accepted}` : ""}
+            </p>
+          )}
+          {preview && (
+            <div data-state={said ? "stale" : "fresh"} className="designer-answer">
+              <TrialBoard
+                preview={preview}
+                wood={wood}
+                grain={grain}
+                width_mm={whole(size.width) ?? 480}
+                height_mm={whole(size.height) ?? 305}
+              />
+              <LightChoice lights={preview.lights} />
+              <Says preview={preview} />
+            </div>
+          )}
+        </section>
+      </div>
+    </Shell>
+  )
+}
+
+const whole = (typed: string): number | null => (/^\d+$/.test(typed.trim()) ? Number(typed) : null)
+
+const named = (factor: Factor, piece: TrialPiece | undefined) => {
+  const step = piece?.steps.find((candidate) => candidate.id === factor.step)
+  const label = FIELDS.find((candidate) => candidate.field === factor.field)?.label.split(",")[0]
+  return `${step?.words ?? factor.step}: ${label}`
+}
+
+/** Stain strength and coats of the first film, where there are such steps. */
+function firstFactors(piece: TrialPiece | undefined): Factor[] {
+  const wanted: [string, Factor["field"]][] = [
+    ["stain", "strength_percent"],
+    ["coat", "coats"],
+  ]
+  return wanted.flatMap(([kind, field]) => {
+    const step = piece?.steps.find((candidate) => candidate.kind === kind)
+    const first = FIELDS.find((candidate) => candidate.field === field)
+    return step && first ? [{ key: `${step.id} ${field}`, step: step.id, field, typed: first.first(step.step) }] : []
+  })
+}

@@ -1,0 +1,32 @@
+# A question put to sample boards: a base, what is varied on it, by which design, on which timber. A replicate is a board of its own.
+class Trial < ApplicationRecord
+  belongs_to :piece, optional: true
+  has_many :boards, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :trial
+  has_many :cells, through: :boards
+
+  validates :name, presence: { message: "Name the trial." }, uniqueness: { message: "There is already a trial of that name." }
+
+  # @return [Array<Numeric>, nil] L*a*b* the cells are held against
+  def target = target_lab || piece&.target_lab
+
+  # What each measure of the sound cells says of what was varied.
+  # @return [Hash{String=>Rhexon::Boards::Effects::Result}] by measure of core/data/judging.yml, those read on two cells or more
+  def effects
+    runs = cells.where(role: "run").includes(:readings, :board).map { |cell| [ { "levels" => cell.run, "block" => cell.board.name }, cell.ruined ? {} : cell.summary(target).means ] }
+    runs.flat_map { |_, means| means.keys }.uniq.filter_map { |measure| (found = effects_on(measure, runs)) && [ measure, found ] }.to_h
+  end
+
+  # Factors with their levels in words.
+  def named_factors
+    names = Shelf.products.transform_values(&:name)
+    @named_factors ||= factors.map { |factor| { "name" => factor["name"], "levels" => factor["levels"].map { |value| Rhexon::Boards::Vary.words(factor, value, names) } } }
+  end
+
+  private
+
+  def effects_on(measure, runs)
+    return if runs.count { |_, means| means[measure] } < 2
+
+    Rhexon::Boards::Effects.of(named_factors, runs.map { |run, means| run.merge("value" => means[measure]) })
+  end
+end

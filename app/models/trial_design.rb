@@ -1,0 +1,117 @@
+# A trial before it is made: which cells, how they lie and will look, what they take of timber, material and hours, and when they can be judged.
+class TrialDesign
+  TAPE_MM, MARGIN_MM = 12, 10
+  MOST_BOARDS = 6
+
+  attr_reader :errors
+
+  # @param given [Hash] "name", "piece_id", "base_from", "wood", "grain", "timber_lot", "width_mm", "height_mm", "factors", "design", "runs", "boards", "shuffled", "step_strip", "seed"
+  def initialize(given, today:)
+    @given = given
+    @today = today
+  end
+
+  # @return [Hash] all that the designer draws
+  # @raise [Rhexon::Refusal]
+  def preview
+    { cells: cells.map { |cell| told(cell) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
+      resolution: design.resolution, confounded: design.confounded, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
+      passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target && Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, **hours }
+  end
+
+  # @return [Trial]
+  # @raise [Rhexon::Refusal]
+  def save!
+    preview
+    Trial.transaction do
+      trial = Trial.create!(name: @given["name"].to_s.strip, piece: piece, base: base, factors: factors, design: kind, seed: seed, shuffled: shuffled?)
+      boards.times { |index| board!(trial, index) }
+      trial
+    end
+  rescue ActiveRecord::RecordInvalid => invalid
+    raise Rhexon::Refusal.new(invalid.record.errors.first.message, where: invalid.record.errors.first.attribute.to_s)
+  end
+
+  private
+
+  Planned = Struct.new(:label, :role, :run, :layers, keyword_init: true)
+
+  def board!(trial, index)
+    name = boards == 1 ? trial.name : "#{trial.name}, board #{index + 1}"
+    board = trial.boards.create!(name: name, piece: piece, wood: @given["wood"], grain: @given["grain"] || "closed", timber_lot: @given["timber_lot"].presence, width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, made_on: @today, step_strip: step_strip?)
+    arranged(index).each_with_index { |cell, position| board.cells.create!(label: cell.label, position: position, role: cell.role, run: cell.run, layers: cell.layers) }
+  end
+
+  # In order, easy to mask; or shuffled within each board, so that a place on the board is not taken for an effect.
+  def arranged(index) = shuffled? ? cells.shuffle(random: Random.new(seed + index)) : cells
+
+  def cells
+    @cells ||= begin
+      Rhexon::Boards::Vary.check!(base, factors)
+      runs = design.runs.each_with_index.map { |run, index| Planned.new(label: (index + 1).to_s, role: "run", run: run, layers: Rhexon::Boards::Vary.apply(base, factors, run)) }
+      runs + [ Planned.new(label: "bare", role: "bare", run: nil, layers: base.take_while { |step| %w[sand raise_grain].include?(step["kind"]) }), Planned.new(label: "base", role: "base", run: nil, layers: base) ]
+    end
+  end
+
+  def design = @design ||= Rhexon::Boards::Design.of(factors, kind, runs: @given["runs"], seed: seed)
+
+  def layout = @layout ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, cells: cells.size, stages: step_strip? ? stages.size : 0)
+
+  # The step strip shows the base after each stage.
+  def stages = @stages ||= LooksState.new(@given["wood"], base).stage_hexes
+  def strip_told = layout.strips.zip(stages).map { |place, hexes| PlaceSerializer.new(place).to_h.merge(hexes: hexes) }
+
+  def order = @order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] })
+  def areas = cells.zip(layout.places).to_h { |cell, place| [ cell.label, place.width_mm * place.height_mm / 1e6 ] }
+
+  # The boards as a piece among the others of the shop.
+  def hours
+    floor = ShopFloor.new
+    record = { "id" => "trial", "count" => boards, "ready_at" => "handle", "faces" => areas.map { |label, area| { "id" => label, "area_m2" => area, "wood" => @given["grain"] || "closed" } }, "schedule" => order.document }
+    plan = floor.plan_otherwise("pieces" => floor.to_core["pieces"] + [ record ])
+    ready = plan.build.ready["trial"]
+    { hands_min: plan.hands_min("trial"), ready_at: ready, judged_at: ready && ready + Rhexon::Reference.table("judging").fetch("settles_days") * 1440 }
+  end
+
+  def told(cell)
+    looks = LooksState.new(@given["wood"], cell.layers)
+    { label: cell.label, role: cell.role, words: cell.run ? factors.zip(cell.run).map { |factor, level| Rhexon::Boards::Vary.words(factor, factor["levels"][level], names) } : [], hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab) }
+  end
+
+  def delta(lab) = lab && target && Rhexon::Colour::DeltaE.ciede2000(target, lab).round(1)
+  def names = @names ||= Shelf.products.transform_values(&:name)
+  def piece = @piece ||= @given["piece_id"].present? ? Piece.find(@given["piece_id"]) : nil
+  def target = piece&.target_lab
+
+  def base
+    @base ||= begin
+      from = @given["base_from"].present? ? Piece.find(@given["base_from"]) : piece
+      Rhexon.refuse_unless(from, "A trial varies something: choose the schedule it begins with", where: "base_from", accepted: "a piece with a schedule")
+      steps = from.schedule.document["steps"].reject { |step| %w[wait look].include?(step["kind"]) || step["mends"] }.map { |step| step.except("pins", "faces", "room", "dry_room") }
+      Rhexon.refuse_unless(steps.any?, "The schedule of #{from.name} has no steps yet", where: "base_from", accepted: "a piece with a schedule")
+      steps
+    end
+  end
+
+  def factors
+    @factors ||= (@given["factors"].is_a?(Array) ? @given["factors"] : []).map do |factor|
+      Rhexon.refuse_unless(factor.is_a?(Hash) && factor["levels"].is_a?(Array), "A factor has a step, a field and levels", where: "factors")
+      factor.slice("name", "step", "field", "levels")
+    end
+  end
+
+  def kind = @given["design"].presence || "full"
+  def seed = @given["seed"].is_a?(Integer) ? @given["seed"] : 1
+  def shuffled? = @given["shuffled"] == true
+  def step_strip? = @given["step_strip"] == true && stages.any?
+
+  def boards = whole("boards", 1..MOST_BOARDS, "A trial takes 1 to #{MOST_BOARDS} boards, each a replicate")
+  def width_mm = whole("width_mm", 50..3000, "A board is 50 to 3000 mm wide")
+  def height_mm = whole("height_mm", 50..3000, "A board is 50 to 3000 mm high")
+
+  def whole(name, range, sentence)
+    value = @given[name] || (1 if name == "boards")
+    Rhexon.refuse_unless(value.is_a?(Integer) && range.cover?(value), sentence, where: name, accepted: "#{range.first} to #{range.last}")
+    value
+  end
+end

@@ -1,0 +1,106 @@
+require "test_helper"
+
+class TrialsTest < RequestTest
+  setup do
+    set_up_shop
+    Product.find_by!(code: "russet").update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
+    @piece = make_piece(target_lab: [ 35, 20, 23 ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                                                             coat("s3", product: "seal", method: "brush", wet_um: 60, role: "seal"), coat("s4", coats: 2) ])
+  end
+
+  STRENGTH = { name: "dye strength", step: "s2", field: "strength_percent", levels: [ 50, 100 ] }.freeze
+  COATS = { name: "clear coats", step: "s4", field: "coats", levels: [ 2, 3 ] }.freeze
+
+  def asked(**fields) = { name: "Dye and coats", piece_id: @piece.id, wood: "elm", grain: "open", width_mm: 480, height_mm: 305, boards: 2, design: "full", step_strip: true, factors: [ STRENGTH, COATS ] }.merge(fields)
+  def made(**fields) = send_json("/trials", asked(**fields)).then { Trial.last }
+
+  test "the designer draws cells with predicted looks, and says what they take and when they can be judged" do
+    send_json("/trials/preview", asked)
+    assert_equal %w[1 2 3 4 bare base], answer["cells"].map { |cell| cell["label"] }
+    assert_equal [ "50 %", "2 coats" ], answer["cells"].first["words"]
+    weak, strong = answer["cells"].values_at(0, 2).map { |cell| cell["lab"][0] }
+    assert_operator strong, :<, weak
+    assert_equal [ 6, 2, 6 ], [ answer["places"].size, answer["boards"], answer["passes"] ]
+    assert_equal 10_080, answer["judged_at"] - answer["ready_at"]
+    assert_equal [ "Vellaby russet dye", "Orrin dewaxed shellac", "Skerrow W20 clear satin" ], answer["amounts"].map { |amount| amount["name"] }
+    assert_equal 0, Trial.count
+  end
+
+  test "a trial is made of boards with the same cells, each a replicate" do
+    trial = made
+    assert_equal "/boards/#{trial.boards.first.id}", answer["location"]
+    assert_equal [ "Dye and coats, board 1", "Dye and coats, board 2" ], trial.boards.map(&:name)
+    assert_equal [ [ 0, 0 ], [ 0, 1 ], [ 1, 0 ], [ 1, 1 ], nil, nil ], trial.boards.last.cells.map(&:run)
+    assert_equal [ 50, nil ], trial.boards.first.cells.to_a.values_at(0, 2).map { |cell| cell.layers.find { |layer| layer["kind"] == "stain" }["strength_percent"] }
+    shuffled = made(name: "Shuffled", shuffled: true)
+    refute_equal shuffled.boards.first.cells.map(&:label), shuffled.boards.last.cells.map(&:label)
+    assert_equal shuffled.boards.first.cells.map(&:label).sort, shuffled.boards.last.cells.map(&:label).sort
+  end
+
+  test "what cannot be is refused beside its field, and nothing is kept" do
+    { { width_mm: 60 } => "cells", { boards: 9 } => "boards", { design: "half" } => "design", { factors: [] } => "factors", { factors: [ COATS.merge(step: "s1") ] } => "factors", { name: " " } => "name", { height_mm: "tall" } => "height_mm" }.each do |wrong, where|
+      assert_no_difference(-> { Trial.count + Board.count }, wrong.inspect) { send_json("/trials", asked(**wrong)) }
+      assert_equal where, answer.dig("error", "where"), wrong.inspect
+    end
+  end
+
+  # Blotch by hand: dye strength up 1 on both boards, board 2 worse by 0.5 all over.
+  test "effects of what was varied stand on the board, in words" do
+    trial = made
+    trial.boards.each_with_index { |board, index| board.cells.select(&:run).each { |cell| read(cell, "blotch", 1 + cell.run[0] + index * 0.5 + (cell.run[1] == 1 && index.zero? ? 0.1 : 0)) } }
+    get "/boards/#{trial.boards.first.id}"
+    effects = props["trial"]["effects"].sole
+    assert_equal "blotch", effects["name"]
+    strength = effects["effects"].first
+    assert_match(/\Adye strength: 100 % instead of 50 %: blotch up 1\.0 \(/, strength["words"])
+    assert_equal %w[certain cannot_tell cannot_tell], effects["effects"].map { |effect| effect["told"] }
+  end
+
+  test "blind picks are kept once and add up to strengths" do
+    board = made(boards: 1).boards.sole
+    one, two = board.cells.first(2).map(&:id)
+    2.times { pick(board, one, two, id: "tap") }
+    assert_equal 1, PairPick.count
+    pick(board, two, one, id: "tap")
+    assert_response :conflict
+    8.times { pick(board, one, two) }
+    pairs = answer["pairs"]
+    assert_equal [ one, 9, true ], [ pairs["strengths"].first["id"], pairs["picks"], pairs["strengths"].first["strength"] > 0.5 ]
+    assert_not_includes pairs["left"].map(&:sort), [ one, two ].sort
+    board.cells.second.update!(ruined: "run")
+    pick(board, one, two)
+    assert_match(/two sound cells of this board/, sentence)
+  end
+
+  test "the colour desk: a recipe by weight, what cannot be reached, and sentences for what is wrong" do
+    ask = ->(**fields) { send_json("/boards/colour", { wood: "elm", way: "stain", target: [ 45, 18, 20 ], colourants: [ "russet" ], batch_g: 500, **fields }) }
+    ask.call
+    assert_equal [ "russet" ], answer["answers"].first["grams"].map { |part| part["id"] }
+    assert_in_delta 500, answer["answers"].first["grams"].sum { |part| part["grams"] } + answer["answers"].first["carrier_g"], 0.01
+    ask.call(target: [ 90, 0, 10 ])
+    assert_match(/Dyes only darken/, answer["beyond"].join)
+    ask.call(way: "toner", wood_lab: [ 45, 22, 22 ], target: [ 40, 24, 22 ])
+    assert_operator answer["answers"].first["delta_e"], :<, answer["delta_start"]
+    { { target: [ 1, 2 ] } => "target", { way: "toner", wood_lab: nil } => "wood_lab", { colourants: [] } => "colourants", { batch_g: 0 } => "batch_g", { wood: "brass" } => "wood" }.each do |wrong, where|
+      ask.call(**wrong)
+      assert_equal where, answer.dig("error", "where"), wrong.inspect
+    end
+    get "/boards/colour"
+    assert_equal [ "russet" ], props["colourants"].map { |colourant| colourant["id"] }
+  end
+
+  test "the look after each step of a face" do
+    get "/pieces/#{@piece.id}/schedule/looks", params: { face: "top" }, headers: { "Accept" => "application/json" }
+    stages = answer["looks"]["stages"]
+    assert_equal [ nil, "s2", "s3", "s4", "s4" ], stages.map { |stage| stage["step"] }
+    assert_equal %w[A D50 D65 shop_led warm_led], stages.first["hexes"].keys.sort
+    @piece.update!(wood: "bog cedar")
+    get "/pieces/#{@piece.id}/schedule/looks", params: { face: "top" }, headers: { "Accept" => "application/json" }
+    assert_nil answer["looks"]
+  end
+
+  private
+
+  def read(cell, kind, value) = Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: kind, value: value, taken_at: Time.current)
+  def pick(board, winner, loser, id: SecureRandom.uuid) = send_json("/boards/#{board.id}/picks", { client_id: id, winner: winner, loser: loser })
+end

@@ -1,0 +1,86 @@
+require "application_system_test_case"
+
+class TrialScreenTest < ApplicationSystemTestCase
+  setup do
+    Product.find_by!(code: "russet").update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
+    @piece = make_piece(target_lab: [ 35, 20, 23 ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                                                             coat("s3", product: "seal", method: "brush", wet_um: 60, role: "seal"), coat("s4", coats: 2) ])
+  end
+
+  test "a board is designed, made, read, and says what each thing does" do
+    visit "/boards"
+    click_on "Design the first trial"
+    assert_selector ".trial-cell", count: 6
+    assert_selector ".trial-cell", text: "50 %"
+    assert_text "No replicate: an effect cannot be told from chance"
+    assert_accessible
+    fill_in "Boards", with: "2"
+    assert_text "on each of 2 boards"
+    fill_in "Width, mm", with: "60"
+    assert_text "do not fit a board of 60"
+    fill_in "Width, mm", with: "480"
+    click_on "Lay out 2 boards"
+    assert_text "Name the trial."
+    fill_in "Name of the trial", with: "Dye and sealer"
+    click_on "Lay out 2 boards"
+    assert_selector "h1", text: "Dye and sealer, board 1"
+    assert_selector "[role=radio][data-shows=predicted]", count: 6
+    assert_text "Read the same measure on two cells or more"
+    Trial.last.boards.each { |board| board.cells.select(&:run).each { |cell| Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: "blotch", value: 1 + cell.run[0], taken_at: Time.current) } }
+    visit current_path
+    assert_selector ".effects li[data-told=certain]", text: "100 % instead of 50 %: blotch up 1.0"
+    select "touch", from: "Another measure"
+    fill_in "1 (plasticky) to 5 (close to wood)", with: "9"
+    within("form", text: "Another measure") { click_on "Keep" }
+    assert_text "Touch cannot be 9"
+    assert_accessible
+    assert_quiet_console(except: /422/)
+  end
+
+  test "blind pairs by the arrow keys, and no winner inside the noise" do
+    board = TrialDesign.new({ "name" => "Pairs", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300, "factors" => [ { "name" => "coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 2, 3 ] } ] }, today: Date.current).save!.boards.first
+    visit "/boards/#{board.id}"
+    click_on "Blind pairs"
+    assert_text "6 pairs are left"
+    press :arrow_left
+    assert_text "5 pairs are left"
+    assert_text(/1 pick: cell .* but within chance/)
+    find(".pair-side", text: "Right one").click
+    assert_text "4 pairs are left"
+    assert_equal 2, PairPick.count
+    assert_accessible
+    assert_quiet_console
+  end
+
+  test "the colour desk answers as it is asked, and says what cannot be reached" do
+    visit "/boards/colour"
+    assert_selector ".desk-answer", text: "One colourant"
+    fill_in "Target as L* a* b*", with: "85 2 14"
+    assert_text "Dyes only darken"
+    fill_in "Target as L* a* b*", with: "dark"
+    assert_text "That is no target"
+    fill_in "Target as L* a* b*", with: "45 18 20"
+    assert_no_text "That is no target"
+    select "over what is there, as a toner", from: "Colour goes"
+    assert_text "That is no colour to begin from"
+    fill_in "What is there now, L* a* b*", with: "50 20 24"
+    assert_selector ".desk-field", text: "Now"
+    assert_no_text "That is no colour to begin from"
+    assert_accessible
+    assert_quiet_console(except: /422/)
+  end
+
+  test "the look after each step stands under the film, in the light that is chosen" do
+    visit "/pieces/#{@piece.id}/schedule"
+    assert_selector ".look-stage", count: 5
+    day = find(".look-stage", text: "bare")[:style]
+    press "l"
+    assert_selector ".light[data-state=on]", text: "Warm daylight"
+    find(".light", text: "Incandescent lamp").click
+    assert_not_equal day, find(".look-stage", text: "bare")[:style]
+    find(".look-stage", text: "2", match: :first).click
+    assert_selector "[role=option][aria-selected=true]", text: "Stain"
+    assert_accessible
+    assert_quiet_console
+  end
+end
