@@ -2,7 +2,7 @@
 class ColourDesk
   MOST_G = 20_000
 
-  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "colourants" (codes), "batch_g"
+  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "under" (gu of the clear film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
   # @raise [Rhexon::Refusal] by answering
   def initialize(asked)
     @asked = asked
@@ -18,10 +18,10 @@ class ColourDesk
   # Products that colour a stain or a toner, with colour figures.
   def self.colourants = Shelf.products.values.select { |product| product.optics && product.optics["kind"] != "film" }
 
-  # At stock strength on maple, to know it by.
+  # At stock strength on maple, a concentrate at a fifth, to know it by.
   def self.hex(product)
     looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("maple"), [], {})
-    Rhexon::Colour::Look.new(looks.with_stain({ product => 1.0 }), Rhexon::Colour::Light.find("D65")).hex
+    Rhexon::Colour::Look.new(looks.with_stain({ product => product.helper? ? 0.2 : 1.0 }), Rhexon::Colour::Light.find("D65")).hex
   end
 
   # @return [Hash]
@@ -47,12 +47,19 @@ class ColourDesk
     return unless answer
 
     shares = answer.shares.transform_keys { |id| Shelf.products.fetch(id) }
-    Rhexon::Colour::Metamerism.of(toner? ? toned(shares) : looks.with_stain(shares), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
+    Rhexon::Colour::Metamerism.of(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
   end
 
-  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, **weighing)
+  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
   def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing).made(shares)
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
+
+  def under
+    gu = @asked["under"]
+    Rhexon.refuse_unless(gu.nil? || (gu.is_a?(Numeric) && gu.between?(0, 100)), "The film over it has a gloss", where: "under", accepted: "0 to 100 GU, or none")
+    gu&.to_f
+  end
+
   def toner? = @asked["way"] == "toner"
   def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products)
 

@@ -29,6 +29,7 @@ export default function ColourPage(props: Props) {
   const [wood, setWood] = useState(props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props) ?? "elm"))
   const [start, setStart] = useState(from ? text(from.lab) : "")
   const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
+  const [under, setUnder] = useState("30")
   const [batch, setBatch] = useState("500")
   const [answer, setAnswer] = useState<Answer | null>(null)
   const [said, setSaid] = useState<ErrorSaid | null>(null)
@@ -36,12 +37,13 @@ export default function ColourPage(props: Props) {
     () => ({
       wood,
       way,
+      under: under === "" ? null : Number(under),
       wood_lab: start.trim() ? numbers(start) : null,
       target: numbers(target),
       colourants: chosen,
       batch_g: numbers(batch)[0] ?? null,
     }),
-    [wood, way, start, target, chosen, batch],
+    [wood, way, under, start, target, chosen, batch],
   )
   useEffect(() => {
     const stop = new AbortController()
@@ -91,6 +93,18 @@ export default function ColourPage(props: Props) {
             ]}
             onChange={setWay}
           />
+          {way === "stain" && (
+            <SelectField
+              label="Seen"
+              value={under}
+              options={[
+                ["30", "under a clear satin film"],
+                ["85", "under a clear gloss film"],
+                ["", "dry and bare"],
+              ]}
+              onChange={setUnder}
+            />
+          )}
           <SelectField
             label="Wood"
             value={wood}

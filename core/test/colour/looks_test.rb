@@ -119,7 +119,7 @@ class LooksTest < CoreTest
     assert_in_delta 60, best.grams["red"], 8
     assert_in_delta 25, best.grams["blue"], 5
     assert best.grams.values.all? { |grams| (grams * 2 % 1).zero? }
-    assert_operator result.answers.map(&:delta_e).each_cons(2).all? { |more, less| less < more }, :==, true
+    assert_equal result.answers.map(&:delta_e).each_cons(2).all? { |more, less| less < more }, true
     assert_empty result.beyond
     assert_operator best.ten_more["red"][0], :<, 0, "more dye is darker"
     assert_equal result.answers.map(&:grams), Rhexon::Colour::Recipe.stain(looks(step("s1", "sand", grits: [ "P180" ])), target, dyes, batch_g: 500, scale_g: 0.5).result.answers.map(&:grams)
@@ -167,7 +167,7 @@ class LooksTest < CoreTest
   # --- woods
 
   def test_a_wood_is_a_species_a_reading_or_a_spectrum
-    assert_equal true, Rhexon::Colour::Wood.request("lab" => [ 70, 8, 20 ], "species" => "oak").read
+    assert Rhexon::Colour::Wood.request("lab" => [ 70, 8, 20 ], "species" => "oak").read
     assert_match(/wood "unobtainium" is not known/, refusal { wood("unobtainium") }.message)
     assert_match(/species, a reading or a reflectance/, refusal { Rhexon::Colour::Wood.request({}) }.message)
     Rhexon::Colour::Wood.species.each { |species| assert_operator wood(species, "pale").lab[0], :>, wood(species, "dark").lab[0] }

@@ -43,8 +43,9 @@ module Rhexon
 
       # The look with more stain on it, where the steps leave off.
       # @param shares [Hash{Materials::Product=>Float}] share of stock strength
+      # @param under_gu [Float, nil] gloss of a clear film over it; nil: as it is
       # @return [Array<Float>] reflectance
-      def with_stain(shares)
+      def with_stain(shares, under_gu: nil)
         stages
         absorbed, scattered = @absorbed, @scattered
         shares.each do |product, share|
@@ -53,7 +54,7 @@ module Rhexon
           @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
           @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
         end
-        seen
+        under_gu && @films.empty? ? @surface.coated(ground, gu: under_gu) : seen
       ensure
         @absorbed, @scattered = absorbed, scattered
       end
@@ -151,6 +152,7 @@ module Rhexon
 
       def stage(step, coat) = Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
 
+      def ground = @absorbed.zip(@scattered).map { |k, s| Layer.ground(k / s) }
       def seen = seen_later.call
 
       # What is there now, however it goes on.

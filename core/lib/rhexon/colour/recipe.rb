@@ -39,8 +39,9 @@ module Rhexon
 
       # Stain on bare wood, or on what is stained already.
       # @param looks [Looks] up to where it would go on
+      # @param under_gu [Float, nil] gloss of the clear film it will be seen under; nil: dry and bare
       # @return [Recipe]
-      def self.stain(looks, target, colourants, **options) = new(target, colourants, **options) { |shares| looks.with_stain(shares) }
+      def self.stain(looks, target, colourants, under_gu: nil, **options) = new(target, colourants, **options) { |shares| looks.with_stain(shares, under_gu: under_gu) }
 
       # A toner over what is there.
       # @param reflectance [Array<Float>] as it is seen, coated
@@ -72,18 +73,19 @@ module Rhexon
       # The best shares of one, two and three colourants.
       def sizes
         table = Reference.table("colour").fetch("recipe")
-        carried = [ [] ]
+        carried = [ {} ]
         (1..[ table.fetch("most"), @colourants.size ].min).map do
-          sets = carried.flat_map { |set| (@colourants - set).map { |more| (set + [ more ]).sort_by(&:id) } }.uniq
-          ranked = sets.map { |set| searched(set) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
-          carried = ranked.first(table.fetch("carried")).map { |_, shares| shares.keys }
+          begun = carried.flat_map { |shares| (@colourants - shares.keys).map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h } }.uniq(&:keys)
+          ranked = begun.map { |shares| searched(shares) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
+          carried = ranked.map(&:last).uniq(&:keys).first(table.fetch("carried"))
           ranked.first.last
         end
       end
 
-      # Steps along each axis, halved when none helps.
-      def searched(set)
-        shares = set.to_h { |product| [ product, 0.0 ] }
+      # Steps along each axis and from one to another, finer when none helps.
+      # @param shares [Hash{Materials::Product=>Float}] to begin from
+      def searched(shares)
+        set = shares.keys
         least = difference(shares)
         STEPS.each do |step|
           moved = true
