@@ -1,6 +1,6 @@
 # Turns what was touched at the bench into log entries, refusing what cannot have happened.
 class BenchWork
-  # @param body [Hash] client_id, kind, pass, milestone, answer, fault, mending, corrects
+  # @param body [Hash] client_id, kind, pass, person, milestone, answer, fault, mending, corrects
   # @return [Entry]
   def self.record!(body, happened_at:) = new(body, happened_at).record!
 
@@ -27,10 +27,18 @@ class BenchWork
   end
 
   def details
+    return by_whom if @body["kind"] == "started"
     return {} unless @body["kind"] == "dry_test"
 
     Rhexon.refuse_unless(%w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer", accepted: "dry or not_yet")
     @body.slice("milestone", "answer")
+  end
+
+  # Who began it; old touches do not say.
+  def by_whom
+    name = @body["person"] or return {}
+    Rhexon.refuse_unless(Person.exists?(name: name), "#{name} is not among the people of the shop", where: "person", accepted: Person.at_bench.pluck(:name).join(", "))
+    { "person" => name }
   end
 
   def refuse_out_of_turn!(piece)

@@ -24,6 +24,15 @@ class BenchRequestTest < RequestTest
     assert_equal "open", answer["bench"]["drying"].first["state"]
   end
 
+  test "who began it stands in the log and in the plan" do
+    Person.create!(name: "Osei", skills: [])
+    touch("started", person: "Wren")
+    assert_match(/Wren is not among the people/, sentence)
+    touch("started", person: "Osei")
+    assert_equal({ "person" => "Osei" }, Entry.last.body)
+    assert_equal "Osei", answer["bench"]["running"].first["person"]
+  end
+
   test "a double tap is one entry" do
     2.times { touch("started", id: "tap", at: MONDAY) }
     assert_response :ok

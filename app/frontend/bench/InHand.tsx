@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
 import { beginMix } from "@/mix/beginMix"
@@ -23,6 +24,7 @@ export function rowSays(row: BenchRow): string {
 }
 
 type Props = {
+  people: string[]
   running: BenchRow[]
   next: BenchRow | undefined
   pieces: Piece[]
@@ -34,8 +36,9 @@ type Props = {
 }
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
-export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last }: Props) {
+export function InHand({ people, running, next, pieces, mixed, now, zone, onTouch, last }: Props) {
   const row = running[0] ?? next
+  const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
   const takeBack = last && (
     <button type="button" className="button" data-size="bench" onClick={() => onTouch({ kind: "correction", corrects: last.id })}>
       <span>
@@ -54,6 +57,7 @@ export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last 
     )
   const piece = pieces.find((candidate) => candidate.core_id === row.piece)
   const inHand = running.length > 0
+  const person = chosen?.key === row.key ? chosen.person : (row.person ?? people[0])
   const dueNow = row.hands_start <= now + 5
   return (
     <section className="in-hand lit" aria-label="In hand">
@@ -65,6 +69,7 @@ export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last 
           </h2>
           <p className="sub">
             {piece?.name}, {row.count} off · {row.room}
+            {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
           </p>
           <p className="head mt-1">{rowSays(row)}</p>
           {row.asks && <p className="head">{row.asks}</p>}
@@ -82,8 +87,32 @@ export function InHand({ running, next, pieces, mixed, now, zone, onTouch, last 
       )}
       {row.rests && <p className="sub mt-1">{row.rests}</p>}
       <Cautions texts={row.cautions} />
+      {!inHand && people.length > 1 && (
+        <fieldset className="by-whom">
+          <legend className="sr-only">Whose hands</legend>
+          {people.map((name) => (
+            <label key={name} data-state={name === person ? "on" : "off"}>
+              <input
+                type="radio"
+                name="by-whom"
+                className="sr-only"
+                checked={name === person}
+                onChange={() => setChosen({ key: row.key, person: name })}
+              />
+              {name}
+            </label>
+          ))}
+        </fieldset>
+      )}
       <div className="in-hand-tools">
-        <button type="button" className="tape" data-space onClick={() => onTouch({ kind: inHand ? "done" : "started", pass: row.key })}>
+        <button
+          type="button"
+          className="tape"
+          data-space
+          onClick={() =>
+            onTouch(inHand ? { kind: "done", pass: row.key } : { kind: "started", pass: row.key, ...(person ? { person } : {}) })
+          }
+        >
           {inHand ? "Done" : "Start"}
           <span className="small">space</span>
         </button>

@@ -6,6 +6,7 @@ export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest:
 export type Touch = {
   kind: "started" | "done" | "dry_test" | "fault" | "correction"
   pass?: string
+  person?: string
   milestone?: string
   answer?: "dry" | "not_yet"
   fault?: string

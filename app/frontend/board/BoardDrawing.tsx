@@ -3,6 +3,7 @@ import { useLight } from "@/colour/useLight"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { Board, Cell } from "@/types"
+import { placed, ScaleBar, StepStrip, Tapes } from "./BoardParts"
 
 type Props = { board: Board; selected: number; onSelect: (id: number) => void }
 
@@ -35,32 +36,8 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
         aria-label="Cells"
         onKeyDown={walk}
       >
-        {board.tapes.map((tape) => (
-          <i
-            key={`${tape.way} ${tape.from}`}
-            className="trial-tape"
-            style={
-              tape.way === "along"
-                ? { left: tape.from * scale, top: 0, width: (tape.to - tape.from) * scale, height: high }
-                : { left: 0, top: tape.from * scale, width: wide, height: (tape.to - tape.from) * scale }
-            }
-          />
-        ))}
-        {board.strips.map((stage, index) => (
-          <span
-            key={stage.y_mm}
-            className="trial-stage"
-            style={{
-              left: stage.x_mm * scale,
-              top: stage.y_mm * scale,
-              width: stage.width_mm * scale,
-              height: stage.height_mm * scale,
-              background: stage.hexes[light],
-            }}
-          >
-            {index === 0 ? "bare" : index}
-          </span>
-        ))}
+        <Tapes tapes={board.tapes} scale={scale} wide={wide} high={high} />
+        <StepStrip strips={board.strips} scale={scale} light={light} />
         {board.cells.map((cell, index) => {
           const place = board.places[index]
           if (!place) return null
@@ -72,7 +49,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
               target={board.target_hex}
               best={board.best === cell.id}
               on={cell.id === selected}
-              style={{ left: place.x_mm * scale, top: place.y_mm * scale, width: place.width_mm * scale, height: place.height_mm * scale }}
+              style={placed(place, scale)}
               onSelect={onSelect}
             />
           )
@@ -83,12 +60,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
           {board.target_hex ? "Round window: the wanted colour. " : "No wanted colour is stated. "}
           {board.cells.some((cell) => cell.predicted) ? "Dashed: predicted." : ""}
         </span>
-        <span className="flex items-center gap-2">
-          100 mm
-          <svg width={100 * scale + 2} height="9" aria-hidden="true">
-            <path d={`M1 0v9M1 4.5h${100 * scale}M${100 * scale + 1} 0v9`} stroke="currentColor" fill="none" strokeWidth="1.4" />
-          </svg>
-        </span>
+        <ScaleBar scale={scale} />
       </div>
     </div>
   )

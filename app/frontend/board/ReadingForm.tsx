@@ -31,6 +31,20 @@ export function ReadingForm({ cell, measures, said, onRead }: Props) {
   }
   const error = (kind: string) => (said?.where === kind ? said.sentence : undefined)
   const lab = ["L*", "a*", "b*"].map((name) => number(typed[name] ?? ""))
+  const entry = (kind: string, label: string) => (
+    <Field label={label} error={error(kind)}>
+      {(id, invalid) => (
+        <input
+          id={id}
+          className="input"
+          inputMode="decimal"
+          value={typed[kind] ?? ""}
+          onChange={(event) => set(kind, event.target.value)}
+          aria-invalid={invalid}
+        />
+      )}
+    </Field>
+  )
   return (
     <section aria-label={`Readings of cell ${cell.label}`} className="readings">
       <form
@@ -78,18 +92,7 @@ export function ReadingForm({ cell, measures, said, onRead }: Props) {
               void read(kind, number(typed[kind] ?? "") as number, [kind], label.split(",")[0] ?? kind)
             }}
           >
-            <Field label={label} error={error(kind)}>
-              {(id, invalid) => (
-                <input
-                  id={id}
-                  className="input"
-                  inputMode="decimal"
-                  value={typed[kind] ?? ""}
-                  onChange={(event) => set(kind, event.target.value)}
-                  aria-invalid={invalid}
-                />
-              )}
-            </Field>
+            {entry(kind, label)}
             <button type="submit" className="button">
               Keep
             </button>
@@ -118,18 +121,7 @@ export function ReadingForm({ cell, measures, said, onRead }: Props) {
             </select>
           )}
         </Field>
-        <Field label={measures.find((measure) => measure.kind === other)?.accepted ?? "Value"} error={error(other)}>
-          {(id, invalid) => (
-            <input
-              id={id}
-              className="input"
-              inputMode="decimal"
-              value={typed[other] ?? ""}
-              onChange={(event) => set(other, event.target.value)}
-              aria-invalid={invalid}
-            />
-          )}
-        </Field>
+        {entry(other, measures.find((measure) => measure.kind === other)?.accepted ?? "Value")}
         <button type="submit" className="button">
           Keep
         </button>

@@ -1,22 +1,7 @@
-import { useSyncExternalStore } from "react"
-
-const listeners = new Set<() => void>()
-const current = () => localStorage.getItem("rhexon.look-light") ?? "D65"
+import { keptSetting } from "@/lib/kept"
 
 /** The light in which this device shows looks; every place that shows them follows. */
-export function useLight(): [string, (id: string) => void] {
-  const light = useSyncExternalStore((listen) => {
-    listeners.add(listen)
-    return () => listeners.delete(listen)
-  }, current)
-  return [
-    light,
-    (id) => {
-      localStorage.setItem("rhexon.look-light", id)
-      for (const listen of listeners) listen()
-    },
-  ]
-}
+export const useLight = keptSetting<string>("rhexon.look-light", (kept) => kept ?? "D65")
 
 /** The light after this one. */
 export const nextLight = (lights: { id: string }[], light: string): string =>

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from "react"
+import { keptSetting } from "./kept"
 
 export type System = "metric" | "us"
 
@@ -6,23 +6,8 @@ export type System = "metric" | "us"
 const G_PER_OZ = 28.349523125
 const ML_PER_FL_OZ = 29.5735295625
 
-const listeners = new Set<() => void>()
-const current = (): System => (localStorage.getItem("rhexon.units") === "us" ? "us" : "metric")
-
 /** The units this device shows, and the switch; every place that shows amounts follows. */
-export function useUnits(): [System, (next: System) => void] {
-  const system = useSyncExternalStore((listen) => {
-    listeners.add(listen)
-    return () => listeners.delete(listen)
-  }, current)
-  return [
-    system,
-    (next) => {
-      localStorage.setItem("rhexon.units", next)
-      for (const listen of listeners) listen()
-    },
-  ]
-}
+export const useUnits = keptSetting<System>("rhexon.units", (kept) => (kept === "us" ? "us" : "metric"))
 
 /** Digits that a step of this size can show. */
 const digits = (step: number) => Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))

@@ -60,6 +60,7 @@ export default function BenchPage(props: BenchProps) {
       <Trouble sentence={trouble} onRead={calm} />
       <div className="bench-grid">
         <InHand
+          people={bench.people}
           running={bench.running}
           next={next}
           pieces={pieces}

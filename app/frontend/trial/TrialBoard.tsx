@@ -1,4 +1,5 @@
 import { useRef } from "react"
+import { placed, ScaleBar, StepStrip, Tapes } from "@/board/BoardParts"
 import { inkOn } from "@/colour/ink"
 import { useLight } from "@/colour/useLight"
 import { woodBitmap } from "@/drawing/woodBitmap"
@@ -14,12 +15,6 @@ export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props)
   const width = useWidth(holder, 760)
   const scale = Math.min(width / width_mm, 430 / height_mm)
   const [wide, high] = [Math.round(width_mm * scale), Math.round(height_mm * scale)]
-  const box = (place: { x_mm: number; y_mm: number; width_mm: number; height_mm: number }) => ({
-    left: place.x_mm * scale,
-    top: place.y_mm * scale,
-    width: place.width_mm * scale,
-    height: place.height_mm * scale,
-  })
   return (
     <div ref={holder}>
       <div
@@ -28,17 +23,8 @@ export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props)
         role="img"
         aria-label={`Board of ${width_mm} by ${height_mm} mm with ${preview.cells.length} cells: ${preview.cells.map((cell) => `${cell.label} ${cell.words.join(" ")}`).join("; ")}`}
       >
-        {preview.tapes.map((tape) => (
-          <i
-            key={`${tape.way} ${tape.from}`}
-            className="trial-tape"
-            style={
-              tape.way === "along"
-                ? { left: tape.from * scale, top: 0, width: (tape.to - tape.from) * scale, height: high }
-                : { left: 0, top: tape.from * scale, width: wide, height: (tape.to - tape.from) * scale }
-            }
-          />
-        ))}
+        <Tapes tapes={preview.tapes} scale={scale} wide={wide} high={high} />
+        <StepStrip strips={preview.strips} scale={scale} light={light} />
         {preview.cells.map((cell, index) => {
           const place = preview.places[index]
           if (!place) return null
@@ -47,7 +33,7 @@ export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props)
               key={cell.label}
               className="trial-cell"
               data-role={cell.role}
-              style={{ ...box(place), background: cell.hexes?.[light], color: inkOn(cell.lab?.[0] ?? 80) }}
+              style={{ ...placed(place, scale), background: cell.hexes?.[light], color: inkOn(cell.lab?.[0] ?? 80) }}
             >
               <b>{cell.label}</b>
               {preview.target_hex && cell.role !== "bare" && (
@@ -64,23 +50,13 @@ export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props)
             </span>
           )
         })}
-        {preview.strips.map((stage, index) => (
-          <span key={stage.y_mm} className="trial-stage" style={{ ...box(stage), background: stage.hexes[light] }}>
-            {index === 0 ? "bare" : index}
-          </span>
-        ))}
       </div>
       <p className="mt-1 flex items-center justify-between small sub" style={{ width: wide }}>
         <span>
           {preview.cells[0]?.hexes ? "Predicted on a mean board" : `No colour figures of ${wood}: no prediction`}
           {preview.target_hex ? "; round window: the wanted colour" : ""}
         </span>
-        <span className="flex items-center gap-2">
-          100 mm
-          <svg width={100 * scale + 2} height="9" aria-hidden="true">
-            <path d={`M1 0v9M1 4.5h${100 * scale}M${100 * scale + 1} 0v9`} stroke="currentColor" fill="none" strokeWidth="1.4" />
-          </svg>
-        </span>
+        <ScaleBar scale={scale} />
       </p>
     </div>
   )

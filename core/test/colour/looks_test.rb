@@ -108,6 +108,15 @@ class LooksTest < CoreTest
 
   def stained(shares) = Rhexon::Colour::Spectrum.lab(looks(step("s1", "sand", grits: [ "P180" ])).with_stain(shares), Rhexon::Colour::Light.find("D65"))
 
+  # A stain is judged under the film it will be seen under: the same as laying that film.
+  def test_a_stain_under_a_clear_film_is_seen_as_if_it_were_coated
+    grit = step("s1", "sand", grits: [ "P180" ])
+    under = Rhexon::Colour::Spectrum.lab(looks(grit).with_stain({ shelf["dye"] => 1.0 }, under_gu: 82), Rhexon::Colour::Light.find("D65"))
+    laid = labs(grit, dye, coat("s3", product: "w80")).last
+    assert_operator Rhexon::Colour::DeltaE.ciede2000(under, laid), :<, 0.7
+    assert_operator under[0], :<, stained({ shelf["dye"] => 1.0 })[0] - 4
+  end
+
   # A target made from a known recipe is found again.
   def test_a_recipe_that_is_known_is_found_and_can_be_weighed
     yellow, red, blue = dyes

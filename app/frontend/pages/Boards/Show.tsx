@@ -2,20 +2,20 @@ import { Head, Link, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { BlindPairs } from "@/board/BlindPairs"
 import { BoardDrawing } from "@/board/BoardDrawing"
+import { Layers, Readings, Ruin } from "@/board/CellRecord"
 import { CellsCompared } from "@/board/CellsCompared"
 import { Effects } from "@/board/Effects"
 import { LayersEditor } from "@/board/LayersEditor"
 import { Promote } from "@/board/Promote"
 import { ReadingForm } from "@/board/ReadingForm"
-import { type BoardProps, type Measure, useBoard } from "@/board/useBoard"
-import { inkOn } from "@/colour/ink"
+import { Target } from "@/board/Target"
+import { type BoardProps, useBoard } from "@/board/useBoard"
 import { LightChoice } from "@/colour/LightChoice"
 import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
-import { when } from "@/lib/time"
-import type { Board, Cell, Reading } from "@/types"
+import type { Board } from "@/types"
 
 const KEYS: [string, string][] = [
   ["← →", "Walk the cells"],
@@ -160,121 +160,3 @@ const made = (board: Board) =>
   new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" })
     .format(new Date(`${board.made_on}T12:00:00Z`))
     .replace(",", "")
-
-function Target({ board, cell }: { board: Board; cell: Cell }) {
-  const { summary } = cell
-  if (!board.target_hex || !board.target_lab)
-    return (
-      <p className="sub">
-        {board.piece ? (
-          <Link href={`/pieces/${board.piece.id}/edit`} className="underline underline-offset-2">
-            State the wanted colour of {board.piece.name}
-          </Link>
-        ) : (
-          "State the wanted colour on a piece"
-        )}
-        , and each cell shows how far it is from it.
-      </p>
-    )
-  return (
-    <section
-      className="target lit"
-      aria-label="Wanted colour and this cell"
-      style={{ background: `linear-gradient(90deg, ${board.target_hex} 0 50%, ${summary.hex ?? "var(--lit)"} 50%)` }}
-    >
-      <LabColumn title="Wanted" lab={board.target_lab} />
-      <b className="target-delta">{summary.delta_e === null ? "no reading" : `ΔE ${summary.delta_e.toFixed(1)}`}</b>
-      <LabColumn title={`Cell ${cell.label}, mean`} lab={summary.lab} right />
-    </section>
-  )
-}
-
-function LabColumn({ title, lab, right }: { title: string; lab: [number, number, number] | null; right?: boolean }) {
-  return (
-    <div className={right ? "text-right" : ""} style={{ color: lab ? inkOn(lab[0]) : "var(--ink)" }}>
-      <p className="font-semibold">{title}</p>
-      {lab && (
-        <p className="mt-2">
-          L* {lab[0].toFixed(1)}
-          <br />
-          a* {lab[1].toFixed(1)}
-          <br />
-          b* {lab[2].toFixed(1)}
-        </p>
-      )}
-    </div>
-  )
-}
-
-function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
-  return (
-    <>
-      {cell.words.length === 0 ? (
-        <p className="sub">Bare. Add the layers that were laid on it, wood first.</p>
-      ) : (
-        <p className="sub">{cell.words.join(" · ")}</p>
-      )}
-      <button type="button" className="button mt-1" data-quiet onClick={onEdit}>
-        {cell.words.length ? "Change its layers" : "Add its layers"}
-      </button>
-    </>
-  )
-}
-
-function shown(reading: Reading, measure: Measure | undefined): string {
-  if (Array.isArray(reading.value))
-    return reading.value.map((value, index) => `${["L*", "a*", "b*"][index]} ${value.toFixed(1)}`).join("  ")
-  return measure?.unit ? `${reading.value} ${measure.unit}` : String(reading.value)
-}
-
-const named = (kind: string, measure: Measure | undefined) =>
-  measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : kind === "lab" ? "Colour" : "Note"
-
-function Readings({ cell, zone, measures }: { cell: Cell; zone: string; measures: Measure[] }) {
-  if (!cell.readings.length) return null
-  const of = (kind: string) => measures.find((measure) => measure.kind === kind)
-  return (
-    <table className="sheet-table mt-3">
-      <caption className="head text-left">Readings, newest first</caption>
-      <tbody>
-        {[...cell.readings].reverse().map((reading) => (
-          <tr key={reading.id}>
-            <td>{named(reading.kind, of(reading.kind))}</td>
-            <td>{shown(reading, of(reading.kind))}</td>
-            <td className="small sub">
-              {when(reading.at, zone)}
-              {reading.observer ? `, ${reading.observer}` : ""}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  )
-}
-
-function Ruin({ cell, onRuin }: { cell: Cell; onRuin: (words: string) => void }) {
-  if (cell.ruined)
-    return (
-      <button type="button" className="button mt-3" data-quiet onClick={() => onRuin("")}>
-        It is not ruined after all
-      </button>
-    )
-  return (
-    <form
-      className="reading-one mt-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const words = String(new FormData(event.currentTarget).get("ruined")).trim()
-        if (words) onRuin(words)
-      }}
-    >
-      <label className="field">
-        <span className="label">Ruined by (kept as a result)</span>
-        <input name="ruined" className="input" placeholder="sanded through" />
-      </label>
-      <button type="submit" className="button">
-        Mark
-      </button>
-    </form>
-  )
-}

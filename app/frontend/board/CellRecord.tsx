@@ -1,0 +1,79 @@
+import { when } from "@/lib/time"
+import type { Cell, Reading } from "@/types"
+import type { Measure } from "./useBoard"
+
+/** What was laid on a cell, wood first. */
+export function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
+  return (
+    <>
+      {cell.words.length === 0 ? (
+        <p className="sub">Bare. Add the layers that were laid on it, wood first.</p>
+      ) : (
+        <p className="sub">{cell.words.join(" · ")}</p>
+      )}
+      <button type="button" className="button mt-1" data-quiet onClick={onEdit}>
+        {cell.words.length ? "Change its layers" : "Add its layers"}
+      </button>
+    </>
+  )
+}
+
+function shown(reading: Reading, measure: Measure | undefined): string {
+  if (Array.isArray(reading.value))
+    return reading.value.map((value, index) => `${["L*", "a*", "b*"][index]} ${value.toFixed(1)}`).join("  ")
+  return measure?.unit ? `${reading.value} ${measure.unit}` : String(reading.value)
+}
+
+const named = (kind: string, measure: Measure | undefined) =>
+  measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : kind === "lab" ? "Colour" : "Note"
+
+/** Readings of a cell, newest first. */
+export function Readings({ cell, zone, measures }: { cell: Cell; zone: string; measures: Measure[] }) {
+  if (!cell.readings.length) return null
+  const of = (kind: string) => measures.find((measure) => measure.kind === kind)
+  return (
+    <table className="sheet-table mt-3">
+      <caption className="head text-left">Readings, newest first</caption>
+      <tbody>
+        {[...cell.readings].reverse().map((reading) => (
+          <tr key={reading.id}>
+            <td>{named(reading.kind, of(reading.kind))}</td>
+            <td>{shown(reading, of(reading.kind))}</td>
+            <td className="small sub">
+              {when(reading.at, zone)}
+              {reading.observer ? `, ${reading.observer}` : ""}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** A ruined cell is kept as a result. */
+export function Ruin({ cell, onRuin }: { cell: Cell; onRuin: (words: string) => void }) {
+  if (cell.ruined)
+    return (
+      <button type="button" className="button mt-3" data-quiet onClick={() => onRuin("")}>
+        It is not ruined after all
+      </button>
+    )
+  return (
+    <form
+      className="reading-one mt-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        const words = String(new FormData(event.currentTarget).get("ruined")).trim()
+        if (words) onRuin(words)
+      }}
+    >
+      <label className="field">
+        <span className="label">Ruined by (kept as a result)</span>
+        <input name="ruined" className="input" placeholder="sanded through" />
+      </label>
+      <button type="submit" className="button">
+        Mark
+      </button>
+    </form>
+  )
+}
