@@ -34,8 +34,11 @@ Rails.application.routes.draw do
   end
   resources :boards, only: %i[index new create show] do
     post :picks, on: :member
+    get :readings, on: :member
+    post :read_file, on: :member
     resources :cells, only: %i[update] do
       post :readings
+      post :measure
       post :promotion
       post :promotion_preview
     end

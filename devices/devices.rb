@@ -1,5 +1,7 @@
 require_relative "scale"
 require_relative "simulated_scale"
+require_relative "instrument"
+require_relative "simulated_instrument"
 
 # The instruments of the bench, each behind the small interface a real one would use.
 module Devices
@@ -9,5 +11,16 @@ module Devices
 
     # @return [Scale]
     def scale = @scale ||= SimulatedScale.new(resolution_g: 0.1)
+
+    # @param measure [String] "lab" or "gloss"
+    # @return [Instrument, nil] nil: none reads that
+    def instrument(measure) = instruments[measure]
+
+    # @param driver [Instrument] in the place of the stand-in
+    def use(driver) = instruments[driver.measure] = driver
+
+    private
+
+    def instruments = @instruments ||= { "lab" => SimulatedInstrument.new("Colour reader, stand-in", "lab"), "gloss" => SimulatedInstrument.new("Gloss meter, stand-in", "gloss", seed: 2) }
   end
 end

@@ -9,6 +9,21 @@ class BoardsController < ApplicationController
     render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, :trial, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
   end
 
+  # Colour readings as CGATS text.
+  def readings
+    board = Board.find(params[:id])
+    send_data CellReadingsFile.new(board).to_cgats, filename: "#{board.name.parameterize}.txt", type: "text/plain"
+  end
+
+  def read_file
+    file = params[:file] or raise Rhexon::Refusal.new("Choose a file", where: "file", accepted: "CGATS text")
+    raise Rhexon::Refusal.new("The file is too large", where: "file", accepted: "at most 1 MB") if file.size > 1.megabyte
+
+    board = Board.find(params[:id])
+    report = CellReadingsFile.new(board).read!(file.read, now: Time.current)
+    render json: BoardState.new(board.reload).to_h.merge(report: report.to_h)
+  end
+
   # One blind pick.
   def picks
     board = Board.find(params[:id])

@@ -13,6 +13,12 @@ class CellsController < ApplicationController
     answer
   end
 
+  # Read with an instrument.
+  def measure
+    MeasuredCell.new(cell, body["measure"]).record!(client_id: body["client_id"], observer: body["observer"].presence, light: body["light"].presence, now: Time.current)
+    answer
+  end
+
   # What promoting would change, or why it cannot be, before it is done.
   def promotion_preview
     result = promoted

@@ -53,6 +53,59 @@ class BoardsRequestTest < RequestTest
     assert_equal "gloss", answer["error"]["where"]
   end
 
+  # --- instruments and their files
+
+  def measure(cell, what, id: SecureRandom.uuid) = send_json("/boards/#{cell.board_id}/cells/#{cell.id}/measure", { client_id: id, measure: what, observer: "Imke" })
+
+  test "an instrument reads the mean of three touches, near the look that is predicted, under its name" do
+    cell = make_board.cells.first
+    measure(cell, "lab")
+    reading = cell.readings.sole
+    assert_equal [ "Colour reader, stand-in", "Imke" ], [ reading.instrument, reading.observer ]
+    assert_operator Rhexon::Colour::DeltaE.ciede2000(LooksState.new("elm", cell.layers).last_lab, reading.value), :<, 2.5
+    measure(cell, "gloss")
+    assert_in_delta 28, cell.reload.summary.gloss, 4
+  end
+
+  test "an instrument that fails says how, and nothing is kept" do
+    cell = make_board.cells.first
+    { "disconnected" => /does not answer/, "out_of_range" => /out of its range/ }.each do |fault, wanted|
+      Devices.instrument("lab").hand.fault = fault
+      measure(cell, "lab")
+      assert_match wanted, sentence.to_s
+    end
+    Devices.instrument("lab").hand.fault = "noisy"
+    assert_includes Array.new(6) { measure(cell, "lab") && sentence.to_s[/do not agree/] }, "do not agree"
+    Devices.instrument("gloss").hand.fault = "stale"
+    measure(cell, "gloss")
+    travel 1.minute
+    assert_no_difference(-> { cell.readings.where(kind: "gloss").count }) { measure(cell, "gloss") }
+    assert_match(/said nothing new/, sentence)
+    measure(cell, "moisture")
+    assert_match(/No instrument reads/, sentence)
+  ensure
+    %w[lab gloss].each { |what| Devices.instrument(what).hand.fault = "none" }
+  end
+
+  test "readings go out as text and come in again by label, once" do
+    board = make_board
+    get "/boards/#{board.id}/readings", headers: { "Accept" => "application/json" }
+    assert_match(/No colour was read/, sentence)
+    read(board.cells.first, "lab", [ 40, 18, 25 ])
+    get "/boards/#{board.id}/readings"
+    assert_equal [ "1" ], Rhexon::Colour::Cgats.read(response.body).samples.map(&:id)
+    text = Rhexon::Colour::Cgats.write([ [ "2", [ 35, 20, 24 ] ], [ "9", [ 1, 2, 3 ] ] ].map { |id, lab| Rhexon::Colour::Cgats::Sample.new(id: id, lab: lab) })
+    2.times { post "/boards/#{board.id}/read_file", params: { file: upload(text) }, headers: { "Accept" => "application/json" } }
+    assert_equal [ 1, [ "9" ] ], answer["report"].values_at("kept", "unknown")
+    assert_equal [ [ 35.0, 20.0, 24.0 ] ], board.cells.second.readings.map(&:value)
+    { "junk" => /no data format/, text.gsub("Illumination=D65", "Illumination=A") => /stated for A/, text.gsub(/^2\t/, "8\t") => /No sample of the file is a cell/ }.each do |wrong, wanted|
+      post "/boards/#{board.id}/read_file", params: { file: upload(wrong) }, headers: { "Accept" => "application/json" }
+      assert_match wanted, sentence
+    end
+  end
+
+  def upload(text) = Rack::Test::UploadedFile.new(StringIO.new(text), "text/plain", original_filename: "readings.txt")
+
   test "layers made in place are checked" do
     cell = make_board.cells.first
     patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: -3) ] }.to_json, headers: RequestTest::JSON_HEADERS

@@ -7,6 +7,7 @@ type Props = {
   cell: Cell
   measures: Measure[]
   said: ErrorSaid | null
+  onMeasure: (kind: "lab" | "gloss", observer: string, light: string) => Promise<boolean>
   onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
 }
 
@@ -16,7 +17,7 @@ const number = (typed: string): number | string => {
 }
 
 /** One reading at a time, each its own; a later one never overwrites. */
-export function ReadingForm({ cell, measures, said, onRead }: Props) {
+export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) {
   const [other, setOther] = useState("touch")
   const [typed, setTyped] = useState<Record<string, string>>({})
   const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
@@ -45,8 +46,18 @@ export function ReadingForm({ cell, measures, said, onRead }: Props) {
       )}
     </Field>
   )
+  const touch = async (kind: "lab" | "gloss", words: string) =>
+    setKept((await onMeasure(kind, observer, light)) ? `${words} of cell ${cell.label} kept, the mean of three touches.` : "")
   return (
     <section aria-label={`Readings of cell ${cell.label}`} className="readings">
+      <div className="reading-pair">
+        <button type="button" className="button" data-size="bench" onClick={() => void touch("lab", "Colour")}>
+          Read the colour
+        </button>
+        <button type="button" className="button" data-size="bench" onClick={() => void touch("gloss", "Gloss")}>
+          Read the gloss
+        </button>
+      </div>
       <form
         className="reading-row"
         onSubmit={(event) => {

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from "react"
-import { clientId, Refused, send } from "@/lib/api"
+import { clientId, Refused, send, sendFile } from "@/lib/api"
 import type { Board, Choice, ErrorSaid, Reading, ShelfItem, Step } from "@/types"
 
 export type BoardPairs = {
@@ -66,6 +66,9 @@ export function useBoard(first: BoardProps) {
       ),
     layers: (cell: number, layers: Step[]) => ask(cell, () => send("PATCH", `${base}/${cell}`, { layers })),
     ruin: (cell: number, ruined: string) => ask(cell, () => send("PATCH", `${base}/${cell}`, { ruined })),
+    measure: (cell: number, kind: "lab" | "gloss", observer: string, light: string) =>
+      ask(cell, () => send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light })),
+    readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/read_file`, file)),
     pick: (winner: number, loser: number) =>
       ask(winner, () => send("POST", `/boards/${first.board.id}/picks`, { client_id: clientId(), winner, loser })),
     base,

@@ -8,6 +8,7 @@ import { Effects } from "@/board/Effects"
 import { LayersEditor } from "@/board/LayersEditor"
 import { Promote } from "@/board/Promote"
 import { ReadingForm } from "@/board/ReadingForm"
+import { ReadingsFile } from "@/board/ReadingsFile"
 import { Target } from "@/board/Target"
 import { type BoardProps, useBoard } from "@/board/useBoard"
 import { LightChoice } from "@/colour/LightChoice"
@@ -28,7 +29,7 @@ const KEYS: [string, string][] = [
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
-  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, base } = useBoard(props)
+  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, measure, readFile, base } = useBoard(props)
   const [blind, setBlind] = useState(false)
   const [light, setLight] = useLight()
   const [selected, setSelected] = useState(board.best ?? board.cells[0]?.id ?? 0)
@@ -86,6 +87,7 @@ export default function BoardPage(props: BoardProps) {
           <BoardDrawing board={board} selected={selected} onSelect={setSelected} />
           <div className="flex flex-wrap items-center justify-between gap-2">
             <LightChoice lights={lights} />
+            <ReadingsFile board={board.id} said={said?.where === "file" ? said.sentence : ""} onFile={(file) => readFile(selected, file)} />
             {pairs && (
               <button type="button" className="button" onClick={() => setBlind(true)}>
                 Blind pairs{pairs.picks ? `, ${pairs.picks} so far` : ""}
@@ -123,7 +125,14 @@ export default function BoardPage(props: BoardProps) {
                 Make cell {cell.label} the schedule <span className="small">{cell.layers.length} steps</span>
               </button>
             </section>
-            <ReadingForm key={cell.id} cell={cell} measures={measures} said={mine} onRead={(...reading) => read(cell.id, ...reading)} />
+            <ReadingForm
+              key={cell.id}
+              cell={cell}
+              measures={measures}
+              said={mine}
+              onMeasure={(...what) => measure(cell.id, ...what)}
+              onRead={(...reading) => read(cell.id, ...reading)}
+            />
             <Readings cell={cell} zone={zone} measures={measures} />
             <Ruin cell={cell} onRuin={(words) => ruin(cell.id, words)} />
           </div>

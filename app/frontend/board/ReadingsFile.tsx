@@ -1,0 +1,34 @@
+import { useState } from "react"
+
+/** Colour readings of the board out and in, as the text that colour instruments write. */
+export function ReadingsFile({ board, said, onFile }: { board: number; said: string; onFile: (file: File) => Promise<boolean> }) {
+  const [kept, setKept] = useState("")
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <a href={`/boards/${board}/readings`} className="underline underline-offset-2" download>
+        Readings out
+      </a>
+      <label className="cursor-pointer underline underline-offset-2">
+        Readings in
+        <input
+          type="file"
+          accept=".txt,.cgats,text/plain"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ""
+            if (file) void onFile(file).then((sound) => setKept(sound ? `The readings of ${file.name} are kept.` : ""))
+          }}
+        />
+      </label>
+      <span role="status" className="small sub">
+        {said ? "" : kept}
+      </span>
+      {said && (
+        <span className="said" role="alert">
+          {said}
+        </span>
+      )}
+    </div>
+  )
+}
