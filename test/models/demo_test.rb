@@ -8,16 +8,19 @@ class DemoTest < ActiveSupport::TestCase
       travel_to moment
       Demo.seed!(now: Time.current)
       plan = ShopFloor.new.plan
-      assert_equal 37, Product.count
+      assert_equal 40, Product.count
       assert_equal Batch::STATES, Batch::STATES & Batch.standing.distinct.pluck(:state)
       assert_operator plan.shopping.lines.count { |line| line.short_g.positive? }, :>=, 1
-      assert_equal [ 6, 6 ], [ Piece.count, Cell.count ]
-      assert_nil plan.build.blocked
+      assert_equal [ 6, 6 + 2 * 14 ], [ Piece.count, Cell.count ]
+      assert_empty plan.build.blocked
       levels = Piece.all.to_h { |piece| [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ] }
       assert_empty levels.except("Reading desk tops").values.flatten, levels.inspect
       assert_includes levels["Reading desk tops"], "caution"
       assert_operator Entry.where(kind: "done").count, :>, 10
       assert_empty Entry.where("happened_at > ?", Time.current)
+      assert_operator ShopBeliefs.of(ShopFloor.new.to_core).size, :>=, 1
+      assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.told
+      assert_equal 2, Entry.where(kind: "fault").count
       assert_equal "4", Board.first.cells.find { |cell| cell.id == BoardState.new(Board.first).board["best"] }.label
     end
   end
