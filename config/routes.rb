@@ -35,6 +35,7 @@ Rails.application.routes.draw do
   resources :boards, only: %i[index new create show] do
     post :picks, on: :member
     get :readings, on: :member
+    get :sheet, on: :member
     post :read_file, on: :member
     resources :cells, only: %i[update] do
       post :readings

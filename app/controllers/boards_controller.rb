@@ -9,6 +9,12 @@ class BoardsController < ApplicationController
     render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, :trial, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
   end
 
+  # On paper, 1:1.
+  def sheet
+    board = Board.find(params[:id])
+    send_data BoardSheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf", type: "application/pdf", disposition: "inline"
+  end
+
   # Colour readings as CGATS text.
   def readings
     board = Board.find(params[:id])

@@ -21,6 +21,6 @@ class TrialsController < ApplicationController
 
   # What can be varied, in words.
   def steps(piece)
-    piece.schedule.document["steps"].reject { |step| %w[wait look].include?(step["kind"]) }.map { |step| { id: step["id"], kind: step["kind"], words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step } }
+    piece.layers.reject { |step| %w[wait look].include?(step["kind"]) }.map { |step| { id: step["id"], kind: step["kind"], words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step } }
   end
 end

@@ -39,6 +39,6 @@ class NewBoard
   def layers
     return [] if @given[:layers_from].blank?
 
-    Piece.find(@given[:layers_from]).schedule.document["steps"].map { |step| step.except("pins", "faces", "room") }
+    Piece.find(@given[:layers_from]).layers
   end
 end

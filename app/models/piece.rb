@@ -39,6 +39,13 @@ class Piece < ApplicationRecord
     self.sheen_low, self.sheen_high = text.to_s.scan(/\d+/).map(&:to_i).minmax
   end
 
+  # What its schedule lays on the face that is shown: the steps of a board's cell.
+  # @return [Array<Hash>]
+  def layers
+    shown = (faces.find { |face| face.kind == "face" } || faces.first)&.name
+    schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(shown) }.map { |step| step.except("pins", "faces", "room", "dry_room") }
+  end
+
   def core_id = "p#{id}"
 
   def self.from_core(core_id) = find(core_id.to_s.delete_prefix("p"))

@@ -87,7 +87,7 @@ class TrialDesign
     @base ||= begin
       from = @given["base_from"].present? ? Piece.find(@given["base_from"]) : piece
       Rhexon.refuse_unless(from, "A trial varies something: choose the schedule it begins with", where: "base_from", accepted: "a piece with a schedule")
-      steps = from.schedule.document["steps"].reject { |step| %w[wait look].include?(step["kind"]) || step["mends"] }.map { |step| step.except("pins", "faces", "room", "dry_room") }
+      steps = from.layers.reject { |step| %w[wait look].include?(step["kind"]) || step["mends"] }
       Rhexon.refuse_unless(steps.any?, "The schedule of #{from.name} has no steps yet", where: "base_from", accepted: "a piece with a schedule")
       steps
     end

@@ -6,7 +6,7 @@ module Demo
     module_function
 
     def make!(piece, now)
-      steps = piece.schedule.document["steps"]
+      steps = piece.layers
       stain, seal = steps.find { |step| step["kind"] == "stain" }, steps.find { |step| step["role"] == "seal" }
       top = steps.reverse.find { |step| step["kind"] == "coat" && step["role"] != "seal" }
       factors = [ { "name" => "dye strength", "step" => stain["id"], "field" => "strength_percent", "levels" => [ 50, 75, 100 ] }, { "name" => "sealer cut", "step" => seal["id"], "field" => "thinned_percent", "levels" => [ 0, 60 ] },

@@ -44,6 +44,16 @@ class TrialsTest < RequestTest
     end
   end
 
+  test "a board on paper at its own size, with its order of work" do
+    board = made(boards: 1).boards.sole
+    get "/boards/#{board.id}/sheet"
+    assert_equal "application/pdf", response.media_type
+    # 480 + 2 x 16 mm in points.
+    assert_includes response.body.force_encoding("BINARY"), format("[0 0 %.5g", 512 * 72 / 25.4)[0, 10]
+    order = BoardSheet.new(board, "http://shop/boards/1").order
+    assert_equal [ "1, 2, 3, 4, bare, base", "3, 4, base", "1, 2", "1, 2, 3, 4, base" ], order.passes.first(4).map { |pass| pass.cells.join(", ") }
+  end
+
   # Blotch by hand: dye strength up 1 on both boards, board 2 worse by 0.5 all over.
   test "effects of what was varied stand on the board, in words" do
     trial = made

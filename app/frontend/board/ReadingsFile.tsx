@@ -5,6 +5,9 @@ export function ReadingsFile({ board, said, onFile }: { board: number; said: str
   const [kept, setKept] = useState("")
   return (
     <div className="flex flex-wrap items-center gap-3">
+      <a href={`/boards/${board}/sheet`} className="underline underline-offset-2" target="_blank" rel="noreferrer">
+        Print it, 1:1
+      </a>
       <a href={`/boards/${board}/readings`} className="underline underline-offset-2" download>
         Readings out
       </a>

@@ -27,7 +27,7 @@ module Rhexon
         case step["kind"]
         when "sand" then "Sand #{step["grits"].join(", ")}"
         when "raise_grain" then "Raise the grain"
-        when "stain" then "Stain, #{product_name || step["product"]}"
+        when "stain" then "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
         when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
         when "level" then "#{step["aim"] == "rub_out" ? "Rub out" : "Level"} #{step["grits"].join(", ")}"
         when "wait" then step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"

@@ -1,0 +1,96 @@
+# A board on paper: itself at its own size with the places of the tape in mm, then its label for the back, its cells and the order of work.
+class BoardSheet
+  include Printed
+
+  EDGE_MM = 16
+  CODE_MM = 30
+  A4 = [ 210 * MM, 297 * MM ].freeze
+
+  # @param board [Board]
+  # @param url [String] where the board's page is
+  def initialize(board, url)
+    @board = board
+    @url = url
+    @names = Shelf.products.transform_values(&:name)
+  end
+
+  # @return [String] PDF, the first page 1:1
+  def pdf
+    @pdf = with_font(Prawn::Document.new(page_size: [ (@board.width_mm + 2 * EDGE_MM) * MM, (@board.height_mm + 2 * EDGE_MM) * MM ], margin: 0))
+    draw_board
+    @pdf.start_new_page(size: A4, margin: 15 * MM)
+    write_label
+    write_cells
+    write_order
+    @pdf.render
+  end
+
+  # @return [Rhexon::Boards::WorkOrder]
+  def order = @order ||= Rhexon::Boards::WorkOrder.new(@board.cells.to_h { |cell| [ cell.label, cell.layers ] })
+
+  private
+
+  def x(mm) = (EDGE_MM + mm) * MM
+  def y(mm) = (EDGE_MM + @board.height_mm - mm) * MM
+  def box(place) = @pdf.stroke_rectangle([ x(place.x_mm), y(place.y_mm) ], place.width_mm * MM, place.height_mm * MM)
+  def words(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(plain(@pdf, text), at: [ at_x, at_y ], size: size, **options)
+
+  def draw_board
+    @pdf.line_width = 0.8
+    @pdf.stroke_rectangle([ x(0), y(0) ], @board.width_mm * MM, @board.height_mm * MM)
+    @pdf.line_width = 0.4
+    @board.cells.zip(@board.places).each { |cell, place| draw_cell(cell, place) }
+    @board.step_strip && @board.sheet.strips.each_with_index { |stage, index| box(stage) && words(index.zero? ? "bare" : index.to_s, x(stage.x_mm + 2), y(stage.y_mm + 6)) }
+    (@board.trial ? @board.sheet.tapes : []).each { |way, from, to| draw_tape(way, from, to) }
+    words("#{@board.name}, #{@board.wood}, #{@board.width_mm} x #{@board.height_mm} mm, 1:1. Tape at the marks, mm from the left and from the top.", x(0), 6 * MM)
+  end
+
+  def draw_cell(cell, place)
+    box(place)
+    words(cell.label, x(place.x_mm + 3), y(place.y_mm + 8), size: 14)
+    varied(cell).each_with_index { |line, index| words(line, x(place.x_mm + 3), y(place.y_mm + 14 + index * 4)) }
+  end
+
+  # Where the tape lies: its two edges as dashed lines with their distance.
+  def draw_tape(way, from, to)
+    @pdf.dash(2)
+    [ from, to ].each { |mm| way == :along ? @pdf.stroke_line([ x(mm), y(-3) ], [ x(mm), y(@board.height_mm + 3) ]) : @pdf.stroke_line([ x(-3), y(mm) ], [ x(@board.width_mm + 3), y(mm) ]) }
+    @pdf.undash
+    way == :along ? words("#{from} to #{to}", x(from - 2), y(-5), size: 6) : words("#{from} to #{to}", 0.5 * MM, y(to) + 2, size: 5)
+  end
+
+  def write_label
+    dark, count = squares(@url)
+    side = CODE_MM * MM / count
+    dark.each { |column, row| @pdf.fill_rectangle([ 150 * MM + column * side, @pdf.bounds.top - row * side ], side * 1.02, side * 1.02) }
+    lines = [ @board.name, "#{@board.wood}#{", #{@board.timber_lot}" if @board.timber_lot}", "made #{@board.made_on.strftime("%-d %b %Y")}", "Air: ______ °C  ______ % RH    Who: ______________" ]
+    lines.each_with_index { |line, index| @pdf.text(plain(@pdf, line), size: index.zero? ? 18 : 11, style: index.zero? ? :bold : :normal) }
+    @pdf.move_down(14 * MM)
+  end
+
+  def write_cells
+    heading("Cells")
+    @board.cells.each { |cell| @pdf.text(plain(@pdf, "#{cell.label}: #{(varied(cell).presence || [ { "bare" => "bare, as sanded", "base" => "the base" }.fetch(cell.role, steps(cell)) ]).join(", ")}"), size: 10) }
+  end
+
+  def write_order
+    heading("Order of work")
+    order.passes.each_with_index do |pass, index|
+      step = Rhexon::Schedule::Words.step(pass.step, @names[pass.step["product"]])
+      step += ", thinned #{pass.step.dig("thinning", "percent")} %" if pass.step["thinning"]
+      coats = pass.step["coats"].to_i > 1 ? ", #{pass.step["coats"]} coats" : ""
+      @pdf.text(plain(@pdf, "#{index + 1}. #{step}#{coats}: on #{pass.cells.join(", ")}#{"; cover #{pass.masked.join(", ")}" if pass.masked.any?}"), size: 10)
+    end
+    areas = @board.cells.zip(@board.places).to_h { |cell, place| [ cell.label, place.width_mm * place.height_mm / 1e6 ] }
+    @pdf.move_down(4 * MM)
+    @pdf.text(plain(@pdf, order.amounts(areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", ")), size: 10)
+  end
+
+  def heading(text)
+    @pdf.move_down(5 * MM)
+    @pdf.text(text, size: 13, style: :bold)
+  end
+
+  def varied(cell) = cell.run && @board.trial ? @board.trial.named_factors.zip(cell.run).map { |factor, level| "#{factor["name"]} #{factor["levels"][level]}" } : []
+  def steps(cell) = cell.layers.map { |step| Rhexon::Schedule::Words.step(step, @names[step["product"]]) }.join(", ")
+end
