@@ -29,7 +29,7 @@ Rails.application.routes.draw do
   end
 
   resource :colour, only: %i[show create], path: "boards/colour"
-  resources :trials, only: %i[new create] do
+  resources :trials, only: %i[new create update] do
     post :preview, on: :collection
   end
   resources :boards, only: %i[index new create show] do

@@ -15,6 +15,13 @@ class TrialsController < ApplicationController
     render json: { location: board_path(trial.boards.first) }
   end
 
+  # What counts how much when its cells are judged.
+  def update
+    trial = Trial.find(params[:id])
+    trial.weigh!(body["weights"])
+    render json: BoardState.new(trial.boards.find(body["board"])).to_h
+  end
+
   private
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

@@ -19,7 +19,13 @@ class BoardState
   def trial
     trial = @board.trial or return
     names = Rhexon::Reference.table("judging").fetch("measures")
-    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.map { |measure, found| effects(measure, found, names.fetch(measure)) } }
+    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.map { |measure, found| effects(measure, found, names.fetch(measure)) },
+      weights: Rhexon::Reference.table("judging").fetch("aspects").to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] }, verdicts: verdicts(trial) }
+  end
+
+  def verdicts(trial)
+    words = trial.boards.first.cells.select(&:run).to_h { |cell| [ cell.label, trial.named_factors.zip(cell.run).map { |factor, level| factor["levels"][level] }.join(", ") ] }
+    trial.verdicts.map { |verdict| { label: verdict.id, words: words[verdict.id], score: verdict.score&.round(2), aspects: verdict.aspects.transform_values { |score| score.round(2) }, missing: verdict.missing, beaten_by: verdict.beaten_by, frontier: verdict.frontier } }
   end
 
   def effects(measure, found, record)

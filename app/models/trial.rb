@@ -16,6 +16,26 @@ class Trial < ApplicationRecord
     runs.flat_map { |_, means| means.keys }.uniq.filter_map { |measure| (found = effects_on(measure, runs)) && [ measure, found ] }.to_h
   end
 
+  # Each combination over all its boards, by the weights of the trial, the best first.
+  # @return [Array<Rhexon::Boards::Judging::Verdict>] by label
+  def verdicts
+    sound = cells.where(role: "run", ruined: nil).includes(:readings, :board).group_by(&:label).transform_values { |same| same.map { |cell| cell.summary(target).means } }
+    means = sound.transform_values { |found| found.flat_map(&:keys).uniq.to_h { |measure| found.filter_map { |one| one[measure] }.then { |values| [ measure, values.sum / values.size.to_f ] } } }.reject { |_, found| found.empty? }
+    Rhexon::Boards::Judging.new(means, weighed, gloss: piece&.sheen_low && [ piece.sheen_low, piece.sheen_high ]).verdicts
+  end
+
+  # @return [Hash{String=>Numeric}] weight of each aspect; the look alone until somebody says otherwise
+  def weighed = weights.presence || { "look" => 3, "hands" => 1 }
+
+  # @param given [Hash{String=>Integer}] 0 to 5 by aspect
+  # @raise [Rhexon::Refusal]
+  def weigh!(given)
+    aspects = Rhexon::Reference.table("judging").fetch("aspects")
+    ok = given.is_a?(Hash) && given.any? && given.all? { |aspect, weight| aspects.include?(aspect) && weight.is_a?(Integer) && weight.between?(0, 5) }
+    Rhexon.refuse_unless(ok, "Weights are 0 to 5 for each aspect", where: "weights", accepted: aspects.join(", "))
+    update!(weights: given)
+  end
+
   # Factors with their levels in words.
   def named_factors
     names = Shelf.products.transform_values(&:name)

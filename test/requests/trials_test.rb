@@ -66,6 +66,20 @@ class TrialsTest < RequestTest
     assert_equal %w[certain cannot_tell cannot_tell], effects["effects"].map { |effect| effect["told"] }
   end
 
+  # Look alone: blotch 1, 2 on the scale of 5 score 0.8, 0.6; with hands the quick one overtakes.
+  test "combinations are judged by what counts here" do
+    trial = made
+    trial.boards.each { |board| board.cells.select(&:run).each { |cell| { "blotch" => 2 - cell.run[0], "hands_min" => 20 + 30 * cell.run[0] }.each { |kind, value| read(cell, kind, value) } } }
+    board = trial.boards.first
+    weigh = ->(weights) { patch("/trials/#{trial.id}", params: { weights: weights, board: board.id }.to_json, headers: RequestTest::JSON_HEADERS) }
+    weigh.call({ look: 5, hands: 0 })
+    assert_equal [ [ "3", 0.8 ], [ "4", 0.8 ], [ "1", 0.6 ], [ "2", 0.6 ] ], answer["trial"]["verdicts"].map { |verdict| verdict.values_at("label", "score") }
+    weigh.call({ look: 1, hands: 5 })
+    assert_equal "1", answer["trial"]["verdicts"].first["label"]
+    weigh.call({ luck: 2 })
+    assert_match(/Weights are 0 to 5/, sentence)
+  end
+
   test "blind picks are kept once and add up to strengths" do
     board = made(boards: 1).boards.sole
     one, two = board.cells.first(2).map(&:id)

@@ -12,6 +12,16 @@ export type BoardTrial = {
   id: number
   name: string
   boards: { id: number; name: string }[]
+  weights: Record<string, number>
+  verdicts: {
+    label: string
+    words: string
+    score: number | null
+    aspects: Record<string, number>
+    missing: string[]
+    beaten_by: string | null
+    frontier: boolean
+  }[]
   effects: {
     measure: string
     name: string
@@ -69,6 +79,8 @@ export function useBoard(first: BoardProps) {
     measure: (cell: number, kind: "lab" | "gloss", observer: string, light: string) =>
       ask(cell, () => send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light })),
     readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/read_file`, file)),
+    weigh: (trial: number, weights: Record<string, number>) =>
+      ask(0, () => send("PATCH", `/trials/${trial}`, { weights, board: first.board.id })),
     pick: (winner: number, loser: number) =>
       ask(winner, () => send("POST", `/boards/${first.board.id}/picks`, { client_id: clientId(), winner, loser })),
     base,

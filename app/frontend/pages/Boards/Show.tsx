@@ -11,6 +11,7 @@ import { ReadingForm } from "@/board/ReadingForm"
 import { ReadingsFile } from "@/board/ReadingsFile"
 import { Target } from "@/board/Target"
 import { type BoardProps, useBoard } from "@/board/useBoard"
+import { Verdict } from "@/board/Verdict"
 import { LightChoice } from "@/colour/LightChoice"
 import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
@@ -29,7 +30,8 @@ const KEYS: [string, string][] = [
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
-  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, measure, readFile, base } = useBoard(props)
+  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, measure, readFile, weigh, base } =
+    useBoard(props)
   const [blind, setBlind] = useState(false)
   const [light, setLight] = useLight()
   const [selected, setSelected] = useState(board.best ?? board.cells[0]?.id ?? 0)
@@ -96,6 +98,7 @@ export default function BoardPage(props: BoardProps) {
           </div>
           <CellsCompared board={board} selected={selected} onSelect={setSelected} />
           {trial && <Effects trial={trial} />}
+          {trial && <Verdict trial={trial} onWeigh={(weights) => weigh(trial.id, weights)} />}
         </div>
         {cell && (
           <div className="min-w-0">
