@@ -19,7 +19,7 @@ class BoardState
   def trial
     trial = @board.trial or return
     names = Rhexon::Reference.table("judging").fetch("measures")
-    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.map { |measure, found| effects(measure, found, names.fetch(measure)) },
+    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.slice(*names.keys).sort_by { |measure, _| names.keys.index(measure) }.map { |measure, found| effects(measure, found, names.fetch(measure)) },
       weights: Rhexon::Reference.table("judging").fetch("aspects").to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] }, verdicts: verdicts(trial) }
   end
 

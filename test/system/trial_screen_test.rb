@@ -37,6 +37,30 @@ class TrialScreenTest < ApplicationSystemTestCase
     assert_quiet_console(except: /422/)
   end
 
+  test "a cell is read by instruments and from a file, and combinations are weighed" do
+    trial = TrialDesign.new({ "name" => "Coats", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300, "factors" => [ { "name" => "clear coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 3 ] } ] }, today: Date.current).save!
+    visit "/boards/#{trial.boards.first.id}"
+    find("[role=radio]", text: "1", match: :first).click
+    click_on "Read the colour"
+    assert_text "Colour of cell 1 kept, the mean of three touches."
+    click_on "Read the gloss"
+    assert_text "Gloss of cell 1 kept"
+    assert_selector "[role=radio][data-shows=read]", count: 1
+    file = Tempfile.new([ "readings", ".txt" ]).tap { |kept| kept.write(Rhexon::Colour::Cgats.write([ Rhexon::Colour::Cgats::Sample.new(id: "2", lab: [ 36, 19, 22 ]) ])) && kept.flush }
+    attach_file "Readings in", file.path, make_visible: true
+    assert_text "are kept."
+    assert_selector "[role=radio][data-shows=read]", count: 2
+    within("[aria-label=Verdict]") do
+      assert_selector "tbody tr", count: 2
+      4.times { click_on "few hands: less" if trial.reload.weighed["hands"].positive? }
+      click_on "durability: more"
+      assert_text "not read: durability"
+    end
+    assert_equal 1, trial.reload.weights["durability"]
+    assert_accessible
+    assert_quiet_console
+  end
+
   test "blind pairs by the arrow keys, and no winner inside the noise" do
     board = TrialDesign.new({ "name" => "Pairs", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300, "factors" => [ { "name" => "coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 2, 3 ] } ] }, today: Date.current).save!.boards.first
     visit "/boards/#{board.id}"

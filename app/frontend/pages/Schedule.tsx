@@ -23,6 +23,7 @@ import { PieceHead } from "@/schedule/PieceHead"
 import { SheetTable } from "@/schedule/SheetTable"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
+import { StepTools } from "@/schedule/StepTools"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
@@ -214,23 +215,13 @@ function Screen(props: Props) {
         </div>
         <div className="min-w-0">
           <StepList sheet={sheet} selected={row?.key ?? null} pending={pendingSteps} onSelect={setSelected} onEdit={state.edit} />
-          <div className="step-tools">
-            <button type="button" className="button" onClick={() => setAdding(true)}>
-              New step
-            </button>
-            <button type="button" className="button" disabled={!schedule.can_undo} onClick={state.undo} title={schedule.undoes ?? ""}>
-              Undo
-            </button>
-            <button type="button" className="button" disabled={!schedule.can_redo} onClick={state.redo}>
-              Do again
-            </button>
-            <button type="button" className="button" data-quiet onClick={() => setTable(!table)} aria-pressed={table}>
-              {table ? "Drawing" : "Table"}
-            </button>
-            <button type="button" className="button" data-quiet onClick={() => setHistory(true)}>
-              History
-            </button>
-          </div>
+          <StepTools
+            state={state}
+            table={table}
+            onAdd={() => setAdding(true)}
+            onTable={() => setTable(!table)}
+            onHistory={() => setHistory(true)}
+          />
           <button type="button" className="button mb-2" aria-expanded={aims} onClick={() => setAims(!aims)}>
             Aims at: {AIMS[sheet.goal]}
           </button>

@@ -34,7 +34,7 @@ module Rhexon
       end
       private_class_method :effect
 
-      def figure(value) = value.abs >= 10 ? value.round.to_s : format("%.1f", value)
+      def figure(value) = value.abs >= 10 ? value.round.to_s : format("%.1f", value.round(1) + 0.0)
       private_class_method :figure
 
       def round(value) = value&.round(4)
