@@ -18,8 +18,16 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the option to show follows what is selected
   useEffect(() => {
     const option = list.current?.querySelector('[aria-selected="true"]') as HTMLElement | null
-    option?.scrollIntoView({ block: "nearest" })
-    if (option && list.current?.contains(document.activeElement)) option.focus({ preventScroll: true })
+    const box = list.current
+    if (!option || !box) return
+    if (box.contains(document.activeElement)) {
+      option.scrollIntoView({ block: "nearest" })
+      option.focus({ preventScroll: true })
+    } else {
+      // Inside the list only: the page stays where it is.
+      const top = option.offsetTop - box.offsetTop
+      box.scrollTop = Math.min(Math.max(box.scrollTop, top + option.offsetHeight - box.clientHeight), top)
+    }
   }, [selected])
   const walk = (event: KeyboardEvent) => {
     const at = sheet.rows.findIndex((row) => row.key === selected)
