@@ -18,10 +18,10 @@ class ColourDesk
   # Products that colour a stain or a toner, with colour figures.
   def self.colourants = Shelf.products.values.select { |product| product.optics && product.optics["kind"] != "film" }
 
-  # At stock strength on maple, a concentrate at a fifth, to know it by.
+  # At stock strength on maple, a concentrate at a share of it, to know it by.
   def self.hex(product)
     looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("maple"), [], {})
-    Rhexon::Colour::Look.new(looks.with_stain({ product => product.helper? ? 0.2 : 1.0 }), Rhexon::Colour::Light.find("D65")).hex
+    Rhexon::Colour::Look.new(looks.with_stain({ product => product.helper? ? Rhexon::Reference.table("colour").fetch("concentrate_share") : 1.0 }), Rhexon::Colour::Light.find("D65")).hex
   end
 
   # @return [Hash]

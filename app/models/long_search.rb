@@ -34,7 +34,7 @@ class LongSearch
   def initialize(json, shown)
     @asked = json.except("now")
     @now = minute(json["now"])
-    @shown_goal = shown.to_h["goal"]
+    @shown_goal = shown.build.goal
     @shown_ready = shown.build.ready.values.compact.max
     @digest = shown.shop.digest
     @state = "searching"
@@ -79,14 +79,9 @@ class LongSearch
     @starts = planned.map { |pass| { "pass" => pass["key"], "start" => pass["hands_start"], "person" => pass["person"] } }
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
-    @better = (worth(plan["goal"]) <=> worth(@shown_goal)).negative?
+    @better = (plan.dig("goal", "value") <=> @shown_goal).negative?
     @state = "found"
   end
-
-  FIRST = { "fewest_sessions" => "sessions", "least_hands" => "hands_min" }.freeze
-
-  # In the order of Rhexon::Search::Goal.
-  def worth(goal) = [ goal["late_min"], *goal[FIRST[goal["name"]]], minute(goal["latest_ready"]), goal["scuffs"] ]
 
   def minute(text) = Rhexon::Planning::Zone.minute(text)
 end

@@ -1,5 +1,21 @@
 # The look after every step, in every light, as pages draw it.
 class LooksState
+  # Looks reckoned lately, by wood, steps and shelf: pages show the same cells again and again.
+  KEPT = 300
+  @kept = {}
+  @lock = Mutex.new
+
+  # @yieldreturn [Array<Rhexon::Colour::Looks::Stage>]
+  def self.kept(key)
+    @lock.synchronize { return @kept[key] if @kept.key?(key) }
+    yield.tap do |stages|
+      @lock.synchronize do
+        @kept.shift if @kept.size >= KEPT
+        @kept[key] = stages
+      end
+    end
+  end
+
   # @param wood [String] as the piece or board names it
   # @param steps [Array<Hash>] of a schedule document
   def initialize(wood, steps)
@@ -39,7 +55,7 @@ class LooksState
   private
 
   def stages(board)
-    (@stages ||= {})[board] ||= Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of(@species, board), @steps, Shelf.products).stages
+    self.class.kept([ @species, board, @steps, Shelf.to_core.object_id ]) { Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of(@species, board), @steps, Shelf.products).stages }
   end
 
   def lights = Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }

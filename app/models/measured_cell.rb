@@ -1,26 +1,21 @@
 # A reading taken with an instrument: the mean of several touches, kept with the instrument's name.
 class MeasuredCell
-  TOUCHES = 3
-  # Touches farther apart than this are not of one surface: CIEDE2000, and GU.
-  APART = { "lab" => 3.0, "gloss" => 6.0 }.freeze
-
   # @param cell [Cell]
   # @param measure [String] "lab" or "gloss"
   def initialize(cell, measure)
     @cell = cell
     @measure = measure
-    @instrument = Devices.instrument(measure) or raise Rhexon::Refusal.new("No instrument reads #{measure.inspect}", where: "measure", accepted: APART.keys.join(" or "))
+    @instrument = Devices.instrument(measure) or raise Rhexon::Refusal.new("No instrument reads #{measure.inspect}", where: "measure", accepted: Rhexon::Boards::Touches.measures.join(" or "))
   end
 
   # @return [Reading]
   # @raise [Rhexon::Refusal] when the instrument is silent or its touches do not agree
   def record!(client_id:, observer:, light:, now:)
     @instrument.hand&.hold(there)
-    touches = Array.new(TOUCHES) { @instrument.reading(now: now) }
+    touches = Array.new(Rhexon::Boards::Touches.count) { @instrument.reading(now: now) }
     Rhexon.refuse_unless(touches.all? { |touch| now - touch.at < Devices::Instrument::STALE_S }, "The #{@instrument.name.downcase} has said nothing new", where: @measure, accepted: "a reading of now")
-    values = touches.map(&:value)
-    Rhexon.refuse_unless(apart(values) <= APART.fetch(@measure), "The touches do not agree: #{values.map { |value| Array(value).join(" ") }.join(" / ")}", where: @measure, accepted: "three touches near each other")
-    Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: mean(values), observer: observer, light: light, instrument: @instrument.name, taken_at: now)
+    value = Rhexon::Boards::Touches.mean(@measure, touches.map(&:value))
+    Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: value, observer: observer, light: light, instrument: @instrument.name, taken_at: now)
   rescue Devices::Instrument::Silent => silent
     raise Rhexon::Refusal.new(silent.message, where: @measure)
   end
@@ -36,7 +31,4 @@ class MeasuredCell
     top = @cell.layers.reverse.find { |layer| layer["kind"] == "coat" }
     (top && Shelf.products[top["product"]]&.sheen_gu&.value || 6.0) * (0.92 + timber.rand * 0.16)
   end
-
-  def apart(values) = values.combination(2).map { |one, other| @measure == "lab" ? Rhexon::Colour::DeltaE.ciede2000(one, other) : (one - other).abs }.max
-  def mean(values) = @measure == "lab" ? values.transpose.map { |channel| (channel.sum / channel.size).round(2) } : (values.sum / values.size).round(1)
 end

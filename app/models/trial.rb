@@ -24,8 +24,8 @@ class Trial < ApplicationRecord
     Rhexon::Boards::Judging.new(means, weighed, gloss: piece&.sheen_low && [ piece.sheen_low, piece.sheen_high ]).verdicts
   end
 
-  # @return [Hash{String=>Numeric}] weight of each aspect; the look alone until somebody says otherwise
-  def weighed = weights.presence || { "look" => 3, "hands" => 1 }
+  # @return [Hash{String=>Numeric}] weight of each aspect
+  def weighed = weights.presence || Rhexon::Reference.table("judging").fetch("weights")
 
   # @param given [Hash{String=>Integer}] 0 to 5 by aspect
   # @raise [Rhexon::Refusal]

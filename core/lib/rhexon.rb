@@ -41,5 +41,5 @@ module Rhexon
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab", Light: "light", Spectrum: "spectrum", Reflectance: "reflectance", Layer: "layer", Surface: "surface", Wood: "wood", Optics: "optics", Looks: "looks", Look: "look",
                           Cast: "cast", Recipe: "recipe", Metamerism: "metamerism", Fit: "fit", Cgats: "cgats", Request: "request"
   room :Boards, "boards", Readings: "readings", Promotion: "promotion", Layout: "layout", Design: "design", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
-                          WorkOrder: "work_order", Vary: "vary", Request: "request"
+                          WorkOrder: "work_order", Vary: "vary", Touches: "touches", Request: "request"
 end

@@ -52,7 +52,7 @@ module Rhexon
         fit = solved
         error = error_sd
         found = mains(fit, error) + pairs(fit, error)
-        Result.new(effects: found.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error, freedom: freedom, lost: lost(fit)).freeze
+        Result.new(effects: found.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error, freedom: freedom, lost: lost).freeze
       end
 
       private
@@ -167,7 +167,7 @@ module Rhexon
         Effect.new(size: size, low: half && size - half, high: half && size + half, told: told, **names).freeze
       end
 
-      def lost(_fit)
+      def lost
         gone = (terms - estimable).reject { |term| term[0] == :block }.map { |term| named(term) }.uniq
         return [] if gone.empty?
 

@@ -11,10 +11,8 @@ module Rhexon
         def reflectance = @reflectance ||= made.call
 
         # @return [Look]
-        def look(light = Light.find("D65")) = Look.new(reflectance, light)
+        def look(light = Light.find("D65")) = (@looks ||= {})[light.id] ||= Look.new(reflectance, light)
       end
-      # More dye on a wood that is as dark as this hardly moves it: least change of L* from a stain, and the L* below which that is said.
-      HARDLY = 1.0
 
       # @param wood [Wood]
       # @param steps [Array<Hash>] of a schedule document
@@ -120,8 +118,9 @@ module Rhexon
       end
 
       def limited(product, optics, before, found)
+        limit = Reference.table("colour").fetch("limited")
         moved = before - Spectrum.lab(found.reflectance, Light.find("D65"))[0]
-        @notes |= found.notes = [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < HARDLY && before < 45
+        @notes |= found.notes = [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
       end
 
       def coated(step, coat)

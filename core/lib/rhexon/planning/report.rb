@@ -91,7 +91,7 @@ module Rhexon
 
       def goal
         goal = @plan.model.goal
-        { "name" => @shop.goal, "late_min" => @plan.build.late_min, "latest_ready" => iso(latest_ready), "scuffs" => @plan.build.scuffs.size, "sessions" => goal.sessions(@plan.trial), "hands_min" => goal.hands_min(@plan.trial) }
+        { "name" => @shop.goal, "late_min" => @plan.build.late_min, "latest_ready" => iso(latest_ready), "scuffs" => @plan.build.scuffs.size, "sessions" => goal.sessions(@plan.trial), "hands_min" => goal.hands_min(@plan.trial), "value" => @plan.build.goal }
       end
 
       def latest_ready = @plan.build.ready.values.compact.max || @shop.now

@@ -22,7 +22,6 @@ module Rhexon
 
       # @param best [Trial]
       # @param builds [Integer] how many may be made
-      # @yield [Trial] each better one; false stops
       # @return [Array(Trial, Integer)] the best, and how many were made
       def run(best, builds)
         return [ best, 0 ] if @m.pieces.size < 2 && @m.size < 2
