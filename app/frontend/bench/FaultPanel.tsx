@@ -18,7 +18,10 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   const [ways, setWays] = useState<MendingWay[] | null>(null)
   const [trouble, setTrouble] = useState("")
   useEffect(() => {
-    if (open && faults.length === 0) void send<{ faults: Fault[] }>("GET", "/faults").then((answer) => setFaults(answer.faults))
+    if (open && faults.length === 0)
+      send<{ faults: Fault[] }>("GET", "/faults")
+        .then((answer) => setFaults(answer.faults))
+        .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
   }, [open, faults.length])
   useEffect(() => {
     setWays(null)

@@ -29,7 +29,7 @@ export function LongerSearch({ plan, onKeep }: Props) {
   }, [plan])
   const stop = () => {
     setSearch((before) => before && { ...before, state: "stopped" })
-    void send("POST", "/pieces/plan/stop_search", {})
+    send("POST", "/pieces/plan/stop_search", {}).catch(() => undefined)
   }
   if (!search) return null
   return (
