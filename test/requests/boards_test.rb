@@ -69,6 +69,7 @@ class BoardsRequestTest < RequestTest
 
   test "an instrument that fails says how, and nothing is kept" do
     cell = make_board.cells.first
+    travel(1.day) { measure(cell, "gloss") }
     { "disconnected" => /does not answer/, "out_of_range" => /out of its range/ }.each do |fault, wanted|
       Devices.instrument("lab").hand.fault = fault
       measure(cell, "lab")
