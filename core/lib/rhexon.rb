@@ -29,7 +29,7 @@ module Rhexon
   room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Spot: "spot", Placing: "placing", Settling: "settling",
                           Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Orders: "orders", Unfold: "unfold"
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
-  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Alternatives: "alternatives", Catalogue: "catalogue"
+  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Course: "course", Laid: "course", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
   room :Faults, "faults", Fault: "fault", Mending: "mending", Log: "log"
   room :Areas, "areas", WetEdge: "wet_edge", Sections: "sections"
@@ -40,6 +40,6 @@ module Rhexon
   room :Stock, "stock", Keeping: "keeping", Needs: "needs", Packs: "packs", Consumables: "consumables", Shopping: "shopping", Batch: "batch"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab", Light: "light", Spectrum: "spectrum", Reflectance: "reflectance", Layer: "layer", Surface: "surface", Wood: "wood", Optics: "optics", Looks: "looks", Look: "look",
                           Cast: "cast", Recipe: "recipe", Metamerism: "metamerism", Fit: "fit", Cgats: "cgats", Request: "request"
-  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Layout: "layout", Design: "design", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
+  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Tried: "tried", Layout: "layout", Design: "design", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
                           WorkOrder: "work_order", Vary: "vary", Touches: "touches", Request: "request"
 end

@@ -14,13 +14,13 @@ module Rhexon
       # @param products [Hash{String=>Materials::Product}]
       # @param room [String, nil] where the piece will be finished
       # @param methods [Hash{String=>String}] method on the board => method on the piece, e.g. {"spray"=>"brush"}
-      # @param cell [Hash] {readings: Integer, age_days: Integer, timber:, piece_wood:}
+      # @param cell [Hash] {readings: Integer, age_days: Integer, spots_early: whether spots were tested before full cure, timber:, piece_wood:, area_m2:, piece_area_m2:, ruined:}
       # @return [Result]
       def promote(layers, products:, room: nil, methods: {}, cell: {})
         differences = []
         steps = layers.map { |step| adapt(step, products, methods, differences) }
         document = Schedule::Document.check!(Schedule::Document.empty(room: room).merge("steps" => steps))
-        Result.new(document: document, differences: differences.uniq, cautions: cautions(cell))
+        Result.new(document: document, differences: [ *differences.uniq, *area(cell, document, products) ], cautions: cautions(cell))
       end
 
       def adapt(step, products, methods, differences)
@@ -40,10 +40,21 @@ module Rhexon
       end
       private_class_method :adapt
 
+      # A cell is wiped off in seconds; a face is not.
+      def area(cell, document, products)
+        there, here = cell.values_at(:area_m2, :piece_area_m2)
+        return [] unless there && here && here > there
+
+        wet = document["steps"].filter_map { |step| products[step["product"]]&.milestone("wipe_off_latest")&.value }.min
+        [ "#{format("%.2g", there)} m² on the board, #{format("%.2g", here)} m² here#{"; wipe off within #{wet.round} min, in parts if need be" if wet}" ]
+      end
+      private_class_method :area
+
       def cautions(cell)
         [ ("This cell has no reading yet." if cell[:readings].to_i.zero?),
           ("The cell is #{cell[:age_days]} days old; a look settles in #{LOOK_DAYS}." if cell[:age_days] && cell[:age_days] < LOOK_DAYS),
-          ("The board is #{cell[:timber]}, the piece #{cell[:piece_wood]}." if cell[:timber] && cell[:piece_wood] && cell[:timber] != cell[:piece_wood]),
+          ("Spots were tested before its full cure." if cell[:spots_early]),
+          *Tried.differences([], [], products: {}, timber: cell.values_at(:timber, :piece_wood)).map { |found| "#{found.words.sub(/^./, &:upcase)}." },
           ("The cell was ruined: #{cell[:ruined]}." if cell[:ruined]) ].compact
       end
       private_class_method :cautions

@@ -14,6 +14,9 @@ module Rhexon
       def coats = placements.select { |placement| placement.pass.film? }
       def document = piece.schedule
 
+      # @return [Course] of the face that is shown
+      def course = @course ||= Course.new(self)
+
       # Passes that lay something on and are not done.
       def laid = placements.select { |placement| placement.pass.leaves_something? && placement.status != "done" }
 
@@ -62,8 +65,21 @@ module Rhexon
       end
 
       # A remedy that is not a change of the schedule: a place to go to.
-      # @param place [String] "product", "shelf" or "shopping"
-      def go(label, place, product_id) = Remedy.new(label: label, place: { "name" => place, "product" => product_id })
+      # @param place [String] "product", "shelf", "shopping", "trial" (a new one) or "colour" (the desk)
+      def go(label, place, product_id = nil) = Remedy.new(label: label, place: { "name" => place, "product" => product_id })
+
+      # @return [Materials::Product, nil] shellac without wax
+      def dewaxed = shelf.find { |product| product.class_id == "shellac" && !product.waxy? }
+
+      # A seal coat of a product under the step of a placement.
+      # @param faces [Array<String>, nil] those it goes on; nil: all
+      # @param set [Hash] other fields of its step
+      def seal_under(placement, product, label, faces: placement.pass.step["faces"], **set)
+        method = product.methods_known.include?(placement.pass.method) ? placement.pass.method : product.methods_known.first
+        seal = { "id" => Schedule::Edit.free_id(document), "kind" => "coat", "role" => "seal", "product" => product.id, "method" => method, "wet_um" => product.wet_um(method).value, "coats" => 1, **(faces ? { "faces" => faces } : {}), **set }
+        before = document["steps"].take_while { |step| step["id"] != placement.pass.step["id"] }.last
+        remedy(label, { "op" => "add_step", "after" => before && before["id"], "step" => seal })
+      end
 
       # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off first.
       def change(placement, label, set)

@@ -3,14 +3,20 @@ module Rhexon
     # A wood by the reflectance of its bare, sanded surface.
     # @!attribute reflectance [Array<Float>] 31 values
     # @!attribute uptake      [Float] how greedily it drinks stain; 1 for the mean
+    # @!attribute spots, tannin, knots [Boolean] known to blotch; holds tannin; holds resinous knots
     # @!attribute read        [Boolean] read on a board, not taken from the table of species
     # @!attribute drift       [Hash{String=>Array<Float>}] L*a*b* that light adds: "30d", "2y"
-    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :read, :drift, keyword_init: true) do
+    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :read, :drift, keyword_init: true) do
       self::BOARDS = { "pale" => "pale", "mean" => "lab", "dark" => "dark" }.freeze
 
       class << self
         # @return [Array<String>]
         def species = table.fetch("woods").keys
+
+        # The species in a wood as a shop names it: "quarter-sawn white oak" is oak.
+        # @param words [String, nil]
+        # @return [String, nil]
+        def named(words) = words.to_s.downcase.split(/[^[:alpha:]]+/).reverse.find { |word| species.include?(word) }
 
         # @param species [String]
         # @param board [String] pale, mean or dark board of the kind
@@ -50,7 +56,7 @@ module Rhexon
         def record(species) = table.fetch("woods")[species] || raise(Refusal.new("The wood #{species.inspect} is not known", where: "wood", accepted: "#{self.species.join(", ")}, or a reading of the board"))
 
         def made(species, board, reflectance, record, read)
-          new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0, spots: record["spots"] || false, read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
+          new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0, spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false, read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
         end
 
         def shape(record)

@@ -4,8 +4,12 @@ module Rhexon
     # @!attribute faces [Hash{String=>Hash}] face id => {"area_m2", "wood"}; areas are per single piece
     # @!attribute job [String] pieces of one job are late together
     # @!attribute by  [String, nil] the only person who works on it
+    # @!attribute named_wood [String, nil] as the shop names it
+    # @!attribute wanted [Hash] "lab" (D65, 2 degree) and "light" it will be seen in
+    # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
+    # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
-    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house, keyword_init: true) do
+    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house, :named_wood, :wanted, :boards, :look_approved, keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be used again.
       # @return [Piece]
       def self.same(piece)

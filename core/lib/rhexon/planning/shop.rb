@@ -4,7 +4,7 @@ module Rhexon
   module Planning
     # What a plan is made from, read and checked: the values behind rhexon-shop/1.
     class Shop
-      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "shellac_months" => 6 }.freeze
+      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6 }.freeze
 
       # Work that is put off must be in time on nine days of ten.
       SAFE = 0.9
@@ -117,7 +117,7 @@ module Rhexon
         Schedule::Document.check_names!(document, faces: faces.keys, products: laid, helpers: helpers, rooms: rooms.keys)
         refuse_strangers(record, document)
         Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]), job: record["job"] || record["id"], by: record["by"],
-                  ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {})).freeze)
+                  ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {}), named_wood: record["wood"], wanted: record["wanted"] || {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue Refusal => refusal
         raise Refusal.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end

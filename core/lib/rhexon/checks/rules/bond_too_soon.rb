@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so it is silent without either.
+      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so it is silent without either;
+      # over a stain it leaves the word to colour.stain_not_dry.
       module BondTooSoon
         module_function
 
@@ -9,10 +10,13 @@ module Rhexon
           context.placements.filter_map do |placement|
             next unless %w[pin log].include?(placement.because)
 
-            early = placement.waits.select { |wait| wait.reached_at && placement.work_start < wait.reached_at }.max_by(&:reached_at)
-            finding(context, placement, early) if early
+            early = early(placement)
+            finding(context, placement, early) if early && early.pass.kind != "stain"
           end
         end
+
+        # @return [Planning::Drier::Reached, nil] the milestone that was missed by most
+        def early(placement) = placement.waits.select { |wait| wait.reached_at && placement.work_start < wait.reached_at }.max_by(&:reached_at)
 
         def finding(context, placement, early)
           milestone = Schedule::Words::MILESTONES.fetch(early.name)

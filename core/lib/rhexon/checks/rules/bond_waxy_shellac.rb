@@ -33,18 +33,10 @@ module Rhexon
         end
 
         def remedies(context, placement, lower, layer)
-          dewaxed = context.shelf.find { |product| product.class_id == "shellac" && !product.waxy? } or return []
+          dewaxed = context.dewaxed or return []
           lower_step = context.placements.find { |other| other.pass.key == layer.pass }.pass.step
           swap = context.remedy("Use #{dewaxed.name} instead of #{lower.name}", { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } })
-          [ (swap if context.placements.none? { |other| other.pass.step.equal?(lower_step) && other.status != "planned" }), between(context, placement, lower_step, dewaxed) ]
-        end
-
-        def between(context, placement, lower_step, dewaxed)
-          method = dewaxed.methods_known.include?(placement.pass.method) ? placement.pass.method : dewaxed.methods_known.first
-          seal = { "id" => Schedule::Edit.free_id(context.document), "kind" => "coat", "role" => "seal", "product" => dewaxed.id, "method" => method,
-                   "wet_um" => dewaxed.wet_um(method).value, "coats" => 1, **(lower_step["faces"] ? { "faces" => lower_step["faces"] } : {}) }
-          before = context.document["steps"].take_while { |step| step["id"] != placement.pass.step["id"] }.last
-          context.remedy("Seal with #{dewaxed.name} in between", { "op" => "add_step", "after" => before["id"], "step" => seal })
+          [ (swap if context.placements.none? { |other| other.pass.step.equal?(lower_step) && other.status != "planned" }), context.seal_under(placement, dewaxed, "Seal with #{dewaxed.name} in between", faces: lower_step["faces"]) ]
         end
       end
     end

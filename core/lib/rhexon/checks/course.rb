@@ -1,0 +1,65 @@
+module Rhexon
+  module Checks
+    # What is done on one face, in the order of the document, with what the plan made of it.
+    # @!attribute step       [Hash]
+    # @!attribute product    [Materials::Product, nil]
+    # @!attribute placements [Array<Planning::Placement>] less scuffs; empty when the step could not be placed
+    Laid = Struct.new(:step, :product, :placements, keyword_init: true) do
+      def first = placements.first
+      def begun? = placements.any? { |placement| placement.status != "planned" }
+      def stain? = step["kind"] == "stain"
+      def coat? = step["kind"] == "coat"
+
+      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can.
+      def colours? = stain? || (coat? && product.colour == "tinted")
+    end
+
+    # The steps of one shown face.
+    class Course
+      # @return [Array<Laid>]
+      attr_reader :laid
+
+      # @param context [Context]
+      def initialize(context)
+        @context = context
+        piece = context.piece
+        face = piece.faces.keys.find { |id| piece.shown?(id) } || piece.faces.keys.first
+        mine = context.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }
+        @laid = mine.map { |step| Laid.new(step: step, product: context.shop.products[step["product"]], placements: context.placements.select { |placement| placement.pass.step["id"] == step["id"] && !placement.pass.inserted }) }
+      end
+
+      def steps = laid.map(&:step)
+
+      # @return [Array<Laid>] stains and coats before, nearest last
+      def under(one) = laid.take_while { |other| !other.equal?(one) }.select { |other| other.stain? || other.coat? }
+
+      # @return [Laid, nil] the stain or coat that follows
+      def over(one) = laid.drop_while { |other| !other.equal?(one) }.drop(1).find { |other| other.stain? || other.coat? }
+
+      # @return [Prep::Abrasive, nil] the last the bare wood was sanded with before
+      def last_grit(one)
+        sanded = laid.take_while { |other| !other.equal?(one) }.take_while { |other| !other.coat? }.select { |other| other.step["kind"] == "sand" }.last
+        sanded && Prep::Abrasive.read(sanded.step["grits"].last)
+      end
+
+      # Colours of which nothing is laid on yet.
+      def open_colours = laid.select { |one| one.colours? && one.first && !one.begun? }
+
+      # @return [Colour::Wood, nil] nil when the wood has no colour figures
+      def wood(board = "mean") = (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.of(species, board)
+
+      # The look in the end.
+      # @param without [Symbol, nil] :colour leaves stains out, :yellow takes the yellow out of clear films
+      # @return [Colour::Looks::Stage, nil] nil when the wood or a product has no colour figures
+      def look(board: "mean", without: nil, years: 0, steps: self.steps)
+        found = wood(board) or return
+        steps = steps.reject { |step| step["kind"] == "stain" } if without == :colour
+        clear = without == :yellow ? @context.shop.products.values.select { |product| product.film? && product.colour == "clear" }.to_h { |product| [ product.id, 0.0 ] } : {}
+        Colour::Looks.new(found, steps, @context.shop.products, years: years, strengths: clear).final.then { |stage| stage if stage.gaps.empty? }
+      end
+
+      # @return [Array<Numeric>, nil] wanted L*a*b*, D65
+      def target = @context.piece.wanted["lab"]
+    end
+  end
+end

@@ -1,0 +1,27 @@
+module Rhexon
+  module Checks
+    module Rules
+      # colour.metamer: the look matches by day and not in the light of its place. Silent without a wanted colour or a light, and where it does not match by day either.
+      module ColourMetamer
+        module_function
+
+        def call(context)
+          course = context.course
+          light = context.piece.wanted["light"]
+          last = course.laid.reverse.find { |one| one.coat? || one.stain? }
+          return [] unless course.target && light && last&.first && !last.begun? && (seen = course.look)
+
+          found = Colour::Metamerism.of(seen.reflectance, Colour::Reflectance.from_lab(course.target, Colour::Light.find("D65"), shape: course.wood.reflectance), lamp: light)
+          found.caution ? [ finding(context, course.laid.find(&:colours?) || last, light, found) ] : []
+        rescue Refusal
+          []
+        end
+
+        def finding(context, laid, light, found)
+          context.finding("colour.metamer", "caution", "Right by day, not by lamp", "#{found.caution} It is seen in that light: judge the board there, and choose colours that hold.", placement: laid.first,
+                          figures: { day: found.differences["D65"].round(1), place: found.differences[light].round(1) }, remedies: [ context.go("Try other colourants", "colour") ])
+        end
+      end
+    end
+  end
+end
