@@ -7,11 +7,13 @@ gem "alba", "~> 4.0"
 gem "bootsnap", require: false
 gem "csv", "~> 3.3"
 gem "icalendar", "~> 2.12"
+gem "image_processing", "~> 2.0", require: false
 gem "inertia_rails", "~> 3.23"
 gem "kramdown", "~> 2.5"
 gem "prawn", "~> 2.5"
 gem "puma", ">= 6"
 gem "rqrcode", "~> 2.2"
+gem "ruby-vips", "~> 2.2", require: false
 gem "sqlite3", "~> 2.8"
 gem "typelizer", "~> 0.14"
 gem "vite_rails", "~> 3.11"

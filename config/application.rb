@@ -2,7 +2,9 @@ require_relative "boot"
 
 require "rails"
 require "active_model/railtie"
+require "active_job/railtie"
 require "active_record/railtie"
+require "active_storage/engine"
 require "action_controller/railtie"
 require "action_view/railtie"
 require "rails/test_unit/railtie"
@@ -17,6 +19,13 @@ module Workshop
     config.time_zone = "UTC"
     # Triggers keep the log append-only; only SQL can describe them.
     config.active_record.schema_format = :sql
+
+    # Photos are made small when they come in and sent by their own controller: nothing is analysed, varied or uploaded past it.
+    config.active_storage.service = Rails.env.to_sym
+    config.active_storage.draw_routes = false
+    config.active_storage.track_variants = false
+    config.active_storage.analyzers = []
+    config.active_storage.previewers = []
 
     config.middleware.use Rack::Deflater
   end

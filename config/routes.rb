@@ -26,8 +26,13 @@ Rails.application.routes.draw do
       post :redo
       get :history
     end
+    get :photos, on: :member
   end
 
+  resources :photos, only: %i[create show destroy] do
+    get :thumb, on: :member
+    post :colour, on: :member
+  end
   resource :colour, only: %i[show create], path: "boards/colour"
   resources :trials, only: %i[new create update] do
     post :preview, on: :collection
@@ -36,8 +41,14 @@ Rails.application.routes.draw do
     post :picks, on: :member
     get :readings, on: :member
     get :sheet, on: :member
+    get :label, on: :member
     post :read_file, on: :member
+    post :quick, on: :member
+    post :verdict, on: :member
     resources :cells, only: %i[update] do
+      get :approval, on: :member
+      post :approve
+      post :photo_colour
       post :readings
       post :measure
       post :promotion

@@ -14,7 +14,7 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
@@ -98,26 +98,6 @@ CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "clim
 CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
 CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
 CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
-CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, CONSTRAINT "fk_rails_93638c4d9d"
-FOREIGN KEY ("corrects_id")
-  REFERENCES "entries" ("id")
-, CONSTRAINT "fk_rails_24cbbcc773"
-FOREIGN KEY ("revision_id")
-  REFERENCES "revisions" ("id")
-, CONSTRAINT "fk_rails_e307ba5c99"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT "fk_rails_5badce1d33"
-FOREIGN KEY ("mix_id")
-  REFERENCES "mixes" ("id")
-, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault')));
-CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
-CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
-CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
-CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
-CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
-CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
 FOREIGN KEY ("board_id")
   REFERENCES "boards" ("id")
@@ -161,7 +141,54 @@ CREATE INDEX "index_pair_picks_on_loser_id" ON "pair_picks" ("loser_id");
 CREATE UNIQUE INDEX "index_pair_picks_on_client_id" ON "pair_picks" ("client_id");
 CREATE TRIGGER pair_picks_refuse_update BEFORE UPDATE ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END;
 CREATE TRIGGER pair_picks_refuse_delete BEFORE DELETE ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END;
+CREATE TABLE IF NOT EXISTS "active_storage_blobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "key" varchar NOT NULL, "filename" varchar NOT NULL, "content_type" varchar, "metadata" text, "service_name" varchar NOT NULL, "byte_size" bigint NOT NULL, "checksum" varchar, "created_at" datetime(6) NOT NULL);
+CREATE UNIQUE INDEX "index_active_storage_blobs_on_key" ON "active_storage_blobs" ("key");
+CREATE TABLE IF NOT EXISTS "active_storage_attachments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "record_type" varchar NOT NULL, "record_id" integer NOT NULL, "blob_id" integer NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_c3b3935057"
+FOREIGN KEY ("blob_id")
+  REFERENCES "active_storage_blobs" ("id")
+);
+CREATE INDEX "index_active_storage_attachments_on_blob_id" ON "active_storage_attachments" ("blob_id");
+CREATE UNIQUE INDEX "index_active_storage_attachments_uniqueness" ON "active_storage_attachments" ("record_type", "record_id", "name", "blob_id");
+CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
+FOREIGN KEY ("mix_id")
+  REFERENCES "mixes" ("id")
+, CONSTRAINT "fk_rails_e307ba5c99"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_24cbbcc773"
+FOREIGN KEY ("revision_id")
+  REFERENCES "revisions" ("id")
+, CONSTRAINT "fk_rails_93638c4d9d"
+FOREIGN KEY ("corrects_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT "fk_rails_d9bd4a4b04"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault','approved','verdict')));
+CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
+CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
+CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
+CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
+CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
+CREATE INDEX "index_entries_on_cell_id" ON "entries" ("cell_id");
+CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TABLE IF NOT EXISTS "photos" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer, "piece_id" integer, "entry_id" integer, "client_id" varchar NOT NULL, "words" varchar, "light" varchar, "width" integer NOT NULL, "height" integer NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6dc6f4da2c"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT "fk_rails_fb53ad0800"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_001cff122d"
+FOREIGN KEY ("entry_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT a_photo_is_of_one_thing CHECK ((cell_id IS NOT NULL) + (piece_id IS NOT NULL) + (entry_id IS NOT NULL) <= 1), CONSTRAINT a_photo_has_a_size CHECK (width > 0 AND height > 0));
+CREATE INDEX "index_photos_on_cell_id" ON "photos" ("cell_id");
+CREATE INDEX "index_photos_on_piece_id" ON "photos" ("piece_id");
+CREATE INDEX "index_photos_on_entry_id" ON "photos" ("entry_id");
+CREATE UNIQUE INDEX "index_photos_on_client_id" ON "photos" ("client_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123190000'),
 ('20261123170000'),
 ('20261123160000'),
 ('20261123140000'),

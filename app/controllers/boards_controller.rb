@@ -1,18 +1,44 @@
 # Sample boards.
 class BoardsController < ApplicationController
   def index
-    boards = Board.includes(:piece, cells: :readings).order(made_on: :desc, id: :desc)
-    render inertia: "Boards/Index", props: { boards: boards.map { |board| BoardState.new(board).board } }
+    boards = Board.includes(:piece, cells: %i[readings photos]).order(made_on: :desc, id: :desc)
+    render inertia: "Boards/Index", props: { boards: boards.map { |board| BoardState.new(board).board }, look_again: look_again(boards) }
   end
 
   def show
-    render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, :trial, cells: [ :readings, { schedules: :piece } ]).find(params[:id])).to_h
+    render inertia: "Boards/Show", props: BoardState.new(Board.includes(:piece, :trial, cells: [ :readings, :photos, { schedules: :piece } ]).find(params[:id])).to_h
   end
 
-  # On paper, 1:1.
+  # On paper, 1:1; as SVG the drawing alone.
   def sheet
     board = Board.find(params[:id])
-    send_data BoardSheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf", type: "application/pdf", disposition: "inline"
+    respond_to do |format|
+      format.svg { render body: BoardDrawing.new(board).svg, content_type: "image/svg+xml" }
+      format.any { send_data BoardSheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf", type: "application/pdf", disposition: "inline" }
+    end
+  end
+
+  # For the back of the board.
+  def label
+    label = BoardLabel.new(Board.find(params[:id]), board_url(params[:id]))
+    respond_to do |format|
+      format.svg { render body: label.svg, content_type: "image/svg+xml" }
+      format.pdf { send_data label.pdf, filename: "label-#{params[:id]}.pdf", type: "application/pdf", disposition: "inline" }
+    end
+  end
+
+  # Many readings at once: all are kept, or none.
+  def quick
+    board = Board.find(params[:id])
+    kept = QuickReadings.new(board, body).record!(now: Time.current)
+    render json: BoardState.new(board.reload).to_h.merge(kept: kept)
+  end
+
+  # What was decided, and why.
+  def verdict
+    board = Board.find(params[:id])
+    Verdict.record!(board, body)
+    render json: BoardState.new(board).to_h
   end
 
   # Colour readings as CGATS text.
@@ -52,6 +78,12 @@ class BoardsController < ApplicationController
   end
 
   private
+
+  # Boards that wait to be looked at again, the longest first.
+  def look_again(boards)
+    due = boards.filter_map { |board| (look = board.relooks(today).reverse.find { |found| found.state == "due" }) && { id: board.id, name: board.name, days: look.days, on: look.on.iso8601 } }
+    due.sort_by { |found| found[:on] }
+  end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 end

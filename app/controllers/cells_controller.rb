@@ -19,6 +19,24 @@ class CellsController < ApplicationController
     answer
   end
 
+  # The colour of a marked patch of a photo, kept as a reading of its own kind.
+  def photo_colour
+    photo = cell.photos.find_by(id: body["photo"]) or raise Rhexon::Refusal.new("That is no photo of this cell", where: "photo")
+    Reading.record!(cell: cell, client_id: body["client_id"], kind: "photo_lab", value: photo.colour(body["patch"], body["grey"], white: body["white"]), observer: body["observer"].presence, light: photo.light, instrument: "a photo", taken_at: photo.created_at)
+    answer
+  end
+
+  # A sheet on which a client approves the look of this cell.
+  def approval
+    send_data ApprovalSheet.new(cell, board_url(board)).pdf, filename: "approval-#{board.name.parameterize}-#{cell.label}.pdf", type: "application/pdf", disposition: "inline"
+  end
+
+  def approve
+    Rhexon.refuse_unless(board.piece, "The board is for no piece, so there is nothing to approve it for", where: "piece", accepted: "a board of a piece")
+    Approval.record!(board.piece, body, cell: cell)
+    answer
+  end
+
   # What promoting would change, or why it cannot be, before it is done.
   def promotion_preview
     result = promoted

@@ -35,6 +35,11 @@ class PiecesController < ApplicationController
     end
   end
 
+  # Photos of a piece and of what its log says.
+  def photos
+    render json: { photos: Photo.of_piece(Piece.find(params[:id])).map { |photo| PhotoSerializer.new(photo).to_h } }
+  end
+
   private
 
   def overview(job, plan)
@@ -47,7 +52,7 @@ class PiecesController < ApplicationController
       levels: Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level).tally }
   end
 
-  def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES }
+  def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
 
   def job
     return Job.in_hand.find(params[:job_id]) if params[:job_id].present?
@@ -67,7 +72,7 @@ class PiecesController < ApplicationController
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
 
-  def given = @given ||= params.permit(:name, :count, :wood, :use, :arris, :look, :wanted_colour, :wanted_gloss, faces: %i[name area_m2 grain kind])
+  def given = @given ||= params.permit(:name, :count, :wood, :use, :arris, :look, :wanted_colour, :wanted_gloss, :light, faces: %i[name area_m2 grain kind])
 
   def piece_params
     given.to_h.except("faces").compact_blank.merge(faces_attributes: faces.each_with_index.map { |face, index| face.merge(position: index) })

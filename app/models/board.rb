@@ -16,8 +16,27 @@ class Board < ApplicationRecord
   # @return [Rhexon::Boards::Layout::Sheet]
   def sheet = @sheet ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size, stages: step_strip ? strip_hexes.size : 0)
 
+  # Layers of each stage of the step strip.
+  def strip_layers = step_strip && trial ? Rhexon::Boards::StepStrip.stages(trial.base) : []
+
   # The base of the trial after each stage.
   def strip_hexes = step_strip && trial ? LooksState.new(wood, trial.base).stage_hexes : []
+
+  # All that is laid on it, the stages of its step strip among it.
+  # @return [Rhexon::Boards::WorkOrder]
+  def work_order = @work_order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] }.merge(strip_layers.each_with_index.to_h { |layers, stage| [ strip_name(stage), layers ] }))
+
+  # @return [Hash{String=>Float}] m² by cell and stage
+  def areas
+    strips = strip_layers.any? ? sheet.strips : []
+    (cells.map(&:label) + strips.each_index.map { |stage| strip_name(stage) }).zip([ *places, *strips ]).to_h { |name, place| [ name, place.width_mm * place.height_mm / 1e6 ] }
+  end
+
+  # When it is to be looked at again.
+  # @return [Array<Rhexon::Boards::Relook::Look>]
+  def relooks(today) = Rhexon::Boards::Relook.of(made_on, cells.flat_map(&:readings).map { |reading| Shop.current.clock.date(reading.taken_at.to_i / 60) }.uniq, today)
+
+  def strip_name(stage) = stage.zero? ? "strip bare" : "strip #{stage}"
 
   # @return [Array<Numeric>, nil] L*a*b* its cells are held against
   def target_lab = trial&.target || piece&.target_lab

@@ -26,7 +26,7 @@ class BoardSheet
   end
 
   # @return [Rhexon::Boards::WorkOrder]
-  def order = @order ||= Rhexon::Boards::WorkOrder.new(@board.cells.to_h { |cell| [ cell.label, cell.layers ] })
+  def order = @board.work_order
 
   private
 
@@ -76,14 +76,11 @@ class BoardSheet
   def write_order
     heading("Order of work")
     order.passes.each_with_index do |pass, index|
-      step = Rhexon::Schedule::Words.step(pass.step, @names[pass.step["product"]])
-      step += ", thinned #{pass.step.dig("thinning", "percent")} %" if pass.step["thinning"]
-      coats = pass.step["coats"].to_i > 1 ? ", #{pass.step["coats"]} coats" : ""
-      @pdf.text(plain(@pdf, "#{index + 1}. #{step}#{coats}: on #{pass.cells.join(", ")}#{"; cover #{pass.masked.join(", ")}" if pass.masked.any?}"), size: 10)
+      words = pass.words(@names[pass.step["product"]])
+      @pdf.text(plain(@pdf, "#{index + 1}. #{words}: on #{pass.cells.join(", ")}#{"; cover #{pass.masked.join(", ")}" if pass.masked.any?}"), size: 10)
     end
-    areas = @board.cells.zip(@board.places).to_h { |cell, place| [ cell.label, place.width_mm * place.height_mm / 1e6 ] }
     @pdf.move_down(4 * MM)
-    @pdf.text(plain(@pdf, order.amounts(areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", ")), size: 10)
+    @pdf.text(plain(@pdf, order.amounts(@board.areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", ")), size: 10)
   end
 
   def heading(text)

@@ -8,12 +8,13 @@ class BoardState
 
   def to_h
     { board: board, shelf: products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
-      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h }
+      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
+      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.of(@board), approval: @board.piece && Approval.of(@board.piece)&.to_h, work: work }
   end
 
   private
 
-  def measures = Rhexon::Boards::Readings.measures.map { |kind, record| { kind: kind, name: record["name"], unit: record["unit"], accepted: record["accepted"] } }
+  def measures = Rhexon::Boards::Readings.measures.map { |kind, record| { kind: kind, name: record["name"], unit: record["unit"], accepted: record["accepted"], cured: record["cured"] || false } }
 
   # What was varied, and what each thing does to each measure that was read.
   def trial
@@ -31,6 +32,16 @@ class BoardState
   def effects(measure, found, record)
     { measure: measure, name: record["name"], unit: record["unit"].to_s, lost: found.lost,
       effects: found.effects.map { |effect| { words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2), low: effect.low&.round(2), high: effect.high&.round(2), told: effect.told } } }
+  end
+
+  def today = Shop.current.clock.date(Time.current.to_i / 60)
+
+  # The order of work over all cells, each material mixed once.
+  def work
+    order = @board.work_order
+    { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: pass.cells, masked: pass.masked } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products) }
+  rescue Rhexon::Refusal
+    nil
   end
 
   def products = @products ||= Shelf.products

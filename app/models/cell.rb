@@ -3,6 +3,7 @@ class Cell < ApplicationRecord
   belongs_to :board
   has_many :readings, -> { order(:taken_at, :id) }, dependent: :restrict_with_error, inverse_of: :cell
   has_many :schedules, foreign_key: :from_cell_id, inverse_of: :from_cell, dependent: :nullify
+  has_many :photos, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :cell
 
   validates :label, presence: true, uniqueness: { scope: :board_id }
   validate :layers_are_steps
@@ -13,12 +14,23 @@ class Cell < ApplicationRecord
   # @return [Array<Float>, nil] the colour read last
   def latest_lab = readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value
 
+  # @return [Float] m²
+  def area_m2 = board.places[position].then { |place| place.width_mm * place.height_mm / 1e6 }
+
+  # @return [Boolean] whether a test that wants full cure was made before it
+  def spots_early?
+    cured = layers.filter_map { |step| Shelf.products[step["product"]]&.milestone("full_cure")&.value }.max or return false
+    kinds = Rhexon::Boards::Readings.measures.select { |_, record| record["cured"] }.keys
+    readings.any? { |reading| kinds.include?(reading.kind) && reading.taken_at < board.made_on.in_time_zone("UTC") + cured.minutes }
+  end
+
   # @param piece [Piece]
   # @param methods [Hash{String=>String}] method on the board => method on the piece
   # @return [Rhexon::Boards::Promotion::Result]
   def promotion(piece, methods, today:)
     Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"], methods: methods,
-                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined })
+                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined, spots_early: spots_early?,
+                                                      area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max * piece.count })
   end
 
   private

@@ -12,7 +12,7 @@ class ColourDesk
   def self.start
     { woods: Rhexon::Colour::Wood.species, colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } }, lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
       cells: Cell.includes(:readings, board: :piece).filter_map { |cell| cell.latest_lab && { id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: cell.latest_lab, wood: cell.board.wood } },
-      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece| { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood } }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE }
+      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece| { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood } }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE, taught: BoardLessons.told, photos: Photo.where(cell_id: nil, piece_id: nil, entry_id: nil).order(id: :desc).limit(6).map { |photo| PhotoSerializer.new(photo).to_h } }
   end
 
   # Products that colour a stain or a toner, with colour figures.
@@ -50,8 +50,8 @@ class ColourDesk
     Rhexon::Colour::Metamerism.of(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
   end
 
-  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
-  def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, **weighing).made(shares)
+  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
+  def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing).made(shares)
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
 
   def under
@@ -61,7 +61,8 @@ class ColourDesk
   end
 
   def toner? = @asked["way"] == "toner"
-  def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products)
+  def surface = Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares)
+  def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products, surface: surface)
 
   # What the toner goes over: a cell that was read, or the colour that was typed.
   def seen = Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"), shape: species && Rhexon::Colour::Wood.of(species).reflectance)

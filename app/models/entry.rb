@@ -1,6 +1,6 @@
 # The log: what happened at the bench. Append-only; a correction voids the entry it names.
 class Entry < ApplicationRecord
-  KINDS = %w[started done dry_test fault note correction poured mixed discarded].freeze
+  KINDS = %w[started done dry_test fault note correction poured mixed discarded approved verdict].freeze
   AHEAD = 2.minutes
   # The same client id came with another body.
   Conflict = Class.new(StandardError)
@@ -8,8 +8,10 @@ class Entry < ApplicationRecord
   belongs_to :piece, optional: true
   belongs_to :revision, optional: true
   belongs_to :mix, optional: true
+  belongs_to :cell, optional: true
   belongs_to :corrects, class_name: "Entry", optional: true
   has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects, dependent: :restrict_with_error
+  has_many :photos, dependent: :restrict_with_error
 
   validates :kind, inclusion: { in: KINDS }
   validates :client_id, presence: true

@@ -19,7 +19,7 @@ class LooksState
   # @param wood [String] as the piece or board names it
   # @param steps [Array<Hash>] of a schedule document
   def initialize(wood, steps)
-    @species = wood.to_s.downcase.split.reverse.find { |word| Rhexon::Colour::Wood.species.include?(word) }
+    @species = Rhexon::Colour::Wood.named(wood)
     @steps = steps
   end
 
@@ -27,7 +27,7 @@ class LooksState
   def to_h
     return unless @species
 
-    LooksSerializer.new({ species: @species, lights: lights, says: Rhexon::Colour::Request::GUIDE, stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }).to_h
+    LooksSerializer.new({ species: @species, later: later, own: own, lights: lights, says: Rhexon::Colour::Request::GUIDE, stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }).to_h
   end
 
   # @return [Rhexon::Colour::Looks::Stage] the look in the end
@@ -49,13 +49,35 @@ class LooksState
   def last_hexes = @species && hexes(final)
   def last_lab = @species && final.look.lab.map { |value| value.round(1) }
 
+  # @return [Float, nil] gloss of the last film by its sheet, GU
+  def last_gloss = (top = @steps.reverse.find { |step| step["kind"] == "coat" }) && Shelf.products[top["product"]]&.sheen_gu&.value
+
   # @return [Array<Hash>] hexes after each stage, the bare wood first
   def stage_hexes = @species ? stages("mean").map { |stage| hexes(stage) } : []
 
   private
 
+  # What light makes of it in time, wood and clear films together.
+  AGES = [ [ "30d", 30 / 365.0, "30 days" ], [ "2y", 2, "2 years" ] ].freeze
+
   def stages(board)
-    self.class.kept([ @species, board, @steps, Shelf.to_core.object_id ]) { Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of(@species, board), @steps, Shelf.products).stages }
+    self.class.kept([ @species, board, @steps, Shelf.to_core.object_id ]) { reckoned(Rhexon::Colour::Wood.of(@species, board)) }
+  end
+
+  def reckoned(wood, years: 0) = Rhexon::Colour::Looks.new(wood, @steps, Shelf.products, surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares), years: years).stages
+
+  def later
+    AGES.filter_map do |time, years, words|
+      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.of(@species).aged(time)) ? reckoned(wood, years: years) : [] }.last or next
+      { words: words, lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
+    end
+  end
+
+  # Which of its products are reckoned as the shop's boards taught, and how well that fits.
+  def own
+    mine = @steps.map { |step| step["product"] }
+    BoardLessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
+                .map { |lesson| "#{lesson[:name]} is reckoned as this shop's boards taught: #{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)." }.join(" ")
   end
 
   def lights = Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }

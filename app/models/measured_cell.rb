@@ -28,7 +28,6 @@ class MeasuredCell
     timber = Random.new(@cell.board_id)
     return (looks.last_lab || [ 60.0, 8.0, 20.0 ]).map { |value| value + (timber.rand - 0.5) * 2 } if @measure == "lab"
 
-    top = @cell.layers.reverse.find { |layer| layer["kind"] == "coat" }
-    (top && Shelf.products[top["product"]]&.sheen_gu&.value || 6.0) * (0.92 + timber.rand * 0.16)
+    (looks.last_gloss || 6.0) * (0.92 + timber.rand * 0.16)
   end
 end

@@ -8,12 +8,15 @@ class Piece < ApplicationRecord
   has_many :faces, -> { order(:position, :id) }, dependent: :destroy, inverse_of: :piece
   has_one :schedule, dependent: :restrict_with_error
   has_many :entries, dependent: :restrict_with_error
+  has_many :photos, dependent: :restrict_with_error
+  has_many :boards, dependent: :nullify
   accepts_nested_attributes_for :faces
 
   validates :name, presence: { message: "Name the piece." }, uniqueness: { scope: :job_id, message: "This job already has a piece of that name." }
   validates :count, numericality: { only_integer: true, in: 1..1000, message: "How many alike: a whole number from 1 to 1000." }
   validates :wood, presence: { message: "Name the wood." }
   validates :use, inclusion: { in: USES, message: "Choose what it must stand up to." }, allow_nil: true
+  validates :light, inclusion: { in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in." }
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
   validate :wanted_look_is_understood
@@ -51,10 +54,11 @@ class Piece < ApplicationRecord
   def self.from_core(core_id) = find(core_id.to_s.delete_prefix("p"))
 
   # @param clock [Rhexon::Planning::Zone] of the shop
+  # @param tried [Array<Hash>] boards tried for it
   # @return [Hash] a piece of rhexon-shop/1
-  def to_core(clock)
-    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris,
-      "faces" => faces.map(&:to_core), "schedule" => schedule.document }
+  def to_core(clock, tried: [], approved: false)
+    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wanted" => { "lab" => target_lab, "light" => light }, "boards" => tried,
+      "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }
   end
 
   private

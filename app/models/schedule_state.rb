@@ -14,7 +14,7 @@ class ScheduleState
   end
 
   def to_h(face = nil)
-    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h }
+    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h, approval: Approval.of(@piece)&.to_h }
   end
 
   # The look after each step on a face, where its wood has colour figures.

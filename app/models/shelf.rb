@@ -4,20 +4,32 @@ module Shelf
 
   module_function
 
-  # All products of rhexon-shop/1, read again only when one of them has changed.
+  # All products of rhexon-shop/1 by their sheets, read again only when one of them has changed.
   # @return [Array<Hash>]
-  def to_core
+  def as_on_sheets
     stamp = [ Product.connection_db_config.database, *Product.pick(Arel.sql("COUNT(*), MAX(updated_at), MAX(id)")) ]
     @lock.synchronize do
-      next @core if @stamp == stamp
+      next @sheets if @stamp == stamp
 
       @stamp = stamp
-      @core = Product.order(:id).map { |product| Rhexon::Reference.freeze_deep(product.to_core) }.freeze
+      @sheets = Product.order(:id).map { |product| Rhexon::Reference.freeze_deep(product.to_core) }.freeze
+    end
+  end
+
+  # The same with what the shop's boards have taught.
+  # @return [Array<Hash>]
+  def to_core
+    sheets, lessons = as_on_sheets, BoardLessons.current
+    @lock.synchronize do
+      next @core if @core && @of == [ sheets, lessons ].map(&:object_id)
+
+      @of = [ sheets, lessons ].map(&:object_id)
+      @core = sheets.map { |record| Rhexon::Reference.freeze_deep(lessons.apply(record)) }.freeze
     end
   end
 
   # Read again the next time, however soon.
-  def forget = @lock.synchronize { @stamp = nil }
+  def forget = @lock.synchronize { @stamp = @of = nil }
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products = to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }

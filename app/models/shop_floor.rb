@@ -32,8 +32,8 @@ class ShopFloor
     @to_core ||= begin
       shop = Shop.current
       known = { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house,
-        "people" => people.map(&:to_core), "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock) }, "log" => ShopBeliefs.log(pieces, shop.clock),
-        "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
+        "people" => people.map(&:to_core), "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms.map(&:to_core), "products" => Shelf.to_core, "pieces" => pieces.map { |piece| piece.to_core(shop.clock, tried: tried.of(piece), approved: tried.approved?(piece)) }, "log" => ShopBeliefs.log(pieces, shop.clock),
+        "surface" => BoardLessons.current.surface_shares, "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core), **stock }
       known.merge("beliefs" => ShopBeliefs.of(known))
     end
   end
@@ -55,6 +55,8 @@ class ShopFloor
   def pieces = @pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
 
   private
+
+  def tried = @tried ||= TriedLooks.new(pieces)
 
   def people
     Person.at_bench.includes(:open_hours).to_a.tap { |all| raise Rhexon::Refusal.new("Nobody works at the bench yet", where: "people", accepted: "at least one person") if all.empty? }

@@ -3,11 +3,15 @@ class CellSerializer < ApplicationSerializer
   typelize words: "string[]", promoted_to: "Array<{ id: number; name: string }>"
   attribute(:words) { |cell| cell.layers.map { |step| Rhexon::Schedule::Words.step(step, params[:names][step["product"]]) } }
   attribute(:promoted_to) { |cell| cell.schedules.map { |schedule| { id: schedule.piece.id, name: schedule.piece.name } } }
-  typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string> }", { nullable: true } ], varied: "string[]"
-  attribute(:predicted) { |cell| LooksState.new(cell.board.wood, cell.layers).then { |looks| looks.last_lab && { lab: looks.last_lab, hexes: looks.last_hexes } } }
+  typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string>; gloss: number | null }", { nullable: true } ], varied: "string[]", varied_words: "string[]"
+  attribute(:predicted) { |cell| LooksState.new(cell.board.wood, cell.layers).then { |looks| looks.last_lab && { lab: looks.last_lab, hexes: looks.last_hexes, gloss: looks.last_gloss } } }
+  typelize photo_hexes: [ "Record<string, string>", { nullable: true } ]
+  attribute(:photo_hexes) { |cell| LooksState.new(cell.board.wood, []).read_hexes(cell.summary.photo_lab) }
   typelize read_hexes: [ "Record<string, string>", { nullable: true } ]
   attribute(:read_hexes) { |cell| LooksState.new(cell.board.wood, []).read_hexes(cell.summary.lab) }
   attribute(:varied) { |cell| cell.run && cell.board.trial ? cell.board.trial.named_factors.zip(cell.run).map { |factor, level| factor["levels"][level] } : [] }
+  attribute(:varied_words) { |cell| cell.run && cell.board.trial ? cell.board.trial.named_factors.zip(cell.run).map { |factor, level| "#{factor["name"]} #{factor["levels"][level]}" } : [] }
   one :summary, resource: SummarySerializer
+  many :photos, resource: PhotoSerializer
   many :readings, resource: ReadingSerializer
 end

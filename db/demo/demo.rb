@@ -12,16 +12,19 @@ module Demo
     require_relative "replay"
     require_relative "pots"
     require_relative "trial"
+    require_relative "photos"
     ActiveRecord::Base.transaction do
       people_and_rooms
       Demo.shelf!(now)
       pieces = pieces!(job!("Ostrel Quay Library, reading room", "Ostrel Quay", 25, now), YAML.safe_load_file(DOCUMENTS))
-      Demo.board!(pieces.fetch("Reading desk tops"), now)
+      board = Demo.board!(pieces.fetch("Reading desk tops"), now)
       Replay.new(now).run!(pieces)
       faults!(pieces)
       Trials.make!(pieces.fetch("Reading desk tops"), now)
       later_jobs!(now)
       Demo.pots!(now)
+      decisions!(board, pieces.fetch("Reading desk tops"), now)
+      Photos.make!(board, pieces)
     end
   end
 
@@ -48,6 +51,13 @@ module Demo
       done = Entry.standing(pieces.fetch(name)).select { |entry| entry.kind == "done" && pieces[name].schedule.document["steps"].any? { |step| step["kind"] == "coat" && step["id"] == entry.pass_key.split("/")[1] } }.last or next
       LoggedFault.record!({ "client_id" => "demo-fault-#{name}", "pass" => done.pass_key, "fault" => fault, "mending" => "leave" }, happened_at: done.happened_at + 20.minutes)
     end
+  end
+
+  # The first board is decided and approved; the trial is not.
+  def decisions!(board, piece, now)
+    chosen = board.cells.find_by!(label: "4")
+    Verdict.record!(board, { "client_id" => "demo-verdict", "cell" => chosen.id, "reason" => "The librarian knew it at once, and it hides the patches" }, now: now - 3.days)
+    Approval.record!(piece, { "client_id" => "demo-approval", "name" => "The librarian", "light" => "daylight" }, cell: chosen, now: now - 3.days)
   end
 
   # Work that has not begun.

@@ -51,5 +51,5 @@ prepare_assets() {
   fi
 }
 
-base_packages=(ruby ruby-dev ruby-bundler build-essential pkg-config git libyaml-dev libsqlite3-dev sqlite3 libxml2-dev libxslt1-dev zlib1g-dev libffi-dev tzdata)
+base_packages=(ruby ruby-dev ruby-bundler build-essential pkg-config git libyaml-dev libsqlite3-dev sqlite3 libxml2-dev libxslt1-dev zlib1g-dev libffi-dev libvips42 tzdata)
 test_packages=(chromium chromium-driver fonts-dejavu-core)

@@ -51,7 +51,7 @@ class TrialsTest < RequestTest
     # 480 + 2 x 16 mm in points.
     assert_includes response.body.force_encoding("BINARY"), format("[0 0 %.5g", 512 * 72 / 25.4)[0, 10]
     order = BoardSheet.new(board, "http://shop/boards/1").order
-    assert_equal [ "1, 2, 3, 4, bare, base", "3, 4, base", "1, 2", "1, 2, 3, 4, base" ], order.passes.first(4).map { |pass| pass.cells.join(", ") }
+    assert_equal [ "1, 2, 3, 4, bare, base, strip bare, strip 1, strip 2, strip 3, strip 4", "3, 4, base, strip 1, strip 2, strip 3, strip 4", "1, 2", "1, 2, 3, 4, base, strip 2, strip 3, strip 4" ], order.passes.first(4).map { |pass| pass.cells.join(", ") }
   end
 
   # Blotch by hand: dye strength up 1 on both boards, board 2 worse by 0.5 all over.

@@ -3,6 +3,7 @@ import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
 import { beginMix } from "@/mix/beginMix"
+import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
 import type { Touch } from "./useBench"
 
@@ -117,9 +118,23 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           <span className="small">space</span>
         </button>
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
+        {inHand && <InHandPhoto key={row.key} pass={row.key} />}
         {takeBack}
       </div>
     </section>
+  )
+}
+
+/** A photo of the work in hand goes into its log. */
+function InHandPhoto({ pass }: { pass: string }) {
+  const [kept, setKept] = useState(0)
+  return (
+    <span>
+      <PhotoButton of={{ pass }} label="Photo" size="bench" onPhoto={() => setKept(kept + 1)} />
+      <span role="status" className="sub small block">
+        {kept > 0 && (kept === 1 ? "Photo kept in the log" : `${kept} photos kept in the log`)}
+      </span>
+    </span>
   )
 }
 

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useRef } from "react"
+import { lit } from "@/colour/sheen"
 import { useLight } from "@/colour/useLight"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
@@ -79,6 +80,7 @@ type CellProps = {
 function CellButton({ cell, light, target, best, on, style, onSelect }: CellProps) {
   const { summary } = cell
   const read = cell.read_hexes?.[light]
+  const photo = cell.photo_hexes?.[light]
   const predicted = cell.predicted?.hexes[light]
   return (
     <button
@@ -89,8 +91,8 @@ function CellButton({ cell, light, target, best, on, style, onSelect }: CellProp
       data-cell={cell.id}
       data-state={best ? "best" : cell.ruined ? "ruined" : "rest"}
       className="cell"
-      data-shows={read ? "read" : predicted ? "predicted" : "nothing"}
-      style={{ ...style, background: read ?? predicted }}
+      data-shows={read ? "read" : photo ? "photo" : predicted ? "predicted" : "nothing"}
+      style={{ ...style, background: lit(read ?? photo ?? predicted, summary.gloss ?? cell.predicted?.gloss) }}
       onClick={() => onSelect(cell.id)}
       aria-label={spoken(cell, best)}
     >
@@ -125,9 +127,11 @@ function CellButton({ cell, light, target, best, on, style, onSelect }: CellProp
             ? `${Math.round(summary.gloss)} GU`
             : cell.varied.length && !cell.ruined
               ? cell.varied.join(", ")
-              : !read && predicted
-                ? "predicted"
-                : ""}
+              : !read && photo
+                ? "from a photo"
+                : !read && predicted
+                  ? "predicted"
+                  : ""}
         </span>
       </span>
     </button>

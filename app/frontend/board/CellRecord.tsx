@@ -24,11 +24,18 @@ function shown(reading: Reading, measure: Measure | undefined): string {
   return measure?.unit ? `${reading.value} ${measure.unit}` : String(reading.value)
 }
 
+const KINDS: Record<string, string> = { lab: "Colour", photo_lab: "Colour, from a photo" }
 const named = (kind: string, measure: Measure | undefined) =>
-  measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : kind === "lab" ? "Colour" : "Note"
+  measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : (KINDS[kind] ?? "Note")
+
+/** How old the cell was when it was read. */
+const aged = (at: number, made: string): string => {
+  const days = Math.max(0, Math.floor(at / 1440 - new Date(`${made}T00:00:00Z`).getTime() / 86_400_000))
+  return days === 1 ? "1 day old" : `${days} days old`
+}
 
 /** Readings of a cell, newest first. */
-export function Readings({ cell, zone, measures }: { cell: Cell; zone: string; measures: Measure[] }) {
+export function Readings({ cell, zone, measures, made }: { cell: Cell; zone: string; measures: Measure[]; made: string }) {
   if (!cell.readings.length) return null
   const of = (kind: string) => measures.find((measure) => measure.kind === kind)
   return (
@@ -40,8 +47,9 @@ export function Readings({ cell, zone, measures }: { cell: Cell; zone: string; m
             <td>{named(reading.kind, of(reading.kind))}</td>
             <td>{shown(reading, of(reading.kind))}</td>
             <td className="small sub">
-              {when(reading.at, zone)}
+              {when(reading.at, zone)}, {aged(reading.at, made)}
               {reading.observer ? `, ${reading.observer}` : ""}
+              {reading.light && reading.light !== "daylight" ? `, ${reading.light}` : ""}
             </td>
           </tr>
         ))}

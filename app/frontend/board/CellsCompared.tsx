@@ -1,8 +1,8 @@
 import type { Board, Cell } from "@/types"
 
 const WIDTH = 720
-const ROW = 62
 const LEFT = 74
+const DOT = 14
 
 type Measure = { name: string; unit: string; of: (cell: Cell) => number | null; low: number; high: number; aim: [number, number] | null }
 
@@ -15,21 +15,21 @@ export function CellsCompared({ board, selected, onSelect }: { board: Board; sel
     { name: "Liking", unit: "of 5", of: (cell) => cell.summary.liking, low: 1, high: 5, aim: null },
   ]
   const sound = board.cells.filter((cell) => !cell.ruined && cell.role !== "bare")
-  const row = ROW + Math.max(0, Math.min(sound.length - 6, 6)) * 6
-  const shown = measures.filter((measure) => sound.some((cell) => measure.of(cell) !== null))
-  if (!shown.length) return null
+  const lines = measures.filter((measure) => sound.some((cell) => measure.of(cell) !== null)).map((measure) => laid(measure, sound))
+  if (!lines.length) return null
+  const tops = lines.map((_, index) => lines.slice(0, index).reduce((sum, line) => sum + line.height, 0))
   return (
     <section aria-label="Cells compared" className="mt-4">
       <h2 className="head">Cells compared, mean of their readings</h2>
       <svg
-        viewBox={`0 0 ${WIDTH} ${shown.length * row + 10}`}
+        viewBox={`0 0 ${WIDTH} ${lines.reduce((sum, line) => sum + line.height, 0)}`}
         className="w-full"
         role="img"
         aria-label="Each measure with its cells; the same figures stand in the table of readings"
       >
-        {shown.map((measure, index) => (
-          <g key={measure.name} transform={`translate(0 ${index * row + row - 26})`}>
-            <Line measure={measure} cells={sound} selected={selected} best={board.best} onSelect={onSelect} />
+        {lines.map((line, index) => (
+          <g key={line.measure.name} transform={`translate(0 ${(tops[index] ?? 0) + line.height - 30})`}>
+            <Line {...line} selected={selected} best={board.best} onSelect={onSelect} />
           </g>
         ))}
       </svg>
@@ -37,22 +37,35 @@ export function CellsCompared({ board, selected, onSelect }: { board: Board; sel
   )
 }
 
-function Line({
-  measure,
-  cells,
-  selected,
-  best,
-  onSelect,
-}: {
+type Laid = {
   measure: Measure
-  cells: Cell[]
-  selected: number
-  best: number | null
-  onSelect: (id: number) => void
-}) {
-  const high = Math.max(measure.high, ...cells.map((cell) => measure.of(cell) ?? 0))
+  high: number
+  x: (value: number) => number
+  dots: { cell: Cell; value: number; stack: number }[]
+  height: number
+}
+
+/** Where the cells of one measure stand: as near to their value as they can, above each other where they would cover one another. */
+function laid(measure: Measure, cells: Cell[]): Laid {
+  const values = cells.map((cell) => measure.of(cell)).filter((value): value is number => value !== null)
+  const most = Math.max(...values, measure.aim?.[1] ?? 0)
+  const high = measure.high > 5 ? Math.max(Math.ceil((most * 1.15) / 5) * 5, 5) : measure.high
   const x = (value: number) => LEFT + 40 + ((value - measure.low) / (high - measure.low)) * (WIDTH - LEFT - 70)
-  const seen = new Map<number, number>()
+  const dots: Laid["dots"] = []
+  for (const cell of cells) {
+    const value = measure.of(cell)
+    if (value === null) continue
+    const near = dots.filter((dot) => Math.abs(x(dot.value) - x(value)) < DOT + 4).map((dot) => dot.stack)
+    let stack = 0
+    while (near.includes(stack)) stack += 1
+    dots.push({ cell, value, stack })
+  }
+  return { measure, high, x, dots, height: 58 + Math.max(0, ...dots.map((dot) => dot.stack)) * DOT }
+}
+
+type LineProps = Laid & { selected: number; best: number | null; onSelect: (id: number) => void }
+
+function Line({ measure, high, x, dots, selected, best, onSelect }: LineProps) {
   return (
     <g>
       <text x={0} y={5} className="compare-name">
@@ -77,32 +90,25 @@ function Line({
           {Math.round(value)}
         </text>
       ))}
-      {cells.map((cell) => {
-        const value = measure.of(cell)
-        if (value === null) return null
-        const at = Math.round(x(value) / 16)
-        const stack = seen.get(at) ?? 0
-        seen.set(at, stack + 1)
-        return (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the board above is the keyboard's way to a cell
-          <g
-            key={cell.id}
-            transform={`translate(${x(value)} ${-stack * 14})`}
-            onClick={() => onSelect(cell.id)}
-            style={{ cursor: "pointer" }}
-          >
-            <circle
-              r={9}
-              fill={cell.summary.hex ?? "var(--lit)"}
-              stroke={cell.id === best ? "var(--tape-off)" : "var(--ink)"}
-              strokeWidth={cell.id === selected || cell.id === best ? 2.6 : 1}
-            />
-            <text y={4} textAnchor="middle" className="compare-dot">
-              {cell.label}
-            </text>
-          </g>
-        )
-      })}
+      {dots.map(({ cell, value, stack }) => (
+        // biome-ignore lint/a11y/noStaticElementInteractions: the board above is the keyboard's way to a cell
+        <g
+          key={cell.id}
+          transform={`translate(${x(value)} ${-stack * DOT})`}
+          onClick={() => onSelect(cell.id)}
+          style={{ cursor: "pointer" }}
+        >
+          <circle
+            r={9}
+            fill={cell.summary.hex ?? "var(--lit)"}
+            stroke={cell.id === best ? "var(--tape-off)" : "var(--ink)"}
+            strokeWidth={cell.id === selected || cell.id === best ? 2.6 : 1}
+          />
+          <text y={4} textAnchor="middle" className="compare-dot">
+            {cell.label}
+          </text>
+        </g>
+      ))}
     </g>
   )
 }

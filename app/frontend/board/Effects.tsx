@@ -25,6 +25,7 @@ const WIDTH = 200
 
 function Measure({ found }: { found: Found }) {
   const most = Math.max(0.1, ...found.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)))
+  const told = found.effects.filter((effect) => effect.told === "certain")
   const x = (value: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 6)
   return (
     <div className="effects">
@@ -32,38 +33,50 @@ function Measure({ found }: { found: Found }) {
         {found.name}
         {found.unit ? `, ${found.unit}` : ""}
       </h3>
-      <ul>
-        {found.effects.map((effect) => (
-          <li key={effect.words} data-told={effect.told}>
-            <svg width={WIDTH} height="22" aria-hidden="true">
-              <path d={`M${WIDTH / 2} 1v20`} stroke="var(--firm)" />
-              <rect
-                x={Math.min(x(0), x(effect.size))}
-                y={6}
-                width={Math.max(Math.abs(x(effect.size) - x(0)), 1)}
-                height={10}
-                fill={effect.told === "certain" ? "var(--ink)" : "none"}
-                stroke="var(--ink)"
-                strokeDasharray={effect.told === "certain" ? undefined : "3 2"}
-              />
-              {effect.low !== null && effect.high !== null && (
-                <path
-                  d={`M${x(effect.low)} 11H${x(effect.high)}M${x(effect.low)} 5v12M${x(effect.high)} 5v12`}
-                  stroke="var(--tape-off)"
-                  strokeWidth={1.6}
-                  fill="none"
-                />
-              )}
-            </svg>
-            <span>{effect.words}</span>
-          </li>
-        ))}
-      </ul>
+      <EffectList effects={told.length ? told : found.effects} x={x} />
+      {told.length > 0 && told.length < found.effects.length && (
+        <details>
+          <summary className="sub small cursor-pointer">{found.effects.length - told.length} more cannot be told from chance</summary>
+          <EffectList effects={found.effects.filter((effect) => effect.told !== "certain")} x={x} />
+        </details>
+      )}
       {found.lost.map((sentence) => (
         <p key={sentence} className="sub small">
           {sentence}.
         </p>
       ))}
     </div>
+  )
+}
+
+function EffectList({ effects, x }: { effects: Found["effects"]; x: (value: number) => number }) {
+  return (
+    <ul>
+      {effects.map((effect) => (
+        <li key={effect.words} data-told={effect.told}>
+          <svg width={WIDTH} height="22" aria-hidden="true">
+            <path d={`M${WIDTH / 2} 1v20`} stroke="var(--firm)" />
+            <rect
+              x={Math.min(x(0), x(effect.size))}
+              y={6}
+              width={Math.max(Math.abs(x(effect.size) - x(0)), 1)}
+              height={10}
+              fill={effect.told === "certain" ? "var(--ink)" : "none"}
+              stroke="var(--ink)"
+              strokeDasharray={effect.told === "certain" ? undefined : "3 2"}
+            />
+            {effect.low !== null && effect.high !== null && (
+              <path
+                d={`M${x(effect.low)} 11H${x(effect.high)}M${x(effect.low)} 5v12M${x(effect.high)} 5v12`}
+                stroke="var(--tape-off)"
+                strokeWidth={1.6}
+                fill="none"
+              />
+            )}
+          </svg>
+          <span>{effect.words}</span>
+        </li>
+      ))}
+    </ul>
   )
 }

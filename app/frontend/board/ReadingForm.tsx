@@ -11,6 +11,9 @@ type Props = {
   onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
 }
 
+/** Lights a reading is made in, as it is kept. */
+export const LIGHTS = ["daylight", "warm lamp", "shop LED", "raking lamp"]
+
 const number = (typed: string): number | string => {
   const value = Number(typed.replace(",", "."))
   return typed.trim() !== "" && Number.isFinite(value) ? value : typed
@@ -182,7 +185,7 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
         <Field label="Light">
           {(id) => (
             <select id={id} className="input" value={light} onChange={(event) => setLight(event.target.value)}>
-              {["daylight", "warm lamp", "shop LED", "raking lamp"].map((name) => (
+              {LIGHTS.map((name) => (
                 <option key={name}>{name}</option>
               ))}
             </select>

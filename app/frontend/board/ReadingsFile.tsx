@@ -4,9 +4,15 @@ import { useState } from "react"
 export function ReadingsFile({ board, said, onFile }: { board: number; said: string; onFile: (file: File) => Promise<boolean> }) {
   const [kept, setKept] = useState("")
   return (
-    <div className="flex flex-wrap items-center gap-3">
+    <div className="mt-2 flex flex-wrap items-center gap-3">
       <a href={`/boards/${board}/sheet`} className="underline underline-offset-2" target="_blank" rel="noreferrer">
         Print it, 1:1
+      </a>
+      <a href={`/boards/${board}/sheet.svg`} className="underline underline-offset-2" download>
+        Drawing, SVG
+      </a>
+      <a href={`/boards/${board}/label.pdf`} className="underline underline-offset-2" target="_blank" rel="noreferrer">
+        Label
       </a>
       <a href={`/boards/${board}/readings`} className="underline underline-offset-2" download>
         Readings out

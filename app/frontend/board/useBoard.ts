@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from "react"
 import { clientId, Refused, send, sendFile } from "@/lib/api"
-import type { Board, Choice, ErrorSaid, Reading, ShelfItem, Step } from "@/types"
+import type { Marks } from "@/photo/usePatch"
+import type { Approval, Board, Choice, ErrorSaid, Photo, Reading, ShelfItem, Step } from "@/types"
 
 export type BoardPairs = {
   left: [number, number][]
@@ -30,7 +31,15 @@ export type BoardTrial = {
     effects: { words: string; size: number; low: number | null; high: number | null; told: string }[]
   }[]
 }
-export type Measure = { kind: string; name: string; unit: string; accepted: string }
+export type Measure = { kind: string; name: string; unit: string; accepted: string; cured: boolean }
+export type Relook = { days: number; on: string; state: "done" | "due" | "coming" }
+export type BoardVerdict = { cell: { id: number; label: string } | null; reason: string; at: number }
+export type BoardWork = {
+  passes: { words: string; cells: string[]; masked: string[] }[]
+  mask_moves: number
+  amounts: { name: string; ml: number }[]
+}
+export type QuickReading = { cell: number; kind: string; value: number | [number, number, number] }
 export type BoardProps = {
   board: Board
   shelf: ShelfItem[]
@@ -39,6 +48,11 @@ export type BoardProps = {
   measures: Measure[]
   trial: BoardTrial | null
   pairs: BoardPairs | null
+  relooks: Relook[]
+  age_days: number
+  verdict: BoardVerdict | null
+  approval: Approval | null
+  work: BoardWork | null
 }
 
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
@@ -83,6 +97,23 @@ export function useBoard(first: BoardProps) {
       ask(0, () => send("PATCH", `/trials/${trial}`, { weights, board: first.board.id })),
     pick: (winner: number, loser: number) =>
       ask(winner, () => send("POST", `/boards/${first.board.id}/picks`, { client_id: clientId(), winner, loser })),
+    quick: (readings: QuickReading[], observer: string, light: string) =>
+      ask(0, () => send("POST", `/boards/${first.board.id}/quick`, { client_id: clientId(), readings, observer, light })),
+    decide: (cell: number | null, reason: string) =>
+      ask(0, () => send("POST", `/boards/${first.board.id}/verdict`, { client_id: clientId(), cell, reason })),
+    approve: (cell: number, name: string, seen: string) =>
+      ask(cell, () => send("POST", `${base}/${cell}/approve`, { client_id: clientId(), name, light: seen })),
+    photoColour: (cell: number, photo: number, marks: Marks) =>
+      ask(cell, () => send("POST", `${base}/${cell}/photo_colour`, { client_id: clientId(), photo, ...marks })),
+    photo: (cell: number, change: (photos: Photo[]) => Photo[]) =>
+      setState((before) => ({
+        ...before,
+        board: {
+          ...before.board,
+          cells: before.board.cells.map((each) => (each.id === cell ? { ...each, photos: change(each.photos) } : each)),
+        },
+      })),
+    calm: () => setSaid(null),
     base,
   }
 }

@@ -1,8 +1,13 @@
-import { useLight } from "./useLight"
+type Props = {
+  lights: { id: string; name: string; model: boolean }[]
+  light: string
+  onLight: (id: string) => void
+  /** The light of the place where the piece will stand. */
+  place?: string
+}
 
 /** The lights as a row of small lamps; the one it is seen in is lit. */
-export function LightChoice({ lights }: { lights: { id: string; name: string; model: boolean }[] }) {
-  const [light, setLight] = useLight()
+export function LightChoice({ lights, light, onLight, place }: Props) {
   return (
     <fieldset className="lights">
       <legend className="sr-only">Seen in</legend>
@@ -13,9 +18,10 @@ export function LightChoice({ lights }: { lights: { id: string; name: string; mo
             name="look-light"
             className="sr-only"
             checked={candidate.id === light}
-            onChange={() => setLight(candidate.id)}
+            onChange={() => onLight(candidate.id)}
           />
           {candidate.name}
+          {candidate.id === place && <span className="small sub"> · its place</span>}
         </label>
       ))}
     </fieldset>

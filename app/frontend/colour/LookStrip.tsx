@@ -1,13 +1,20 @@
 import type { Looks, Sheet } from "@/types"
 import { inkOn } from "./ink"
 import { LightChoice } from "./LightChoice"
-import { useLight } from "./useLight"
 
-type Props = { looks: Looks; sheet: Sheet; step: string | null; onSelect: (step: string) => void }
+type Props = {
+  looks: Looks
+  sheet: Sheet
+  step: string | null
+  light: string
+  onLight: (id: string) => void
+  /** The light of the place where the piece will stand. */
+  place: string
+  onSelect: (step: string) => void
+}
 
 /** The look after each step as a strip of true predicted colour, the bare wood first, in the light it is seen in. */
-export function LookStrip({ looks, sheet, step, onSelect }: Props) {
-  const [light] = useLight()
+export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect }: Props) {
   const number = (id: string | null) => sheet.document.steps.findIndex((candidate) => candidate.id === id) + 1
   const last = looks.stages.at(-1)
   const gaps = last?.gaps ?? []
@@ -29,15 +36,21 @@ export function LookStrip({ looks, sheet, step, onSelect }: Props) {
             <b>{index === 0 ? "bare" : number(stage.step)}</b>
           </button>
         ))}
-        <span className="look-spread" aria-hidden="true">
+        <span className="look-spread" role="img" aria-label="On a pale and on a dark board">
           <i style={{ background: looks.pale[light] }} />
           <i style={{ background: looks.dark[light] }} />
         </span>
+        {looks.later.map((later) => (
+          <span key={later.words} className="look-later" style={{ background: later.hexes[light], color: inkOn(later.lab[0]) }}>
+            {later.words}
+          </span>
+        ))}
       </div>
       <div className="look-foot">
-        <LightChoice lights={looks.lights} />
+        <LightChoice lights={looks.lights} light={light} onLight={onLight} place={place} />
         <p className="small sub">
-          Predicted on a mean board of {looks.species}; at the end a pale and a dark one. {looks.says}
+          Predicted on a mean board of {looks.species}; at the end a pale and a dark one
+          {looks.later.length > 0 && ", and what light makes of it"}. {looks.own} {looks.says}
           {gaps.length > 0 && ` Not counted, for want of colour figures: ${gaps.join(", ")}.`} {notes.join(". ")}
         </p>
       </div>

@@ -8,11 +8,12 @@ export type PieceForm = {
   use: string
   arris: string
   look: string
+  light: string
   wanted_colour: string
   wanted_gloss: string
   faces: FaceForm[]
 }
-export type PieceChoices = { grains: string[]; uses: string[]; arrises: string[] }
+export type PieceChoices = { grains: string[]; uses: string[]; arrises: string[]; lights: [string, string][] }
 
 const GRAIN: Record<string, string> = {
   closed: "closed (sycamore, alder, lime)",
@@ -103,6 +104,13 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             onChange={(wanted_gloss) => set({ wanted_gloss })}
             error={errors.wanted_gloss}
             placeholder="25 to 35"
+          />
+          <SelectField
+            label="Seen in"
+            value={data.light}
+            onChange={(light) => set({ light })}
+            options={choices.lights}
+            error={errors.light}
           />
         </div>
       </fieldset>

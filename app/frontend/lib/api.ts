@@ -30,10 +30,11 @@ export async function send<T>(method: "GET" | "POST" | "PATCH" | "DELETE", url: 
   })
 }
 
-/** Sends one file. */
-export async function sendFile<T>(url: string, file: File): Promise<T> {
+/** Sends one file, with fields beside it. */
+export async function sendFile<T>(url: string, file: File, fields: Record<string, string> = {}): Promise<T> {
   const form = new FormData()
   form.append("file", file)
+  for (const [name, value] of Object.entries(fields)) form.append(name, value)
   return answered<T>(url, { method: "POST", body: form })
 }
 

@@ -1,10 +1,12 @@
 import { Head } from "@inertiajs/react"
 import { useEffect, useMemo, useState } from "react"
 import { type Answer, Answers } from "@/colour/Answers"
+import { TargetPhoto } from "@/colour/TargetPhoto"
+import { type Lesson, Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid } from "@/types"
+import type { ErrorSaid, Photo } from "@/types"
 
 type Lab = [number, number, number]
 type Known = { id: number; words: string; lab: Lab; wood: string }
@@ -15,6 +17,8 @@ type Props = {
   pieces: Known[]
   scale_g: number
   says: string
+  taught: Lesson[]
+  photos: Photo[]
 }
 
 const numbers = (typed: string): number[] => (typed.replaceAll(",", ".").match(/-?\d+(\.\d+)?/g) ?? []).map(Number)
@@ -24,9 +28,10 @@ const text = (lab: Lab) => lab.map((value) => value.toFixed(1)).join(" ")
 export default function ColourPage(props: Props) {
   const asked = new URLSearchParams(location.search)
   const from = props.cells.find((cell) => String(cell.id) === asked.get("cell"))
-  const [target, setTarget] = useState(text(props.pieces[0]?.lab ?? [45, 15, 25]))
+  const wanted = props.pieces.find((piece) => String(piece.id) === asked.get("piece")) ?? props.pieces[0]
+  const [target, setTarget] = useState(text(wanted?.lab ?? [45, 15, 25]))
   const [way, setWay] = useState(from ? "toner" : "stain")
-  const [wood, setWood] = useState(props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props) ?? "elm"))
+  const [wood, setWood] = useState(props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"))
   const [start, setStart] = useState(from ? text(from.lab) : "")
   const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
   const [under, setUnder] = useState("30")
@@ -84,6 +89,7 @@ export default function ColourPage(props: Props) {
             }}
           />
           <TextField label="Target as L* a* b*" value={target} onChange={setTarget} error={error("target")} />
+          <TargetPhoto photos={props.photos} onTarget={(lab) => setTarget(text(lab))} />
           <SelectField
             label="Colour goes"
             value={way}
@@ -146,6 +152,7 @@ export default function ColourPage(props: Props) {
         </section>
         <section aria-label="The answer" aria-live="polite" className="min-w-0">
           {answer ? <Answers answer={answer} way={way} scale={props.scale_g} /> : <p className="sub">{said ? "" : "computing"}</p>}
+          <Taught lessons={props.taught} />
           {said && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(said.where) && (
             <p className="said" role="alert">
               {said.sentence}
@@ -157,4 +164,4 @@ export default function ColourPage(props: Props) {
   )
 }
 
-const speciesOf = (props: Props) => props.woods.find((wood) => props.pieces[0]?.wood.toLowerCase().includes(wood))
+const speciesOf = (props: Props, piece: Known | undefined) => props.woods.find((wood) => piece?.wood.toLowerCase().includes(wood))

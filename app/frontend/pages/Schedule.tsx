@@ -1,7 +1,7 @@
 import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
 import { LookStrip } from "@/colour/LookStrip"
-import { nextLight, useLight } from "@/colour/useLight"
+import { nextLight } from "@/colour/useLight"
 import { useLooks } from "@/colour/useLooks"
 import { Shell } from "@/components/Shell"
 import { FilmSection } from "@/drawing/FilmSection"
@@ -69,7 +69,7 @@ function Screen(props: Props) {
   const chance = useChance(state.url, schedule.revision)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [aims, setAims] = useState(false)
-  const [light, setLight] = useLight()
+  const [light, setLight] = useState(props.piece.light)
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
   const viewport = useViewportHeight()
@@ -193,6 +193,9 @@ function Screen(props: Props) {
               looks={looks}
               sheet={sheet}
               step={row?.step ?? null}
+              light={light}
+              onLight={setLight}
+              place={props.piece.light}
               onSelect={(id) => setSelected(sheet.rows.find((candidate) => candidate.step === id)?.key ?? selected)}
             />
           )}
@@ -237,7 +240,7 @@ function Screen(props: Props) {
             />
           )}
           {chance && <ChanceSaid chance={chance} zone={sheet.zone} />}
-          <Findings sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
+          <Findings piece={piece.id} sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
         </div>
       </div>
       <AddStep

@@ -4,7 +4,9 @@ import { LevelMark } from "@/components/Marks"
 import { when } from "@/lib/time"
 import type { Finding, Operation, Sheet } from "@/types"
 
-const PLACES: Record<string, (product: string) => string> = {
+const PLACES: Record<string, (product: string | null, piece: number) => string> = {
+  trial: (_, piece) => `/trials/new?piece=${piece}`,
+  colour: (_, piece) => `/boards/colour?piece=${piece}`,
   shopping: (product) => `/shelf?view=shopping&product=${product}`,
   shelf: (product) => `/shelf?view=batches&product=${product}`,
   product: (product) => `/products/${product}`,
@@ -12,6 +14,7 @@ const PLACES: Record<string, (product: string) => string> = {
 
 type Props = {
   sheet: Sheet
+  piece: number
   ready: Record<string, number | null>
   onApply: (operation: Operation, reason: string) => void
   onAsk: (operation: Operation, show?: boolean) => void
@@ -20,7 +23,7 @@ type Props = {
 }
 
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
-export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Props) {
+export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect }: Props) {
   const firstOperation = sheet.findings.flatMap((finding) => finding.remedies).find((remedy) => remedy.operation)?.operation
   const firstKey = firstOperation ? JSON.stringify(firstOperation) : ""
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for each first remedy
@@ -34,7 +37,7 @@ export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Pro
     return (
       <section className="thin-rule pt-3" aria-label="Findings">
         <p className="head">Nothing stands against it</p>
-        <p className="sub">The checks looked at bonds, film, air, mix, stock and date.</p>
+        <p className="sub">The checks looked at bonds, colour, film, air, mix, stock and date.</p>
       </section>
     )
   }
@@ -56,7 +59,7 @@ export function Findings({ sheet, ready, onApply, onAsk, onDrop, onSelect }: Pro
               if (!operation)
                 return (
                   place && (
-                    <Link key={remedy.label} href={PLACES[place.name]?.(place.product) ?? "/shelf"} className="button mt-2 w-full">
+                    <Link key={remedy.label} href={PLACES[place.name]?.(place.product, piece) ?? "/shelf"} className="button mt-2 w-full">
                       {remedy.label}
                     </Link>
                   )

@@ -4,7 +4,7 @@ import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
 import { SUPPORTS } from "./PlaceFields"
 
-type Rule = { name: "scuff" | "missed_window" | "rub_out" | "measure"; label: string; options: [string, string][]; why: string }
+type Rule = { name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch"; label: string; options: [string, string][]; why: string }
 
 const RULES: Rule[] = [
   {
@@ -45,8 +45,17 @@ const RULES: Rule[] = [
     ],
     why: "A scale tells one part in a thousand, a cup one in ten. By volume needs no densities, and no scale.",
   },
+  {
+    name: "blotch",
+    label: "Against blotches, first offer",
+    options: [
+      ["finer", "finer sanding"],
+      ["washcoat", "a washcoat"],
+    ],
+    why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat.",
+  },
 ]
-const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual", measure: "mass" } as const
+const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual", measure: "mass", blotch: "finer" } as const
 
 /** Where finishers disagree: switches for this schedule, each with why its default is the default. */
 export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {

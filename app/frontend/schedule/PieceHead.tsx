@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import { PiecePhotos } from "@/photo/PiecePhotos"
 import type { Sheet } from "@/types"
 import { Neighbours } from "./Choices"
 import { HouseRules } from "./HouseRules"
@@ -9,7 +10,7 @@ type Props = { state: ReturnType<typeof useSheet>; pieces: number[]; go: (by: nu
 
 /** What the piece is, where its schedule came from, its rules, and what it comes to. */
 export function PieceHead({ state, pieces, go, preview }: Props) {
-  const { piece, schedule, sheet } = state
+  const { piece, schedule, sheet, approval } = state
   return (
     <header className="page-head">
       <div>
@@ -40,7 +41,16 @@ export function PieceHead({ state, pieces, go, preview }: Props) {
               </Link>
             </>
           )}
+          {" · "}
+          <PiecePhotos piece={piece.id} />
         </p>
+        {approval && (
+          <p className={approval.stale ? "small caution-text" : "small sub"}>
+            {approval.stale
+              ? `The look ${approval.name} approved is another one by now: ask again.`
+              : `Look approved by ${approval.name}, seen by ${approval.light}.`}
+          </p>
+        )}
       </div>
       <Neighbours pieces={pieces} id={piece.id} go={go} />
       <Summary sheet={sheet} preview={preview} />

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useReducer, useRef } from "react"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
+import type { Approval, ErrorSaid, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
 
-export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece }
+export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
 type Answer = SheetState & { sequence?: number }
 type Edit = { operation: Operation; reason?: string }
 export type Trouble = { said: ErrorSaid; operation?: Operation }

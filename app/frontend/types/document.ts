@@ -39,6 +39,7 @@ export interface ScheduleDocument {
     missed_window?: "scuff" | "stop"
     rub_out?: "cautious" | "usual" | "brisk"
     measure?: "mass" | "volume"
+    blotch?: "finer" | "washcoat"
   }
   steps: Step[]
 }

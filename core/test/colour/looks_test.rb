@@ -134,6 +134,15 @@ class LooksTest < CoreTest
     assert_equal result.answers.map(&:grams), Rhexon::Colour::Recipe.stain(looks(step("s1", "sand", grits: [ "P180" ])), target, dyes, batch_g: 500, scale_g: 0.5).result.answers.map(&:grams)
   end
 
+  def test_oil_and_water_are_not_put_in_one_mix
+    yellow, red, = dyes
+    oil = Rhexon::Materials::Product.read(red.to_h.merge("id" => "oilred", "carrier" => "mineral_spirit"))
+    target = stained({ yellow => 0.20, red => 0.12 })
+    answers = Rhexon::Colour::Recipe.stain(looks(step("s1", "sand", grits: [ "P180" ])), target, [ yellow, oil ]).result.answers
+    answers.each { |answer| refute_equal %w[oilred yellow], answer.grams.keys.sort }
+    assert_operator answers.last.delta_e, :>, 1
+  end
+
   def test_paler_than_the_wood_cannot_be_reached_by_adding
     result = Rhexon::Colour::Recipe.stain(looks(wood: wood("walnut")), [ 62, 8, 18 ], dyes).result
     assert_empty result.answers
@@ -166,8 +175,9 @@ class LooksTest < CoreTest
 
   def test_surface_shares_are_found_again_from_bare_and_coated_pairs
     own = Rhexon::Colour::Surface.usual("s" => 0.03, "k2w" => 0.35)
-    pairs = %w[elm sycamore walnut].map { |species| wood(species).then { |found| [ found.lab, Rhexon::Colour::Spectrum.lab(own.coated(own.into(found.reflectance)), Rhexon::Colour::Light.find("D65")) ] } }
-    fit = Rhexon::Colour::Fit.surface(pairs)
+    woods = %w[elm sycamore walnut].map { |species| wood(species) }
+    under_film = ->(surface, found) { Rhexon::Colour::Spectrum.lab(surface.coated(surface.into(found.reflectance)), Rhexon::Colour::Light.find("D65")) }
+    fit = Rhexon::Colour::Fit.surface(woods.map { |found| under_film.call(own, found) }) { |surface, index| under_film.call(surface, woods[index]) }
     assert_in_delta 0.03, fit.values["s"], 0.006
     assert_in_delta 0.35, fit.values["k2w"], 0.051
     assert_operator fit.after, :<, 0.7

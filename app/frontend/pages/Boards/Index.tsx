@@ -4,7 +4,9 @@ import { woodBitmap } from "@/drawing/woodBitmap"
 import type { Board } from "@/types"
 
 /** All sample boards, newest first, each drawn in its readings. */
-export default function BoardsIndex({ boards }: { boards: Board[] }) {
+type Again = { id: number; name: string; days: number; on: string }
+
+export default function BoardsIndex({ boards, look_again }: { boards: Board[]; look_again: Again[] }) {
   return (
     <Shell>
       <Head title="Sample boards" />
@@ -37,6 +39,20 @@ export default function BoardsIndex({ boards }: { boards: Board[] }) {
             Lay out the first board
           </Link>
         </section>
+      )}
+      {look_again.length > 0 && (
+        <p className="mb-3">
+          <b>Look again:</b>{" "}
+          {look_again.map((look, index) => (
+            <span key={look.id}>
+              {index > 0 && ", "}
+              <Link href={`/boards/${look.id}`} className="underline underline-offset-2">
+                {look.name}
+              </Link>{" "}
+              ({look.days} days are over)
+            </span>
+          ))}
+        </p>
       )}
       <ul className="piece-list">
         {boards.map((board) => (

@@ -4,19 +4,24 @@ import { BlindPairs } from "@/board/BlindPairs"
 import { BoardDrawing } from "@/board/BoardDrawing"
 import { Layers, Readings, Ruin } from "@/board/CellRecord"
 import { CellsCompared } from "@/board/CellsCompared"
+import { Decision } from "@/board/Decision"
 import { Effects } from "@/board/Effects"
 import { LayersEditor } from "@/board/LayersEditor"
 import { Promote } from "@/board/Promote"
+import { QuickEntry } from "@/board/QuickEntry"
 import { ReadingForm } from "@/board/ReadingForm"
 import { ReadingsFile } from "@/board/ReadingsFile"
+import { SideBySide } from "@/board/SideBySide"
 import { Target } from "@/board/Target"
 import { type BoardProps, useBoard } from "@/board/useBoard"
 import { Verdict } from "@/board/Verdict"
+import { WorkOrder } from "@/board/WorkOrder"
 import { LightChoice } from "@/colour/LightChoice"
 import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
+import { Photos } from "@/photo/Photos"
 import type { Board } from "@/types"
 
 const KEYS: [string, string][] = [
@@ -25,14 +30,16 @@ const KEYS: [string, string][] = [
   ["P", "Make the cell the schedule"],
   ["L", "Next light"],
   ["B", "Blind pairs"],
+  ["C", "Compare cells side by side"],
+  ["E", "Enter readings of the whole board"],
 ]
 
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
-  const { board, shelf, pieces, lights, measures, trial, pairs, said, read, layers, ruin, pick, measure, readFile, weigh, base } =
-    useBoard(props)
-  const [blind, setBlind] = useState(false)
+  const state = useBoard(props)
+  const { board, shelf, pieces, lights, measures, trial, pairs, work, said, base } = state
+  const [open, setOpen] = useState<"" | "blind" | "side" | "quick">("")
   const [light, setLight] = useLight()
   const [selected, setSelected] = useState(board.best ?? board.cells[0]?.id ?? 0)
   const [promoting, setPromoting] = useState(false)
@@ -48,7 +55,9 @@ export default function BoardPage(props: BoardProps) {
     m: () => document.querySelector<HTMLInputElement>(".readings input")?.focus(),
     p: () => cell && cell.layers.length > 0 && setPromoting(true),
     l: () => setLight(nextLight(lights, light)),
-    b: () => pairs && setBlind(true),
+    b: () => pairs && setOpen("blind"),
+    c: () => setOpen("side"),
+    e: () => setOpen("quick"),
   })
   const mine = said && said.cell === selected ? said : null
   return (
@@ -88,17 +97,45 @@ export default function BoardPage(props: BoardProps) {
         <div className="min-w-0">
           <BoardDrawing board={board} selected={selected} onSelect={setSelected} />
           <div className="flex flex-wrap items-center justify-between gap-2">
-            <LightChoice lights={lights} />
-            <ReadingsFile board={board.id} said={said?.where === "file" ? said.sentence : ""} onFile={(file) => readFile(selected, file)} />
-            {pairs && (
-              <button type="button" className="button" onClick={() => setBlind(true)}>
-                Blind pairs{pairs.picks ? `, ${pairs.picks} so far` : ""}
+            <LightChoice lights={lights} light={light} onLight={setLight} />
+            <div className="flex flex-wrap gap-2">
+              <button type="button" className="button" onClick={() => setOpen("side")}>
+                Side by side
               </button>
-            )}
+              <button type="button" className="button" onClick={() => setOpen("quick")}>
+                Quick entry
+              </button>
+              {pairs && (
+                <button type="button" className="button" onClick={() => setOpen("blind")}>
+                  Blind pairs{pairs.picks ? `, ${pairs.picks} so far` : ""}
+                </button>
+              )}
+            </div>
           </div>
+          <ReadingsFile
+            board={board.id}
+            said={said?.where === "file" ? said.sentence : ""}
+            onFile={(file) => state.readFile(selected, file)}
+          />
           <CellsCompared board={board} selected={selected} onSelect={setSelected} />
+          {cell && (
+            <Decision
+              board={board}
+              cell={cell}
+              base={base}
+              relooks={state.relooks}
+              age={state.age_days}
+              verdict={state.verdict}
+              approval={state.approval}
+              error={(where) => (said?.where === where ? said.sentence : undefined)}
+              onUnchanged={(words) => state.read(cell.id, "note", words, localStorage.getItem("rhexon.observer") ?? "", "daylight")}
+              onVerdict={state.decide}
+              onApprove={(name, seen) => state.approve(cell.id, name, seen)}
+            />
+          )}
           {trial && <Effects trial={trial} />}
-          {trial && <Verdict trial={trial} onWeigh={(weights) => weigh(trial.id, weights)} />}
+          {trial && <Verdict trial={trial} onWeigh={(weights) => state.weigh(trial.id, weights)} />}
+          {work && work.passes.length > 0 && <WorkOrder work={work} />}
         </div>
         {cell && (
           <div className="min-w-0">
@@ -133,15 +170,49 @@ export default function BoardPage(props: BoardProps) {
               cell={cell}
               measures={measures}
               said={mine}
-              onMeasure={(...what) => measure(cell.id, ...what)}
-              onRead={(...reading) => read(cell.id, ...reading)}
+              onMeasure={(...what) => state.measure(cell.id, ...what)}
+              onRead={(...reading) => state.read(cell.id, ...reading)}
             />
-            <Readings cell={cell} zone={zone} measures={measures} />
-            <Ruin cell={cell} onRuin={(words) => ruin(cell.id, words)} />
+            <Photos
+              photos={cell.photos}
+              of={{ cell_id: cell.id }}
+              onAdded={(photo) => state.photo(cell.id, (before) => [...before, photo])}
+              onGone={(id) => state.photo(cell.id, (before) => before.filter((photo) => photo.id !== id))}
+              onColour={(photo, marks) => state.photoColour(cell.id, photo, marks)}
+            />
+            <Readings cell={cell} zone={zone} measures={measures} made={board.made_on} />
+            <Ruin cell={cell} onRuin={(words) => state.ruin(cell.id, words)} />
           </div>
         )}
       </div>
-      {pairs && <BlindPairs open={blind} onOpenChange={setBlind} board={board} pairs={pairs} onPick={pick} />}
+      <SideBySide
+        key={`s${selected} ${open}`}
+        open={open === "side"}
+        onOpenChange={(on) => setOpen(on ? "side" : "")}
+        board={board}
+        first={selected}
+        lights={lights}
+      />
+      <QuickEntry
+        open={open === "quick"}
+        onOpenChange={(on) => {
+          setOpen(on ? "quick" : "")
+          state.calm()
+        }}
+        board={board}
+        measures={measures}
+        said={said?.cell === 0 ? said : null}
+        onKeep={state.quick}
+      />
+      {pairs && (
+        <BlindPairs
+          open={open === "blind"}
+          onOpenChange={(on) => setOpen(on ? "blind" : "")}
+          board={board}
+          pairs={pairs}
+          onPick={state.pick}
+        />
+      )}
       {cell && (
         <Promote
           key={`p${cell.id}`}
@@ -161,7 +232,7 @@ export default function BoardPage(props: BoardProps) {
           cell={cell}
           shelf={shelf}
           said={mine}
-          onKeep={(steps) => layers(cell.id, steps)}
+          onKeep={(steps) => state.layers(cell.id, steps)}
         />
       )}
     </Shell>

@@ -13,6 +13,7 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
     use: piece.use ?? "furniture",
     arris: piece.arris,
     look: piece.look ?? "",
+    light: piece.light,
     wanted_colour: piece.wanted_colour ?? "",
     wanted_gloss: piece.wanted_gloss ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),

@@ -19,6 +19,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     use: "furniture",
     arris: "eased_2mm",
     look: "",
+    light: "D65",
     wanted_colour: "",
     wanted_gloss: "",
     faces: [freshFace("top")],

@@ -1,6 +1,7 @@
 import { Head, Link, router } from "@inertiajs/react"
 import { useEffect, useMemo, useState } from "react"
 import { LightChoice } from "@/colour/LightChoice"
+import { useLight } from "@/colour/useLight"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Refused, send } from "@/lib/api"
@@ -21,14 +22,16 @@ const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "
 
 /** The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be judged. */
 export default function TrialDesigner({ pieces, grains, products }: TrialProps) {
-  const [piece, setPiece] = useState<TrialPiece | undefined>(pieces[0])
+  const [light, setLight] = useLight()
+  const wanted = new URLSearchParams(location.search).get("piece")
+  const [piece, setPiece] = useState<TrialPiece | undefined>(pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0])
   const [name, setName] = useState("")
-  const [factors, setFactors] = useState<Factor[]>(() => firstFactors(pieces[0]))
+  const [factors, setFactors] = useState<Factor[]>(() => firstFactors(piece))
   const [design, setDesign] = useState("full")
   const [runs, setRuns] = useState("8")
   const [size, setSize] = useState({ width: "480", height: "305", boards: "1" })
-  const [wood, setWood] = useState(pieces[0]?.wood ?? "")
-  const [grain, setGrain] = useState(pieces[0]?.grain ?? "closed")
+  const [wood, setWood] = useState(piece?.wood ?? "")
+  const [grain, setGrain] = useState(piece?.grain ?? "closed")
   const [lot, setLot] = useState("")
   const [shuffled, setShuffled] = useState(false)
   const [strip, setStrip] = useState(true)
@@ -173,7 +176,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
                 width_mm={whole(size.width) ?? 480}
                 height_mm={whole(size.height) ?? 305}
               />
-              <LightChoice lights={preview.lights} />
+              <LightChoice lights={preview.lights} light={light} onLight={setLight} />
               <Says preview={preview} />
             </div>
           )}

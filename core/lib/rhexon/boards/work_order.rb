@@ -5,7 +5,14 @@ module Rhexon
       # @!attribute step  [Hash] of a schedule document, on the faces (cells) it goes on
       # @!attribute cells [Array<String>] labels
       # @!attribute masked [Array<String>] cells that are covered meanwhile
-      Pass = Struct.new(:step, :cells, :masked, keyword_init: true)
+      Pass = Struct.new(:step, :cells, :masked, keyword_init: true) do
+        # @return [String] "Seal coat, Orrin dewaxed sealer, thinned 60 %, 2 coats"
+        def words(product_name)
+          thinned = step["thinning"] && "thinned #{step["thinning"]["percent"]} %"
+          coats = step["coats"].to_i > 1 ? "#{step["coats"]} coats" : nil
+          [ Schedule::Words.step(step, product_name), thinned, coats ].compact.join(", ")
+        end
+      end
       # Own to a cell and no part of what is done.
       OWN = %w[id pins faces room].freeze
       MOST_STEPS = 60

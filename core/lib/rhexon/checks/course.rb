@@ -10,6 +10,9 @@ module Rhexon
       def stain? = step["kind"] == "stain"
       def coat? = step["kind"] == "coat"
 
+      # A film that shows what lies under it.
+      def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
+
       # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can.
       def colours? = stain? || (coat? && product.colour == "tinted")
     end
@@ -54,8 +57,8 @@ module Rhexon
       def look(board: "mean", without: nil, years: 0, steps: self.steps)
         found = wood(board) or return
         steps = steps.reject { |step| step["kind"] == "stain" } if without == :colour
-        clear = without == :yellow ? @context.shop.products.values.select { |product| product.film? && product.colour == "clear" }.to_h { |product| [ product.id, 0.0 ] } : {}
-        Colour::Looks.new(found, steps, @context.shop.products, years: years, strengths: clear).final.then { |stage| stage if stage.gaps.empty? }
+                water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
+        Colour::Looks.new(found, steps, @context.shop.products, surface: @context.shop.surface, years: years, strengths: water_white).final.then { |stage| stage if stage.gaps.empty? }
       end
 
       # @return [Array<Numeric>, nil] wanted L*a*b*, D65

@@ -5,6 +5,7 @@ module Rhexon
       WHITE_D65 = [ 95.047, 100.0, 108.883 ].freeze
       # XYZ (D65) to linear sRGB.
       TO_SRGB = [ [ 3.2404542, -1.5371385, -0.4985314 ], [ -0.9692660, 1.8760108, 0.0415560 ], [ 0.0556434, -0.2040259, 1.0572252 ] ].freeze
+      FROM_SRGB = [ [ 0.4124564, 0.3575761, 0.1804375 ], [ 0.2126729, 0.7151522, 0.0721750 ], [ 0.0193339, 0.1191920, 0.9503041 ] ].freeze
       # Bradford cone responses and back, as in Lam (1985) and ICC.1.
       CONES = [ [ 0.8951, 0.2664, -0.1614 ], [ -0.7502, 1.7135, 0.0367 ], [ 0.0389, -0.0685, 1.0296 ] ].freeze
       CONES_BACK = [ [ 0.9869929, -0.1470543, 0.1599627 ], [ 0.4323053, 0.5183603, 0.0492912 ], [ -0.0085287, 0.0400428, 0.9684867 ] ].freeze
@@ -46,6 +47,10 @@ module Rhexon
         gain = times(CONES, WHITE_D65).zip(times(CONES, white)).map { |to, from| to / from }
         times(CONES_BACK, times(CONES, xyz).zip(gain).map { |value, factor| value * factor })
       end
+
+      # @param rgb [Array(Float, Float, Float)] linear sRGB, 0 to 1
+      # @return [Array(Float, Float, Float)] XYZ, D65, Y = 100 for white
+      def srgb_xyz(rgb) = times(FROM_SRGB, rgb).map { |value| value * 100 }
 
       def linear(xyz) = times(TO_SRGB, xyz).map { |value| value / 100 }
       private_class_method :linear

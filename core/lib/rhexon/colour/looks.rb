@@ -31,6 +31,15 @@ module Rhexon
         @strengths = strengths
       end
 
+      # Share of its stock strength at which a stain is laid on: a part of the stock's colour is left when it is thinned.
+      # @param step [Hash] a stain step
+      # @return [Float]
+      def self.share(step)
+        thinning = step["thinning"]
+        left = thinning.nil? ? 1.0 : thinning["of"] == "total" ? 1 - thinning["percent"] / 100.0 : 100.0 / (100 + thinning["percent"])
+        (step["strength_percent"] || 100) / 100.0 * left
+      end
+
       # @return [Array<Stage>] one for each coat of each step that can change the look, the bare wood first
       def stages
         @stages ||= begin
@@ -93,16 +102,21 @@ module Rhexon
         optics = optics(product)
         @gaps |= [ product.name ] unless optics.known
         before = Spectrum.lab(seen, Light.find("D65"))[0]
-        strength = strength(product) * (step["strength_percent"] || 100) / 100.0 * diluted(step) * uptake(optics)
+        share = Looks.share(step)
+        strength = strength(product) * share * uptake(optics)
         @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
         @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
-        stage(step, nil).tap { |found| limited(product, optics, before, found) }
+        stage(step, nil).tap do |found|
+          limited(product, optics, before, found)
+          beyond(product, optics, share * 100, found)
+        end
       end
 
-      # A share of the stock's colour is left when it is thinned.
-      def diluted(step)
-        thinning = step["thinning"] or return 1.0
-        thinning["of"] == "total" ? 1 - thinning["percent"] / 100.0 : 100.0 / (100 + thinning["percent"])
+      # Past what the shop's boards showed, its own figures are only carried on.
+      def beyond(product, optics, percent, found)
+        return if optics.read.nil? || percent.between?(optics.read[0] - 0.5, optics.read[1] + 0.5)
+
+        found.notes |= [ "#{product.name} at #{percent.round} % lies beyond what boards were read at (#{optics.read.map(&:round).join(" to ")} %)" ]
       end
 
       def uptake(optics)
@@ -120,7 +134,7 @@ module Rhexon
       def limited(product, optics, before, found)
         limit = Reference.table("colour").fetch("limited")
         moved = before - Spectrum.lab(found.reflectance, Light.find("D65"))[0]
-        @notes |= found.notes = [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
+        @notes |= found.notes |= [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
       end
 
       def coated(step, coat)

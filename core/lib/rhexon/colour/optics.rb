@@ -5,7 +5,8 @@ module Rhexon
     # @!attribute kind  [String] dye, pigment or film
     # @!attribute known [Boolean] false: neither the product nor its class has colour figures
     # @!attribute ageing [Float] what a year multiplies a clear film's absorption by
-    Optics = Struct.new(:kind, :k, :s, :known, :ageing, keyword_init: true) do
+    # @!attribute read [Array(Numeric, Numeric), nil] share of stock strength, %, that was read on the shop's boards
+    Optics = Struct.new(:kind, :k, :s, :known, :ageing, :read, keyword_init: true) do
       class << self
         # @param product [Materials::Product]
         # @return [Optics]
@@ -17,9 +18,11 @@ module Rhexon
           new(kind: product.film? ? "film" : "dye", k: none, s: none, known: false, ageing: 1.0).freeze
         end
 
-        # @param record [Hash] "kind", "bands" [[nm, width, strength]] or "k" [31], "s" number or [31]
+        # @param record [Hash] "kind", "bands" [[nm, width, strength]] or "k" [31], "s" number or [31]; "strength" and "read" as the shop's boards taught
         def stated(record, product)
-          new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: curve(record["k"], record["bands"]), s: scatter(record["s"]), known: true, ageing: record["ageing"] || 1.0).freeze
+          strength = record["strength"] || 1.0
+          k, s = [ curve(record["k"], record["bands"]), scatter(record["s"]) ].map { |values| values.map { |value| value * strength } }
+          new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: k, s: s, known: true, ageing: record["ageing"] || 1.0, read: record["read"]).freeze
         end
 
         private

@@ -74,13 +74,20 @@ module Rhexon
       def sizes
         table = Reference.table("colour").fetch("recipe")
         carried = [ {} ]
-        (1..[ table.fetch("most"), @colourants.size ].min).map do
-          begun = carried.flat_map { |shares| (@colourants - shares.keys).map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h } }.uniq(&:keys)
+        found = []
+        (1..[ table.fetch("most"), @colourants.size ].min).each do
+          begun = carried.flat_map { |shares| (@colourants - shares.keys).select { |more| mixes?([ *shares.keys, more ]) }.map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h } }.uniq(&:keys)
+          break if begun.empty?
+
           ranked = begun.map { |shares| searched(shares) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
           carried = ranked.map(&:last).uniq(&:keys).first(table.fetch("carried"))
-          ranked.first.last
+          found << ranked.first.last
         end
+        found
       end
+
+      # Oil does not go into water: colourants of one mix share a carrier, but for concentrates that go into any.
+      def mixes?(products) = products.map(&:carrier).reject { |carrier| carrier == "none" }.uniq.size <= 1
 
       # Steps along each axis and from one to another, finer when none helps.
       # @param shares [Hash{Materials::Product=>Float}] to begin from

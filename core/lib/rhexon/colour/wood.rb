@@ -65,6 +65,14 @@ module Rhexon
         end
       end
 
+      # The same wood after some time in the light.
+      # @param time [String] "30d" or "2y"
+      # @return [Wood, nil] nil where its drift is not known
+      def aged(time)
+        by = drift[time] or return
+        dup.tap { |older| older.reflectance = Reflectance.from_lab(lab.zip(by).map(&:sum), Light.find("D65"), shape: reflectance).freeze }.freeze
+      end
+
       # @return [Array(Float, Float, Float)] of the bare board
       def lab(light = Light.find("D65")) = Spectrum.lab(reflectance, light)
     end

@@ -9,7 +9,7 @@ module Rhexon
       # Work that is put off must be in time on nine days of ten.
       SAFE = 0.9
 
-      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :digest
+      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [Refusal] with the first thing that is wrong
@@ -35,6 +35,7 @@ module Rhexon
         @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(Zone.minute(record["start"], where: "previous"), record["person"]) ] }
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
+        @surface = Colour::Surface.usual(json["surface"] || {})
         @scale_g = json.dig("scale", "resolution_g") || 1
       end
 

@@ -8,8 +8,8 @@ module Rhexon
 
         def call(context)
           course = context.course
-          coloured = course.laid.index { |one| one.stain? || (one.coat? && one.product.colour != "clear") } or return []
-          ambering = course.laid.drop(coloured + 1).select { |one| one.coat? && one.product.colour == "clear" && one.first && !one.begun? }.max_by { |one| yellow(one.product) } or return []
+          coloured = course.laid.index { |one| one.stain? || (one.coat? && !one.clear?) } or return []
+          ambering = course.laid.drop(coloured + 1).select { |one| one.clear? && one.first && !one.begun? }.max_by { |one| yellow(one.product) } or return []
           clean = course.look(without: :yellow)&.look&.lab or return []
           kind = kind(clean) or return []
           return [] if (delta = difference(course, course.steps, clean)) < limits.fetch("from")
@@ -38,7 +38,7 @@ module Rhexon
         # The least yellow film that is laid on the same way and leaves the colour alone.
         def other(context, ambering, clean)
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
-          context.shelf.select { |product| product.film? && product.colour == "clear" && !product.waxy? && yellow(product) < yellow(ambering.product) && mine.all? { |one| product.methods_known.include?(one.step["method"]) } }
+          context.shelf.select { |product| product.film? && !product.coloured? && !product.waxy? && yellow(product) < yellow(ambering.product) && mine.all? { |one| product.methods_known.include?(one.step["method"]) } }
                  .sort_by { |product| [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ] }.each do |product|
             sets = mine.to_h { |one| [ one.step["id"], { "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil, "hardener_parts" => nil } ] }
             steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }

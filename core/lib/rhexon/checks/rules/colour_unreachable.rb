@@ -9,7 +9,7 @@ module Rhexon
         def call(context)
           course = context.course
           last = course.laid.reverse.find { |one| one.coat? || one.stain? }
-          return [] unless course.target && last&.first && !last.begun? && course.laid.none? { |one| one.coat? && one.product.colour != "clear" }
+          return [] unless course.target && last&.first && !last.begun? && course.laid.none? { |one| one.coat? && !one.clear? }
 
           lightest = course.look(board: "pale", without: :colour)&.look&.lab or return []
           over = course.target[0] - lightest[0]

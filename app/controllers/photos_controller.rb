@@ -1,0 +1,49 @@
+# Photos: taken in, shown, and asked for the colour of a marked patch.
+class PhotosController < ApplicationController
+  rescue_from ActiveStorage::FileNotFoundError, with: :missing
+
+  def create
+    photo = Photo.transaction { Photo.take!(params[:file], client_id: params[:client_id], words: params[:words], light: params[:light], **subject) }
+    render json: { photo: PhotoSerializer.new(photo).to_h }
+  end
+
+  def show = picture(photo.image)
+  def thumb = picture(photo.thumb)
+
+  # Computed, not kept.
+  def colour
+    lab = photo.colour(body["patch"], body["grey"], white: body["white"])
+    render json: { lab: lab, hex: Rhexon::Colour::Lab.hex(lab) }
+  end
+
+  def destroy
+    [ photo.image, photo.thumb ].each(&:purge)
+    photo.destroy!
+    render json: {}
+  end
+
+  private
+
+  def photo = @photo ||= Photo.find(params[:id])
+
+  # It never changes: another photo has another address.
+  def picture(file)
+    expires_in 1.year, public: false
+    send_data file.download, type: "image/jpeg", disposition: "inline"
+  end
+
+  def subject
+    return { cell: Cell.find(params[:cell_id]) } if params[:cell_id].present?
+    return { entry: noted(params[:pass].to_s) } if params[:pass].present?
+
+    params[:piece_id].present? ? { piece: Piece.find(params[:piece_id]) } : {}
+  end
+
+  # A photo taken at the bench is of what is in hand: a note in the log.
+  def noted(pass)
+    piece = Piece.from_core(pass.split("/").first)
+    placement = ShopFloor.new.plan.of_piece(piece.core_id).find { |found| found.pass.key == pass } or raise Rhexon::Refusal.new("The schedule has no such work: #{pass}", where: "pass", accepted: "work of the schedule as it is now")
+    words = Rhexon::Schedule::Words.step(placement.pass.step, placement.pass.product&.name)
+    Entry.record!(client_id: "note-#{params[:client_id]}", kind: "note", happened_at: Time.current, piece: piece, revision: piece.schedule.head, pass_key: pass, body: { "words" => params[:words].presence || words })
+  end
+end

@@ -1,0 +1,23 @@
+import { inkOn } from "@/colour/ink"
+import type { PatchColour as Found } from "./usePatch"
+
+/** The colour that came of the marks, and how far it can be trusted. */
+export function PatchColour({ colour, said, placed }: { colour: Found | null; said: string; placed: boolean }) {
+  if (!placed) return null
+  if (said)
+    return (
+      <p className="said mt-2" role="alert">
+        {said}
+      </p>
+    )
+  if (!colour) return <p className="sub small mt-2">computing</p>
+  const [l, a, b] = colour.lab
+  return (
+    <div className="patch-colour" style={{ background: colour.hex, color: inkOn(l) }} role="status">
+      <b>
+        L* {l.toFixed(1)} a* {a.toFixed(1)} b* {b.toFixed(1)}
+      </b>
+      <span className="small">from a photo: low trust, a guide only</span>
+    </div>
+  )
+}

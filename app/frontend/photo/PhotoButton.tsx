@@ -1,0 +1,52 @@
+import { useState } from "react"
+import { clientId, Refused, sendFile } from "@/lib/api"
+import type { Photo } from "@/types"
+
+/** What a photo is of: a cell, a piece, the work in hand, or nothing but its colour. */
+export type PhotoOf = { cell_id: number } | { piece_id: number } | { pass: string } | Record<string, never>
+
+type Props = { of: PhotoOf; label?: string; size?: "bench"; light?: string; onPhoto: (photo: Photo) => void }
+
+/** Takes or chooses a photo and sends it; what is refused is said in words beside it. */
+export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }: Props) {
+  const [busy, setBusy] = useState(false)
+  const [said, setSaid] = useState("")
+  const take = async (file: File) => {
+    setBusy(true)
+    setSaid("")
+    try {
+      const fields = Object.fromEntries(
+        Object.entries({ ...of, light, client_id: clientId() }).map(([name, value]) => [name, String(value ?? "")]),
+      )
+      onPhoto((await sendFile<{ photo: Photo }>("/photos", file, fields)).photo)
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      setSaid(`${error.said.sentence}${error.said.accepted ? `. Accepted: ${error.said.accepted}.` : ""}`)
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <>
+      <label className="button photo-button" data-size={size} aria-busy={busy}>
+        {busy ? "Making it small" : label}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          className="sr-only"
+          disabled={busy}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ""
+            if (file) void take(file)
+          }}
+        />
+      </label>
+      {said && (
+        <p className="said" role="alert">
+          {said}
+        </p>
+      )}
+    </>
+  )
+}

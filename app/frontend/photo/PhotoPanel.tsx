@@ -1,0 +1,83 @@
+import { useState } from "react"
+import { Panel } from "@/components/Panel"
+import { Refused, send } from "@/lib/api"
+import { when } from "@/lib/time"
+import type { Photo } from "@/types"
+import { PatchColour } from "./PatchColour"
+import { PatchMarks } from "./PatchMarks"
+import { type Marks, usePatch } from "./usePatch"
+
+type Props = {
+  photo: Photo
+  zone: string
+  onClose: () => void
+  onGone: (id: number) => void
+  onColour?: (photo: number, marks: Marks) => Promise<boolean>
+}
+
+/** A photo large; of a cell, its colour can be taken with a frame over the colour and one over the grey card. */
+export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
+  const [marking, setMarking] = useState(false)
+  const [trouble, setTrouble] = useState("")
+  const { marks, setMarks, colour, said, placed } = usePatch(photo.id, marking)
+  const alt = photo.words ?? photo.of ?? `photo of ${when(photo.at, zone)}`
+  const remove = () =>
+    send("DELETE", `/photos/${photo.id}`)
+      .then(() => {
+        onGone(photo.id)
+        onClose()
+      })
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said.sentence))
+  return (
+    <Panel
+      title={photo.of ?? "Photo"}
+      wide
+      open
+      onOpenChange={(open) => !open && onClose()}
+      action={
+        marking && (
+          <button
+            type="button"
+            className="tape"
+            disabled={!colour}
+            onClick={async () => {
+              if (await onColour?.(photo.id, marks)) onClose()
+            }}
+          >
+            Keep the colour as a reading
+          </button>
+        )
+      }
+    >
+      <p className="sub small">
+        {when(photo.at, zone)}
+        {photo.words ? ` · ${photo.words}` : ""}
+      </p>
+      {marking ? (
+        <>
+          <PatchMarks src={`/photos/${photo.id}`} alt={alt} marks={marks} onMarks={setMarks} />
+          <PatchColour colour={colour} said={said} placed={placed} />
+        </>
+      ) : (
+        <img className="photo-large" src={`/photos/${photo.id}`} alt={alt} width={photo.width} height={photo.height} />
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {onColour && !marking && (
+          <button type="button" className="button" onClick={() => setMarking(true)}>
+            Take a colour from it, by a grey card
+          </button>
+        )}
+        {!marking && (
+          <button type="button" className="button" data-quiet onClick={remove}>
+            Take the photo away
+          </button>
+        )}
+      </div>
+      {trouble && (
+        <p className="said mt-2" role="alert">
+          {trouble}
+        </p>
+      )}
+    </Panel>
+  )
+}

@@ -1,0 +1,59 @@
+import { useEffect, useState } from "react"
+import { Refused, send } from "@/lib/api"
+
+/** Left, top, width and height as shares of the photo. */
+export type Part = [number, number, number, number]
+export type MarkName = "patch" | "grey" | "white"
+export type Marks = { patch: Part; grey: Part; white?: Part }
+export type PatchColour = { lab: [number, number, number]; hex: string }
+
+const FIRST: Marks = { patch: [0.42, 0.42, 0.14, 0.14], grey: [0.08, 0.08, 0.1, 0.1] }
+const WHITE: Part = [0.08, 0.6, 0.1, 0.1]
+
+/** Marks on a photo and the colour that the server makes of them, once the grey frame was put on its card; the last answer stays while the next is on its way. */
+export function usePatch(photo: number, on: boolean) {
+  const [marks, setMarks] = useState<Marks>(FIRST)
+  const [colour, setColour] = useState<PatchColour | null>(null)
+  const [said, setSaid] = useState("")
+  const placed = marks.grey !== FIRST.grey
+  useEffect(() => {
+    if (!on || !placed) return
+    const stop = new AbortController()
+    const timer = setTimeout(() => {
+      send<PatchColour>("POST", `/photos/${photo}/colour`, marks, stop.signal)
+        .then((found) => {
+          setColour(found)
+          setSaid("")
+        })
+        .catch((error: unknown) => {
+          if (!(error instanceof Refused)) return
+          setColour(null)
+          setSaid(`${error.said.sentence}${error.said.accepted ? `: ${error.said.accepted}` : ""}`)
+        })
+    }, 120)
+    return () => {
+      clearTimeout(timer)
+      stop.abort()
+    }
+  }, [photo, on, marks, placed])
+  return { marks, setMarks, colour, said, placed }
+}
+
+/** A white card as well, or no longer. */
+export const withWhite = (marks: Marks, on: boolean): Marks => ({ ...marks, white: on ? WHITE : undefined })
+
+const clamp = (value: number, low: number, high: number) => Math.min(Math.max(value, low), high)
+
+/** A mark moved, kept inside the photo. */
+export const moved = ([left, top, width, height]: Part, by: [number, number]): Part => [
+  clamp(left + by[0], 0, 1 - width),
+  clamp(top + by[1], 0, 1 - height),
+  width,
+  height,
+]
+
+/** A mark made larger or smaller about its middle. */
+export const sized = ([left, top, width, height]: Part, by: number): Part => {
+  const [wide, high] = [clamp(width * by, 0.02, 0.6), clamp(height * by, 0.02, 0.6)]
+  return moved([left + (width - wide) / 2, top + (height - high) / 2, wide, high], [0, 0])
+}

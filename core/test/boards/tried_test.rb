@@ -1,0 +1,43 @@
+require "test_helper"
+require "date"
+
+class TriedTest < CoreTest
+  Tried = Rhexon::Boards::Tried
+  Relook = Rhexon::Boards::Relook
+
+  def products = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
+  def steps(*more) = [ step("s1", "sand", grits: %w[P150 P220]), step("s2", "stain", product: "russet", method: "wipe"), *more ]
+
+  def test_coats_waits_and_looks_are_no_difference
+    there = steps(coat("s3", coats: 2))
+    here = steps(step("s7", "look"), coat("s3", coats: 1), step("s8", "wait", minutes: 60), coat("s4", coats: 2))
+    assert_empty Tried.differences(there, here, products: products)
+  end
+
+  def test_another_order_is_one
+    there = steps(coat("s3", product: "seal", wet_um: 80), coat("s4"))
+    here = steps(coat("s3"), coat("s4", product: "seal", wet_um: 80))
+    assert_equal [ "the order is another one" ], Tried.differences(there, here, products: products).map(&:words)
+  end
+
+  def test_a_method_used_on_the_board_as_well_is_none
+    there = steps(coat("s3", method: "brush", wet_um: 90), coat("s4"))
+    assert_empty Tried.differences(there, steps(coat("s5")), products: products)
+  end
+
+  def test_promotion_tells_how_much_larger_the_piece_is_and_the_time_to_wipe_off
+    result = Rhexon::Boards::Promotion.promote([ step("s1", "stain", product: "umber", method: "wipe") ], products: products, cell: { area_m2: 0.012, piece_area_m2: 2.4 })
+    assert_includes result.differences, "0.012 m² on the board, 2.4 m² here; wipe off within 15 min, in parts if need be"
+  end
+
+  # Made on 1 November: 7 days are over on the 8th, 30 on 1 December.
+  def test_a_board_is_looked_at_again_after_7_and_30_days
+    made = Date.new(2026, 11, 1)
+    states = ->(read, today) { Relook.of(made, read, today).map(&:state) }
+    assert_equal %w[coming coming], states.([], Date.new(2026, 11, 7))
+    assert_equal %w[due coming], states.([ Date.new(2026, 11, 5) ], Date.new(2026, 11, 8)), "a reading of day 4 is none of day 7"
+    assert_equal %w[done coming], states.([ Date.new(2026, 11, 9) ], Date.new(2026, 11, 23))
+    assert_equal %w[done done], states.([ Date.new(2026, 12, 1) ], Date.new(2026, 12, 2))
+    assert_equal Date.new(2026, 12, 1), Relook.of(made, [], made).last.on
+  end
+end
