@@ -1,7 +1,9 @@
 # A trial before it is made: which cells, how they lie and will look, what they take of timber, material and hours, and when they can be judged.
 class TrialDesign
   TAPE_MM, MARGIN_MM = 12, 10
+  # Replicates, and boards in all.
   MOST_BOARDS = 6
+  MOST_IN_ALL = 12
 
   attr_reader :errors
 
@@ -14,8 +16,8 @@ class TrialDesign
   # @return [Hash] all that the designer draws
   # @raise [Rhexon::Refusal]
   def preview
-    { cells: cells.map { |cell| told(cell) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
-      resolution: design.resolution, confounded: design.confounded, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
+    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
+      resolution: design.resolution, confounded: design.confounded, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
       passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target && Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, **hours }
   end
 
@@ -25,7 +27,7 @@ class TrialDesign
     preview
     Trial.transaction do
       trial = Trial.create!(name: @given["name"].to_s.strip, piece: piece, base: base, factors: factors, design: kind, seed: seed, shuffled: shuffled?)
-      boards.times { |index| board!(trial, index) }
+      boards.times { |index| parts.each_index { |part| board!(trial, index, part) } }
       trial
     end
   rescue ActiveRecord::RecordInvalid => invalid
@@ -36,14 +38,38 @@ class TrialDesign
 
   Planned = Struct.new(:label, :role, :run, :layers, keyword_init: true)
 
-  def board!(trial, index)
-    name = boards == 1 ? trial.name : "#{trial.name}, board #{index + 1}"
-    board = trial.boards.create!(name: name, piece: piece, wood: @given["wood"], grain: @given["grain"] || "closed", timber_lot: @given["timber_lot"].presence, width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, made_on: @today, step_strip: step_strip?)
-    arranged(index).each_with_index { |cell, position| board.cells.create!(label: cell.label, position: position, role: cell.role, run: cell.run, layers: cell.layers) }
+  def board!(trial, index, part)
+    board = trial.boards.create!(name: board_name(trial, index, part), piece: piece, wood: @given["wood"], grain: @given["grain"] || "closed", timber_lot: lots[[ index, lots.size - 1 ].min], width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, made_on: @today, step_strip: step_strip?)
+    arranged(parts[part], index * parts.size + part).each_with_index { |cell, position| board.cells.create!(label: cell.label, position: position, role: cell.role, run: cell.run, layers: cell.layers) }
   end
 
+  # "Dye, board 2", and "board 2b" where a replicate takes several.
+  def board_name(trial, index, part)
+    return trial.name if boards * parts.size == 1
+
+    "#{trial.name}, board #{index + 1}#{("a".ord + part).chr if parts.size > 1}"
+  end
+
+  # One for each replicate, the last for all that follow.
+  def lots = @given["timber_lot"].to_s.split(/[,;]/).map(&:strip).reject(&:empty?).presence || [ nil ]
+
   # In order, easy to mask; or shuffled within each board, so that a place on the board is not taken for an effect.
-  def arranged(index) = shuffled? ? cells.shuffle(random: Random.new(seed + index)) : cells
+  def arranged(mine, turn) = shuffled? ? mine.shuffle(random: Random.new(seed + turn)) : mine
+
+  # The cells of each board of a replicate: as few boards as hold them, each with its own bare and base.
+  def parts
+    @parts ||= begin
+      runs, controls = cells.partition(&:run)
+      count = (1..MOST_IN_ALL / boards).find { |number| fits?((runs.size / number.to_f).ceil + controls.size) } || 1
+      Rhexon::Boards::Design.dealt(design.runs, count).map { |places| runs.values_at(*places) + controls }
+    end
+  end
+
+  def fits?(count)
+    grid(count)
+  rescue Rhexon::Refusal
+    false
+  end
 
   def cells
     @cells ||= begin
@@ -55,14 +81,16 @@ class TrialDesign
 
   def design = @design ||= Rhexon::Boards::Design.of(factors, kind, runs: @given["runs"], seed: seed)
 
-  def layout = @layout ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, cells: cells.size, stages: step_strip? ? stages.size : 0)
+  def layout = @layout ||= grid(parts.map(&:size).max)
+  def grid(count) = Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, cells: count, stages: step_strip? ? stages.size : 0)
 
   # The step strip shows the base after each stage.
   def stages = @stages ||= LooksState.new(@given["wood"], base).stage_hexes
   def strip_told = layout.strips.zip(stages).map { |place, hexes| PlaceSerializer.new(place).to_h.merge(hexes: hexes) }
 
   def order = @order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] })
-  def areas = cells.zip(layout.places).to_h { |cell, place| [ cell.label, place.width_mm * place.height_mm / 1e6 ] }
+  # Over all boards of a replicate.
+  def areas = parts.each_with_object(Hash.new(0.0)) { |part, sum| part.zip(layout.places) { |cell, place| sum[cell.label] += place.width_mm * place.height_mm / 1e6 } }
 
   # The boards as a piece among the others of the shop.
   def hours

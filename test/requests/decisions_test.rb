@@ -26,7 +26,7 @@ class DecisionsTest < RequestTest
     assert_equal [ "The librarian", "warm lamp", 10, false ], answer["approval"].values_at("name", "light", "age_days", "stale")
     assert_empty findings("colour.hold_point")
     edit(@piece, { op: "change_step", id: "s3", set: { coats: 3 } })
-    assert_equal true, answer["approval"]["stale"]
+    assert answer["approval"]["stale"]
     assert_equal 1, findings("colour.hold_point").size
     send_json("#{cell_path(@cells.last)}/approve", { client_id: "a2", name: "" })
     assert_match(/write the name/, sentence)
@@ -36,7 +36,7 @@ class DecisionsTest < RequestTest
     send_json("#{cell_path(@cells.last)}/approve", { client_id: "a1", name: "The librarian" })
     edit(@piece, { op: "add_step", after: "s2", step: { id: "s9", kind: "look", asks: "Even?" } })
     edit(@piece, { op: "pin", id: "s3", coat: 1, start: "2026-11-25T10:00+01:00" })
-    assert_equal false, answer["approval"]["stale"]
+    refute answer["approval"]["stale"]
   end
 
   test "the approval sheet says what was read, how old the board is and what the print cannot do" do
@@ -98,7 +98,7 @@ class DecisionsTest < RequestTest
     assert_equal [ true, [ 50, 100 ] ], lesson.values_at("used", "range")
     travel 1.minute
     @cells.first.update!(ruined: "sanded through")
-    assert_equal false, BoardLessons.told.sole[:used], "two sound cells are too few"
+    refute BoardLessons.told.sole[:used], "two sound cells are too few"
   end
 
   # --- findings that carry what was done otherwise

@@ -37,6 +37,22 @@ class TrialsTest < RequestTest
     assert_equal shuffled.boards.first.cells.map(&:label).sort, shuffled.boards.last.cells.map(&:label).sort
   end
 
+  # 5 x 4 x 2 = 40 cells of at least 25 mm, 12 mm of tape between, and 30 of them on a board of 260 x 200 mm.
+  test "more cells than a board holds are dealt over several, each with its own bare and base" do
+    many = asked(name: "Many", width_mm: 260, height_mm: 200, step_strip: false, timber_lot: "batch 7, batch 9", factors: [ STRENGTH.merge(levels: [ 20, 40, 60, 80, 100 ]), COATS.merge(levels: [ 1, 2, 3, 4 ]), { name: "film", step: "s3", field: "wet_um", levels: [ 50, 70 ] } ])
+    send_json("/trials/preview", many)
+    parts = answer["parts"]
+    assert_operator parts.size, :>, 1
+    assert_equal (1..40).map(&:to_s), parts.flatten.uniq.reject { |label| %w[bare base].include?(label) }.sort_by(&:to_i)
+    assert(parts.all? { |part| part.last(2) == %w[bare base] && part.size <= answer["places"].size })
+    send_json("/trials", many)
+    boards = Trial.last.boards.to_a
+    assert_equal parts.size * 2, boards.size
+    assert_equal [ "Many, board 1a", "batch 7", "Many, board 2a", "batch 9" ], boards.values_at(0, parts.size).flat_map { |board| [ board.name, board.timber_lot ] }
+    get "/boards/#{boards.last.id}"
+    assert_response :success
+  end
+
   test "what cannot be is refused beside its field, and nothing is kept" do
     { { width_mm: 60 } => "cells", { boards: 9 } => "boards", { design: "half" } => "design", { factors: [] } => "factors", { factors: [ COATS.merge(step: "s1") ] } => "factors", { name: " " } => "name", { height_mm: "tall" } => "height_mm" }.each do |wrong, where|
       assert_no_difference(-> { Trial.count + Board.count }, wrong.inspect) { send_json("/trials", asked(**wrong)) }

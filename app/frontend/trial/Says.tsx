@@ -13,7 +13,12 @@ export function Says({ preview }: { preview: Preview }) {
         <dl className="says">
           <dt>Cells</dt>
           <dd>
-            {runs} and two to hold them against{preview.boards > 1 ? `, on each of ${preview.boards} boards` : ""}
+            {runs} and two to hold them against
+            {preview.parts.length > 1
+              ? `, over ${preview.parts.length} boards${preview.boards > 1 ? `, ${preview.boards} times` : ""}`
+              : preview.boards > 1
+                ? `, on each of ${preview.boards} boards`
+                : ""}
           </dd>
           <dt>Timber</dt>
           <dd>{preview.timber_m2.toFixed(2)} m²</dd>
@@ -44,6 +49,9 @@ export function Says({ preview }: { preview: Preview }) {
           {preview.boards === 1 && <li>No replicate: an effect cannot be told from chance. A second board on other timber can.</li>}
           {preview.resolution && <li>Resolution {preview.resolution}.</li>}
           {preview.efficiency !== null && <li>As good as {Math.round(preview.efficiency * 100)} % of a perfectly balanced one.</li>}
+          {preview.parts.length > 1 && (
+            <li>The cells are dealt so that each board has as many of each level; what its timber does is taken out.</li>
+          )}
           {preview.confounded.map((sentence) => (
             <li key={sentence}>{sentence}.</li>
           ))}

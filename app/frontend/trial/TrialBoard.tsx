@@ -6,14 +6,17 @@ import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { Preview } from "./props"
 
-type Props = { preview: Preview; wood: string; grain: string; width_mm: number; height_mm: number }
+type Props = { preview: Preview; part: number; wood: string; grain: string; width_mm: number; height_mm: number }
 
 /** The board to scale as it will be laid out: cells in their predicted looks between the tapes, the step strip at the edge. */
-export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props) {
+export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: Props) {
   const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 760)
   const scale = Math.min(width / width_mm, 430 / height_mm)
+  const cells = (preview.parts[part] ?? [])
+    .map((label) => preview.cells.find((cell) => cell.label === label))
+    .filter((cell) => cell !== undefined)
   const [wide, high] = [Math.round(width_mm * scale), Math.round(height_mm * scale)]
   return (
     <div ref={holder}>
@@ -21,11 +24,11 @@ export function TrialBoard({ preview, wood, grain, width_mm, height_mm }: Props)
         className="board"
         style={{ width: wide, height: high, backgroundImage: `url(${woodBitmap(wood, grain, wide, high)})` }}
         role="img"
-        aria-label={`Board of ${width_mm} by ${height_mm} mm with ${preview.cells.length} cells: ${preview.cells.map((cell) => `${cell.label} ${cell.words.join(" ")}`).join("; ")}`}
+        aria-label={`Board of ${width_mm} by ${height_mm} mm with ${cells.length} cells: ${cells.map((cell) => `${cell.label} ${cell.words.join(" ")}`).join("; ")}`}
       >
         <Tapes tapes={preview.tapes} scale={scale} wide={wide} high={high} />
         <StepStrip strips={preview.strips} scale={scale} light={light} />
-        {preview.cells.map((cell, index) => {
+        {cells.map((cell, index) => {
           const place = preview.places[index]
           if (!place) return null
           return (

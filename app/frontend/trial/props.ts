@@ -16,6 +16,8 @@ export type Preview = {
     lab: [number, number, number] | null
     delta_e: number | null
   }[]
+  /** Labels of the cells on each board of a replicate. */
+  parts: string[][]
   places: Place[]
   strips: (Place & { hexes: Record<string, string> })[]
   tapes: { way: "along" | "across"; from: number; to: number }[]

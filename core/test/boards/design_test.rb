@@ -54,4 +54,15 @@ class DesignTest < CoreTest
     assert_match(/A half needs at least 3 factors of two levels/, refusal { Design.of(factors(2, 3, 2), "half") }.message)
     assert_match(/is not known/, refusal { Design.of(factors(2), "taguchi") }.message)
   end
+
+  # 2^4 over two boards: the defining contrast is ABCD, so each board has four of each level and each pair of levels as often as any other.
+  def test_runs_over_two_boards_are_balanced_in_each_factor_and_each_pair
+    runs = [ 0, 1 ].repeated_permutation(4).to_a
+    boards = Rhexon::Boards::Design.dealt(runs, 2).map { |places| runs.values_at(*places) }
+    boards.each do |board|
+      4.times { |factor| assert_equal 4, board.count { |run| run[factor] == 1 } }
+      (0..3).to_a.combination(2) { |one, other| assert_equal [ 2 ] * 4, board.map { |run| run.values_at(one, other) }.tally.values }
+    end
+    assert_equal runs.sort, boards.flatten(1).sort
+  end
 end

@@ -100,4 +100,20 @@ class EffectsTest < CoreTest
     assert_in_delta 0.9, Rhexon::Boards::Judging.mapped("gloss", 38, gloss: [ 25, 35 ]), 1e-9
     assert_match(/nothing that is weighed/, refusal { Rhexon::Boards::Judging.new(cells, { "luck" => 1 }) }.message)
   end
+
+  # Two timbers a replicate, one 5 darker: with the runs dealt over both, what dye and coats do comes out as it was put in, and the timber is no error.
+  def test_boards_that_hold_a_part_of_the_cells_each_are_taken_out
+    runs = [ 0, 1 ].repeated_permutation(3).to_a
+    dealt = Rhexon::Boards::Design.dealt(runs, 2)
+    noise = [ 0.1, -0.1, 0.05, -0.05, 0.0, 0.1, -0.1, 0.0 ]
+    given = [ 1, 2 ].flat_map { |replicate| dealt.each_with_index.flat_map { |places, part| places.map { |place| { "levels" => runs[place], "block" => "board #{replicate}#{part}", "value" => 2.0 * runs[place][0] - 1.0 * runs[place][1] + 5.0 * part + 0.3 * replicate + noise[place] * (replicate == 1 ? 1 : -1) } } } }
+    factors = %w[dye cut coats].map { |name| { "name" => name, "levels" => %w[low high] } }
+    found = Rhexon::Boards::Effects.of(factors, given)
+    assert_equal 6, found.freedom, "16 readings less 4 boards, 8 treatments, but for 2 pairs of boards that are not joined: 16 - (4 + 8 - 2)"
+    dye, cut = %w[dye cut].map { |name| found.effects.find { |effect| effect.factor == name && effect.with.nil? } }
+    assert_in_delta 2.0, dye.size, 0.15
+    assert_in_delta(-1.0, cut.size, 0.15)
+    assert_equal %w[certain certain], [ dye, cut ].map(&:told)
+    assert_operator found.error_sd, :<, 0.25
+  end
 end

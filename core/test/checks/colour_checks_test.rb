@@ -10,7 +10,7 @@ class ColourChecksTest < CoreTest
     { "id" => "chalk", "name" => "Chalk white", "class" => "waterborne_one_part", "colour" => "pigmented", "pale" => true }
   ].freeze
 
-  def planned(*steps, wood: nil, pins: nil, **fields)
+  def planned(*steps, wood: nil, **fields)
     record = piece(document(*steps), wood: "open").merge("wood" => wood, **fields.transform_keys(&:to_s)).compact
     shop = shop_json(record)
     Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("products" => shop["products"] + MORE)))

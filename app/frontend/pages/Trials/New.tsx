@@ -136,7 +136,12 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
               onChange={(height) => setSize({ ...size, height })}
               error={error("height_mm")}
             />
-            <TextField label="Boards" value={size.boards} onChange={(boards) => setSize({ ...size, boards })} error={error("boards")} />
+            <TextField
+              label="Times over, on other timber"
+              value={size.boards}
+              onChange={(boards) => setSize({ ...size, boards })}
+              error={error("boards")}
+            />
           </div>
           <div className="desk-three">
             <TextField label="Wood" value={wood} onChange={setWood} />
@@ -146,7 +151,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
               options={grains.map((candidate) => [candidate, candidate.replaceAll("_", " ")])}
               onChange={setGrain}
             />
-            <TextField label="Batch of timber" value={lot} onChange={setLot} />
+            <TextField label="Batches of timber, one a board" value={lot} onChange={setLot} />
           </div>
           <label className="check">
             <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip at the edge
@@ -157,7 +162,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
           </label>
           <TextField label="Name of the trial" value={name} onChange={setName} error={error("name")} placeholder="Desk dye and sealer" />
           <button type="submit" className="tape" disabled={!preview || Boolean(said && said.where !== "name")}>
-            Lay out {preview && preview.boards > 1 ? `${preview.boards} boards` : "the board"}
+            Lay out {preview && preview.boards * preview.parts.length > 1 ? `${preview.boards * preview.parts.length} boards` : "the board"}
           </button>
         </form>
         <section aria-label="The board" aria-live="polite" className="min-w-0">
@@ -169,13 +174,17 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
           )}
           {preview && (
             <div data-state={said ? "stale" : "fresh"} className="designer-answer">
-              <TrialBoard
-                preview={preview}
-                wood={wood}
-                grain={grain}
-                width_mm={whole(size.width) ?? 480}
-                height_mm={whole(size.height) ?? 305}
-              />
+              {preview.parts.map((labels, part) => (
+                <TrialBoard
+                  key={labels.join()}
+                  preview={preview}
+                  part={part}
+                  wood={wood}
+                  grain={grain}
+                  width_mm={whole(size.width) ?? 480}
+                  height_mm={whole(size.height) ?? 305}
+                />
+              ))}
               <LightChoice lights={preview.lights} light={light} onLight={setLight} />
               <Says preview={preview} />
             </div>

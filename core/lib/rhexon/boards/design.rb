@@ -15,6 +15,17 @@ module Rhexon
       RESTARTS = 12
       LETTERS = ("A".."Z").to_a.freeze
 
+      # Runs dealt over boards so that each has as many of each level as can be: by the sum of their levels, which gives to the boards what all factors do together
+      # and leaves each by itself, and two together, free of them (three factors and more; Box, Hunter and Hunter on blocks).
+      # @param runs [Array<Array<Integer>>]
+      # @param boards [Integer]
+      # @return [Array<Array<Integer>>] places in +runs+, by board
+      def self.dealt(runs, boards)
+        return [ runs.each_index.to_a ] if boards <= 1
+
+        runs.each_index.sort_by { |index| [ runs[index].sum % boards, index ] }.each_slice((runs.size / boards.to_f).ceil).map(&:sort)
+      end
+
       # @param factors [Array<Hash>] "name" and "levels" (2 to 5 each)
       # @param kind [String]
       # @param runs [Integer, nil] cells of a subset

@@ -110,21 +110,23 @@ module Rhexon
       def error_sd
         return if freedom < 1
 
-        treatments = @runs.group_by { |run| run["levels"] }.select { |_, same| same.map { |run| run["block"] }.uniq.size > 1 }
-        rows = treatments.values.flatten
-        columns = [ rows.map { 1.0 }, *@blocks.drop(1).map { |block| rows.map { |run| run["block"] == block ? 1.0 : 0.0 } }, *treatments.keys.drop(1).map { |levels| rows.map { |run| run["levels"] == levels ? 1.0 : 0.0 } } ]
-        x = Matrix.columns(independent(columns))
-        y = Vector.elements(rows.map { |run| run["value"].to_f })
+        x = Matrix.columns(additive)
+        y = Vector.elements(repeated.map { |run| run["value"].to_f })
         Math.sqrt([ (y - x * ((x.transpose * x).inverse * x.transpose * y)).norm**2, 0 ].max / freedom)
       end
 
-      def freedom
-        @freedom ||= begin
-          rows = @runs.group_by { |run| run["levels"] }.select { |_, same| same.map { |run| run["block"] }.uniq.size > 1 }.values.flatten
-          blocks = rows.map { |run| run["block"] }.uniq.size
-          rows.empty? ? 0 : [ rows.size - blocks - rows.map { |run| run["levels"] }.uniq.size + 1, 0 ].max
+      # Runs of treatments that lie on more than one block.
+      def repeated = @repeated ||= @runs.group_by { |run| run["levels"] }.select { |_, same| same.map { |run| run["block"] }.uniq.size > 1 }.values.flatten
+
+      # Blocks need not hold all treatments: only what can be told apart is counted.
+      def additive
+        @additive ||= begin
+          treatments = repeated.map { |run| run["levels"] }.uniq
+          independent([ repeated.map { 1.0 }, *@blocks.drop(1).map { |block| repeated.map { |run| run["block"] == block ? 1.0 : 0.0 } }, *treatments.drop(1).map { |levels| repeated.map { |run| run["levels"] == levels ? 1.0 : 0.0 } } ])
         end
       end
+
+      def freedom = repeated.empty? ? 0 : [ repeated.size - additive.size, 0 ].max
 
       def independent(columns)
         basis = []
