@@ -11,6 +11,8 @@ module Demo
     [ 130, 2, [], nil, nil, nil ]
   ].freeze
 
+  MORE_BOARDS = File.expand_path("boards.yml", __dir__)
+
   module_function
 
   def board!(piece, now)
@@ -32,10 +34,25 @@ module Demo
   end
 
   # As the wood and this dye are, with the scatter of an instrument.
+  # @return [Array<Float>, nil] nil where something on it has no colour figures
   def lab(cell, random, scatter = 0.5)
     products = Shelf.as_on_sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-    look = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("elm"), cell.layers, products, strengths: TRUE_STRENGTH).final.look.lab
-    look.map { |value| (value + (random.rand + random.rand - 1) * scatter).round(1) }
+    stage = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of(cell.board.wood), cell.layers, products, strengths: TRUE_STRENGTH).final
+    stage.look.lab.map { |value| (value + (random.rand + random.rand - 1) * scatter).round(1) } if stage.gaps.empty?
+  end
+
+  # The smaller boards beside it.
+  def more_boards!(pieces, now)
+    YAML.safe_load_file(MORE_BOARDS).each do |name, record|
+      wide, high = record["size"]
+      board = Board.create!(name: name, piece: pieces.fetch(record["piece"]), wood: record["wood"], grain: record["grain"], timber_lot: record["timber_lot"], width_mm: wide, height_mm: high, made_on: (now - record["made"].days).to_date)
+      random = Random.new(name.sum)
+      record["cells"].each_with_index do |given, index|
+        cell = board.cells.create!(label: given["role"] || (index + (record["cells"].first["role"] ? 0 : 1)).to_s, position: index, role: given["role"] || "run", layers: record["prepare"] + given["layers"])
+        readings = { "lab" => lab(cell, random), **given.except("layers", "role") }.compact
+        readings.each { |kind, value| Reading.record!(cell: cell, client_id: "demo-#{board.id}-#{index}-#{kind}", kind: kind, value: value, observer: kind == "liking" ? "the client" : "Osei", light: "daylight", taken_at: now - record["read"].days) }
+      end
+    end
   end
 
   def layers(strength, coats)

@@ -18,6 +18,7 @@ module Demo
       Demo.shelf!(now)
       pieces = pieces!(job!("Ostrel Quay Library, reading room", "Ostrel Quay", 25, now), YAML.safe_load_file(DOCUMENTS))
       board = Demo.board!(pieces.fetch("Reading desk tops"), now)
+      Demo.more_boards!(pieces, now)
       Replay.new(now).run!(pieces)
       faults!(pieces)
       Trials.make!(pieces.fetch("Reading desk tops"), now)

@@ -14,7 +14,7 @@ class TrialScreenTest < ApplicationSystemTestCase
     assert_selector ".trial-cell", text: "50 %"
     assert_text "No replicate: an effect cannot be told from chance"
     assert_accessible
-    fill_in "Boards", with: "2"
+    fill_in "Times over", with: "2"
     assert_text "on each of 2 boards"
     fill_in "Width, mm", with: "60"
     assert_text "do not fit a board of 60"

@@ -34,7 +34,7 @@ export function Wood({
         {wood}, depth squeezed
       </text>
       {stained && (
-        <text x={axis.width - 8} y={zero + 34} textAnchor="end" className="on-dye">
+        <text x={Math.min(axis.x(stained.at) + 16, axis.width - 200)} y={zero + 34} className="on-dye">
           {stained.label}
         </text>
       )}

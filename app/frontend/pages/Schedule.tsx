@@ -29,7 +29,7 @@ import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { WhatIfs } from "@/schedule/WhatIfs"
 import { freeId } from "@/schedule/words"
-import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import type { Finding, Looks, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
 
@@ -172,7 +172,7 @@ function Screen(props: Props) {
             <FilmSection
               sheet={sheet}
               wood={piece.wood}
-              dye={piece.look_hex ?? "#6b2c14"}
+              dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "#6b2c14"}
               width={width}
               height={Math.min(Math.max(viewport - 470, 290), 420)}
               selected={row?.key ?? null}
@@ -258,3 +258,10 @@ function Screen(props: Props) {
 
 /** The first pass that is not done, or the last. */
 const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null
+
+/** The colour that a stain makes of the wood under the coat that follows it. */
+function dyeOf(looks: Looks | null, sheet: Sheet, light: string): string | undefined {
+  const stain = sheet.section.stains[0]?.pass.split("/")[1]
+  const at = looks?.stages.findIndex((stage) => stage.step === stain) ?? -1
+  return at < 0 ? undefined : (looks?.stages[at + 1] ?? looks?.stages[at])?.hexes[light]
+}

@@ -13,7 +13,7 @@ export function Says({ preview }: { preview: Preview }) {
         <dl className="says">
           <dt>Cells</dt>
           <dd>
-            {runs} and two to hold them against
+            {runs}, a bare and a base
             {preview.parts.length > 1
               ? `, over ${preview.parts.length} boards${preview.boards > 1 ? `, ${preview.boards} times` : ""}`
               : preview.boards > 1

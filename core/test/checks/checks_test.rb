@@ -198,7 +198,7 @@ class ChecksTest < CoreTest
 
   # --- the catalogue
   def test_every_file_is_a_rule_and_stops_come_first
-    assert_equal 21, Rhexon::Checks::Catalogue.rules.size
+    assert_equal 30, Rhexon::Checks::Catalogue.rules.size
     bad = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__)))))
     levels = Rhexon::Checks::Catalogue.findings(bad, "trial_top").map(&:level)
     assert_equal levels.sort_by { |level| %w[stop caution note].index(level) }, levels

@@ -136,12 +136,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
               onChange={(height) => setSize({ ...size, height })}
               error={error("height_mm")}
             />
-            <TextField
-              label="Times over, on other timber"
-              value={size.boards}
-              onChange={(boards) => setSize({ ...size, boards })}
-              error={error("boards")}
-            />
+            <TextField label="Times over" value={size.boards} onChange={(boards) => setSize({ ...size, boards })} error={error("boards")} />
           </div>
           <div className="desk-three">
             <TextField label="Wood" value={wood} onChange={setWood} />
@@ -151,7 +146,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
               options={grains.map((candidate) => [candidate, candidate.replaceAll("_", " ")])}
               onChange={setGrain}
             />
-            <TextField label="Batches of timber, one a board" value={lot} onChange={setLot} />
+            <TextField label="Timber batches" value={lot} onChange={setLot} placeholder="7, 9" />
           </div>
           <label className="check">
             <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip at the edge
