@@ -13,8 +13,8 @@ class BoardsController < ApplicationController
   def sheet
     board = Board.find(params[:id])
     respond_to do |format|
+      format.any(:pdf, :html) { send_data BoardSheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf", type: "application/pdf", disposition: "inline" }
       format.svg { render body: BoardDrawing.new(board).svg, content_type: "image/svg+xml" }
-      format.any { send_data BoardSheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf", type: "application/pdf", disposition: "inline" }
     end
   end
 

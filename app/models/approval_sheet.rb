@@ -86,6 +86,7 @@ class ApprovalSheet
   def draw_code
     dark, count = squares(@url)
     side = 24 * MM / count
-    dark.each { |column, row| @pdf.fill_rectangle([ 150 * MM + column * side, @pdf.bounds.top - row * side ], side * 1.02, side * 1.02) }
+    @pdf.draw_text("The record of this board", at: [ 28 * MM, 2 * MM ], size: 9)
+    dark.each { |column, row| @pdf.fill_rectangle([ column * side, 24 * MM - row * side ], side * 1.02, side * 1.02) }
   end
 end

@@ -100,19 +100,23 @@ class ScheduleScreenTest < ApplicationSystemTestCase
 
   test "a selected start is dragged and the plan follows" do
     row("Coat 2 of 2").click
-    label = find(".film-label-on")
     before = @piece.schedule.reload.head.number
     overlay = find(".film-section rect[fill=transparent]")
-    box = page.evaluate_script("(() => { const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); const text = document.querySelector('.film-label-on').getBoundingClientRect(); return [text.left + text.width / 2 - 8 - box.left - box.width / 2, box.width] })()")
-    assert label && box.last > 100
-    page.driver.browser.action.move_to(overlay.native, box.first.round, 0).click_and_hold.move_by(30, 0).move_by(30, 0).release.perform
+    at, left, wide = start_of_selected.values_at("x", "left", "wide")
+    page.driver.browser.action.move_to(overlay.native, (at - left - wide / 2).round, 0).click_and_hold.move_by(30, 0).move_by(30, 0).release.perform
     eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
+  end
+
+  # Where the selected coat begins on the picture, and the surface that takes the pointer.
+  def start_of_selected
+    assert_selector ".film-section g[data-state=selected]"
+    page.evaluate_script("(() => { const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); const film = document.querySelector('.film-section g[data-state=selected] path:nth-of-type(2)').getBoundingClientRect(); return { x: film.left + 1, y: box.top + box.height / 2, left: box.left, wide: box.width } })()")
   end
 
   test "a finger drags a start once it has moved far enough, and scrolls before" do
     row("Coat 2 of 2").click
     before = @piece.schedule.reload.head.number
-    x, y = page.evaluate_script("(() => { const text = document.querySelector('.film-label-on').getBoundingClientRect(); const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); return [text.left + text.width / 2 - 8, box.top + box.height / 2] })()")
+    x, y = start_of_selected.values_at("x", "y")
     finger = ->(type, by) { page.driver.browser.execute_cdp("Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]) }
     page.driver.browser.execute_cdp("Emulation.setTouchEmulationEnabled", enabled: true)
     finger.call("touchStart", 0)
