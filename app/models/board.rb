@@ -34,7 +34,11 @@ class Board < ApplicationRecord
 
   # When it is to be looked at again.
   # @return [Array<Rhexon::Boards::Relook::Look>]
-  def relooks(today) = Rhexon::Boards::Relook.of(made_on, cells.flat_map(&:readings).map { |reading| Shop.current.clock.date(reading.taken_at.to_i / 60) }.uniq, today)
+  def relooks(today)
+    minutes = cells.flat_map(&:readings).map { |reading| reading.taken_at.to_i / 60 }.uniq
+    clock = Shop.current.clock
+    Rhexon::Boards::Relook.of(made_on, minutes.map { |minute| clock.date(minute) }, today)
+  end
 
   def strip_name(stage) = stage.zero? ? "strip bare" : "strip #{stage}"
 

@@ -5,7 +5,9 @@ module BoardLessons
   module_function
 
   # @return [Rhexon::Colour::Taught::Lessons]
-  def current
+  def current = Current.lessons ||= reckoned
+
+  def reckoned
     sheets = Shelf.as_on_sheets
     stamp = [ sheets.object_id, Reading.where(kind: "lab").pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")), Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")) ]
     @lock.synchronize do
@@ -15,6 +17,8 @@ module BoardLessons
       @lessons = Rhexon::Colour::Taught.of(boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] })
     end
   end
+
+  private_class_method :reckoned
 
   # Boards with the cells whose colour was read and that are sound.
   def boards

@@ -1,5 +1,7 @@
 # One cell of a board: its layers, as steps of a schedule document, and what was read on it.
 class Cell < ApplicationRecord
+  include ChangesShelf
+
   belongs_to :board
   has_many :readings, -> { order(:taken_at, :id) }, dependent: :restrict_with_error, inverse_of: :cell
   has_many :schedules, foreign_key: :from_cell_id, inverse_of: :from_cell, dependent: :nullify

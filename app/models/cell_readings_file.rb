@@ -10,7 +10,9 @@ class CellReadingsFile
 
   # @return [String]
   def to_cgats
-    samples = @board.cells.includes(:readings).filter_map { |cell| (lab = cell.summary.lab) && Rhexon::Colour::Cgats::Sample.new(id: cell.label, lab: lab) }
+    samples = @board.cells.includes(:readings).filter_map { |cell| cell.summary.then { |found| found.lab && Rhexon::Colour::Cgats::Sample.new(id: cell.label, lab: found.lab, spectrum: found.spectrum) } }
+    # Spectra of some cells would have to be made up for the others.
+    samples.each { |sample| sample.spectrum = nil } unless samples.all?(&:spectrum)
     Rhexon.refuse_unless(samples.any?, "No colour was read on this board yet", where: "readings", accepted: "at least one colour reading")
     Rhexon::Colour::Cgats.write(samples, created: @board.made_on.iso8601)
   end
@@ -31,7 +33,10 @@ class CellReadingsFile
 
   # The same file twice is the same readings.
   def record!(cell, sample, table, bytes, now)
-    Reading.record!(cell: cell, client_id: "file-#{Digest::SHA256.hexdigest("#{@board.id} #{bytes}").first(24)}-#{cell.id}", kind: "lab", value: lab(sample, table).map { |value| value.round(2) }, light: "daylight", instrument: table.originator || "a file", taken_at: now)
+    id = "file-#{Digest::SHA256.hexdigest("#{@board.id} #{bytes}").first(24)}-#{cell.id}"
+    about = { cell: cell, light: "daylight", instrument: table.originator || "a file", taken_at: now }
+    Reading.record!(client_id: id, kind: "lab", value: lab(sample, table).map { |value| value.round(2) }, **about)
+    Reading.record!(client_id: "#{id}-spectrum", kind: "spectrum", value: sample.spectrum.map { |value| value.round(5) }, **about) if sample.spectrum
   end
 
   # Colours of another light or eye cannot be compared, but for a spectrum.

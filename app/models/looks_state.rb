@@ -23,23 +23,25 @@ class LooksState
     @steps = steps
   end
 
+  # @param read [Hash, nil] what a board of the same things was read as
   # @return [Hash, nil] nil: the wood has no colour figures
-  def to_h
+  def to_h(read: nil)
     return unless @species
 
-    LooksSerializer.new({ species: @species, later: later, own: own, lights: lights, says: Rhexon::Colour::Request::GUIDE, stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }).to_h
+    LooksSerializer.new({ species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Colour::Request::GUIDE, stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }).to_h
   end
 
   # @return [Rhexon::Colour::Looks::Stage] the look in the end
   def final = stages("mean").last
 
-  # A colour that was read by day, in every light: the smoothest spectrum in the course of the wood stands for it.
+  # A colour that was read by day, in every light: by its spectrum, or by the smoothest one in the course of the wood.
   # @param lab [Array<Numeric>, nil]
+  # @param spectrum [Array<Float>, nil]
   # @return [Hash{String=>String}, nil]
-  def read_hexes(lab)
+  def read_hexes(lab, spectrum: nil)
     return unless lab
 
-    reflectance = Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.of(@species).reflectance)
+    reflectance = spectrum || Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.of(@species).reflectance)
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Look.new(reflectance, light).hex ] }
   rescue Rhexon::Refusal
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Lab.hex(lab) ] }

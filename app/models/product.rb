@@ -1,5 +1,7 @@
 # A product on the shelf. Figures it lacks come from its class, marked as estimates, in the core.
 class Product < ApplicationRecord
+  include ChangesShelf
+
   COLOURS = Rhexon::Materials::Lines.table.fetch("colours")
 
   has_many :batches, dependent: :restrict_with_error

@@ -1,5 +1,7 @@
 # A reading on a cell. Never overwritten: a later one is a new reading.
 class Reading < ApplicationRecord
+  include ChangesShelf
+
   belongs_to :cell
   validates :client_id, presence: true
 

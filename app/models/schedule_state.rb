@@ -20,10 +20,18 @@ class ScheduleState
   # The look after each step on a face, where its wood has colour figures.
   # @return [Hash, nil]
   def looks(face)
-    LooksState.new(@piece.wood, @piece.schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }).to_h
+    steps = @piece.schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }
+    LooksState.new(@piece.wood, steps).to_h(read: read(steps))
   end
 
   private
+
+  # What a board of the same things was read as: to be preferred to what is reckoned.
+  def read(steps)
+    cell = TriedLooks.new([ @piece ]).read_as(@piece, steps) or return
+    lab = cell.summary(nil).lab or return
+    { words: "cell #{cell.label} of #{cell.board.name}", board_id: cell.board_id, lab: lab, hexes: LooksState.new(@piece.wood, []).read_hexes(lab) }
+  end
 
   # A piece of a closed job is not on the shop floor; its page says so.
   def plan_with_this_piece

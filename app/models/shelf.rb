@@ -18,8 +18,9 @@ module Shelf
 
   # The same with what the shop's boards have taught.
   # @return [Array<Hash>]
-  def to_core
-    sheets, lessons = as_on_sheets, BoardLessons.current
+  def to_core = Current.shelf ||= taught(as_on_sheets, BoardLessons.current)
+
+  def taught(sheets, lessons)
     @lock.synchronize do
       next @core if @core && @of == [ sheets, lessons ].map(&:object_id)
 
@@ -28,11 +29,16 @@ module Shelf
     end
   end
 
+  private_class_method :taught
+
   # Read again the next time, however soon.
-  def forget = @lock.synchronize { @stamp = @of = nil }
+  def forget
+    Current.forget_shelf
+    @lock.synchronize { @stamp = @of = nil }
+  end
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
-  def products = to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
+  def products = Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze
 
   # @return [Array(Array<String>, Array<String>)] codes of what only goes into a mix, and of what can be laid on
   def codes

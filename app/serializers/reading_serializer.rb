@@ -1,5 +1,5 @@
 class ReadingSerializer < ApplicationSerializer
-  fields id: :number, kind: :string, value: "number | string | [number, number, number]", observer: [ :string, { nullable: true } ], light: [ :string, { nullable: true } ], instrument: [ :string, { nullable: true } ]
+  fields id: :number, kind: :string, value: "number | string | number[]", observer: [ :string, { nullable: true } ], light: [ :string, { nullable: true } ], instrument: [ :string, { nullable: true } ]
   typelize at: :number
   attribute(:at) { |reading| reading.taken_at.to_i / 60 }
 end

@@ -105,6 +105,24 @@ class BoardsRequestTest < RequestTest
     end
   end
 
+  # A grey of 20 % at every wavelength is L* = 116 cbrt(0.2) - 16 = 51.84, a* and b* 0, in any light; a narrow red is not.
+  test "spectra are kept, shown in each light as they are, and written again" do
+    board = make_board
+    flat = Array.new(31, 0.2)
+    red = Rhexon::Colour::Spectrum::NM.map { |nm| nm > 600 ? 0.5 : 0.05 }
+    samples = board.cells.zip([ flat, red, flat ]).map { |cell, spectrum| Rhexon::Colour::Cgats::Sample.new(id: cell.label, spectrum: spectrum) }
+    post "/boards/#{board.id}/read_file", params: { file: upload(Rhexon::Colour::Cgats.write(samples)) }, headers: { "Accept" => "application/json" }
+    first, second = answer["board"]["cells"]
+    assert_in_delta 51.84, first["summary"]["lab"][0], 0.02
+    assert_equal 1, first["read_hexes"].values.uniq.size
+    assert_operator second["read_hexes"].values.uniq.size, :>, 2
+    get "/boards/#{board.id}/readings"
+    again = Rhexon::Colour::Cgats.read(response.body)
+    again.samples.zip([ flat, red, flat ]) { |sample, spectrum| sample.spectrum.zip(spectrum) { |one, other| assert_in_delta other, one, 1e-5 } }
+    read(board.cells.first, "spectrum", [ 0.2 ] * 30)
+    assert_match(/31 numbers from 0 to 1/, sentence + answer["error"]["accepted"])
+  end
+
   def upload(text) = Rack::Test::UploadedFile.new(StringIO.new(text), "text/plain", original_filename: "readings.txt")
 
   test "layers made in place are checked" do

@@ -101,6 +101,18 @@ class DecisionsTest < RequestTest
     refute BoardLessons.told.sole[:used], "two sound cells are too few"
   end
 
+  test "what a board of the same things was read as stands beside the prediction" do
+    get "/pieces/#{@piece.id}/schedule/looks?face=top", headers: { "ACCEPT" => "application/json" }
+    assert_nil answer["looks"]["read"]
+    read(@cells.first, "lab", [ 44, 17, 25 ])
+    get "/pieces/#{@piece.id}/schedule/looks?face=top", headers: { "ACCEPT" => "application/json" }
+    assert_nil answer["looks"]["read"], "half the strength is another thing"
+    travel 1.minute
+    read(@cells.last, "lab", [ 36, 20, 22 ])
+    get "/pieces/#{@piece.id}/schedule/looks?face=top", headers: { "ACCEPT" => "application/json" }
+    assert_equal [ "cell 3 of Board 1", [ 36.0, 20.0, 22.0 ] ], answer["looks"]["read"].values_at("words", "lab")
+  end
+
   # --- findings that carry what was done otherwise
 
   test "a board laid on otherwise is told on the schedule it was promoted to" do

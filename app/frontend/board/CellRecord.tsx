@@ -19,12 +19,13 @@ export function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
 }
 
 function shown(reading: Reading, measure: Measure | undefined): string {
+  if (reading.kind === "spectrum") return "400 to 700 nm, 31 values"
   if (Array.isArray(reading.value))
     return reading.value.map((value, index) => `${["L*", "a*", "b*"][index]} ${value.toFixed(1)}`).join("  ")
   return measure?.unit ? `${reading.value} ${measure.unit}` : String(reading.value)
 }
 
-const KINDS: Record<string, string> = { lab: "Colour", photo_lab: "Colour, from a photo" }
+const KINDS: Record<string, string> = { lab: "Colour", spectrum: "Spectrum", photo_lab: "Colour, from a photo" }
 const named = (kind: string, measure: Measure | undefined) =>
   measure ? measure.name.charAt(0).toUpperCase() + measure.name.slice(1) : (KINDS[kind] ?? "Note")
 

@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import type { Looks, Sheet } from "@/types"
 import { inkOn } from "./ink"
 import { LightChoice } from "./LightChoice"
@@ -40,6 +41,16 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
           <i style={{ background: looks.pale[light] }} />
           <i style={{ background: looks.dark[light] }} />
         </span>
+        {looks.read && (
+          <Link
+            href={`/boards/${looks.read.board_id}`}
+            className="look-read"
+            style={{ background: looks.read.hexes[light], color: inkOn(looks.read.lab[0]) }}
+            aria-label={`Read on ${looks.read.words}: L* ${looks.read.lab.join(", ")}`}
+          >
+            read
+          </Link>
+        )}
         {looks.later.map((later) => (
           <span key={later.words} className="look-later" style={{ background: later.hexes[light], color: inkOn(later.lab[0]) }}>
             {later.words}
@@ -49,7 +60,8 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
       <div className="look-foot">
         <LightChoice lights={looks.lights} light={light} onLight={onLight} place={place} />
         <p className="small sub">
-          Predicted on a mean board of {looks.species}; at the end a pale and a dark one
+          {looks.read && `Outlined: as read on ${looks.read.words}; a reading goes before a prediction. `}Predicted on a mean board of{" "}
+          {looks.species}; at the end a pale and a dark one
           {looks.later.length > 0 && ", and what light makes of it"}. {looks.own} {looks.says}
           {gaps.length > 0 && ` Not counted, for want of colour figures: ${gaps.join(", ")}.`} {notes.join(". ")}
         </p>

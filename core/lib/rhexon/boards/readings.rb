@@ -4,9 +4,10 @@ module Rhexon
     module Readings
       # @!attribute lab [Array<Float>, nil] mean L*a*b*
       # @!attribute photo_lab [Array<Float>, nil] the same from photos: of low trust, and never mixed with what was read
+      # @!attribute spectrum [Array<Float>, nil] mean reflectance, where an instrument gave it
       # @!attribute delta_e [Float, nil] CIEDE2000 of the mean to the wanted look
       # @!attribute means [Hash{String=>Float}] of every measure that was read, the difference to the wanted look included
-      Summary = Struct.new(:lab, :photo_lab, :delta_e, :means, :count, keyword_init: true) do
+      Summary = Struct.new(:lab, :photo_lab, :spectrum, :delta_e, :means, :count, keyword_init: true) do
         def gloss = means["gloss"]
         def blotch = means["blotch"]
         def liking = means["liking"]
@@ -18,7 +19,7 @@ module Rhexon
       # @return [Hash{String=>Hash}]
       def measures = @measures ||= Reference.table("judging").fetch("measures").select { |_, record| record["range"] }
 
-      # @param kind [String] lab, photo_lab, note or one of the measures
+      # @param kind [String] lab, spectrum, photo_lab, note or one of the measures
       # @param value [Object] [L*, a*, b*], a number, or text
       # @return [Object] the value, numbers as floats
       # @raise [Refusal]
@@ -26,6 +27,7 @@ module Rhexon
         case kind
         when "note" then text(value)
         when "lab", "photo_lab" then lab(value)
+        when "spectrum" then Colour::Spectrum.check(value, where: "spectrum")
         when *measures.keys then number(kind, value)
         else raise Refusal.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ "lab", *measures.keys, "note" ].join(", "))
         end
@@ -37,8 +39,9 @@ module Rhexon
       def summary(readings, target_lab: nil)
         by_kind = readings.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         lab, photo = %w[lab photo_lab].map { |kind| by_kind[kind]&.transpose&.map { |channel| mean(channel) } }
+        spectrum = by_kind["spectrum"]&.transpose&.map { |values| values.sum / values.size.to_f }
         off = lab && target_lab ? Colour::DeltaE.ciede2000(target_lab, lab).round(1) : nil
-        Summary.new(lab: lab, photo_lab: photo, delta_e: off, count: readings.size, means: by_kind.slice(*measures.keys).transform_values { |values| mean(values) }.merge({ "delta_e" => off }.compact).freeze)
+        Summary.new(lab: lab, photo_lab: photo, spectrum: spectrum, delta_e: off, count: readings.size, means: by_kind.slice(*measures.keys).transform_values { |values| mean(values) }.merge({ "delta_e" => off }.compact).freeze)
       end
 
       # The best cell: nearest to the wanted colour where one is stated and read, the best liked otherwise.

@@ -48,6 +48,10 @@ module Rhexon
       # Colours of which nothing is laid on yet.
       def open_colours = laid.select { |one| one.colours? && one.first && !one.begun? }
 
+      # What the look hangs on and can still be changed: the colour, or the first coat where there is none.
+      # @return [Laid, nil] nil once it is begun
+      def hangs_on = (laid.find(&:colours?) || laid.find(&:coat?)).then { |one| one if one&.first && !one.begun? }
+
       # @return [Colour::Wood, nil] nil when the wood has no colour figures
       def wood(board = "mean") = (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.of(species, board)
 

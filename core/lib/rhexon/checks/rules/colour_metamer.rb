@@ -1,18 +1,18 @@
 module Rhexon
   module Checks
     module Rules
-      # colour.metamer: the look matches by day and not in the light of its place. Silent without a wanted colour or a light, and where it does not match by day either.
+      # colour.metamer: the look matches by day and not in the light of its place. Silent without a wanted colour or a lamp, once the colour is on, and where it does not match by day either.
       module ColourMetamer
         module_function
 
         def call(context)
           course = context.course
           light = context.piece.wanted["light"]
-          last = course.laid.reverse.find { |one| one.coat? || one.stain? }
-          return [] unless course.target && light && last&.first && !last.begun? && (seen = course.look)
+          last = course.hangs_on
+          return [] unless course.target && light && !%w[D65 D50].include?(light) && last && (seen = course.look)
 
           found = Colour::Metamerism.of(seen.reflectance, Colour::Reflectance.from_lab(course.target, Colour::Light.find("D65"), shape: course.wood.reflectance), lamp: light)
-          found.caution ? [ finding(context, course.laid.find(&:colours?) || last, light, found) ] : []
+          found.caution ? [ finding(context, last, light, found) ] : []
         rescue Refusal
           []
         end

@@ -2,18 +2,18 @@ module Rhexon
   module Checks
     module Rules
       # colour.unreachable: the wanted colour is lighter than a pale board of the wood under the same clear film and without any colour.
-      # Silent without a wanted colour, and where an opaque or pale-pigmented coat covers the wood.
+      # Silent without a wanted colour, once the colour is on, and where an opaque or pale-pigmented coat covers the wood.
       module ColourUnreachable
         module_function
 
         def call(context)
           course = context.course
-          last = course.laid.reverse.find { |one| one.coat? || one.stain? }
-          return [] unless course.target && last&.first && !last.begun? && course.laid.none? { |one| one.coat? && !one.clear? }
+          last = course.hangs_on
+          return [] unless course.target && last && course.laid.none? { |one| one.coat? && !one.clear? }
 
           lightest = course.look(board: "pale", without: :colour)&.look&.lab or return []
           over = course.target[0] - lightest[0]
-          over > Reference.table("colour").fetch("seen") ? [ finding(context, course.laid.find(&:colours?) || last, over, lightest) ] : []
+          over > Reference.table("colour").fetch("seen") ? [ finding(context, last, over, lightest) ] : []
         end
 
         def finding(context, laid, over, lightest)
