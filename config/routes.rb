@@ -45,6 +45,7 @@ Rails.application.routes.draw do
     post :read_file, on: :member
     post :quick, on: :member
     post :verdict, on: :member
+    post :making, on: :member
     resources :cells, only: %i[update] do
       get :approval, on: :member
       post :approve

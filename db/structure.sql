@@ -111,16 +111,6 @@ FOREIGN KEY ("piece_id")
 , CONSTRAINT trial_is_json CHECK (json_valid(base) AND json_valid(factors) AND json_valid(weights)), CONSTRAINT trial_design CHECK (design IN ('full','half','quarter','subset','one_at_a_time')));
 CREATE UNIQUE INDEX "index_trials_on_name" ON "trials" ("name");
 CREATE INDEX "index_trials_on_piece_id" ON "trials" ("piece_id");
-CREATE TABLE IF NOT EXISTS "boards" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "wood" varchar NOT NULL, "grain" varchar NOT NULL, "timber_lot" varchar, "width_mm" integer NOT NULL, "height_mm" integer NOT NULL, "margin_mm" integer DEFAULT 10 NOT NULL, "tape_mm" integer DEFAULT 12 NOT NULL, "made_on" date NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "trial_id" integer, "step_strip" boolean DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_521554dd11"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT "fk_rails_8472c7dba9"
-FOREIGN KEY ("trial_id")
-  REFERENCES "trials" ("id")
-, CONSTRAINT board_size CHECK (width_mm BETWEEN 50 AND 3000 AND height_mm BETWEEN 50 AND 3000));
-CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
-CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
-CREATE INDEX "index_boards_on_trial_id" ON "boards" ("trial_id");
 CREATE TABLE IF NOT EXISTS "readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer NOT NULL, "kind" varchar NOT NULL, "value" json NOT NULL, "observer" varchar, "light" varchar, "taken_at" datetime(6) NOT NULL, "client_id" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "instrument" varchar, CONSTRAINT "fk_rails_05a5a4300e"
 FOREIGN KEY ("cell_id")
   REFERENCES "cells" ("id")
@@ -187,7 +177,22 @@ CREATE INDEX "index_photos_on_cell_id" ON "photos" ("cell_id");
 CREATE INDEX "index_photos_on_piece_id" ON "photos" ("piece_id");
 CREATE INDEX "index_photos_on_entry_id" ON "photos" ("entry_id");
 CREATE UNIQUE INDEX "index_photos_on_client_id" ON "photos" ("client_id");
+CREATE TABLE IF NOT EXISTS "boards" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "wood" varchar NOT NULL, "grain" varchar NOT NULL, "timber_lot" varchar, "width_mm" integer NOT NULL, "height_mm" integer NOT NULL, "margin_mm" integer DEFAULT 10 NOT NULL, "tape_mm" integer DEFAULT 12 NOT NULL, "made_on" date NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "trial_id" integer, "step_strip" boolean DEFAULT 0 NOT NULL, "making_id" integer, CONSTRAINT "fk_rails_8472c7dba9"
+FOREIGN KEY ("trial_id")
+  REFERENCES "trials" ("id")
+, CONSTRAINT "fk_rails_521554dd11"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_2b17eb6df4"
+FOREIGN KEY ("making_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT board_size CHECK (width_mm BETWEEN 50 AND 3000 AND height_mm BETWEEN 50 AND 3000));
+CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
+CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
+CREATE INDEX "index_boards_on_trial_id" ON "boards" ("trial_id");
+CREATE INDEX "index_boards_on_making_id" ON "boards" ("making_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261123200000'),
 ('20261123190000'),
 ('20261123170000'),
 ('20261123160000'),

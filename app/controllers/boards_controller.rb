@@ -34,6 +34,12 @@ class BoardsController < ApplicationController
     render json: BoardState.new(board.reload).to_h.merge(kept: kept)
   end
 
+  # The board as work among the other work of the shop.
+  def making
+    BoardMaking.begin!(Board.find(params[:id]))
+    render json: { location: bench_path }
+  end
+
   # What was decided, and why.
   def verdict
     board = Board.find(params[:id])

@@ -24,6 +24,7 @@ class BenchWork
     piece = Piece.from_core(@body["pass"].to_s.split("/").first)
     refuse_out_of_turn!(piece) unless Entry.exists?(client_id: @body["client_id"])
     Entry.record!(client_id: @body["client_id"], kind: @body["kind"], happened_at: @happened_at, piece: piece, revision: piece.schedule.head, pass_key: @body["pass"], body: details)
+         .tap { BoardMaking.done_on!(piece) if @body["kind"] == "done" }
   end
 
   def details

@@ -2,6 +2,7 @@
 class Board < ApplicationRecord
   belongs_to :piece, optional: true
   belongs_to :trial, optional: true
+  belongs_to :making, class_name: "Piece", optional: true
   has_many :cells, -> { order(:position) }, dependent: :destroy, inverse_of: :board
 
   validates :name, presence: { message: "Name the board." }, uniqueness: { message: "There is already a board of that name." }

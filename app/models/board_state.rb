@@ -39,7 +39,7 @@ class BoardState
   # The order of work over all cells, each material mixed once.
   def work
     order = @board.work_order
-    { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: pass.cells, masked: pass.masked } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products) }
+    { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: pass.cells, masked: pass.masked } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products), making: @board.making && BoardMaking.new(@board).progress }
   rescue Rhexon::Refusal
     nil
   end

@@ -10,6 +10,7 @@ class Piece < ApplicationRecord
   has_many :entries, dependent: :restrict_with_error
   has_many :photos, dependent: :restrict_with_error
   has_many :boards, dependent: :nullify
+  has_one :made_board, class_name: "Board", foreign_key: :making_id, inverse_of: :making, dependent: :nullify
   accepts_nested_attributes_for :faces
 
   validates :name, presence: { message: "Name the piece." }, uniqueness: { scope: :job_id, message: "This job already has a piece of that name." }

@@ -31,8 +31,12 @@ class TriedLooks
     @pieces = pieces
   end
 
-  # @return [Array<Hash>] boards of a piece of rhexon-shop/1, cells laid on alike once
-  def of(piece) = known.select { |tried| tried.piece_id == piece.id || tried.cell_id == piece.schedule.from_cell_id }.map(&:record).uniq { |record| record.values_at("layers", "wood") }
+  # @return [Array<Hash>, nil] boards of a piece of rhexon-shop/1, cells laid on alike once; the making of a board is itself the trial
+  def of(piece)
+    return [ { "name" => piece.name, "wood" => piece.wood, "layers" => piece.layers } ] if makings.include?(piece.id)
+
+    known.select { |tried| tried.piece_id == piece.id || tried.cell_id == piece.schedule.from_cell_id }.map(&:record).uniq { |record| record.values_at("layers", "wood") }
+  end
 
   # The cell whose reading stands for what a schedule makes: the same things in the same order, however laid on.
   # @param steps [Array<Hash>] on the shown face
@@ -42,14 +46,15 @@ class TriedLooks
     board, found = Rhexon::Boards::Tried.nearest(mine, steps, products: Shelf.products, wood: piece.wood)
     return unless found&.none? { |one| Rhexon::Boards::Tried::OTHER.include?(one.kind) }
 
-    Cell.includes(:readings, :board).find(known.find { |tried| tried.record.equal?(board) }.cell_id)
+    tried = known.find { |one| one.record.equal?(board) } and Cell.includes(:readings, :board).find(tried.cell_id)
   end
 
   # @return [Boolean] whether somebody approved the look that its schedule makes
-  def approved?(piece) = approved_once.include?(piece.id) && !Approval.of(piece).stale?
+  def approved?(piece) = makings.include?(piece.id) || (approved_once.include?(piece.id) && !Approval.of(piece).stale?)
 
   private
 
+  def makings = @makings ||= Board.where(making: @pieces).pluck(:making_id)
   def known = @known ||= self.class.known
   def approved_once = @approved_once ||= Entry.where(piece: @pieces, kind: "approved").distinct.pluck(:piece_id)
 end

@@ -131,6 +131,27 @@ class DecisionsTest < RequestTest
     assert_includes answer["cautions"], "Spots were tested before its full cure."
   end
 
+  # --- made at the bench
+
+  test "a board is made at the bench among the other work, and is as old as its last pass" do
+    send_json("/boards/#{@board.id}/making", {})
+    assert_equal "/bench", answer["location"]
+    piece = @board.reload.making
+    assert_equal [ "Sample boards", %w[1 2 3] ], [ piece.job.client, piece.faces.map(&:name) ]
+    assert_equal [ %w[1 2 3], %w[1], %w[2], %w[3], %w[1 2 3] ], piece.schedule.document["steps"].map { |step| step["faces"] }, "three strengths, the rest once"
+    plan = ShopFloor.new.plan
+    assert_empty Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:id).grep(/colour/), "the making of a board wants no board"
+    assert plan.batches.any? { |batch| batch.passes.any? { |key| key.start_with?(piece.core_id) } }, "what it needs is mixed with the rest"
+    assert_no_difference(-> { Piece.count }) { send_json("/boards/#{@board.id}/making", {}) }
+
+    keys = plan.of_piece(piece.core_id).reject { |placement| placement.pass.inserted }.map { |placement| placement.pass.key }
+    keys.each { |key| log(piece, key.split("/", 2).last, "started", 1.hour.ago) }
+    keys.each_with_index { |key, index| send_json("/entries", { client_id: "done-#{index}", kind: "done", pass: key, happened_at: 1.minute.ago.iso8601 }) }
+    assert_equal Date.new(2026, 11, 23), @board.reload.made_on
+    get "/boards/#{@board.id}"
+    assert_equal [ keys.size ] * 2, props["work"]["making"].values_at("passes", "done")
+  end
+
   # --- on paper
 
   test "the drawing is in mm, and the label has its code" do

@@ -1,10 +1,19 @@
+import { Link, router } from "@inertiajs/react"
+import { useState } from "react"
+import { Refused, send } from "@/lib/api"
 import type { BoardWork } from "./useBoard"
 
-/** The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, and what to mix. */
-export function WorkOrder({ work }: { work: BoardWork }) {
+/** The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, what to mix; and the way to the bench. */
+export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
+  const { making } = work
   return (
     <details className="rule mt-4 pt-2">
-      <summary className="head cursor-pointer">Order of work, {work.passes.length} passes</summary>
+      <summary className="head cursor-pointer">
+        Order of work, {work.passes.length} passes
+        {making && (
+          <span className="sub small">, {making.done === making.passes ? "all done" : `${making.done} of ${making.passes} done`}</span>
+        )}
+      </summary>
       <ol className="work-order">
         {work.passes.map((pass, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: passes have no identity but their place
@@ -16,8 +25,47 @@ export function WorkOrder({ work }: { work: BoardWork }) {
         ))}
       </ol>
       <p className="sub mt-2">
-        To have ready: {work.amounts.map((amount) => `${amount.name} ${amount.ml} ml`).join(", ")}. Tape is moved {work.mask_moves} times.
+        To mix: {work.amounts.map((amount) => `${amount.name} ${amount.ml} ml`).join(", ")}. Tape is moved {work.mask_moves} times.
       </p>
+      {making ? (
+        <p className="mt-2">
+          It is work of the shop:{" "}
+          <Link href="/bench" className="underline underline-offset-2">
+            at the bench
+          </Link>
+          ,{" "}
+          <Link href={`/pieces/${making.piece_id}/schedule`} className="underline underline-offset-2">
+            its schedule
+          </Link>
+          .
+        </p>
+      ) : (
+        <ToTheBench board={board} />
+      )}
     </details>
+  )
+}
+
+function ToTheBench({ board }: { board: number }) {
+  const [said, setSaid] = useState("")
+  const begin = async () => {
+    try {
+      router.visit((await send<{ location: string }>("POST", `/boards/${board}/making`)).location)
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      setSaid(error.said.sentence)
+    }
+  }
+  return (
+    <div className="mt-2">
+      <button type="button" className="button" onClick={begin}>
+        Put it on the bench, among the other work
+      </button>
+      {said && (
+        <p className="said" role="alert">
+          {said}
+        </p>
+      )}
+    </div>
   )
 }

@@ -38,6 +38,7 @@ export type BoardWork = {
   passes: { words: string; cells: string[]; masked: string[] }[]
   mask_moves: number
   amounts: { name: string; ml: number }[]
+  making: { piece_id: number; passes: number; done: number } | null
 }
 export type QuickReading = { cell: number; kind: string; value: number | [number, number, number] }
 export type BoardProps = {

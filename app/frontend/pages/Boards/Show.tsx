@@ -135,7 +135,7 @@ export default function BoardPage(props: BoardProps) {
           )}
           {trial && <Effects trial={trial} />}
           {trial && <Verdict trial={trial} onWeigh={(weights) => state.weigh(trial.id, weights)} />}
-          {work && work.passes.length > 0 && <WorkOrder work={work} />}
+          {work && work.passes.length > 0 && <WorkOrder board={board.id} work={work} />}
         </div>
         {cell && (
           <div className="min-w-0">

@@ -39,21 +39,23 @@ module Rhexon
       # How often tape is put on or taken off a cell.
       def mask_moves = passes.select { |pass| WET.include?(pass.step["kind"]) }.map(&:masked).then { |masks| [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size } }
 
-      # What goes on the cells and on how much of them.
+      # What is mixed, each material once for all cells, with what stays in cup and gun and the margin.
       # @param areas [Hash{String=>Float}] m² by label
-      # @return [Array<Hash>] product, ml laid on
+      # @return [Array<Hash>] product, ml
       def amounts(areas, products)
         passes.select { |pass| WET.include?(pass.step["kind"]) }.group_by { |pass| pass.step["product"] }.map do |product, mine|
-          { "product" => product, "name" => products.fetch(product).name, "ml" => mine.sum { |pass| ml(pass, areas, products.fetch(product)) }.ceil }
+          layings = mine.map { |pass| laying(pass, areas, products.fetch(product)) }
+          largest = layings.max_by(&:left_behind_ml)
+          { "product" => product, "name" => products.fetch(product).name, "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil }
         end
       end
 
       private
 
-      def ml(pass, areas, product)
-        area = pass.cells.sum { |cell| areas.fetch(cell) }
-        wet = pass.step["wet_um"] || product.consumption_ml_per_m2 || Reference.table("hands").fetch("stain_ml_per_m2")
-        area * wet * (pass.step["coats"] || 1) / Reference.table("hands").fetch("transfer_efficiency").fetch(pass.step["method"])
+      def laying(pass, areas, product)
+        area = pass.cells.sum { |cell| areas.fetch(cell) } * (pass.step["coats"] || 1)
+        wiped = %w[wipe pad].include?(pass.step["method"]) || !product.film? ? product.consumption_ml_per_m2 : nil
+        Mixing::Laying.of(area_m2: area, wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"), method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
       end
 
       # One coat at a time, so that two coats here and three there share the first two.

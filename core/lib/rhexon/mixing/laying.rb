@@ -44,6 +44,10 @@ module Rhexon
       def self.hands = Reference.table("hands")
       private_class_method :hands
 
+      # The same pot for more.
+      # @return [Laying]
+      def with_laid(laid_ml) = dup.tap { |more| more.laid_ml = laid_ml }.freeze
+
       def gross_ml = (laid_ml + left_behind_ml) * (1 + margin_percent / 100)
     end
   end
