@@ -49,13 +49,13 @@ class ApprovalSheet
   def lab(values) = values.zip([ "", "a* ", "b* " ]).map { |value, name| "#{name}#{value.round(1)}" }.join("  ")
 
   def predicted
-    found = LooksState.new(@board.wood, @cell.layers).last_lab
+    found = @cell.looks.last_lab
     found ? "Not read yet; predicted: L* #{lab(found)}" : "Not read yet"
   end
 
   def draw_field
     @pdf.move_down(5 * MM)
-    colour = @cell.summary.lab || LooksState.new(@board.wood, @cell.layers).last_lab
+    colour = @cell.summary.lab || @cell.looks.last_lab
     top = @pdf.cursor
     draw_photo(top)
     return @pdf.move_cursor_to(top - FIELD_MM * 0.66 * MM - 6 * MM) unless colour

@@ -1,6 +1,8 @@
 # All that the bench page shows.
 class BenchState
   LATEST = 12
+  # What a touch at the bench made, and a touch takes back.
+  TOUCHED = %w[started done dry_test fault].freeze
 
   def initialize(now: Time.current)
     @floor = ShopFloor.new(now: now)
@@ -25,6 +27,6 @@ class BenchState
 
   # The newest entries that stand, newest first: what "take it back" takes back.
   def latest
-    Entry.where(piece: @floor.pieces).where.not(kind: "correction").includes(:correction, :piece).order(happened_at: :desc, id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST)
+    Entry.where(piece: @floor.pieces, kind: TOUCHED).includes(:correction, :piece).order(happened_at: :desc, id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST)
   end
 end

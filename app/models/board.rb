@@ -17,11 +17,15 @@ class Board < ApplicationRecord
   # @return [Rhexon::Boards::Layout::Sheet]
   def sheet = @sheet ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size, stages: step_strip ? strip_hexes.size : 0)
 
+  # What its own timber was read as, bare.
+  # @return [Array<Float>, nil] L*a*b*
+  def bare_lab = cells.find { |cell| cell.role == "bare" }&.summary(nil)&.lab
+
   # Layers of each stage of the step strip.
   def strip_layers = step_strip && trial ? Rhexon::Boards::StepStrip.stages(trial.base) : []
 
   # The base of the trial after each stage.
-  def strip_hexes = step_strip && trial ? LooksState.new(wood, trial.base).stage_hexes : []
+  def strip_hexes = step_strip && trial ? LooksState.new(wood, trial.base, bare: bare_lab).stage_hexes : []
 
   # All that is laid on it, the stages of its step strip among it.
   # @return [Rhexon::Boards::WorkOrder]

@@ -16,6 +16,10 @@ class Cell < ApplicationRecord
   # @return [Array<Float>, nil] the colour read last
   def latest_lab = readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value
 
+  # What is predicted of it: on its board's own timber where that was read bare.
+  # @return [LooksState]
+  def looks = LooksState.new(board.wood, layers, bare: (board.bare_lab unless role == "bare"))
+
   # @return [Float] m²
   def area_m2 = board.places[position].then { |place| place.width_mm * place.height_mm / 1e6 }
 

@@ -18,9 +18,11 @@ class LooksState
 
   # @param wood [String] as the piece or board names it
   # @param steps [Array<Hash>] of a schedule document
-  def initialize(wood, steps)
+  # @param bare [Array<Numeric>, nil] L*a*b* this very timber was read as, bare: it goes before a mean board
+  def initialize(wood, steps, bare: nil)
     @species = Rhexon::Colour::Wood.named(wood)
     @steps = steps
+    @bare = bare
   end
 
   # @param read [Hash, nil] what a board of the same things was read as
@@ -63,7 +65,16 @@ class LooksState
   AGES = [ [ "30d", 30 / 365.0, "30 days" ], [ "2y", 2, "2 years" ] ].freeze
 
   def stages(board)
-    self.class.kept([ @species, board, @steps, Shelf.to_core.object_id ]) { reckoned(Rhexon::Colour::Wood.of(@species, board)) }
+    self.class.kept([ @species, board, @bare, @steps, Shelf.to_core.object_id ]) { reckoned(timber(board)) }
+  end
+
+  # A reading that no such wood can have is left to the mean board.
+  def timber(board)
+    return Rhexon::Colour::Wood.of(@species, board) unless @bare && board == "mean"
+
+    Rhexon::Colour::Wood.read(species: @species, lab: @bare)
+  rescue Rhexon::Refusal
+    Rhexon::Colour::Wood.of(@species, board)
   end
 
   def reckoned(wood, years: 0) = Rhexon::Colour::Looks.new(wood, @steps, Shelf.products, surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares), years: years).stages

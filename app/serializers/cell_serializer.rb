@@ -4,7 +4,7 @@ class CellSerializer < ApplicationSerializer
   attribute(:words) { |cell| cell.layers.map { |step| Rhexon::Schedule::Words.step(step, params[:names][step["product"]]) } }
   attribute(:promoted_to) { |cell| cell.schedules.map { |schedule| { id: schedule.piece.id, name: schedule.piece.name } } }
   typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string>; gloss: number | null }", { nullable: true } ], varied: "string[]", varied_words: "string[]"
-  attribute(:predicted) { |cell| LooksState.new(cell.board.wood, cell.layers).then { |looks| looks.last_lab && { lab: looks.last_lab, hexes: looks.last_hexes, gloss: looks.last_gloss } } }
+  attribute(:predicted) { |cell| cell.looks.then { |looks| looks.last_lab && { lab: looks.last_lab, hexes: looks.last_hexes, gloss: looks.last_gloss } } }
   typelize photo_hexes: [ "Record<string, string>", { nullable: true } ]
   attribute(:photo_hexes) { |cell| LooksState.new(cell.board.wood, []).read_hexes(cell.summary.photo_lab) }
   typelize read_hexes: [ "Record<string, string>", { nullable: true } ]

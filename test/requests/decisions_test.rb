@@ -25,6 +25,8 @@ class DecisionsTest < RequestTest
     send_json("#{cell_path(@cells.last)}/approve", { client_id: "a1", name: " The librarian ", light: "warm lamp" })
     assert_equal [ "The librarian", "warm lamp", 10, false ], answer["approval"].values_at("name", "light", "age_days", "stale")
     assert_empty findings("colour.hold_point")
+    get "/bench"
+    assert_empty props["latest"], "a yes is not taken back with a touch at the bench"
     edit(@piece, { op: "change_step", id: "s3", set: { coats: 3 } })
     assert answer["approval"]["stale"]
     assert_equal 1, findings("colour.hold_point").size
@@ -111,6 +113,15 @@ class DecisionsTest < RequestTest
     read(@cells.last, "lab", [ 36, 20, 22 ])
     get "/pieces/#{@piece.id}/schedule/looks?face=top", headers: { "ACCEPT" => "application/json" }
     assert_equal [ "cell 3 of Board 1", [ 36.0, 20.0, 22.0 ] ], answer["looks"]["read"].values_at("words", "lab")
+  end
+
+  test "predictions on a board begin from its own timber once that was read bare" do
+    bare = @board.cells.create!(label: "bare", position: 3, role: "bare", layers: [])
+    before = @cells.last.looks.last_lab
+    read(bare, "lab", [ 72, 6, 20 ])
+    after = Cell.find(@cells.last.id).looks.last_lab
+    assert_operator after[0], :>, before[0] + 1, "a paler piece of elm"
+    assert_equal Rhexon::Colour::Wood.of("elm").lab.map { |value| value.round(1) }, Cell.find(bare.id).looks.last_lab, "bare itself is predicted as a mean board"
   end
 
   # --- findings that carry what was done otherwise

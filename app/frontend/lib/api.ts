@@ -46,6 +46,8 @@ async function answered<T>(url: string, request: RequestInit): Promise<T> {
   })
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
+  if (response.status === 413)
+    throw new Refused(413, { sentence: "The file is too large to be taken in", where: "file", accepted: "at most 20 MB" }, null)
   const said = (answer as { error?: ErrorSaid } | null)?.error
   throw new Refused(response.status, said ?? { sentence: "That did not work on the server. Nothing was changed.", where: "" }, answer)
 }

@@ -54,16 +54,8 @@ module Rhexon
       # @return [Array<Float>] reflectance
       def with_stain(shares, under_gu: nil)
         stages
-        absorbed, scattered = @absorbed, @scattered
-        shares.each do |product, share|
-          optics = Optics.of(product)
-          strength = share * strength(product) * uptake(optics)
-          @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
-          @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
-        end
-        under_gu && @films.empty? ? @surface.coated(ground, gu: under_gu) : seen
-      ensure
-        @absorbed, @scattered = absorbed, scattered
+        inside = stained_ground(shares)
+        under_gu && @films.empty? ? @surface.coated(inside, gu: under_gu) : on_top(inside, @films, @gloss)
       end
 
       # @return [Stage] the look in the end
@@ -165,18 +157,38 @@ module Rhexon
 
       def stage(step, coat) = Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
 
-      def ground = @absorbed.zip(@scattered).map { |k, s| Layer.ground(k / s) }
+      # The ground with more stain in it. A recipe asks thousands of times, so nothing is made anew but the answer.
+      def stained_ground(shares)
+        pulls = shares.map { |product, share| [ share, *pull(product) ] }
+        Array.new(@absorbed.size) do |at|
+          k, s = @absorbed[at], @scattered[at]
+          pulls.each do |share, absorbed, scattered|
+            k += share * absorbed[at]
+            s += share * scattered[at]
+          end
+          Layer.ground(k / s)
+        end
+      end
+
+      # What a stain at stock strength adds where the steps leave off.
+      def pull(product)
+        @pulls ||= {}.compare_by_identity
+        @pulls[product] ||= Optics.of(product).then { |optics| (strength(product) * uptake(optics)).then { |by| [ optics.k, optics.s ].map { |values| values.map { |value| value * by } } } }
+      end
+
       def seen = seen_later.call
 
       # What is there now, however it goes on.
       def seen_later
         absorbed, scattered, films, gloss = @absorbed, @scattered, @films.map(&:dup), @gloss
-        lambda do
-          ground = absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }
-          next @surface.bare(ground, @wood.reflectance.min) if films.empty?
+        -> { on_top(absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }, films, gloss) }
+      end
 
-          @surface.coated(films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: gloss)
-        end
+      # Films over a ground, and the surface at the very top.
+      def on_top(ground, films, gloss)
+        return @surface.bare(ground, @wood.reflectance.min) if films.empty?
+
+        @surface.coated(films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: gloss)
       end
     end
   end

@@ -9,8 +9,12 @@ module Rhexon
     Optics = Struct.new(:kind, :k, :s, :known, :ageing, :read, keyword_init: true) do
       class << self
         # @param product [Materials::Product]
-        # @return [Optics]
-        def of(product)
+        # @return [Optics] made once for a product: a recipe asks for it thousands of times
+        def of(product) = (@of ||= ObjectSpace::WeakMap.new)[product] ||= made(product)
+
+        private
+
+        def made(product)
           given = product.optics
           return stated(given, product) if given
           return clear(product) if product.film? && product.colour != "pigmented" && product.colour != "tinted"
@@ -24,8 +28,6 @@ module Rhexon
           k, s = [ curve(record["k"], record["bands"]), scatter(record["s"]) ].map { |values| values.map { |value| value * strength } }
           new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: k, s: s, known: true, ageing: record["ageing"] || 1.0, read: record["read"]).freeze
         end
-
-        private
 
         def none = Array.new(Spectrum::NM.size, 0.0)
 
