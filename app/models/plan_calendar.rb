@@ -1,6 +1,6 @@
 require "icalendar"
 
-# The planned work of the shop as a calendar file: a session of hands is an event.
+# The planned work of the shop as a calendar file: a session of hands is an event, a board to be looked at again a day.
 class PlanCalendar
   # @param plan [Rhexon::Planning::Plan]
   # @param names [Hash{String=>String}] piece id => name
@@ -15,6 +15,7 @@ class PlanCalendar
     calendar.prodid = "-//Rhexon//plan//EN"
     calendar.append_custom_property("X-WR-CALNAME", Shop.current.name)
     rows.each { |row| row.hands.each_with_index { |span, index| calendar.add_event(event(row, span, index)) } }
+    looks_again.each { |board, look| calendar.add_event(day(board, look)) }
     calendar.publish
     calendar.to_ical
   end
@@ -22,6 +23,21 @@ class PlanCalendar
   private
 
   def rows = @plan.shop.pieces.flat_map { |piece| Rhexon::Picture::Sheet.new(@plan, piece.id).rows }.select { |row| row.status != "done" && row.hands.any? }
+
+  # Boards whose second and third looks are still to come or due.
+  def looks_again
+    today = @plan.shop.zone.date(@plan.shop.now)
+    Board.includes(cells: :readings).order(:id).flat_map { |board| board.relooks(today).reject { |look| look.state == "done" }.map { |look| [ board, look ] } }
+  end
+
+  def day(board, look)
+    Icalendar::Event.new.tap do |event|
+      event.uid = "look-#{board.id}-#{look.days}@rhexon"
+      event.dtstamp = utc(@plan.shop.now)
+      event.dtstart = Icalendar::Values::Date.new(look.on.strftime("%Y%m%d"))
+      event.summary = "Look again after #{look.days} days: #{board.name}"
+    end
+  end
 
   def event(row, (from, till), index)
     Icalendar::Event.new.tap do |event|

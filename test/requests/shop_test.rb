@@ -116,4 +116,14 @@ class ShopRequestTest < RequestTest
     assert_equal "Coat 1 of 2: Desk, top; 1", events.first.summary.to_s
     assert_equal "bench", events.first.location.to_s
   end
+
+  test "boards to be looked at again stand in the calendar on their days" do
+    make_piece(steps: [ coat("s1") ])
+    board = Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 10))
+    cell = board.cells.create!(label: "1", position: 0, layers: [])
+    Reading.record!(cell: cell, client_id: "r", kind: "note", value: "as it was", taken_at: Time.utc(2026, 11, 18, 9))
+    get "/shop/calendar.ics"
+    looks = Icalendar::Calendar.parse(response.body).first.events.select { |event| event.summary.start_with?("Look again") }
+    assert_equal [ [ "Look again after 30 days: Board 1", Date.new(2026, 12, 10) ] ], looks.map { |event| [ event.summary.to_s, event.dtstart.to_date ] }, "seven days are done"
+  end
 end
