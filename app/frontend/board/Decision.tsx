@@ -1,9 +1,9 @@
 import { usePage } from "@inertiajs/react"
 import { useState } from "react"
-import { Field, SelectField, TextField } from "@/components/Field"
+import { SelectField, TextField } from "@/components/Field"
 import { when } from "@/lib/time"
 import type { Approval, Board, Cell } from "@/types"
-import { LIGHTS } from "./ReadingForm"
+import { SeenBy } from "./SeenBy"
 import type { BoardVerdict, Relook } from "./useBoard"
 
 type Props = {
@@ -113,15 +113,7 @@ function ApproveForm({ cell, error, onApprove }: Props) {
       }}
     >
       <TextField label="Who said yes" value={name} onChange={setName} error={error("name")} />
-      <Field label="Seen by">
-        {(id) => (
-          <select id={id} className="input" value={light} onChange={(event) => setLight(event.target.value)}>
-            {LIGHTS.map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <SeenBy label="Seen by" value={light} onChange={setLight} />
       <button type="submit" className="button">
         Cell {cell.label} is approved
       </button>

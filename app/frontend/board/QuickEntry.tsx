@@ -1,7 +1,8 @@
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react"
+import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Board, ErrorSaid } from "@/types"
-import { LIGHTS } from "./ReadingForm"
+import { SeenBy } from "./SeenBy"
 import type { Measure, QuickReading } from "./useBoard"
 
 type Props = {
@@ -143,31 +144,17 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
         </p>
       )}
       <div className="quick-foot">
-        <label className="field">
-          <span className="label">One more measure</span>
-          <select className="input" value="" onChange={(event) => event.target.value && setKinds([...kinds, event.target.value])}>
-            <option value="">choose</option>
-            {measures
-              .filter((measure) => !kinds.includes(measure.kind))
-              .map((measure) => (
-                <option key={measure.kind} value={measure.kind}>
-                  {measure.name}
-                </option>
-              ))}
-          </select>
-        </label>
-        <label className="field">
-          <span className="label">Who looked</span>
-          <input className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />
-        </label>
-        <label className="field">
-          <span className="label">Light</span>
-          <select className="input" value={light} onChange={(event) => setLight(event.target.value)}>
-            {LIGHTS.map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="One more measure"
+          value=""
+          onChange={(kind) => kind && setKinds([...kinds, kind])}
+          options={[
+            ["", "choose"],
+            ...measures.filter((measure) => !kinds.includes(measure.kind)).map((measure): [string, string] => [measure.kind, measure.name]),
+          ]}
+        />
+        <TextField label="Who looked" value={observer} onChange={setObserver} />
+        <SeenBy value={light} onChange={setLight} />
       </div>
     </Panel>
   )

@@ -1,6 +1,7 @@
 import { useState } from "react"
 import { Field } from "@/components/Field"
 import type { Cell, ErrorSaid, Reading } from "@/types"
+import { SeenBy } from "./SeenBy"
 import type { Measure } from "./useBoard"
 
 type Props = {
@@ -10,9 +11,6 @@ type Props = {
   onMeasure: (kind: "lab" | "gloss", observer: string, light: string) => Promise<boolean>
   onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
 }
-
-/** Lights a reading is made in, as it is kept. */
-export const LIGHTS = ["daylight", "warm lamp", "shop LED", "raking lamp"]
 
 const number = (typed: string): number | string => {
   const value = Number(typed.replace(",", "."))
@@ -182,15 +180,7 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
         <Field label="Who looked">
           {(id) => <input id={id} className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />}
         </Field>
-        <Field label="Light">
-          {(id) => (
-            <select id={id} className="input" value={light} onChange={(event) => setLight(event.target.value)}>
-              {LIGHTS.map((name) => (
-                <option key={name}>{name}</option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <SeenBy value={light} onChange={setLight} />
       </div>
       <p role="status" className="sub small">
         {kept}

@@ -1,5 +1,6 @@
 import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
+import { dyeOf } from "@/colour/dyeOf"
 import { LookStrip } from "@/colour/LookStrip"
 import { nextLight } from "@/colour/useLight"
 import { useLooks } from "@/colour/useLooks"
@@ -29,7 +30,7 @@ import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { WhatIfs } from "@/schedule/WhatIfs"
 import { freeId } from "@/schedule/words"
-import type { Finding, Looks, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
 
@@ -258,10 +259,3 @@ function Screen(props: Props) {
 
 /** The first pass that is not done, or the last. */
 const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null
-
-/** The colour that a stain makes of the wood under the coat that follows it. */
-function dyeOf(looks: Looks | null, sheet: Sheet, light: string): string | undefined {
-  const stain = sheet.section.stains[0]?.pass.split("/")[1]
-  const at = looks?.stages.findIndex((stage) => stage.step === stain) ?? -1
-  return at < 0 ? undefined : (looks?.stages[at + 1] ?? looks?.stages[at])?.hexes[light]
-}

@@ -1,18 +1,17 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head } from "@inertiajs/react"
 import { useState } from "react"
 import { BlindPairs } from "@/board/BlindPairs"
 import { BoardDrawing } from "@/board/BoardDrawing"
-import { Layers, Readings, Ruin } from "@/board/CellRecord"
+import { BoardHead } from "@/board/BoardHead"
+import { CellPanel } from "@/board/CellPanel"
 import { CellsCompared } from "@/board/CellsCompared"
 import { Decision } from "@/board/Decision"
 import { Effects } from "@/board/Effects"
 import { LayersEditor } from "@/board/LayersEditor"
 import { Promote } from "@/board/Promote"
 import { QuickEntry } from "@/board/QuickEntry"
-import { ReadingForm } from "@/board/ReadingForm"
 import { ReadingsFile } from "@/board/ReadingsFile"
 import { SideBySide } from "@/board/SideBySide"
-import { Target } from "@/board/Target"
 import { type BoardProps, useBoard } from "@/board/useBoard"
 import { Verdict } from "@/board/Verdict"
 import { WorkOrder } from "@/board/WorkOrder"
@@ -21,8 +20,6 @@ import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
-import { Photos } from "@/photo/Photos"
-import type { Board } from "@/types"
 
 const KEYS: [string, string][] = [
   ["← →", "Walk the cells"],
@@ -36,7 +33,6 @@ const KEYS: [string, string][] = [
 
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const state = useBoard(props)
   const { board, shelf, pieces, lights, measures, trial, pairs, work, said, base } = state
   const [open, setOpen] = useState<"" | "blind" | "side" | "quick">("")
@@ -64,35 +60,7 @@ export default function BoardPage(props: BoardProps) {
     <Shell keys={KEYS}>
       <Head title={board.name} />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="title">{board.name}</h1>
-          <p className="sub">
-            {board.piece ? (
-              <>
-                for{" "}
-                <Link href={`/pieces/${board.piece.id}/schedule`} className="underline underline-offset-2">
-                  {board.piece.name}
-                </Link>
-                {board.look ? ` (${board.look})` : ""},{" "}
-              </>
-            ) : null}
-            {board.wood} {board.width_mm} × {board.height_mm} mm{board.timber_lot ? `, ${board.timber_lot}` : ""}, made {made(board)}
-            {trial && trial.boards.length > 1 && (
-              <>
-                {" · "}
-                {trial.boards
-                  .filter((other) => other.id !== board.id)
-                  .map((other) => (
-                    <Link key={other.id} href={`/boards/${other.id}`} className="underline underline-offset-2">
-                      {other.name.replace(`${trial.name}, `, "")}
-                    </Link>
-                  ))}
-              </>
-            )}
-          </p>
-        </div>
-      </header>
+      <BoardHead board={board} trial={trial} />
       <div className="board-grid">
         <div className="min-w-0">
           <BoardDrawing board={board} selected={selected} onSelect={setSelected} />
@@ -137,53 +105,7 @@ export default function BoardPage(props: BoardProps) {
           {trial && <Verdict trial={trial} onWeigh={(weights) => state.weigh(trial.id, weights)} />}
           {work && work.passes.length > 0 && <WorkOrder board={board.id} work={work} />}
         </div>
-        {cell && (
-          <div className="min-w-0">
-            <Target board={board} cell={cell} />
-            <section className="rule mt-4 pt-2" aria-label={`Cell ${cell.label}`}>
-              <h2 className="panel-title">
-                Cell {cell.label}
-                {board.best === cell.id ? ", best so far" : ""}
-              </h2>
-              {cell.ruined && <p style={{ color: "var(--stop-text)" }}>Ruined: {cell.ruined}. It is kept, failures are results.</p>}
-              <Layers cell={cell} onEdit={() => setEditing(true)} />
-              {cell.promoted_to.map((piece) => (
-                <p key={piece.id} className="mt-1">
-                  Is the schedule of{" "}
-                  <Link href={`/pieces/${piece.id}/schedule`} className="underline underline-offset-2">
-                    {piece.name}
-                  </Link>
-                  .
-                </p>
-              ))}
-              <button
-                type="button"
-                className="tape mt-3 w-full"
-                disabled={cell.layers.length === 0 || pieces.length === 0}
-                onClick={() => setPromoting(true)}
-              >
-                Make cell {cell.label} the schedule <span className="small">{cell.layers.length} steps</span>
-              </button>
-            </section>
-            <ReadingForm
-              key={cell.id}
-              cell={cell}
-              measures={measures}
-              said={mine}
-              onMeasure={(...what) => state.measure(cell.id, ...what)}
-              onRead={(...reading) => state.read(cell.id, ...reading)}
-            />
-            <Photos
-              photos={cell.photos}
-              of={{ cell_id: cell.id }}
-              onAdded={(photo) => state.photo(cell.id, (before) => [...before, photo])}
-              onGone={(id) => state.photo(cell.id, (before) => before.filter((photo) => photo.id !== id))}
-              onColour={(photo, marks) => state.photoColour(cell.id, photo, marks)}
-            />
-            <Readings cell={cell} zone={zone} measures={measures} made={board.made_on} />
-            <Ruin cell={cell} onRuin={(words) => state.ruin(cell.id, words)} />
-          </div>
-        )}
+        {cell && <CellPanel cell={cell} state={state} said={mine} onEdit={() => setEditing(true)} onPromote={() => setPromoting(true)} />}
       </div>
       <SideBySide
         key={`s${selected} ${open}`}
@@ -238,8 +160,3 @@ export default function BoardPage(props: BoardProps) {
     </Shell>
   )
 }
-
-const made = (board: Board) =>
-  new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" })
-    .format(new Date(`${board.made_on}T12:00:00Z`))
-    .replace(",", "")
