@@ -77,7 +77,8 @@ class BoardSheet
     heading("Order of work")
     order.passes.each_with_index do |pass, index|
       words = pass.words(@names[pass.step["product"]])
-      @pdf.text(plain(@pdf, "#{index + 1}. #{words}: on #{pass.cells.join(", ")}#{"; cover #{pass.masked.join(", ")}" if pass.masked.any?}"), size: 10)
+      on, covered = [ pass.cells, pass.masked ].map { |labels| Rhexon::Boards::Labels.words(labels, @board.areas.keys) }
+      @pdf.text(plain(@pdf, "#{index + 1}. #{words}: on #{on}#{"; cover #{covered}" if pass.masked.any?}"), size: 10)
     end
     @pdf.move_down(4 * MM)
     @pdf.text(plain(@pdf, order.amounts(@board.areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", ")), size: 10)

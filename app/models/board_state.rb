@@ -9,7 +9,7 @@ class BoardState
   def to_h
     { board: board, shelf: products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
-      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.of(@board), approval: @board.piece && Approval.of(@board.piece)&.to_h, work: work }
+      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.of(@board), approval: @board.piece && Approval.of(@board.piece)&.to_h, work: work, apart: apart }
   end
 
   private
@@ -36,13 +36,21 @@ class BoardState
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
+  # How far each two sound cells are apart by day, read or predicted: "smaller id larger id" => CIEDE2000.
+  def apart
+    labs = @board.cells.reject(&:ruined).filter_map { |cell| (lab = cell.summary(nil).lab || cell.looks.last_lab) && [ cell.id, lab ] }
+    labs.combination(2).to_h { |(one, lab), (other, more)| [ [ one, other ].sort.join(" "), Rhexon::Colour::DeltaE.ciede2000(lab, more).round(1) ] }
+  end
+
   # The order of work over all cells, each material mixed once.
   def work
     order = @board.work_order
-    { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: pass.cells, masked: pass.masked } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products), making: @board.making && BoardMaking.new(@board).progress }
+    { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: in_words(pass.cells), masked: in_words(pass.masked) } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products), making: @board.making && BoardMaking.new(@board).progress }
   rescue Rhexon::Refusal
     nil
   end
+
+  def in_words(labels) = Rhexon::Boards::Labels.words(labels, @board.areas.keys)
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)

@@ -85,6 +85,17 @@ class DecisionsTest < RequestTest
     assert_no_difference(-> { Reading.count }) { send_json("/boards/#{@board.id}/quick", { client_id: "q1", readings: good }) }
   end
 
+  test "how far two cells are apart, as read where they were" do
+    read(@cells[0], "lab", [ 50, 2.6772, -79.7751 ])
+    read(@cells[1], "lab", [ 50, 0, -82.7485 ])
+    get "/boards/#{@board.id}"
+    assert_equal 2.0, props["apart"].fetch(@cells.first(2).map(&:id).join(" ")), "the first pair of Sharma, Wu and Dalal (2005): 2.0425"
+    assert_equal 3, props["apart"].size
+    @cells[2].update!(ruined: "sanded through")
+    get "/boards/#{@board.id}"
+    assert_equal 1, props["apart"].size
+  end
+
   # --- what boards teach
 
   test "boards that read darker than the sheet says make the next prediction darker, and it is told" do

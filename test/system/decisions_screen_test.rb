@@ -79,6 +79,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
       assert_selector "figure", count: 3
       day = find("figure", match: :first)["style"]
       assert_text "28 GU by its sheet"
+      assert_text(/ΔE \d\.\d to cell 1/)
       find("label", text: "Warm lamp LED").click
       refute_equal day, find("figure", match: :first)["style"]
       find("label.side-cell", text: "2").click

@@ -12,12 +12,13 @@ type Props = {
   board: Board
   first: number
   lights: { id: string; name: string; model: boolean }[]
+  apart: Record<string, number>
 }
 
 const MOST = 4
 
 /** Two to four cells as large fields without a gap, the lamp mirrored in each as its gloss lets it; the wanted colour beside them. */
-export function SideBySide({ open, onOpenChange, board, first, lights }: Props) {
+export function SideBySide({ open, onOpenChange, board, first, lights, apart }: Props) {
   const [light, setLight] = useLight()
   const other = board.best && board.best !== first ? board.best : board.cells.find((cell) => cell.id !== first && !cell.ruined)?.id
   const [chosen, setChosen] = useState<number[]>([first, ...(other ? [other] : [])])
@@ -40,7 +41,7 @@ export function SideBySide({ open, onOpenChange, board, first, lights }: Props) 
       </fieldset>
       <div className="side-fields">
         {cells.map((cell) => (
-          <Side key={cell.id} cell={cell} light={light} sheen={sheen} />
+          <Side key={cell.id} cell={cell} light={light} sheen={sheen} away={away(cells[0], cell, apart)} />
         ))}
         {board.target_hex && board.target_lab && (
           <figure style={{ background: board.target_hex, color: inkOn(board.target_lab[0]) }}>
@@ -63,7 +64,14 @@ export function SideBySide({ open, onOpenChange, board, first, lights }: Props) 
   )
 }
 
-function Side({ cell, light, sheen }: { cell: Cell; light: string; sheen: boolean }) {
+/** How far a cell is from the first that is shown. */
+function away(first: Cell | undefined, cell: Cell, apart: Record<string, number>): string {
+  if (!first || first.id === cell.id) return ""
+  const delta = apart[[first.id, cell.id].sort((one, other) => one - other).join(" ")]
+  return delta === undefined ? "" : `ΔE ${delta.toFixed(1)} to cell ${first.label}`
+}
+
+function Side({ cell, light, sheen, away }: { cell: Cell; light: string; sheen: boolean; away: string }) {
   const read = cell.read_hexes?.[light]
   const hex = read ?? cell.photo_hexes?.[light] ?? cell.predicted?.hexes[light]
   const lab = cell.summary.lab ?? cell.summary.photo_lab ?? cell.predicted?.lab
@@ -79,6 +87,7 @@ function Side({ cell, light, sheen }: { cell: Cell; light: string; sheen: boolea
             {Math.round(gloss)} GU{cell.summary.gloss === null ? " by its sheet" : ""}
           </span>
         )}
+        {away && <b className="side-away">{away}</b>}
         {cell.summary.delta_e !== null && <span>ΔE {cell.summary.delta_e.toFixed(1)} to the wanted</span>}
         {cell.varied_words.map((words) => (
           <span key={words}>{words}</span>

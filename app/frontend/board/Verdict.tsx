@@ -39,8 +39,8 @@ export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weigh
             <th scope="col">Cell</th>
             <th scope="col">Varied</th>
             <th scope="col">Score</th>
-            <th scope="col" className="sr-only">
-              What else
+            <th scope="col">
+              <span className="sr-only">What else</span>
             </th>
           </tr>
         </thead>

@@ -19,8 +19,8 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
           // biome-ignore lint/suspicious/noArrayIndexKey: passes have no identity but their place
           <li key={index}>
             <b>{pass.words}</b>
-            <span>on {pass.cells.join(", ")}</span>
-            {pass.masked.length > 0 && <span className="sub small">cover {pass.masked.join(", ")}</span>}
+            <span>on {pass.cells}</span>
+            {pass.masked && <span className="sub small">cover {pass.masked}</span>}
           </li>
         ))}
       </ol>

@@ -35,7 +35,7 @@ export type Measure = { kind: string; name: string; unit: string; accepted: stri
 export type Relook = { days: number; on: string; state: "done" | "due" | "coming" }
 export type BoardVerdict = { cell: { id: number; label: string } | null; reason: string; at: number }
 export type BoardWork = {
-  passes: { words: string; cells: string[]; masked: string[] }[]
+  passes: { words: string; cells: string; masked: string }[]
   mask_moves: number
   amounts: { name: string; ml: number }[]
   making: { piece_id: number; passes: number; done: number } | null
@@ -54,6 +54,8 @@ export type BoardProps = {
   verdict: BoardVerdict | null
   approval: Approval | null
   work: BoardWork | null
+  /** How far two cells are apart: "smaller id larger id" => ΔE. */
+  apart: Record<string, number>
 }
 
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */

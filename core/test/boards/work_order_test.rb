@@ -43,6 +43,16 @@ class WorkOrderTest < CoreTest
     assert_equal [ [ "sand", nil, "12" ], [ "russet", nil, "12" ], [ "seal", 1, "1" ], [ "w20", 2, "12" ] ], told(order(cells))
   end
 
+  def test_cells_in_words_take_runs_together
+    all = [ *("1".."12"), "bare", "base", *(1..6).map { |stage| "strip #{stage}" } ]
+    words = ->(labels) { Boards::Labels.words(labels, all) }
+    assert_equal "all", words.(all)
+    assert_equal "1 to 12, base, strip 2 to 6", words.([ *("1".."12"), "base", *(2..6).map { |stage| "strip #{stage}" } ])
+    assert_equal "1, 2, 5 to 7, strip 1", words.([ "1", "2", "5", "6", "7", "strip 1" ])
+    assert_equal "12, strip 1, strip 2", words.([ "12", "strip 1", "strip 2" ]), "a cell is no stage of the strip"
+    assert_equal "1", Boards::Labels.words([ "1" ], [ "1" ])
+  end
+
   def test_amounts_over_all_cells
     products = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
     amounts = order({ "1" => BASE, "2" => BASE }).amounts({ "1" => 0.01, "2" => 0.02 }, products)

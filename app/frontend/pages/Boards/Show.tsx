@@ -114,6 +114,7 @@ export default function BoardPage(props: BoardProps) {
         board={board}
         first={selected}
         lights={lights}
+        apart={state.apart}
       />
       <QuickEntry
         open={open === "quick"}
