@@ -15,6 +15,8 @@ Rails.application.routes.draw do
   resource :area, only: %i[show create], path: "pieces/area"
   get "pieces/compare" => "comparisons#show"
 
+  resources :jobs, only: :update
+
   resources :pieces, only: %i[index new create edit update] do
     resource :schedule, only: :show do
       post :what_if
@@ -72,6 +74,7 @@ Rails.application.routes.draw do
     post :person
     post :tool
     post :goal
+    post :house
     post :room
     post "rooms/:id/logger", action: :measured, as: :measured
   end

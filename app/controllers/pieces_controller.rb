@@ -4,7 +4,7 @@ class PiecesController < ApplicationController
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
     plan = floor.plan if jobs.any? { |job| job.pieces.any? }
-    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, now: floor.now.to_i / 60 }
+    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, closed: Job.closed.map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
   end
 
   def new
@@ -14,7 +14,7 @@ class PiecesController < ApplicationController
   def create
     piece = Piece.new(piece_params)
     piece.job = job
-    if [ piece.job.valid?, piece.valid?, @due_error.nil? ].all?
+    if [ piece.job.valid?, piece.valid? ].all?
       piece.save!
       redirect_to piece_schedule_path(piece), status: :see_other
     else
@@ -43,7 +43,7 @@ class PiecesController < ApplicationController
   private
 
   def overview(job, plan)
-    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, plan)) } }
+    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, due_on: job.due_on&.iso8601, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, plan)) } }
   end
 
   def progress(piece, plan)
@@ -55,19 +55,7 @@ class PiecesController < ApplicationController
   def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
 
   def job
-    return Job.in_hand.find(params[:job_id]) if params[:job_id].present?
-
-    Job.new(client: params[:client], place: params[:place].presence, due_at: due)
-  rescue Date::Error
-    @due_error = { due: "A due date is a day, such as 2026-12-18." }
-    Job.new(client: params[:client])
-  end
-
-  # A due date is met by the end of that day.
-  def due
-    return if params[:due].blank?
-
-    Time.at(Shop.current.clock.at(Date.iso8601(params[:due].to_s), "17:00") * 60)
+    params[:job_id].present? ? Job.in_hand.find(params[:job_id]) : Job.new(client: params[:client], place: params[:place].presence, due_on: params[:due])
   end
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
@@ -88,6 +76,6 @@ class PiecesController < ApplicationController
   def errors_of(piece)
     own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)
     faces = piece.faces.each_with_index.flat_map { |face, index| face.errors.to_hash.map { |field, texts| [ "faces.#{index}.#{field}", texts.first ] } }.to_h
-    own.merge(faces, piece.job.errors.to_hash.transform_values(&:first), @due_error || {})
+    own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
   end
 end

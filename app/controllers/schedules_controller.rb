@@ -84,6 +84,6 @@ class SchedulesController < ApplicationController
 
   def around
     ids = state.floor.pieces.map(&:id)
-    { shelf: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
+    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
   end
 end

@@ -35,6 +35,12 @@ class ShopsController < ApplicationController
     render json: { goal: body["goal"] }
   end
 
+  # Where finishers disagree: the shop's own way, unless a schedule says otherwise.
+  def house
+    Shop.current.rule!(body["rule"], body["value"])
+    render json: props
+  end
+
   def tool
     return keep!(Tool.new(name: body["name"], used_for: body["used_for"] || "spray")) if body["id"].blank?
 
@@ -75,7 +81,7 @@ class ShopsController < ApplicationController
   end
 
   def props
-    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) } }, trained_work: Person.trained_work, tools: Tool.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } }, uses: Room::USES, shop_hours: hours_of(nil) }
+    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) } }, trained_work: Person.trained_work, tools: Tool.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } }, uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house) }
   end
 
   def hours_of(person)

@@ -63,4 +63,37 @@ class PiecesRequestTest < RequestTest
     get "/pieces"
     assert_equal [ 1, 2, 0 ], props["jobs"].first["pieces"].first.values_at("steps", "passes", "done")
   end
+
+  # --- the job
+
+  def change_job(job, **change) = patch("/jobs/#{job.id}", params: change.to_json, headers: JSON_HEADERS)
+
+  test "a job's client, place and due date can be changed, and the plan follows" do
+    piece = make_piece(steps: [ coat("s1") ])
+    change_job(piece.job, client: "Hollin Weir", place: "the mill", due_on: "2026-12-01")
+    assert_equal [ "Hollin Weir", "the mill", Time.utc(2026, 12, 1, 16) ], piece.job.reload.then { |job| [ job.client, job.place, job.due_at ] }
+    get "/pieces"
+    assert_equal [ "2026-12-01" ], props["jobs"].map { |job| job["due_on"] }
+    change_job(piece.job, due_on: "")
+    assert_nil piece.job.reload.due_at
+    { { due_on: "soon" } => "due", { client: " " } => "client" }.each do |wrong, where|
+      change_job(piece.job, **wrong)
+      assert_equal where, answer["error"]["where"]
+    end
+    assert_equal "Hollin Weir", piece.job.reload.client
+  end
+
+  test "a closed job leaves bench and plan, keeps its log, and can be taken in hand again" do
+    piece = make_piece(steps: [ coat("s1") ])
+    log(piece, "s1/1/top", "started", 1.hour.ago)
+    change_job(piece.job, closed: true)
+    assert_empty ShopFloor.new.pieces
+    get "/pieces"
+    assert_equal [ [], [ piece.job.client ] ], [ props["jobs"], props["closed"].map { |job| job["client"] } ]
+    assert_equal 1, piece.entries.count
+    get "/pieces/#{piece.id}/schedule"
+    assert_response :unprocessable_entity
+    change_job(piece.job, closed: false)
+    assert_equal [ piece ], ShopFloor.new.pieces
+  end
 end

@@ -126,4 +126,26 @@ class ShopRequestTest < RequestTest
     looks = Icalendar::Calendar.parse(response.body).first.events.select { |event| event.summary.start_with?("Look again") }
     assert_equal [ [ "Look again after 30 days: Board 1", Date.new(2026, 12, 10) ] ], looks.map { |event| [ event.summary.to_s, event.dtstart.to_date ] }, "seven days are done"
   end
+
+  # --- house rules
+
+  test "the shop's own rules hold for every schedule that does not say otherwise" do
+    free, own = [ "Shelf", "Door" ].map { |name| make_piece(name: name, steps: [ coat("s1", coats: 2) ]) }
+    edit(own, { op: "house", set: { scuff: "none" } })
+    send_json("/shop/house", { rule: "scuff", value: "always" })
+    assert_equal "always", answer["house"]["scuff"]
+    scuffed = ShopFloor.new.plan.placements.select { |placement| placement.pass.kind == "scuff" }.map { |placement| placement.pass.piece.id }
+    assert_equal [ free.core_id ], scuffed.uniq
+    get "/pieces/#{free.id}/schedule"
+    assert_equal "always", props["house"]["scuff"]
+  end
+
+  test "a rule that is not one is refused" do
+    [ [ "scuff", "sometimes" ], [ "shellac_months", 7 ], [ "moon", "full" ], [ nil, nil ] ].each do |rule, value|
+      assert_no_changes(-> { Shop.current.house }) { send_json("/shop/house", { rule: rule, value: value }) }
+      assert_response :unprocessable_entity
+    end
+    send_json("/shop/house", { rule: "shellac_months", value: 12 })
+    assert_equal 12, Shop.current.shellac_months
+  end
 end

@@ -32,7 +32,7 @@ import { WhatIfs } from "@/schedule/WhatIfs"
 import { freeId } from "@/schedule/words"
 import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
-type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[] }
+type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[]; house: Record<string, string> }
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -150,7 +150,7 @@ function Screen(props: Props) {
     <Shell keys={KEYS}>
       <Head title={`Schedule of ${piece.name}`} />
       <Patterns />
-      <PieceHead state={state} pieces={props.pieces} go={neighbour} preview={preview?.sheet ?? null} />
+      <PieceHead state={state} pieces={props.pieces} house={props.house} go={neighbour} preview={preview?.sheet ?? null} />
       <p className="sr-only" role="status" aria-live="polite">
         {state.announced}
       </p>

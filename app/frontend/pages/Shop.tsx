@@ -5,6 +5,7 @@ import { Hours } from "@/shop/Hours"
 import { People } from "@/shop/People"
 import type { ShopProps } from "@/shop/props"
 import { RoomAir } from "@/shop/RoomAir"
+import { ShopRules } from "@/shop/ShopRules"
 
 /** The shop itself: its rooms and their air by day and night, its people, its hours and holidays. */
 export default function ShopPage(first: ShopProps) {
@@ -30,6 +31,7 @@ export default function ShopPage(first: ShopProps) {
         </section>
         <div className="grid gap-7">
           <People state={state} onKept={setState} />
+          <ShopRules house={state.house} onKept={setState} />
           <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
         </div>
       </div>

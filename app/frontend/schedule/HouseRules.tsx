@@ -4,9 +4,14 @@ import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
 import { SUPPORTS } from "./PlaceFields"
 
-type Rule = { name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch"; label: string; options: [string, string][]; why: string }
+export type Rule = {
+  name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch"
+  label: string
+  options: [string, string][]
+  why: string
+}
 
-const RULES: Rule[] = [
+export const RULES: Rule[] = [
   {
     name: "scuff",
     label: "Scuff between coats that meet their window",
@@ -55,10 +60,26 @@ const RULES: Rule[] = [
     why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat.",
   },
 ]
-const DEFAULTS = { scuff: "none", missed_window: "scuff", rub_out: "usual", measure: "mass", blotch: "finer" } as const
 
-/** Where finishers disagree: switches for this schedule, each with why its default is the default. */
-export function HouseRules({ document, onEdit }: { document: ScheduleDocument; onEdit: (operation: Operation) => void }) {
+/** One switch with why its default is the default. */
+export function RuleField({ rule, value, onChange }: { rule: Omit<Rule, "name">; value: string; onChange: (value: string) => void }) {
+  return (
+    <div>
+      <SelectField label={rule.label} value={value} options={rule.options} onChange={onChange} />
+      <p className="sub small mt-1">{rule.why}</p>
+    </div>
+  )
+}
+
+type Props = {
+  document: ScheduleDocument
+  /** What the shop does unless the schedule says otherwise. */
+  house: Record<string, string>
+  onEdit: (operation: Operation) => void
+}
+
+/** Where finishers disagree: switches for this schedule; left alone they follow the shop's. */
+export function HouseRules({ document, house, onEdit }: Props) {
   return (
     <Panel
       title="House rules of this schedule"
@@ -77,15 +98,12 @@ export function HouseRules({ document, onEdit }: { document: ScheduleDocument; o
           </p>
         </div>
         {RULES.map((rule) => (
-          <div key={rule.name}>
-            <SelectField
-              label={rule.label}
-              value={document.house?.[rule.name] ?? DEFAULTS[rule.name]}
-              options={rule.options}
-              onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
-            />
-            <p className="sub small mt-1">{rule.why}</p>
-          </div>
+          <RuleField
+            key={rule.name}
+            rule={rule}
+            value={document.house?.[rule.name] ?? house[rule.name] ?? ""}
+            onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
+          />
         ))}
       </div>
     </Panel>

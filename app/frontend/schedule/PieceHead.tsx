@@ -6,10 +6,16 @@ import { HouseRules } from "./HouseRules"
 import { Summary } from "./Summary"
 import type { useSheet } from "./useSheet"
 
-type Props = { state: ReturnType<typeof useSheet>; pieces: number[]; go: (by: number) => void; preview: Sheet | null }
+type Props = {
+  state: ReturnType<typeof useSheet>
+  pieces: number[]
+  house: Record<string, string>
+  go: (by: number) => void
+  preview: Sheet | null
+}
 
 /** What the piece is, where its schedule came from, its rules, and what it comes to. */
-export function PieceHead({ state, pieces, go, preview }: Props) {
+export function PieceHead({ state, pieces, house, go, preview }: Props) {
   const { piece, schedule, sheet, approval } = state
   return (
     <header className="page-head">
@@ -24,7 +30,7 @@ export function PieceHead({ state, pieces, go, preview }: Props) {
             {piece.client}
           </Link>
           {" · "}
-          <HouseRules document={sheet.document} onEdit={state.edit} />
+          <HouseRules document={sheet.document} house={house} onEdit={state.edit} />
           {" · "}
           <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
             Compare

@@ -14,5 +14,6 @@ export type ShopProps = {
   tools: { id: number; name: string; used_for: string }[]
   uses: string[]
   shop_hours: HoursOf
+  house: Record<string, string | number>
   report?: { hours: number; refused: number; first_refused: string | null }
 }

@@ -3,13 +3,15 @@ import { LevelMark } from "@/components/Marks"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
+import { changeJob, type JobFacts, JobPanel } from "@/shop/JobPanel"
 import type { Piece } from "@/types"
 
 type Overview = Piece & { steps: number; passes: number; done: number; ready_at: number | null; levels: Record<string, number> }
-type Job = { id: number; client: string; place: string | null; due: number | null; pieces: Overview[] }
+type Job = JobFacts & { due: number | null; pieces: Overview[] }
+type Closed = { id: number; client: string; pieces: string[]; closed_at: number }
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
-export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
+export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Closed[] }) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   return (
     <Shell>
@@ -51,6 +53,7 @@ export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
               {job.client}
             </h2>
             <p className="sub">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
+            <JobPanel job={job} />
             <Link href={`/pieces/new?job_id=${job.id}`} className="ml-auto underline underline-offset-2">
               Add a piece to this job
             </Link>
@@ -77,6 +80,24 @@ export default function PiecesIndex({ jobs }: { jobs: Job[] }) {
           </ul>
         </section>
       ))}
+      {closed.length > 0 && (
+        <details className="rule pt-2">
+          <summary className="head cursor-pointer">Closed jobs, {closed.length}</summary>
+          <ul>
+            {closed.map((job) => (
+              <li key={job.id} className="thin-rule flex flex-wrap items-center gap-x-5 py-2">
+                <b>{job.client}</b>
+                <span className="sub">
+                  {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
+                </span>
+                <button type="button" className="button ml-auto" onClick={() => void changeJob(job.id, { closed: false })}>
+                  Take it in hand again
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </Shell>
   )
 }

@@ -1,0 +1,10 @@
+# A job: for whom, where, by when, and whether it is in hand.
+class JobsController < ApplicationController
+  def update
+    job = Job.find(params[:id])
+    job.assign_attributes(body.slice("client", "place", "due_on", "closed"))
+    raise Rhexon::Refusal.new(job.errors.first.message, where: job.errors.first.attribute.to_s) unless job.save
+
+    render json: {}
+  end
+end

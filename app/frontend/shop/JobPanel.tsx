@@ -1,0 +1,70 @@
+import { router } from "@inertiajs/react"
+import { Dialog } from "radix-ui"
+import { useState } from "react"
+import { TextField } from "@/components/Field"
+import { Panel } from "@/components/Panel"
+import { Refused, send } from "@/lib/api"
+import type { ErrorSaid } from "@/types"
+
+export type JobFacts = { id: number; client: string; place: string | null; due_on: string | null }
+type Change = Partial<Omit<JobFacts, "id">> & { closed?: boolean }
+
+/** Changes a job and shows what the shop makes of it; answers with what was refused. */
+export async function changeJob(id: number, change: Change): Promise<ErrorSaid | null> {
+  try {
+    await send("PATCH", `/jobs/${id}`, change)
+    router.reload()
+    return null
+  } catch (error) {
+    if (error instanceof Refused) return error.said
+    throw error
+  }
+}
+
+/** For whom a job is, where, by when; and closing it. */
+export function JobPanel({ job }: { job: JobFacts }) {
+  const [open, setOpen] = useState(false)
+  const [client, setClient] = useState(job.client)
+  const [place, setPlace] = useState(job.place ?? "")
+  const [due, setDue] = useState(job.due_on ?? "")
+  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const change = async (what: Change) => {
+    const refused = await changeJob(job.id, what)
+    setSaid(refused)
+    if (!refused) setOpen(false)
+  }
+  const error = (where: string) => (said?.where === where ? said.sentence : undefined)
+  return (
+    <Panel
+      title={job.client}
+      open={open}
+      onOpenChange={setOpen}
+      leave="Leave it"
+      trigger={
+        <Dialog.Trigger className="cursor-pointer underline underline-offset-2" aria-label={`Change the job of ${job.client}`}>
+          Change
+        </Dialog.Trigger>
+      }
+      action={
+        <button type="button" className="tape" onClick={() => void change({ client, place, due_on: due })}>
+          Keep the change
+        </button>
+      }
+    >
+      <div className="mt-4 grid gap-3">
+        <TextField label="Client or job" value={client} onChange={setClient} error={error("client")} />
+        <TextField label="Place" value={place} onChange={setPlace} />
+        <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={error("due")} />
+        <div className="thin-rule pt-3">
+          <button type="button" className="button" onClick={() => void change({ closed: true })}>
+            Close the job
+          </button>
+          <p className="sub small mt-1">
+            Its pieces leave the bench and the plan. The log stays, and goes on teaching the shop's drying times; it can be taken in hand
+            again.
+          </p>
+        </div>
+      </div>
+    </Panel>
+  )
+}

@@ -1,0 +1,43 @@
+import { useState } from "react"
+import { Refused, send } from "@/lib/api"
+import { RULES, RuleField } from "@/schedule/HouseRules"
+import type { ShopProps } from "./props"
+
+const SHELLAC = {
+  label: "Mixed shellac is kept",
+  options: [
+    ["3", "3 months"],
+    ["6", "6 months"],
+    ["12", "12 months"],
+  ] as [string, string][],
+  why: "Shellac in spirit slowly turns into something that never hardens. Half a year is what most find safe; a smear on glass tells more than any date.",
+}
+
+/** The shop's own way where finishers disagree; a schedule may say otherwise. */
+export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept: (props: ShopProps) => void }) {
+  const [said, setSaid] = useState("")
+  const keep = (rule: string, value: string | number) =>
+    send<ShopProps>("POST", "/shop/house", { rule, value })
+      .then((props) => {
+        onKept(props)
+        setSaid("")
+      })
+      .catch((error: unknown) => error instanceof Refused && setSaid(error.said.sentence))
+  return (
+    <section aria-label="House rules" className="rule pt-2">
+      <h2 className="head">House rules</h2>
+      <p className="sub small">Where finishers disagree: what this shop does, unless a schedule says otherwise.</p>
+      {said && (
+        <p className="said" role="alert">
+          {said}
+        </p>
+      )}
+      <div className="mt-3 grid gap-4">
+        {RULES.map((rule) => (
+          <RuleField key={rule.name} rule={rule} value={String(house[rule.name])} onChange={(value) => void keep(rule.name, value)} />
+        ))}
+        <RuleField rule={SHELLAC} value={String(house.shellac_months)} onChange={(value) => void keep("shellac_months", Number(value))} />
+      </div>
+    </section>
+  )
+}
