@@ -21,7 +21,7 @@ class CellsController < ApplicationController
 
   # The colour of a marked patch of a photo, kept as a reading of its own kind.
   def photo_colour
-    photo = cell.photos.find_by(id: body["photo"]) or raise Rhexon::Refusal.new("That is no photo of this cell", where: "photo")
+    photo = cell.photos.find { |found| found.id == body["photo"] } or raise Rhexon::Refusal.new("That is no photo of this cell", where: "photo")
     Reading.record!(cell: cell, client_id: body["client_id"], kind: "photo_lab", value: photo.colour(body["patch"], body["grey"], white: body["white"]), observer: body["observer"].presence, light: photo.light, instrument: "a photo", taken_at: photo.created_at)
     answer
   end

@@ -16,7 +16,7 @@ class Job < ApplicationRecord
   def due_on=(day)
     @due_is_no_day = false
     self.due_at = day.presence && Time.at(Shop.current.clock.at(Date.iso8601(day.to_s), DUE_AT) * 60)
-  rescue Date::Error
+  rescue ArgumentError
     @due_is_no_day = true
   end
 

@@ -9,6 +9,7 @@ class Reading < ApplicationRecord
 
   # @raise [Rhexon::Refusal, Entry::Conflict]
   def self.record!(cell:, client_id:, kind:, value:, **fields)
+    Rhexon.refuse_unless(client_id.is_a?(String) && client_id.present?, "A reading needs an id of its own", where: "client_id")
     checked = Rhexon::Boards::Readings.check(kind, value)
     known = find_by(client_id: client_id)
     raise Entry::Conflict, "Reading #{client_id} was recorded before, with other content." if known && [ known.cell_id, known.kind, known.value ] != [ cell.id, kind, checked ]

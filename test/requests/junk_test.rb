@@ -1,7 +1,10 @@
 require "test_helper"
+require_relative "../support/pictures"
 
 # Whatever is sent, the answer is a sentence with a 4xx status, and nothing is kept.
 class JunkTest < RequestTest
+  include Pictures
+
   JUNK = [ nil, 7, -1, "x", "", [], [ 1 ], {}, { "a" => 1 }, true, "2026-13-45", "🙂" * 50, 1e308 ].freeze
 
   setup do
@@ -60,6 +63,29 @@ class JunkTest < RequestTest
       assert_includes 400..499, response.status, junk.inspect
     end
     assert_equal before, kept
+  end
+
+  test "quick entry, verdicts, approvals, photos, boards at the bench, jobs and house rules" do
+    @board.update!(piece: @piece)
+    photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
+    before = [ *kept, Photo.count, Piece.count, Job.pluck(:client, :due_at), Shop.current.house ]
+    base = "/boards/#{@board.id}"
+    JUNK.each do |junk|
+      assert_refused("#{base}/quick", { client_id: "q", readings: junk })
+      assert_refused("#{base}/quick", { client_id: "q", readings: [ { cell: junk, kind: "gloss", value: 3 } ] })
+      assert_refused("#{base}/quick", { client_id: "q", readings: [ { cell: @cell.id, kind: "gloss", value: junk == 7 ? -7 : junk } ] })
+      assert_refused("#{base}/verdict", { client_id: "v", cell: junk.nil? ? 0 : junk, reason: "x" })
+      assert_refused("#{base}/cells/#{@cell.id}/approve", { client_id: junk, name: "" })
+      assert_refused("#{base}/cells/#{@cell.id}/approve", { client_id: junk, name: "The client" }) unless [ "x", "2026-13-45", "🙂" * 50 ].include?(junk)
+      assert_refused("#{base}/cells/#{@cell.id}/photo_colour", { client_id: "f", photo: junk, patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0, 0, 0.5, 0.5 ] })
+      assert_refused("/photos/#{photo.id}/colour", { patch: junk, grey: [ 0, 0, 0.5, 0.5 ] })
+      assert_refused("/photos/#{photo.id}/colour", { patch: [ 0.5, 0.5, 0.4, 0.4 ], grey: [ junk, 0, 0.5, 0.5 ] })
+      assert_refused("/shop/house", { rule: junk, value: junk })
+      patch "/jobs/#{@piece.job_id}", params: { client: "", due_on: junk }.to_json, headers: JSON_HEADERS
+      assert_includes 400..499, response.status, junk.inspect
+    end
+    assert_refused("#{base}/making", {})
+    assert_equal before, [ *kept, Photo.count, Piece.count, Job.pluck(:client, :due_at), Shop.current.house ]
   end
 
   test "mixes, batches, products, consumables, sums and the scale" do

@@ -48,4 +48,26 @@ class PiecesScreenTest < ApplicationSystemTestCase
     assert_equal [ %w[top face], %w[back back] ], Piece.last.faces.map { |face| [ face.name, face.kind ] }
     assert_equal 1, Job.count
   end
+
+  test "a job is changed, closed and taken in hand again" do
+    make_piece(steps: [ coat("s1") ])
+    visit "/pieces"
+    click_on "Change the job of Quay library 0"
+    within "[role=dialog]" do
+      fill_in "Client or job", with: ""
+      click_on "Keep the change"
+      assert_text "Name the client or the job."
+      fill_in "Client or job", with: "Hollin Weir"
+      assert_accessible
+      click_on "Keep the change"
+    end
+    assert_selector "h2", text: "Hollin Weir"
+    click_on "Change the job of Hollin Weir"
+    click_on "Close the job"
+    assert_text "No piece yet"
+    find("summary", text: "Closed jobs, 1").click
+    click_on "Take it in hand again"
+    assert_selector "h2", text: "Hollin Weir"
+    assert_quiet_console(except: /422/)
+  end
 end

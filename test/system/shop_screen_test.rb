@@ -31,4 +31,18 @@ class ShopScreenTest < ApplicationSystemTestCase
     assert_selector ".film-section"
     assert_quiet_console(except: /422/)
   end
+
+  test "a rule of the shop is what schedules follow until they say otherwise" do
+    piece = make_piece(steps: [ coat("s1", coats: 2) ])
+    visit "/shop"
+    within("section[aria-label='House rules']") { select "always", from: "Scuff between coats that meet their window" }
+    visit "/pieces/#{piece.id}/schedule"
+    assert_selector "[role=option]", text: "Scuff P320"
+    click_on "House rules"
+    within "[role=dialog]" do
+      assert_field "Scuff between coats that meet their window", with: "always"
+      select "none", from: "Scuff between coats that meet their window"
+    end
+    assert_no_selector "[role=option]", text: "Scuff P320"
+  end
 end
