@@ -1,28 +1,32 @@
 # What was tried and approved for pieces: cells of their boards that were read and are sound, and the cell their schedule came from.
 class TriedLooks
-  # A cell as the core takes it, and what it belongs to.
-  Tried = Struct.new(:cell_id, :piece_id, :record, keyword_init: true)
+  # Cells that were read and are sound, as the core takes them.
+  # @!attribute by_piece [Hash{Integer=>Array<Hash>}] of its boards, laid on alike once
+  # @!attribute by_cell  [Hash{Integer=>Hash}]
+  Known = Struct.new(:by_piece, :by_cell, keyword_init: true)
 
   @lock = Mutex.new
 
   class << self
-    # All cells that were read and are sound, laid on alike once a piece; read again when something was read or changed on a board.
-    # @return [Array<Tried>]
+    # Read again when something was read or changed on a board.
+    # @return [Known]
     def known
       stamp = [ Reading.connection_db_config.database, Reading.pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")), Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")), Board.pick(Arel.sql("COUNT(*), MAX(updated_at)")) ]
       @lock.synchronize do
         next @known if @stamp == stamp
 
         @stamp = stamp
-        @known = read.freeze
+        @known = read
       end
     end
 
     private
 
     def read
-      cells = Cell.where(ruined: nil).where.not(role: "bare").where(Reading.where("readings.cell_id = cells.id").arel.exists).includes(:board).order(:id)
-      cells.map { |cell| Tried.new(cell_id: cell.id, piece_id: cell.board.piece_id, record: Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}", "wood" => cell.board.wood, "layers" => cell.layers)).freeze }
+      cells = Cell.where(ruined: nil).where.not(role: "bare").where(Reading.where("readings.cell_id = cells.id").arel.exists).includes(:board).order(:id).to_a
+      records = cells.to_h { |cell| [ cell.id, Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}", "wood" => cell.board.wood, "layers" => cell.layers) ] }
+      by_piece = cells.group_by { |cell| cell.board.piece_id }.transform_values { |mine| mine.map { |cell| records.fetch(cell.id) }.uniq { |record| record.values_at("layers", "wood") } }
+      Known.new(by_piece: by_piece.freeze, by_cell: records.freeze).freeze
     end
   end
 
@@ -35,7 +39,7 @@ class TriedLooks
   def of(piece)
     return [ { "name" => piece.name, "wood" => piece.wood, "layers" => piece.layers } ] if makings.include?(piece.id)
 
-    known.select { |tried| tried.piece_id == piece.id || tried.cell_id == piece.schedule.from_cell_id }.map(&:record).uniq { |record| record.values_at("layers", "wood") }
+    [ *known.by_piece[piece.id], known.by_cell[piece.schedule.from_cell_id] ].compact.uniq(&:object_id)
   end
 
   # The cell whose reading stands for what a schedule makes: the same things in the same order, however laid on.
@@ -46,7 +50,7 @@ class TriedLooks
     board, found = Rhexon::Boards::Tried.nearest(mine, steps, products: Shelf.products, wood: piece.wood)
     return unless found&.none? { |one| Rhexon::Boards::Tried::OTHER.include?(one.kind) }
 
-    tried = known.find { |one| one.record.equal?(board) } and Cell.includes(:readings, :board).find(tried.cell_id)
+    id = known.by_cell.key(board) and Cell.includes(:readings, :board).find(id)
   end
 
   # @return [Boolean] whether somebody approved the look that its schedule makes

@@ -10,16 +10,22 @@ module Rhexon
       # Products read lately: a shop is planned again and again with the same shelf.
       KEPT = 400
       @kept = {}
+      # The same by the frozen record itself, which spares reading it through to know it again.
+      @same = ObjectSpace::WeakMap.new
 
       # A product of rhexon-shop/1, checked against its schema.
       # @return [Product]
       # @raise [Refusal]
       def self.read(record)
-        @kept[record] ||= begin
+        known = @same[record] and return known
+
+        found = @kept[record] ||= begin
           Schedule::Schema.check_product!(record)
           @kept.shift if @kept.size >= KEPT
           new(record)
         end
+        @same[record] = found if record.frozen?
+        found
       end
 
       attr_reader :id, :name, :maker, :class_id, :mechanism, :carrier, :role, :colour
