@@ -1,8 +1,5 @@
 # A client's yes to the look of a board or of a piece, kept in the log. It goes stale when the schedule behind it changes.
 class Approval
-  # What may change without changing the look.
-  OF_THE_CLOCK = %w[pins room dry_room person tool].freeze
-
   # @param body [Hash] client_id, cell (id or none), name, light
   # @return [Entry]
   # @raise [Rhexon::Refusal]
@@ -26,14 +23,10 @@ class Approval
   end
 
   # @return [Boolean] whether the schedule is another one than the approved
-  def stale? = looks(entry.revision.document) != looks(entry.piece.schedule.document)
+  def stale? = Rhexon::Boards::Approved.stale?(entry.revision.document, entry.piece.schedule.document)
 
   def to_h
     { id: entry.id, name: entry.body["name"], light: entry.body["light"], age_days: entry.body["age_days"], at: entry.happened_at.to_i / 60, stale: stale?,
       cell: entry.cell && { id: entry.cell_id, label: entry.cell.label, board: entry.cell.board.name, board_id: entry.cell.board_id } }
   end
-
-  private
-
-  def looks(document) = document["steps"].reject { |step| %w[wait look].include?(step["kind"]) }.map { |step| step.except(*OF_THE_CLOCK) }
 end

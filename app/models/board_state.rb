@@ -14,7 +14,7 @@ class BoardState
 
   private
 
-  def measures = Rhexon::Boards::Readings.measures.map { |kind, record| { kind: kind, name: record["name"], unit: record["unit"], accepted: record["accepted"], cured: record["cured"] || false } }
+  def measures = Rhexon::Boards::Readings.measures.map { |kind, record| { kind: kind, name: record["name"], unit: record["unit"], accepted: record["accepted"] } }
 
   # What was varied, and what each thing does to each measure that was read.
   def trial

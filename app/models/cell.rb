@@ -23,19 +23,15 @@ class Cell < ApplicationRecord
   # @return [Float] m²
   def area_m2 = board.places[position].then { |place| place.width_mm * place.height_mm / 1e6 }
 
-  # @return [Boolean] whether a test that wants full cure was made before it
-  def spots_early?
-    cured = layers.filter_map { |step| Shelf.products[step["product"]]&.milestone("full_cure")&.value }.max or return false
-    kinds = Rhexon::Boards::Readings.measures.select { |_, record| record["cured"] }.keys
-    readings.any? { |reading| kinds.include?(reading.kind) && reading.taken_at < board.made_on.in_time_zone("UTC") + cured.minutes }
-  end
+  # @return [Numeric, nil] minute of its full cure, counted from the day the board was made
+  def cured_at = (cure = Rhexon::Boards::Readings.full_cure_min(layers, Shelf.products)) && Shop.current.clock.at(board.made_on, "00:00") + cure
 
   # @param piece [Piece]
   # @param methods [Hash{String=>String}] method on the board => method on the piece
   # @return [Rhexon::Boards::Promotion::Result]
   def promotion(piece, methods, today:)
     Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"], methods: methods,
-                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined, spots_early: spots_early?,
+                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined, spots_early: readings.any?(&:early?),
                                                       area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max * piece.count })
   end
 

@@ -61,9 +61,6 @@ class LooksState
 
   private
 
-  # What light makes of it in time, wood and clear films together.
-  AGES = [ [ "30d", 30 / 365.0, "30 days" ], [ "2y", 2, "2 years" ] ].freeze
-
   def stages(board)
     self.class.kept([ @species, board, @bare, @steps, Shelf.to_core.object_id ]) { reckoned(timber(board)) }
   end
@@ -79,10 +76,11 @@ class LooksState
 
   def reckoned(wood, years: 0) = Rhexon::Colour::Looks.new(wood, @steps, Shelf.products, surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares), years: years).stages
 
+  # What light makes of it in time, wood and clear films together.
   def later
-    AGES.filter_map do |time, years, words|
-      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.of(@species).aged(time)) ? reckoned(wood, years: years) : [] }.last or next
-      { words: words, lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
+    Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
+      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.of(@species).aged(time)) ? reckoned(wood, years: age.fetch("years")) : [] }.last or next
+      { words: age.fetch("words"), lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
     end
   end
 

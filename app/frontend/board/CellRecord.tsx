@@ -50,6 +50,7 @@ export function Readings({ cell, zone, measures, made }: { cell: Cell; zone: str
             <td className="small sub">
               {when(reading.at, zone)}, {aged(reading.at, made)}
               {reading.observer ? `, ${reading.observer}` : ""}
+              {reading.early && <span className="caution-text">, before full cure</span>}
               {reading.light && reading.light !== "daylight" ? `, ${reading.light}` : ""}
             </td>
           </tr>

@@ -31,7 +31,7 @@ export type BoardTrial = {
     effects: { words: string; size: number; low: number | null; high: number | null; told: string }[]
   }[]
 }
-export type Measure = { kind: string; name: string; unit: string; accepted: string; cured: boolean }
+export type Measure = { kind: string; name: string; unit: string; accepted: string }
 export type Relook = { days: number; on: string; state: "done" | "due" | "coming" }
 export type BoardVerdict = { cell: { id: number; label: string } | null; reason: string; at: number }
 export type BoardWork = {

@@ -29,7 +29,7 @@ import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import { WhatIfs } from "@/schedule/WhatIfs"
-import { freeId } from "@/schedule/words"
+import { firstOpen, freeId } from "@/schedule/words"
 import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[]; house: Record<string, string> }
@@ -256,6 +256,3 @@ function Screen(props: Props) {
     </Shell>
   )
 }
-
-/** The first pass that is not done, or the last. */
-const firstOpen = (sheet: Sheet) => (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null

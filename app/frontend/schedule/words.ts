@@ -1,4 +1,4 @@
-import type { Method, ShelfItem, Step, StepKind } from "@/types"
+import type { Method, Sheet, ShelfItem, Step, StepKind } from "@/types"
 
 export const METHODS: Record<Method, string> = { spray: "sprayed", brush: "brushed", roller: "rolled", wipe: "wiped", pad: "padded" }
 export const ROLES = { seal: "a sealer", build: "a build coat", top: "a top coat" } as const
@@ -40,3 +40,7 @@ export function freeId(steps: Step[]): string {
   const taken = steps.map((step) => Number(/^s(\d+)$/.exec(step.id)?.[1] ?? 0))
   return `s${Math.max(0, ...taken) + 1}`
 }
+
+/** The first pass that is not done, or the last. */
+export const firstOpen = (sheet: Sheet): string | null =>
+  (sheet.rows.find((row) => row.status !== "done") ?? sheet.rows.at(-1))?.key ?? null

@@ -40,4 +40,25 @@ class TriedTest < CoreTest
     assert_equal %w[done done], states.([ Date.new(2026, 12, 1) ], Date.new(2026, 12, 2))
     assert_equal Date.new(2026, 12, 1), Relook.of(made, [], made).last.on
   end
+
+  # --- approvals, and spots before full cure
+
+  def test_a_yes_lapses_with_what_is_laid_on_and_not_with_when_or_where
+    before = document(*steps(coat("s3", coats: 2)))
+    later = document(*steps(step("s9", "look"), coat("s3", coats: 2, room: "loft", pins: [ { "coat" => 1, "start" => "2026-11-25T10:00+01:00" } ])))
+    refute Rhexon::Boards::Approved.stale?(before, later)
+    [ steps(coat("s3", coats: 3)), steps(coat("s3", product: "w80", coats: 2)), steps(coat("s3", coats: 2, method: "brush")), steps.reverse + [ coat("s3", coats: 2) ] ].each { |other| assert Rhexon::Boards::Approved.stale?(before, document(*other)) }
+  end
+
+  # Shellac cures in the class's time; what lies on it and cures longer decides.
+  def test_spots_want_full_cure_and_a_look_does_not
+    readings = Rhexon::Boards::Readings
+    longest = products.values_at("seal", "w20").map { |product| product.milestone("full_cure").value }.max
+    assert_equal longest, readings.full_cure_min(steps(coat("s3", product: "seal", wet_um: 80), coat("s4")), products)
+    assert readings.early?("water", longest - 1, longest)
+    refute readings.early?("water", longest, longest)
+    refute readings.early?("gloss", 0, longest)
+    assert_nil readings.full_cure_min([ step("s1", "sand", grits: [ "P180" ]) ], products)
+    refute readings.early?("water", 0, nil)
+  end
 end

@@ -44,6 +44,19 @@ module Rhexon
         Summary.new(lab: lab, photo_lab: photo, spectrum: spectrum, delta_e: off, count: readings.size, means: by_kind.slice(*measures.keys).transform_values { |values| mean(values) }.merge({ "delta_e" => off }.compact).freeze)
       end
 
+      # When a film is fully cured after its last coat, at the climate of its sheets.
+      # @param layers [Array<Hash>]
+      # @param products [Hash{String=>Materials::Product}]
+      # @return [Numeric, nil] minutes; nil where nothing on it cures
+      def full_cure_min(layers, products) = layers.filter_map { |step| products[step["product"]]&.milestone("full_cure")&.value }.max
+
+      # @param cured_at [Numeric, nil] minute of full cure
+      # @return [Boolean] whether a test that wants full cure was made before it
+      def early?(kind, minute, cured_at) = wants_cure?(kind) && !cured_at.nil? && minute < cured_at
+
+      # @return [Boolean] whether a measure is told only by a fully cured film
+      def wants_cure?(kind) = measures.dig(kind, "cured") == true
+
       # The best cell: nearest to the wanted colour where one is stated and read, the best liked otherwise.
       # @param summaries [Hash{Object=>Summary}] sound cells only
       # @return [Object, nil] key of the best; nil when nothing tells them apart

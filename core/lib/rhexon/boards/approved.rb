@@ -1,0 +1,20 @@
+module Rhexon
+  module Boards
+    # Whether a look that was approved is still the look that is planned.
+    module Approved
+      # What may change without changing the look: when, where and by whom.
+      OF_THE_CLOCK = %w[pins room dry_room tool].freeze
+      LOOKED_AT = %w[wait look].freeze
+
+      module_function
+
+      # @param approved [Hash] schedule document as it was approved
+      # @param planned [Hash] as it is now
+      # @return [Boolean]
+      def stale?(approved, planned) = looks(approved) != looks(planned)
+
+      def looks(document) = document["steps"].reject { |step| LOOKED_AT.include?(step["kind"]) }.map { |step| step.except(*OF_THE_CLOCK) }
+      private_class_method :looks
+    end
+  end
+end
