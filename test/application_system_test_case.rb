@@ -20,15 +20,19 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   end
   driven_by :chromium
 
-  # The browser's clock is the real one, so these shops never close.
+  # The browser's clock is the real one, so these shops never close, and lie where it is ten in the morning: what a day holds does not hang on the hour of the run.
   setup do
     travel_back
     set_up_shop
+    Shop.current.update!(zone: morning_zone)
     OpenHour.delete_all
     (0..6).each { |day| OpenHour.create!(weekday: day, opens: "00:00", closes: "24:00") }
     page.current_window.resize_to(1280, 900)
     page.driver.browser.logs.get(:browser)
   end
+
+  # Signs of these zones are turned round: Etc/GMT-3 is three hours ahead.
+  def morning_zone = (((10 - Time.now.utc.hour + 12) % 24) - 12).then { |ahead| ahead.zero? ? "Etc/UTC" : format("Etc/GMT%+d", -ahead) }
 
   # No error in the console that the test did not ask for.
   def assert_quiet_console(except: nil)
