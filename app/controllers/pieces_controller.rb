@@ -4,7 +4,7 @@ class PiecesController < ApplicationController
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
     plan = floor.plan if jobs.any? { |job| job.pieces.any? }
-    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, closed: Job.closed.map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
+    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, closed: Job.closed.includes(:pieces).map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
   end
 
   def new

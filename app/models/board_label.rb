@@ -1,4 +1,4 @@
-# A label for the back of a board: which it is, of what wood, how many layers, when it was made, and the code that opens it.
+# A label for the back of a board: which it is, of what wood, how many cells, when it was made, and the code that opens it.
 class BoardLabel < Label
   def initialize(board, url)
     super(url)

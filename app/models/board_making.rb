@@ -2,6 +2,8 @@
 class BoardMaking
   JOB = "Sample boards"
   LEAST_M2 = 0.0001
+  # "p7/s2/1/1+2": piece, step, coat, faces; what is put in between has a fifth part.
+  OF_A_STEP = 3
 
   # @param board [Board]
   # @return [Piece] the one it has already, or a new one
@@ -31,10 +33,11 @@ class BoardMaking
     end
   end
 
-  # @return [Hash] passes in all and done
+  # @return [Hash] passes of its steps in all and done; what the plan puts between them (scuffs, wiping off) does not count
   def progress
     piece = @board.making
-    { piece_id: piece.id, passes: piece.schedule.document["steps"].sum { |step| step["coats"] || 1 }, done: Entry.standing(piece).select { |entry| entry.kind == "done" }.map(&:pass_key).uniq.size }
+    done = Entry.standing(piece).select { |entry| entry.kind == "done" }.map(&:pass_key).uniq
+    { piece_id: piece.id, passes: piece.schedule.document["steps"].reject { |step| step["kind"] == "wait" }.sum { |step| step["coats"] || 1 }, done: done.count { |key| key.count("/") == OF_A_STEP } }
   end
 
   private

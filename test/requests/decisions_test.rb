@@ -168,6 +168,8 @@ class DecisionsTest < RequestTest
 
     keys = plan.of_piece(piece.core_id).reject { |placement| placement.pass.inserted }.map { |placement| placement.pass.key }
     keys.each { |key| log(piece, key.split("/", 2).last, "started", 1.hour.ago) }
+    log(piece, "#{keys[1].split("/", 2).last}/scuff", "done", 2.minutes.ago)
+    assert_equal 0, BoardMaking.new(@board.reload).progress[:done], "a scuff in between is no pass of its own"
     keys.each_with_index { |key, index| send_json("/entries", { client_id: "done-#{index}", kind: "done", pass: key, happened_at: 1.minute.ago.iso8601 }) }
     assert_equal Date.new(2026, 11, 23), @board.reload.made_on
     get "/boards/#{@board.id}"

@@ -61,7 +61,7 @@ module Rhexon
       def look(board: "mean", without: nil, years: 0, steps: self.steps)
         found = wood(board) or return
         steps = steps.reject { |step| step["kind"] == "stain" } if without == :colour
-                water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
+        water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
         Colour::Looks.new(found, steps, @context.shop.products, surface: @context.shop.surface, years: years, strengths: water_white).final.then { |stage| stage if stage.gaps.empty? }
       end
 
