@@ -22,7 +22,7 @@ module Rhexon
   room :Drying, "drying", Air: "air", Climate: "climate", Line: "line", Progress: "progress", Rate: "rate", Milestone: "milestones", Milestones: "milestones",
                           Opening: "opening", Closing: "closing", Normal: "normal", Belief: "belief", Beliefs: "beliefs", Learning: "learning"
   room :Film, "film", Coat: "coat", Layer: "layer", Stack: "stack", Abrasion: "abrasion", Walk: "walk", Curve: "curve", Least: "least"
-  room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Words: "words"
+  room :Schedule, "schedule", Schema: "schema", Document: "document", Edit: "edit", Kinds: "kinds", Words: "words"
   room :Planning, "planning", Shop: "shop", Person: "person", Room: "room", Piece: "piece", Calendar: "calendar", Pass: "pass", Need: "pass", Hard: "pass", Turns: "turns", Handwork: "handwork", Expansion: "expansion",
                               Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Block: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
                               Drier: "drier", Planner: "planner", Slack: "slack", Moves: "moves", Plan: "plan", Report: "report", Zone: "zone", WhatIf: "what_if"

@@ -1,6 +1,5 @@
 # Shared by bin/setup, bin/demo, bin/test and bin/dev: brings in what is missing, and only that. Needs $root and $packages.
-export BUNDLE_PATH="$root/vendor/bundle" BUNDLE_JOBS=2 MAKEFLAGS="${MAKEFLAGS:--j2}"
-export BUNDLE_BUILD__NOKOGIRI=--use-system-libraries BUNDLE_BUILD__SQLITE3=--enable-system-libraries
+export MAKEFLAGS="${MAKEFLAGS:--j2}"
 export LANG="${LANG:-C.UTF-8}" RUBY_YJIT_ENABLE="${RUBY_YJIT_ENABLE:-1}"
 # Fewer, larger collections: a plan makes much short-lived garbage.
 export RUBY_GC_HEAP_INIT_SLOTS=1200000 RUBY_GC_MALLOC_LIMIT=67108864 RUBY_GC_MALLOC_LIMIT_MAX=134217728 RUBY_GC_OLDMALLOC_LIMIT=134217728 RUBY_GC_OLDMALLOC_LIMIT_MAX=268435456

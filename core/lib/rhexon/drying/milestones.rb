@@ -143,7 +143,7 @@ module Rhexon
         times = [ sheet, *Rate::CAUSES.map { |cause| Rate.progress(coat.product, phase, line, cause).reached(from, sheet)&.-(from) || Float::INFINITY } ]
         share = 1.0
         own.each_value { |factor| times << minutes(phase, sheet * (share *= factor)) }
-        [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h { |cause, (before, after)| [ cause, before.infinite? ? 1.0 : after / before ] }
+        [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h { |cause, (before, after)| [ cause, before.infinite? || before.zero? ? 1.0 : after / before ] }
       end
 
       def film_factor(name)

@@ -114,9 +114,8 @@ module Rhexon
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
-        helpers, laid = products.keys.partition { |id| products.fetch(id).helper? }
-        Schedule::Document.check_names!(document, faces: faces.keys, products: laid, helpers: helpers, rooms: rooms.keys)
-        refuse_strangers(record, document)
+        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys, tools: tools.map { |tool| tool["id"] }, people: people.map(&:id))
+        refuse_stranger(record)
         Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]), job: record["job"] || record["id"], by: record["by"],
                   ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {}), named_wood: record["wood"], wanted: record["wanted"] || {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue Refusal => refusal
@@ -125,12 +124,9 @@ module Rhexon
 
       def minute(text) = text && Zone.minute(text, where: "pieces")
 
-      # A piece's own hands and a step's own tool are in the shop.
-      def refuse_strangers(record, document)
+      # A piece's own hands are in the shop.
+      def refuse_stranger(record)
         Rhexon.refuse_unless(record["by"].nil? || people.any? { |person| person.id == record["by"] }, "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", "))
-        document["steps"].each do |step|
-          Rhexon.refuse_unless(step["tool"].nil? || tools.any? { |tool| tool["id"] == step["tool"] }, "Step #{step["id"]} names a tool that is not there: #{step["tool"]}", where: "steps/#{step["id"]}/tool", accepted: tools.empty? ? "none yet" : tools.map { |tool| tool["id"] }.join(", "))
-        end
       end
     end
   end

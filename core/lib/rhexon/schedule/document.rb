@@ -32,18 +32,35 @@ module Rhexon
       end
       private_class_method :keep
 
-      # @param products [Array<String>] ids of what can be laid on
-      # @param helpers [Array<String>] ids of thinners and other products that only go into a mix
-      # @raise [Refusal] when a step names a face, product or room that is not there
-      def check_names!(document, faces:, products:, rooms:, helpers: [])
+      # The one rule for names, on every way a document comes in: what it names is there, and its kinds of step may use it.
+      # @param faces  [Array<String>]
+      # @param products [Hash{String=>Materials::Product}]
+      # @param rooms  [Array<String>]
+      # @param tools  [Array<String>]
+      # @param people [Array<String>]
+      # @raise [Refusal]
+      def check_names!(document, faces:, products:, rooms:, tools:, people:)
         document["steps"].each do |step|
           (step["faces"] || []).each { |face| known!(step, "faces", face, faces, "face") }
-          known!(step, "product", step["product"], products, "product") if step["product"]
-          known!(step, "thinner", step["thinner"], helpers, "thinner") if step["thinner"]
-          known!(step, "room", step["room"], rooms, "room") if step["room"]
+          check_products!(step, products)
+          %w[room dry_room].each { |field| known!(step, field, step[field], rooms, "room") if step[field] }
+          known!(step, "tool", step["tool"], tools, "tool") if step["tool"]
+          (step["pins"] || []).each { |pin| known!(step, "pins", pin["person"], people, "person") if pin["person"] }
           stray_pin!(step)
         end
-        known!({ "id" => "schedule" }, "room", document["room"], rooms, "room") if document["room"]
+        %w[room dry_room].each { |field| known!({ "id" => "schedule" }, field, document[field], rooms, "room") if document[field] }
+      end
+
+      # @param step [Hash]
+      # @param products [Hash{String=>Materials::Product}]
+      # @raise [Refusal] when a product or thinner is not there, or the kind of step cannot use it
+      def check_products!(step, products)
+        known!(step, "product", step["product"], products.keys, "product") if step["product"]
+        Kinds.check_product!(step, products)
+        return unless step["thinner"]
+
+        thinners = products.select { |_, product| Kinds.thinner?(product) }
+        known!(step, "thinner", step["thinner"], thinners.keys, "thinner")
       end
 
       def step(document, id)

@@ -21,7 +21,7 @@ module Rhexon
       # @return [Hash] the new document, checked
       # @raise [Refusal] when the operation is not known, names a step that is not there, or leaves a document that is not valid
       def apply(document, operation)
-        Document.check!(change(document, operation))
+        Document.check!(change(document, operation)).tap { |after| Kinds.check_fields!(after, document) }
       end
 
       # @return [String] an id that the document does not use

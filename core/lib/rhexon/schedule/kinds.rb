@@ -1,0 +1,104 @@
+module Rhexon
+  module Schedule
+    # What each kind of step may have (core/data/kinds.yml): its fields, and for work that lays something on, the products and their methods.
+    # The one rule that forms offer by and documents are held to.
+    module Kinds
+      module_function
+
+      # @return [Array<String>] all kinds, in working order
+      def all = table.fetch("kinds").keys
+
+      # @return [Array<String>] fields a step of this kind may have
+      def fields(kind) = table.fetch("common") + rule(kind).fetch("fields")
+
+      # @return [Array<String>] kinds that lay a product on
+      def laying = @laying ||= all.select { |kind| rule(kind).key?("mechanisms") }.freeze
+
+      # @return [Hash{String=>String}] what has to be on the shelf, in words, by kind
+      def wants = laying.to_h { |kind| [ kind, rule(kind).fetch("wants") ] }
+
+      # How a product may be laid on in a kind of step.
+      # @param kind [String]
+      # @param product [Materials::Product]
+      # @return [Array<String>] methods, the usual one first; empty: the kind cannot use it
+      def methods(kind, product)
+        rule = rule(kind)
+        return [] unless rule["mechanisms"]&.include?(product.mechanism)
+        return rule.fetch("class_methods").fetch(product.class_id, rule.fetch("methods")) if rule.key?("methods")
+
+        product.solids_volume_percent&.value ? table.fetch("film_methods").select { |method| product.wet_um(method)&.value } : []
+      end
+
+      # Products that a kind of step may use, the usual ones first.
+      # @param products [Enumerable<Materials::Product>]
+      # @return [Array<Materials::Product>]
+      def sorted(kind, products)
+        roles = rule(kind).fetch("roles")
+        fitting = products.select { |product| methods(kind, product).any? }
+        fitting.sort_by { |product| [ roles.index(product.role) || roles.size, product.name.downcase ] }
+      end
+
+      # @param step [Hash] of a schedule document
+      # @param products [Hash{String=>Materials::Product}]
+      # @raise [Refusal] when its kind cannot use its product
+      def check_product!(step, products)
+        product = products[step["product"]] or return
+        return if laying.include?(step["kind"]) && methods(step["kind"], product).any?
+
+        raise Refusal.new(unfit(step, product), where: "steps/#{step["id"]}/product", accepted: accepted(step["kind"], products))
+      end
+
+      # What is changed or new is held to the methods and fields of its kind as well.
+      # @param before [Hash, nil] the document that was changed: steps that stand in it stay as they are
+      # @raise [Refusal]
+      def check_changes!(document, before, products)
+        check_fields!(document, before)
+        changed(document, before).each { |step| check_method!(step, products) }
+      end
+
+      # @raise [Refusal] when a changed step has a field that its kind does not have
+      def check_fields!(document, before = nil)
+        changed(document, before).each do |step|
+          stray = (step.keys - fields(step["kind"])).first or next
+          raise Refusal.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
+        end
+      end
+
+      # @return [Boolean] whether it may stand in place of the thinner a sheet names
+      def thinner?(product) = table.fetch("thinners").include?(product.class_id)
+
+      def rule(kind) = table.fetch("kinds").fetch(kind)
+      def table = Reference.table("kinds")
+
+      def changed(document, before) = document["steps"] - (before ? before["steps"] : [])
+
+      def check_method!(step, products)
+        product = products[step["product"]]
+        return if product.nil? || step["method"].nil?
+
+        known = methods(step["kind"], product)
+        return if known.include?(step["method"])
+
+        raise Refusal.new("#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}", where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", "))
+      end
+
+      def unfit(step, product)
+        words = Words::KINDS.fetch(step["kind"])
+        return "#{words} lays nothing on, and names #{product.name}" unless laying.include?(step["kind"])
+        return "#{product.name} cannot be laid on as a film: it has no wet film or no solids" if step["kind"] == "coat" && rule("coat")["mechanisms"].include?(product.mechanism)
+
+        "#{words} cannot use #{product.name}: it wants #{rule(step["kind"]).fetch("wants")}"
+      end
+
+      def accepted(kind, products)
+        return nil unless laying.include?(kind)
+
+        names = sorted(kind, products.values).first(8).map(&:name)
+        names.empty? ? "#{rule(kind).fetch("wants")}, of which none is on the shelf" : names.join(", ")
+      end
+
+      def why_not(kind) = kind == "coat" ? "its page gives no wet film for that" : "that is not how it is laid on"
+      private_class_method :rule, :table, :unfit, :accepted, :why_not, :changed, :check_method!
+    end
+  end
+end
