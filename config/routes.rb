@@ -81,6 +81,8 @@ Rails.application.routes.draw do
 
   resource :shelf, only: :show, controller: "shelf"
   resources :products, only: %i[show new create update destroy] do
+    post :retire, on: :member
+    post :take_up, on: :member
     get :export, on: :collection
     post :import, on: :collection
   end

@@ -10,7 +10,7 @@ FOREIGN KEY ("person_id")
   REFERENCES "people" ("id")
 , CONSTRAINT weekday_or_date CHECK ((weekday IS NULL) <> (date IS NULL)), CONSTRAINT weekday_range CHECK (weekday IS NULL OR weekday BETWEEN 0 AND 6), CONSTRAINT opens_before_closes CHECK ((opens IS NULL AND closes IS NULL AND date IS NOT NULL) OR (opens < closes)));
 CREATE INDEX "index_open_hours_on_person_id" ON "open_hours" ("person_id");
-CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "code" varchar NOT NULL, "name" varchar NOT NULL, "maker" varchar NOT NULL, "kind" varchar NOT NULL, "role" varchar NOT NULL, "colour" varchar DEFAULT 'clear' NOT NULL, "figures" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT figures_are_json CHECK (json_valid(figures)), CONSTRAINT colour_is_known CHECK (colour IN ('clear','ambering','tinted','pigmented')));
+CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "code" varchar NOT NULL, "name" varchar NOT NULL, "maker" varchar NOT NULL, "kind" varchar NOT NULL, "role" varchar NOT NULL, "colour" varchar DEFAULT 'clear' NOT NULL, "figures" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "retired_at" datetime(6), CONSTRAINT figures_are_json CHECK (json_valid(figures)), CONSTRAINT colour_is_known CHECK (colour IN ('clear','ambering','tinted','pigmented')));
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
@@ -26,6 +26,13 @@ FOREIGN KEY ("piece_id")
 , CONSTRAINT area_is_positive CHECK (area_m2 > 0 AND area_m2 <= 10000), CONSTRAINT grain_is_known CHECK (grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')), CONSTRAINT face_kind CHECK (kind IN ('face','back','inside','edges')), CONSTRAINT name_fits_a_key CHECK (instr(name, '/') = 0 AND instr(name, '+') = 0));
 CREATE INDEX "index_faces_on_piece_id" ON "faces" ("piece_id");
 CREATE UNIQUE INDEX "index_faces_on_piece_id_and_name" ON "faces" ("piece_id", "name");
+CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
+FOREIGN KEY ("board_id")
+  REFERENCES "boards" ("id")
+, CONSTRAINT layers_are_json CHECK (json_valid(layers)));
+CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
+CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
+CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
 CREATE TABLE IF NOT EXISTS "revisions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "schedule_id" integer NOT NULL, "number" integer NOT NULL, "parent_id" integer, "document" json NOT NULL, "operation" json NOT NULL, "reason" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_afa39d9d4e"
 FOREIGN KEY ("schedule_id")
   REFERENCES "schedules" ("id")
@@ -95,16 +102,9 @@ FOREIGN KEY ("room_id")
 , CONSTRAINT it_holds_a_while CHECK (at < "until"), CONSTRAINT climate_kind CHECK (kind IN ('logger','forecast','setting')), CONSTRAINT climate_can_be CHECK (rh BETWEEN 1 AND 100 AND t_c BETWEEN -20 AND 60));
 CREATE INDEX "index_climate_readings_on_room_id" ON "climate_readings" ("room_id");
 CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "climate_readings" ("room_id", "kind", "at");
-CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
+CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, "retired_at" datetime(6), CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
 CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
 CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
-CREATE TABLE IF NOT EXISTS "cells" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "board_id" integer NOT NULL, "label" varchar NOT NULL, "position" integer NOT NULL, "layers" json DEFAULT '[]' NOT NULL, "ruined" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "run" json, "role" varchar DEFAULT 'run' NOT NULL, CONSTRAINT "fk_rails_d04db06fd5"
-FOREIGN KEY ("board_id")
-  REFERENCES "boards" ("id")
-, CONSTRAINT layers_are_json CHECK (json_valid(layers)));
-CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
-CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
-CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
 CREATE TABLE IF NOT EXISTS "trials" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "base" json DEFAULT '[]' NOT NULL, "factors" json DEFAULT '[]' NOT NULL, "design" varchar DEFAULT 'full' NOT NULL, "seed" integer DEFAULT 1 NOT NULL, "shuffled" boolean DEFAULT 0 NOT NULL, "weights" json DEFAULT '{}' NOT NULL, "target_lab" json, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_28ce220deb"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
@@ -191,7 +191,128 @@ CREATE UNIQUE INDEX "index_boards_on_name" ON "boards" ("name");
 CREATE INDEX "index_boards_on_piece_id" ON "boards" ("piece_id");
 CREATE INDEX "index_boards_on_trial_id" ON "boards" ("trial_id");
 CREATE INDEX "index_boards_on_making_id" ON "boards" ("making_id");
+CREATE TRIGGER shops_name_length_insert BEFORE INSERT ON shops WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'shops.name is too long'); END;
+CREATE TRIGGER shops_name_length_update BEFORE UPDATE ON shops WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'shops.name is too long'); END;
+CREATE TRIGGER shops_house_length_insert BEFORE INSERT ON shops WHEN length(NEW.house) > 500000 BEGIN SELECT RAISE(ABORT, 'shops.house is too long'); END;
+CREATE TRIGGER shops_house_length_update BEFORE UPDATE ON shops WHEN length(NEW.house) > 500000 BEGIN SELECT RAISE(ABORT, 'shops.house is too long'); END;
+CREATE TRIGGER rooms_name_length_insert BEFORE INSERT ON rooms WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'rooms.name is too long'); END;
+CREATE TRIGGER rooms_name_length_update BEFORE UPDATE ON rooms WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'rooms.name is too long'); END;
+CREATE TRIGGER rooms_daily_length_insert BEFORE INSERT ON rooms WHEN length(NEW.daily) > 500000 BEGIN SELECT RAISE(ABORT, 'rooms.daily is too long'); END;
+CREATE TRIGGER rooms_daily_length_update BEFORE UPDATE ON rooms WHEN length(NEW.daily) > 500000 BEGIN SELECT RAISE(ABORT, 'rooms.daily is too long'); END;
+CREATE TRIGGER people_name_length_insert BEFORE INSERT ON people WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'people.name is too long'); END;
+CREATE TRIGGER people_name_length_update BEFORE UPDATE ON people WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'people.name is too long'); END;
+CREATE TRIGGER people_skills_length_insert BEFORE INSERT ON people WHEN length(NEW.skills) > 500000 BEGIN SELECT RAISE(ABORT, 'people.skills is too long'); END;
+CREATE TRIGGER people_skills_length_update BEFORE UPDATE ON people WHEN length(NEW.skills) > 500000 BEGIN SELECT RAISE(ABORT, 'people.skills is too long'); END;
+CREATE TRIGGER tools_name_length_insert BEFORE INSERT ON tools WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'tools.name is too long'); END;
+CREATE TRIGGER tools_name_length_update BEFORE UPDATE ON tools WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'tools.name is too long'); END;
+CREATE TRIGGER products_code_length_insert BEFORE INSERT ON products WHEN length(NEW.code) > 200 BEGIN SELECT RAISE(ABORT, 'products.code is too long'); END;
+CREATE TRIGGER products_code_length_update BEFORE UPDATE ON products WHEN length(NEW.code) > 200 BEGIN SELECT RAISE(ABORT, 'products.code is too long'); END;
+CREATE TRIGGER products_name_length_insert BEFORE INSERT ON products WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'products.name is too long'); END;
+CREATE TRIGGER products_name_length_update BEFORE UPDATE ON products WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'products.name is too long'); END;
+CREATE TRIGGER products_maker_length_insert BEFORE INSERT ON products WHEN length(NEW.maker) > 200 BEGIN SELECT RAISE(ABORT, 'products.maker is too long'); END;
+CREATE TRIGGER products_maker_length_update BEFORE UPDATE ON products WHEN length(NEW.maker) > 200 BEGIN SELECT RAISE(ABORT, 'products.maker is too long'); END;
+CREATE TRIGGER products_role_length_insert BEFORE INSERT ON products WHEN length(NEW.role) > 200 BEGIN SELECT RAISE(ABORT, 'products.role is too long'); END;
+CREATE TRIGGER products_role_length_update BEFORE UPDATE ON products WHEN length(NEW.role) > 200 BEGIN SELECT RAISE(ABORT, 'products.role is too long'); END;
+CREATE TRIGGER products_figures_length_insert BEFORE INSERT ON products WHEN length(NEW.figures) > 500000 BEGIN SELECT RAISE(ABORT, 'products.figures is too long'); END;
+CREATE TRIGGER products_figures_length_update BEFORE UPDATE ON products WHEN length(NEW.figures) > 500000 BEGIN SELECT RAISE(ABORT, 'products.figures is too long'); END;
+CREATE TRIGGER jobs_client_length_insert BEFORE INSERT ON jobs WHEN length(NEW.client) > 200 BEGIN SELECT RAISE(ABORT, 'jobs.client is too long'); END;
+CREATE TRIGGER jobs_client_length_update BEFORE UPDATE ON jobs WHEN length(NEW.client) > 200 BEGIN SELECT RAISE(ABORT, 'jobs.client is too long'); END;
+CREATE TRIGGER jobs_place_length_insert BEFORE INSERT ON jobs WHEN length(NEW.place) > 2000 BEGIN SELECT RAISE(ABORT, 'jobs.place is too long'); END;
+CREATE TRIGGER jobs_place_length_update BEFORE UPDATE ON jobs WHEN length(NEW.place) > 2000 BEGIN SELECT RAISE(ABORT, 'jobs.place is too long'); END;
+CREATE TRIGGER pieces_name_length_insert BEFORE INSERT ON pieces WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'pieces.name is too long'); END;
+CREATE TRIGGER pieces_name_length_update BEFORE UPDATE ON pieces WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'pieces.name is too long'); END;
+CREATE TRIGGER pieces_wood_length_insert BEFORE INSERT ON pieces WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'pieces.wood is too long'); END;
+CREATE TRIGGER pieces_wood_length_update BEFORE UPDATE ON pieces WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'pieces.wood is too long'); END;
+CREATE TRIGGER pieces_look_length_insert BEFORE INSERT ON pieces WHEN length(NEW.look) > 2000 BEGIN SELECT RAISE(ABORT, 'pieces.look is too long'); END;
+CREATE TRIGGER pieces_look_length_update BEFORE UPDATE ON pieces WHEN length(NEW.look) > 2000 BEGIN SELECT RAISE(ABORT, 'pieces.look is too long'); END;
+CREATE TRIGGER faces_name_length_insert BEFORE INSERT ON faces WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'faces.name is too long'); END;
+CREATE TRIGGER faces_name_length_update BEFORE UPDATE ON faces WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'faces.name is too long'); END;
+CREATE TRIGGER revisions_document_length_insert BEFORE INSERT ON revisions WHEN length(NEW.document) > 500000 BEGIN SELECT RAISE(ABORT, 'revisions.document is too long'); END;
+CREATE TRIGGER revisions_document_length_update BEFORE UPDATE ON revisions WHEN length(NEW.document) > 500000 BEGIN SELECT RAISE(ABORT, 'revisions.document is too long'); END;
+CREATE TRIGGER revisions_operation_length_insert BEFORE INSERT ON revisions WHEN length(NEW.operation) > 500000 BEGIN SELECT RAISE(ABORT, 'revisions.operation is too long'); END;
+CREATE TRIGGER revisions_operation_length_update BEFORE UPDATE ON revisions WHEN length(NEW.operation) > 500000 BEGIN SELECT RAISE(ABORT, 'revisions.operation is too long'); END;
+CREATE TRIGGER revisions_reason_length_insert BEFORE INSERT ON revisions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'revisions.reason is too long'); END;
+CREATE TRIGGER revisions_reason_length_update BEFORE UPDATE ON revisions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'revisions.reason is too long'); END;
+CREATE TRIGGER entries_client_id_length_insert BEFORE INSERT ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_client_id_length_update BEFORE UPDATE ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_pass_key_length_insert BEFORE INSERT ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_pass_key_length_update BEFORE UPDATE ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_body_length_insert BEFORE INSERT ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER entries_body_length_update BEFORE UPDATE ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER boards_name_length_insert BEFORE INSERT ON boards WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'boards.name is too long'); END;
+CREATE TRIGGER boards_name_length_update BEFORE UPDATE ON boards WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'boards.name is too long'); END;
+CREATE TRIGGER boards_wood_length_insert BEFORE INSERT ON boards WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'boards.wood is too long'); END;
+CREATE TRIGGER boards_wood_length_update BEFORE UPDATE ON boards WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'boards.wood is too long'); END;
+CREATE TRIGGER boards_timber_lot_length_insert BEFORE INSERT ON boards WHEN length(NEW.timber_lot) > 200 BEGIN SELECT RAISE(ABORT, 'boards.timber_lot is too long'); END;
+CREATE TRIGGER boards_timber_lot_length_update BEFORE UPDATE ON boards WHEN length(NEW.timber_lot) > 200 BEGIN SELECT RAISE(ABORT, 'boards.timber_lot is too long'); END;
+CREATE TRIGGER cells_label_length_insert BEFORE INSERT ON cells WHEN length(NEW.label) > 200 BEGIN SELECT RAISE(ABORT, 'cells.label is too long'); END;
+CREATE TRIGGER cells_label_length_update BEFORE UPDATE ON cells WHEN length(NEW.label) > 200 BEGIN SELECT RAISE(ABORT, 'cells.label is too long'); END;
+CREATE TRIGGER cells_layers_length_insert BEFORE INSERT ON cells WHEN length(NEW.layers) > 500000 BEGIN SELECT RAISE(ABORT, 'cells.layers is too long'); END;
+CREATE TRIGGER cells_layers_length_update BEFORE UPDATE ON cells WHEN length(NEW.layers) > 500000 BEGIN SELECT RAISE(ABORT, 'cells.layers is too long'); END;
+CREATE TRIGGER cells_ruined_length_insert BEFORE INSERT ON cells WHEN length(NEW.ruined) > 2000 BEGIN SELECT RAISE(ABORT, 'cells.ruined is too long'); END;
+CREATE TRIGGER cells_ruined_length_update BEFORE UPDATE ON cells WHEN length(NEW.ruined) > 2000 BEGIN SELECT RAISE(ABORT, 'cells.ruined is too long'); END;
+CREATE TRIGGER readings_client_id_length_insert BEFORE INSERT ON readings WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'readings.client_id is too long'); END;
+CREATE TRIGGER readings_client_id_length_update BEFORE UPDATE ON readings WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'readings.client_id is too long'); END;
+CREATE TRIGGER readings_kind_length_insert BEFORE INSERT ON readings WHEN length(NEW.kind) > 200 BEGIN SELECT RAISE(ABORT, 'readings.kind is too long'); END;
+CREATE TRIGGER readings_kind_length_update BEFORE UPDATE ON readings WHEN length(NEW.kind) > 200 BEGIN SELECT RAISE(ABORT, 'readings.kind is too long'); END;
+CREATE TRIGGER readings_value_length_insert BEFORE INSERT ON readings WHEN length(NEW.value) > 500000 BEGIN SELECT RAISE(ABORT, 'readings.value is too long'); END;
+CREATE TRIGGER readings_value_length_update BEFORE UPDATE ON readings WHEN length(NEW.value) > 500000 BEGIN SELECT RAISE(ABORT, 'readings.value is too long'); END;
+CREATE TRIGGER readings_observer_length_insert BEFORE INSERT ON readings WHEN length(NEW.observer) > 200 BEGIN SELECT RAISE(ABORT, 'readings.observer is too long'); END;
+CREATE TRIGGER readings_observer_length_update BEFORE UPDATE ON readings WHEN length(NEW.observer) > 200 BEGIN SELECT RAISE(ABORT, 'readings.observer is too long'); END;
+CREATE TRIGGER readings_light_length_insert BEFORE INSERT ON readings WHEN length(NEW.light) > 200 BEGIN SELECT RAISE(ABORT, 'readings.light is too long'); END;
+CREATE TRIGGER readings_light_length_update BEFORE UPDATE ON readings WHEN length(NEW.light) > 200 BEGIN SELECT RAISE(ABORT, 'readings.light is too long'); END;
+CREATE TRIGGER readings_instrument_length_insert BEFORE INSERT ON readings WHEN length(NEW.instrument) > 200 BEGIN SELECT RAISE(ABORT, 'readings.instrument is too long'); END;
+CREATE TRIGGER readings_instrument_length_update BEFORE UPDATE ON readings WHEN length(NEW.instrument) > 200 BEGIN SELECT RAISE(ABORT, 'readings.instrument is too long'); END;
+CREATE TRIGGER pair_picks_client_id_length_insert BEFORE INSERT ON pair_picks WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.client_id is too long'); END;
+CREATE TRIGGER pair_picks_client_id_length_update BEFORE UPDATE ON pair_picks WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.client_id is too long'); END;
+CREATE TRIGGER pair_picks_light_length_insert BEFORE INSERT ON pair_picks WHEN length(NEW.light) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.light is too long'); END;
+CREATE TRIGGER pair_picks_light_length_update BEFORE UPDATE ON pair_picks WHEN length(NEW.light) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.light is too long'); END;
+CREATE TRIGGER pair_picks_observer_length_insert BEFORE INSERT ON pair_picks WHEN length(NEW.observer) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.observer is too long'); END;
+CREATE TRIGGER pair_picks_observer_length_update BEFORE UPDATE ON pair_picks WHEN length(NEW.observer) > 200 BEGIN SELECT RAISE(ABORT, 'pair_picks.observer is too long'); END;
+CREATE TRIGGER trials_name_length_insert BEFORE INSERT ON trials WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'trials.name is too long'); END;
+CREATE TRIGGER trials_name_length_update BEFORE UPDATE ON trials WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'trials.name is too long'); END;
+CREATE TRIGGER trials_base_length_insert BEFORE INSERT ON trials WHEN length(NEW.base) > 500000 BEGIN SELECT RAISE(ABORT, 'trials.base is too long'); END;
+CREATE TRIGGER trials_base_length_update BEFORE UPDATE ON trials WHEN length(NEW.base) > 500000 BEGIN SELECT RAISE(ABORT, 'trials.base is too long'); END;
+CREATE TRIGGER trials_factors_length_insert BEFORE INSERT ON trials WHEN length(NEW.factors) > 500000 BEGIN SELECT RAISE(ABORT, 'trials.factors is too long'); END;
+CREATE TRIGGER trials_factors_length_update BEFORE UPDATE ON trials WHEN length(NEW.factors) > 500000 BEGIN SELECT RAISE(ABORT, 'trials.factors is too long'); END;
+CREATE TRIGGER recipes_name_length_insert BEFORE INSERT ON recipes WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'recipes.name is too long'); END;
+CREATE TRIGGER recipes_name_length_update BEFORE UPDATE ON recipes WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'recipes.name is too long'); END;
+CREATE TRIGGER recipes_components_length_insert BEFORE INSERT ON recipes WHEN length(NEW.components) > 500000 BEGIN SELECT RAISE(ABORT, 'recipes.components is too long'); END;
+CREATE TRIGGER recipes_components_length_update BEFORE UPDATE ON recipes WHEN length(NEW.components) > 500000 BEGIN SELECT RAISE(ABORT, 'recipes.components is too long'); END;
+CREATE TRIGGER recipes_notes_length_insert BEFORE INSERT ON recipes WHEN length(NEW.notes) > 2000 BEGIN SELECT RAISE(ABORT, 'recipes.notes is too long'); END;
+CREATE TRIGGER recipes_notes_length_update BEFORE UPDATE ON recipes WHEN length(NEW.notes) > 2000 BEGIN SELECT RAISE(ABORT, 'recipes.notes is too long'); END;
+CREATE TRIGGER mixes_name_length_insert BEFORE INSERT ON mixes WHEN length(NEW.name) > 2000 BEGIN SELECT RAISE(ABORT, 'mixes.name is too long'); END;
+CREATE TRIGGER mixes_name_length_update BEFORE UPDATE ON mixes WHEN length(NEW.name) > 2000 BEGIN SELECT RAISE(ABORT, 'mixes.name is too long'); END;
+CREATE TRIGGER mixes_components_length_insert BEFORE INSERT ON mixes WHEN length(NEW.components) > 500000 BEGIN SELECT RAISE(ABORT, 'mixes.components is too long'); END;
+CREATE TRIGGER mixes_components_length_update BEFORE UPDATE ON mixes WHEN length(NEW.components) > 500000 BEGIN SELECT RAISE(ABORT, 'mixes.components is too long'); END;
+CREATE TRIGGER batches_name_length_insert BEFORE INSERT ON batches WHEN length(NEW.name) > 2000 BEGIN SELECT RAISE(ABORT, 'batches.name is too long'); END;
+CREATE TRIGGER batches_name_length_update BEFORE UPDATE ON batches WHEN length(NEW.name) > 2000 BEGIN SELECT RAISE(ABORT, 'batches.name is too long'); END;
+CREATE TRIGGER batches_lot_length_insert BEFORE INSERT ON batches WHEN length(NEW.lot) > 200 BEGIN SELECT RAISE(ABORT, 'batches.lot is too long'); END;
+CREATE TRIGGER batches_lot_length_update BEFORE UPDATE ON batches WHEN length(NEW.lot) > 200 BEGIN SELECT RAISE(ABORT, 'batches.lot is too long'); END;
+CREATE TRIGGER stock_moves_client_id_length_insert BEFORE INSERT ON stock_moves WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'stock_moves.client_id is too long'); END;
+CREATE TRIGGER stock_moves_client_id_length_update BEFORE UPDATE ON stock_moves WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'stock_moves.client_id is too long'); END;
+CREATE TRIGGER stock_moves_reason_length_insert BEFORE INSERT ON stock_moves WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'stock_moves.reason is too long'); END;
+CREATE TRIGGER stock_moves_reason_length_update BEFORE UPDATE ON stock_moves WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'stock_moves.reason is too long'); END;
+CREATE TRIGGER consumables_name_length_insert BEFORE INSERT ON consumables WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'consumables.name is too long'); END;
+CREATE TRIGGER consumables_name_length_update BEFORE UPDATE ON consumables WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'consumables.name is too long'); END;
+CREATE TRIGGER consumables_unit_length_insert BEFORE INSERT ON consumables WHEN length(NEW.unit) > 200 BEGIN SELECT RAISE(ABORT, 'consumables.unit is too long'); END;
+CREATE TRIGGER consumables_unit_length_update BEFORE UPDATE ON consumables WHEN length(NEW.unit) > 200 BEGIN SELECT RAISE(ABORT, 'consumables.unit is too long'); END;
+CREATE TRIGGER consumables_wear_length_insert BEFORE INSERT ON consumables WHEN length(NEW.wear) > 500000 BEGIN SELECT RAISE(ABORT, 'consumables.wear is too long'); END;
+CREATE TRIGGER consumables_wear_length_update BEFORE UPDATE ON consumables WHEN length(NEW.wear) > 500000 BEGIN SELECT RAISE(ABORT, 'consumables.wear is too long'); END;
+CREATE TRIGGER photos_client_id_length_insert BEFORE INSERT ON photos WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'photos.client_id is too long'); END;
+CREATE TRIGGER photos_client_id_length_update BEFORE UPDATE ON photos WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'photos.client_id is too long'); END;
+CREATE TRIGGER photos_words_length_insert BEFORE INSERT ON photos WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'photos.words is too long'); END;
+CREATE TRIGGER photos_words_length_update BEFORE UPDATE ON photos WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'photos.words is too long'); END;
+CREATE TRIGGER entries_once BEFORE INSERT ON entries
+WHEN NEW.kind IN ('started', 'done') AND EXISTS (
+  SELECT 1 FROM entries AS earlier WHERE earlier.pass_key = NEW.pass_key AND earlier.kind = NEW.kind AND earlier.client_id <> NEW.client_id
+    AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
+BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
+CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261128120000'),
+('20261128110000'),
+('20261128100000'),
 ('20261123200000'),
 ('20261123190000'),
 ('20261123170000'),

@@ -9,6 +9,7 @@ class ActiveSupport::TestCase
   setup do
     travel_to MONDAY
     Shelf.forget
+    ShopFloor.faulty = nil
   end
 end
 

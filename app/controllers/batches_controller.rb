@@ -1,5 +1,7 @@
 # Cans, jars and mixes.
 class BatchesController < ApplicationController
+  keeps_sound :create, :update, :box
+
   def show
     render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
   end
@@ -48,7 +50,9 @@ class BatchesController < ApplicationController
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def day(text)
-    text.present? ? Date.iso8601(text) : today
+    return today if text.blank?
+
+    Date.iso8601(text.to_s).tap { |date| Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on") }
   rescue Date::Error
     raise Rhexon::Refusal.new("#{text.inspect} is no day", where: "on", accepted: "such as 2026-11-25")
   end

@@ -1,5 +1,7 @@
 # Sample boards.
 class BoardsController < ApplicationController
+  keeps_sound :create, :quick, :read_file, :making
+
   def index
     boards = Board.includes(:piece, cells: %i[readings photos]).order(made_on: :desc, id: :desc)
     render inertia: "Boards/Index", props: { boards: boards.map { |board| BoardState.new(board).board }, look_again: look_again(boards) }
@@ -71,7 +73,7 @@ class BoardsController < ApplicationController
 
   def new
     pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
-    render inertia: "Boards/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.document["steps"].size } }, grains: Piece::GRAINS, today: today.iso8601 }
+    render inertia: "Boards/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.steps.size } }, grains: Piece::GRAINS, today: today.iso8601 }
   end
 
   def create

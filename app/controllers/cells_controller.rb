@@ -1,5 +1,8 @@
 # The cells of a board: layers, readings, promotion to a schedule.
 class CellsController < ApplicationController
+  keeps_sound :update, :readings, :measure
+  keeps_sound :promotion, of: :piece
+
   def update
     attributes = body.slice("layers", "ruined")
     attributes["ruined"] = attributes["ruined"].presence if attributes.key?("ruined")
@@ -42,7 +45,7 @@ class CellsController < ApplicationController
     result = promoted
     FrozenPasses.new(piece, piece.schedule.document).check!(result.document)
     render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size, sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
-                   replaces: piece.schedule.document["steps"].size }
+                   replaces: piece.schedule.steps.size }
   end
 
   def promotion

@@ -1,5 +1,7 @@
 # Papers, pads, strainers, tape.
 class ConsumablesController < ApplicationController
+  keeps_sound :create, :update
+
   def create = keep(Consumable.new(wear: []))
   def update = keep(Consumable.find(params[:id]))
 

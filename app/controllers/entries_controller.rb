@@ -1,7 +1,15 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
   def create
-    BenchWork.record!(body, happened_at: instant(body["happened_at"]))
-    render json: BenchState.new.to_h
+    happened_at = instant(body["happened_at"])
+    floor = SoundChange.keep!(drawn: [ *touched ]) { BenchWork.record!(body, happened_at: happened_at) }
+    render json: BenchState.new(floor: floor).to_h
+  end
+
+  private
+
+  # The piece of the pass that was touched, or of the entry that is taken back.
+  def touched
+    body["pass"].is_a?(String) ? Piece.find_by(id: Piece.id_of(body["pass"].split("/").first)) : Entry.find_by(id: body["corrects"])&.piece
   end
 end

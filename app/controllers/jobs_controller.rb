@@ -1,5 +1,7 @@
 # A job: for whom, where, by when, and whether it is in hand.
 class JobsController < ApplicationController
+  keeps_sound :update
+
   def update
     job = Job.find(params[:id])
     job.assign_attributes(body.slice("client", "place", "due_on", "closed"))

@@ -1,5 +1,7 @@
 # The mixing desk.
 class MixesController < ApplicationController
+  keeps_sound :create, :way, :finish, :discard
+
   def index
     open = Mix.open.includes(:room, :product).order(:id).map { |mix| PotSerializer.new(PotState.new(mix)).to_h }
     render inertia: "Mix/Index", props: { pots: open, products: mixable, helpers: helpers, recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h }, rooms: Room.order(:id).pluck(:name), due: DueMixes.new.to_a }
@@ -56,6 +58,6 @@ class MixesController < ApplicationController
   def mix = @mix ||= Mix.find(params[:mix_id] || params[:id])
   def pot = PotSerializer.new(PotState.new(mix)).to_h
   def answer = render(json: { pot: PotSerializer.new(PotState.new(mix.reload)).to_h })
-  def mixable = Shelf.products.each_value.reject(&:helper?).map { |product| MixableSerializer.new(product).to_h }
-  def helpers = Shelf.products.each_value.select(&:helper?).map { |product| { id: product.id, name: product.name } }
+  def mixable = Shelf.offered.reject(&:helper?).map { |product| MixableSerializer.new(product).to_h }
+  def helpers = Shelf.offered.select { |product| Rhexon::Schedule::Kinds.thinner?(product) }.map { |product| { id: product.id, name: product.name } }
 end

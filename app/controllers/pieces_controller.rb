@@ -1,10 +1,12 @@
 # Jobs and their pieces.
 class PiecesController < ApplicationController
+  keeps_sound :create, :update
+
   def index
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
-    plan = floor.plan if jobs.any? { |job| job.pieces.any? }
-    render inertia: "Pieces/Index", props: { jobs: jobs.map { |job| overview(job, plan) }, closed: Job.closed.includes(:pieces).map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
+    seen = jobs.any? { |job| job.pieces.any? } ? floor.draw { jobs.map { |job| overview(job, floor) } } : jobs.map { |job| overview(job, nil) }
+    render inertia: "Pieces/Index", props: { jobs: seen, closed: Job.closed.includes(:pieces).map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
   end
 
   def new
@@ -42,13 +44,16 @@ class PiecesController < ApplicationController
 
   private
 
-  def overview(job, plan)
-    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, due_on: job.due_on&.iso8601, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, plan)) } }
+  def overview(job, floor)
+    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, due_on: job.due_on&.iso8601, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) } }
   end
 
-  def progress(piece, plan)
+  def progress(piece, floor)
+    aside = floor.aside_of(piece) and return { steps: 0, passes: 0, done: 0, ready_at: nil, levels: {}, aside: aside.reason }
+
+    plan = floor.plan
     mine = plan.of_piece(piece.core_id)
-    { steps: piece.schedule.document["steps"].size, passes: mine.size, done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
+    { aside: nil, steps: piece.schedule.steps.size, passes: mine.size, done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
       levels: Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level).tally }
   end
 

@@ -1,5 +1,7 @@
 # The plan of the whole shop: all pieces over one clock, what it could aim at, the chance of being ready, and the plan that was accepted.
 class PlansController < ApplicationController
+  keeps_sound :accept
+
   def show
     props = ShopPlanState.new.to_h
     return render json: props if request.format.json?

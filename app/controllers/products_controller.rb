@@ -1,14 +1,18 @@
 # One product with all its figures; import and export of all.
 class ProductsController < ApplicationController
+  keeps_sound :create, :update, :destroy, :retire, :take_up, :import
+
   def show
-    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(product).to_h, batches: product.batches.standing.with_left.order(:id).map { |batch| BatchSerializer.new(batch, params: { today: today }).to_h }, used: product.named_in, **choices }
+    return render(inertia: "Refused", props: { error: { sentence: "#{product.full_name}: #{product.unsound}", where: "product" } }) if product.unsound
+
+    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(product).to_h, batches: product.batches.standing.with_left.order(:id).map { |batch| BatchSerializer.new(batch, params: { today: today }).to_h }, used: product.named_in, stays: product.in_record? || product.batches.exists? || product.mixes.exists?, **choices }
   end
 
   # Empty, or a copy of another.
   def new
     from = params[:copy] && Product.find(params[:copy])
     fresh = from ? from.dup.tap { |copy| copy.assign_attributes(name: "#{from.name}, copy", code: Product.free_code("#{from.code}_copy")) } : Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear", figures: {})
-    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], **choices }
+    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
   end
 
   def create
@@ -19,11 +23,23 @@ class ProductsController < ApplicationController
   def update = keep(product)
 
   def destroy
-    used = product.named_in
-    raise Rhexon::Refusal.new("#{product.full_name} stands in #{used.to_sentence} and stays", where: "product") if used.any?
-    raise Rhexon::Refusal.new("Cans or mixes of #{product.full_name} are in the record, so it stays", where: "product") unless product.destroy
+    kept = product.in_record? || product.batches.exists? || product.mixes.exists?
+    where = product.named_in.to_sentence.presence || "the record: earlier revisions, boards, cans or mixes"
+    raise Rhexon::Refusal.new("#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it") if kept
 
+    product.destroy!
     render json: { location: shelf_path }
+  end
+
+  # Not offered any more; what names it goes on.
+  def retire
+    product.retire!
+    render json: { location: product_path(product) }
+  end
+
+  def take_up
+    product.take_up!
+    render json: { location: product_path(product) }
   end
 
   def export

@@ -4,25 +4,26 @@ class SchedulesController < ApplicationController
   rescue_from Schedule::Stale, with: :stale
 
   def show
-    return render json: state.to_h(params[:face]) if request.format.json?
+    return render json: state.to_h(face) if request.format.json?
+    return render(inertia: "SetAside", props: SetAsideState.new(state.aside).to_h) if state.aside
 
-    render inertia: "Schedule", props: state.to_h(params[:face]).merge(around)
+    render inertia: "Schedule", props: state.to_h(face).merge(around)
   end
 
   # Computed, not kept.
   def what_if
     document = schedule.proposed(operation)
-    render json: { sheet: state.sheet(body["face"], document), sequence: body["sequence"] }
+    render json: { sheet: state.sheet(face, document), sequence: body["sequence"] }
   end
 
   # What a warmer room, another product or a coat less would make of the date.
   def what_ifs
-    render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.floor.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
+    render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
   end
 
   # The look after each step on a face; null where its wood has no colour figures.
   def looks
-    render json: { looks: state.looks(params[:face]) }
+    render json: { looks: state.looks(face) }
   end
 
   # When it will likely be ready, drawn from what is known; null once it is.
@@ -33,18 +34,15 @@ class SchedulesController < ApplicationController
 
   def edits
     refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
-    schedule.edit!(operation, base: body["base"], reason: body["reason"].to_s.first(200).presence) { in_words }
-    answer
+    kept { schedule.edit!(operation, base: body["base"], reason: body["reason"].to_s.first(200).presence) { in_words } }
   end
 
   def undo
-    schedule.undo!
-    answer
+    kept { schedule.undo! }
   end
 
   def redo
-    schedule.redo!
-    answer
+    kept { schedule.redo! }
   end
 
   def history
@@ -57,7 +55,15 @@ class SchedulesController < ApplicationController
   def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def schedule = piece.schedule
   def state = @state ||= ScheduleState.new(piece)
-  def answer = render(json: ScheduleState.new(piece.reload).to_h(body["face"]).merge(sequence: body["sequence"]))
+  # The face to draw; one that the piece has not is left to the page's first.
+  def face = [ body["face"], params[:face] ].grep(String).find { |name| piece.faces.map(&:name).include?(name) }
+
+  # Kept once it is planned and drawn; the answer is what was drawn.
+  def kept(&write)
+    floor = SoundChange.keep!(drawn: [ piece ], face: face, &write)
+    now = ScheduleState.new(piece.reload, floor: floor)
+    render json: now.aside ? SetAsideState.new(now.aside).to_h : now.to_h(face).merge(sequence: body["sequence"])
+  end
 
   def operation
     given = body["operation"]
@@ -70,6 +76,8 @@ class SchedulesController < ApplicationController
 
   # A time that cannot be kept is refused while the hand is still on it.
   def refuse_lapsing_pin!
+    return if state.aside
+
     plan = state.floor.plan_with(piece, schedule.proposed(operation))
     lapsed = plan.build.lapsed.find { |key| key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/") } or return
     placement = plan.placements.find { |found| found.pass.key == lapsed }
@@ -84,6 +92,6 @@ class SchedulesController < ApplicationController
 
   def around
     ids = state.floor.pieces.map(&:id)
-    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
+    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
   end
 end

@@ -20,9 +20,11 @@ class ShelfController < ApplicationController
   end
 
   def shopping_props
-    shopping = ShopFloor.new.plan.shopping
-    { lines: (shopping&.lines || []).map { |line| ShoppingLineSerializer.new(line).to_h }, worn: (shopping&.worn || []).map { |worn| WornSerializer.new(worn).to_h },
-      consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h }, waste: Waste.lately }
+    lines, worn = ShopFloor.new.draw do |plan|
+      shopping = plan.shopping
+      [ (shopping&.lines || []).map { |line| ShoppingLineSerializer.new(line).to_h }, (shopping&.worn || []).map { |found| WornSerializer.new(found).to_h } ]
+    end
+    { lines: lines, worn: worn, consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h }, waste: Waste.lately }
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

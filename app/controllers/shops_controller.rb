@@ -1,5 +1,7 @@
 # The shop itself: its rooms and their air, its people and hours.
 class ShopsController < ApplicationController
+  keeps_sound :hours, :person, :tool, :goal, :house, :room, :measured
+
   def show
     render inertia: "Shop", props: props
   end
@@ -7,7 +9,8 @@ class ShopsController < ApplicationController
   # The planned work for any calendar.
   def calendar
     floor = ShopFloor.new
-    send_data PlanCalendar.new(floor.plan, floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }).to_s, filename: "rhexon-plan.ics", type: "text/calendar; charset=utf-8"
+    text = floor.draw { |plan| PlanCalendar.new(plan, floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }).to_s }
+    send_data text, filename: "rhexon-plan.ics", type: "text/calendar; charset=utf-8"
   end
 
   def hours
@@ -42,9 +45,9 @@ class ShopsController < ApplicationController
   end
 
   def tool
-    return keep!(Tool.new(name: body["name"], used_for: body["used_for"] || "spray")) if body["id"].blank?
+    return keep!(taken_up || Tool.new(name: body["name"], used_for: body["used_for"] || "spray")) if body["id"].blank?
 
-    Tool.find(body["id"]).destroy!
+    Tool.find(body["id"]).take_away!
     render json: props
   end
 
@@ -71,6 +74,9 @@ class ShopsController < ApplicationController
     render json: props
   end
 
+  # A retired tool of that name is taken up again.
+  def taken_up = Tool.find_by(name: body["name"].to_s)&.then { |tool| tool.tap { tool.retired_at = nil } if tool.retired? }
+
   # Schedules, pins and the log go by names.
   def refuse_renamed!(record)
     raise Rhexon::Refusal.new("#{record.name_was} is named in schedules and the log and keeps that name", where: "name") if record.persisted? && record.name_changed?
@@ -81,7 +87,7 @@ class ShopsController < ApplicationController
   end
 
   def props
-    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) } }, trained_work: Person.trained_work, tools: Tool.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } }, uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house) }
+    { rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h }, airs: Rhexon::Reference.table("drying").fetch("air").keys, people: Person.order(:id).map { |person| { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) } }, trained_work: Person.trained_work, tools: Tool.offered.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } }, uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house) }
   end
 
   def hours_of(person)

@@ -1,9 +1,11 @@
 # Trials: designed, and made into boards.
 class TrialsController < ApplicationController
+  keeps_sound :create, :update
+
   def new
-    pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id).select { |piece| piece.schedule.document["steps"].any? }
+    pieces = ShopFloor.new.pieces.select { |piece| piece.schedule.steps.any? }
     render inertia: "Trials/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain, steps: steps(piece) } }, grains: Piece::GRAINS,
-                                          products: Shelf.products.each_value.map { |product| ShelfItemSerializer.new(product).to_h } }
+                                          products: Shelf.items }
   end
 
   def preview

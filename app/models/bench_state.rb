@@ -4,14 +4,14 @@ class BenchState
   # What a touch at the bench made, and a touch takes back.
   TOUCHED = %w[started done dry_test fault].freeze
 
-  def initialize(now: Time.current)
-    @floor = ShopFloor.new(now: now)
+  # @param floor [ShopFloor, nil] where it is planned already
+  def initialize(floor: nil)
+    @floor = floor || ShopFloor.new
   end
 
   def to_h
-    bench = Rhexon::Picture::Bench.new(@floor.plan)
-    words = bench.rows.to_h { |row| [ row.key, row.words ] }
-    { bench: BenchSerializer.new(bench).to_h, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
+    drawn, words = @floor.draw { |plan| Rhexon::Picture::Bench.new(plan).then { |bench| [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.words ] } ] } }
+    { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
       pots: BenchPots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end

@@ -37,7 +37,7 @@ class BoardMaking
   def progress
     piece = @board.making
     done = Entry.standing(piece).select { |entry| entry.kind == "done" }.map(&:pass_key).uniq
-    { piece_id: piece.id, passes: piece.schedule.document["steps"].reject { |step| step["kind"] == "wait" }.sum { |step| step["coats"] || 1 }, done: done.count { |key| key.count("/") == OF_A_STEP } }
+    { piece_id: piece.id, passes: piece.schedule.steps.reject { |step| step["kind"] == "wait" }.sum { |step| step["coats"] || 1 }, done: done.count { |key| key.count("/") == OF_A_STEP } }
   end
 
   private

@@ -7,7 +7,7 @@ class BoardState
   def board = BoardSerializer.new(@board, params: { names: names }).to_h
 
   def to_h
-    { board: board, shelf: products.each_value.map { |product| ShelfItemSerializer.new(product).to_h }, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
+    { board: board, shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
       relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.of(@board), approval: @board.piece && Approval.of(@board.piece)&.to_h, work: work, apart: apart }
   end

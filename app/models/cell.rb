@@ -8,7 +8,7 @@ class Cell < ApplicationRecord
   has_many :photos, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :cell
 
   validates :label, presence: true, uniqueness: { scope: :board_id }
-  validate :layers_are_steps
+  validate :layers_are_steps, if: :layers_changed?
 
   # @return [Rhexon::Boards::Readings::Summary]
   def summary(target_lab = board.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
@@ -37,8 +37,12 @@ class Cell < ApplicationRecord
 
   private
 
+  # What stood in it before is left as it is; what is new is held to the same rule as a schedule.
   def layers_are_steps
-    Rhexon::Schedule::Document.check!(Rhexon::Schedule::Document.empty.merge("steps" => layers))
+    document, before = [ layers, layers_was || [] ].map { |steps| Rhexon::Schedule::Document.empty.merge("steps" => steps) }
+    Rhexon::Schedule::Document.check!(document)
+    (layers - before["steps"]).each { |step| Rhexon::Schedule::Document.check_products!(step, Shelf.products) }
+    Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)
   rescue Rhexon::Refusal => refusal
     errors.add(:layers, refusal.message)
   end

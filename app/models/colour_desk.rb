@@ -16,7 +16,7 @@ class ColourDesk
   end
 
   # Products that colour a stain or a toner, with colour figures.
-  def self.colourants = Shelf.products.values.select { |product| product.optics && product.optics["kind"] != "film" }
+  def self.colourants = Shelf.offered.select { |product| product.optics && product.optics["kind"] != "film" }
 
   # At stock strength on maple, a concentrate at a share of it, to know it by.
   def self.hex(product)

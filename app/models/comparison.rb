@@ -12,6 +12,7 @@ class Comparison
 
   # @return [Hash] props of the compare page
   def to_h
+    aside = floor.aside_of(@piece) and raise Rhexon::Refusal.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
     sides = [ side("head", "As it stands", floor.plan), *others ]
     { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id, revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"] }, zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
       sides: sides.map { |found| SideSerializer.new(found).to_h }, choices: choices.map { |key, found| { key: key, label: found.first } }, refused: @refused || [], wanted: @wanted & choices.keys,
@@ -55,15 +56,15 @@ class Comparison
 
   # The steps of another piece, where the faces carry the same names or none are named.
   def pieces
-    floor.pieces.reject { |other| other == @piece || other.schedule.document["steps"].empty? }.to_h do |other|
-      steps = other.schedule.document["steps"].map { |step| step.except("pins", "faces", "mask") }
+    floor.pieces.reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
+      steps = other.schedule.steps.map { |step| step.except("pins", "faces", "mask") }
       [ "piece:#{other.id}", [ "As #{other.name}", other.schedule.document.except("house").merge("steps" => steps), nil ] ]
     end
   end
 
   def revisions
     head = @piece.schedule.head
-    @piece.schedule.revisions.reorder(number: :desc).where.not(number: head.number).limit(REVISIONS).reject { |revision| revision.document["steps"].empty? }.to_h do |revision|
+    @piece.schedule.revisions.reorder(number: :desc).where.not(number: head.number).limit(REVISIONS).select { |revision| revision.steps.any? }.to_h do |revision|
       [ "revision:#{revision.number}", [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ] ]
     end
   end

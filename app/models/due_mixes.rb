@@ -6,9 +6,8 @@ class DueMixes
   def to_a
     return [] unless Person.at_bench.exists? && Room.exists?
 
-    plan = ShopFloor.new.plan
     taken = Mix.open.flat_map(&:pass_keys) + Batch.standing.where.not(mix_id: nil).preload(:mix).flat_map { |batch| batch.mix.pass_keys }
-    plan.batches.reject { |batch| (batch.passes & taken).any? }.first(COUNT).map { |batch| due(plan, batch) }
+    ShopFloor.new.draw { |plan| plan.batches.reject { |batch| (batch.passes & taken).any? }.first(COUNT).map { |batch| due(plan, batch) } }
   end
 
   private

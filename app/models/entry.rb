@@ -22,7 +22,8 @@ class Entry < ApplicationRecord
   # @return [Entry]
   # @raise [Conflict, Rhexon::Refusal]
   def self.record!(client_id:, kind:, happened_at:, **fields)
-    raise Rhexon::Refusal.new("An entry needs an id of its own", where: "client_id") unless client_id.is_a?(String) && client_id.present?
+    raise Rhexon::Refusal.new("An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters") unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
+    Rhexon::Planning::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
     raise Rhexon::Refusal.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
 
     known = find_by(client_id: client_id)

@@ -19,11 +19,13 @@ class FrozenPasses
 
   # The log goes by the faces that were laid on in one pass, and those by how the piece lies.
   def same_support!(after)
-    return if (after["support"] || "flat") == (@document["support"] || "flat")
+    return if support(after) == support(@document)
 
     laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find { |step| %w[coat stain].include?(step["kind"]) && step["support"].nil? } or return
     raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
   end
+
+  def support(document) = (document["support"] if document.is_a?(Hash)) || "flat"
 
   def unchanged!(step_id, coat, after)
     before = step(@document, step_id) or return
@@ -41,7 +43,10 @@ class FrozenPasses
     raise Rhexon::Refusal.new("A step cannot go before work that is already in the log", where: "steps/#{newcomer}") if newcomer
   end
 
-  def ids(document) = document["steps"].map { |step| step["id"] }
-  def step(document, id) = document["steps"].find { |step| step["id"] == id }
+  def ids(document) = steps(document).map { |step| step["id"] }
+  def step(document, id) = steps(document).find { |step| step["id"] == id }
+
+  # Older documents that cannot be read have no steps to hold to.
+  def steps(document) = document.is_a?(Hash) && document["steps"].is_a?(Array) ? document["steps"].grep(Hash) : []
   def product_name(step) = step["product"] && Product.find_by(code: step["product"])&.name
 end

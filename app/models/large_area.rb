@@ -12,7 +12,7 @@ class LargeArea
   # What can be chosen.
   # @return [Hash]
   def self.choices
-    products = Shelf.products.values.select { |product| product.film? && !product.helper? && product.open_time_min&.value }
+    products = Shelf.offered.select { |product| product.film? && !product.helper? && product.open_time_min&.value }
     { products: products.map { |product| { code: product.id, name: product.name } }, rooms: Room.order(:id).pluck(:name), tools: TOOLS, rates: Rhexon::Reference.table("hands").fetch("floor_rate_m2_per_h") }
   end
 

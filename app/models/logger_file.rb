@@ -46,7 +46,7 @@ class LoggerFile
   def row(cells, names, number)
     at = Time.find_zone(Shop.current.zone).parse(cells[names[:at]].to_s)
     t_c, rh = %i[t_c rh].map { |name| Float(cells[names[name]].to_s.strip.tr(",", "."), exception: false) }
-    return { row: number, sentence: "#{cells[names[:at]].inspect} is no time" } unless at
+    return { row: number, sentence: "#{cells[names[:at]].inspect} is no time within ten years" } unless at && Rhexon::Planning::Zone.near?(at.to_i / 60, Time.current.to_i / 60)
     return { row: number, sentence: "#{cells[names[:t_c]].inspect} °C, #{cells[names[:rh]].inspect} % cannot be" } unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
 
     { at: at, t_c: t_c, rh: rh }

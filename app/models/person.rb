@@ -13,6 +13,6 @@ class Person < ApplicationRecord
   def to_core
     own = open_hours.to_a
     rows = own.any? ? own : OpenHour.where(person: nil).to_a
-    { "id" => name, "skills" => skills, "week" => OpenHour.week(rows), "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : [])) }
+    { "id" => name, **(at_bench ? {} : { "away" => true }), "skills" => skills, "week" => OpenHour.week(rows), "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : [])) }
   end
 end

@@ -47,12 +47,15 @@ class Piece < ApplicationRecord
   # @return [Array<Hash>]
   def layers
     shown = (faces.find { |face| face.kind == "face" } || faces.first)&.name
-    schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(shown) }.map { |step| step.except("pins", "faces", "room", "dry_room") }
+    schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(shown) }.map { |step| step.except("pins", "faces", "room", "dry_room") }
   end
 
   def core_id = "p#{id}"
 
-  def self.from_core(core_id) = find(core_id.to_s.delete_prefix("p"))
+  def self.from_core(core_id) = find(id_of(core_id))
+
+  # @return [Integer, nil]
+  def self.id_of(core_id) = core_id.to_s[/\Ap(\d{1,15})\z/, 1]&.to_i
 
   # @param clock [Rhexon::Planning::Zone] of the shop
   # @param tried [Array<Hash>] boards tried for it

@@ -67,7 +67,7 @@ class PotState
   def pass_words(key)
     piece_id, step_id, coat, = key.split("/")
     piece = Piece.from_core(piece_id)
-    step = piece.schedule.document["steps"].find { |candidate| candidate["id"] == step_id }
+    step = piece.schedule.steps.find { |candidate| candidate["id"] == step_id }
     coats = step && (step["coats"] || 1)
     "#{piece.name}: #{coats.to_i > 1 ? "coat #{coat} of #{coats}" : step ? Rhexon::Schedule::Words.step(step, mix.product&.name) : "coat #{coat}"}"
   end

@@ -1,6 +1,7 @@
 # A product on the shelf. Figures it lacks come from its class, marked as estimates, in the core.
 class Product < ApplicationRecord
   include ChangesShelf
+  include Retires
 
   COLOURS = Rhexon::Materials::Lines.table.fetch("colours")
 
@@ -24,7 +25,15 @@ class Product < ApplicationRecord
 
   # @return [Hash] a product of rhexon-shop/1
   def to_core
-    { "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour }.merge(figures)
+    { "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour, **(retired? ? { "retired" => true } : {}) }.merge(figures)
+  end
+
+  # A record the core cannot read (older data) is left out of plans; its page says why.
+  # @return [String, nil] why
+  def unsound
+    Rhexon::Materials::Product.read(to_core) && nil
+  rescue Rhexon::Refusal, NoMethodError, TypeError => error
+    Trouble.reason(error)
   end
 
   # @return [Rhexon::Materials::Product]
@@ -35,8 +44,15 @@ class Product < ApplicationRecord
   # Schedules and boards that name it.
   # @return [Array<String>]
   def named_in
-    pieces = Piece.includes(schedule: :head).select { |piece| piece.schedule.document["steps"].any? { |step| [ step["product"], step["thinner"] ].include?(code) } }.map(&:name)
+    pieces = Piece.includes(schedule: :head).select { |piece| piece.schedule.steps.any? { |step| [ step["product"], step["thinner"] ].include?(code) } }.map(&:name)
     pieces + Cell.includes(:board).select { |cell| cell.layers.any? { |step| step["product"] == code } }.map { |cell| cell.board.name }.uniq
+  end
+
+  # Whether any revision, board, trial or other product ever named it: then it stays, retired.
+  def in_record?
+    quoted = code.to_json
+    named = { Revision => "document", Cell => "layers", Trial => "base || factors" }.any? { |record, column| record.where("instr(#{column}, ?) > 0", quoted).exists? }
+    named || Product.where.not(id: id).where("instr(figures, ?) > 0", quoted).exists?
   end
 
   private

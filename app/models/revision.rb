@@ -4,4 +4,7 @@ class Revision < ApplicationRecord
   belongs_to :parent, class_name: "Revision", optional: true
 
   def readonly? = persisted?
+
+  # @return [Array<Hash>] of its document; none where that cannot be read
+  def steps = document.is_a?(Hash) && document["steps"].is_a?(Array) ? document["steps"].grep(Hash) : []
 end

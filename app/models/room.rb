@@ -2,6 +2,8 @@
 class Room < ApplicationRecord
   # What was is kept this long.
   PAST = 30.days
+  # Readings of a later time were written by a clock that was wrong.
+  AHEAD = 10.years
   USES = %w[sand spray finish dry].freeze
   has_many :climate_readings, dependent: :delete_all
 
@@ -16,7 +18,7 @@ class Room < ApplicationRecord
 
   # @return [Hash] a room of rhexon-shop/1
   def to_core
-    known = climate_readings.select { |reading| reading.until > PAST.ago }.sort_by { |reading| [ reading.at, ClimateReading::KINDS.index(reading.kind) ] }.uniq(&:at)
+    known = climate_readings.select { |reading| reading.until > PAST.ago && reading.until < AHEAD.from_now }.sort_by { |reading| [ reading.at, ClimateReading::KINDS.index(reading.kind) ] }.uniq(&:at)
     place = { "id" => name, "uses" => uses, "rack_places" => rack_places }
     return { **place, "climate" => [ set ] } if known.empty? && daily.blank?
 

@@ -19,6 +19,9 @@ class Schedule < ApplicationRecord
 
   def document = head.document
 
+  # @return [Array<Hash>] none where the document cannot be read
+  def steps = head.steps
+
   # Applies an operation to the head.
   # @param operation [Hash] of Rhexon::Schedule::Edit
   # @param base [Integer] number of the revision it was made on
@@ -36,8 +39,15 @@ class Schedule < ApplicationRecord
   # @return [Hash] the document the operation would make, checked against piece, shelf and log
   def proposed(operation)
     after = Rhexon::Schedule::Edit.apply(document, operation)
-    helpers, laid = Shelf.codes
-    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: laid, helpers: helpers, rooms: Room.pluck(:name))
+    Rhexon::Schedule::Kinds.check_changes!(after, document, Shelf.products)
+    fits!(after)
+  end
+
+  # Whichever way a document comes in: what it names is there, and what is logged stays as it was.
+  # @return [Hash] the document
+  # @raise [Rhexon::Refusal]
+  def fits!(after)
+    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Shelf.products, rooms: Room.pluck(:name), tools: Tool.pluck(:name), people: Person.pluck(:name))
     FrozenPasses.new(piece, document).check!(after)
     after
   end
@@ -45,7 +55,7 @@ class Schedule < ApplicationRecord
   # The layers of a cell become the schedule.
   def promote!(result, cell)
     with_lock do
-      FrozenPasses.new(piece, document).check!(result.document)
+      fits!(result.document)
       advance!(result.document, { "op" => "promote", "cell" => cell.id, "board" => cell.board.name, "label" => cell.label }, "Promoted cell #{cell.label} of #{cell.board.name}")
     end
   end
@@ -55,7 +65,7 @@ class Schedule < ApplicationRecord
     with_lock do
       raise Rhexon::Refusal.new("There is nothing to undo") unless head.parent
 
-      FrozenPasses.new(piece, document).check!(head.parent.document)
+      goes_to!(head.parent)
       move_to!(head.parent, redo_to: head)
     end
   end
@@ -65,7 +75,7 @@ class Schedule < ApplicationRecord
       raise Rhexon::Refusal.new("There is nothing to do again") unless self.redo
 
       target = self.redo
-      FrozenPasses.new(piece, document).check!(target.document)
+      goes_to!(target)
       move_to!(target, redo_to: revisions.where(parent: target).where("number > ?", target.number).order(:number).last)
     end
   end
@@ -80,6 +90,17 @@ class Schedule < ApplicationRecord
   end
 
   private
+
+  # The way back from a document that does not fit may lead over others that do not.
+  def goes_to!(revision)
+    fits?(document) ? fits!(revision.document) : FrozenPasses.new(piece, document).check!(revision.document)
+  end
+
+  def fits?(document)
+    fits!(Rhexon::Schedule::Document.check!(document)) && true
+  rescue Rhexon::Refusal, NoMethodError, TypeError
+    false
+  end
 
   def begin!
     first = revisions.create!(number: 1, document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name), operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)

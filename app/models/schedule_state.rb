@@ -1,7 +1,9 @@
 # A piece's schedule as its page shows it: the computed sheet and where it stands among its revisions.
 class ScheduleState
-  def initialize(piece)
+  # @param floor [ShopFloor, nil] where it is planned already
+  def initialize(piece, floor: nil)
     @piece = piece
+    @floor = floor
   end
 
   def floor = @floor ||= ShopFloor.new
@@ -9,8 +11,28 @@ class ScheduleState
   # @param face [String, nil] the face to draw
   # @param document [Hash, nil] instead of the head: what if
   def sheet(face = nil, document = nil)
-    plan = document ? floor.plan_with(@piece, document) : plan_with_this_piece
-    SheetSerializer.new(Rhexon::Picture::Sheet.new(plan, @piece.core_id, face: face)).to_h
+    return SheetSerializer.new(Rhexon::Picture::Sheet.new(floor.plan_with(@piece, document), @piece.core_id, face: face)).to_h if document
+
+    plan
+    floor.drawing(@piece).sheet(face)
+  end
+
+  # @return [Rhexon::Planning::Plan] with this piece in it
+  # @raise [Rhexon::Refusal] when its job is closed or it is set aside
+  def plan
+    refuse_closed!
+    raise Rhexon::Refusal.new(aside.reason, where: "pieces/#{@piece.id}") if aside
+
+    floor.plan
+  end
+
+  # A plan may stand that cannot be drawn.
+  # @return [ShopFloor::Aside, nil]
+  def aside
+    return if @piece.job.closed_at
+
+    floor.draw { floor.aside_of(@piece) || floor.drawing(@piece).sheet }
+    floor.aside_of(@piece)
   end
 
   def to_h(face = nil)
@@ -20,7 +42,7 @@ class ScheduleState
   # The look after each step on a face, where its wood has colour figures.
   # @return [Hash, nil]
   def looks(face)
-    steps = @piece.schedule.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }
+    steps = @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }
     LooksState.new(@piece.wood, steps).to_h(read: read(steps))
   end
 
@@ -34,9 +56,7 @@ class ScheduleState
   end
 
   # A piece of a closed job is not on the shop floor; its page says so.
-  def plan_with_this_piece
+  def refuse_closed!
     raise Rhexon::Refusal.new("The job of #{@piece.name} is closed") if @piece.job.closed_at
-
-    floor.plan
   end
 end

@@ -12,7 +12,7 @@ module Shelf
       next @sheets if @stamp == stamp
 
       @stamp = stamp
-      @sheets = Product.order(:id).map { |product| Rhexon::Reference.freeze_deep(product.to_core) }.freeze
+      @sheets = Product.order(:id).filter_map { |product| Rhexon::Reference.freeze_deep(product.to_core) if product.unsound.nil? }.freeze
     end
   end
 
@@ -37,12 +37,16 @@ module Shelf
     @lock.synchronize { @stamp = @of = nil }
   end
 
+  # @return [Array<Rhexon::Materials::Product>] that forms offer: those that are not retired
+  def offered = products.values.reject(&:retired?)
+
+  # Products as step forms offer them, the usual ones first; retired ones last, for steps that name them.
+  # @return [Array<Hash>]
+  def items
+    sorted = Rhexon::Schedule::Kinds.laying.flat_map { |kind| Rhexon::Schedule::Kinds.sorted(kind, products.values) }
+    (sorted | products.values).map { |product| ShelfItemSerializer.new(product).to_h }
+  end
+
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products = Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze
-
-  # @return [Array(Array<String>, Array<String>)] codes of what only goes into a mix, and of what can be laid on
-  def codes
-    helpers, laid = Product.pluck(:code, :kind).partition { |_, kind| Rhexon::Materials::Product::HELPERS.include?(kind) }
-    [ helpers.map(&:first), laid.map(&:first) ]
-  end
 end

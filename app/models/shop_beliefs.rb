@@ -1,5 +1,7 @@
 # What the shop's own log teaches of how fast its products dry: a fold of all dry tests, of closed jobs too.
 class ShopBeliefs
+  # What happened longer ago tells nothing any more, or its clock was wrong.
+  OLDEST = 10.years
   @lock = Mutex.new
 
   class << self
@@ -14,7 +16,7 @@ class ShopBeliefs
     # @param clock [Rhexon::Planning::Zone]
     # @return [Array<Hash>]
     def log(pieces, clock)
-      rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
+      rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).where(happened_at: OLDEST.ago..).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
       rows.map { |kind, pass, at, body| { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice("milestone", "answer", "exact", "person") } }
     end
 

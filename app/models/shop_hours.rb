@@ -28,6 +28,7 @@ class ShopHours
 
   def self.dated(day)
     date = Date.iso8601(day["date"].to_s)
+    Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "days")
     hours = spans(day["hours"], "days/#{date}")
     hours.empty? ? [ { date: date, opens: nil, closes: nil } ] : hours.map { |opens, closes| { date: date, opens: opens, closes: closes } }
   rescue Date::Error

@@ -6,7 +6,7 @@ class ShopPlanState
 
   def to_h
     accepted = Plan.last_accepted
-    { plan: ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(floor.plan)).to_h, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h }, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
       pieces: floor.pieces.map { |piece| { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client } } }
   end
 

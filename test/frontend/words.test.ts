@@ -1,19 +1,25 @@
 import { describe, expect, test } from "vitest"
 import { besideField } from "@/schedule/beside"
-import { freeId, freshStep, KINDS } from "@/schedule/words"
+import { freeId, freshStep, KINDS, offered } from "@/schedule/words"
 import type { ShelfItem, Step } from "@/types"
 
-const item = (id: string, film: boolean, wet_um: Record<string, number>): ShelfItem => ({
+const item = (id: string, fits: Record<string, string[]>, wet_um: Record<string, number> = {}, retired = false): ShelfItem => ({
   id,
   name: id,
   role: "",
   mechanism: "",
-  film,
+  fits,
+  retired,
   wet_um,
   solids_volume_percent: null,
   estimate: true,
 })
-const shelf = [item("dye", false, {}), item("clear", true, { brush: 90, spray: 100 })]
+const shelf = [
+  item("old", { coat: ["spray"] }, { spray: 80 }, true),
+  item("wax", {}),
+  item("dye", { stain: ["wipe", "spray"] }),
+  item("clear", { coat: ["brush", "spray"] }, { brush: 90, spray: 100 }),
+]
 
 describe("a new step", () => {
   test("has plain first values of its kind", () => {
@@ -32,7 +38,13 @@ describe("a new step", () => {
 
   test("is not offered when the shelf has nothing for it", () => {
     expect(freshStep("coat", "s1", [])).toBeNull()
+    expect(freshStep("stain", "s1", [item("wax", {})])).toBeNull()
     expect(freshStep("sand", "s1", [])).not.toBeNull()
+  })
+
+  test("offers a retired product only where the step names it", () => {
+    expect(offered(shelf, "coat").map((one) => one.id)).toEqual(["clear"])
+    expect(offered(shelf, "coat", "old").map((one) => one.id)).toEqual(["old", "clear"])
   })
 
   test("gets an id that no step has", () => {

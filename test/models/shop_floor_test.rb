@@ -26,7 +26,9 @@ class ShopFloorTest < ActiveSupport::TestCase
   test "the plan counts on everybody at the bench, with what they are trained for, and on nobody who is away" do
     Person.create!(name: "Osei", skills: [])
     Person.create!(name: "Wren", at_bench: false)
-    assert_equal [ [ "Imke", nil ], [ "Osei", [] ] ], core["people"].map { |person| person.values_at("id", "skills") }
+    assert_equal [ [ "Imke", nil, nil ], [ "Osei", [], nil ], [ "Wren", nil, true ] ], core["people"].map { |person| person.values_at("id", "skills", "away") }
+    make_piece(steps: [ coat("s1") ])
+    assert_equal %w[Imke Osei], ShopFloor.new.plan.shop.people.map(&:id)
   end
 
   test "rooms, guns, the goal and the plan that was kept" do

@@ -34,7 +34,7 @@ class ShelfRequestTest < RequestTest
     delete "/products/#{product.id}", headers: @headers
     assert_equal "/shelf", answer["location"]
     delete "/products/w20", headers: @headers
-    assert_match(/in the record/, answer["error"]["sentence"])
+    assert_match(/stands in the record/, answer["error"]["sentence"])
   end
 
   test "a product that a schedule names stays" do

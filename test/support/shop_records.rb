@@ -37,6 +37,14 @@ module ShopRecords
     schedule.edit!({ "op" => "add_step", "after" => schedule.document["steps"].last&.fetch("id"), "step" => step }, base: schedule.head.number, reason: "test")
   end
 
+  # A document as no edit would leave it: a wax in a stain, or whatever is given, by SQL.
+  def poison(piece, document = { "format" => "rhexon-schedule/1", "steps" => [ { "id" => "s1", "kind" => "stain", "product" => "paste_wax", "method" => "wipe" } ] })
+    Product.find_or_create_by!(code: "paste_wax") { |wax| wax.assign_attributes(maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax") }
+    schedule = piece.schedule.reload
+    revision = Revision.create!(schedule: schedule, number: schedule.revisions.maximum(:number) + 1, parent: schedule.head, document: document, operation: { "op" => "begin" }, reason: "By hand", created_at: Time.current)
+    schedule.update!(head: revision)
+  end
+
   def coat(id, product: "w20", method: "spray", wet_um: 100, coats: 1, role: "top", **fields)
     { "id" => id, "kind" => "coat", "product" => product, "method" => method, "wet_um" => wet_um, "coats" => coats, "role" => role, **fields.transform_keys(&:to_s) }
   end

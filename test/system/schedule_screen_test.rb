@@ -198,4 +198,73 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_equal "loft", piece.schedule.reload.document["steps"].first["room"]
     assert_accessible
   end
+
+  test "every kind of new step, with every product its list offers, by every method" do
+    Product.create!(code: "filler", maker: "Quillon", name: "clear grain filler", kind: "waterborne_filler", role: "pore filler")
+    Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")
+    Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner")
+    piece = make_piece
+    visit "/pieces/#{piece.id}/schedule"
+    { "Sand" => /sand P150/i, "Raise the grain" => /raise the grain/i, "Stain" => /stain/i, "Coat" => /top coat/i, "Level" => /level/i, "Wait" => /wait/i, "Look" => /look/i }.each_with_index do |(kind, words), index|
+      click_on index.zero? ? "Add the first step" : "New step", match: :first
+      within("[role=dialog]") { find(".kind-button", text: kind, match: :first).click }
+      assert_no_selector "[role=dialog]"
+      assert_selector "[role=option]", text: words
+      assert_no_selector ".trouble"
+    end
+    { "Stain" => %w[filler russet], "Top coat" => %w[seal w20 waxy] }.each do |words, codes|
+      find("[role=option]", text: words, match: :first).click
+      products = find_field("Product").all("option").map(&:value)
+      assert_equal codes, products.sort
+      products.each do |code|
+        step = -> { piece.schedule.reload.document["steps"].find { |found| found["kind"] == (words == "Stain" ? "stain" : "coat") } }
+        select Product.find_by!(code: code).full_name, from: "Product"
+        assert_equal code, wait_for(code) { step.call["product"] }
+        methods = Rhexon::Schedule::Kinds.methods(step.call["kind"], Product.find_by!(code: code).to_value)
+        listed = "[...[...document.querySelectorAll('.field')].find((field) => field.textContent.startsWith('Method')).querySelectorAll('option')].map((option) => option.value)"
+        assert_equal methods, wait_for(methods) { page.evaluate_script(listed) }
+        methods.each do |method|
+          select Rhexon::Schedule::Words::DONE.fetch(method), from: "Method"
+          assert_equal method, wait_for(method) { step.call["method"] }
+          assert_no_selector ".trouble, .said"
+        end
+      end
+    end
+    assert_quiet_console
+  end
+
+  test "a shelf without dyes says what to put there" do
+    Product.find_by!(code: "russet").destroy!
+    piece = make_piece
+    visit "/pieces/#{piece.id}/schedule"
+    click_on "Add the first step", match: :first
+    within("[role=dialog]") { assert_selector ".kind-button[disabled]", text: "Put a dye, a pigment stain or a filler on the shelf first" }
+  end
+
+  test "a piece that cannot be computed is set aside, told on every page, and undone" do
+    make_piece(name: "Stool", steps: [ coat("s1") ])
+    piece = make_piece(steps: [ coat("s1") ])
+    poison(piece)
+    visit "/bench"
+    assert_text "Set aside, since it cannot be computed: Desk top"
+    assert_text "stool"
+    assert_accessible
+    within(".set-aside") { click_on "Desk top" }
+    assert_text "Stain cannot use Thornlet pale paste wax"
+    assert_accessible
+    click_on "History"
+    within("[role=dialog]") { assert_text "By hand" }
+    press :escape
+    click_on "Undo: By hand"
+    assert_selector "[role=option]", text: "Top coat"
+    assert_no_text "Set aside"
+    assert_quiet_console
+  end
+
+  private
+
+  def wait_for(wanted)
+    100.times { (found = yield) == wanted ? (return found) : sleep(0.05) }
+    yield
+  end
 end

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react"
 import { clientId, Refused, send } from "@/lib/api"
 import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
+import { afterSending, type Fate, keepUnsent, type Unsent, unsent } from "./unsent"
 
 export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[]; pots: BenchPot[]; mixed: Record<string, string> }
 export type Touch = {
@@ -13,46 +14,44 @@ export type Touch = {
   mending?: string
   corrects?: number
 }
-type Kept = Touch & { client_id: string; happened_at: string }
-
-const SHELF = "rhexon.unsent"
-const read = (): Kept[] => JSON.parse(localStorage.getItem(SHELF) ?? "[]") as Kept[]
-const write = (kept: Kept[]) => localStorage.setItem(SHELF, JSON.stringify(kept))
 
 /**
- * The bench and its log. What is touched is kept on the device first, then sent with the id and the time it was touched, in order;
- * when the server does not answer it stays kept and goes out later.
+ * The bench and its log. What is touched is kept on the device first, then sent with the id and the time it was touched, in order. It leaves
+ * the device only when the server has it, or when the person takes it back: without an answer it goes out later, a refusal stands beside it.
  */
 export function useBench(first: BenchProps) {
   const [state, setState] = useState(first)
-  const [unsent, setUnsent] = useState<Kept[]>(read)
+  const [kept, setKept] = useState<Unsent[]>(unsent)
   const [trouble, setTrouble] = useState("")
   const busy = useRef(false)
+  const keep = useCallback((touches: Unsent[]) => setKept(keepUnsent(touches)), [])
 
-  const keep = useCallback((kept: Kept[]) => {
-    write(kept)
-    setUnsent(kept)
+  const sent = useCallback(async ({ words, refused, ...touch }: Unsent): Promise<Fate> => {
+    try {
+      setState(await send<BenchProps>("POST", "/entries", touch))
+      setTrouble("")
+      return { sent: true }
+    } catch (error) {
+      const fate =
+        error instanceof Refused ? { status: error.status, sentence: error.said.sentence } : { status: 0, sentence: String(error) }
+      setTrouble(fate.sentence)
+      return fate
+    }
   }, [])
 
   const drain = useCallback(async () => {
     if (busy.current) return
     busy.current = true
     try {
-      for (let kept = read(); kept[0]; kept = read()) {
-        try {
-          setState(await send<BenchProps>("POST", "/entries", kept[0]))
-          setTrouble("")
-        } catch (error) {
-          if (!(error instanceof Refused)) throw error
-          setTrouble(error.said.sentence)
-          if (error.status === 0) break
-        }
-        keep(read().slice(1))
+      for (let next = unsent().find((touch) => !touch.refused); next; next = unsent().find((touch) => !touch.refused)) {
+        const after = afterSending(unsent(), next.client_id, await sent(next))
+        keep(after.kept)
+        if (after.wait) break
       }
     } finally {
       busy.current = false
     }
-  }, [keep])
+  }, [keep, sent])
 
   useEffect(() => {
     void drain()
@@ -68,10 +67,16 @@ export function useBench(first: BenchProps) {
 
   const touch = useCallback(
     (what: Touch) => {
-      keep([...read(), { ...what, client_id: clientId(), happened_at: new Date().toISOString() }])
+      const row = [...state.bench.running, ...state.bench.upcoming, ...state.bench.today].find((found) => found.key === what.pass)
+      keep([...unsent(), { ...what, client_id: clientId(), happened_at: new Date().toISOString(), words: row?.words }])
       void drain()
     },
-    [drain, keep],
+    [drain, keep, state.bench],
   )
-  return { ...state, unsent, trouble, touch, calm: () => setTrouble("") }
+  const again = (id: string) => {
+    keep(unsent().map(({ refused, ...other }) => (other.client_id === id ? other : { ...other, refused })))
+    void drain()
+  }
+  const takeBack = (id: string) => keep(unsent().filter((other) => other.client_id !== id))
+  return { ...state, unsent: kept, trouble, touch, again, takeBack, calm: () => setTrouble("") }
 }

@@ -9,12 +9,13 @@ type Props = {
   onOpenChange: (open: boolean) => void
   cell: Cell
   shelf: ShelfItem[]
+  wants: Record<string, string>
   said: ErrorSaid | null
   onKeep: (layers: Step[]) => Promise<boolean>
 }
 
 /** The layers of a cell, made in place. */
-export function LayersEditor({ open, onOpenChange, cell, shelf, said, onKeep }: Props) {
+export function LayersEditor({ open, onOpenChange, cell, shelf, wants, said, onKeep }: Props) {
   const [steps, setSteps] = useState<Step[]>(cell.layers)
   useEffect(() => {
     if (open) setSteps(cell.layers)
@@ -80,7 +81,14 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, said, onKeep }: 
         {KINDS.map(([kind, words]) => {
           const step = freshStep(kind, freeId(steps), shelf)
           return (
-            <button key={kind} type="button" className="button" disabled={!step} onClick={() => step && setSteps([...steps, step])}>
+            <button
+              key={kind}
+              type="button"
+              className="button"
+              disabled={!step}
+              title={step ? undefined : `Put ${wants[kind] ?? "a product"} on the shelf first`}
+              onClick={() => step && setSteps([...steps, step])}
+            >
               + {words}
             </button>
           )

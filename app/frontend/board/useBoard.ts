@@ -44,6 +44,7 @@ export type QuickReading = { cell: number; kind: string; value: number | [number
 export type BoardProps = {
   board: Board
   shelf: ShelfItem[]
+  wants: Record<string, string>
   pieces: Choice[]
   lights: { id: string; name: string; model: boolean }[]
   measures: Measure[]

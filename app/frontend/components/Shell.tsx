@@ -14,11 +14,12 @@ const PLACES = [
 ]
 
 type Shop = { name: string; zone: string; now: number }
+type Aside = { id: number; name: string }
 
 /** The comb rail with its places, the shop's clock and the page beside it. Keys 1-5: places, ?: all keys. */
 export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [string, string][] }) {
-  const page = usePage<{ shop: Shop }>()
-  const { shop } = page.props
+  const page = usePage<{ shop: Shop; aside: Aside[] }>()
+  const { shop, aside } = page.props
   const here = page.url
   const now = useNow(shop.now)
   const [help, setHelp] = useState(false)
@@ -67,9 +68,27 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
           </button>
         </div>
       </nav>
-      <main className="main">{children}</main>
+      <main className="main">
+        {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && <SetAsideNote aside={aside} />}
+        {children}
+      </main>
       <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
     </div>
+  )
+}
+
+/** Pieces that cannot be computed, wherever one is: the rest goes on without them. */
+function SetAsideNote({ aside }: { aside: Aside[] }) {
+  return (
+    <p className="set-aside" role="status">
+      Set aside, since it cannot be computed:{" "}
+      {aside.map(({ id, name }, index) => (
+        <span key={id}>
+          {index > 0 && ", "}
+          <Link href={`/pieces/${id}/schedule`}>{name}</Link>
+        </span>
+      ))}
+    </p>
   )
 }
 

@@ -38,7 +38,18 @@ export async function sendFile<T>(url: string, file: File, fields: Record<string
   return answered<T>(url, { method: "POST", body: form })
 }
 
-async function answered<T>(url: string, request: RequestInit): Promise<T> {
+/** What an answer says went wrong: one shape, whoever wrote it. */
+export function saidBy(answer: unknown): ErrorSaid {
+  const error = (answer as { error?: unknown } | null)?.error
+  const { sentence, where, accepted } = (typeof error === "object" && error !== null ? error : {}) as Partial<ErrorSaid>
+  return typeof sentence === "string"
+    ? { sentence, where: typeof where === "string" ? where : "", accepted }
+    : { sentence: "That did not work on the shop's computer. Try again in a moment.", where: "" }
+}
+
+const TOKEN = 403
+
+async function answered<T>(url: string, request: RequestInit, again = true): Promise<T> {
   const headers = { Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""), ...request.headers }
   const response = await fetch(url, { ...request, headers }).catch((error: unknown) => {
     if (error instanceof DOMException && error.name === "AbortError") throw error
@@ -46,10 +57,11 @@ async function answered<T>(url: string, request: RequestInit): Promise<T> {
   })
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
+  // The answer has brought a new token: cookies were deleted, or the server came back with another secret.
+  if (response.status === TOKEN && again) return answered<T>(url, request, false)
   if (response.status === 413)
     throw new Refused(413, { sentence: "The file is too large to be taken in", where: "file", accepted: "at most 20 MB" }, null)
-  const said = (answer as { error?: ErrorSaid } | null)?.error
-  throw new Refused(response.status, said ?? { sentence: "That did not work on the server. Nothing was changed.", where: "" }, answer)
+  throw new Refused(response.status, saidBy(answer), answer)
 }
 
 /** An id made here, so that a repeat is not a second entry. */

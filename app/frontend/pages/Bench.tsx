@@ -3,6 +3,7 @@ import { HandsStrip } from "@/bench/HandsStrip"
 import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
 import { Pots } from "@/bench/Pots"
 import { Slab } from "@/bench/Slab"
+import { UnsentTouches } from "@/bench/UnsentTouches"
 import { type BenchProps, useBench } from "@/bench/useBench"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
@@ -16,7 +17,7 @@ const KIND: Record<string, string> = { started: "begun", done: "done", dry_test:
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
-  const { bench, pieces, rooms, latest, pots, mixed, unsent, trouble, touch, calm } = useBench(props)
+  const { bench, pieces, rooms, latest, pots, mixed, unsent, trouble, touch, again, takeBack, calm } = useBench(props)
   usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
   const { zone } = bench
@@ -52,12 +53,8 @@ export default function BenchPage(props: BenchProps) {
           ))}
         </dl>
       </header>
-      {unsent.length > 0 && (
-        <p className="sub mb-2" role="status">
-          <span className="pending">{unsent.length === 1 ? "One touch is" : `${unsent.length} touches are`} kept here, not yet sent.</span>
-        </p>
-      )}
-      <Trouble sentence={trouble} onRead={calm} />
+      <UnsentTouches unsent={unsent} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
+      <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={calm} />
       <div className="bench-grid">
         <InHand
           people={bench.people}

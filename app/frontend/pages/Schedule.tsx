@@ -32,7 +32,13 @@ import { WhatIfs } from "@/schedule/WhatIfs"
 import { firstOpen, freeId } from "@/schedule/words"
 import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
-type Props = SheetState & { shelf: ShelfItem[]; rooms: Room[]; pieces: number[]; house: Record<string, string> }
+type Props = SheetState & {
+  shelf: ShelfItem[]
+  wants: Record<string, string>
+  rooms: Room[]
+  pieces: number[]
+  house: Record<string, string>
+}
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -250,6 +256,7 @@ function Screen(props: Props) {
         steps={sheet.document.steps}
         afterWords={row ? `after ${row.words}` : ""}
         shelf={props.shelf}
+        wants={props.wants}
         onAdd={add}
       />
       <History open={history} onOpenChange={setHistory} url={state.url} zone={sheet.zone} />

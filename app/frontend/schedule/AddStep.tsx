@@ -8,11 +8,13 @@ type Props = {
   steps: Step[]
   afterWords: string
   shelf: ShelfItem[]
+  /** What has to be on the shelf, by kind of step. */
+  wants: Record<string, string>
   onAdd: (step: Step) => void
 }
 
 /** New step: choose its kind, then change it in place. */
-export function AddStep({ open, onOpenChange, steps, afterWords, shelf, onAdd }: Props) {
+export function AddStep({ open, onOpenChange, steps, afterWords, shelf, wants, onAdd }: Props) {
   return (
     <Panel title={`New step ${afterWords}`} open={open} onOpenChange={onOpenChange}>
       <div className="mt-4 grid gap-2">
@@ -21,7 +23,7 @@ export function AddStep({ open, onOpenChange, steps, afterWords, shelf, onAdd }:
           return (
             <button key={kind} type="button" className="button kind-button" disabled={!step} onClick={() => step && onAdd(step)}>
               <span>{words}</span>
-              <span className="sub small">{step ? says : "No product on the shelf for this yet"}</span>
+              <span className="sub small">{step ? says : `Put ${wants[kind] ?? "a product"} on the shelf first`}</span>
             </button>
           )
         })}

@@ -46,7 +46,7 @@ export function HardWindows({
 }) {
   const flags = FLAGS.filter((candidate) => candidate.fits(step))
   const pinned = step.pins?.find((pin) => pin.coat === row.coat && same(pin.faces, row.faces, sheet))
-  const hands = sheet.people.length > 1 && row.status === "planned" && row.hands_min > 0
+  const hands = (sheet.people.length > 1 || pinned?.person) && row.status === "planned" && row.hands_min > 0
   if (flags.length === 0 && !hands) return null
   return (
     <div className="mt-2">
@@ -60,7 +60,13 @@ export function HardWindows({
         <SelectField
           label="Done by"
           value={pinned?.person ?? ""}
-          options={[["", "whoever is free"], ...sheet.people.map((person): [string, string] => [person, person])]}
+          options={[
+            ["", "whoever is free"],
+            ...sheet.people.map((person): [string, string] => [person, person]),
+            ...(pinned?.person && !sheet.people.includes(pinned.person)
+              ? [[pinned.person, `${pinned.person}, not at the bench`] as [string, string]]
+              : []),
+          ]}
           onChange={(person) =>
             onEdit({
               op: "pin",

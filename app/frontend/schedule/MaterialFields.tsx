@@ -1,21 +1,23 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
 import type { StepFieldsProps } from "./stepProps"
-import { METHODS, ROLES } from "./words"
+import { METHODS, offered, ROLES } from "./words"
 
-const methodsOf = (item: ShelfItem | undefined, film: boolean): Method[] =>
-  (film && item ? (Object.keys(item.wet_um) as Method[]) : (Object.keys(METHODS) as Method[])).filter((method) => method in METHODS)
+const methodsOf = (item: ShelfItem | undefined, kind: Step["kind"]): Method[] => (item?.fits[kind] ?? []) as Method[]
 
 /** What is laid on, how, how often and how thin. */
 export function MaterialFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
   const item = shelf.find((candidate) => candidate.id === step.product)
   const film = step.kind === "coat"
+  // A way that the product's page has no figure for stays shown where the step has it.
+  const methods = [...new Set([...methodsOf(item, step.kind), ...(step.method ? [step.method] : [])])]
   const choose = (id: string) => {
     const next = shelf.find((candidate) => candidate.id === id)
-    if (!film || !next) return onSet({ product: id })
-    const methods = methodsOf(next, true)
+    if (!next) return
+    const methods = methodsOf(next, step.kind)
     const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
-    onSet(method && method !== step.method ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id })
+    if (!method || method === step.method) return onSet({ product: id })
+    onSet(film ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id, method })
   }
   return (
     <>
@@ -24,7 +26,7 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
           label="Product"
           value={step.product ?? ""}
           error={error("product")}
-          options={shelf.filter((candidate) => candidate.film === film).map((candidate) => [candidate.id, candidate.name])}
+          options={offered(shelf, step.kind, step.product).map((candidate) => [candidate.id, candidate.name])}
           onChange={choose}
         />
       </div>
@@ -32,7 +34,7 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
         label="Method"
         value={step.method ?? ""}
         error={error("method")}
-        options={methodsOf(item, film).map((method) => [method, METHODS[method]])}
+        options={methods.map((method) => [method, METHODS[method]])}
         onChange={(method) =>
           onSet(film && item?.wet_um[method] ? { method: method as Method, wet_um: item.wet_um[method] } : { method: method as Method })
         }

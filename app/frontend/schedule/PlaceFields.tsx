@@ -22,7 +22,7 @@ type Props = StepFieldsProps & { sheet: Sheet; edges: string[] }
 export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet, error }: Props) {
   const { document } = sheet
   const caught = edges.filter((edge) => !(step.faces ?? faces).includes(edge))
-  const guns = sheet.tools.filter((tool) => tool.for === step.method)
+  const guns = sheet.tools.filter((tool) => tool.for === step.method && (!tool.away || tool.id === step.tool))
   const open = Boolean(step.dry_room || step.support || step.pattern || step.tool || step.mask)
   return (
     <details className="more" open={open}>

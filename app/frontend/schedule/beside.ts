@@ -4,7 +4,7 @@ const BESIDE = ["product", "method", "role", "wet_um", "coats", "thinning", "gri
 
 /** The field of the selected step that a refusal is about; null when it has to be said above everything. */
 export function besideField({ where }: ErrorSaid, step: Step | undefined, steps: Step[]): string | null {
-  const [, place, name] = where.split("/")
+  const [, place, name] = (where ?? "").split("/")
   const id = /^\d+$/.test(place ?? "") ? steps[Number(place)]?.id : place
   const field = name === "pins" ? "start" : name
   return step && id === step.id && field && BESIDE.includes(field) ? field : null

@@ -21,6 +21,10 @@ export const KINDS: [StepKind, string, string][] = [
   ["look", "Look", "A question to answer before going on"],
 ]
 
+/** Products that a kind of step may use, the usual ones first; a retired one only where the step names it already. */
+export const offered = (shelf: ShelfItem[], kind: StepKind, named?: string) =>
+  shelf.filter((item) => item.fits[kind] && (!item.retired || item.id === named))
+
 /** A new step with plain first values, ready to be changed in place. */
 export function freshStep(kind: StepKind, id: string, shelf: ShelfItem[]): Step | null {
   const base = { id, kind }
@@ -29,10 +33,10 @@ export function freshStep(kind: StepKind, id: string, shelf: ShelfItem[]): Step 
   if (kind === "wait") return { ...base, minutes: 60 }
   if (kind === "look") return { ...base, milestone: "dust_safe", asks: "Even, no runs, no nibs" }
   if (kind === "raise_grain") return base
-  const item = shelf.find((candidate) => candidate.film === (kind === "coat"))
-  if (!item) return null
-  if (kind === "stain") return { ...base, product: item.id, method: "wipe" }
-  const method = Object.keys(item.wet_um)[0] as Method
+  const item = offered(shelf, kind)[0]
+  const method = item?.fits[kind]?.[0] as Method | undefined
+  if (!item || !method) return null
+  if (kind === "stain") return { ...base, product: item.id, method }
   return { ...base, product: item.id, method, role: "top", wet_um: item.wet_um[method] ?? 80, coats: 1 }
 }
 

@@ -84,6 +84,7 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
               <td>
                 <Link href={`/products/${product.id}`} className="row-link">
                   <Swatch colour={product.colour} /> {product.maker} <b>{product.name}</b>
+                  {product.retired && <span className="sub small"> retired</span>}
                 </Link>
               </td>
               <td>{product.role}</td>

@@ -1,10 +1,12 @@
 import { SelectField, TextField } from "@/components/Field"
+import { offered } from "@/schedule/words"
+import type { ShelfItem, StepKind } from "@/types"
 import { type Factor, FIELDS, type TrialStep } from "./props"
 
 type Props = {
   factors: Factor[]
   steps: TrialStep[]
-  products: { id: string; name: string; film: boolean }[]
+  products: ShelfItem[]
   onChange: (factors: Factor[]) => void
   said?: string
 }
@@ -49,9 +51,8 @@ export function FactorRows({ factors, steps, products, onChange, said }: Props) 
             {factor.field === "product" ? (
               <fieldset>
                 <legend className="label">Products</legend>
-                {products
-                  .filter((product) => product.film === (step?.kind === "coat"))
-                  .map((product) => (
+                {step &&
+                  offered(products, step.kind as StepKind).map((product) => (
                     <label key={product.id} className="check">
                       <input
                         type="checkbox"

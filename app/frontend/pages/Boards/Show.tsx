@@ -154,6 +154,7 @@ export default function BoardPage(props: BoardProps) {
           onOpenChange={setEditing}
           cell={cell}
           shelf={shelf}
+          wants={state.wants}
           said={mine}
           onKeep={(steps) => state.layers(cell.id, steps)}
         />

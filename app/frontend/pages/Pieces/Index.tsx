@@ -6,7 +6,14 @@ import { day, when } from "@/lib/time"
 import { changeJob, type JobFacts, JobPanel } from "@/shop/JobPanel"
 import type { Piece } from "@/types"
 
-type Overview = Piece & { steps: number; passes: number; done: number; ready_at: number | null; levels: Record<string, number> }
+type Overview = Piece & {
+  steps: number
+  passes: number
+  done: number
+  ready_at: number | null
+  levels: Record<string, number>
+  aside: string | null
+}
 type Job = JobFacts & { due: number | null; pieces: Overview[] }
 type Closed = { id: number; client: string; pieces: string[]; closed_at: number }
 
@@ -68,12 +75,22 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                     {piece.count} off, {piece.wood}, {piece.area_m2} m²{piece.look ? `, ${piece.look}` : ""}
                   </span>
                   <span className="piece-ready">
-                    {piece.steps === 0 ? "No steps yet" : piece.ready_at ? `Ready ${when(piece.ready_at, zone)}` : "No date can be given"}
+                    {piece.aside
+                      ? "Set aside"
+                      : piece.steps === 0
+                        ? "No steps yet"
+                        : piece.ready_at
+                          ? `Ready ${when(piece.ready_at, zone)}`
+                          : "No date can be given"}
                   </span>
-                  <span className="sub small flex items-center gap-2">
-                    {piece.done} of {piece.passes} passes done
-                    {["stop", "caution"].map((level) => (piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null))}
-                  </span>
+                  {piece.aside ? (
+                    <span className="sub small">{piece.aside}</span>
+                  ) : (
+                    <span className="sub small flex items-center gap-2">
+                      {piece.done} of {piece.passes} passes done
+                      {["stop", "caution"].map((level) => (piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null))}
+                    </span>
+                  )}
                 </Link>
               </li>
             ))}

@@ -13,6 +13,8 @@ type Props = {
   product: Product
   batches: Batch[]
   used: string[]
+  /** It is named somewhere in the record, so it can only be retired. */
+  stays: boolean
   classes: [string, string][]
   roles: string[]
   colours: string[]
@@ -21,7 +23,7 @@ type Props = {
 type Line = Product["groups"][number]["lines"][number]
 
 /** A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are changed in place. */
-export default function ProductPage({ product, batches, used, classes, roles, colours, products }: Props) {
+export default function ProductPage({ product, batches, used, stays, classes, roles, colours, products }: Props) {
   const { shop } = usePage<{ shop: { now: number } }>().props
   const now = useNow(shop.now)
   const [system] = useUnits()
@@ -60,6 +62,10 @@ export default function ProductPage({ product, batches, used, classes, roles, co
     send<{ location: string }>("DELETE", `/products/${product.id}`)
       .then(({ location }) => router.visit(location))
       .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+  const change = (act: "retire" | "take_up") =>
+    send<{ location: string }>("POST", `/products/${product.id}/${act}`)
+      .then(() => router.reload())
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
   const elsewhere =
     error &&
     !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&
@@ -74,6 +80,7 @@ export default function ProductPage({ product, batches, used, classes, roles, co
             <Link href="/shelf?view=products" className="underline underline-offset-2">
               Shelf
             </Link>
+            {product.retired ? " · retired, no longer offered" : ""}
             {used.length > 0 ? ` · used for ${used.join(", ")}` : ""}
           </p>
         </div>
@@ -83,7 +90,16 @@ export default function ProductPage({ product, batches, used, classes, roles, co
               <Link href={`/products/new?copy=${product.id}`} className="button">
                 Copy
               </Link>
-              {used.length === 0 && (
+              {stays ? (
+                <button
+                  type="button"
+                  className="button"
+                  title={product.retired ? "Offered in forms again" : "Known where it is named, and no longer offered"}
+                  onClick={() => void change(product.retired ? "take_up" : "retire")}
+                >
+                  {product.retired ? "Take up again" : "Retire"}
+                </button>
+              ) : (
                 <button type="button" className="button" onClick={() => void remove()}>
                   Remove
                 </button>

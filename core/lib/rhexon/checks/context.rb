@@ -37,8 +37,8 @@ module Rhexon
       # @return [Drying::Climate] when the work begins
       def climate(placement, room = placement.pass.dry_room) = shop.line(room).at(placement.work_start)
 
-      # @return [Array<Materials::Product>] on the shelf, in a steady order
-      def shelf = shop.products.values.sort_by(&:id)
+      # @return [Array<Materials::Product>] on the shelf and not retired, in a steady order
+      def shelf = shop.products.values.reject(&:retired?).sort_by(&:id)
 
       def finding(id, level, title, sentence, placement: nil, figures: {}, remedies: [])
         Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"), pass: placement&.pass&.key, figures: figures, remedies: remedies.compact)

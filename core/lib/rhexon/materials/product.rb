@@ -105,6 +105,8 @@ module Rhexon
       def water_percent = @record["water_percent"] || 0
       def dyed? = @record["dyed"] == true
       def pale? = @record["pale"] == true
+      # Known by the log and by schedules, and not offered any more.
+      def retired? = @record["retired"] == true
       def hardener? = class_id == "hardener"
       def isocyanate? = %w[solvent_two_part waterborne_two_part].include?(class_id)
 

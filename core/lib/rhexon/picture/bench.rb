@@ -35,6 +35,9 @@ module Rhexon
       # @return [Array<Slab>] soonest call on the hands first
       def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
 
+      # @return [Array<Slab>] of one piece
+      def slabs_of(piece_id) = slabs(plan.piece(piece_id))
+
       # @return [Integer] minutes of hands planned for the rest of today
       def left_today_min
         finish = day_start + 1440

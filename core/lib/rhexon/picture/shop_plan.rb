@@ -37,6 +37,9 @@ module Rhexon
       # @return [Array<Strand>] first those that are ready first
       def strands = @strands ||= shop.pieces.map { |piece| strand(piece) }.sort_by { |strand| [ strand.ready_at || Float::INFINITY, strand.piece ] }
 
+      # @return [Strand] of one piece
+      def strand_of(piece_id) = strand(plan.piece(piece_id))
+
       # @return [Array<Lane>]
       def lanes = shop.people.map { |person| lane(person) }
 
@@ -58,7 +61,13 @@ module Rhexon
       # @return [Array<Clash>]
       def clashes
         lapsed = plan.build.lapsed.map { |key| Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{words_of(key)} cannot be kept.") }
-        lapsed + plan.build.blocked.map { |piece, block| Clash.new(piece: piece, sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.") }
+        lapsed + absent + plan.build.blocked.map { |piece, block| Clash.new(piece: piece, sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.") }
+      end
+
+      # Work that is pinned to somebody who is not at the bench any more.
+      def absent
+        mine = plan.placements.select { |placement| placement.status == "planned" && shop.away.include?(shop.pins[placement.pass.key]&.person) }
+        mine.map { |placement| Clash.new(piece: placement.pass.piece.id, sentence: "#{shop.pins.fetch(placement.pass.key).person} is not at the bench, so #{words(placement)} goes to whoever is free.") }
       end
 
       CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air", "hours" => "nobody who may do it is there long enough at a time",

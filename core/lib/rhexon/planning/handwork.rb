@@ -37,7 +37,7 @@ module Rhexon
       # Work that asks for training: the methods the house says, or what the step says.
       def skill(step) = step["skill"] || (step["method"] if hands.fetch("skilled_methods").include?(step["method"]))
 
-      def tools(step) = step["tool"] ? [ step["tool"] ] : @shop.tools.select { |tool| tool["for"] == step["method"] && step["method"] }.map { |tool| tool["id"] }
+      def tools(step) = step["tool"] ? [ step["tool"] ] : @shop.tools.select { |tool| step["method"] && tool["for"] == step["method"] && !tool["away"] }.map { |tool| tool["id"] }
 
       # Where the shop has a room for it, unless the step or the schedule names one.
       def room(step)

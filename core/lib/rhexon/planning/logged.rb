@@ -93,7 +93,7 @@ module Rhexon
 
       def in_hand
         @in_hand ||= all.select { |placement| placement.status == "running" && placement.hands_end > @shop.now }
-                        .map { |placement| [ @shop.people.index { |person| person.id == placement.person }, @shop.now, placement.hands_end ] }
+                        .filter_map { |placement| (lane = @shop.people.index { |person| person.id == placement.person }) && [ lane, @shop.now, placement.hands_end ] }
       end
 
       def dusty

@@ -19,9 +19,9 @@ module Rhexon
       def self.key(piece, step, pin) = Pass.key(piece, step, pin["coat"], pin["faces"] || Turns.of(piece, step).first.faces)
 
       def self.of(pin, shop)
-        known = pin["person"].nil? || shop.people.any? { |person| person.id == pin["person"] }
+        known = pin["person"].nil? || shop.away.include?(pin["person"]) || shop.people.any? { |person| person.id == pin["person"] }
         Rhexon.refuse_unless(known, "#{pin["person"]} is not among the people", where: "pins", accepted: shop.people.map(&:id).join(", "))
-        new(pin["start"] && Zone.minute(pin["start"], where: "pins"), pin["person"]).freeze
+        new(pin["start"] && Zone.minute(pin["start"], where: "pins").tap { |minute| Zone.near!(minute, shop.now, "pins") }, pin["person"]).freeze
       end
       private_class_method :of
     end

@@ -9,7 +9,7 @@ module Rhexon
       # Work that is put off must be in time on nine days of ten.
       SAFE = 0.9
 
-      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
+      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [Refusal] with the first thing that is wrong
@@ -24,15 +24,15 @@ module Rhexon
         @seed = json["seed"] || 1
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})
-        @people = json["people"].map { |record| person(record) }
+        read_people(json["people"])
         @rooms = json["rooms"].to_h { |record| [ record["id"], room(record) ] }
         @tools = json["tools"] || []
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share)
         @pieces = json["pieces"].map { |record| piece(record) }
-        @facts = Facts.fold(json["log"] || [])
+        @facts = Facts.fold((json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") })
         @pins = Pin.read(json["pins"] || [], self)
-        @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(Zone.minute(record["start"], where: "previous"), record["person"]) ] }
+        @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(near(record["start"], "previous"), record["person"]) ] }
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
         @surface = Colour::Surface.usual(json["surface"] || {})
@@ -90,6 +90,13 @@ module Rhexon
 
       private
 
+      def read_people(records)
+        gone, here = records.partition { |record| record["away"] }
+        Rhexon.refuse_unless(here.any?, "Nobody works at the bench", where: "people", accepted: "at least one person who is not away")
+        @people = here.map { |record| person(record) }
+        @away = gone.map { |record| record["id"] }
+      end
+
       def person(record)
         calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now, days: Reference.table("hands").fetch("horizon_days"))
         Person.new(id: record["id"], skills: record["skills"], calendar: calendar).freeze
@@ -114,19 +121,23 @@ module Rhexon
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
-        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys, tools: tools.map { |tool| tool["id"] }, people: people.map(&:id))
+        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys, tools: tools.map { |tool| tool["id"] }, people: people.map(&:id) + away)
         refuse_stranger(record)
-        Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: minute(record["release"]), due: minute(record["due"]), job: record["job"] || record["id"], by: record["by"],
+        Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: near(record["release"], "release"), due: near(record["due"], "due"), job: record["job"] || record["id"], by: record["by"],
                   ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {}), named_wood: record["wood"], wanted: record["wanted"] || {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue Refusal => refusal
         raise Refusal.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
 
-      def minute(text) = text && Zone.minute(text, where: "pieces")
+      # @return [Integer, nil] minute
+      # @raise [Refusal] when it is years away: tables of air and hours reach as far as what is asked of them
+      def near(text, where)
+        text && Zone.minute(text, where: where).tap { |minute| Zone.near!(minute, now, where) }
+      end
 
       # A piece's own hands are in the shop.
       def refuse_stranger(record)
-        Rhexon.refuse_unless(record["by"].nil? || people.any? { |person| person.id == record["by"] }, "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", "))
+        Rhexon.refuse_unless(record["by"].nil? || away.include?(record["by"]) || people.any? { |person| person.id == record["by"] }, "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", "))
       end
     end
   end

@@ -102,7 +102,7 @@ module Rhexon
         return [] unless placement.pass.last_on_faces || last_of_piece?(placement)
 
         ready = @plan.build.ready[piece.id] or return []
-        target = [ ready, piece.due ].compact.max
+        target = [ ready, piece.due && [ piece.due, @shop.horizon ].min ].compact.max
         opening = placement.milestones && @plan.drier.opening(placement.pass, piece.ready_at)
         [ opening ? (opening.begun(target, placement.earlier) || placement.work_end) + placement.pass.cleanup_min : target ]
       end

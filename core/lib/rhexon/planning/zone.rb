@@ -30,6 +30,17 @@ module Rhexon
         raise Refusal.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
       end
 
+      # @raise [Refusal] when a minute is more than ten years from now
+      def self.near!(minute, now, where)
+        return if near?(minute, now)
+
+        years = Reference.table("hands").fetch("years_from_now")
+        raise Refusal.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now", where: where, accepted: "a date within #{years} years")
+      end
+
+      # @return [Boolean] no more than ten years from now, either way
+      def self.near?(minute, now) = (minute - now).abs <= Reference.table("hands").fetch("years_from_now") * 366 * 1440
+
       def self.offset_of(found)
         sign, hours, minutes = found.captures.last(3)
         sign ? (hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1) : 0

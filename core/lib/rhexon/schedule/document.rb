@@ -48,7 +48,7 @@ module Rhexon
           (step["pins"] || []).each { |pin| known!(step, "pins", pin["person"], people, "person") if pin["person"] }
           stray_pin!(step)
         end
-        %w[room dry_room].each { |field| known!({ "id" => "schedule" }, field, document[field], rooms, "room") if document[field] }
+        %w[room dry_room].each { |field| known!({ "id" => nil }, field, document[field], rooms, "room") if document[field] }
       end
 
       # @param step [Hash]
@@ -69,8 +69,10 @@ module Rhexon
       end
 
       def known!(step, field, name, names, word)
-        Rhexon.refuse_unless(names.include?(name), "Step #{step["id"]} names a #{word} that is not there: #{name}",
-                             where: "steps/#{step["id"]}/#{field}", accepted: names.empty? ? "none yet" : names.first(12).join(", "))
+        return if names.include?(name)
+
+        whose = step["id"] ? "Step #{step["id"]}" : "The schedule"
+        raise Refusal.new("#{whose} names a #{word} that is not there: #{name}", where: [ "steps", step["id"] || "schedule", field ].join("/"), accepted: names.empty? ? "none yet" : names.first(12).join(", "))
       end
       private_class_method :known!
 

@@ -29,12 +29,12 @@ module Rhexon
         product.solids_volume_percent&.value ? table.fetch("film_methods").select { |method| product.wet_um(method)&.value } : []
       end
 
-      # Products that a kind of step may use, the usual ones first.
+      # Products to offer for a kind of step, the usual ones first.
       # @param products [Enumerable<Materials::Product>]
       # @return [Array<Materials::Product>]
       def sorted(kind, products)
         roles = rule(kind).fetch("roles")
-        fitting = products.select { |product| methods(kind, product).any? }
+        fitting = products.select { |product| !product.retired? && methods(kind, product).any? }
         fitting.sort_by { |product| [ roles.index(product.role) || roles.size, product.name.downcase ] }
       end
 

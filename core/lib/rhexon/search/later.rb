@@ -16,7 +16,7 @@ module Rhexon
       # @param best [Trial] built as soon as can be
       # @return [Array(Trial, Integer)] the best, and how many were made
       def run(best)
-        targets = @m.pieces.each_index.map { |piece| best.ready[piece] && [ @m.pieces[piece].due, best.ready[piece] ].compact.max }
+        targets = @m.pieces.each_index.map { |piece| best.ready[piece] && [ @m.pieces[piece].due&.clamp(nil, @m.horizon), best.ready[piece] ].compact.max }
         latest = Latest.starts(@m, targets)
         earlier = Array.new(targets.size, 0)
         ROUNDS.times do |round|

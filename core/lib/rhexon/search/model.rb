@@ -101,11 +101,12 @@ module Rhexon
         @racked = @rooms.any?(&:rack_places)
       end
 
-      # Whose hands may do it: as the pin says, or whoever is trained.
+      # Whose hands may do it: as the pin says while that person is at the bench, or whoever is trained.
       def crew_of(pass)
         return [] if pass.kind == "wait"
 
         wanted = @shop.pins[pass.key]&.person
+        wanted = nil if @shop.away.include?(wanted)
         able = @shop.hands_for(pass.skill, pass.piece.by)
         (wanted ? @people.select { |person| person.id == wanted } : able).map { |person| @people.index(person) }
       end

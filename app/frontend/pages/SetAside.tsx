@@ -1,0 +1,89 @@
+import { Head, Link, router } from "@inertiajs/react"
+import { useState } from "react"
+import { Shell } from "@/components/Shell"
+import { Trouble } from "@/components/Trouble"
+import { clientId, send } from "@/lib/api"
+import { when } from "@/lib/time"
+import { History } from "@/schedule/History"
+import type { Schedule } from "@/types"
+
+type Props = {
+  aside: { id: number; name: string; client: string; reason: string }
+  schedule: Schedule
+  zone: string
+  latest: { id: number; kind: string; at: number; pass: string }[]
+}
+const KIND: Record<string, string> = { started: "Begun", done: "Done", dry_test: "Dry test", fault: "Fault" }
+
+/** A piece that cannot be computed: why, and the ways back. The rest of the shop goes on without it. */
+export default function SetAside({ aside, schedule, zone, latest }: Props) {
+  const [trouble, setTrouble] = useState("")
+  const [history, setHistory] = useState(false)
+  const url = `/pieces/${aside.id}/schedule`
+  const act = async (path: string, body: object) => {
+    try {
+      await send("POST", path, body)
+      setTrouble("")
+      router.reload()
+    } catch (error) {
+      setTrouble((error as Error).message)
+    }
+  }
+  const takeBack = (id: number) =>
+    act("/entries", { kind: "correction", corrects: id, client_id: clientId(), happened_at: new Date().toISOString() })
+  return (
+    <Shell>
+      <Head title={`${aside.name} is set aside`} />
+      <header className="page-head">
+        <div>
+          <h1 className="title">{aside.name}</h1>
+          <p className="sub">{aside.client}</p>
+        </div>
+      </header>
+      <Trouble sentence={trouble} onRead={() => setTrouble("")} />
+      <section className="empty lit" aria-labelledby="aside">
+        <h2 id="aside" className="panel-title">
+          Set aside: this piece cannot be computed
+        </h2>
+        <p className="mt-2">{aside.reason}</p>
+        <p className="sub mt-2">Bench, plan and all other pieces go on without it. Nothing of it is lost.</p>
+        <div className="mt-4 flex flex-wrap gap-2">
+          <button type="button" className="tape" disabled={!schedule.can_undo} onClick={() => act(`${url}/undo`, {})}>
+            Undo{schedule.undoes ? `: ${schedule.undoes}` : ""}
+          </button>
+          <button type="button" className="button" disabled={!schedule.can_redo} onClick={() => act(`${url}/redo`, {})}>
+            Do again
+          </button>
+          <button type="button" className="button" onClick={() => setHistory(true)}>
+            History
+          </button>
+          <Link href={`/pieces/${aside.id}/edit`} className="button">
+            Change the piece
+          </Link>
+          <Link href="/shelf" className="button">
+            Go to the shelf
+          </Link>
+        </div>
+        {latest.length > 0 && (
+          <>
+            <h3 className="head mt-5">Logged last</h3>
+            <ul>
+              {latest.map((entry) => (
+                <li key={entry.id} className="thin-rule flex flex-wrap items-center gap-x-4 py-1">
+                  <span>
+                    {KIND[entry.kind] ?? entry.kind} {when(entry.at, zone)}
+                  </span>
+                  <span className="sub small">{entry.pass}</span>
+                  <button type="button" className="button ml-auto" data-quiet onClick={() => takeBack(entry.id)}>
+                    Take it back
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+      <History open={history} onOpenChange={setHistory} url={url} zone={zone} />
+    </Shell>
+  )
+}

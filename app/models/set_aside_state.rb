@@ -1,0 +1,21 @@
+# A piece that is set aside, as its page shows it: why, and the ways back, none of which needs a plan.
+class SetAsideState
+  LATEST = 12
+
+  # @param aside [ShopFloor::Aside]
+  def initialize(aside)
+    @aside = aside
+  end
+
+  def to_h
+    piece = @aside.piece
+    { aside: @aside.to_h, schedule: ScheduleSerializer.new(piece.schedule).to_h, zone: Shop.current.zone, latest: latest(piece) }
+  end
+
+  private
+
+  # What a touch at the bench made, newest first: a touch takes it back.
+  def latest(piece)
+    Entry.where(piece: piece, kind: BenchState::TOUCHED).includes(:correction).order(id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST).map { |entry| { id: entry.id, kind: entry.kind, at: entry.happened_at.to_i / 60, pass: entry.pass_key } }
+  end
+end
