@@ -2,7 +2,7 @@
 class FrozenPasses
   def initialize(piece, document)
     @document = document
-    @logged = Entry.standing_passes(piece).map { |key| key.delete_suffix("/scuff").split("/") }.map { |_, step, coat| [ step, coat.to_i ] }.uniq
+    @logged = Entry.standing_passes(piece).map { |key| key.sub(%r{/scuff\d*\z}, "").split("/") }.map { |_, step, coat| [ step, coat.to_i ] }.uniq
   end
 
   # @param after [Hash] schedule document

@@ -2,6 +2,7 @@
 class Piece < ApplicationRecord
   USES = %w[show furniture table_top bar_top floor marine].freeze
   ARRISES = %w[sharp eased_2mm eased_3mm].freeze
+  MOST_FACES = Rhexon::Reference.table("hands").fetch("most_faces")
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze
 
   belongs_to :job
@@ -20,6 +21,9 @@ class Piece < ApplicationRecord
   validates :light, inclusion: { in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in." }
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
+  validates :name, :wood, length: { maximum: 200, message: "At most 200 letters." }
+  validates :look, length: { maximum: 500, message: "At most 500 letters." }
+  validate { errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES }
   validate :wanted_look_is_understood
   validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }

@@ -40,6 +40,6 @@ module Rhexon
   room :Stock, "stock", Keeping: "keeping", Needs: "needs", Packs: "packs", Consumables: "consumables", Shopping: "shopping", Batch: "batch"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab", Light: "light", Spectrum: "spectrum", Reflectance: "reflectance", Layer: "layer", Surface: "surface", Wood: "wood", Optics: "optics", Looks: "looks", Look: "look",
                           Cast: "cast", Recipe: "recipe", Metamerism: "metamerism", Patch: "patch", Taught: "taught", Fit: "fit", Cgats: "cgats", Request: "request"
-  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Tried: "tried", Relook: "relook", StepStrip: "step_strip", Labels: "labels", Approved: "approved", Layout: "layout", Design: "design", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
+  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Tried: "tried", Relook: "relook", StepStrip: "step_strip", Labels: "labels", Approved: "approved", Layout: "layout", Design: "design", Subset: "subset", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
                           WorkOrder: "work_order", Vary: "vary", Touches: "touches", Request: "request"
 end

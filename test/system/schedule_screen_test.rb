@@ -255,7 +255,8 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     click_on "History"
     within("[role=dialog]") { assert_text "By hand" }
     press :escape
-    click_on "Undo: By hand"
+    assert_text "The last change: By hand"
+    click_on "Undo the last change"
     assert_selector "[role=option]", text: "Top coat"
     assert_no_text "Set aside"
     assert_quiet_console

@@ -47,9 +47,10 @@ export default function SetAside({ aside, schedule, zone, latest }: Props) {
         </h2>
         <p className="mt-2">{aside.reason}</p>
         <p className="sub mt-2">Bench, plan and all other pieces go on without it. Nothing of it is lost.</p>
+        {schedule.undoes && <p className="sub mt-2">The last change: {schedule.undoes}</p>}
         <div className="mt-4 flex flex-wrap gap-2">
           <button type="button" className="tape" disabled={!schedule.can_undo} onClick={() => act(`${url}/undo`, {})}>
-            Undo{schedule.undoes ? `: ${schedule.undoes}` : ""}
+            Undo the last change
           </button>
           <button type="button" className="button" disabled={!schedule.can_redo} onClick={() => act(`${url}/redo`, {})}>
             Do again

@@ -54,4 +54,22 @@ class ReplanningTest < CoreTest
   end
 
   def zone_iso(minute) = (@zone ||= Rhexon::Planning::Zone.new("Europe/Berlin")).iso(minute)
+
+  # Scuffed on Saturday for Monday: more than 24 h old by then, so it is scuffed again, under a key of its own, and what was done stays in the picture.
+  def test_a_scuff_that_grew_too_old_is_done_again_under_a_key_of_its_own
+    document = document(coat("s1", coats: 2))
+    key = "top/s1/2/show/scuff"
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T10:00+01:00" }, { "kind" => "started", "pass" => key, "at" => "2026-11-21T09:00+01:00" }, { "kind" => "done", "pass" => key, "at" => "2026-11-21T09:10+01:00" } ]
+    made = plan(piece(document), log: log)
+    assert_equal [ [ key, "done" ], [ "#{key}2", "planned" ] ], made.build.scuffs.map { |scuff| [ scuff.pass.key, scuff.status ] }
+    assert_equal made.placements.map { |placement| placement.pass.key }.uniq.size, made.placements.size
+    coat = placement(made, "s1/2")
+    assert_equal "scuffed", coat.window.state
+    assert_operator made.build.scuffs.last.hands_end, :<=, coat.work_start
+    slab = Rhexon::Picture::Bench.new(made).drying.first
+    assert_equal "#{key}2", slab.next_row.key
+    begun = plan(piece(document), log: log + [ { "kind" => "done", "pass" => "#{key}2", "at" => "2026-11-23T07:30+01:00" } ], now: "2026-11-23T07:40+01:00")
+    assert_equal [ "done", "done" ], begun.build.scuffs.map(&:status)
+    assert_equal "scuffed", placement(begun, "s1/2").window.state
+  end
 end

@@ -84,7 +84,7 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                           : "No date can be given"}
                   </span>
                   {piece.aside ? (
-                    <span className="sub small">{piece.aside}</span>
+                    <span className="sub small">{piece.aside.split(" Accepted:")[0]}</span>
                   ) : (
                     <span className="sub small flex items-center gap-2">
                       {piece.done} of {piece.passes} passes done

@@ -12,7 +12,8 @@ module Rhexon
       KINDS = %w[full half quarter subset one_at_a_time].freeze
       # Generators of quarters by number of factors (Box, Hunter and Hunter, Statistics for Experimenters): each added factor is a product of others.
       QUARTERS = { 5 => [ [ 0, 1 ], [ 0, 2 ] ], 6 => [ [ 0, 1, 2 ], [ 1, 2, 3 ] ], 7 => [ [ 0, 1, 2, 3 ], [ 0, 1, 3, 4 ] ] }.freeze
-      RESTARTS = 12
+      # Of more combinations than this a subset is picked from a sample.
+      MOST_CANDIDATES = 400
       LETTERS = ("A".."Z").to_a.freeze
 
       # Runs dealt over boards so that each has as many of each level as can be: by the sum of their levels, which gives to the boards what all factors do together
@@ -46,6 +47,8 @@ module Rhexon
         table = Reference.table("judging")
         least, most = table.fetch("levels")
         Rhexon.refuse_unless(factors.is_a?(Array) && factors.any?, "Choose at least one thing to vary", where: "factors", accepted: "1 to 8 factors")
+        Rhexon.refuse_unless(factors.size <= table.fetch("most_factors"), "#{factors.size} things to vary are too many", where: "factors", accepted: "1 to #{table.fetch("most_factors")} factors")
+        factors.each { |factor| Rhexon.refuse_unless(factor.is_a?(Hash), "A factor has a name and levels", where: "factors") }
         factors.each { |factor| Rhexon.refuse_unless(factor["levels"].is_a?(Array) && factor["levels"].size.between?(least, most) && factor["levels"].uniq.size == factor["levels"].size, "#{factor["name"]} needs #{least} to #{most} different levels", where: "factors", accepted: "#{least} to #{most} levels") }
         @factors = factors
         @sizes = factors.map { |factor| factor["levels"].size }
@@ -54,7 +57,10 @@ module Rhexon
       end
 
       # Every combination.
-      def full = made("full", full_candidates, resolution: nil)
+      def full
+        few!(combinations)
+        made("full", full_candidates, resolution: nil)
+      end
 
       # Half of two-level factors: the last is the product of all others.
       def half
@@ -69,18 +75,16 @@ module Rhexon
         fraction("quarter", QUARTERS.fetch(@sizes.size))
       end
 
-      # So many cells of all, balanced as well as can be: largest determinant of the information for all main effects, by exchange from several random beginnings
-      # (Fedorov 1972), the same for the same seed.
+      # So many cells of all, balanced as well as can be, the same for the same seed.
       # @param count [Integer]
       def subset(count = nil)
-        candidates = full_candidates
         terms = 1 + @sizes.sum { |size| size - 1 }
-        Rhexon.refuse_unless(count.is_a?(Integer) && count.between?(terms, [ candidates.size, @most ].min), "A subset of #{count.inspect} cells cannot tell #{terms - 1} effects", where: "runs", accepted: "#{terms} to #{[ candidates.size, @most ].min} cells")
-        rows = candidates.map { |run| Effects.main_row(run, @sizes) }
-        random = Random.new(@seed)
-        best = Array.new(RESTARTS) { exchanged(rows, count, random) }.max_by { |picks, determinant| [ determinant, picks.map { |pick| -pick } ] }
-        full = determinant(rows, (0...rows.size).to_a)
-        made("subset", best[0].sort.map { |pick| candidates[pick] }, resolution: nil, efficiency: ((best[1] / count**terms) / (full / rows.size.to_f**terms))**(1.0 / terms),
+        most = [ combinations, @most ].min
+        Rhexon.refuse_unless(terms <= most, "#{terms - 1} effects are too many for a subset of at most #{most} cells", where: "factors", accepted: "fewer things to vary, or fewer levels")
+        Rhexon.refuse_unless(count.is_a?(Integer) && count.between?(terms, most), "A subset of #{count.inspect} cells cannot tell #{terms - 1} effects", where: "runs", accepted: "#{terms} to #{most} cells")
+        candidates = combinations > MOST_CANDIDATES ? sampled : full_candidates
+        found = Subset.new(candidates.map { |run| Effects.main_row(run, @sizes) }, count, @seed)
+        made("subset", found.picks.map { |pick| candidates[pick] }, resolution: nil, efficiency: Math.exp((found.log_determinant - terms * Math.log(count) - orthogonal_log_determinant) / terms),
                      confounded: [ "Interactions are not told apart from main effects in a subset" ])
       end
 
@@ -95,8 +99,29 @@ module Rhexon
       private
 
       def made(kind, runs, resolution:, confounded: [], efficiency: nil)
-        Rhexon.refuse_unless(runs.size <= @most, "#{runs.size} cells are too many", where: "design", accepted: "at most #{@most}: a half, a quarter or a subset")
+        few!(runs.size)
         Result.new(kind: kind, runs: runs, resolution: resolution, confounded: confounded, efficiency: efficiency).freeze
+      end
+
+      # Counted before anything is multiplied out.
+      def few!(count) = Rhexon.refuse_unless(count <= @most, "#{count} cells are too many", where: "design", accepted: "at most #{@most}: a half, a quarter or a subset")
+
+      def combinations = @sizes.reduce(:*)
+
+      # Combinations drawn at random, each once.
+      def sampled
+        random = Random.new(@seed)
+        drawn = {}
+        drawn[random.rand(combinations)] = true while drawn.size < MOST_CANDIDATES
+        drawn.keys.sort.map { |number| @sizes.map { |size| number.divmod(size).then { |rest, level| level.tap { number = rest } } } }
+      end
+
+      # Of all combinations, a cell: factors are orthogonal there, so each stands by itself.
+      def orthogonal_log_determinant
+        @sizes.sum do |size|
+          rows = (0...size).map { |level| Effects.coded(level, size) }
+          Math.log(Matrix.rows(rows).then { |x| (x.transpose * x) / size.to_f }.determinant)
+        end
       end
 
       def two_levels!(kind, least) = Rhexon.refuse_unless(@sizes.size >= least && @sizes.all?(2), "A #{kind} needs at least #{least} factors of two levels each", where: "design", accepted: "a subset, or every combination")
@@ -125,28 +150,6 @@ module Rhexon
       end
 
       def named(effect) = effect.size == 1 ? @factors[effect[0]]["name"] : "#{effect.map { |at| @factors[at]["name"] }.join(" with ")} together"
-
-      def exchanged(rows, count, random)
-        picks = (0...rows.size).to_a.shuffle(random: random).first(count)
-        value = determinant(rows, picks)
-        loop do
-          better = nil
-          picks.each_index do |at|
-            rows.each_index do |candidate|
-              next if picks.include?(candidate)
-
-              found = determinant(rows, picks.dup.tap { |trial| trial[at] = candidate })
-              better = [ found, at, candidate ] if found > [ value, better&.first || value ].max * (1 + 1e-9) + 1e-12
-            end
-          end
-          return [ picks, value ] unless better
-
-          value, at, candidate = better
-          picks[at] = candidate
-        end
-      end
-
-      def determinant(rows, picks) = Matrix.rows(picks.map { |pick| rows[pick] }).then { |x| (x.transpose * x).determinant }
     end
   end
 end

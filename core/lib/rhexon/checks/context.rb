@@ -101,7 +101,7 @@ module Rhexon
       # @return [String] "coat 2 of W20 clear" or the step in words
       def name(placement)
         step = placement.pass.step
-        return "the scuff before #{name(plan.build.by_index.compact.find { |coat| "#{coat.pass.key}/scuff" == placement.pass.key })}" if placement.pass.kind == "scuff"
+        return "the scuff before #{name(plan.build.by_index.compact.find { |coat| coat.pass.key == Planning::Scuff.served(placement.pass) })}" if placement.pass.kind == "scuff"
         return "coat #{placement.pass.coat} of #{placement.pass.product.name}" if (step["coats"] || 1) > 1
 
         Schedule::Words.step(step, placement.pass.product&.name)

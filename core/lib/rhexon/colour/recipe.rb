@@ -16,6 +16,8 @@ module Rhexon
       Result = Struct.new(:start, :answers, :cast, :spread, :beyond, keyword_init: true)
       STEPS = [ 0.2, 0.1, 0.05, 0.02, 0.01, 0.005, 0.002 ].freeze
       WORTH = 0.1
+      # Looks reckoned in all: about a second and a half; counted, not timed, so that the same question has the same answer.
+      MOST_LOOKS = 30_000
 
       # @param target [Array<Numeric>] L*a*b*, D65
       # @param colourants [Array<Materials::Product>] with colour figures
@@ -34,6 +36,7 @@ module Rhexon
         @most = most
         @spread = spread
         @made = made
+        @looks = 0
         @light = Light.find("D65")
       end
 
@@ -96,7 +99,7 @@ module Rhexon
         least = difference(shares)
         STEPS.each do |step|
           moved = true
-          while moved
+          while moved && @looks < MOST_LOOKS
             moved = false
             moves(set, step).each do |by|
               trial = shares.merge(by) { |_, share, more| (share + more).clamp(0.0, @most) }
@@ -114,7 +117,10 @@ module Rhexon
         single + set.permutation(2).map { |more, less| { more => step, less => -step } }
       end
 
-      def difference(shares) = DeltaE.ciede2000(@target, lab(shares))
+      def difference(shares)
+        @looks += 1
+        DeltaE.ciede2000(@target, lab(shares))
+      end
 
       def lab(shares) = Spectrum.lab(@made.call(shares.reject { |_, share| share.zero? }), @light)
 

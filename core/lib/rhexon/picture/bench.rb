@@ -83,7 +83,7 @@ module Rhexon
       end
 
       # An inserted scuff comes before the coat it serves.
-      def first_of(follower, mine) = follower && (mine.find { |other| other.key == "#{follower.key}/scuff" && other.status == "planned" } || follower)
+      def first_of(follower, mine) = follower && (mine.find { |other| other.kind == "scuff" && other.status == "planned" && Planning::Scuff.served(other.placement.pass) == follower.key } || follower)
 
       def closes(placement, follower) = follower&.placement&.pass&.leaves_something? ? plan.drier.closes_at(placement) : nil
 
@@ -92,8 +92,7 @@ module Rhexon
         return unless follower
 
         by_step = (follower.placement.pass.abraded_by[placement.pass.index] || []).map { |index| plan.build.by_index[index] }
-        own = plan.of_piece(placement.pass.piece.id).find { |other| other.pass.key == "#{follower.key}/scuff" }
-        done = [ *by_step, own ].compact.select { |other| other.status == "done" }.map(&:hands_end).max
+        done = [ *by_step, *plan.build.scuffs_before(follower.key) ].compact.select { |other| other.status == "done" }.map(&:hands_end).max
         done && done + placement.pass.piece.house.fetch("scuff_valid_min")
       end
 

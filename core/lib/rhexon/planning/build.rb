@@ -14,6 +14,10 @@ module Rhexon
     Build = Struct.new(:placements, :by_index, :ready, :lapsed, :blocked, :goal, :late_min, keyword_init: true) do
       # @return [Array<Placement>] scuffs that were put in
       def scuffs = placements.select { |placement| placement.pass.kind == "scuff" }
+
+      # @param coat [String] key
+      # @return [Array<Placement>] scuffs before it, in order of start
+      def scuffs_before(coat) = scuffs.select { |placement| Scuff.served(placement.pass) == coat }
     end
   end
 end

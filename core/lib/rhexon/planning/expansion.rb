@@ -9,8 +9,13 @@ module Rhexon
       # @return [Hash{String=>Array<Pass>}] by piece id
       def self.queues(shop)
         index = 0
-        shop.pieces.to_h { |piece| [ piece.id, of(shop, piece, index).tap { |passes| index += passes.size } ] }
+        queues = shop.pieces.to_h { |piece| [ piece.id, of(shop, piece, index).tap { |passes| index += passes.size } ] }
+        most = most_passes.fetch("shop")
+        Rhexon.refuse_unless(index <= most, "All pieces in hand come to #{index} passes", where: "pieces", accepted: "at most #{most} passes: close jobs that are done")
+        queues
       end
+
+      def self.most_passes = Reference.table("hands").fetch("most_passes")
 
       # @param shop [Shop]
       # @param piece [Piece]
@@ -51,7 +56,14 @@ module Rhexon
         end
       end
 
+      # Counted as they are made, before anything is searched.
+      def few!(step)
+        most = self.class.most_passes.fetch("piece")
+        Rhexon.refuse_unless(@passes.size < most, "The schedule comes to more than #{most} passes: steps, coats, faces in turn and parts of a day multiply", where: "pieces/#{@piece.id}/steps/#{step["id"]}/coats", accepted: "at most #{most}: fewer coats, faces laid on together, or several pieces")
+      end
+
       def add(step, coat, turn, range, part, later)
+        few!(step)
         room = room(step)
         pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece, step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught,
                         kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,

@@ -5,9 +5,10 @@ module Rhexon
       DAY = 1440
 
       # @!attribute placed [Array<Placement, nil>] by index of the pass
-      # @!attribute scuffs [Hash{String=>Placement}] by key of the coat they serve
+      # @!attribute scuffs [Hash{String=>Placement}] the last one by key of the coat they serve
+      # @!attribute scuffed [Array<Placement>] all of them
       # @!attribute ends   [Array<Integer>] minute from which each piece is free
-      attr_reader :placed, :scuffs, :ends
+      attr_reader :placed, :scuffs, :scuffed, :ends
 
       # @param shop [Shop]
       # @param queues [Hash{String=>Array<Pass>}]
@@ -17,6 +18,7 @@ module Rhexon
         @drier = drier
         @placed = Array.new(queues.values.sum(&:size))
         @scuffs = {}
+        @scuffed = []
         @windows = Windows.new(shop, drier, @placed, @scuffs)
         queues.each_value { |passes| fix_all(passes) }
         @ends = queues.map { |id, passes| ends_of(id, passes) }
@@ -27,7 +29,10 @@ module Rhexon
       def column(name) = (@columns ||= {})[name] ||= @placed.map { |placement| placement ? placement[name] || 0 : (name == :earlier ? 0 : nil) }.freeze
 
       # @return [Array<Placement>]
-      def all = @placed.compact + @scuffs.values
+      def all = @placed.compact + @scuffed
+
+      # @return [Integer] which turn the next scuff before a coat is
+      def next_scuff(coat) = scuffed.count { |placement| Scuff.served(placement.pass) == coat } + 1
 
       # Takes from a build what is not free any more: hands and tool of work in hand, air that is dusty, rooms and racks with wet films.
       # @param trial [Search::Trial]
@@ -47,10 +52,17 @@ module Rhexon
       def fix_all(passes)
         passes.each_with_index do |pass, at|
           outwaited(pass, passes.drop(at + 1)) if pass.kind == "wait"
-          fact = @shop.facts["#{pass.key}/scuff"]
-          fix(Scuff.before(pass, @shop), fact) if fact&.started_at
+          fix_scuffs(pass)
           fact = @shop.facts[pass.key]
           fix(pass, fact) if fact&.started_at
+        end
+      end
+
+      def fix_scuffs(pass)
+        turn = 1
+        while (fact = @shop.facts[Scuff.key(pass.key, turn)])&.started_at
+          fix(Scuff.before(pass, @shop, turn), fact)
+          turn += 1
         end
       end
 
@@ -86,7 +98,10 @@ module Rhexon
         placement.earlier = Placement.earlier(pass, placement.work_start, @placed)
         placement.milestones = @drier.milestones(pass, placement.earlier, placement.work_end) if pass.leaves_something?
         @windows.meet(placement) if pass.film?
-        pass.kind == "scuff" ? @scuffs[Scuff.served(pass)] = placement : @placed[pass.index] = placement
+        return @placed[pass.index] = placement unless pass.kind == "scuff"
+
+        @scuffs[Scuff.served(pass)] = placement
+        @scuffed << placement
       end
 
       def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair_min) }

@@ -6,9 +6,10 @@ module Rhexon
 
       # @param pass [Pass] a coat
       # @param shop [Shop]
-      # @return [Pass] key of the coat with /scuff
-      def before(pass, shop)
-        Pass.new(key: "#{pass.key}/scuff", piece: pass.piece, step: pass.step, coat: pass.coat, faces: pass.faces, caught: [], kind: "scuff", range: pass.range, each_min: each_min(pass), setup_min: 0, cleanup_min: 0,
+      # @param turn [Integer] 1 for the first; a scuff that grew too old before its coat is done again under a key of its own
+      # @return [Pass] key of the coat with /scuff, /scuff2 ...
+      def before(pass, shop, turn = 1)
+        Pass.new(key: key(pass.key, turn), piece: pass.piece, step: pass.step, coat: pass.coat, faces: pass.faces, caught: [], kind: "scuff", range: pass.range, each_min: each_min(pass), setup_min: 0, cleanup_min: 0,
                  room: room(pass, shop), dry_room: pass.dry_room, pauses: true, dust: true, tools: [], inserted: true, needs: [], under: [], abraded_by: {}, mates: []).freeze
       end
 
@@ -18,8 +19,11 @@ module Rhexon
       # In the sanding room, where the shop has one.
       def room(pass, shop) = shop.room_for("sand") || pass.room
 
+      # @return [String] key of a scuff before a coat
+      def key(coat, turn) = "#{coat}/scuff#{turn if turn > 1}"
+
       # @return [String] key of the coat that a scuff serves
-      def served(pass) = pass.key.delete_suffix("/scuff")
+      def served(pass) = pass.key.sub(%r{/scuff\d*\z}, "")
     end
   end
 end

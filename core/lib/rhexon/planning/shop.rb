@@ -118,6 +118,8 @@ module Rhexon
       end
 
       def piece(record)
+        most = Reference.table("hands").fetch("most_faces")
+        Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many", where: "faces", accepted: "up to #{most}; write it as several pieces")
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)

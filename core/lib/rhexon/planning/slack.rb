@@ -84,8 +84,8 @@ module Rhexon
 
       def scuff_valid_until(placement)
         ends = placement.pass.abraded_by.values.flatten.filter_map { |index| @plan.build.by_index[index]&.hands_end }
-        own = @plan.placements.find { |other| other.pass.key == "#{placement.pass.key}/scuff" }
-        [ *ends.select { |done| done <= placement.work_start }, *own&.hands_end ].max&.+(placement.pass.piece.house.fetch("scuff_valid_min"))
+        own = @plan.build.scuffs_before(placement.pass.key).map(&:hands_end)
+        [ *ends.select { |done| done <= placement.work_start }, *own ].max&.+(placement.pass.piece.house.fetch("scuff_valid_min"))
       end
 
       # What waits for it, back through the air of those hours.

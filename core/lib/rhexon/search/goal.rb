@@ -49,7 +49,7 @@ module Rhexon
         end
       end
 
-      def scuffs(trial) = trial.scuff.count(&:itself) + @m.logged.scuffs.size
+      def scuffs(trial) = trial.scuff.count(&:itself) + @m.logged.scuffed.size
 
       # Distinct piece and local date on which hands are on it.
       def sessions(trial)

@@ -12,12 +12,13 @@ module Rhexon
         @t = trial
         @placed = model.logged.placed.dup
         @scuffs = model.logged.scuffs.dup
+        @again = []
         @windows = Planning::Windows.new(model.shop, model.drier, @placed, @scuffs)
       end
 
       def build
         @m.passes.each_index { |index| unfold(index) if @t.start[index] && @placed[index].nil? && @t.hands_end[index] }
-        all = @placed.compact + @scuffs.values
+        all = @placed.compact + @m.logged.scuffed + @again
         Planning::Build.new(placements: all.sort_by { |placement| [ placement.hands_start, placement.hands_end, placement.pass.index || 0 ] }, by_index: @placed,
                             ready: @m.queues.keys.zip(@t.ready).to_h, lapsed: @t.lapsed.map { |index| @m.passes[index].key }, blocked: blocked, goal: @t.goal, late_min: @m.goal.late(@t))
       end
@@ -48,8 +49,9 @@ module Rhexon
 
       def scuff(index, pass)
         start, finish, who = @t.scuff[index]
-        @scuffs[pass.key] = Planning::Placement.new(pass: Planning::Scuff.before(pass, @m.shop), hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
-                                                    first_end: start + @m.scuff_min[index] / @m.count[index], work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned")
+        again = Planning::Scuff.before(pass, @m.shop, @m.logged.next_scuff(pass.key))
+        @scuffs[pass.key] = Planning::Placement.new(pass: again, hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
+                                                    first_end: start + @m.scuff_min[index] / @m.count[index], work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned").tap { |placement| @again << placement }
       end
 
       def hands(index)

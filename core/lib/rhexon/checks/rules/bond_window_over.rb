@@ -15,7 +15,7 @@ module Rhexon
           end
         end
 
-        def inserted_scuff?(context, coat) = context.placements.any? { |placement| placement.pass.key == "#{coat.pass.key}/scuff" && placement.status == "planned" }
+        def inserted_scuff?(context, coat) = context.plan.build.scuffs_before(coat.pass.key).any? { |placement| placement.status == "planned" }
 
         def scuffed(context, coat, window)
           sentence = "#{context.title(lower(context, window))} #{window.closes_at < context.shop.now ? "shut" : "shuts"} #{context.clock(window.closes_at)}, before hands #{window.closes_at < context.shop.now ? "were" : "are"} free for the next coat. A scuff is planned so that it bites."
