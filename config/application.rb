@@ -1,4 +1,5 @@
 require_relative "boot"
+require_relative "../lib/plain_answers"
 
 require "rails"
 require "active_model/railtie"
@@ -14,7 +15,8 @@ Bundler.require(*Rails.groups)
 module Workshop
   class Application < Rails::Application
     config.load_defaults 7.2
-    config.autoload_lib(ignore: %w[tasks])
+    config.autoload_lib(ignore: %w[tasks plain_answers.rb])
+    config.exceptions_app = PlainAnswers
     config.generators.system_tests = nil
     config.time_zone = "UTC"
     # Triggers keep the log append-only; only SQL can describe them.

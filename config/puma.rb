@@ -1,5 +1,5 @@
-# One process with three threads suits SQLite: writers queue, readers do not.
-threads_count = ENV.fetch("RAILS_MAX_THREADS", 3)
+# One process suits SQLite: writers queue, readers do not. Long work takes two threads at most (SlowWork), so that three answer what is quick.
+threads_count = ENV.fetch("RAILS_MAX_THREADS", 5)
 threads threads_count, threads_count
 
 bind "tcp://#{ENV.fetch("BIND", "127.0.0.1")}:#{ENV.fetch("PORT", 3000)}"

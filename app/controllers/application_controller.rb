@@ -3,9 +3,13 @@ class ApplicationController < ActionController::Base
   rescue_from StandardError, with: :failed
   rescue_from Rhexon::Refusal, with: :refused
   rescue_from Trouble, with: :failed
+  rescue_from SlowWork::Busy, with: :busy
   rescue_from ActionController::InvalidAuthenticityToken, with: :without_token
   rescue_from Entry::Conflict, with: :conflicting
-  rescue_from ActiveRecord::RecordNotFound, with: :missing
+  rescue_from ActiveRecord::RecordInvalid, ActiveRecord::RecordNotDestroyed, with: :invalid
+  rescue_from ActiveModel::RangeError, with: :too_large
+  rescue_from ActiveRecord::RecordNotFound, ActiveStorage::FileNotFoundError, with: :missing
+  rescue_from ActionController::UnknownFormat, with: :no_such_format
   rescue_from ActionController::ParameterMissing, with: :incomplete
   rescue_from ActionDispatch::Http::Parameters::ParseError, with: :incomplete
 
@@ -14,6 +18,17 @@ class ApplicationController < ActionController::Base
   def self.keeps_sound(*actions, of: nil)
     around_action(only: actions) { |controller, action| SoundChange.keep!(drawn: of && Array(controller.send(of)), &action) }
   end
+
+  # What an action takes from a request, by name and type (Given).
+  def self.takes(*actions, **shape)
+    actions.each { |action| shapes[action.to_s] = shape }
+    before_action(only: actions) { body }
+  end
+
+  def self.shapes = @shapes ||= {}
+
+  # Actions that take long: a few at a time, beside the threads that answer the bench.
+  def self.takes_long(*actions) = around_action(only: actions) { |_, action| SlowWork.turn(&action) }
 
   inertia_share { shared }
 
@@ -42,10 +57,16 @@ class ApplicationController < ActionController::Base
   # Not foreseen, or the shop's file cannot be read or written just now.
   def failed(error)
     return tell({ sentence: Trouble.database_sentence(error), where: "", again: true }, :service_unavailable) if Trouble.of_database?(error)
+    return tell({ sentence: "That cannot be kept: #{error.cause.message.sub(/\A\w+ constraint failed: /, "")}.", where: "" }, :unprocessable_entity) if error.cause.is_a?(SQLite3::ConstraintException)
 
     trouble = error.is_a?(Trouble) ? error : Trouble.new(error, "That did not work on the shop's computer, and nothing was changed")
     tell({ **said(trouble), number: trouble.number }, error.is_a?(Trouble) ? :unprocessable_entity : :internal_server_error)
   end
+
+  def invalid(error) = error.record.errors.first.then { |first| tell({ sentence: first ? first.message : error.message, where: first ? first.attribute.to_s : "" }, :unprocessable_entity) }
+  def too_large(_error) = tell({ sentence: "A number is too large to be kept.", where: "" }, :unprocessable_entity)
+  def no_such_format(_error) = tell({ sentence: "This is not to be had in that form.", where: request.path }, :not_acceptable)
+  def busy(error) = tell({ sentence: error.message, where: "", again: true }, :service_unavailable)
 
   # Its cookies were deleted, or are from before another secret: this answer brings a new token, and the page sends once more.
   def without_token(_error)
@@ -67,8 +88,13 @@ class ApplicationController < ActionController::Base
 
   def incomplete(error) = tell({ sentence: "The request is not complete: #{error.message.lines.first.strip}", where: "" }, :bad_request)
 
-  # JSON sent by the pages, with string keys, as it came.
-  def body = @body ||= request.request_parameters.except(controller_name.singularize)
+  # What the pages sent, with string keys: the fields that the action takes, each of its type.
+  # @raise [Rhexon::Refusal]
+  def body = @body ||= Given.read(request.request_parameters, self.class.shapes.fetch(action_name, {}))
+
+  # A word of the address' query; whatever is not one counts as none.
+  # @return [String, nil]
+  def query(name) = params[name].then { |value| value if Given.text?(value, Given::WORDS) }
 
   def instant(text)
     Time.iso8601(text.to_s)

@@ -1,5 +1,7 @@
 # Floors, halls and walls laid on in sections.
 class AreasController < ApplicationController
+  takes :create, fields: :table
+
   def show = render(inertia: "Area", props: { choices: LargeArea.choices, first: LargeArea::FIRST })
 
   def create

@@ -1,6 +1,9 @@
 # Cans, jars and mixes.
 class BatchesController < ApplicationController
   keeps_sound :create, :update, :box
+  takes :create, product: :whole, amount: :typed, lot: :name, state: :name, on: :name, client_id: :id
+  takes :update, act: :name, left: :typed, grams: :typed, client_id: :id
+  takes :box, batches: :list, client_id: :id
 
   def show
     render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }

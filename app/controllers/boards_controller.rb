@@ -1,6 +1,12 @@
 # Sample boards.
 class BoardsController < ApplicationController
   keeps_sound :create, :quick, :read_file, :making
+  takes :create, name: :name, wood: :name, grain: :name, timber_lot: :name, width_mm: :typed, height_mm: :typed, cells: :typed, piece_id: :typed, layers_from: :typed
+  takes :quick, client_id: :id, readings: :list, observer: :name, light: :name
+  takes :making
+  takes :verdict, client_id: :id, cell: :whole, reason: :words
+  takes :read_file, file: :file
+  takes :picks, client_id: :id, winner: :whole, loser: :whole, light: :name, observer: :name
 
   def index
     boards = Board.includes(:piece, cells: %i[readings photos]).order(made_on: :desc, id: :desc)
@@ -56,7 +62,7 @@ class BoardsController < ApplicationController
   end
 
   def read_file
-    file = params[:file] or raise Rhexon::Refusal.new("Choose a file", where: "file", accepted: "CGATS text")
+    file = body["file"] or raise Rhexon::Refusal.new("Choose a file", where: "file", accepted: "CGATS text")
     raise Rhexon::Refusal.new("The file is too large", where: "file", accepted: "at most 1 MB") if file.size > 1.megabyte
 
     board = Board.find(params[:id])
@@ -77,7 +83,7 @@ class BoardsController < ApplicationController
   end
 
   def create
-    board = NewBoard.new(params.permit(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :cells, :piece_id, :layers_from), made_on: today)
+    board = NewBoard.new(body.symbolize_keys, made_on: today)
     if (made = board.save)
       redirect_to board_path(made), status: :see_other
     else

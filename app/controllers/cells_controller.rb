@@ -2,6 +2,12 @@
 class CellsController < ApplicationController
   keeps_sound :update, :readings, :measure
   keeps_sound :promotion, of: :piece
+  takes :update, layers: :list, ruined: :words
+  takes :readings, client_id: :id, kind: :name, value: :any, observer: :name, light: :name, taken_at: :name
+  takes :measure, client_id: :id, measure: :name, observer: :name, light: :name
+  takes :photo_colour, client_id: :id, photo: :whole, patch: :list, grey: :list, white: :any, observer: :name
+  takes :approve, client_id: :id, name: :name, light: :name
+  takes :promotion, :promotion_preview, piece_id: :whole, methods: :table
 
   def update
     attributes = body.slice("layers", "ruined")

@@ -1,6 +1,7 @@
 # Papers, pads, strainers, tape.
 class ConsumablesController < ApplicationController
   keeps_sound :create, :update
+  takes :create, :update, name: :name, unit: :name, pack: :number, price: :number, left: :number, wear: :table
 
   def create = keep(Consumable.new(wear: []))
   def update = keep(Consumable.find(params[:id]))
@@ -8,11 +9,7 @@ class ConsumablesController < ApplicationController
   private
 
   def keep(consumable)
-    numbers = body.slice("pack", "price", "left")
-    odd, = numbers.find { |_, value| !(value.nil? || value.is_a?(Numeric)) }
-    raise Rhexon::Refusal.new("#{numbers[odd].inspect} is no number", where: odd, accepted: "0 or more") if odd
-
-    consumable.assign_attributes(**body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **numbers)
+    consumable.assign_attributes({ **body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **body.slice("pack", "price", "left") })
     consumable.wear = wear if body["wear"]
     raise Rhexon::Refusal.new(consumable.errors.first.message, where: consumable.errors.first.attribute.to_s) unless consumable.save
 

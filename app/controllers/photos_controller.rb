@@ -1,9 +1,10 @@
 # Photos: taken in, shown, and asked for the colour of a marked patch.
 class PhotosController < ApplicationController
-  rescue_from ActiveStorage::FileNotFoundError, with: :missing
+  takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words, piece_id: :typed
+  takes :colour, patch: :list, grey: :list, white: :any
 
   def create
-    photo = Photo.transaction { Photo.take!(params[:file], client_id: params[:client_id], words: params[:words], light: params[:light], **subject) }
+    photo = Photo.transaction { Photo.take!(body["file"], client_id: body["client_id"], words: body["words"], light: body["light"], **subject) }
     render json: { photo: PhotoSerializer.new(photo).to_h }
   end
 
@@ -33,10 +34,10 @@ class PhotosController < ApplicationController
   end
 
   def subject
-    return { cell: Cell.find(params[:cell_id]) } if params[:cell_id].present?
-    return { entry: noted(params[:pass].to_s) } if params[:pass].present?
+    return { cell: Cell.find(body["cell_id"]) } if body["cell_id"].present?
+    return { entry: noted(body["pass"]) } if body["pass"].present?
 
-    params[:piece_id].present? ? { piece: Piece.find(params[:piece_id]) } : {}
+    body["piece_id"].present? ? { piece: Piece.find(body["piece_id"]) } : {}
   end
 
   # A photo taken at the bench is of what is in hand: a note in the log.
@@ -44,6 +45,6 @@ class PhotosController < ApplicationController
     piece = Piece.from_core(pass.split("/").first)
     placement = ShopFloor.new.plan.of_piece(piece.core_id).find { |found| found.pass.key == pass } or raise Rhexon::Refusal.new("The schedule has no such work: #{pass}", where: "pass", accepted: "work of the schedule as it is now")
     words = Rhexon::Schedule::Words.step(placement.pass.step, placement.pass.product&.name)
-    Entry.record!(client_id: "note-#{params[:client_id]}", kind: "note", happened_at: Time.current, piece: piece, revision: piece.schedule.head, pass_key: pass, body: { "words" => params[:words].presence || words })
+    Entry.record!(client_id: "note-#{body["client_id"]}", kind: "note", happened_at: Time.current, piece: piece, revision: piece.schedule.head, pass_key: pass, body: { "words" => body["words"].presence || words })
   end
 end

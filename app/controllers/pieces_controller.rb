@@ -1,6 +1,7 @@
 # Jobs and their pieces.
 class PiecesController < ApplicationController
   keeps_sound :create, :update
+  takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed, wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name, wanted_gloss: :name, light: :name, faces: :list
 
   def index
     floor = ShopFloor.new
@@ -10,7 +11,7 @@ class PiecesController < ApplicationController
   end
 
   def new
-    render inertia: "Pieces/New", props: choices.merge(job_id: params[:job_id]&.to_i)
+    render inertia: "Pieces/New", props: choices.merge(job_id: query(:job_id)&.to_i)
   end
 
   def create
@@ -60,23 +61,31 @@ class PiecesController < ApplicationController
   def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
 
   def job
-    params[:job_id].present? ? Job.in_hand.find(params[:job_id]) : Job.new(client: params[:client], place: params[:place].presence, due_on: params[:due])
+    body["job_id"].present? ? Job.in_hand.find(body["job_id"]) : Job.new(client: body["client"], place: body["place"].presence, due_on: body["due"])
   end
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
 
-  def given = @given ||= params.permit(:name, :count, :wood, :use, :arris, :look, :wanted_colour, :wanted_gloss, :light, faces: %i[name area_m2 grain kind])
+  def given = body.except("job_id", "client", "place", "due", "faces")
 
   def piece_params
-    given.to_h.except("faces").compact_blank.merge(faces_attributes: faces.each_with_index.map { |face, index| face.merge(position: index) })
+    given.compact_blank.merge("faces_attributes" => faces.each_with_index.map { |face, index| { **face, "position" => index } })
   end
 
   def edited
     known = piece.faces.index_by(&:name)
-    given.to_h.except("faces").merge(faces_attributes: faces.each_with_index.map { |face, index| face.merge(id: known[face[:name]]&.id, position: index) })
+    given.merge("faces_attributes" => faces.each_with_index.map { |face, index| { **face, "id" => known[face["name"]]&.id, "position" => index } })
   end
 
-  def faces = given[:faces] || []
+  FACE = { name: :name, area_m2: :typed, grain: :name, kind: :name }.freeze
+
+  def faces
+    (body["faces"] || []).map do |face|
+      raise Rhexon::Refusal.new("A face has a name, an area and a grain", where: "faces") unless face.is_a?(Hash)
+
+      Given.read(face, FACE)
+    end
+  end
 
   def errors_of(piece)
     own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)

@@ -1,6 +1,8 @@
 # The plan of the whole shop: all pieces over one clock, what it could aim at, the chance of being ready, and the plan that was accepted.
 class PlansController < ApplicationController
   keeps_sound :accept
+  takes_long :goals, :chance
+  takes :accept, digest: :name
 
   def show
     props = ShopPlanState.new.to_h

@@ -1,6 +1,8 @@
 # One product with all its figures; import and export of all.
 class ProductsController < ApplicationController
   keeps_sound :create, :update, :destroy, :retire, :take_up, :import
+  takes :create, :update, maker: :name, name: :name, role: :name, colour: :name, kind: :name, code: :name, figures: :table
+  takes :import, file: :file
 
   def show
     return render(inertia: "Refused", props: { error: { sentence: "#{product.full_name}: #{product.unsound}", where: "product" } }) if product.unsound
@@ -10,7 +12,7 @@ class ProductsController < ApplicationController
 
   # Empty, or a copy of another.
   def new
-    from = params[:copy] && Product.find(params[:copy])
+    from = query(:copy) && Product.find(query(:copy))
     fresh = from ? from.dup.tap { |copy| copy.assign_attributes(name: "#{from.name}, copy", code: Product.free_code("#{from.code}_copy")) } : Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear", figures: {})
     render inertia: "Shelf/Product", props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
   end
@@ -51,8 +53,8 @@ class ProductsController < ApplicationController
   end
 
   def import
-    file = params[:file]
-    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file.respond_to?(:read)
+    file = body["file"]
+    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file
 
     render json: ProductFile.read(file.read).to_h
   end
@@ -60,7 +62,7 @@ class ProductsController < ApplicationController
   private
 
   # By number, or by the code that schedules use.
-  def product = @product ||= Product.find_by(code: params[:id]) || Product.find(params[:id])
+  def product = @product ||= Product.find_by(code: params[:id].to_s) || Product.find(params[:id])
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices

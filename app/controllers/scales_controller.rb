@@ -1,6 +1,7 @@
 # The bench scale, real or stand-in.
 class ScalesController < ApplicationController
   rescue_from Devices::Scale::Silent, with: :silent
+  takes :hand, act: :name, g_per_s: :number, grams: :number, fault: :name
 
   def show
     reading = scale.reading(now: now)

@@ -1,7 +1,11 @@
 # The schedule of a piece: shown, edited, undone, and asked "what if".
 class SchedulesController < ApplicationController
   before_action :piece
+  takes_long :what_ifs, :chance
   rescue_from Schedule::Stale, with: :stale
+  takes :what_if, operation: :table, face: :name, sequence: :whole
+  takes :edits, operation: :table, base: :whole, reason: :words, face: :name, sequence: :whole
+  takes :undo, :redo, face: :name, sequence: :whole
 
   def show
     return render json: state.to_h(face) if request.format.json?
@@ -56,7 +60,7 @@ class SchedulesController < ApplicationController
   def schedule = piece.schedule
   def state = @state ||= ScheduleState.new(piece)
   # The face to draw; one that the piece has not is left to the page's first.
-  def face = [ body["face"], params[:face] ].grep(String).find { |name| piece.faces.map(&:name).include?(name) }
+  def face = [ body["face"], query(:face) ].compact.find { |name| piece.faces.map(&:name).include?(name) }
 
   # Kept once it is planned and drawn; the answer is what was drawn.
   def kept(&write)

@@ -3,8 +3,8 @@ class ShelfController < ApplicationController
   VIEWS = %w[products batches shopping].freeze
 
   def show
-    view = VIEWS.include?(params[:view]) ? params[:view] : "products"
-    render inertia: "Shelf/Index", props: { view: view, found: params[:product], **send(:"#{view}_props") }
+    view = VIEWS.include?(query(:view)) ? query(:view) : "products"
+    render inertia: "Shelf/Index", props: { view: view, found: query(:product), **send(:"#{view}_props") }
   end
 
   private

@@ -1,6 +1,13 @@
 # The shop itself: its rooms and their air, its people and hours.
 class ShopsController < ApplicationController
   keeps_sound :hours, :person, :tool, :goal, :house, :room, :measured
+  takes :hours, person: :whole, week: :table, days: :list
+  takes :person, id: :whole, name: :name, at_bench: :flag, skills: :names
+  takes :tool, id: :whole, name: :name, used_for: :name
+  takes :goal, goal: :name
+  takes :house, rule: :name, value: :typed
+  takes :room, id: :whole, name: :name, air: :name, uses: :names, rack_places: :whole, t_c: :typed, rh: :typed, daily: :list
+  takes :measured, file: :file
 
   def show
     render inertia: "Shop", props: props
@@ -24,7 +31,7 @@ class ShopsController < ApplicationController
   # Somebody new, or what somebody may do and whether the plan counts on them.
   def person
     found = body["id"].present? ? Person.find(body["id"]) : Person.new
-    found.assign_attributes(body.slice("name", "at_bench", "skills").compact_blank.merge(body.slice("at_bench", "skills")))
+    found.assign_attributes({ **body.slice("name", "at_bench").compact, **body.slice("skills") })
     refuse_empty_bench!(found)
     refuse_renamed!(found)
     keep!(found)
@@ -59,11 +66,11 @@ class ShopsController < ApplicationController
   end
 
   def measured
-    file = params[:file]
-    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "a logger's CSV") unless file.respond_to?(:read)
+    file = body["file"]
+    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "a logger's CSV") unless file
 
     report = LoggerFile.read!(Room.find(params[:id]), file.read)
-    render json: props.merge(report: { hours: report.hours, refused: report.refused.size, first_refused: report.refused.first && "row #{report.refused.first[:row]}: #{report.refused.first[:sentence]}" })
+    render json: props.merge(report: { hours: report.hours, refused: report.refused_rows, first_refused: report.refused.first && "row #{report.refused.first[:row]}: #{report.refused.first[:sentence]}" })
   end
 
   private

@@ -1,6 +1,8 @@
 # Small sums, and the texts that explain them.
 class SumsController < ApplicationController
-  def show = render(inertia: "Sums/Show", props: { first: params[:sum] })
+  takes :create, question: :name, fields: :table
+
+  def show = render(inertia: "Sums/Show", props: { first: query(:sum) })
 
   def create
     fields = body["fields"].is_a?(Hash) ? body["fields"].transform_values { |value| value.to_s.first(60) } : {}

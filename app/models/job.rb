@@ -4,8 +4,6 @@ class Job < ApplicationRecord
   DUE_AT = "17:00"
 
   has_many :pieces, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :job
-  validates :client, length: { maximum: 200, message: "A name has at most 200 letters." }
-  validates :place, length: { maximum: 500, message: "A place has at most 500 letters." }
   validates :client, presence: { message: "Name the client or the job." }
   validate { errors.add(:due, "A due date is within ten years.") if due_at && due_at_changed? && !Rhexon::Planning::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60) }
   validate { errors.add(:due, "A due date is a day, such as 2026-12-18.") if @due_is_no_day }

@@ -5,52 +5,93 @@ class LoggerFile
   MOST_ROWS = 200_000
   COLUMNS = { at: /\A(time|date|datetime|zeit|timestamp|at)\b/i, t_c: /\A(t_?c|temp)/i, rh: /\A(rh|hum|feuchte|r\.?h)/i }.freeze
 
-  Report = Struct.new(:hours, :refused, :from, :to, keyword_init: true)
+  # Hours kept with one statement.
+  SLICE = 1_000
+  # Refused rows that are remembered for the report.
+  TOLD = 50
+
+  # @!attribute refused [Array<Hash>] the first rows that could not be read, each with its reason
+  # @!attribute refused_rows [Integer] all of them
+  Report = Struct.new(:hours, :refused, :refused_rows, :from, :to, keyword_init: true)
+  # What the rows of an hour come to.
+  Hour = Struct.new(:t_c, :rh, :rows)
 
   # @param room [Room]
   # @param bytes [String]
   # @return [Report]
   # @raise [Rhexon::Refusal]
   def self.read!(room, bytes)
-    text = ProductFile.utf8(bytes).delete_prefix("\uFEFF")
-    rows, refused = new(text).rows
-    raise Rhexon::Refusal.new("No row of the file could be read#{": #{refused.first[:sentence]}" if refused.any?}", where: "file", accepted: "a time, °C and % RH in each row") if rows.empty?
-
-    hours = rows.group_by { |row| row[:at].beginning_of_hour }.map do |hour, found|
-      { room_id: room.id, at: hour, until: hour + 1.hour, kind: "logger", t_c: found.sum { |row| row[:t_c] } / found.size, rh: found.sum { |row| row[:rh] } / found.size, air: room.air, created_at: Time.current }
-    end
-    ClimateReading.upsert_all(hours, unique_by: %i[room_id kind at])
-    Report.new(hours: hours.size, refused: refused, from: rows.map { |row| row[:at] }.min, to: rows.map { |row| row[:at] }.max)
+    Rhexon.refuse_unless(bytes.bytesize <= ProductFile::MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB", where: "file", accepted: "up to #{ProductFile::MOST_BYTES / 1.megabyte} MB")
+    new(ProductFile.utf8(bytes).delete_prefix("\uFEFF")).keep!(room)
   end
 
   def initialize(text)
     @text = text
+    @hours = {}
+    @refused = []
+    @refused_rows = 0
+    @zone = Time.find_zone(Shop.current.zone)
+    @now = Time.current.to_i / 60
   end
 
-  # @return [Array(Array<Hash>, Array<Hash>)] sound rows, and refused ones with their reason
-  def rows
-    separator = [ ",", ";", "\t" ].max_by { |candidate| @text.lines.first.to_s.count(candidate) }
-    table = CSV.parse(@text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true)
-    Rhexon.refuse_unless(table.size <= MOST_ROWS, "The file has #{table.size} rows", where: "file", accepted: "up to #{MOST_ROWS}")
-    names = COLUMNS.transform_values { |pattern| table.headers.compact.find { |header| header.strip.match?(pattern) } }
-    missing = names.select { |_, header| header.nil? }.keys
-    Rhexon.refuse_unless(missing.empty?, "The file lacks #{missing.map { |name| { at: "a time", t_c: "a temperature", rh: "a humidity" }.fetch(name) }.to_sentence}", where: "row 1", accepted: "columns such as time, t_c, rh")
-    sound = table.each_with_index.map { |cells, index| row(cells, names, index + 2) }
-    sound.partition { |found| found[:at] }.then { |good, bad| [ good, bad ] }
-  rescue CSV::MalformedCSVError => error
-    raise Rhexon::Refusal.new("The file is not CSV: #{error.message.first(120)}", where: "file")
+  # @return [Report]
+  def keep!(room)
+    read
+    Rhexon.refuse_unless(@hours.any?, "No row of the file could be read#{": #{@refused.first[:sentence]}" if @refused.any?}", where: "file", accepted: "a time, °C and % RH in each row")
+    written = Time.current
+    @hours.each_slice(SLICE) do |slice|
+      ClimateReading.upsert_all(slice.map { |at, hour| { room_id: room.id, at: at, until: at + 1.hour, kind: "logger", t_c: hour.t_c / hour.rows, rh: hour.rh / hour.rows, air: room.air, created_at: written } }, unique_by: %i[room_id kind at])
+    end
+    Report.new(hours: @hours.size, refused: @refused, refused_rows: @refused_rows, from: @hours.keys.min, to: @hours.keys.max)
   end
 
   private
 
-  def row(cells, names, number)
-    at = Time.find_zone(Shop.current.zone).parse(cells[names[:at]].to_s)
-    t_c, rh = %i[t_c rh].map { |name| Float(cells[names[name]].to_s.strip.tr(",", "."), exception: false) }
-    return { row: number, sentence: "#{cells[names[:at]].inspect} is no time within ten years" } unless at && Rhexon::Planning::Zone.near?(at.to_i / 60, Time.current.to_i / 60)
-    return { row: number, sentence: "#{cells[names[:t_c]].inspect} °C, #{cells[names[:rh]].inspect} % cannot be" } unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
+  # Row by row: the file is counted before it is read, and no more of it is held than its hours.
+  def read
+    lines = @text.count("\n")
+    Rhexon.refuse_unless(lines <= MOST_ROWS, "The file has #{lines} rows", where: "file", accepted: "up to #{MOST_ROWS}")
+    first = @text.each_line.find { |line| line.strip != "" }.to_s
+    separator = [ ",", ";", "\t" ].max_by { |candidate| first.count(candidate) }
+    csv = CSV.new(@text, col_sep: separator, liberal_parsing: true, skip_blanks: true)
+    places = columns(csv.shift || [])
+    number = 1
+    while (cells = csv.shift)
+      number += 1
+      add(number, *places.map { |place| cells[place] })
+    end
+  rescue CSV::MalformedCSVError => error
+    raise Rhexon::Refusal.new("The file is not CSV: #{error.message.first(120)}", where: "file")
+  end
 
-    { at: at, t_c: t_c, rh: rh }
+  # @return [Array<Integer>] where time, temperature and humidity stand
+  def columns(headers)
+    places = COLUMNS.transform_values { |pattern| headers.index { |header| header.to_s.strip.match?(pattern) } }
+    missing = places.select { |_, place| place.nil? }.keys
+    Rhexon.refuse_unless(missing.empty?, "The file lacks #{missing.map { |name| { at: "a time", t_c: "a temperature", rh: "a humidity" }.fetch(name) }.to_sentence}", where: "row 1", accepted: "columns such as time, t_c, rh")
+    places.values_at(:at, :t_c, :rh)
+  end
+
+  def add(number, time, *figures)
+    at = instant(time) or return refuse(number, "#{time.to_s.first(40).inspect} is no time within ten years")
+    t_c, rh = figures.map { |figure| Float(figure.to_s.strip.tr(",", "."), exception: false) }
+    return refuse(number, "#{figures.map { |figure| figure.to_s.first(20) }.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be") unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
+
+    hour = @hours[at.beginning_of_hour] ||= Hour.new(0.0, 0.0, 0)
+    hour.t_c += t_c
+    hour.rh += rh
+    hour.rows += 1
+  end
+
+  def instant(text)
+    at = @zone.parse(text.to_s)
+    at if at && Rhexon::Planning::Zone.near?(at.to_i / 60, @now)
   rescue ArgumentError
-    { row: number, sentence: "#{cells[names[:at]].inspect} is no time" }
+    nil
+  end
+
+  def refuse(number, sentence)
+    @refused_rows += 1
+    @refused << { row: number, sentence: sentence } if @refused.size < TOLD
   end
 end

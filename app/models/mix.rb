@@ -1,5 +1,8 @@
 # A mix in the pot: what is to be poured, for which passes. What was poured is in the log; this only says what for.
 class Mix < ApplicationRecord
+  # Made of maker and name.
+  def self.most_letters(column) = column == "name" ? WORDS : super
+
   belongs_to :product, optional: true
   belongs_to :room, optional: true
   has_one :batch, dependent: :restrict_with_error

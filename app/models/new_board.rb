@@ -10,7 +10,7 @@ class NewBoard
 
   # @return [Board, nil] nil with +errors+ filled
   def save
-    board = Board.new(@given.slice(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :piece_id).to_h.compact_blank.merge(made_on: @made_on))
+    board = Board.new(@given.slice(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :piece_id).compact_blank.merge(made_on: @made_on))
     check(board)
     return if @errors.any?
 

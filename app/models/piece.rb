@@ -21,8 +21,6 @@ class Piece < ApplicationRecord
   validates :light, inclusion: { in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in." }
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
-  validates :name, :wood, length: { maximum: 200, message: "At most 200 letters." }
-  validates :look, length: { maximum: 500, message: "At most 500 letters." }
   validate { errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES }
   validate :wanted_look_is_understood
   validate :faces_fit_the_log, on: :update

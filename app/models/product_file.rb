@@ -5,6 +5,8 @@ class ProductFile
   IDENTITY = %w[code maker name class role colour].freeze
   NEEDED = %w[maker name class].freeze
   MOST_ROWS = 2_000
+  # A cell may hold line ends: so many lines count as a row before the file is read.
+  LINES_A_ROW = 20
   MOST_BYTES = 20.megabytes
   # A cell that a spreadsheet would run.
   RUNS = /\A[=+\-@\t\r]/
@@ -61,6 +63,8 @@ class ProductFile
     end
 
     def read_csv(text)
+      lines = text.count("\n")
+      few!(lines - 1) if lines > MOST_ROWS * LINES_A_ROW
       separator = [ ",", ";", "\t" ].max_by { |candidate| text.lines.first.count(candidate) }
       table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true, header_converters: ->(name) { name.to_s.strip.delete_prefix("'") })
       headers = table.headers.compact

@@ -3,7 +3,7 @@ Rails.application.configure do
   config.eager_load = ENV["CI"].present?
   config.consider_all_requests_local = false
   config.cache_store = :memory_store
-  config.action_dispatch.show_exceptions = :rescuable
+  config.action_dispatch.show_exceptions = :all
   config.action_controller.allow_forgery_protection = false
   config.active_support.deprecation = :stderr
   config.action_controller.raise_on_missing_callback_actions = true

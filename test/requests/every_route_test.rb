@@ -1,0 +1,183 @@
+require "test_helper"
+require_relative "../support/pictures"
+
+# Every route of the router, with nested, huge, odd-typed and missing fields: whatever is sent, nothing is answered with 500, and what is refused is refused with a sentence.
+class EveryRouteTest < RequestTest
+  include Pictures
+
+  HUGE = ("x" * 100_000).freeze
+  DEEP = 40.times.reduce("x") { |inner, _| { "a" => [ inner ] } }.freeze
+  JUNK = [ nil, 0, 7, -1, 1.5, 1e308, 10**30, "", "x", "-1", "9999-12-31", "2026-13-45T99:99:99Z", "🙂" * 40, "a\u0000b", HUGE, true, false, [], [ nil ], [ 1, "x" ], [ [ [] ] ], {}, { "a" => 1 }, { "id" => { "x" => [] } }, DEEP ].freeze
+  QUERY = [ "x", "", "-1", "99999999999999999999", "%F0%9F%99%82", "a%00b", "%ff", "x" * 5000 ].freeze
+  # Shapes of a query that a form would never make.
+  NESTED = %w[?face[]=x ?face[a]=b ?copy[]=1 ?copy[a]=b ?piece[]=1 ?piece[a]=1 ?with[a]=b ?with[][a]=b ?view[]=x ?product[]=x ?sum[]=x ?pass[]=x ?pass=a/b/c ?job_id[]=x ?id[]=1 ?a[b][c]=1&a[b]=2].freeze
+
+  # Routes that write, with a body as the pages send it. A route that is not here fails the test.
+  def bodies
+    now = { client_id: "c1", happened_at: Time.current.iso8601 }
+    key = "#{@piece.core_id}/s1/1/top"
+    pass = { **now, pass: key }
+    { "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id } ],
+      "POST /pieces/plan/accept" => [ { digest: "x" } ], "POST /pieces/plan/search" => [ {} ], "POST /pieces/plan/stop_search" => [ {} ],
+      "POST /pieces/area" => [ { fields: LargeArea::FIRST } ],
+      "PATCH /jobs/:id" => [ { client: "A", place: "B", due_on: "2026-12-24", closed: false } ],
+      "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
+      "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
+      "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
+      "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },
+      "POST /pieces/:piece_id/schedule/undo" => [ { face: "top" } ], "POST /pieces/:piece_id/schedule/redo" => [ { face: "top" } ],
+      "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ], "DELETE /photos/:id" => [ {} ], "POST /photos/:id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
+      "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], cell_id: @cell.id, target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
+      "POST /trials" => [ trial ], "POST /trials/preview" => [ trial ], "PATCH /trials/:id" => [ { weights: { "look" => 2 }, board: @board.id } ],
+      "POST /boards" => [ { name: "B2", wood: "elm", grain: "open", timber_lot: "L", width_mm: 400, height_mm: 300, cells: 2, piece_id: @piece.id, layers_from: @piece.id } ],
+      "POST /boards/:id/picks" => [ { client_id: "c1", winner: @cell.id, loser: @other.id, light: "D65", observer: "Imke" } ], "POST /boards/:id/read_file" => [ { file: "x" } ],
+      "POST /boards/:id/quick" => [ { client_id: "c1", readings: [ { cell: @cell.id, kind: "gloss", value: 30 } ], observer: "Imke", light: "D65" } ], "POST /boards/:id/verdict" => [ { client_id: "c1", cell: @cell.id, reason: "x" } ], "POST /boards/:id/making" => [ {} ],
+      "PATCH /boards/:board_id/cells/:id" => [ { layers: [ coat("s1") ], ruined: "x" } ], "POST /boards/:board_id/cells/:cell_id/approve" => [ { client_id: "c1", name: "A", light: "D65", words: "x" } ],
+      "POST /boards/:board_id/cells/:cell_id/photo_colour" => [ { client_id: "c1", photo: @photo.id, patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: true, observer: "Imke" } ],
+      "POST /boards/:board_id/cells/:cell_id/readings" => [ { client_id: "c1", kind: "lab", value: [ 50, 1, 1 ], observer: "Imke", light: "D65", taken_at: Time.current.iso8601 } ], "POST /boards/:board_id/cells/:cell_id/measure" => [ { client_id: "c1", measure: "colour", observer: "Imke", light: "D65" } ],
+      "POST /boards/:board_id/cells/:cell_id/promotion" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ], "POST /boards/:board_id/cells/:cell_id/promotion_preview" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ],
+      "POST /mix" => [ mix, { pass: key }, { components: [ { name: "a", parts: 1, density_g_per_ml: 1.0 } ], want: { amount: "1 l" } }, { recipe_id: 1, want: { amount: "1 l" } } ], "POST /mix/preview" => [ mix ],
+      "POST /mix/:mix_id/pours" => [ { **now, name: "Skerrow W20 clear satin", g: 50, batch: @can.id } ], "POST /mix/:mix_id/take_back" => [ { **now, entry: 1 } ], "POST /mix/:mix_id/way" => [ { **now, kind: "more" } ], "POST /mix/:mix_id/finish" => [ now ], "POST /mix/:mix_id/discard" => [ now ],
+      "POST /shop/hours" => [ { person: Person.first.id, week: { "1" => "07:30-16:30" }, days: [ { date: "2026-12-24", hours: "" } ] } ], "POST /shop/person" => [ { id: nil, name: "Wren", at_bench: true, skills: [ "spray" ] }, { id: Person.first.id, at_bench: true, skills: nil } ],
+      "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ], "POST /shop/goal" => [ { goal: "soonest" } ], "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
+      "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ], "POST /shop/rooms/:id/logger" => [ { file: "x" } ],
+      "POST /products" => [ product ], "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ], "POST /products/:id/retire" => [ {} ], "POST /products/:id/take_up" => [ {} ], "POST /products/import" => [ { file: "x" } ],
+      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" } }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
+      "POST /consumables" => [ consumable ], "PATCH /consumables/:id" => [ consumable ],
+      "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ], "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ] }
+  end
+
+  def operations
+    [ { op: "add_step", after: "s1", step: coat("s9") }, { op: "add_step", after: nil, step: { id: "s9", kind: "stain", product: "russet", method: "wipe", faces: [ "top" ] } }, { op: "remove_step", id: "s2" }, { op: "move_step", id: "s2", after: nil },
+      { op: "change_step", id: "s1", set: { wet_um: 90, product: "seal", method: "spray", role: "seal", coats: 2, room: "bench", dry_room: "bench", tool: "gun", thinner: "water", thinning: { percent: 5, of: "base" }, pins: [ { coat: 1, person: "Imke" } ], mask: [ "top" ], faces: [ "top" ], pattern: "crossing", support: "hung" } },
+      { op: "split_coats", id: "s1", keep: 1, new_id: "s8" }, { op: "pin", id: "s1", coat: 1, start: "2026-11-24T09:00+01:00", person: "Imke", faces: [ "top" ] }, { op: "place", set: { room: "bench", dry_room: "bench", support: "hung" } }, { op: "house", set: { scuff: "always" } },
+      { op: "all", operations: [ { op: "remove_step", id: "s1" } ] } ]
+  end
+
+  def trial = { name: "T2", piece_id: @piece.id, base_from: @piece.id, wood: "elm", grain: "open", timber_lot: "L", width_mm: 600, height_mm: 400, factors: [ { name: "coats", step: "s1", field: "coats", levels: [ 1, 2 ] } ], design: "full", runs: 2, boards: 1, shuffled: true, step_strip: false, seed: 1 }
+  def mix = { product: "w20", want: { amount: "500 ml", unit: "ml", have: nil }, thinning: { percent: 5, of: "base" }, thinner: "water", hardener_parts: 10, room: "bench", container: "1 l" }
+  def product = { maker: "M", name: "N", role: "oil", colour: "clear", kind: "shellac", code: "n", figures: { "density_g_per_ml" => "1", "milestones_min.touch" => "5", "mix" => "h12 10 volume 8 to 12", "packs" => "1000 ml 34.50" } }
+  def consumable = { name: "N", unit: "m", pack: 1, price: 2.5, left: 3, wear: { kinds: "coat", methods: "brush", grits: "P320", per_m2: "1", per_coat: "0.5" } }
+
+  setup do
+    set_up_shop
+    stock_two_part
+    @can = Batch.first
+    Tool.create!(name: "gun", used_for: "spray")
+    @piece = make_piece(steps: [ coat("s1", coats: 2), coat("s2", product: "seal") ])
+    @entry = log(@piece, "s2/1/top", "done", 1.hour.ago)
+    @board = Board.create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 1), piece: @piece)
+    @cell, @other = 2.times.map { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
+    @photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
+    @mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    Consumable.create!(name: "paper", unit: "sheets", wear: [])
+    Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ], factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
+    @sent = 0
+  end
+
+  IDS = { "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first }, "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "products" => -> { Product.find_by!(code: "waxy") }, "batches" => -> { Batch.first }, "consumables" => -> { Consumable.first },
+          "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" } }.freeze
+
+  # @return [Array<Array(String, String)>] verb and pattern of every route of ours
+  def routes
+    Rails.application.routes.routes.reject(&:internal).filter_map do |route|
+      path = route.path.spec.to_s.delete_suffix("(.:format)")
+      route.verb.split("|").reject { |verb| verb.empty? || verb == "PUT" }.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
+    end.flatten(1).uniq
+  end
+
+  # A pattern with things that are there.
+  def filled(pattern)
+    path = pattern.gsub(/\(\/?:id\)/, "/film").gsub(":piece_id", @piece.id.to_s).gsub(":board_id", @board.id.to_s).gsub(":cell_id", @cell.id.to_s).gsub(":mix_id", @mix.id.to_s).gsub(":batch_id", @can.id.to_s).gsub("/mix/:id", "/mix/#{@mix.id}").gsub("/cells/:id", "/cells/#{@cell.id}")
+    path.gsub(%r{/(\w+)/:id}) { "/#{Regexp.last_match(1)}/#{IDS.fetch(Regexp.last_match(1)).call.then { |found| found.respond_to?(:id) ? found.id : found }}" }
+  end
+
+  # Sends in a transaction that is rolled back, so that each request meets the same shop.
+  def tried(verb, path, body = nil, accept: "application/json")
+    @sent += 1
+    ApplicationRecord.transaction(requires_new: true) do
+      process(verb.downcase.to_sym, path, params: body.nil? ? nil : JSON.generate(body), headers: { "ACCEPT" => accept, **(body.nil? ? {} : { "CONTENT_TYPE" => "application/json" }) })
+      told = "#{verb} #{path} #{body.to_s.first(300)}: #{response.status} #{response.body.to_s.first(300)}"
+      assert_operator response.status, :<, 500, told
+      assert_predicate sentence, :present?, told if response.status >= 400 && accept == "application/json" && response.media_type == "application/json"
+      raise ActiveRecord::Rollback
+    end
+    Shelf.forget
+    ShopFloor.faulty = nil
+  end
+
+  # Every field of a body in turn, deep ones too, as each piece of junk and left out.
+  def mutations(body, junk)
+    paths(body).flat_map { |path| [ without(body, path), *junk.map { |value| with(body, path, value) } ] }
+  end
+
+  def paths(value, at = [])
+    inner = case value
+    when Hash then value.flat_map { |key, child| paths(child, [ *at, key ]) }
+    when Array then value.each_with_index.flat_map { |child, index| paths(child, [ *at, index ]) }
+    else []
+    end
+    at.empty? ? inner : [ at, *inner ]
+  end
+
+  def with(body, path, value)
+    copy = JSON.parse(JSON.generate(body))
+    *parents, last = path.map { |part| part.is_a?(Symbol) ? part.to_s : part }
+    parents.reduce(copy) { |inner, part| inner[part] }[last] = value
+    copy
+  end
+
+  def without(body, path)
+    copy = JSON.parse(JSON.generate(body))
+    *parents, last = path.map { |part| part.is_a?(Symbol) ? part.to_s : part }
+    parents.reduce(copy) { |inner, part| inner[part] }.then { |inner| inner.is_a?(Array) ? inner.delete_at(last) : inner.delete(last) }
+    copy
+  end
+
+  # Each body takes every fourth piece of junk in turn, so that all are sent over the whole without each field meeting each.
+  SHARE = 4
+
+  test "writing routes with odd bodies" do
+    known = bodies
+    writing = routes.reject { |verb, _| verb == "GET" }
+    assert_empty writing.map { |verb, path| "#{verb} #{path}" } - known.keys, "routes that this test does not know"
+    turn = 0
+    writing.each do |verb, pattern|
+      path = filled(pattern)
+      known.fetch("#{verb} #{pattern}").each do |body|
+        tried(verb, path, body)
+        mutations(body, JUNK.each_with_index.select { |_, index| index % SHARE == (turn += 1) % SHARE }.map(&:first)).each { |odd| tried(verb, path, odd) }
+      end
+      JUNK.each { |junk| tried(verb, path, junk) }
+      tried(verb, path)
+      QUERY.first(5).each { |odd| tried(verb, pattern.gsub(/:\w+/) { odd.gsub("/", "") }, known.fetch("#{verb} #{pattern}").first) } if pattern.include?(":")
+    end
+    assert_operator @sent, :>, 5_000
+  end
+
+  test "reading routes with odd ids and queries, as a page and as JSON" do
+    routes.select { |verb, _| verb == "GET" }.each do |verb, pattern|
+      path = filled(pattern)
+      [ "application/json", "text/html" ].each do |accept|
+        [ "", *NESTED, *QUERY.flat_map { |odd| %w[face with piece copy view pass job_id sum format].map { |name| "?#{name}=#{odd}" } }.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
+        QUERY.first(6).each { |odd| tried(verb, pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) { odd }.squeeze("/"), accept: accept) } if pattern.include?(":")
+      end
+    end
+    assert_operator @sent, :>, 1_000
+  end
+
+  test "files that are none" do
+    files = [ "", "\u0000\u0001", "x", "[]", "{}", "[1]", "{\"products\":7}", "{\"products\":[null]}", "{\"products\":[{\"maker\":7,\"name\":[],\"class\":{}}]}", "{\"products\":[{\"maker\":\"M\",\"name\":\"N\",\"class\":\"shellac\",\"wet_um\":7,\"milestones_min\":[1],\"mix\":{\"a\":1},\"packs\":[[]],\"sources\":7}]}",
+              "maker,name,class\n,,\n", "maker,name,class\n\"M,N\n", "time,t_c,rh\n", "time\n", "\xFF\xFE\x00".b, "CGATS.17\nBEGIN_DATA\n", "," * 5000, "\n" * 5000, JSON.generate(DEEP) ]
+    [ "/products/import", "/shop/rooms/#{Room.first.id}/logger", "/boards/#{@board.id}/read_file", "/photos" ].each do |path|
+      files.each do |content|
+        ApplicationRecord.transaction(requires_new: true) do
+          post path, params: { client_id: "c1", file: Rack::Test::UploadedFile.new(StringIO.new(content), "text/plain", original_filename: "f.txt") }, headers: { "ACCEPT" => "application/json" }
+          assert_operator response.status, :<, 500, "#{path} #{content.inspect.first(100)}: #{response.body.first(300)}"
+          raise ActiveRecord::Rollback
+        end
+        Shelf.forget
+      end
+    end
+  end
+end
