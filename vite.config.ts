@@ -1,6 +1,10 @@
 import tailwindcss from "@tailwindcss/vite"
 import react from "@vitejs/plugin-react"
 import { defineConfig } from "vite"
+import { compression } from "vite-plugin-compression2"
 import ruby from "vite-plugin-ruby"
 
-export default defineConfig({ plugins: [ruby(), react(), tailwindcss()] })
+// Compressed once, when they are built; fonts and pictures are compressed already.
+const squeezed = compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(js|css|svg|json)$/, threshold: 1024 })
+
+export default defineConfig({ plugins: [ruby(), react(), tailwindcss(), squeezed] })

@@ -100,6 +100,7 @@ Rails.application.routes.draw do
     post :hand
   end
 
-  get "up" => "rails/health#show"
+  get "up" => "health#show"
+  resource :first_shop, only: %i[show create], path: "begin"
   match "*path", to: "application#missing", via: :all
 end

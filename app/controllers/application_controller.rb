@@ -13,6 +13,8 @@ class ApplicationController < ActionController::Base
   rescue_from ActionController::ParameterMissing, with: :incomplete
   rescue_from ActionDispatch::Http::Parameters::ParseError, with: :incomplete
 
+  before_action :begin_first
+
   # Actions whose writes plans depend on: kept only if all can be planned, checked and drawn.
   # @param of [Symbol, nil] method that gives the pieces they change; nil: every piece is drawn
   def self.keeps_sound(*actions, of: nil)
@@ -40,6 +42,14 @@ class ApplicationController < ActionController::Base
   end
 
   private
+
+  # A shop that has not begun has one page.
+  def begin_first
+    return if Shop.exists?
+    return redirect_to(first_shop_path) unless request.format.json?
+
+    tell({ sentence: "There is no shop here yet: begin one on the first page.", where: "" }, :not_found)
+  end
 
   # What every page shows around itself; where the shop's file cannot be read, as much as is known without it.
   def shared

@@ -45,7 +45,7 @@ class ApprovalSheet
   def settles = Rhexon::Reference.table("judging").fetch("settles_days")
   def heading = @board.piece ? "Look of #{@board.piece.name.sub(/^./, &:downcase)}" : "Look of cell #{@cell.label}"
   def subject = [ @board.piece&.job&.client, "cell #{@cell.label} of #{@board.name}" ].compact.join(" · ")
-  def say(words, **options) = @pdf.text(plain(@pdf, words), leading: 3, **options)
+  def say(words, **options) = @pdf.text(words, leading: 3, **options)
   def lab(values) = values.zip([ "", "a* ", "b* " ]).map { |value, name| "#{name}#{value.round(1)}" }.join("  ")
 
   def predicted

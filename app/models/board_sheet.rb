@@ -33,7 +33,7 @@ class BoardSheet
   def x(mm) = (EDGE_MM + mm) * MM
   def y(mm) = (EDGE_MM + @board.height_mm - mm) * MM
   def box(place) = @pdf.stroke_rectangle([ x(place.x_mm), y(place.y_mm) ], place.width_mm * MM, place.height_mm * MM)
-  def words(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(plain(@pdf, text), at: [ at_x, at_y ], size: size, **options)
+  def words(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(text, at: [ at_x, at_y ], size: size, **options)
 
   def draw_board
     @pdf.line_width = 0.8
@@ -64,13 +64,13 @@ class BoardSheet
     side = CODE_MM * MM / count
     dark.each { |column, row| @pdf.fill_rectangle([ 150 * MM + column * side, @pdf.bounds.top - row * side ], side * 1.02, side * 1.02) }
     lines = [ @board.name, "#{@board.wood}#{", #{@board.timber_lot}" if @board.timber_lot}", "made #{@board.made_on.strftime("%-d %b %Y")}", "Air: ______ °C  ______ % RH    Who: ______________" ]
-    lines.each_with_index { |line, index| @pdf.text(plain(@pdf, line), size: index.zero? ? 18 : 11, style: index.zero? ? :bold : :normal) }
+    lines.each_with_index { |line, index| @pdf.text(line, size: index.zero? ? 18 : 11, style: index.zero? ? :bold : :normal) }
     @pdf.move_down(14 * MM)
   end
 
   def write_cells
     heading("Cells")
-    @board.cells.each { |cell| @pdf.text(plain(@pdf, "#{cell.label}: #{(varied(cell).presence || [ { "bare" => "bare, as sanded", "base" => "the base" }.fetch(cell.role, steps(cell)) ]).join(", ")}"), size: 10) }
+    @board.cells.each { |cell| @pdf.text("#{cell.label}: #{(varied(cell).presence || [ { "bare" => "bare, as sanded", "base" => "the base" }.fetch(cell.role, steps(cell)) ]).join(", ")}", size: 10) }
   end
 
   def write_order
@@ -78,10 +78,10 @@ class BoardSheet
     order.passes.each_with_index do |pass, index|
       words = pass.words(@names[pass.step["product"]])
       on, covered = [ pass.cells, pass.masked ].map { |labels| Rhexon::Boards::Labels.words(labels, @board.areas.keys) }
-      @pdf.text(plain(@pdf, "#{index + 1}. #{words}: on #{on}#{"; cover #{covered}" if pass.masked.any?}"), size: 10)
+      @pdf.text("#{index + 1}. #{words}: on #{on}#{"; cover #{covered}" if pass.masked.any?}", size: 10)
     end
     @pdf.move_down(4 * MM)
-    @pdf.text(plain(@pdf, order.amounts(@board.areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", ")), size: 10)
+    @pdf.text(order.amounts(@board.areas, Shelf.products).map { |amount| "#{amount["name"]} #{amount["ml"]} ml" }.join(", "), size: 10)
   end
 
   def heading(text)

@@ -1,7 +1,8 @@
 # Somebody who works at the bench.
 class Person < ApplicationRecord
   has_many :open_hours, dependent: :destroy
-  validates :name, presence: true, uniqueness: true
+  validates :name, presence: { message: "Name the person." }, uniqueness: { message: "There is somebody of that name." }
+  validate { errors.add(:skills, "Training is a list of work, such as spray.") unless skills.nil? || (skills.is_a?(Array) && (skills - self.class.trained_work).empty?) }
 
   # Those whose hands plans are made for.
   def self.at_bench = where(at_bench: true).order(:id)

@@ -1,25 +1,22 @@
 require "prawn"
 require "rqrcode"
 
-# What printed things share: millimetres, a font with more than Western letters where the machine has one, and square codes.
+# What printed things share: millimetres, the font, and square codes.
 module Printed
   # Points of a millimetre.
   MM = 72 / 25.4
+  FONTS = Rails.root.join("lib/fonts")
 
   private
 
+  # Ships with the application: all Latin letters, Δ, µ, ° and ² on every machine.
   # @param document [Prawn::Document]
   # @return [Prawn::Document]
   def with_font(document)
-    document.font_families.update("Label" => { normal: font("Regular"), bold: font("Bold") }) if File.exist?(font("Regular"))
-    document.font("Label") if document.font_families.key?("Label")
+    document.font_families.update("Label" => { normal: FONTS.join("DejaVuSans.ttf").to_s, bold: FONTS.join("DejaVuSans-Bold.ttf").to_s })
+    document.font("Label")
     document
   end
-
-  def font(style) = "/usr/share/fonts/truetype/dejavu/DejaVuSans#{"-Bold" if style == "Bold"}.ttf"
-
-  # The fonts that come with every PDF reader know only Western letters.
-  def plain(document, line) = document.font_families.key?("Label") ? line : line.encode("Windows-1252", undef: :replace, replace: "?").encode("UTF-8")
 
   # Dark squares of a code, by column and row, and how many a side has.
   # @return [Array(Array<Array(Integer, Integer)>, Integer)]

@@ -1,6 +1,6 @@
 # The shop itself: one row.
 class Shop < ApplicationRecord
-  validates :name, presence: true
+  validates :name, presence: { message: "Name the shop." }
   validate :zone_is_known
   validates :units, inclusion: { in: %w[metric us] }
   validates :scale_g, numericality: { greater_than: 0 }

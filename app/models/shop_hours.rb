@@ -8,13 +8,20 @@ class ShopHours
   # @param days [Array<Hash>] {"date", "hours"}; empty hours: closed
   # @raise [Rhexon::Refusal]
   def self.replace!(person, week, days)
-    rows = week.flat_map { |day, text| spans(text, "week/#{day}").map { |opens, closes| { weekday: Integer(day, exception: false), opens: opens, closes: closes } } }
-    rows.each { |row| Rhexon.refuse_unless((0..6).cover?(row[:weekday]), "That is no day of the week", where: "week") }
+    rows = of_week(week)
     rows += days.flat_map { |day| dated(day) }
     OpenHour.transaction do
       OpenHour.where(person: person).delete_all
       rows.each { |row| OpenHour.create!(person: person, **row) }
     end
+  end
+
+  # @raise [Rhexon::Refusal] when a week cannot be kept so
+  def self.check!(week) = of_week(week) && nil
+
+  def self.of_week(week)
+    rows = week.flat_map { |day, text| spans(text, "week/#{day}").map { |opens, closes| { weekday: Integer(day, exception: false), opens: opens, closes: closes } } }
+    rows.each { |row| Rhexon.refuse_unless((0..6).cover?(row[:weekday]), "That is no day of the week", where: "week") }
   end
 
   # @return [Array<Array(String, String)>]
@@ -34,5 +41,5 @@ class ShopHours
   rescue Date::Error
     raise Rhexon::Refusal.new("#{day["date"].inspect} is no day", where: "days", accepted: "such as 2026-12-24")
   end
-  private_class_method :spans, :dated
+  private_class_method :of_week, :spans, :dated
 end

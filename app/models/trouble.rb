@@ -29,7 +29,10 @@ class Trouble < Rhexon::Refusal
     end
 
     # @return [Boolean]
-    def of_database?(error) = database_cause(error).present?
+    def of_database?(error) = database_cause(error).present? || without_tables?(error)
+
+    # The file is there and has nothing in it: it was taken away, and another was made empty.
+    def without_tables?(error) = error.is_a?(ActiveRecord::StatementInvalid) && error.message.match?(/no such table|Could not find table/)
 
     # @return [Exception, nil]
     def database_cause(error)
@@ -43,6 +46,7 @@ class Trouble < Rhexon::Refusal
       when SQLite3::ReadOnlyException, Errno::EROFS then "The shop's file can only be read just now. Nothing was changed; look at the disk and its permissions, then try again."
       when SQLite3::CorruptException, SQLite3::NotADatabaseException then "The shop's file is damaged and cannot be read. Put back the last copy of it."
       when SQLite3::IOException, SQLite3::CantOpenException, Errno::EIO then "The shop's file cannot be opened. Nothing was changed; look at the disk, then try again."
+      when nil then "The shop's file is missing or empty. Nothing was changed; put back the last copy of it and start again."
       else "The shop's file is busy just now. Nothing was changed; try again in a moment."
       end
     end

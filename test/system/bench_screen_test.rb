@@ -68,4 +68,51 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_text(/coat 2 of 2/i)
     assert_equal [ "#{@piece.core_id}/s1/2/top/scuff" ], Entry.where(kind: "started").pluck(:pass_key)
   end
+
+  test "a touch that is refused stands beside its sentence until it is taken back, and the others go on" do
+    visit "/bench"
+    assert_text "Now: coat 1 of 2"
+    log(@piece, "s1/1/top", "started", 1.minute.ago)
+    click_on "Start"
+    assert_text "was not taken: That work is already begun"
+    assert_accessible
+    visit "/bench"
+    assert_text "was not taken: That work is already begun"
+    click_on "Done"
+    assert_text(/coat 2 of 2/i)
+    click_on "Take it back", match: :first
+    assert_no_text "was not taken"
+    assert_equal %w[started done], Entry.order(:id).pluck(:kind)
+  end
+
+  test "a touch that the server could not take stays, and goes out when it can" do
+    visit "/bench"
+    assert_text "Now: coat 1 of 2"
+    failing = true
+    real = BenchWork.method(:record!)
+    BenchWork.define_singleton_method(:record!) { |*arguments, **options| failing ? raise(NoMethodError, "a defect") : real.call(*arguments, **options) }
+    click_on "Start"
+    assert_text "kept here, not yet sent"
+    assert_text(/stands in the log as error [A-Z0-9]{6}/)
+    failing = false
+    page.execute_script("window.dispatchEvent(new Event('online'))")
+    assert_text "In hand: coat 1 of 2"
+    assert_no_text "not yet sent"
+    assert_equal [ "started" ], Entry.pluck(:kind)
+  ensure
+    BenchWork.singleton_class.remove_method(:record!)
+    BenchWork.define_singleton_method(:record!, real)
+  end
+
+  test "with its cookies deleted the page gets a new token and the touch goes out" do
+    ActionController::Base.allow_forgery_protection = true
+    visit "/bench"
+    assert_text "Now: coat 1 of 2"
+    page.driver.browser.manage.delete_all_cookies
+    click_on "Start"
+    assert_text "In hand: coat 1 of 2"
+    assert_equal [ "started" ], Entry.pluck(:kind)
+  ensure
+    ActionController::Base.allow_forgery_protection = false
+  end
 end

@@ -1,0 +1,18 @@
+# The first page of a shop that has not begun: it asks, and makes nothing by itself.
+class FirstShopsController < ApplicationController
+  skip_before_action :begin_first
+  takes :create, name: :name, person: :name, zone: :name, room: :name, t_c: :typed, rh: :typed, opens: :name, closes: :name
+
+  def show
+    return redirect_to("/bench") if Shop.exists?
+
+    render inertia: "FirstShop", props: { zones: TZInfo::Timezone.all_identifiers }
+  end
+
+  def create
+    first = FirstShop.new(body)
+    return redirect_to("/bench", status: :see_other) if first.begin!
+
+    redirect_to first_shop_path, inertia: { errors: first.errors }, status: :see_other
+  end
+end

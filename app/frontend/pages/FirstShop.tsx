@@ -1,0 +1,68 @@
+import { Head, useForm } from "@inertiajs/react"
+import { SelectField, TextField } from "@/components/Field"
+
+type Props = { zones: string[] }
+
+const here = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+
+/** The first page of a shop: what a plan cannot do without, and nothing else. All of it can be changed later. */
+export default function FirstShopPage({ zones }: Props) {
+  const form = useForm({
+    name: "",
+    person: "",
+    zone: zones.includes(here()) ? here() : "Europe/Berlin",
+    room: "workshop",
+    t_c: "20",
+    rh: "50",
+    opens: "08:00",
+    closes: "17:00",
+  })
+  const field = (name: keyof typeof form.data, label: string, placeholder?: string) => (
+    <TextField
+      label={label}
+      value={form.data[name]}
+      placeholder={placeholder}
+      error={form.errors[name]}
+      onChange={(value) => form.setData(name, value)}
+    />
+  )
+  return (
+    <main className="first">
+      <Head title="Begin a shop" />
+      <form
+        className="lit first-panel"
+        onSubmit={(event) => {
+          event.preventDefault()
+          form.post("/begin")
+        }}
+      >
+        <h1 className="title">Begin your shop</h1>
+        <p className="sub">
+          A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and nothing is kept until you
+          begin. If you had a shop on this computer, put its file back instead.
+        </p>
+        <div className="first-fields">
+          {field("name", "Name of the shop", "Tarn Yard Finishing")}
+          {field("person", "Who works at the bench", "your name")}
+          <div className="wide">
+            <SelectField
+              label="Time zone"
+              value={form.data.zone}
+              error={form.errors.zone}
+              options={zones.map((zone): [string, string] => [zone, zone.replaceAll("_", " ")])}
+              onChange={(zone) => form.setData("zone", zone)}
+            />
+          </div>
+          {field("room", "Room")}
+          {field("t_c", "Its air, °C")}
+          {field("rh", "Its air, % RH")}
+          {field("opens", "Monday to Friday from")}
+          {field("closes", "to")}
+        </div>
+        <button type="submit" className="tape mt-4" disabled={form.processing}>
+          Begin
+        </button>
+      </form>
+    </main>
+  )
+}

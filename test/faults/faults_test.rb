@@ -1,0 +1,127 @@
+require "minitest/autorun"
+require "securerandom"
+require "time"
+require_relative "../support/running_shop"
+
+# What happens to a shop when its process is killed, its disk is full or read-only, its file is locked, damaged or gone. Nothing acknowledged is lost; every answer is in words.
+class FaultsTest < Minitest::Test
+  KILLS = 5
+  PAGES = %w[/bench /pieces /pieces/plan /shelf /shop /mix].freeze
+
+  def setup
+    @shop = RunningShop.new("faults_#{Process.pid}_#{SecureRandom.hex(3)}")
+    @shop.make
+  end
+
+  def teardown
+    @shop.kill
+    @shop.remove
+  end
+
+  def touch(id, kind, coat) = { client_id: id, kind: kind, pass: "p1/s1/#{coat}/top", happened_at: Time.now.utc.iso8601 }
+
+  def assert_told(response, status, words)
+    assert_equal status.to_s, response.code, response.body[0, 300]
+    assert_match words, @shop.sentence(response)
+  end
+
+  # Touches are sent one after the other while the process is killed at odd moments; what was not acknowledged is sent again with its own id.
+  def test_kills_lose_no_acknowledged_touch_and_make_none_twice
+    random = Random.new(7)
+    acknowledged = []
+    coat = 0
+    KILLS.times do
+      @shop.start
+      killer = Thread.new { sleep(1.5 + random.rand * 2.5) and @shop.kill }
+      begin
+        loop do
+          coat += 1 if acknowledged.count == 2 * coat
+          kind = acknowledged.count.even? ? "started" : "done"
+          response = @shop.post("/entries", touch("touch-#{coat}-#{kind}", kind, coat))
+          acknowledged << "touch-#{coat}-#{kind}" if response.code == "200"
+          break if coat >= 20
+        end
+      rescue EOFError, SystemCallError, Net::ReadTimeout, IOError
+        nil
+      end
+      killer.join
+    end
+    assert_operator acknowledged.size, :>=, KILLS, "too few touches came through to tell anything"
+    assert_empty acknowledged.uniq.reject { |id| @shop.count("SELECT COUNT(*) FROM entries WHERE client_id = '#{id}'") == 1 }
+    assert_equal 0, @shop.count("SELECT COUNT(*) FROM (SELECT pass_key, kind FROM entries GROUP BY pass_key, kind HAVING COUNT(*) > 1)")
+    assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip
+  end
+
+  def test_every_commit_waits_for_the_disk
+    assert_match(/synchronous=2/, @shop.rails("runner", 'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'))
+  end
+
+  def test_a_lock_that_is_held_is_told_and_the_touch_goes_out_afterwards
+    @shop.start
+    @shop.get("/bench")
+    holder = IO.popen([ "sqlite3", @shop.file ], "r+")
+    holder.puts("BEGIN EXCLUSIVE; UPDATE shops SET name = name; SELECT 'held';")
+    assert_equal "held", holder.gets.strip
+    assert_told @shop.post("/entries", touch("t1", "started", 1)), 503, /busy just now.*try again/
+    holder.puts("ROLLBACK;")
+    holder.close
+    assert_equal "200", @shop.post("/entries", touch("t1", "started", 1)).code
+    assert_equal 1, @shop.count("SELECT COUNT(*) FROM entries")
+  end
+
+  def test_a_full_disk_is_told_and_pages_can_still_be_read
+    @shop.start(fault: "full")
+    answers = Array.new(120) { |index| @shop.post("/shop/tool", { name: "gun #{index} #{"x" * 150}", used_for: "spray" }) }
+    refused = answers.find { |response| response.code == "503" }
+    assert refused, "the disk never got full"
+    assert_told refused, 503, /disk of the shop's computer is full/
+    PAGES.each { |page| assert_equal "200", @shop.get(page, accept: "text/html").code, page }
+  end
+
+  def test_a_read_only_file_is_told_and_pages_can_still_be_read
+    @shop.start(fault: "readonly")
+    assert_told @shop.post("/entries", touch("t1", "started", 1)), 503, /can only be read/
+    assert_told @shop.get("/up"), 503, /can only be read/
+    PAGES.each { |page| assert_equal "200", @shop.get(page, accept: "text/html").code, page }
+  end
+
+  def test_a_damaged_file_is_told_by_every_page_and_by_up
+    @shop.start
+    @shop.kill("TERM")
+    File.open(@shop.file, "r+b") do |file|
+      (1..file.size / 4096 - 1).each { |number| file.seek(number * 4096) && file.write("\xA5" * 2048) }
+    end
+    Dir.glob("#{@shop.file}-*").each { |found| File.delete(found) }
+    @shop.start
+    assert_told @shop.get("/up"), 503, /damaged/
+    PAGES.each do |page|
+      response = @shop.get(page)
+      assert_includes %w[503], response.code, "#{page} #{response.body[0, 200]}"
+      assert_match(/damaged/, @shop.sentence(response))
+      assert_includes %w[503], @shop.get(page, accept: "text/html").code
+    end
+  end
+
+  def test_an_empty_file_is_told_and_not_filled
+    @shop.remove
+    File.write(@shop.file, "")
+    @shop.start
+    assert_told @shop.get("/up"), 503, /missing or empty/
+    assert_told @shop.get("/bench"), 503, /missing or empty/
+    assert_equal "503", @shop.get("/bench", accept: "text/html").code
+  end
+
+  # A shop that was begun is not begun anew by itself.
+  def test_start_asks_before_it_begins_a_new_shop_where_one_was
+    name = File.basename(@shop.file, ".sqlite3")
+    begun = File.join(RunningShop::ROOT, "storage/#{name}.begun")
+    File.write(begun, "2026-11-02\n")
+    @shop.remove
+    out, status = Open3.capture2e(@shop.env, File.join(RunningShop::ROOT, "bin/start"), chdir: RunningShop::ROOT)
+    refute_predicate status, :success?
+    assert_match(/begun here on 2026-11-02.*missing or empty/, out)
+    refute_path_exists @shop.file
+  ensure
+    File.delete(begun)
+  end
+end

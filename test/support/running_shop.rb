@@ -1,0 +1,91 @@
+require "net/http"
+require "json"
+require "socket"
+require "open3"
+
+# The application as a shop runs it: a process of its own in production mode, with a database of its own that may be harmed.
+class RunningShop
+  ROOT = File.expand_path("../..", __dir__)
+  RACKUP = File.join(ROOT, "test/faults/config.ru")
+  BOOT_S = 60
+
+  attr_reader :port, :file
+
+  # @param name [String] of the database in storage
+  def initialize(name)
+    @name = name
+    @file = File.join(ROOT, "storage/#{name}.sqlite3")
+    @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+    @cookies = {}
+  end
+
+  def env(**more) = { "RAILS_ENV" => "production", "RHEXON_DATABASE" => @name, "RHEXON_DEMO" => nil, "SECRET_KEY_BASE" => "f" * 128, "PORT" => port.to_s, "RAILS_LOG_LEVEL" => "fatal", "RAILS_MAX_THREADS" => "3" }.merge(more.transform_keys(&:to_s))
+
+  # A shop with one piece of many coats.
+  def make
+    rails("db:prepare")
+    rails("runner", <<~RUBY)
+      require "#{ROOT}/test/support/shop_records"
+      extend ShopRecords
+      set_up_shop
+      make_piece(steps: [ coat("s1", coats: 20, product: "seal", method: "wipe", wet_um: 12) ])
+    RUBY
+  end
+
+  def rails(*arguments)
+    out, status = Open3.capture2e(env, File.join(ROOT, "bin/rails"), *arguments, chdir: ROOT)
+    raise "bin/rails #{arguments.first}: #{out}" unless status.success?
+
+    out
+  end
+
+  def start(fault: nil, wait: "/up")
+    @process = spawn(env(FAULT: fault), "bundle", "exec", "puma", "-C", "config/puma.rb", "--quiet", RACKUP, chdir: ROOT, out: File::NULL, err: File::NULL, pgroup: true)
+    (BOOT_S * 10).times { answering?(wait) ? (return self) : sleep(0.1) }
+    raise "The shop did not start"
+  end
+
+  def answering?(path)
+    get(path)
+    true
+  rescue SystemCallError, EOFError
+    false
+  end
+
+  def kill(signal = "KILL")
+    return unless @process
+
+    Process.kill(signal, @process)
+    Process.wait(@process)
+    @process = nil
+  rescue Errno::ESRCH, Errno::ECHILD
+    @process = nil
+  end
+
+  def remove = Dir.glob("#{@file}*").each { |found| File.delete(found) }
+
+  # @return [Net::HTTPResponse]
+  def get(path, accept: "application/json") = remember(http { |server| server.get(path, "Accept" => accept, "Cookie" => cookie) })
+
+  # As a page does: a token that is too old is answered with a new one, and the request is sent again.
+  def post(path, body)
+    2.times do
+      response = remember(http { |server| server.post(path, JSON.generate(body), { "Accept" => "application/json", "Content-Type" => "application/json", "Cookie" => cookie, "X-XSRF-TOKEN" => URI.decode_www_form_component(@cookies["XSRF-TOKEN"].to_s) }) })
+      return response unless response.code == "403"
+    end
+  end
+
+  def sentence(response) = JSON.parse(response.body).dig("error", "sentence")
+
+  def count(sql) = `sqlite3 #{@file} #{sql.inspect}`.to_i
+
+  private
+
+  def http(&block) = Net::HTTP.start("127.0.0.1", port, open_timeout: 5, read_timeout: 30, &block)
+  def cookie = @cookies.map { |name, value| "#{name}=#{value}" }.join("; ")
+
+  def remember(response)
+    (response.get_fields("set-cookie") || []).each { |line| line.split(";").first.split("=", 2).then { |name, value| @cookies[name] = value } }
+    response
+  end
+end
