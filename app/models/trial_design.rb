@@ -75,8 +75,16 @@ class TrialDesign
     @cells ||= begin
       Rhexon::Boards::Vary.check!(base, factors)
       runs = design.runs.each_with_index.map { |run, index| Planned.new(label: (index + 1).to_s, role: "run", run: run, layers: Rhexon::Boards::Vary.apply(base, factors, run)) }
+      runs.each { |cell| check!(cell.layers) }
       runs + [ Planned.new(label: "bare", role: "bare", run: nil, layers: base.take_while { |step| %w[sand raise_grain].include?(step["kind"]) }), Planned.new(label: "base", role: "base", run: nil, layers: base) ]
     end
+  end
+
+  # Cells are held to the same rule as a schedule, where they differ from what they begin with.
+  def check!(layers)
+    layers.each { |step| Rhexon::Schedule::Document.check_products!(step, Shelf.products) }
+    before, document = [ base, layers ].map { |steps| Rhexon::Schedule::Document.empty.merge("steps" => steps) }
+    Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)
   end
 
   def design = @design ||= Rhexon::Boards::Design.of(factors, kind, runs: @given["runs"], seed: seed)

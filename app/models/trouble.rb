@@ -15,10 +15,22 @@ class Trouble < Rhexon::Refusal
     super("#{what}. It stands in the log as error #{number}", where: "")
   end
 
+  # Troubles whose numbers are remembered: the same again, at the same place, keeps its number.
+  KEPT = 200
+  @numbers = {}
+  @lock = Mutex.new
+
   class << self
     # @return [String] the number under which it stands in the log
     def record(error)
+      key = [ error.class, error.message, error.backtrace&.first ]
+      known = @lock.synchronize { @numbers[key] } and return known
+
       number = Array.new(6) { LETTERS.sample(random: SecureRandom) }.join
+      @lock.synchronize do
+        @numbers.shift if @numbers.size >= KEPT
+        @numbers[key] = number
+      end
       Rails.logger.error { "Error #{number}: #{error.class}: #{error.message}\n#{Rails.backtrace_cleaner.clean(error.backtrace || []).first(12).join("\n")}" }
       number
     end

@@ -31,4 +31,20 @@ class ConstraintsTest < ActiveSupport::TestCase
       assert_match says, error.message
     end
   end
+
+  test "a pass begins and ends once until that is taken back" do
+    piece = make_piece(steps: [ coat("s1") ])
+    first = log(piece, "s1/1/top", "started", 1.hour.ago)
+    error = assert_raises(ActiveRecord::StatementInvalid) { Entry.transaction(requires_new: true) { log(piece, "s1/1/top", "started", 1.minute.ago) } }
+    assert_match(/that pass is in the log already/, error.message)
+    log(piece, "s1/1/top", "done", 30.minutes.ago)
+    Entry.record!(client_id: "back", kind: "correction", happened_at: Time.current, piece: piece, pass_key: first.pass_key, corrects: first)
+    assert log(piece, "s1/1/top", "started", 20.minutes.ago)
+  end
+
+  test "texts have a length in the database too" do
+    error = assert_raises(ActiveRecord::StatementInvalid) { Job.transaction(requires_new: true) { Job.new(client: "x" * 201).save!(validate: false) } }
+    assert_match(/jobs.client is too long/, error.message)
+    assert_equal [ "Client has at most 200 letters." ], Job.new(client: "x" * 201).tap(&:validate).errors.map(&:message)
+  end
 end

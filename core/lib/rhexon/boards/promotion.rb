@@ -30,6 +30,7 @@ module Rhexon
         return step unless product && method && method != step["method"]
 
         words = Schedule::Words::DONE
+        Rhexon.refuse_unless(words.key?(method), "#{method.inspect} is no way to lay it on", where: "methods", accepted: words.keys.join(", "))
         differences << "#{product.name}: #{words.fetch(step["method"])} on the board, #{words.fetch(method)} here"
         return step.merge("method" => method) unless step["wet_um"]
 
