@@ -20,7 +20,8 @@ class LooksState
   # @param steps [Array<Hash>] of a schedule document
   # @param bare [Array<Numeric>, nil] L*a*b* this very timber was read as, bare: it goes before a mean board
   def initialize(wood, steps, bare: nil)
-    @species = Rhexon::Colour::Wood.named(wood)
+    # Nothing is predicted of steps that the shelf does not know any more, or that cannot be.
+    @species = Rhexon::Colour::Wood.named(wood) if steps.all? { |step| step["product"].nil? || laid?(step) }
     @steps = steps
     @bare = bare
   end
@@ -60,6 +61,11 @@ class LooksState
   def stage_hexes = @species ? stages("mean").map { |stage| hexes(stage) } : []
 
   private
+
+  def laid?(step)
+    product = Shelf.products[step["product"]]
+    product && Rhexon::Schedule::Kinds.laying.include?(step["kind"]) && Rhexon::Schedule::Kinds.methods(step["kind"], product).any?
+  end
 
   def stages(board)
     self.class.kept([ @species, board, @bare, @steps, Shelf.to_core.object_id ]) { reckoned(timber(board)) }

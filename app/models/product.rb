@@ -36,8 +36,9 @@ class Product < ApplicationRecord
     Trouble.reason(error)
   end
 
+  # What the core cannot read stands in as something that is known by name and never laid on.
   # @return [Rhexon::Materials::Product]
-  def to_value = Rhexon::Materials::Product.new(to_core)
+  def to_value = Rhexon::Materials::Product.new(unsound ? to_core.slice("id", "name", "maker").merge("class" => "thinner") : to_core)
 
   def full_name = "#{maker} #{name}"
 

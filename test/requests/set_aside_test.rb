@@ -92,4 +92,21 @@ class SetAsideTest < RequestTest
   ensure
     Rhexon::Picture::Section.define_method(:layers, real)
   end
+
+  test "records that older versions kept and this one would not: each page goes on" do
+    Product.create!(code: "odd", maker: "Skerrow", name: "odd one", kind: "shellac", role: "oil").update_columns(kind: "no_such_class")
+    Product.find_by!(code: "waxy").update_columns(figures: { "milestones_min" => { "touch" => "soon" }, "wet_um" => 7 })
+    cell = Cell.first
+    [ [ coat("s1", product: "gone") ], [ coat("s1", product: "odd") ], [ coat("s1", product: "russet") ] ].each do |layers|
+      cell.update_columns(layers: layers, updated_at: Time.current)
+      walk
+    end
+    Entry.connection.execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd', 'done', #{@bad.id}, 'p#{@bad.id}/s1', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
+    Entry.connection.execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd2', 'done', #{@bad.id}, 'nonsense', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
+    walk
+    get "/shelf"
+    assert_equal [ "odd", "waxy" ], props["products"].select { |row| row["mechanism"] == "" }.map { |row| row["code"] }.sort
+    get "/products/#{Product.find_by!(code: "odd").id}"
+    assert_match(/odd/, response.body)
+  end
 end

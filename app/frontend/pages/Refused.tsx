@@ -2,16 +2,25 @@ import { Head, Link } from "@inertiajs/react"
 import { Shell } from "@/components/Shell"
 import type { ErrorSaid } from "@/types"
 
-export default function Refused({ error }: { error: ErrorSaid }) {
+/** Why a page cannot be shown: what is missing for it, trouble that may pass, or something that was not foreseen and stands in the log. */
+export default function Refused({ error }: { error: ErrorSaid & { again?: boolean; number?: string } }) {
+  const title = error.again ? "Not just now" : error.number ? "Something went wrong" : "This cannot be reckoned yet"
   return (
     <Shell>
       <Head title="Cannot be shown" />
       <section className="empty lit">
-        <h1 className="title">This cannot be reckoned yet</h1>
+        <h1 className="title">{title}</h1>
         <p className="sub mt-2">{error.sentence}</p>
-        <Link href="/pieces" className="button mt-4">
-          Go to jobs and pieces
-        </Link>
+        <div className="mt-4 flex flex-wrap gap-2">
+          {(error.again || error.number) && (
+            <button type="button" className="button" onClick={() => window.location.reload()}>
+              Try again
+            </button>
+          )}
+          <Link href="/pieces" className="button">
+            Go to jobs and pieces
+          </Link>
+        </div>
       </section>
     </Shell>
   )

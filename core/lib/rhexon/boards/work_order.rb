@@ -44,6 +44,7 @@ module Rhexon
       # @return [Array<Hash>] product, ml
       def amounts(areas, products)
         passes.select { |pass| WET.include?(pass.step["kind"]) }.group_by { |pass| pass.step["product"] }.map do |product, mine|
+          Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}", where: "layers")
           layings = mine.map { |pass| laying(pass, areas, products.fetch(product)) }
           largest = layings.max_by(&:left_behind_ml)
           { "product" => product, "name" => products.fetch(product).name, "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil }
