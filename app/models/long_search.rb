@@ -13,6 +13,7 @@ class LongSearch
     # @param floor [ShopFloor]
     # @return [LongSearch]
     def of(floor)
+      floor.plan # what cannot be planned is set aside first
       json = floor.to_core
       @lock.synchronize do
         @last&.stop unless @last&.for?(json)

@@ -102,7 +102,7 @@ class TrialDesign
 
   # The boards as a piece among the others of the shop.
   def hours
-    floor = ShopFloor.new
+    floor = ShopFloor.new.tap(&:plan)
     record = { "id" => "trial", "count" => boards, "ready_at" => "handle", "faces" => areas.map { |label, area| { "id" => label, "area_m2" => area, "wood" => @given["grain"] || "closed" } }, "schedule" => order.document }
     plan = floor.plan_otherwise("pieces" => floor.to_core["pieces"] + [ record ])
     ready = plan.build.ready["trial"]
