@@ -52,8 +52,7 @@ class Product < ApplicationRecord
   # Whether any revision, board, trial or other product ever named it: then it stays, retired.
   def in_record?
     quoted = code.to_json
-    named = { Revision => "document", Cell => "layers", Trial => "base || factors" }.any? { |record, column| record.where("instr(#{column}, ?) > 0", quoted).exists? }
-    named || Product.where.not(id: id).where("instr(figures, ?) > 0", quoted).exists?
+    [ Revision.where("instr(document, ?) > 0", quoted), Cell.where("instr(layers, ?) > 0", quoted), Trial.where("instr(base, :code) + instr(factors, :code) > 0", code: quoted), Product.where.not(id: id).where("instr(figures, ?) > 0", quoted) ].any?(&:exists?)
   end
 
   private
