@@ -4,7 +4,7 @@ require "time"
 require_relative "../support/running_shop"
 
 # What happens to a shop when its process is killed, its disk is full or read-only, its file is locked, damaged or gone. Nothing acknowledged is lost; every answer is in words.
-class FaultsTest < Minitest::Test
+class MachineFaultsTest < Minitest::Test
   KILLS = 5
   PAGES = %w[/bench /pieces /pieces/plan /shelf /shop /mix].freeze
 
