@@ -29,13 +29,13 @@ module Rhexon
         product.solids_volume_percent&.value ? table.fetch("film_methods").select { |method| product.wet_um(method)&.value } : []
       end
 
-      # Products to offer for a kind of step, the usual ones first.
+      # Products to offer for a kind of step: by role, the usual first; what holds wax after what does not; as they stand on the shelf.
       # @param products [Enumerable<Materials::Product>]
       # @return [Array<Materials::Product>]
       def sorted(kind, products)
         roles = rule(kind).fetch("roles")
         fitting = products.select { |product| !product.retired? && methods(kind, product).any? }
-        fitting.sort_by { |product| [ roles.index(product.role) || roles.size, product.name.downcase ] }
+        fitting.each_with_index.sort_by { |product, place| [ roles.index(product.role) || roles.size, product.waxy? ? 1 : 0, place ] }.map(&:first)
       end
 
       # @param step [Hash] of a schedule document
