@@ -9,7 +9,9 @@ class SchedulesController < ApplicationController
 
   def show
     return render json: state.to_h(face) if request.format.json?
-    return render(inertia: "SetAside", props: SetAsideState.new(state.aside).to_h) if state.aside
+
+    aside = state.aside(face)
+    return render(inertia: "SetAside", props: SetAsideState.new(aside).to_h) if aside
 
     render inertia: "Schedule", props: state.to_h(face).merge(around)
   end
@@ -66,7 +68,8 @@ class SchedulesController < ApplicationController
   def kept(&write)
     floor = SoundChange.keep!(drawn: [ piece ], face: face, &write)
     now = ScheduleState.new(piece.reload, floor: floor)
-    render json: now.aside ? SetAsideState.new(now.aside).to_h : now.to_h(face).merge(sequence: body["sequence"])
+    aside = now.aside(face)
+    render json: aside ? SetAsideState.new(aside).to_h : now.to_h(face).merge(sequence: body["sequence"])
   end
 
   def operation
@@ -80,7 +83,7 @@ class SchedulesController < ApplicationController
 
   # A time that cannot be kept is refused while the hand is still on it.
   def refuse_lapsing_pin!
-    return if state.aside
+    return if state.floor.aside_of(piece)
 
     plan = state.floor.plan_with(piece, schedule.proposed(operation))
     lapsed = plan.build.lapsed.find { |key| key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/") } or return

@@ -21,17 +21,17 @@ class ScheduleState
   # @raise [Rhexon::Refusal] when its job is closed or it is set aside
   def plan
     refuse_closed!
-    raise Rhexon::Refusal.new(aside.reason, where: "pieces/#{@piece.id}") if aside
-
+    aside = floor.aside_of(@piece) and raise Rhexon::Refusal.new(aside.reason, where: "pieces/#{@piece.id}")
     floor.plan
   end
 
   # A plan may stand that cannot be drawn.
+  # @param face [String, nil] the face that will be drawn
   # @return [ShopFloor::Aside, nil]
-  def aside
+  def aside(face = nil)
     return if @piece.job.closed_at
 
-    floor.draw { floor.aside_of(@piece) || floor.drawing(@piece).sheet }
+    floor.draw { floor.aside_of(@piece) || floor.drawing(@piece).sheet(face) }
     floor.aside_of(@piece)
   end
 
