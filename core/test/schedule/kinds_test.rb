@@ -42,6 +42,10 @@ class KindsTest < CoreTest
     before = Rhexon::Schedule::Document.check!(document(step("s1", "look", minutes: 5), step("s2", "sand", grits: [ "P150" ])))
     error = refusal { Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s2", "set" => { "wet_um" => 50 } }) }
     assert_equal [ "steps/s2/wet_um", "Sand has no wet um" ], [ error.where, error.message.split(".").first ]
+    assert_equal "later", Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s1", "set" => { "asks" => "later" } })["steps"][0]["asks"], "what stood there before is no hindrance"
+    brushed = document(coat("s1", method: "brush"))
+    KINDS.check_changes!(document(coat("s1", method: "brush", coats: 3)), brushed, shelf)
+    assert_match(/cannot be padded/, refusal { KINDS.check_changes!(document(coat("s1", method: "pad")), brushed, shelf) }.message)
     assert_equal "note", Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s2", "set" => { "name" => "note" } })["steps"][1]["name"]
   end
 

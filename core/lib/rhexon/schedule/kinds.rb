@@ -49,17 +49,17 @@ module Rhexon
       end
 
       # What is changed or new is held to the methods and fields of its kind as well.
-      # @param before [Hash, nil] the document that was changed: steps that stand in it stay as they are
+      # @param before [Hash, nil] the document that was changed: what stands in it stays as it is
       # @raise [Refusal]
       def check_changes!(document, before, products)
         check_fields!(document, before)
-        changed(document, before).each { |step| check_method!(step, products) }
+        changed(document, before).each { |step, was| check_method!(step, products) unless was && was.values_at("kind", "product", "method") == step.values_at("kind", "product", "method") }
       end
 
       # @raise [Refusal] when a changed step has a field that its kind does not have
       def check_fields!(document, before = nil)
-        changed(document, before).each do |step|
-          stray = (step.keys - fields(step["kind"])).first or next
+        changed(document, before).each do |step, was|
+          stray = (step.keys - fields(step["kind"]) - (was || {}).keys).first or next
           raise Refusal.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
         end
       end
@@ -70,7 +70,11 @@ module Rhexon
       def rule(kind) = table.fetch("kinds").fetch(kind)
       def table = Reference.table("kinds")
 
-      def changed(document, before) = document["steps"] - (before ? before["steps"] : [])
+      # @return [Array<Array(Hash, Hash)>] steps that are new or other than before, each with what it was (nil: new)
+      def changed(document, before)
+        old = (before ? before["steps"] : []).to_h { |step| [ step["id"], step ] }
+        document["steps"].map { |step| [ step, old[step["id"]] ] }.reject { |step, was| step == was }
+      end
 
       def check_method!(step, products)
         product = products[step["product"]]
