@@ -56,7 +56,7 @@ class BatchesController < ApplicationController
     return today if text.blank?
 
     Date.iso8601(text.to_s).tap { |date| Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on") }
-  rescue Date::Error
+  rescue ArgumentError
     raise Rhexon::Refusal.new("#{text.inspect} is no day", where: "on", accepted: "such as 2026-11-25")
   end
 end

@@ -38,7 +38,7 @@ class ShopHours
     Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "days")
     hours = spans(day["hours"], "days/#{date}")
     hours.empty? ? [ { date: date, opens: nil, closes: nil } ] : hours.map { |opens, closes| { date: date, opens: opens, closes: closes } }
-  rescue Date::Error
+  rescue ArgumentError
     raise Rhexon::Refusal.new("#{day["date"].inspect} is no day", where: "days", accepted: "such as 2026-12-24")
   end
   private_class_method :of_week, :spans, :dated

@@ -150,13 +150,14 @@ class EveryRouteTest < RequestTest
       path = filled(pattern)
       known.fetch("#{verb} #{pattern}").each do |body|
         tried(verb, path, body)
-        mutations(body, JUNK.each_with_index.select { |_, index| index % SHARE == (turn += 1) % SHARE }.map(&:first)).each { |odd| tried(verb, path, odd) }
+        turn += 1
+        mutations(body, JUNK.each_slice(SHARE).filter_map { |slice| slice[turn % SHARE] }).each { |odd| tried(verb, path, odd) }
       end
       JUNK.each { |junk| tried(verb, path, junk) }
       tried(verb, path)
       QUERY.first(5).each { |odd| tried(verb, pattern.gsub(/:\w+/) { odd.gsub("/", "") }, known.fetch("#{verb} #{pattern}").first) } if pattern.include?(":")
     end
-    assert_operator @sent, :>, 8_000
+    assert_operator @sent, :>, 7_000
   end
 
   test "reading routes with odd ids and queries, as a page and as JSON" do
