@@ -2,11 +2,12 @@
 class ShopBeliefs
   # What happened longer ago tells nothing any more, or its clock was wrong.
   OLDEST = 10.years
+  NOTHING = { "beliefs" => [] }.freeze
   @lock = Mutex.new
 
   class << self
     # @param floor [Hash] rhexon-shop/1, without beliefs
-    # @return [Array<Hash>] beliefs of rhexon-shop/1
+    # @return [Hash] "beliefs" and "coat_sd" of rhexon-shop/1
     def of(floor)
       kept([ Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id ]) { learned(floor) }
     end
@@ -33,13 +34,15 @@ class ShopBeliefs
 
     def learned(floor)
       pieces = Piece.where(id: tests.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
-      return [] if pieces.empty?
+      return NOTHING if pieces.empty?
 
       clock = Shop.current.clock
-      shop = Rhexon::Planning::Shop.new(floor.except("beliefs", "stock", "previous").merge("pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)))
-      Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
+      shop = Rhexon::Planning::Shop.new(floor.except("beliefs", "coat_sd", "stock", "previous").merge("pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)))
+      observations = Rhexon::Drying::Learning.observations(shop)
+      beliefs = Rhexon::Drying::Learning.taught(observations)
+      { "beliefs" => beliefs, "coat_sd" => Rhexon::Drying::Learning.coat_sd(observations, beliefs) }
     rescue Rhexon::Refusal
-      [] # a closed job may name what the shop no longer has
+      NOTHING # a closed job may name what the shop no longer has
     end
   end
 end

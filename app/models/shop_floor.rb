@@ -41,7 +41,7 @@ class ShopFloor
   end
 
   # @return [Hash] rhexon-shop/1, without the pieces that are set aside
-  def to_core = @to_core ||= known.then { |shop| shop.merge("beliefs" => ShopBeliefs.of(shop)) }
+  def to_core = @to_core ||= known.then { |shop| shop.merge(ShopBeliefs.of(shop)) }
 
   # @return [Rhexon::Planning::Plan]
   # @raise [Rhexon::Refusal] when the shop itself cannot plan: nobody, no room

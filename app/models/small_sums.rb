@@ -82,9 +82,9 @@ class SmallSums
   end
 
   def grit
-    found = Rhexon::Prep::Abrasive.read(@fields["grit"])
+    found = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: "cami")
     other = found.counterpart
-    { grit: found.to_s, mean_um: found.mean_um, other: other.to_s, other_um: other.mean_um, scales: %w[P unprefixed].to_h { |scale| [ scale, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ] } }
+    { grit: found.to_s, mean_um: found.mean_um, other: other.to_s, other_um: other.mean_um, scales: { "P" => "P", "unprefixed" => "cami" }.to_h { |name, scale| [ name, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ] } }
   end
 
   def ml(field) = Typed.read(@fields[field], wants: :volume, unit: :ml, where: field).value

@@ -1,6 +1,6 @@
 # A product as the step form offers it: with the kinds of step that may use it, and how.
 class ShelfItemSerializer < ApplicationSerializer
-  typelize id: :string, name: :string, role: :string, mechanism: :string, fits: "Record<string, string[]>", retired: :boolean, wet_um: "Record<string, number>", solids_volume_percent: [ :number, { nullable: true } ], estimate: :boolean
+  typelize id: :string, name: :string, role: :string, mechanism: :string, fits: "Record<string, string[]>", retired: :boolean, wet_um: "Record<string, number>", solids_volume_percent: [ :number, { nullable: true } ], estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ]
   attribute(:id) { |product| product.id }
   attribute(:name) { |product| product.name }
   attribute(:role) { |product| product.role }
@@ -10,4 +10,5 @@ class ShelfItemSerializer < ApplicationSerializer
   attribute(:wet_um) { |product| product.methods_known.to_h { |method| [ method, product.wet_um(method).value ] } }
   attribute(:solids_volume_percent) { |product| product.solids_volume_percent&.value }
   attribute(:estimate) { |product| product.solids_volume_percent.nil? || product.solids_volume_percent.estimate }
+  attribute(:cut_lb_per_gal) { |product| product.class_id == "shellac" ? Rhexon::Mixing::Cut.of_solids(product.solids_volume_percent.value).lb_per_gal.round(2) : nil }
 end

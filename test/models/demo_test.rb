@@ -19,7 +19,7 @@ class DemoTest < ActiveSupport::TestCase
       assert_includes levels["Reading desk tops"], "caution"
       assert_operator Entry.where(kind: "done").count, :>, 10
       assert_empty Entry.where("happened_at > ?", Time.current)
-      assert_operator ShopBeliefs.of(ShopFloor.new.to_core).size, :>=, 1
+      assert_operator ShopBeliefs.of(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
       assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.told
       assert_equal 2, Entry.where(kind: "fault").count
       assert_equal [ "Larch, oils against bare" ], Board.order(:id).select { |board| board.relooks(Date.current).any? { |look| look.state == "due" } }.map(&:name)

@@ -25,6 +25,7 @@ function cause(name: string, minutes: number, ledger: LedgerData): string {
   if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${span(ledger.rh)} % RH`
   if (name === "air") return minutes < 0 ? `air ${ledger.air}` : "still air"
   if (name === "film") return minutes < 0 ? "thinner film" : "thicker film"
+  if (name === "shop" && ledger.shop) return `this shop: ${ledger.shop}`
   return WORDS[name] ?? name
 }
 

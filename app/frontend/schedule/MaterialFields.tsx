@@ -58,16 +58,29 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
             error={error("coats")}
             onChange={(coats) => onSet({ coats })}
           />
+          {item?.cut_lb_per_gal && (
+            <Stepper
+              label="Thinned to a cut of"
+              unit={step.cut_lb_per_gal === undefined ? `lb (as it is: ${item.cut_lb_per_gal})` : "lb"}
+              value={step.cut_lb_per_gal ?? 0}
+              by={0.25}
+              least={0}
+              most={item.cut_lb_per_gal}
+              pending={pending("cut_lb_per_gal")}
+              error={error("cut_lb_per_gal")}
+              onChange={(cut) => onSet({ cut_lb_per_gal: cut === 0 ? null : cut, thinning: null })}
+            />
+          )}
           <Stepper
             label="Thinned by"
             unit={`% of ${step.thinning?.of ?? "base"}`}
             value={step.thinning?.percent ?? 0}
             by={5}
             least={0}
-            most={90}
+            most={1000}
             pending={pending("thinning")}
             error={error("thinning")}
-            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" } })}
+            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" }, ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }) })}
           />
           {step.thinning && (
             <SelectField

@@ -34,11 +34,13 @@ function AbrasiveFields({ step, error, onSet, pending }: StepFieldsProps) {
       {step.kind === "level" && (
         <>
           <SelectField
-            label="It prepares for"
-            value={step.aim ?? "between"}
+            label="What it is for"
+            value={step.aim ?? "scuff"}
             options={[
-              ["between", "the next coat"],
-              ["rub_out", "the final sheen"],
+              ["denib", "take off nibs (denib)"],
+              ["scuff", "key for the next coat (scuff)"],
+              ["between", "flatten for the next coat"],
+              ["rub_out", "level to the final sheen"],
             ]}
             onChange={(aim) => onSet({ aim: aim as Step["aim"] })}
           />

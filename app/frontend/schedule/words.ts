@@ -16,7 +16,7 @@ export const KINDS: [StepKind, string, string][] = [
   ["raise_grain", "Raise the grain", "Mist, dry, sand off what stands up"],
   ["stain", "Stain", "Dye or pigment: colour, no film"],
   ["coat", "Coat", "Seal, build or top: a film"],
-  ["level", "Level", "Flatten between coats, or rub out to the sheen"],
+  ["level", "Level", "Denib, scuff or flatten between coats, or rub out to the sheen"],
   ["wait", "Wait", "A length of time, or a milestone"],
   ["look", "Look", "A question to answer before going on"],
 ]
@@ -29,7 +29,7 @@ export const offered = (shelf: ShelfItem[], kind: StepKind, named?: string) =>
 export function freshStep(kind: StepKind, id: string, shelf: ShelfItem[]): Step | null {
   const base = { id, kind }
   if (kind === "sand") return { ...base, grits: ["P150", "P180"] }
-  if (kind === "level") return { ...base, grits: ["P320"], aim: "between", removes_um: 2 }
+  if (kind === "level") return { ...base, grits: ["P320"], aim: "scuff" }
   if (kind === "wait") return { ...base, minutes: 60 }
   if (kind === "look") return { ...base, milestone: "dust_safe", asks: "Even, no runs, no nibs" }
   if (kind === "raise_grain") return base

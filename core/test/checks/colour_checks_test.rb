@@ -7,7 +7,8 @@ class ColourChecksTest < CoreTest
     { "id" => "narrow", "name" => "Narrow brown", "class" => "water_dye", "colour" => "tinted", "optics" => { "kind" => "dye", "bands" => [ [ 580, 15, 20.0 ], [ 470, 15, 8.0 ] ] } },
     { "id" => "spiritred", "name" => "Spirit red", "class" => "water_dye", "carrier" => "alcohol", "colour" => "tinted", "optics" => { "kind" => "dye", "bands" => [ [ 500, 50, 1.0 ] ] } },
     { "id" => "umberk", "name" => "Umber stain", "class" => "pigment_oil_stain", "colour" => "tinted", "optics" => { "kind" => "pigment", "bands" => [ [ 430, 90, 0.8 ] ], "s" => 0.05 } },
-    { "id" => "chalk", "name" => "Chalk white", "class" => "waterborne_one_part", "colour" => "pigmented", "pale" => true }
+    { "id" => "chalk", "name" => "Chalk white", "class" => "waterborne_one_part", "colour" => "pigmented", "optics" => { "kind" => "film", "bands" => [ [ 405, 18, 0.002 ] ], "s" => 0.075 } },
+    { "id" => "moss", "name" => "Moss green", "class" => "waterborne_one_part", "colour" => "pigmented", "optics" => { "kind" => "film", "bands" => [ [ 430, 50, 0.10 ], [ 655, 70, 0.16 ] ], "s" => 0.05 } }
   ].freeze
 
   def planned(*steps, wood: nil, **fields)
@@ -95,12 +96,20 @@ class ColourChecksTest < CoreTest
     assert_empty findings(planned(sand("s1", "P150", "P180"), stain, coat("s3"), wood: "cherry"), "colour.blotch")
   end
 
+  # --- colour.bleed, colour.no_board: a filler is no colour, and touches itself up
+  def test_a_filler_over_itself_neither_bleeds_nor_wants_a_board
+    putty = { "id" => "putty", "class" => "waterborne_filler", "role" => "putty" }
+    made = plan(piece(document(sand, step("s2", "stain", product: "putty", method: "wipe"), step("s3", "stain", product: "putty", method: "wipe"), coat("s4"))).merge("wood" => "elm", "boards" => []), products: PRODUCTS + [ putty ])
+    assert_empty findings(made, "colour.bleed") + findings(made, "colour.no_board") + findings(made, "colour.hold_point")
+  end
+
   # --- colour.tannin
   def test_pale_waterborne_on_oak_stops_clear_is_a_note_and_shellac_blocks_both
     pale = planned(sand, coat("s3", product: "chalk", coats: 2), wood: "white oak")
     clear = planned(sand, coat("s3"), wood: "oak")
     assert_equal [ %w[stop], %w[note] ], [ pale, clear ].map { |plan| levels(plan, "colour.tannin") }
     [ pale, clear ].each { |plan| assert_empty findings(remedied(plan, "colour.tannin"), "colour.tannin") }
+    assert_equal %w[note], levels(planned(sand, coat("s3", product: "moss", coats: 2), wood: "oak"), "colour.tannin"), "brown does not show in dark green"
     assert_empty findings(planned(sand, coat("s3", product: "chalk"), wood: "maple"), "colour.tannin")
     assert_empty findings(planned(sand, coat("s3", product: "varnish", method: "brush", wet_um: 85), wood: "oak"), "colour.tannin")
   end

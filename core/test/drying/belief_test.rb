@@ -99,4 +99,40 @@ class BeliefTest < CoreTest
     assert_equal 594, safe.closes_at - laid
     assert_operator safe.opens_at, :>, laid + 110
   end
+
+  def seen(from, to, exact: false, product: "w20") = Rhexon::Drying::Learning::Observation.new(product: product, mechanism: "reactive", phase: "early", from: from, to: to, exact: exact, at: 0)
+
+  # Eight exact coats around a mean of 0 at +0.3 and -0.3: (8 · 0.15² + 8 · 0.3²) / 16 = 0.05625, sd 0.237. Seven say nothing yet.
+  def test_how_much_coats_vary_is_learned_from_about_eight_coats_on
+    mean = [ { "product" => "w20", "group" => "early", "m" => 0.0 } ]
+    coats = Array.new(8) { |index| seen(nil, index.even? ? 0.3 : -0.3, exact: true) }
+    assert_in_delta 0.23717, Rhexon::Drying::Learning.coat_sd(coats, mean), 1e-5
+    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(coats.first(7), mean), 1e-12
+    late = Array.new(12) { seen(nil, 1.5) }
+    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(late, mean), 1e-12, "one late look tells nothing of how coats vary"
+  end
+
+  # A shop whose coats vary by 0.25: of 60 shops of 40 coats each, looked at every twelfth of the time, the 80 % band holds 8 coats of 10, and not 58 of 100.
+  def test_the_band_of_a_shop_whose_coats_vary_holds
+    random = Random.new(11)
+    held = total = 0
+    60.times do
+      log = Array.new(40) { (Math.log(1.1) + 0.25 * Normal.draw(random)).then { |dry| (dry / 0.08).ceil * 0.08 }.then { |look| seen(look - 0.08, look) } }
+      beliefs = Rhexon::Drying::Learning.taught(log)
+      belief = Belief.new(*beliefs.first.values_at("m", "s", "coats"))
+      sd = Rhexon::Drying::Learning.coat_sd(log, beliefs)
+      low, high = [ 0.1, 0.9 ].map { |share| Math.log(belief.factor(share, sd)) }
+      200.times do
+        held += 1 if (Math.log(1.1) + 0.25 * Normal.draw(random)).between?(low, high)
+        total += 1
+      end
+    end
+    assert_in_delta 0.80, held / total.to_f, 0.035
+  end
+
+  # What the log shows goes into the plan: closings at safety 0.9 shrink to exp(-1.28155 · 0.25) = 0.7259 of 720.
+  def test_a_plan_takes_the_noise_of_the_shop
+    second = plan(piece(document(coat("s1", coats: 2))), quantile: 0.9, coat_sd: 0.25).placements.last.window
+    assert_equal 522, second.closes_at - at("2026-11-23T07:43+01:00")
+  end
 end

@@ -90,4 +90,18 @@ class MendingTest < CoreTest
       end
     end
   end
+
+  # A polish gone through is coated and polished again, with both papers; on clear work nobody asks to touch in a colour.
+  def test_a_polish_that_is_sanded_through_is_polished_again
+    rubbed = [ *COATS, { "id" => "s2", "kind" => "level", "grits" => [ "P800" ], "aim" => "rub_out" }, { "id" => "s3", "kind" => "level", "grits" => [ "P1200" ], "aim" => "rub_out" } ]
+    log = { steps: rubbed, pass: "top/s1/3/show", begun: [ "top/s1/3/show", "top/s2/1/show", "top/s3/1/show" ], products: with_sealer }
+    ways = ->(steps) { mending(**log, steps: steps).first.ways(Rhexon::Faults::Fault.find("sanded_through")).map { |way| way["id"] } }
+    assert_equal [ "recoat" ], ways.(rubbed)
+    assert_equal [ "touch_in" ], ways.([ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }, *rubbed ])
+    steps = mended("sanded_through", "recoat", **log).drop(3)
+    assert_equal %w[sand coat level level], steps.map { |step| step["kind"] }
+    assert_equal [ [ "P800" ], [ "P1200" ] ], steps.last(2).map { |step| step["grits"] }
+    half = mended("sanded_through", "recoat", **log, begun: [ "top/s1/3/show", "top/s2/1/show" ])
+    assert_equal %w[coat level sand coat level level], half.map { |step| step["kind"] }, "the paper that is still to come is not doubled"
+  end
 end

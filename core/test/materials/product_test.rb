@@ -40,14 +40,23 @@ class ProductTest < CoreTest
                  shellac: product(class: "shellac"), varnish: product(class: "oil_varnish"), pu: product(class: "solvent_two_part") }
     waits = { %i[dye water] => 180, %i[dye shellac] => 600, %i[stain varnish] => 720, %i[stain shellac] => 1440, %i[stain water] => 3600, %i[shellac pu] => 1440, %i[shellac water] => nil }
     waits.each do |(lower, upper), minutes|
-      found = Rhexon::Materials::Pairs.wait_min(products[lower], products[upper])
+      found = Rhexon::Materials::Pairs.wait(products[lower], products[upper])&.value
       minutes.nil? ? assert_nil(found) : assert_equal(minutes, found, "#{lower} under #{upper}")
     end
   end
 
+  # By code, by class, and in the words of a sheet; the narrowest that fits counts, and may be shorter than the usual one.
   def test_a_pair_wait_on_the_sheet_wins
-    dye = product(class: "water_dye", waits_under_min: { "w20" => 240 })
-    assert_equal 240, Rhexon::Materials::Pairs.wait_min(dye, Rhexon::Materials::Product.new("id" => "w20", "class" => "waterborne_two_part"))
+    stain = product(class: "pigment_oil_stain", waits_under_min: { "waterborne" => 120, "solvent" => 1440, "w20" => 90 })
+    wait = ->(**upper) { Rhexon::Materials::Pairs.wait(stain, product(**upper))&.value }
+    assert_equal [ 90, 120, 1440, 1440 ], [ wait.(id: "w20", class: "waterborne_two_part"), wait.(class: "waterborne_one_part"), wait.(class: "nitro_lacquer"), wait.(class: "oil_varnish") ]
+    refute Rhexon::Materials::Pairs.wait(stain, product(class: "nitro_lacquer")).estimate
+  end
+
+  def test_the_usual_wait_fills_a_gap_and_does_not_override_the_recoat_of_a_sheet
+    water = product(class: "waterborne_one_part")
+    assert_equal 3600, Rhexon::Materials::Pairs.wait(product(class: "pigment_oil_stain"), water).value
+    assert_nil Rhexon::Materials::Pairs.wait(product(class: "pigment_oil_stain", milestones_min: { "recoat_opens" => 120 }), water)
   end
 
   def test_every_class_is_complete_enough_to_be_planned

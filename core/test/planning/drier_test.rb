@@ -18,10 +18,20 @@ class DrierTest < CoreTest
     assert_equal 60, minutes(drier, placement, "stack"), "nor stack: handle"
   end
 
-  def test_the_pair_wait_counts_only_where_it_is_longer
+  def test_the_wait_of_a_pair_takes_the_place_of_recoat_opens
     drier, placement = laid(document(coat("s1")))
-    assert_equal 90, minutes(drier, placement, "recoat_opens", 30)
-    assert_equal 300, minutes(drier, placement, "recoat_opens", 300)
+    pair = ->(minutes) { Rhexon::Materials::Figure.new(value: minutes, source: "its sheet", estimate: false) }
+    assert_equal 30, minutes(drier, placement, "recoat_opens", pair.(30))
+    assert_equal 300, minutes(drier, placement, "recoat_opens", pair.(300))
+  end
+
+  # 72 h is for estimates; a sheet's 6 h hold, a brisk school does not go below them and a cautious one goes beyond.
+  def test_the_rub_out_of_a_sheet_is_not_held_to_the_floor
+    sheet = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("milestones_min" => { "rub_out" => 360 }) : record }
+    house = ->(school) { laid(document(coat("s1")), products: sheet, house: { "rub_out" => school }).then { |drier, placement| minutes(drier, placement, "rub_out") } }
+    assert_equal [ 540, 360, 360 ], %w[cautious usual brisk].map(&house)
+    drier, placement = laid(document(coat("s1")))
+    assert_equal 4320, minutes(drier, placement, "rub_out")
   end
 
   # 20 minutes late on 90: what comes later is late in the same proportion, 240 · 110/90 = 293.3

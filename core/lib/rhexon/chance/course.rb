@@ -29,7 +29,7 @@ module Rhexon
       def factors(run) = @beliefs.map { |key, belief, planned| Math.exp(belief.m + belief.s * @draws.normal(key, run)) / planned }
 
       # Noise from coat to coat.
-      def noise(index, phase, run) = Math.exp(Drying::Belief::COAT_SD * @draws.normal((phase == "early" ? @early_keys : @hard_keys)[index], run))
+      def noise(index, phase, run) = Math.exp(@plan.shop.beliefs.coat_sd * @draws.normal((phase == "early" ? @early_keys : @hard_keys)[index], run))
 
       # Minutes that the log has settled.
       # @return [Array<Array>] work_end, first_end, hands_end
@@ -61,8 +61,8 @@ module Rhexon
       def wait(lower, opening, fixed)
         seen = fixed && (fixed <= @plan.shop.now || @m.logged.placed[lower].looks&.any?)
         earlier = @plan.build.by_index[lower]&.earlier || 0
-        crowd = opening.crowded? ? Drying::Milestones.coat_factor(earlier) : 1.0
-        Wait.new(lower, opening.parts.map { |part| part(lower, part, crowd) }, opening.least, (fixed if seen))
+        crowd = Drying::Milestones.coat_factor(earlier)
+        Wait.new(lower, opening.parts.map { |part| part(lower, part, part.crowded ? crowd : 1.0) }, opening.least, (fixed if seen))
       end
 
       def part(lower, part, crowd)

@@ -24,8 +24,8 @@ module Rhexon
         return [] if context.placements.any? { |placement| placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] && placement.status != "planned" }
 
         spare = context.walks.values.all? do |walk|
-          last = walk.last_coat or next true
-          least = Film::Least.um(context.piece.use, last.product, last.method)
+          walk.last_coat or next true
+          least = Film::Least.um(context.piece.use, walk.final)
           least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
         end
         spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []

@@ -13,8 +13,8 @@ module Rhexon
       # A film that shows what lies under it.
       def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
 
-      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can.
-      def colours? = stain? || (coat? && product.colour == "tinted")
+      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can, a filler fills pores.
+      def colours? = (stain? && !product.filler?) || (coat? && product.colour == "tinted")
     end
 
     # The steps of one shown face.
@@ -42,7 +42,7 @@ module Rhexon
       # @return [Prep::Abrasive, nil] the last the bare wood was sanded with before
       def last_grit(one)
         sanded = laid.take_while { |other| !other.equal?(one) }.take_while { |other| !other.coat? }.select { |other| other.step["kind"] == "sand" }.last
-        sanded && Prep::Abrasive.read(sanded.step["grits"].last)
+        sanded && Prep::Abrasive.near(sanded.step["grits"].last)
       end
 
       # Colours of which nothing is laid on yet.

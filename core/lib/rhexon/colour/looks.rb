@@ -55,7 +55,7 @@ module Rhexon
       def with_stain(shares, under_gu: nil)
         stages
         inside = stained_ground(shares)
-        under_gu && @films.empty? ? @surface.coated(inside, gu: under_gu) : on_top(inside, @films, @gloss)
+        under_gu && @films.empty? ? @surface.coated(inside, gu: under_gu) : on_top(inside, @films, @gloss, wetness)
       end
 
       # @return [Stage] the look in the end
@@ -68,6 +68,8 @@ module Rhexon
         @absorbed = @inside.map { |ri| Layer.q(ri) }
         @scattered = Array.new(Spectrum::NM.size, 1.0)
         @films = []
+        @texture_um = 0.0
+        @open_stain = false
         @grain_um = Reference.table("colour").dig("uptake", "grain_um").to_f
         @gloss = nil
         @gaps, @notes = [], []
@@ -85,7 +87,7 @@ module Rhexon
 
       # Only what lies bare is sanded to another grain.
       def sand(step)
-        @grain_um = Prep::Abrasive.read(step["grits"].last).mean_um.to_f if @films.empty?
+        @grain_um = Prep::Abrasive.near(step["grits"].last).mean_um.to_f if @films.empty?
         []
       end
 
@@ -98,6 +100,7 @@ module Rhexon
         strength = strength(product) * share * uptake(optics)
         @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
         @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
+        @open_stain = true
         stage(step, nil).tap do |found|
           limited(product, optics, before, found)
           beyond(product, optics, share * 100, found)
@@ -117,11 +120,10 @@ module Rhexon
         @wood.uptake * grain * (@end_grain ? table.fetch("end_grain") : 1) * sealed(table)
       end
 
-      def sealed(table)
-        return 1.0 if @films.empty?
+      # What is sealed takes less, and ever less with more on and in the face.
+      def sealed(table) = table.fetch("sealed") + (1 - table.fetch("sealed")) * Math.exp(-film_um / table.fetch("sealer_um"))
 
-        @films.sum { |film| film[:um] } <= table.fetch("washcoat_um") ? table.fetch("washcoat") : table.fetch("sealed")
-      end
+      def film_um = @films.sum { |film| film[:um] }
 
       def limited(product, optics, before, found)
         limit = Reference.table("colour").fetch("limited")
@@ -133,15 +135,19 @@ module Rhexon
         product = @products.fetch(step["product"])
         optics = optics(product)
         @gaps |= [ product.name ] unless optics.known
-        solids = Film::Coat.mixed_solids_percent(product.solids_volume_percent.value, step["thinning"])
+        solids = Mixing::ProductMix.solids_percent(product, @products, step)
+        @texture_um = Film::Abrasion.texture_um(step["method"]).to_f
         @films << { um: Film::Coat.dry_um(step["wet_um"], solids), k: optics.k.map { |k| k * strength(product) }, s: optics.s.map { |s| s * strength(product) } }
+        @open_stain = false
         @gloss = product.sheen_gu&.value || Reference.table("colour").fetch("gloss_gu")
         stage(step, coat)
       end
 
       # What comes off the top takes its colour with it.
       def levelled(step)
-        off = Film::Abrasion.removal_um(step, nil)
+        taken_off = Film::Abrasion.of_step(step, @texture_um)
+        off = taken_off.um
+        @texture_um = taken_off.texture_um
         while off.positive? && @films.any?
           taken = [ off, @films.last[:um] ].min
           @films.last[:um] -= taken
@@ -180,15 +186,23 @@ module Rhexon
 
       # What is there now, however it goes on.
       def seen_later
-        absorbed, scattered, films, gloss = @absorbed, @scattered, @films.map(&:dup), @gloss
-        -> { on_top(absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }, films, gloss) }
+        absorbed, scattered, films, gloss, wet = @absorbed, @scattered, @films.map(&:dup), @gloss, @open_stain ? wetness : 1.0
+        -> { on_top(absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }, films, gloss, wet) }
+      end
+
+      # How far a stain that lies open on a film is seen wet: not at all on a washcoat, wholly on a built film.
+      def wetness
+        from, till = Reference.table("colour").fetch("uptake").values_at("washcoat_um", "wet_um")
+        ((film_um - from) / (till - from).to_f).clamp(0.0, 1.0)
       end
 
       # Films over a ground, and the surface at the very top.
-      def on_top(ground, films, gloss)
+      def on_top(ground, films, gloss, wet)
         return @surface.bare(ground, @wood.reflectance.min) if films.empty?
 
-        @surface.coated(films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }, gu: gloss)
+        through = films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }
+        coated = @surface.coated(through, gu: gloss)
+        wet < 1 ? @surface.bare(through, @wood.reflectance.min).zip(coated).map { |open, closed| open + wet * (closed - open) } : coated
       end
     end
   end

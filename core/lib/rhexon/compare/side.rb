@@ -26,11 +26,11 @@ module Rhexon
       # @return [Numeric, nil] GU of the last coat
       def sheen_gu = thickest.last_coat&.product&.sheen_gu&.value
 
-      # Share of the pores' depth that the film fills: 0.3 of its dry film goes into the pores.
+      # Share of the pores' depth that is filled.
       # @return [Float] 0 to 1
-      def pores_filled = [ table.fetch("pore_fill_share") * thickest.final.total_um / table.fetch("pore_depth_um").fetch(plan.piece(@id).wood(face)), 1.0 ].min
+      def pores_filled = thickest.final.pores_filled
       # @return [String] open, half-filled or closed
-      def pores = table.fetch("pore_words").find { |_, most| pores_filled < most }&.first || "closed"
+      def pores = thickest.final.pores
 
       # @return [Float] of all mixes, losses included
       def litres = laid.sum { |placement| Mixing::Laying.of_pass(placement.pass).gross_ml } / 1000
@@ -65,9 +65,7 @@ module Rhexon
 
       def placements = plan.of_piece(@id)
       def laid = placements.select { |placement| placement.pass.leaves_something? }
-      def face = plan.thickest_face(@id)
-      def thickest = plan.film(@id, face)
-      def table = Reference.table("film")
+      def thickest = plan.film(@id, plan.thickest_face(@id))
 
       def cost_of(pass)
         recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)

@@ -26,8 +26,9 @@ module Rhexon
       end
 
       # @param share [Float] quantile
+      # @param coat_sd [Float] from coat to coat
       # @return [Float] b, coat-to-coat noise included
-      def factor(share = 0.5) = share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + self.class::COAT_SD**2))
+      def factor(share = 0.5, coat_sd = self.class::COAT_SD) = share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + coat_sd**2))
     end
 
     # Standard deviations of ln b: of one look, from coat to coat, and before anything is known.

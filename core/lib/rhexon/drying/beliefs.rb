@@ -4,15 +4,18 @@ module Rhexon
     class Beliefs
       PHASES = %w[early hard].freeze
 
-      attr_reader :share
+      attr_reader :share, :coat_sd
 
       # @param records [Array<Hash>] {"product", "group" ("early" or "hard"), "m", "s", "coats"}
       # @param products [Hash{String=>Materials::Product}]
       # @param share [Float] safety level: this quantile of openings, one minus it of closings
-      def initialize(records, products, share)
+      # @param coat_sd [Float, nil] of ln b from coat to coat, as the shop's log shows it; nil: the usual one
+      def initialize(records, products, share, coat_sd = nil)
         @given = records.to_h { |record| [ [ record["product"], record["group"] ], Belief.new(record["m"].to_f, record["s"].to_f, record["coats"] || 0) ] }
+        @last = records.to_h { |record| [ [ record["product"], record["group"] ], record["last"] ] }
         @products = products
         @share = share
+        @coat_sd = coat_sd || Belief::COAT_SD
         @factors = {}
       end
 
@@ -26,16 +29,36 @@ module Rhexon
         end
       end
 
+      # What moved the factor of a product, for the ledger.
+      # @return [String, nil] nil when nothing did
+      def words(product, phase)
+        belief = of(product, phase)
+        return if belief.m.zero?
+
+        factor = "#{format("%.2f", Math.exp(belief.m))} x the sheet"
+        return "#{factor}, half of what other #{product.mechanism} materials showed" if belief.coats.zero?
+
+        "#{factor} (#{belief.coats} #{belief.coats == 1 ? "coat" : "coats"} logged#{look(@last[[ product.id, phase ]])})"
+      end
+
       # @return [Hash{String=>Float}, nil] factor by phase; nil when the sheet's times hold
       def factors(product)
         return if @given.empty? && share == 0.5
 
-        @factors[product.id] ||= PHASES.to_h { |phase| [ phase, of(product, phase).factor(share) ] }
+        @factors[product.id] ||= PHASES.to_h { |phase| [ phase, of(product, phase).factor(share, coat_sd) ] }
       end
 
       # A closing knows only the difference from coat to coat.
       # @return [Float]
-      def closing_factor = share == 0.5 ? 1.0 : Math.exp(-Normal.quantile(share) * Belief::COAT_SD)
+      def closing_factor = share == 0.5 ? 1.0 : Math.exp(-Normal.quantile(share) * coat_sd)
+
+      private
+
+      def look(last)
+        return unless last && last["after_min"]
+
+        "; last dry after #{Schedule::Words.duration(last["after_min"])}#{", just then" if last["exact"]}#{", one look, which says little" if last["alone"]}"
+      end
     end
   end
 end

@@ -6,7 +6,8 @@ module Rhexon
       # @!attribute from, to [Float, nil] ln of the reference minutes that had passed over those the sheet asks for, at the last "not yet" and the first "dry"
       # @!attribute exact    [Boolean] the user said "just now"
       # @!attribute at       [Integer] minute it was logged
-      Observation = Struct.new(:product, :mechanism, :phase, :from, :to, :exact, :at, keyword_init: true)
+      # @!attribute after    [Integer] minutes from laying to that look
+      Observation = Struct.new(:product, :mechanism, :phase, :from, :to, :exact, :at, :after, keyword_init: true)
 
       # @param shop [Planning::Shop] whose log is read; nothing is planned
       # @return [Array<Observation>] in the order they were logged
@@ -22,7 +23,7 @@ module Rhexon
         milestone = placement.milestones[drier.known(placement.pass, name)] or return
         before = looks.select { |_, answer, minute| answer == "not_yet" && minute <= dry[2] }.last
         Observation.new(product: placement.pass.product.id, mechanism: placement.pass.product.mechanism, phase: milestone.phase, from: before && passed(shop, placement, milestone, before[2]), to: passed(shop, placement, milestone, dry[2]),
-                        exact: dry[3] == true, at: dry[2]).freeze
+                        exact: dry[3] == true, at: dry[2], after: dry[2] - placement.work_end).freeze
       end
       private_class_method :observation
 
@@ -35,15 +36,42 @@ module Rhexon
 
       # Each observation updates the belief of its product and group once; a product without a log begins at half the mean of its mechanism.
       # @param observations [Array<Observation>]
-      # @return [Array<Hash>] beliefs of rhexon-shop/1
+      # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
       def self.taught(observations)
+        last = observations.to_h { |found| [ [ found.product, found.phase ], { "after_min" => found.after, "exact" => found.exact, "alone" => found.from.nil? && !found.exact } ] }
         beliefs = observations.each_with_object({}) do |found, known|
           key = [ found.product, found.phase, found.mechanism ]
           before = known[key] || first(known, found)
           known[key] = found.exact ? before.exactly(found.to) : before.after(found.from, found.to)
         end
-        beliefs.map { |(product, phase, _), belief| { "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats } }
+        beliefs.map { |(product, phase, _), belief| { "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats, "last" => last[[ product, phase ]] } }
       end
+
+      # How much coats vary: from about eight on the log itself says it, as an inverse-gamma estimate whose prior has the weight of eight coats.
+      # Of a coat that was looked at twice only the interval is known; what lies in it is expected under the estimate so far, until it stands.
+      # @param observations [Array<Observation>]
+      # @param beliefs [Array<Hash>] what they have taught
+      # @return [Float] standard deviation of ln b from coat to coat
+      def self.coat_sd(observations, beliefs)
+        seen, prior = Reference.table("drying").fetch("belief").values_at("coats_seen", "coats_prior")
+        return Belief::COAT_SD if observations.count { |found| found.exact || found.from } < seen
+
+        means = beliefs.to_h { |belief| [ belief.values_at("product", "group"), belief["m"] ] }
+        spread = observations.map { |found| [ found, means.fetch([ found.product, found.phase ]) ] }
+        (1..20).reduce(Belief::COAT_SD) do |sd, _|
+          Math.sqrt((prior * Belief::COAT_SD**2 + spread.sum { |found, mean| square(found, mean, sd) }) / (prior + spread.size))
+        end
+      end
+
+      # Expected square of what a coat differs by from its mean.
+      def self.square(found, mean, spread)
+        return (found.to - mean)**2 if found.exact || found.to.nil?
+
+        ends = [ found.from || -Float::INFINITY, found.to ].map { |x| (x - mean) / spread }
+        middle, variance = Normal.cut(*ends)
+        middle ? spread**2 * (variance + middle**2) : (([ found.from, found.to ].compact.min_by { |x| (x - mean).abs }) - mean)**2
+      end
+      private_class_method :square
 
       def self.first(known, found)
         kin = known.select { |(_, phase, mechanism), _| phase == found.phase && mechanism == found.mechanism }.values

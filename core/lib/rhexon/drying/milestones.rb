@@ -36,7 +36,8 @@ module Rhexon
       # @!attribute earlier_coats [Integer] coats of the same evaporative stack in the 24 h before
       # @!attribute stack_dry_um [Float] dry film of that stack with this coat, µm
       # @!attribute shop [Hash{String=>Float}, nil] the shop's own factor b by phase; nil: the sheet's time holds
-      Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, keyword_init: true)
+      # @!attribute hardener_parts [Numeric, nil] what is mixed in, where the sheet gives its cure at both ends
+      Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, :hardener_parts, keyword_init: true)
 
       attr_reader :coat, :line, :from
 
@@ -55,30 +56,38 @@ module Rhexon
 
       # Growth of drying times with the coats of the same evaporative stack laid in the 24 h before.
       def self.coat_factor(earlier)
-        constants = Reference.table("drying")
-        [ 1 + constants.fetch("coat_step") * earlier, constants.fetch("coat_cap") ].min
+        [ 1 + table.fetch("coat_step") * earlier, table.fetch("coat_cap") ].min
       end
 
       # What must have passed for a milestone, whenever laying ends and however many coats are under it.
+      # @param pair [Materials::Figure, nil] the pair's own wait, in the place of *recoat opens*
       # @return [Opening, nil] nil when the product has no such milestone
-      def opening(name, pair_min: nil, factor: 1.0, least: 0)
-        needs = pair?(pair_min) ? [ need("recoat_opens", pair_min) ] : chain(name) or return
-        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor, phase).freeze }
-        Opening.new(parts.freeze, crowded: crowded?, least: least)
+      def opening(name, pair: nil, factor: 1.0, least: 0)
+        needs = pair ? [ need("recoat_opens", pair.value) ] : chain(name) or return
+        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor, phase, crowded?(phase)).freeze }
+        Opening.new(parts.freeze, least: least)
       end
 
       # @param name [String] of a closing: recoat_closes, wipe_off_latest, flash_max, soft_latest
       # @return [Closing, nil] nil when it never shuts
       def closing(name = "recoat_closes", factor: 1.0)
-        sheet = coat.product.milestone(name)&.value or return
+        sheet = coat.product.milestone(name, coat.method)&.value or return
         Closing.new(Rate.closing(coat.product, line, name), sheet * factor).freeze
       end
 
-      # Minutes to *recoat opens* when the pair of materials asks for its own wait (reference minutes).
-      def opens_after_pair(pair_min)
-        return self["recoat_opens"] unless pair?(pair_min)
+      # Minutes to *recoat opens* when the pair of materials has its own wait.
+      # @param pair [Materials::Figure]
+      def opens_after_pair(pair) = build("recoat_opens", pair)
 
-        build("recoat_opens", Materials::Figure.new(value: pair_min, source: Materials::Pairs.source, estimate: true))
+      # A milestone's figure at the sheet's climate. Of two figures out of order the class default gives way: an estimate is never later
+      # than what the sheet itself says of a later milestone.
+      # @return [Materials::Figure, nil]
+      def figure(name)
+        found = coat.product.milestone(name, coat.method)
+        return found unless found&.value && found.estimate
+
+        later = after(name).filter_map { |following| coat.product.milestone(following, coat.method) }.reject(&:estimate).filter_map(&:value).min
+        later && later < found.value ? Materials::Figure.new(value: later, source: "#{found.source}, and not after what the sheet says of later", estimate: true) : found
       end
 
       # When a number of reference minutes of a phase have passed.
@@ -90,22 +99,37 @@ module Rhexon
 
       private
 
-      # The pair's wait takes the place of the product's own where it is longer.
-      def pair?(pair_min) = !pair_min.nil? && pair_min > (coat.product.milestone("recoat_opens")&.value || 0)
+      # Earlier coats of an evaporative stack slow what their solvent passes through.
+      def crowded?(phase) = phase == "early" && coat.product.mechanism == "evaporative"
 
-      def crowded? = coat.product.mechanism == "evaporative"
-
-      # The milestone and those it may not be before.
+      # The milestone and those it may not be before. What the sheet says of it is not held back by estimates.
       # @return [Array<Array(String, Float)>, nil] phase and reference minutes
       def chain(name)
-        figure = coat.product.milestone(name)
+        figure = figure(name)
         return unless figure&.value
 
-        earlier = [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }&.then { |names| names.first(names.index(name)).reverse.find { |found| coat.product.milestone(found)&.value } }
+        earlier = before(name).find { |found| (held = figure(found))&.value && (figure.estimate || !held.estimate) }
         [ need(name, figure.value), *(chain(earlier) if earlier) ]
       end
 
-      def need(name, sheet) = Rate.phase(name).then { |phase| [ phase, sheet * film_factor(name) * shop_factor(phase) ] }
+      # Milestones that come before one, the nearest first.
+      def before(name)
+        return [] if name == "recoat_opens" && coat.product.tacky_recoat?
+
+        [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }.to_a.take_while { |found| found != name }.reverse
+      end
+
+      # Milestones that come after one.
+      def after(name)
+        later = [ ORDER, HARD_ORDER ].flat_map { |names| names.include?(name) ? names.drop(names.index(name) + 1) : [] }
+        later |= HARD_ORDER if name == "dust_safe"
+        coat.product.tacky_recoat? ? later - [ "recoat_opens" ] : later
+      end
+
+      def need(name, sheet) = Rate.phase(name).then { |phase| [ phase, sheet * film_factor(name) * share_factor(phase) * shop_factor(phase) ] }
+
+      # Hardener at another share than the sheet's.
+      def share_factor(phase) = phase == "hard" ? coat.product.cure_factor(coat.hardener_parts) : 1.0
 
       def shop_factor(phase) = coat.shop ? coat.shop.fetch(phase) : 1.0
 
@@ -113,25 +137,19 @@ module Rhexon
 
       # No milestone before the one it rests on.
       def in_order(name)
-        figure = coat.product.milestone(name)
+        figure = figure(name)
         return unless figure&.value
 
         own = build(name, figure)
-        before = before(name)
-        return own if before.nil? || own.minutes >= before.minutes
+        held = before(name).filter_map { |found| self[found] }.find { |found| figure.estimate || !found.source.estimate }
+        return own if held.nil? || own.minutes >= held.minutes
 
-        Milestone.new(**before.to_h, name: name, bound_by: before.bound_by || before.name)
-      end
-
-      def before(name)
-        chain = [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? } or return
-        chain.first(chain.index(name)).reverse_each { |earlier| (found = self[earlier]) and return found }
-        nil
+        Milestone.new(**held.to_h, name: name, bound_by: held.bound_by || held.name)
       end
 
       def build(name, figure)
         phase = Rate.phase(name)
-        own = { film: film_factor(name), coat: crowded? ? self.class.coat_factor(coat.earlier_coats.to_i) : 1.0, shop: shop_factor(phase) }
+        own = { film: film_factor(name) * share_factor(phase), coat: crowded?(phase) ? self.class.coat_factor(coat.earlier_coats.to_i) : 1.0, shop: shop_factor(phase) }
         needed = figure.value * own.each_value.reduce(:*)
         Milestone.new(name: name, sheet_min: figure.value.to_f, own: own, needed: needed, minutes: minutes(phase, needed), source: figure, phase: phase, causes: -> { causes(phase, figure.value.to_f, own) })
       end
@@ -146,42 +164,49 @@ module Rhexon
         [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h { |cause, (before, after)| [ cause, before.infinite? || before.zero? ? 1.0 : after / before ] }
       end
 
+      # How the film that was laid lengthens a time: the solvent of an evaporative stack leaves by diffusion, so that its thickness decides;
+      # the carrier of any film leaves by the film it is stated for; other films cure at their own pace.
       def film_factor(name)
-        return stack_factor if crowded? && %w[rub_out full_cure].include?(name)
+        return stack_factor if coat.product.mechanism == "evaporative" && SOLVENT_LEFT.include?(name)
+        return 1.0 unless Rate::EARLY.include?(name)
 
-        sheet = coat.product.wet_um(coat.method)&.value
-        return 1.0 unless coat.wet_um && sheet
+        stated = coat.product.stated_wet_um(name, coat.method)
+        return 1.0 unless coat.wet_um && stated
 
-        low, high = constants.fetch("film_clamp")
-        ((coat.wet_um.to_f / sheet)**film_exponent(name)).clamp(low, high)
+        low, high = table.fetch("film_clamp").then { |clamps| clamps.fetch(coat.product.mechanism, clamps.fetch("other")) }
+        carrier_factor(coat.wet_um.to_f, stated.to_f).clamp(low, high)
       end
 
-      def film_exponent(name)
-        table = constants.fetch("film_exponent")
-        case coat.product.mechanism
-        when "oxidative" then table.fetch(coat.wet_um < table.fetch("oxidative_thick_from_um") ? "oxidative_thin" : "oxidative_thick")
-        when "reactive" then %w[dust_safe touch recoat_opens].include?(name) ? carrier_exponent(table) : 0
-        else table.fetch(coat.product.mechanism, 0)
-        end
+      SOLVENT_LEFT = %w[rub_out full_cure].freeze
+      private_constant :SOLVENT_LEFT
+
+      # (wet / wet_sheet)^n; a thick oil film skins over, without a jump where that begins.
+      def carrier_factor(wet, stated)
+        return (wet / stated)**exponent unless coat.product.mechanism == "oxidative"
+
+        skins = table.fetch("oxidative_skins_from_um").to_f
+        wet / stated * ([ wet, skins ].max / [ stated, skins ].max)**table.fetch("oxidative_skin_exponent")
       end
 
-      def carrier_exponent(table)
-        case coat.product.carrier
-        when "water" then table.fetch("coalescing")
-        when "none" then 0
-        else table.fetch("evaporative")
-        end
+      def exponent
+        exponents = table.fetch("film_exponent")
+        return exponents.fetch(coat.product.mechanism, 0) unless coat.product.mechanism == "reactive"
+
+        { "water" => exponents.fetch("coalescing"), "none" => 0 }.fetch(coat.product.carrier, exponents.fetch("evaporative"))
       end
 
-      # Solvent leaves a thick evaporative stack slowly: (stack / two usual coats)^0.5, at most 3.
+      # clamp(stack / a usual finished film, 1, 2.9)^0.5
       def stack_factor
-        usual = coat.product.usual_dry_um(coat.method)
-        return 1.0 unless coat.stack_dry_um && usual&.positive?
+        usual = coat.product.finished_um
+        return 1.0 unless coat.stack_dry_um && usual
 
-        [ [ 1.0, coat.stack_dry_um / (2 * usual) ].max**0.5, constants.fetch("stack_cap") ].min
+        low, high = table.fetch("stack_clamp")
+        (coat.stack_dry_um / usual.to_f).clamp(low, high)**table.fetch("stack_exponent")
       end
 
-      def constants = Reference.table("drying")
+      def table = self.class.table
+
+      def self.table = Reference.table("drying")
     end
   end
 end

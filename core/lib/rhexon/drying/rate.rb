@@ -74,7 +74,7 @@ module Rhexon
       def raw(product, phase, t_c, rh)
         energy = constants.dig("activation_kj_per_mol", product.drying_mechanism, phase)
         case product.drying_mechanism
-        when "oxidative" then oxidative(energy, t_c, rh, product.sheet_t_c)
+        when "oxidative" then oxidative(energy, t_c, rh, product)
         when "coalescing", "reactive"
           return evaporation(t_c, rh, product) if phase == "early" && product.waterborne?
 
@@ -94,15 +94,22 @@ module Rhexon
       end
       private_class_method :evaporation
 
-      def oxidative(energy, t_c, rh, reference_c)
+      # Every factor is 1 at the sheet's own climate, its humidity included.
+      def oxidative(energy, t_c, rh, product)
         return Float::INFINITY if t_c < constants.fetch("oxidative_stops_below_c")
 
-        arrhenius(energy, t_c, reference_c) * (1 + constants.fetch("oxidative_damp_per_percent") * [ rh - 50, 0 ].max)
+        arrhenius(energy, t_c, product.sheet_t_c) * damp(rh) / damp(product.sheet_rh)
       end
       private_class_method :oxidative
 
-      def moisture_cure(product, phase, rh) = product.moisture_cure? && phase == "hard" ? (50.0 / rh).clamp(0.6, 1.7) : 1.0
+      def damp(rh) = 1 + constants.fetch("oxidative_damp_per_percent") * [ rh - 50, 0 ].max
+      private_class_method :damp
+
+      def moisture_cure(product, phase, rh) = product.moisture_cure? && phase == "hard" ? dryness(rh) / dryness(product.sheet_rh) : 1.0
       private_class_method :moisture_cure
+
+      def dryness(rh) = (50.0 / rh).clamp(0.6, 1.7)
+      private_class_method :dryness
 
       def constants = Reference.table("drying")
       private_class_method :constants

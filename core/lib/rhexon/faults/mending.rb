@@ -47,7 +47,14 @@ module Rhexon
 
       private
 
-      def offered?(mending) = (!needs_barrier?(mending) || sealer) && (!mending["redissolves"] || product.redissolves?)
+      def offered?(mending) = (!needs_barrier?(mending) || sealer) && (!mending["redissolves"] || product.redissolves?) && (mending["coloured"].nil? || mending["coloured"] == coloured?)
+
+      # Something under the coat at fault has a colour that can be gone through to.
+      def coloured?
+        laid = @document["steps"].select { |step| %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?) }
+        laid.any? { |step| (material = @products[step["product"]]) && material.coloured? && !material.filler? }
+      end
+
       def needs_barrier?(mending) = mending["steps"].any? { |step| step["do"] == "barrier" || step["barrier"] }
       def product = @products.fetch(@step["product"])
 
@@ -60,7 +67,16 @@ module Rhexon
         [ id, (done < coats ? { "op" => "split_coats", "id" => id, "keep" => done } : nil) ]
       end
 
-      def steps(mending) = mending["steps"].flat_map { |template| made(template) }.map { |step| on_faces(step) }
+      def steps(mending) = (mending["steps"].flat_map { |template| made(template) } + rubbed_out_again(mending)).map { |step| on_faces(step) }
+
+      # What was rubbed out already is rubbed out again, once a coat lies over it.
+      def rubbed_out_again(mending)
+        return [] unless mending["steps"].any? { |template| %w[coat again].include?(template["do"]) }
+
+        begun = @begun.map(&:first)
+        done = @document["steps"].select { |step| step["kind"] == "level" && step["aim"] == "rub_out" && begun.include?(step["id"]) && (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?) }
+        done.map { |step| step.except("id", "pins", "mends", "while_soft") }
+      end
 
       def made(template)
         case template["do"]

@@ -1,38 +1,66 @@
 module Rhexon
   module Film
-    # What an abrasive takes off a film, µm on the face (estimates; core/data/film.yml).
+    # What an abrasive takes off a film, µm on the face, by its grain and its purpose (estimates; core/data/film.yml).
     module Abrasion
+      # @!attribute um [Float] off the face
+      # @!attribute texture_um [Float] texture that is left
+      Taken = Struct.new(:um, :texture_um)
+
       module_function
 
-      # @param step [Hash] a level step of the schedule document
-      # @param last_method [String, nil] how the coat under the paper was laid (its texture)
-      # @return [Float] µm taken off the face by the whole step
-      def removal_um(step, last_method)
-        return step["removes_um"].to_f if step["removes_um"]
+      # @param pass [Planning::Pass] an abrasion
+      # @param texture_um [Numeric] of the surface under the paper
+      # @return [Taken]
+      def of(pass, texture_um) = pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
 
-        grits = step.fetch("grits")
-        first = step["aim"] == "rub_out" ? texture(last_method) + table.fetch("level_extra_um") : table.dig("removal_um", "flatten")
-        finer = grits.drop(1).sum { |grit| table.dig("removal_um", grit) || finer_than_listed(grit) }
-        (first + finer) * (step["machine"] ? table.fetch("machine_factor") : 1)
+      # @param step [Hash] a level or sand step of the schedule document
+      # @return [Taken]
+      def of_step(step, texture_um)
+        return off(step["removes_um"].to_f, texture_um) if step["removes_um"]
+
+        force = step["machine"] ? table.fetch("machine_factor") : 1
+        case purpose(step)
+        when "rub_out" then levelled(step.fetch("grits"), texture_um.to_f, force)
+        when "between" then off(step.fetch("grits").sum { |grit| by_grain("flatten", grit) } * force, texture_um)
+        when "denib" then off(table.dig("removal_um", "denib") * force, texture_um)
+        else off(step.fetch("grits").map { |grit| scuff_um(grit) }.max * force, texture_um)
+        end
       end
 
-      def scuff_um = table.dig("removal_um", "scuff").to_f
+      # Sanding on a film is a scuff for bond; levelling says what it is for.
+      # @return [String] denib, scuff, between (flatten) or rub_out
+      def purpose(step) = step["kind"] == "level" ? step.fetch("aim") : "scuff"
+
+      # @param grit [String, nil] nil: the usual paper
+      def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.dig("removal_um", "scuff").to_f
+
+      # Everyday work by hand, which nobody stops for.
+      def light?(pass) = pass.kind == "scuff" || (!pass.step["machine"] && (purpose(pass.step) == "denib" || (pass.step["removes_um"] || Float::INFINITY) <= table.dig("removal_um", "denib")))
 
       def edge_factor = table.fetch("edge_removal_factor")
 
       # @param arris [String] sharp, eased_2mm or eased_3mm
       def arris_share(arris) = table.fetch("arris_share").fetch(arris || "sharp")
 
-      def texture(method) = table.fetch("texture_um").fetch(method || "spray")
-      private_class_method :texture
+      # @param method [String] of a coat
+      # @return [Numeric] µm
+      def texture_um(method) = table.fetch("texture_um").fetch(method)
 
-      def finer_than_listed(grit)
-        number = grit.delete_prefix("P").to_i
-        if number < 800 then table.dig("removal_um", "scuff")
-        else number <= 1200 ? table.dig("removal_um", "P800") : table.dig("removal_um", "P1500")
+      # The first grit takes what is left of the texture; each finer one only its scratches. Texture is there once, however hard a machine presses.
+      def levelled(grits, texture, force)
+        um = grits.sum do |grit|
+          first, texture = texture, 0.0
+          first.positive? ? first + table.dig("removal_um", "level") * force : [ by_grain("finer", grit), table.fetch("least_removal_um") ].max * force
         end
+        Taken.new(um, 0.0)
       end
-      private_class_method :finer_than_listed
+      private_class_method :levelled
+
+      def off(um, texture) = Taken.new(um, [ texture - um, 0.0 ].max)
+      private_class_method :off
+
+      def by_grain(purpose, grit) = table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.fetch("grain_um").to_f
+      private_class_method :by_grain
 
       def table = Reference.table("film")
       private_class_method :table

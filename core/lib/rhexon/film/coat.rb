@@ -4,17 +4,6 @@ module Rhexon
     module Coat
       module_function
 
-      # Solids by volume of a thinned product: thinner has none.
-      # @param solids_percent [Numeric] of the product as sold
-      # @param thinning [Hash, nil] {"percent" => Numeric, "of" => "base" | "total"}
-      # @return [Float] solids by volume of the mix as applied, %
-      def mixed_solids_percent(solids_percent, thinning)
-        return solids_percent.to_f unless thinning
-
-        share = thinning.fetch("percent") / 100.0
-        thinning["of"] == "total" ? solids_percent * (1 - share) : solids_percent / (1 + share)
-      end
-
       # dry µm = wet µm · VS
       def dry_um(wet_um, solids_percent) = wet_um * solids_percent / 100.0
 

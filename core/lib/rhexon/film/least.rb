@@ -1,19 +1,29 @@
 module Rhexon
   module Film
-    # Least dry film that protects, by what the piece must stand up to.
+    # Least dry film that protects, by what the piece must stand up to and by how most of the film was laid.
     module Least
       module_function
 
-      # @param use [String, nil] show, furniture, table_top, bar_top, floor, marine
-      # @param top [Materials::Product] product of the last coat
-      # @param method [String] how it is laid (a padded film is judged as padded)
-      # @return [Numeric, nil] µm; nil when the use is not stated
-      def um(use, top, method)
-        table = Reference.table("film")
-        by_family = table.fetch("least_by_family_um")
-        family = method == "pad" && top.protection_family == "builder" ? "padded" : top.protection_family
-        by_family[family] || table.fetch("least_um")[use]
+      # @param product [Materials::Product]
+      # @param method [String]
+      # @return [String] oil, wiped, padded (shellac) or builder
+      def way(product, method)
+        return "oil" if product.oil?
+        return "wiped" if method == "wipe" || (method == "pad" && product.class_id != "shellac")
+
+        method == "pad" ? "padded" : "builder"
       end
+
+      # @param use [String, nil] show, furniture, table_top, bar_top, floor, marine
+      # @param stack [Stack] with at least one film
+      # @return [Numeric, nil] µm; nil when the use is not stated
+      def um(use, stack)
+        most = stack.layers.group_by(&:way).max_by { |_, layers| layers.sum(&:laid_um) }.first
+        table.fetch("least_by_way_um")[most] || table.fetch("least_um")[use]
+      end
+
+      def table = Reference.table("film")
+      private_class_method :table
     end
   end
 end

@@ -3,11 +3,13 @@ module Rhexon
     # The running film on one face: layers from the wood up, colour in the wood below them.
     # A value: every operation returns another stack. Layers are never joined or forgotten; a layer sanded away stays with 0 µm.
     class Stack
-      attr_reader :layers, :coats_laid, :variance_um2
+      # @!attribute texture_um [Float] of the surface: a coat sets it, levelling takes it away once
+      # @!attribute pores_um   [Float] depth of the open pores that is filled
+      attr_reader :layers, :coats_laid, :variance_um2, :texture_um, :pores_um
 
       # @param wood [String] absorption class of the face
       # @param arris [String] sharp, eased_2mm or eased_3mm
-      def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false, sealer_sanded: false)
+      def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false, sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
         @wood = wood
         @arris = arris
         @layers = layers.freeze
@@ -15,28 +17,44 @@ module Rhexon
         @variance_um2 = variance_um2
         @colour_in_wood = colour_in_wood
         @sealer_sanded = sealer_sanded
+        @texture_um = texture_um
+        @pores_um = pores_um
         freeze
       end
 
       # Lay a film coat. Its dry film is cut by what the wood drinks.
+      # @param method [String] how it is laid: sets the texture, and presses it into the pores or not
       # @param mixed_solids_percent [Numeric] solids by volume of the mix as applied
       # @param fused [Boolean] laid while the window of the coat below was open
       # @return [Stack]
-      def coat(product, pass:, wet_um:, mixed_solids_percent:, fused:, role: nil)
+      def coat(product, method:, pass:, wet_um:, mixed_solids_percent:, fused:, role: nil)
         share = Coat.surface_share(@wood, @coats_laid + 1, sealed_and_sanded: @sealer_sanded)
         dry = Coat.dry_um(wet_um, mixed_solids_percent) * share
-        layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * Abrasion.arris_share(@arris), laid_um: dry,
+        layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * arris_share, laid_um: dry,
                           coloured: product.coloured?, opaque: product.colour == "pigmented", redissolves: product.redissolves?, family: product.family,
-                          bond_group: bond_group(product, fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
-        with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1, variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2)
+                          mechanism: product.mechanism, way: Least.way(product, method), bond_group: bond_group(product, fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
+        with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1, variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2,
+             texture_um: Abrasion.texture_um(method).to_f, pores_um: filled(dry, product, method))
       end
 
-      # Colour goes into the wood (or lies on the film as a glaze): it builds nothing.
-      def stain = with(colour_in_wood: true)
+      # Colour goes into the wood (or lies on the film as a glaze) and builds nothing; a filler goes into the pores.
+      # @param product [Materials::Product]
+      # @return [Stack]
+      def stain(product)
+        return with(colour_in_wood: true) unless product.filler?
+
+        filler = film_table.fetch("filler")
+        with(pores_um: @pores_um + open_um * filler.fetch("fills") * (1 - filler.fetch("loses")))
+      end
+
+      # Back to the wood: all film goes, and stays in the pores.
+      # @return [Stack]
+      def cut_back = with(layers: @layers.map { |layer| layer.without(layer.um, layer.arris_um) }, texture_um: 0.0)
 
       # Take film off from the top down: r on the face, 1.3 r on the arris.
+      # @param texture_um [Numeric] texture that is left
       # @return [Stack]
-      def abrade(face_um)
+      def abrade(face_um, texture_um: [ @texture_um - face_um, 0.0 ].max)
         left_face = face_um.to_f
         left_edge = face_um * Abrasion.edge_factor
         kept = @layers.reverse.map do |layer|
@@ -46,7 +64,7 @@ module Rhexon
           left_edge -= off_edge
           layer.without(off_face, off_edge)
         end
-        with(layers: kept.reverse, sealer_sanded: @sealer_sanded || (@coats_laid == 1 && @layers.last.role == "seal"),
+        with(layers: kept.reverse, texture_um: texture_um, sealer_sanded: @sealer_sanded || (@coats_laid == 1 && @layers.last.role == "seal"),
              variance_um2: @variance_um2 + (face_um * film_table.fetch("removal_sd"))**2)
       end
 
@@ -64,6 +82,25 @@ module Rhexon
         above = @layers.drop(index ? index + 1 : 0)
         { face_um: above.sum(&:um), arris_um: above.sum(&:arris_um) }
       end
+
+      # Chance that an abrasion goes through to colour at the arris: what comes off there (1.3 r, sd 25 %) against what lies over the colour (sd 10 % a coat).
+      # Pigment of its own colour all through is gone through only where nothing hides it again: under clear, or at the very top.
+      # @param face_um [Numeric] off the face
+      # @param hidden [Boolean] an opaque coat goes over it
+      # @return [Hash{Symbol=>Float}, nil] chance, clear_um and taken_um at the arris; nil when there is no colour to go through to
+      def sand_through(face_um, hidden:)
+        over = over_colour(hidden) or return
+        taken = face_um * Abrasion.edge_factor
+        there = over.sum(&:arris_um)
+        spread = Math.sqrt((taken * film_table.fetch("removal_sd"))**2 + over.sum { |layer| (layer.laid_um * arris_share * film_table.fetch("coat_sd"))**2 })
+        chance = spread.zero? ? (taken > there ? 1.0 : 0.0) : Drying::Normal.share((taken - there) / spread)
+        { chance: chance, clear_um: there, taken_um: taken }
+      end
+
+      # @return [Float] share of the depth of the open pores that is filled, 0 to 1
+      def pores_filled = @pores_um / pore_depth
+      # @return [String] open, half-filled or closed
+      def pores = film_table.fetch("pore_words").find { |_, most| pores_filled < most - 1e-9 }&.first || "closed"
 
       # The topmost coats that bonded into one: what a rub-out may eat without showing rings.
       # @return [Hash{Symbol=>Object}, nil]
@@ -88,12 +125,35 @@ module Rhexon
         return (below&.bond_group || 0) + 1 unless below
 
         melts = product.family && product.family == below.family
-        melts || fused ? below.bond_group : below.bond_group + 1
+        melts || (fused && product.mechanism == below.mechanism) ? below.bond_group : below.bond_group + 1
+      end
+
+      # @return [Array<Layer>, nil] what lies over the colour
+      def over_colour(hidden)
+        top = @layers.reverse.find(&:left?)
+        if top&.opaque
+          return if hidden
+
+          return @layers.reverse.drop_while { |layer| !layer.left? }.take_while { |layer| layer.product_id == top.product_id }
+        end
+        index = @layers.rindex { |layer| layer.coloured && layer.left? }
+        @layers.drop(index ? index + 1 : 0) if index || @colour_in_wood
+      end
+
+      def arris_share = Abrasion.arris_share(@arris)
+      def pore_depth = film_table.fetch("pore_depth_um").fetch(@wood).to_f
+      def open_um = [ pore_depth - @pores_um, 0.0 ].max
+
+      # Depth of the pores that is filled after a coat.
+      def filled(dry, product, method)
+        brushed_in = method == "brush" && (product.class_id == "epoxy_clear" || product.filler?)
+        more = brushed_in ? open_um * film_table.fetch("filler").fetch("brushed") : dry * film_table.fetch("pore_share").fetch(method)
+        @pores_um + [ more, open_um ].min
       end
 
       def with(**changes)
         self.class.new(**{ wood: @wood, arris: @arris, layers: @layers, coats_laid: @coats_laid, variance_um2: @variance_um2,
-                           colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded }.merge(changes))
+                           colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded, texture_um: @texture_um, pores_um: @pores_um }.merge(changes))
       end
 
       def film_table = Reference.table("film")

@@ -4,7 +4,8 @@ module Rhexon
     class Walk
       # @!attribute before, after [Stack]
       # @!attribute removed_um [Float] taken off the face by an abrasion
-      Snapshot = Struct.new(:placement, :before, :after, :removed_um, keyword_init: true)
+      # @!attribute asked_um   [Float] what its paper takes where there is enough
+      Snapshot = Struct.new(:placement, :before, :after, :removed_um, :asked_um, keyword_init: true)
 
       # @!attribute snapshots [Array<Snapshot>] one for each pass that changes this face
       attr_reader :snapshots, :bare
@@ -13,15 +14,14 @@ module Rhexon
       def initialize(placements, piece, face_id, products)
         @products = products
         @bare = Stack.new(wood: piece.wood(face_id), arris: piece.arris || "sharp")
-        @methods = []
         stack = @bare
         @snapshots = placements.filter_map do |placement|
           pass = placement.pass
           next if !(pass.faces.include?(face_id) || pass.caught.include?(face_id)) || pass.range.begin.positive?
 
           before = stack
-          stack, removed = step(stack, placement)
-          Snapshot.new(placement: placement, before: before, after: stack, removed_um: removed) unless stack.equal?(before)
+          stack, asked = step(stack, placement)
+          Snapshot.new(placement: placement, before: before, after: stack, removed_um: [ before.total_um - stack.total_um, 0.0 ].max, asked_um: asked) unless stack.equal?(before)
         end
       end
 
@@ -40,26 +40,18 @@ module Rhexon
         pass = placement.pass
         case pass.kind
         when "coat" then [ coat(stack, placement), 0.0 ]
-        when "stain" then [ stack.stain, 0.0 ]
-        when "scuff" then abrade(stack, Abrasion.scuff_um)
-        when "level" then abrade(stack, Abrasion.removal_um(pass.step, @methods.last))
-        when "sand" then abrade(stack, Abrasion.removal_um({ "grits" => pass.step["grits"], "aim" => "between" }, @methods.last))
+        when "stain" then [ stack.stain(pass.product), 0.0 ]
+        when *Planning::Pass::ABRASIONS then abrade(stack, Abrasion.of(pass, stack.texture_um))
         else [ stack, 0.0 ]
         end
       end
 
       def coat(stack, placement)
         pass = placement.pass
-        @methods << pass.method
-        stack.coat(pass.product, pass: pass.key, wet_um: pass.wet_um, mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: pass.step["role"])
+        stack.coat(pass.product, method: pass.method, pass: pass.key, wet_um: pass.wet_um, mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: pass.step["role"])
       end
 
-      def abrade(stack, face_um)
-        return [ stack, 0.0 ] if stack.layers.empty?
-
-        after = stack.abrade(face_um)
-        [ after, stack.total_um - after.total_um ]
-      end
+      def abrade(stack, taken) = stack.layers.empty? ? [ stack, 0.0 ] : [ stack.abrade(taken.um, texture_um: taken.texture_um), taken.um ]
     end
   end
 end

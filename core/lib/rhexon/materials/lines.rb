@@ -43,6 +43,8 @@ module Rhexon
           when "flag" then value ? "yes" : ""
           when "range" then value.map { |number| plain(number) }.join(" to ")
           when "pairs" then value.map { |at, number| "#{plain(at)}: #{plain(number)}" }.join(", ")
+          when "waits" then value.map { |name, minutes| "#{name.tr("_", " ")}: #{plain(minutes)}" }.join(", ")
+          when "methods" then value.map { |method, times| "#{Schedule::Words::DONE.fetch(method, method)}: #{times.map { |name, minutes| "#{name.tr("_", " ")} #{plain(minutes)}" }.join(", ")}" }.join("; ")
           when "packs" then value.map { |pack| "#{plain(pack["g"] || pack["ml"])} #{pack["g"] ? "g" : "ml"}#{" #{plain(pack["price"])}" if pack["price"]}" }.join("; ")
           when "mix" then value.map { |component| component_words(component) }.join("; ")
           when "steps" then value.map { |step| "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}" }.join("; ")
@@ -59,6 +61,8 @@ module Rhexon
           when "number" then figure["none"] && text.casecmp?(NONE) ? :none : number(figure, text)
           when "range" then range(figure, text)
           when "pairs" then text.split(/[,;]\s+|;/).map { |pair| pair(figure, pair) }
+          when "waits" then text.split(/[,;]\s*/).to_h { |part| wait(figure, part) }
+          when "methods" then text.split(";").to_h { |part| by_method(figure, part.strip) }
           when "packs" then text.split(";").map { |pack| pack(figure, pack.strip) }
           when "mix" then text.split(";").map { |part| component(figure, part.strip) }
           when "steps" then text.split(";").map { |part| step(part.strip) }
@@ -88,6 +92,29 @@ module Rhexon
           parts = text.split(/[:=]/)
           refuse(figure, text, "pairs such as 0: 42, 5: 31") unless parts.size == 2
           parts.map { |part| number(figure, part.strip) }
+        end
+
+        # What goes over, in the words of a sheet or by its class, and minutes.
+        def wait(figure, text)
+          name, minutes = text.split(/[:=]/).map(&:strip)
+          key = name.to_s.downcase.tr(" ", "_")
+          known = Pairs.words | Reference.table("classes").fetch("classes").keys
+          refuse(figure, text, "what goes over and minutes, such as waterborne: 120. Known are #{Pairs.words.join(", ").tr("_", " ")}") unless minutes && known.include?(key)
+          [ key, number({ **figure, "least" => 0 }, minutes) ]
+        end
+
+        def by_method(figure, text)
+          name, times = text.split(":", 2).map(&:strip)
+          method = Schedule::Words::DONE.key(name.to_s.downcase) || (name if Schedule::Words::DONE.key?(name))
+          refuse(figure, text, "a method and its times, such as padded: recoat opens 2, sand 10") unless method && times
+          [ method, times.split(/,\s*/).to_h { |time| time_of(figure, time) } ]
+        end
+
+        def time_of(figure, text)
+          found = /\A(.+?)\s+([\d.,]+)\z/.match(text)
+          name = found && found[1].downcase.tr(" -", "__")
+          refuse(figure, text, "a milestone and minutes: #{Product::MILESTONES.first(9).join(", ").tr("_", " ")}") unless Product::MILESTONES.include?(name)
+          [ name, number({ **figure, "least" => 0 }, found[2]) ]
         end
 
         def pack(figure, text)

@@ -6,11 +6,25 @@ module Rhexon
 
       # @param lower [Product]
       # @param upper [Product]
-      # @return [Numeric, nil] *recoat opens* of the lower under the upper, minutes at the sheet's climate;
-      #   the lower product's own sheet wins over the table
-      def wait_min(lower, upper)
-        lower.pair_wait_min(upper.id) || table.fetch("waits").find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }&.fetch("min")
+      # @return [Figure, nil] *recoat opens* of the lower under the upper, minutes at the sheet's climate. What the lower one's own sheet says
+      #   of it wins outright; the table fills a gap only, and not where the sheet gives its recoat.
+      def wait(lower, upper)
+        own = lower.pair_wait_min(upper)
+        return Figure.new(value: own, source: lower.milestone("recoat_opens")&.source || "its sheet", estimate: false) if own
+
+        recoat = lower.milestone("recoat_opens")
+        return if recoat&.value && !recoat.estimate
+
+        usual = table.fetch("waits").find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }&.fetch("min")
+        usual && (recoat&.value.nil? || usual > recoat.value) ? Figure.new(value: usual, source: source, estimate: true) : nil
       end
+
+      # Words by which a sheet names what goes over: waterborne, solvent films, oil varnish ...
+      # @return [Array<String>] the narrowest first
+      def words_of(product) = table.fetch("words").select { |_, selector| fits?(selector, product) }.keys
+
+      # @return [Array<String>] all of them
+      def words = table.fetch("words").keys
 
       def source = table.fetch("source")
 

@@ -5,6 +5,9 @@ module Rhexon
       MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure wipe_off_earliest wipe_off_latest flash_min flash_max soft_earliest soft_latest].freeze
       # Classes that go into a mix and are not laid on by themselves.
       HELPERS = %w[hardener thinner flake colourant].freeze
+      OILS = %w[siccative_oil raw_oil hardwax_oil].freeze
+      FILLERS = %w[paste_filler_oil waterborne_filler].freeze
+      FILLING_ROLES = [ "pore filler", "putty" ].freeze
       FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze
 
       # Products read lately: a shop is planned again and again with the same shelf.
@@ -48,12 +51,30 @@ module Rhexon
         freeze
       end
 
+      # @param method [String, nil] where the sheet gives times per method, those of this one
       # @return [Figure, nil] minutes at the sheet's climate; its value is nil when there is no such limit,
       #   and there is no figure at all when the milestone does not apply. Dust-safe is half of touch unless the sheet says so.
-      def milestone(name)
-        return @figures[name] if @figures.key?(name)
+      def milestone(name, method = nil)
+        return @figures[[ name, method ]] if @figures.key?([ name, method ])
 
-        @figures[name] = figure("milestones_min", name) || (name == "dust_safe" ? half_of_touch : nil)
+        @figures[[ name, method ]] = by_method(name, method) || figure("milestones_min", name) || (name == "dust_safe" ? half_of_touch(method) : nil)
+      end
+
+      # The wet film that a milestone's time is stated for: of the method where the sheet gives times per method, else the thickest that is listed
+      # where the time stands, on the sheet or with the class.
+      # @return [Numeric, nil] µm
+      def stated_wet_um(name, method)
+        return wet_um(method)&.value if by_method(name, method) || (name == "dust_safe" && by_method("touch", method))
+
+        own = (@record["milestones_min"] || {}).then { |times| times.key?(name) || (name == "dust_safe" && times.key?("touch")) }
+        [ (@record["wet_um"] if own), @defaults["wet_um"], @record["wet_um"] ].find { |films| films&.any? }&.values&.max
+      end
+
+      # Recoated while it is tacky: its sheet, or its class, opens it before touch.
+      def tacky_recoat?
+        own = (@record["milestones_min"] || {}).values_at("recoat_opens", "touch").compact
+        opens, touch = own.size == 2 ? own : (@defaults["milestones_min"] || {}).values_at("recoat_opens", "touch")
+        !opens.nil? && !touch.nil? && opens < touch
       end
 
       # @return [Figure, nil] wet film left on by a method, µm
@@ -78,6 +99,18 @@ module Rhexon
       # Pot life at both ends of the hardener range, where the sheet gives them.
       # @return [Array<Array(Numeric, Numeric)>, nil] [[fewest parts, min], [most parts, min]]
       def pot_life_by_hardener = @record["pot_life_by_hardener"]&.sort_by(&:first)
+
+      # How much longer it cures with a share of hardener than at the full cure of its sheet: linear between both ends, where the sheet gives them.
+      # @param parts [Numeric, nil] what is mixed in
+      # @return [Float] time factor of handle, stack, rub-out and full cure
+      def cure_factor(parts)
+        ends = @record["cure_by_hardener"]&.sort_by(&:first)
+        sheet = milestone("full_cure")&.value
+        return 1.0 unless ends && parts && sheet&.positive?
+
+        (low, longest), (high, shortest) = ends
+        (longest + (shortest - longest) * (parts.clamp(low, high) - low) / (high - low).to_f) / sheet
+      end
 
       # Laid on by wiping, first or later coat; most of it is wiped off again.
       # @return [Numeric, nil] ml/m²
@@ -124,12 +157,10 @@ module Rhexon
       # Coats of one family melt together; other mechanisms have none.
       def family = redissolves? ? FAMILIES.fetch(class_id, class_id) : nil
 
-      # Whose least dry film counts: oil, wiped or film builder.
-      def protection_family
-        return "oil" if %w[siccative_oil hardwax_oil].include?(class_id)
-
-        class_id == "wiping_varnish" ? "wiped" : "builder"
-      end
+      # Oil that is rubbed in: it is not asked for a least film.
+      def oil? = OILS.include?(class_id)
+      # Fills pores and is cut back.
+      def filler? = FILLERS.include?(class_id) || FILLING_ROLES.include?(role)
 
       # Penetrating oil stain hardens like oil, dye dries like what carries it.
       def drying_mechanism
@@ -141,20 +172,23 @@ module Rhexon
       # Rate group of a milestone, e.g. "reactive_water.early"; a sheet that is not stated at 20 °C, 50 % says so.
       def rate_group(phase) = @groups[phase] ||= group(phase)
 
-      # @return [Float, nil] dry film of a usual coat on the surface, µm
-      def usual_dry_um(method)
-        wet = wet_um(method)&.value
-        wet && wet * solids_volume_percent.value / 100.0
-      end
+      # The film that the sheet's rub-out and full cure of an evaporative stack are meant for, µm dry.
+      def finished_um = figure("finished_um")&.value
 
-      def pair_wait_min(upper_id) = @record.dig("waits_under_min", upper_id)
+      # What the sheet says of the wait under another material: by its code, its class, or what carries it.
+      # @param upper [Product]
+      # @return [Numeric, nil] minutes at the sheet's climate
+      def pair_wait_min(upper)
+        waits = @record["waits_under_min"] or return
+        [ upper.id, upper.class_id, *Pairs.words_of(upper) ].filter_map { |name| waits[name] }.first
+      end
 
       def to_h = @record
 
       private
 
       def group(phase)
-        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}" : mechanism
+        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}#{"_moisture" if moisture_cure?}" : mechanism
         reference = sheet_t_c == 20 && sheet_rh == 50 ? "" : "@#{sheet_t_c}C#{sheet_rh}"
         "#{base}#{reference}.#{phase}"
       end
@@ -168,8 +202,13 @@ module Rhexon
         Figure.new(value: default[key], source: classes.fetch("source"), estimate: true) if default&.key?(key)
       end
 
-      def half_of_touch
-        touch = milestone("touch") or return
+      def by_method(name, method)
+        value = @record.dig("milestones_by_method_min", method, name) or return
+        Figure.new(value: value, source: source("milestones_by_method_min"), estimate: estimate?("milestones_by_method_min"))
+      end
+
+      def half_of_touch(method)
+        touch = milestone("touch", method) or return
         Figure.new(value: touch.value / 2.0, source: "half of touch: #{touch.source}", estimate: true)
       end
 

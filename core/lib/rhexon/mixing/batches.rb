@@ -65,7 +65,7 @@ module Rhexon
       # What may come from one pot: the same product and shares, in one room, on one day.
       def mix_of(placement)
         pass = placement.pass
-        [ pass.product.id, pass.room, shop.zone.date(placement.hands_start), *pass.step.values_at("thinning", "thinner", "hardener_parts") ]
+        [ pass.product.id, pass.room, shop.zone.date(placement.hands_start), *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts") ]
       end
 
       # Without a pot life a mix of the same day serves on; with one it must last to the end of the pass.

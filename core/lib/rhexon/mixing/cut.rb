@@ -16,6 +16,13 @@ module Rhexon
         new(g_per_ml: value, resin_density_g_per_ml: (resin_density || defaults.fetch("resin_density_g_per_ml")).to_f).freeze
       end
 
+      # What a solution of so many solids by volume is cut to.
+      # @return [Cut]
+      def self.of_solids(percent)
+        resin = defaults.fetch("resin_density_g_per_ml").to_f
+        new(g_per_ml: percent / (100.0 - percent) * resin, resin_density_g_per_ml: resin).freeze
+      end
+
       def self.in_g_per_ml(record, spirit, where)
         name, value = record.reject { |key, _| key == "spirit_density_g_per_ml" }.first
         numbers = [ value ].flatten
@@ -54,5 +61,7 @@ module Rhexon
       def flake_in(solution_ml) = spirit_in(solution_ml) * g_per_ml
       def with(g_per_ml) = self.class.new(g_per_ml: g_per_ml, resin_density_g_per_ml: resin_density_g_per_ml).freeze
     end
+    # Cuts that differ by less are the same: "2 lb" and 18 % of solids.
+    Cut::SAME = 0.02
   end
 end

@@ -6,12 +6,35 @@ module Rhexon
 
       # @param product [Materials::Product]
       # @param products [Hash{String=>Materials::Product}] of the shelf
-      # @param step [Hash] of a schedule: "thinning", "thinner", "hardener_parts"
+      # @param step [Hash] of a schedule: "thinning" or "cut_lb_per_gal", "thinner", "hardener_parts"
       # @return [Recipe]
       # @raise [Refusal] for shares that leave no room for the base
       def recipe(product, products, step = {})
         added = product.mix.map { |component| from_shelf(component, products, step) }
         Recipe.new([ base(product), *added, *thinner(product, products, step) ], where: "products/#{product.id}/mix")
+      end
+
+      # Solids by volume of the mix as it is applied: all that is poured counts, however it is stated.
+      # @return [Float] %
+      # @raise [Refusal]
+      def solids_percent(product, products, step = {})
+        base = product.solids_volume_percent.value
+        return base.to_f if product.mix.empty? && thinning(product, step).nil?
+
+        mix = recipe(product, products, step)
+        Thinning.solids_percent(mix.unit_ml.zip(mix.components.map { |component| solids_of(component, product, products) }))
+      end
+
+      # The thinning of a step; a cut that is asked for is brought to what has to be added.
+      # @return [Hash, nil] "percent" and "of"
+      # @raise [Refusal] for a cut of what is no shellac, or a stronger one than is in the jar
+      def thinning(product, step)
+        pounds = step["cut_lb_per_gal"] or return step["thinning"]
+        Rhexon.refuse_unless(product.class_id == "shellac", "#{product.name} is no solution of flake and has no cut", where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "thinning in percent")
+        jar = Cut.of_solids(product.solids_volume_percent.value)
+        Rhexon.refuse_unless(pounds <= jar.lb_per_gal * (1 + Cut::SAME), "#{product.name} is a #{jar.lb_per_gal.round(2)} lb cut, and spirit cannot make it #{format("%g", pounds)} lb", where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "at most #{jar.lb_per_gal.round(2)} lb")
+        spirit = Cuts.change(jar, solution_ml: 100, to: jar.with([ Cut.read({ "lb_per_gal" => pounds }).g_per_ml, jar.g_per_ml ].min)).add_spirit_ml
+        { "percent" => spirit, "of" => "base" }
       end
 
       # @return [Boolean] the sheet says what it is mixed with, or it needs nothing
@@ -34,13 +57,20 @@ module Rhexon
       end
 
       def thinner(product, products, step)
-        thinning = step["thinning"] or return []
+        thinning = thinning(product, step) or return []
         return [] unless thinning["percent"].positive?
 
         used = products[step["thinner"] || product.thinner_id]
         range = product.thinning_of == thinning["of"] ? product.thinning_range_percent : nil
         [ { "name" => used&.name || product.thinner_id || stand_in(product), "parts" => thinning["percent"], "of" => thinning["of"], "basis" => "volume", "role" => "thinner", "product" => used&.id,
             "range" => (range if range&.then { |low, high| thinning["percent"].between?(low, high) }), "price_per_kg" => used && price_per_kg(used), **(used ? density(used) : water?(product) ? { "density_g_per_ml" => 1.0 } : {}) } ]
+      end
+
+      # Of what the shelf does not say, a thinner has none; for a hardener the sheet's figure is taken as that of its mix.
+      def solids_of(component, product, products)
+        return 0.0 if component.role == "thinner"
+
+        products[component.product]&.solids_volume_percent&.value || product.solids_volume_percent.value
       end
 
       def price_per_kg(product)
@@ -54,7 +84,7 @@ module Rhexon
 
       def water?(product) = product.waterborne?
       def stand_in(product) = water?(product) ? "water" : "thinner"
-      private_class_method :base, :from_shelf, :thinner, :density, :water?, :stand_in
+      private_class_method :base, :from_shelf, :solids_of, :thinner, :density, :water?, :stand_in
     end
   end
 end

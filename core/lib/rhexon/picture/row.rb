@@ -4,7 +4,7 @@ module Rhexon
     class Row
       # @!attribute t_c, rh [Array(Float, Float)] lowest and highest of the air it dries in
       # @!attribute rows [Array<Array(String, Float)>] cause and minutes it adds; they sum to +minutes+
-      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, :t_c, :rh, :air, keyword_init: true)
+      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, :t_c, :rh, :air, :shop, keyword_init: true)
 
       attr_reader :placement, :number
 
@@ -90,7 +90,7 @@ module Rhexon
         return unless placement.milestones
 
         need = follower&.pass&.needs&.find { |candidate| candidate.pass == @pass.index }
-        reached = need ? @plan.drier.reached(placement, need.milestone, need.pair_min) : @plan.drier.reached(placement, @pass.piece.ready_at)
+        reached = need ? @plan.drier.reached(placement, need.milestone, need.pair) : @plan.drier.reached(placement, @pass.piece.ready_at)
         reached&.reached_at && ledger(reached, follower)
       end
 
@@ -103,7 +103,7 @@ module Rhexon
       def mark = queue.take_while { |other| other.key != @pass.key }.count { |other| other.step["pattern"] == "moving_start" && other.faces == @pass.faces } + 1
 
       def own_words
-        return { "scuff" => "Scuff P320", "wipe_off" => "Wipe off" }[kind] if %w[scuff wipe_off].include?(kind)
+        return { "scuff" => "Scuff #{@pass.step["scuff_with"] || "P320"}", "wipe_off" => "Wipe off" }[kind] if %w[scuff wipe_off].include?(kind)
 
         coats = @pass.step["coats"] || 1
         coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : Schedule::Words.step(@pass.step, @pass.product&.name)
@@ -121,7 +121,7 @@ module Rhexon
         rows = rows(wait)
         Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from, reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
                    sheet: sheet(wait), source: wait.milestone&.source&.source || Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? || wait.milestone.source.estimate,
-                   bound_by: wait.bound_by, follower: follower&.pass&.key, **air(wait))
+                   bound_by: wait.bound_by, follower: follower&.pass&.key, shop: wait.milestone && @plan.shop.beliefs.words(wait.pass.product, wait.phase), **air(wait))
       end
 
       def air(wait)

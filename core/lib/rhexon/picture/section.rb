@@ -27,8 +27,7 @@ module Rhexon
         @abrasions = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }.map { |snapshot| abrasion(snapshot) }
         @film_um = @walk.final.total_um.round(3)
         @sd_um = @walk.final.sd_um.round(3)
-        last = @walk.last_coat
-        @least_um = last && Film::Least.um(piece.use, last.product, last.method)
+        @least_um = Film::Least.um(piece.use, @walk.final) if @walk.last_coat
       end
 
       private

@@ -37,7 +37,7 @@ module Rhexon
         return @plan.drier.reached(@placement, @plan.piece(@placement.pass.piece.id).ready_at)&.reached_at unless follower
 
         need = follower.pass.needs.find { |candidate| candidate.pass == @placement.pass.index }
-        @plan.drier.reached(@placement, need.milestone, need.pair_min)&.reached_at
+        @plan.drier.reached(@placement, need.milestone, need.pair)&.reached_at
       end
 
       def open_and_shut(opens, next_at)

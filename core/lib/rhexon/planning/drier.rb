@@ -35,11 +35,12 @@ module Rhexon
 
       # @param pass [Pass] a coat, stain or raise_grain pass
       # @param name [String] a milestone, or "dry" for raised grain
+      # @param pair [Materials::Figure, nil] the pair's own wait
       # @return [Drying::Opening, nil] nil when the material has no such milestone
-      def opening(pass, name, pair_min = nil)
+      def opening(pass, name, pair = nil)
         school = name == "rub_out" ? school(pass) : 1.0
-        @openings.fetch([ signature(pass), name, pair_min, school ]) do |key|
-          @openings[key] = pass.kind == "raise_grain" ? grain(pass) : milestones_of(pass).opening(known(pass, name), pair_min: name == "recoat_opens" ? pair_min : nil, factor: school, least: name == "rub_out" ? floor_min : 0)
+        @openings.fetch([ signature(pass), name, pair, school ]) do |key|
+          @openings[key] = pass.kind == "raise_grain" ? grain(pass) : milestones_of(pass).opening(known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school, least: name == "rub_out" ? floor_min(pass) : 0)
         end
       end
 
@@ -52,11 +53,11 @@ module Rhexon
 
       # @param placed [Placement] of a coat, stain or raise_grain pass
       # @return [Reached, nil] nil when the material has no such milestone
-      def reached(placed, name, pair_min = nil)
-        opening = opening(placed.pass, name, pair_min) or return
+      def reached(placed, name, pair = nil)
+        opening = opening(placed.pass, name, pair) or return
         return dry_grain(placed, opening) if name == "dry"
 
-        milestone = (placed.milestones.opens_after_pair(pair_min) if name == "recoat_opens" && pair_min) || placed.milestones[known(placed.pass, name)]
+        milestone = (placed.milestones.opens_after_pair(pair) if name == "recoat_opens" && pair) || placed.milestones[known(placed.pass, name)]
         answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: name == "rub_out" ? school(placed.pass) : 1.0, sheet_min: milestone.sheet_min,
                              bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: milestone.phase)
         answer.reckoned_at = opening.at(placed.work_end, placed.earlier)
@@ -65,20 +66,20 @@ module Rhexon
       end
 
       # @return [Integer, nil] the same as a minute alone
-      def reached_at(placed, name, pair_min = nil)
-        opening = opening(placed.pass, name, pair_min) or return
+      def reached_at(placed, name, pair = nil)
+        opening = opening(placed.pass, name, pair) or return
         name == "dry" ? opening.at(placed.work_end) : seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
       end
 
       # @return [Integer, nil] minute the recoat window shuts; nil when it never does
       def closes_at(placed) = placed.milestones && closing(placed.pass)&.at(placed.first_end)
 
-      # @return [Numeric, nil] the pair's own wait, reference minutes
-      def pair_min(lower, upper) = @pairs.fetch([ lower.id, upper.id ]) { |key| @pairs[key] = Materials::Pairs.wait_min(lower, upper) }
+      # @return [Materials::Figure, nil] the pair's own wait
+      def pair(lower, upper) = @pairs.fetch([ lower.id, upper.id ]) { |key| @pairs[key] = Materials::Pairs.wait(lower, upper) }
 
       # The milestone that stands for one the sheet does not give.
       # @return [String]
-      def known(pass, name) = FALLBACKS.fetch(name, [ name ]).find { |candidate| pass.product.milestone(candidate)&.value } || name
+      def known(pass, name) = FALLBACKS.fetch(name, [ name ]).find { |candidate| pass.product.milestone(candidate, pass.method)&.value } || name
 
       private
 
@@ -90,7 +91,7 @@ module Rhexon
       def milestones_of(pass) = @milestones[signature(pass)] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
 
       def coat(pass, earlier)
-        Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: @shop.beliefs.factors(pass.product))
+        Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: @shop.beliefs.factors(pass.product), hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
       end
 
       def grain(pass)
@@ -98,10 +99,16 @@ module Rhexon
         Drying::Opening.new([ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ])
       end
 
-      def school(pass) = Reference.table("hands").fetch("rub_out_school").fetch(pass.piece.house.fetch("rub_out"))
+      # A brisk school does not go below what a sheet says.
+      def school(pass)
+        factor = Reference.table("hands").fetch("rub_out_school").fetch(pass.piece.house.fetch("rub_out"))
+        on_sheet?(pass) ? [ factor, 1.0 ].max : factor
+      end
 
-      # Never below 72 h, whatever the sheet and the air say.
-      def floor_min = Reference.table("hands").fetch("rub_out_floor_min")
+      # 72 h where the time is an estimate; a sheet's own figure wins.
+      def floor_min(pass) = on_sheet?(pass) ? 0 : Reference.table("hands").fetch("rub_out_floor_min")
+
+      def on_sheet?(pass) = pass.product&.milestone(known(pass, "rub_out"), pass.method).then { |figure| figure && !figure.estimate }
 
       def floored(answer, opening)
         return answer if opening.least.zero? || answer.reached_at.nil? || answer.reached_at > answer.from + opening.least

@@ -71,7 +71,7 @@ module Rhexon
                         room: room, dry_room: step["dry_room"] || @piece.schedule["dry_room"] || room, pauses: %w[sand level raise_grain].include?(step["kind"]),
                         dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
                         inserted: false, minutes: step["minutes"], under: [], abraded_by: {}, mates: [])
-        pass.solids_percent = Film::Coat.mixed_solids_percent(pass.product.solids_volume_percent.value, step["thinning"]) if pass.film?
+        pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
         pass.hard = hard(pass)
         pass.needs = needs(pass, later)
         remember(pass)
@@ -143,8 +143,8 @@ module Rhexon
         lower = at(index)
         return unless overlap?(lower.range, pass.range)
 
-        pair = name == "recoat_opens" && pass.product ? Materials::Pairs.wait_min(lower.product, pass.product) : nil
-        Need.new(pass: index, milestone: name, pair_min: pair).freeze
+        pair = name == "recoat_opens" && pass.product ? Materials::Pairs.wait(lower.product, pass.product) : nil
+        Need.new(pass: index, milestone: name, pair: pair).freeze
       end
 
       def remember(pass)
@@ -190,7 +190,7 @@ module Rhexon
         last = @on_face.each_value.flat_map { |state| state[:film] }
         @passes.each do |pass|
           pass.last_on_faces = last.include?(pass.index)
-          pass.signature = [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um, pass.dry_room ].freeze
+          pass.signature = [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um, pass.dry_room, pass.step["hardener_parts"] ].freeze
           pass.freeze
         end
       end

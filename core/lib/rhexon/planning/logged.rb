@@ -104,7 +104,7 @@ module Rhexon
         @scuffed << placement
       end
 
-      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair_min) }
+      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair) }
 
       def in_hand
         @in_hand ||= all.select { |placement| placement.status == "running" && placement.hands_end > @shop.now }

@@ -25,12 +25,13 @@ module Rhexon
       def area_m2 = piece.area_m2(faces)
       def film? = kind == "coat"
       def leaves_something? = %w[coat stain].include?(kind)
-      def abrasion? = %w[sand level scuff].include?(kind)
+      def abrasion? = self.class::ABRASIONS.include?(kind)
     end
+    Pass::ABRASIONS = %w[sand level scuff].freeze
 
     # A milestone of an earlier pass that must be reached.
-    # @!attribute pair_min [Numeric, nil] the pair's own wait, reference minutes
-    Need = Struct.new(:pass, :milestone, :pair_min, keyword_init: true)
+    # @!attribute pair [Materials::Figure, nil] the pair's own wait
+    Need = Struct.new(:pass, :milestone, :pair, keyword_init: true)
 
     # A window that may not be missed: a film wet on wet, a stain to wipe off, a film to level while it is soft, or one pot for several passes.
     # @!attribute kind   [String] wet_on_wet, wipe_off, while_soft or one_batch

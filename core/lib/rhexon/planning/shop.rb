@@ -28,7 +28,7 @@ module Rhexon
         @rooms = json["rooms"].to_h { |record| [ record["id"], room(record) ] }
         @tools = json["tools"] || []
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
-        @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share)
+        @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pieces = json["pieces"].map { |record| piece(record) }
         @facts = Facts.fold((json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") })
         @pins = Pin.read(json["pins"] || [], self)

@@ -91,7 +91,7 @@ module Rhexon
       # What waits for it, back through the air of those hours.
       def waiting(placement)
         (@followers[placement.pass.index] || []).filter_map do |follower, need|
-          opening = @plan.drier.opening(placement.pass, need.milestone, need.pair_min)
+          opening = @plan.drier.opening(placement.pass, need.milestone, need.pair)
           opening&.begun(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)&.+(placement.pass.cleanup_min)
         end
       end

@@ -36,7 +36,7 @@ module Rhexon
       def ends(pass, lower)
         return [ @drier.reached_at(lower, "flash_min") || lower.work_end, @drier.closing(lower.pass, "flash_max")&.at(lower.first_end) ] if pass.hard&.kind == "wet_on_wet" && pass.hard.lower == lower.pass.index
 
-        [ @drier.reached_at(lower, "recoat_opens", @drier.pair_min(lower.pass.product, pass.product)), @drier.closes_at(lower) ]
+        [ @drier.reached_at(lower, "recoat_opens", @drier.pair(lower.pass.product, pass.product)), @drier.closes_at(lower) ]
       end
 
       # Any dry abrasion of the whole face after its last coat, not older than the house rule allows.

@@ -59,8 +59,18 @@ module Rhexon
       # @raise [Refusal] when a changed step has a field that its kind does not have
       def check_fields!(document, before = nil)
         changed(document, before).each do |step, was|
+          check_grits!(step, was)
           stray = (step.keys - fields(step["kind"]) - (was || {}).keys).first or next
           raise Refusal.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
+        end
+      end
+
+      # Papers that are new or other than before are on a scale.
+      def check_grits!(step, was)
+        [ *step["grits"], *step["scuff_with"] ].each do |grit|
+          Prep::Abrasive.read(grit) unless was && [ *was["grits"], *was["scuff_with"] ].include?(grit)
+        rescue Refusal => refusal
+          raise Refusal.new(refusal.message, where: "steps/#{step["id"]}/grits")
         end
       end
 
@@ -102,7 +112,7 @@ module Rhexon
       end
 
       def why_not(kind) = kind == "coat" ? "its page gives no wet film for that" : "that is not how it is laid on"
-      private_class_method :rule, :table, :unfit, :accepted, :why_not, :changed, :check_method!
+      private_class_method :check_grits!, :rule, :table, :unfit, :accepted, :why_not, :changed, :check_method!
     end
   end
 end

@@ -4,6 +4,7 @@ module Rhexon
     module Words
       KINDS = { "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level", "wait" => "Wait", "look" => "Look", "scuff" => "Scuff", "wipe_off" => "Wipe off" }.freeze
       ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
+      AIMS = { "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "rub_out" => "Rub out" }.freeze
       DONE = { "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded" }.freeze
       MILESTONES = { "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens", "sand" => "dry to sand", "handle" => "ready to handle",
                      "stack" => "ready to stack", "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry",
@@ -29,7 +30,7 @@ module Rhexon
         when "raise_grain" then "Raise the grain"
         when "stain" then "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
         when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
-        when "level" then "#{step["aim"] == "rub_out" ? "Rub out" : "Level"} #{step["grits"].join(", ")}"
+        when "level" then "#{AIMS.fetch(step["aim"])} #{step["grits"].join(", ")}"
         when "wait" then step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"
         when "look" then step["asks"] ? "Look: #{step["asks"]}" : "Look"
         end

@@ -123,8 +123,8 @@ module Rhexon
       def wait(need)
         lower = @passes[need.pass]
         placed = @logged.placed[need.pass]
-        opening = @drier.opening(lower, need.milestone, need.pair_min) or return
-        Wait.new(need.pass, opening, placed && (@drier.reached_at(placed, need.milestone, need.pair_min) || @horizon + 1)).freeze
+        opening = @drier.opening(lower, need.milestone, need.pair) or return
+        Wait.new(need.pass, opening, placed && (@drier.reached_at(placed, need.milestone, need.pair) || @horizon + 1)).freeze
       end
 
       def under(pass, lower)

@@ -69,7 +69,7 @@ module Rhexon
 
       def person(who) = who && @m.people[who].id
 
-      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @m.drier.reached(@placed[need.pass], need.milestone, need.pair_min) }
+      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @m.drier.reached(@placed[need.pass], need.milestone, need.pair) }
     end
   end
 end

@@ -1,7 +1,7 @@
 module Rhexon
   module Checks
     module Rules
-      # colour.bleed: what goes over a stain dissolves it and is rubbed on. Silent when it is sprayed, when its carrier is another one, and over dry oil stain under oil.
+      # colour.bleed: what goes over a stain dissolves it and is rubbed on. Silent when it is sprayed, when its carrier is another one, over dry oil stain under oil, over filler and putty, and for a material over itself.
       module ColourBleed
         module_function
 
@@ -9,7 +9,7 @@ module Rhexon
           table = Reference.table("colour")
           context.course.laid.filter_map do |upper|
             lower = context.course.under(upper).last
-            next unless lower&.stain? && upper.first && !upper.begun? && table.fetch("rubbing").include?(upper.step["method"])
+            next unless lower&.stain? && !lower.product.filler? && lower.product != upper.product && upper.first && !upper.begun? && table.fetch("rubbing").include?(upper.step["method"])
 
             finding(context, lower, upper) if dissolves?(upper.product, lower.product)
           end

@@ -13,7 +13,16 @@ module Rhexon
           wet = context.course.laid.find { |one| one.coat? && one.product.waterborne? } or return []
           return [] if wet.first.nil? || wet.begun? || context.course.under(wet).any? { |one| one.coat? && !one.product.waterborne? }
 
-          [ finding(context, wood, wet, context.course.laid.find { |one| one.coat? && one.product.waterborne? && one.product.colour == "pigmented" && one.product.pale? }) ]
+          [ finding(context, wood, wet, context.course.laid.find { |one| one.coat? && one.product.waterborne? && pale?(one.product) }) ]
+        end
+
+        # By the colour of the paint itself, laid on so that it hides.
+        def pale?(product)
+          optics = Colour::Optics.of(product)
+          return false unless product.colour == "pigmented" && optics.known && optics.s.all?(&:positive?)
+
+          hiding = optics.k.zip(optics.s).map { |k, s| Colour::Layer.ground(k / s) }
+          Colour::Spectrum.lab(hiding, Colour::Light.find("D65"))[0] >= Reference.table("limits").fetch("pale_paint_l")
         end
 
         def finding(context, wood, wet, pale)

@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # film.foggy: more than two layers of a flatted product under the last coat cloud the look. Silent for gloss builds
-      # with one flatted last coat, and for up to three flatted coats in all.
+      # film.foggy: more than two layers of a flatted film former under the last coat cloud the look. Silent for gloss builds with one flatted last coat,
+      # for up to three flatted coats in all, for semi-gloss, oil, wax and shellac, and for thin films.
       module FilmFoggy
         module_function
 
@@ -13,14 +13,24 @@ module Rhexon
         def on_face(context, walk)
           limits = Reference.table("limits")
           layers = walk.final.layers
-          flatted = layers[0...-1].select { |layer| layer.sheen_gu && layer.sheen_gu < limits.fetch("flatted_below_gu") && !layer.coloured }
-          return if flatted.size <= limits.fetch("flatted_layers")
+          flatted = layers[0...-1].select { |layer| flatted?(layer, limits) }
+          return if flatted.size <= limits.fetch("flatted_layers") || flatted.sum(&:um) <= limits.fetch("flatted_um")
 
-          dark = walk.final.clear_over_colour
+          dark = dark?(context, limits)
           last = context.coats.find { |coat| coat.pass.key == layers.last.pass }
-          sentence = "#{flatted.size} flatted layers lie under the last coat#{" over the colour" if dark}: the look turns cloudy. Build in gloss and flatten the last coat only."
+          sentence = "#{flatted.size} flatted layers lie under the last coat#{" over dark wood" if dark}: the look turns cloudy. Build in gloss and flatten the last coat only."
           context.finding("film.foggy", dark ? "caution" : "note", "Foggy build", sentence, placement: last,
                           figures: { flatted_layers: flatted.size, most: limits.fetch("flatted_layers") }, remedies: [ gloss_build(context, last, flatted) ])
+        end
+
+        def flatted?(layer, limits)
+          layer.sheen_gu && layer.sheen_gu < limits.fetch("flatted_below_gu") && !layer.coloured && layer.way != "oil" && layer.family != "shellac"
+        end
+
+        # By what is seen; by the wood alone where a colour has no figures.
+        def dark?(context, limits)
+          seen = context.course.look&.look&.lab || (wood = context.course.wood) && Colour::Spectrum.lab(wood.reflectance, Colour::Light.find("D65"))
+          !seen.nil? && seen[0] < limits.fetch("dark_below_l")
         end
 
         # The coats under the last become the gloss of the same kind.

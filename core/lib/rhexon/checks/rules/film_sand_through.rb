@@ -1,63 +1,70 @@
 module Rhexon
   module Checks
     module Rules
-      # film.sand_through: an abrasion comes nearer to colour than the reserve, reckoned at the edge. Silent where nothing is coloured
-      # and where enough clear film lies above the colour.
+      # film.sand_through: an abrasion may go through to colour at the edge, by chance. Silent where nothing is coloured, where it hardly ever happens,
+      # and over a filler, which is cut back; a denib or scuff by hand is everyday work and never more than a note.
       module FilmSandThrough
+        LEVELS = %w[stop caution note].freeze
+
         module_function
 
         def call(context)
-          worst = context.walks.flat_map { |face, walk| walk.snapshots.filter_map { |snapshot| finding(context, face, snapshot) } }
-          worst.group_by(&:pass).map { |_, findings| findings.min_by { |finding| finding.figures[:left_um] } }
+          worst = context.walks.flat_map { |face, walk| walk.snapshots.filter_map { |snapshot| finding(context, face, walk, snapshot) } }
+          worst.group_by(&:pass).map { |_, findings| findings.max_by { |finding| finding.figures[:chance] } }
         end
 
-        def finding(context, face, snapshot)
-          clear = snapshot.before.clear_over_colour
-          return unless clear && snapshot.removed_um.positive?
+        def finding(context, face, walk, snapshot)
+          return unless snapshot.removed_um.positive?
 
-          taken = asked_um(snapshot)
-          left = clear[:arris_um] - taken * Film::Abrasion.edge_factor
-          reserve = Reference.table("film").fetch("reserve_um")
-          return if left >= reserve
-
-          sentence = "#{context.title(snapshot.placement)} takes #{um(taken * Film::Abrasion.edge_factor)} off the edges of #{face}, where #{um(clear[:arris_um])} of clear lies over the colour: " \
-                     "#{left.positive? ? "only #{um(left)} would be left (#{reserve} µm reserve)" : "it goes through to the colour"}."
-          context.finding("film.sand_through", "stop", "Sands through to the colour", sentence, placement: snapshot.placement,
-                          figures: { clear_arris_um: clear[:arris_um].round(1), taken_um: taken, left_um: left.round(1), reserve_um: reserve }, remedies: remedies(context, snapshot, left, reserve))
+          found = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
+          level = level(found[:chance], snapshot.placement.pass) or return
+          sentence = "#{context.title(snapshot.placement)} takes about #{um(found[:taken_um])} off the edges of #{face}, where #{um(found[:clear_um])} lies over the colour: #{odds(found[:chance])}."
+          context.finding("film.sand_through", level, level == "stop" ? "Sands through to the colour" : "May sand through to the colour", sentence, placement: snapshot.placement,
+                          figures: { clear_arris_um: found[:clear_um].round(1), taken_arris_um: found[:taken_um].round(1), chance: found[:chance].round(3) }, remedies: remedies(context, snapshot, found))
         end
 
-        # What the paper asks for, also where less is there to take.
-        def asked_um(snapshot)
-          pass = snapshot.placement.pass
-          return Film::Abrasion.scuff_um if pass.kind == "scuff"
-
-          [ snapshot.removed_um, pass.step["removes_um"].to_f ].max
+        # @return [String, nil]
+        def level(chance, pass)
+          limits = Reference.table("film").fetch("sand_through")
+          level = LEVELS.find { |name| chance > limits.fetch(name) }
+          level && Film::Abrasion.light?(pass) ? "note" : level
         end
 
-        def remedies(context, snapshot, left, reserve)
+        # An opaque coat that follows on the face hides it again.
+        def hidden?(walk, snapshot)
+          later = walk.snapshots.drop(walk.snapshots.index(snapshot) + 1).map { |other| other.placement.pass }.find(&:film?)
+          later&.product&.colour == "pigmented"
+        end
+
+        def odds(chance) = chance > 0.98 ? "it goes through" : "it goes through on about #{(chance * 100).round.clamp(2, 98)} of 100 edges"
+
+        def remedies(context, snapshot, found)
           placement = snapshot.placement
           return [] if placement.status != "planned" || placement.pass.inserted
 
-          denib = Reference.table("film").dig("removal_um", "denib")
-          gentle = context.change(placement, "Only denib by hand (#{denib} µm)", { "removes_um" => denib }) if placement.pass.step["aim"] == "between" && snapshot.before.clear_over_colour[:arris_um] - denib * Film::Abrasion.edge_factor >= reserve
-          [ gentle, more_clear(context, snapshot, reserve - left), leave_out(context, placement) ]
+          gentle = context.change(placement, "Only denib by hand (#{Reference.table("film").dig("removal_um", "denib")} µm)", { "aim" => "denib", "removes_um" => nil, "machine" => nil }) if placement.pass.step["aim"] == "between"
+          [ gentle, more_clear(context, snapshot, found), leave_out(context, placement) ]
         end
 
-        def more_clear(context, snapshot, lacking)
+        # So much more of the coat below that it hardly ever happens.
+        def more_clear(context, snapshot, found)
           layer = snapshot.before.layers.last
           coat = context.coats.find { |other| other.pass.key == layer.pass }
           return unless coat && coat.pass.step["coats"]
 
           per_coat = [ layer.laid_um * Film::Abrasion.arris_share(context.piece.arris), 0.1 ].max
-          more = (lacking / per_coat).ceil
-          return if more > 4
+          more = ((found[:taken_um] * SAFELY - found[:clear_um]) / per_coat).ceil
+          return unless more.between?(1, 4)
 
           coats = coat.pass.step["coats"] + more
           context.change(coat, "Put #{more == 1 ? "one more coat" : "#{more} more coats"} of #{coat.pass.product.name} on first", { "coats" => coats }) if coats <= 30
         end
 
+        # 1.5 times what comes off is two standard deviations of it.
+        SAFELY = 1.5
+
         def leave_out(context, placement)
-          context.remedy("Leave this step out", { "op" => "remove_step", "id" => placement.pass.step["id"] }) if placement.pass.step["aim"] == "between"
+          context.remedy("Leave this step out", { "op" => "remove_step", "id" => placement.pass.step["id"] }) if %w[between scuff denib].include?(placement.pass.step["aim"])
         end
 
         def um(value) = "#{value.round(1).to_s.delete_suffix(".0")} µm"

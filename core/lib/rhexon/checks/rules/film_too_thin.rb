@@ -4,6 +4,9 @@ module Rhexon
       # film.too_thin: the finished film is under what the use needs. Silent when the film is thick enough by a margin,
       # for oil and wax (they need none), for backs and insides, and for a piece that has no film coat yet.
       module FilmTooThin
+        # More coats than that are another schedule.
+        MOST_MORE = 6
+
         module_function
 
         def call(context)
@@ -13,7 +16,7 @@ module Rhexon
 
         def on_face(context, face, walk)
           last = walk.last_coat or return
-          least = Film::Least.um(context.piece.use, last.product, last.method)
+          least = Film::Least.um(context.piece.use, walk.final)
           coat = context.coats.find { |placement| placement.pass.key == last.key }
           return unstated(context, coat) if least.nil?
 
@@ -43,7 +46,7 @@ module Rhexon
           dry = Film::Coat.dry_um(coat.pass.wet_um, coat.pass.solids_percent)
           more = [ (lacking / dry).ceil, 1 ].max
           coats = coat.pass.step["coats"] + more
-          [ heavier(context, coat, lacking), (context.change(coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm", { "coats" => coats }) if coats <= 30) ]
+          [ heavier(context, coat, lacking), (context.change(coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm", { "coats" => coats }) if more <= MOST_MORE && coats <= 30) ]
         end
 
         # Heavier coats of this step, by at most a quarter over what the method usually leaves.

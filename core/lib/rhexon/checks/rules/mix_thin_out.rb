@@ -11,7 +11,7 @@ module Rhexon
 
         def on_step(context, placement)
           product = placement.pass.product
-          thinning = placement.pass.step["thinning"]
+          thinning = Mixing::ProductMix.thinning(placement.pass.product, placement.pass.step)
           range = product.thinning_range_percent
           return unless thinning && range
 

@@ -12,7 +12,7 @@ module Rhexon
 
         def on_step(context, placement)
           product = placement.pass.product
-          return unless product.isocyanate? && placement.pass.step["thinning"]
+          return unless product.isocyanate? && Mixing::ProductMix.thinning(placement.pass.product, placement.pass.step)
 
           thinner = context.shop.products[placement.pass.step["thinner"] || product.thinner_id]
           return unless thinner&.carrier == "alcohol"

@@ -12,7 +12,7 @@ module Rhexon
 
         def on_step(context, placement)
           product = placement.pass.product
-          return unless product.class_id == "shellac" && placement.pass.step["thinning"]
+          return unless product.class_id == "shellac" && Mixing::ProductMix.thinning(placement.pass.product, placement.pass.step)
 
           spirit = context.shop.products[placement.pass.step["thinner"] || product.thinner_id] or return
           most = Mixing::Cut.defaults.fetch("most_water_percent")
