@@ -29,7 +29,7 @@ class Comparison
   def side(key, label, plan, operation = nil)
     found = Rhexon::Compare::Side.new(plan, @piece.core_id, label)
     @first ||= found
-    Column.new(key: key, side: found, differs: found.equal?(@first) ? [] : Rhexon::Compare::Differences.of(@first, found), operation: operation)
+    Column.new(key: key, side: found, differs: found.equal?(@first) ? [] : Rhexon::Compare::Differences.of(@first, found, currency: Shop.current.currency), operation: operation)
   end
 
   def others

@@ -31,7 +31,7 @@ class SmallSums
   def thin_cut
     Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     stock = cut("stock")
-    result = Rhexon::Mixing::Cuts.change(stock, solution_ml: ml("amount"), to: cut("to"))
+    result = Rhexon::Mixing::Cuts.change(stock, solution_ml: solution_ml(stock), to: cut("to"))
     { add_spirit_ml: result.add_spirit_ml, add_flake_g: result.add_flake_g, solution_ml: result.solution_ml, stock_ml: result.stock_ml, lb: result.cut.lb_per_gal, g_per_l: result.cut.g_per_l, rule_lb: result.rule_of_thumb_lb_per_gal, off_percent: result.off_percent,
       solids_percent: result.cut.solids_volume_percent, flake_g: result.flake_g, flake_ml: result.flake_g / stock.resin_density_g_per_ml, spirit_ml: result.spirit_ml }
   end
@@ -39,7 +39,8 @@ class SmallSums
   def make_cut
     Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     wanted = cut("cut")
-    result = Rhexon::Mixing::Cuts.make(wanted, solution_ml: ml("amount"))
+    typed = Typed.read(@fields["amount"], unit: :ml, where: "amount")
+    result = typed.kind == :mass ? Rhexon::Mixing::Cuts.from_flake(wanted, flake_g: typed.value) : Rhexon::Mixing::Cuts.make(wanted, solution_ml: typed.value)
     { flake_g: result.flake_g, flake_ml: result.flake_g / wanted.resin_density_g_per_ml, spirit_ml: result.spirit_ml, solution_ml: result.solution_ml, lb: wanted.lb_per_gal, g_per_l: wanted.g_per_l, solids_percent: wanted.solids_volume_percent,
       dissolving_h: Rhexon::Mixing::Cut.defaults.fetch("dissolving_h") }
   end
@@ -87,6 +88,12 @@ class SmallSums
     { grit: found.to_s, mean_um: found.mean_um, other: other.to_s, other_um: other.mean_um, scales: { "P" => "P", "unprefixed" => "cami" }.to_h { |name, scale| [ name, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ] } }
   end
 
+  # A jar that was weighed is turned into ml by its own density.
+  def solution_ml(cut)
+    typed = Typed.read(@fields["amount"], unit: :ml, where: "amount")
+    typed.kind == :mass ? typed.value / cut.density_g_per_ml : typed.value
+  end
+
   def ml(field) = Typed.read(@fields[field], wants: :volume, unit: :ml, where: field).value
 
   def number(field, optional: false)
@@ -96,9 +103,7 @@ class SmallSums
   end
 
   def decimal(text, field)
-    found = Float(text.to_s.strip.tr(",", "."), exception: false)
-    refuse(field, "a number") unless found&.finite?
-    found
+    Typed.decimal(text.to_s.strip, where: field).tap { |found| refuse(field, "a number") unless found.finite? && text.present? }
   end
 
   def area(field)

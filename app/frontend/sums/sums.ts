@@ -9,7 +9,7 @@ export const SUMS: Sum[] = [
     asks: "How much spirit brings this shellac to a weaker cut, or flake to a stronger one?",
     fields: [
       { name: "stock", label: "It is a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
-      { name: "amount", label: "There is", first: "250 ml" },
+      { name: "amount", label: "There is", first: "250 ml", hint: "250 ml, 8 fl oz, or its weight: 9 oz" },
       { name: "to", label: "It should be", first: "1 lb" },
       { name: "water", label: "Water in the spirit, %", first: "1" },
     ],
@@ -20,7 +20,7 @@ export const SUMS: Sum[] = [
     title: "Make a cut",
     asks: "How much flake and spirit make this much?",
     fields: [
-      { name: "amount", label: "Wanted", first: "500 ml" },
+      { name: "amount", label: "Wanted", first: "500 ml", hint: "500 ml, or the flake there is: 2 oz" },
       { name: "cut", label: "as a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
       { name: "water", label: "Water in the spirit, %", first: "1" },
     ],

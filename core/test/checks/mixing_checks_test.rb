@@ -29,6 +29,18 @@ class MixingChecksTest < CoreTest
     assert_empty findings(shop(clear, count: 4, area_m2: 11.0), "time.pot_life")
   end
 
+  # Epoxy warms itself: 1.1 m² at 150 µm are 187 g of resin in one pot with 23 min of pot life, 18 usable, and 15 min in which to lay it. Smaller pots last longer, so that
+  # the fewest that do are offered, and hold when they are planned.
+  def test_epoxy_is_split_into_as_few_pots_as_hold
+    epoxy = { "id" => "e", "name" => "Epoxy", "class" => "epoxy_clear", "mix" => [ { "product" => "hard", "parts" => 45, "role" => "hardener" } ] }
+    made = plan(piece(document(coat("s1", product: "e", method: "brush", wet_um: 150)), area_m2: 4.0), products: PRODUCTS + SHELF + [ epoxy ])
+    label = only(made, "time.pot_life").remedies.first.label
+    fewest = label[/\d+/].to_i
+    after = ->(count) { made.with_schedule("top", Rhexon::Schedule::Edit.apply(made.piece("top").schedule, { "op" => "change_step", "id" => "s1", "set" => { "batches" => count } })) }
+    assert_empty findings(after.(fewest), "time.pot_life")
+    refute_empty findings(after.(fewest - 1), "time.pot_life")
+  end
+
   def test_hardener_outside_its_range
     wrong = shop(clear(hardener_parts: 15))
     assert_equal "stop", only(wrong, "mix.ratio_out").level
@@ -36,11 +48,15 @@ class MixingChecksTest < CoreTest
     [ clear, clear(hardener_parts: 8) ].each { |fine| assert_empty findings(shop(fine), "mix.ratio_out") }
   end
 
+  # Hardener 10 parts of 8 to 12, 20 % either way: 27 g and more hold at 1 g. Without a range of its own the 2 %: 550 g.
   def test_too_little_for_the_scale
-    small = shop(clear, area_m2: 0.2)
+    assert_empty findings(shop(clear, area_m2: 0.2), "mix.too_small"), "the maker's own range judges its hardener"
+    assert_empty findings(shop(clear(thinning: { "percent" => 5, "of" => "base" }), area_m2: 0.2), "mix.too_small"), "and its thinner"
+    fixed = ->(**fields) { shop(coat("s1", product: "gap"), area_m2: 0.2, **fields) }
+    small = fixed.()
     assert_equal "caution", only(small, "mix.too_small").level
     assert_empty findings(remedied(small, "mix.too_small", /by volume/), "mix.too_small")
-    assert_empty findings(shop(clear, area_m2: 0.2, scale: { "resolution_g" => 0.1 }), "mix.too_small")
+    assert_empty findings(fixed.(scale: { "resolution_g" => 0.1 }), "mix.too_small")
     assert_empty findings(shop(coat("s1", product: "green"), area_m2: 0.01), "mix.too_small"), "poured as it is"
   end
 

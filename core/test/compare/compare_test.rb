@@ -32,6 +32,19 @@ class CompareTest < CoreTest
     assert_nil side(document(coat("s1"))).cost, "without a price"
   end
 
+  # 105.4 ml, a tenth of it thinner of 0.8 g/ml whose sheet says nothing: all of it evaporates. (95.8 ml at 400 g/l and 9.58 ml at 800).
+  def test_the_thinner_counts_as_solvent
+    spirit = { "id" => "thin", "class" => "thinner", "carrier" => "mineral_spirit", "density_g_per_ml" => 0.8 }
+    thinned = document(coat("s1", product: "wiping", method: "brush", wet_um: 72, thinning: { "percent" => 10, "of" => "base" }, thinner: "thin"))
+    found = Compare::Side.new(plan(piece(thinned), products: PRODUCTS + [ OIL, spirit ]), "top", "x")
+    assert_in_delta 105.4 / 1.1 * 0.4 + 105.4 / 11 * 0.8, found.voc_g, 0.2
+  end
+
+  def test_a_difference_of_price_has_its_unit
+    dear, cheap = [ 2, 4 ].map { |coats| side(document(coat("s1", product: "wiping", method: "brush", wet_um: 72, coats: coats))) }
+    assert(Compare::Differences.of(dear, cheap, currency: "EUR").any? { |part| part.match?(/\A\d+\.\d\d EUR of material more/) })
+  end
+
   # Open wood: pores of 200 µm, 0.4 of a sprayed film in them; closed wood 30 µm.
   def test_pores
     three = document(coat("s1", coats: 3))

@@ -19,6 +19,36 @@ class AmountsTest < CoreTest
     assert_in_delta 39.09, Mixing::Thinning.solids_percent([ [ 1000, 34 ], [ 100, 90 ] ]), 0.01
   end
 
+  # The same pour gives the same film, written as the product's mix or as thinning: 50 parts of thinner 36 / 1.5; hardener counts with its own solids,
+  # (100 · 36 + 20 · 90) / 120 = 45; one whose solids nobody states leaves the sheet's figure as that of the mix.
+  def test_solids_of_the_whole_pour
+    shelf = [ { "id" => "base", "class" => "solvent_two_part", "solids_volume_percent" => 36 }, { "id" => "spirit", "class" => "thinner" }, { "id" => "hard", "class" => "hardener", "solids_volume_percent" => 90 }, { "id" => "unsaid", "class" => "hardener" } ]
+    solids = lambda do |step = {}, *mix|
+      products = shelf.to_h { |record| [ record["id"], Rhexon::Materials::Product.new(record["id"] == "base" ? record.merge("mix" => mix) : record) ] }
+      Mixing::ProductMix.solids_percent(products["base"], products, step)
+    end
+    thinner = ->(parts) { { "product" => "spirit", "parts" => parts, "role" => "thinner" } }
+    assert_equal [ 36.0, 24.0, 9.0 ], [ solids.(), solids.({}, thinner.(50)), solids.({}, thinner.(300)) ].map { |percent| percent.round(9) }
+    assert_in_delta 24, solids.({ "thinning" => { "percent" => 50, "of" => "base" } }), 1e-9
+    assert_in_delta 24, solids.({ "thinning" => { "percent" => 100 / 3.0, "of" => "total" } }), 1e-9
+    assert_in_delta 45, solids.({}, { "product" => "hard", "parts" => 20, "role" => "hardener" }), 1e-9
+    assert_in_delta 36, solids.({}, { "product" => "unsaid", "parts" => 20, "role" => "hardener" }), 1e-9
+    assert_in_delta 36 / 1.1, solids.({ "thinning" => { "percent" => 10, "of" => "base" } }), 1e-9
+  end
+
+  # A half-pound cut out of the jar's 2 lb (18 %): 0.0545 ml of flake to a ml of spirit, so 100 ml hold 18 of flake and 82 of spirit, and take 248.2 ml more: 5.17 %.
+  def test_a_step_may_ask_for_a_cut
+    shellac = product(id: "jar", class: "shellac")
+    half = { "cut_lb_per_gal" => 0.5 }
+    assert_in_delta 248.5, Mixing::ProductMix.thinning(shellac, half)["percent"], 0.5
+    assert_in_delta 5.17, Mixing::ProductMix.solids_percent(shellac, { "jar" => shellac }, half), 0.01
+    assert_in_delta 18, Mixing::ProductMix.solids_percent(shellac, { "jar" => shellac }, { "cut_lb_per_gal" => 2 }), 0.15
+    assert_match(/spirit cannot make it 3 lb/, refusal { Mixing::ProductMix.thinning(shellac, { "cut_lb_per_gal" => 3 }) }.message)
+    assert_match(/has no cut/, refusal { Mixing::ProductMix.thinning(product, half) }.message)
+    laid = plan(piece(document(coat("s1", product: "seal", wet_um: 80, cut_lb_per_gal: 0.5)))).film("top", "show").final.total_um
+    assert_in_delta 80 * 0.0517 * 0.55, laid, 0.02
+  end
+
   # 1 L of 100 g/L ready for use, 250 less water (so 600 ml of water), and 0.2 L of a solvent of 800 g/L.
   def test_voc_in_both_conventions
     voc = Mixing::Thinning.voc([ { ml: 1000, ready_g_per_l: 100, less_water_g_per_l: 250 }, { ml: 200, ready_g_per_l: 800, less_water_g_per_l: 800 } ])
@@ -44,7 +74,8 @@ class AmountsTest < CoreTest
   def test_pot_life_halves_for_every_ten_degrees
     assert_in_delta 240, Mixing::PotLife.minutes(product, t_c: 20), 1e-9
     assert_in_delta 120, Mixing::PotLife.minutes(product, t_c: 30), 1e-9
-    assert_in_delta 384, Mixing::PotLife.usable_min(product, t_c: 10), 1e-9
+    assert_in_delta 0.8 * 240 * 2**0.5, Mixing::PotLife.usable_min(product, t_c: 15), 1e-9
+    assert_in_delta 0.8 * 240 * 1.5, Mixing::PotLife.usable_min(product, t_c: 10), 1e-9, "cold lengthens it by half at most"
     assert_nil Mixing::PotLife.minutes(product(class: "shellac"), t_c: 20)
   end
 

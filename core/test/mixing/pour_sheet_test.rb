@@ -31,6 +31,18 @@ class PourSheetTest < CoreTest
     assert_in_delta 50, sheet({ "total_g" => 400 }, resolution_g: 0.1, recipe: tenth).smallest_total_g, 1e-6
   end
 
+  # 14 parts of 10 to 20 on 100 g of base: 10 to 20 g will do, so a gram does not matter. 10 % of the total, allowed 5 to 15 %, beside 90 g: 4.74 to 15.88 g.
+  def test_a_component_with_a_range_of_its_own_is_judged_by_it
+    ranged = [ { "name" => "base", "parts" => 100, "basis" => "mass" }, { "name" => "hardener", "parts" => 14, "basis" => "mass", "range" => [ 10, 20 ] } ]
+    pour = sheet({ "total_g" => 114 }, recipe: ranged).pours.last
+    assert_equal [ 14.0, 10.0, 20.0 ], [ pour.g, pour.low_g, pour.high_g ].map { |g| g.round(9) }
+    refute_predicate sheet({ "total_g" => 114 }, recipe: ranged), :too_small?
+    total = [ { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" }, { "name" => "thinner", "parts" => 10, "of" => "total", "basis" => "mass", "range" => [ 5, 15 ] } ]
+    pour = sheet({ "total_g" => 100 }, recipe: total).pours.last
+    assert_in_delta 90 * 5 / 95.0, pour.low_g, 1e-9
+    assert_in_delta 90 * 15 / 85.0, pour.high_g, 1e-9
+  end
+
   def test_amounts_that_cannot_be_mixed_are_refused
     [ { "total_ml" => 0 }, { "total_g" => -5 }, { "total_ml" => Float::INFINITY }, {}, { "total_g" => 5_000_000 }, { "have" => { "name" => "nothing", "g" => 1 } } ].each do |want|
       assert_instance_of Rhexon::Refusal, refusal { sheet(want) }, want.inspect

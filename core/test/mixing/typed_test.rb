@@ -18,6 +18,13 @@ class TypedTest < CoreTest
     assert_match(/has no unit/, refusal { read("410") }.message)
   end
 
+  # Three digits after one comma may be a thousand or a decimal.
+  def test_a_comma_that_can_be_both_is_asked
+    [ "1,500 ml", "12,250 g" ].each { |text| assert_match(/without the comma/, refusal { read(text) }.message) }
+    assert_match(/1.500 or 1500/, refusal { read("1,500 ml") }.message)
+    { "0,500 l" => 500, "1,50 l" => 1500, "1,250,000 ml" => 1_250_000 }.each { |text, ml| assert_in_delta ml, read(text).value, 1e-6, text }
+  end
+
   def test_what_cannot_be_read_is_refused_with_what_is_accepted
     assert_match(/An oz is a weight; a volume is written fl oz/, refusal { read("2oz", wants: :volume) }.message)
     assert_match(/is a volume, a weight is asked/, refusal { read("2 l", wants: :mass) }.message)

@@ -25,13 +25,15 @@ class MixPictureTest < CoreTest
     assert_equal %w[Clear Hard Water], thinned.pours.map(&:name)
   end
 
-  # 0.5 m² take 15 ml of a later coat: 300 drops.
+  # 0.12 m² at 5 µm: 0.6 ml, 12 drops, and 15 % that the hand keeps: 14; a thin coat is neither flooded on nor poured with a margin. 3 alike: 2.07 ml.
   def test_rubbed_oil_is_dosed_in_drops_from_the_second_coat_on
-    first, second = mixes(coat("s1", product: "oil", method: "pad", wet_um: 5, coats: 2), area_m2: 0.5, count: 3)
+    first, second = mixes(coat("s1", product: "oil", method: "pad", wet_um: 5, coats: 2), area_m2: 0.12, count: 3)
     assert_nil first.drops
-    assert_equal 300, second.drops
-    assert first.wiped
-    assert_equal 105, first.laid_ml, "0.5 m² x 3 at 70 ml"
+    assert_equal 25, first.laid_ml, "0.12 m² x 3 at 70 ml: flooded on"
+    assert_equal 14, second.drops
+    assert_in_delta 2.07, Rhexon::Mixing::Laying.of_pass(placement(plan(piece(document(coat("s1", product: "oil", method: "pad", wet_um: 5, coats: 2)), area_m2: 0.12, count: 3), products: PRODUCTS + SHELF), "s1/2").pass).gross_ml, 1e-6
+    assert_equal [ nil, 14 ], mixes(coat("s1", product: "oil", method: "pad", wet_um: 5), coat("s2", product: "oil", method: "pad", wet_um: 5), area_m2: 0.12).map(&:drops), "a second step is a later coat too"
+    assert_nil mixes(coat("s1", product: "w20"), coat("s2", product: "oil", method: "pad", wet_um: 5, wipe_off: true))[1].drops, "flooded again"
   end
 
   def test_only_what_lays_something_on_has_a_mix

@@ -107,7 +107,7 @@ class EditTest < CoreTest
     { { "op" => "change_step", "id" => "s3", "set" => { "wet_um" => -5 } } => /Wet film is more than 0/,
       { "op" => "change_step", "id" => "s3", "set" => { "coats" => 0 } } => /whole number from 1 to 30/,
       { "op" => "change_step", "id" => "s3", "set" => { "method" => "dip" } } => /spray, brush, roller, wipe or pad/,
-      { "op" => "change_step", "id" => "s1", "set" => { "grits" => [ "120" ] } } => /written with its scale, such as P320/,
+      { "op" => "change_step", "id" => "s1", "set" => { "grits" => [ "P1o" ] } } => /written with its scale, such as P320/,
       { "op" => "change_step", "id" => "s3", "set" => { "kind" => "wait" } } => /keeps its kind/,
       { "op" => "remove_step", "id" => "zz" } => /no step zz/,
       { "op" => "move_step", "id" => "s1", "after" => "s1" } => /cannot follow itself/,

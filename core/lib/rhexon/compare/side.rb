@@ -41,9 +41,9 @@ module Rhexon
         found.sum unless found.any?(&:nil?)
       end
 
-      # @return [Float, nil] grams that evaporate; nil when a sheet does not say
+      # @return [Float, nil] grams that evaporate, thinner included; nil when a sheet does not say
       def voc_g
-        found = laid.map { |placement| placement.pass.product.voc_ready_g_per_l&.*(Mixing::Laying.of_pass(placement.pass).gross_ml / 1000) }
+        found = laid.map { |placement| (parts = Mixing::ProductMix.voc_parts(pours(placement.pass), plan.shop.products)) && parts.sum { |part| part[:ml] * part[:ready_g_per_l] / 1000.0 } }
         found.sum unless found.any?(&:nil?)
       end
 
@@ -68,10 +68,13 @@ module Rhexon
       def thickest = plan.film(@id, plan.thickest_face(@id))
 
       def cost_of(pass)
-        recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)
-        sheet = Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml }, resolution_g: plan.shop.scale_g)
-        prices = sheet.pours.map { |pour| pour.component.price_per_kg&.*(pour.g / 1000) }
+        prices = pours(pass).map { |pour| pour.component.price_per_kg&.*(pour.g / 1000) }
         prices.sum unless prices.any?(&:nil?)
+      end
+
+      def pours(pass)
+        recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)
+        Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml }, resolution_g: plan.shop.scale_g).pours
       end
     end
   end

@@ -73,10 +73,16 @@ module Rhexon
         end
 
         def number(figure, text)
-          found = Float(text.tr(",", ".").delete(" "), exception: false)
+          found = comma!(figure, text) && Float(text.tr(",", ".").delete(" "), exception: false)
           fits = found && found.finite? && (figure["least"].nil? || found >= figure["least"]) && (figure["above"].nil? || found > figure["above"]) && (figure["most"].nil? || found <= figure["most"])
           refuse(figure, text, limits(figure)) unless fits
           found == found.round ? found.to_i : found
+        end
+
+        # Where a comma can be both it is asked.
+        def comma!(figure, text)
+          both = Mixing::Typed::BOTH.match(text.delete(" ")) or return true
+          refuse(figure, text, "#{both[1]}.#{both[2]} or #{both[1]}#{both[2]}, written without the comma")
         end
 
         def limits(figure)

@@ -34,6 +34,17 @@ module Rhexon
         freeze
       end
 
+      # What may be poured of it, as shares of its target: its own range where it has one, else its tolerance.
+      # @return [Array(Float, Float)]
+      def allowed
+        slack = tolerance_percent / 100
+        range && range[0] < range[1] ? range.map { |limit| odds(limit) / odds(parts) } : [ 1 - slack, 1 + slack ]
+      end
+
+      # How far it may miss either way; of a range half its width, since a share at one end may be moved off it.
+      # @return [Float] share of its target
+      def slack = allowed.then { |low, high| [ (high - low) / 2, tolerance_percent / 100 ].max }
+
       # @return [Boolean] its mass rests on a stand-in density
       def estimate? = @given_density.nil? && (@recipe.nil? || @recipe.estimate?)
 
@@ -43,6 +54,9 @@ module Rhexon
       def words = "#{format("%g", parts)} #{of == "base" ? "parts" : "% of the total"} by #{basis}"
 
       private
+
+      # Amount to what else is poured: a share of the total is no amount by itself.
+      def odds(share) = of == "total" ? share / (100.0 - share) : share.to_f
 
       def stand_in_density
         by_class = @class_id && Reference.table("classes").fetch("classes").dig(@class_id, "density_g_per_ml")

@@ -56,6 +56,8 @@ module Rhexon
       def flake_ml = g_per_ml / resin_density_g_per_ml
       # Solids by volume of the solution: flake / (spirit + flake), volumes additive.
       def solids_volume_percent = 100 * flake_ml / (1 + flake_ml)
+      # Of the solution; volumes additive.
+      def density_g_per_ml = (g_per_ml + Reference.table("mixing").dig("cut", "spirit_density_g_per_ml")) / (1 + flake_ml)
       # @return [Float] ml of spirit in an amount of solution
       def spirit_in(solution_ml) = solution_ml / (1 + flake_ml)
       def flake_in(solution_ml) = spirit_in(solution_ml) * g_per_ml

@@ -22,9 +22,27 @@ module Rhexon
       # @param pass [Planning::Pass]
       # @return [Laying]
       def self.of_pass(pass)
-        wiped = %w[wipe pad].include?(pass.method) || !pass.film? ? pass.product.consumption_ml_per_m2(later: pass.coat > 1) : nil
+        return rubbed_on(pass) if rubbed?(pass)
+
+        wiped = %w[wipe pad].include?(pass.method) || !pass.film? ? pass.product.consumption_ml_per_m2(later: later?(pass)) : nil
         of(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method, gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
       end
+
+      # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.
+      # @param pass [Planning::Pass]
+      def self.rubbed?(pass)
+        pass.film? && %w[wipe pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) && Reference.table("mixing").dig("rubbed", "classes").include?(pass.product.class_id)
+      end
+
+      def self.rubbed_on(pass)
+        net = pass.area_m2 * pass.count * pass.wet_um.to_f
+        keeps = Reference.table("mixing").dig("rubbed", "hand_keeps")
+        new(net_ml: net, laid_ml: net * (1 + keeps), left_behind_ml: 0.0, margin_percent: 0.0, transfer_efficiency: 1 / (1 + keeps), wiped: false).freeze
+      end
+
+      # Not the first coat on its face: by its number, or with a film below.
+      def self.later?(pass) = pass.coat > 1 || pass.under.any?
+      private_class_method :rubbed_on, :later?
 
       # Real wet film of a coat from the pot before and after: (m_before - m_after) · TE / (density · area).
       # @return [Float] µm

@@ -15,8 +15,8 @@ module Rhexon
         sheet / speed(product, t_c) * mass_factor(product, batch_g)
       end
 
-      # How much faster than at the sheet's temperature it ages.
-      def speed(product, t_c) = 2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f)
+      # How much faster than at the sheet's temperature it ages; in the cold not slower than a usual cap.
+      def speed(product, t_c) = [ 2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f), 1.0 / table.fetch("pot_life_longest") ].max
 
       # @param line [Drying::Line] of the room
       # @return [Drying::Progress] in minutes at the sheet's temperature

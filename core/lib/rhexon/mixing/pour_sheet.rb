@@ -32,17 +32,17 @@ module Rhexon
         running = 0.0
         recipe.components.zip(grams, millilitres).map do |component, g, ml|
           running += g
-          slack = g * component.tolerance_percent / 100
-          Pour.new(name: component.name, g: g, ml: ml, low_g: g - slack, high_g: g + slack, running_g: running, component: component)
+          low, high = component.allowed
+          Pour.new(name: component.name, g: g, ml: ml, low_g: g * low, high_g: g * high, running_g: running, component: component)
         end
       end
 
-      # A scale cannot tell a component whose tolerance is finer than one of its steps.
+      # A scale cannot tell a component of which less is allowed to miss than one of its steps.
       def too_small? = total_g < smallest_total_g - 1e-9
 
-      # @return [Float] the smallest batch this scale can weigh: resolution / tolerance / share by mass, largest over the components
+      # @return [Float] the smallest batch this scale can weigh: resolution / what may miss / share by mass, largest over the components
       def smallest_total_g
-        recipe.components.zip(recipe.mass_shares).map { |component, share| resolution_g / (component.tolerance_percent / 100) / share }.max
+        recipe.components.zip(recipe.mass_shares).map { |component, share| resolution_g / component.slack / share }.max
       end
 
       # Which stock decides when several are given.

@@ -25,6 +25,14 @@ module Rhexon
         Thinning.solids_percent(mix.unit_ml.zip(mix.components.map { |component| solids_of(component, product, products) }))
       end
 
+      # What evaporates of the pours of a mix, in both conventions: parts of {Thinning.voc}. Of a thinner all does, where its sheet gives no figure; of water nothing.
+      # @param pours [Array<PourSheet::Pour>]
+      # @return [Array<Hash>, nil] nil where a sheet does not say
+      def voc_parts(pours, products)
+        parts = pours.map { |pour| voc_part(pour, products[pour.component.product]) }
+        parts if parts.all?
+      end
+
       # The thinning of a step; a cut that is asked for is brought to what has to be added.
       # @return [Hash, nil] "percent" and "of"
       # @raise [Refusal] for a cut of what is no shellac, or a stronger one than is in the jar
@@ -73,6 +81,14 @@ module Rhexon
         products[component.product]&.solids_volume_percent&.value || product.solids_volume_percent.value
       end
 
+      def voc_part(pour, product)
+        water = product.nil? ? pour.component.name == "water" : product.waterborne?
+        return { ml: pour.ml, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 } if pour.component.role == "thinner" && water
+
+        ready = product&.voc_ready_g_per_l || (pour.component.density_g_per_ml * 1000 if pour.component.role == "thinner") or return
+        { ml: pour.ml, ready_g_per_l: ready, less_water_g_per_l: product&.voc_less_water_g_per_l || ready }
+      end
+
       def price_per_kg(product)
         product.packs.filter_map { |pack| pack["price"] && pack["price"] / (Stock::Packs.grams(pack, product) / 1000.0) }.min
       end
@@ -84,7 +100,7 @@ module Rhexon
 
       def water?(product) = product.waterborne?
       def stand_in(product) = water?(product) ? "water" : "thinner"
-      private_class_method :base, :from_shelf, :solids_of, :thinner, :density, :water?, :stand_in
+      private_class_method :base, :from_shelf, :solids_of, :voc_part, :thinner, :density, :water?, :stand_in
     end
   end
 end

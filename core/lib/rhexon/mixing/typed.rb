@@ -7,6 +7,8 @@ module Rhexon
     class Typed
       GLYPHS = { "½" => "1/2", "¼" => "1/4", "¾" => "3/4", "⅓" => "1/3", "⅔" => "2/3", "⅛" => "1/8", "⅜" => "3/8", "⅝" => "5/8", "⅞" => "7/8" }.freeze
       NUMBER = %r{[-−]?\s*(?:\d+\s*[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+\s+\d+/\d+|\d+/\d+|\d[\d\s']*(?:[.,]\d+)*)}
+      # Three digits after one comma: a decimal to some, thousands to others.
+      BOTH = /\A(-?[1-9]\d{0,2}),(\d{3})\z/
       PATTERN = %r{\A(?<number>#{NUMBER})\s*(?<unit>[[:alpha:].][[:alpha:]\s.]*)?\z}
       NAMES = { "g" => :g, "gr" => :g, "gram" => :g, "grams" => :g, "kg" => :kg, "kilo" => :kg, "oz" => :oz, "ounce" => :oz, "ounces" => :oz, "lb" => :lb, "lbs" => :lb, "pound" => :lb, "pounds" => :lb,
                 "ml" => :ml, "cc" => :ml, "l" => :l, "lt" => :l, "ltr" => :l, "liter" => :l, "litre" => :l, "liters" => :l, "litres" => :l, "fl oz" => :fl_oz, "floz" => :fl_oz, "us fl oz" => :fl_oz,
@@ -51,12 +53,18 @@ module Rhexon
         sign * (decimal(whole) + ratio(fraction))
       end
 
-      def self.decimal(text)
+      # A plain number, "1.5", "1,5", "1 500" or "1,500.5"; where a comma can be both, it is asked.
+      # @return [Float]
+      # @raise [Refusal]
+      def self.decimal(text, where: "amount")
         return 0.0 unless text
 
-        plain = text.gsub(/[\s']/, "")
-        plain = plain.match?(/\A\d{1,3}(,\d{3})+\.\d+\z/) ? plain.delete(",") : plain.tr(",", ".")
-        Float(plain, exception: false) || raise(Refusal.new("#{text.inspect} is no number", where: "amount", accepted: "such as 1.5, 1,5 or 1 1/2"))
+        plain = text.to_s.gsub(/[\s']/, "")
+        if (found = BOTH.match(plain))
+          raise Refusal.new("#{text.to_s.strip} may be #{found[1]}.#{found[2]} or #{found[1]}#{found[2]}", where: where, accepted: "#{found[1]}.#{found[2]} or #{found[1]}#{found[2]}, written without the comma")
+        end
+        plain = plain.match?(/\A-?[1-9]\d{0,2}(,\d{3})+(\.\d+|(?:,\d{3})+)?\z/) ? plain.delete(",") : plain.tr(",", ".")
+        Float(plain, exception: false) || raise(Refusal.new("#{text.to_s.inspect} is no number", where: where, accepted: "such as 1.5, 1,5 or 1 1/2"))
       end
 
       def self.ratio(text)
@@ -75,7 +83,7 @@ module Rhexon
       def self.accepted(wants)
         { mass: "a weight such as 250 g, 1.5 kg or 2 oz", volume: "a volume such as 500 ml, 1,5 l, 8 fl oz or 1½ cup" }.fetch(wants, "an amount such as 500 ml, 1,5 l, 250 g or 2 oz")
       end
-      private_class_method :new, :number, :decimal, :ratio, :refuse_kind, :accepted
+      private_class_method :new, :number, :ratio, :refuse_kind, :accepted
     end
   end
 end

@@ -45,27 +45,17 @@ module Rhexon
       # VOC of the mix, g/L; nil where a component has none stated (water and other thinners that are not stocked count as none).
       # @return [Hash{Symbol=>Integer}, nil] :ready_g_per_l, :less_water_g_per_l
       def voc
-        parts = pours.map { |pour| voc_part(pour) }
-        parts.all? ? Mixing::Thinning.voc(parts).transform_values(&:round) : nil
+        parts = Mixing::ProductMix.voc_parts(pours, @plan.shop.products)
+        parts && Mixing::Thinning.voc(parts).transform_values(&:round)
       end
 
       # Rubbed oils are dosed in drops; the first coat is flooded on.
       # @return [Integer, nil] to one piece
       def drops
-        return unless %w[siccative_oil raw_oil].include?(@pass.product.class_id) && @pass.coat > 1
-
-        Mixing::Drops.count(laying.laid_ml / @pass.count)
+        Mixing::Drops.count(laying.laid_ml / @pass.count) if Mixing::Laying.rubbed?(@pass)
       end
 
       private
-
-      def voc_part(pour)
-        product = @plan.shop.products[pour.component.product]
-        return { ml: pour.ml, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 } if product.nil? || (product.class_id == "thinner" && product.waterborne?)
-        return unless product.voc_ready_g_per_l
-
-        { ml: pour.ml, ready_g_per_l: product.voc_ready_g_per_l, less_water_g_per_l: product.voc_less_water_g_per_l || product.voc_ready_g_per_l }
-      end
 
       def sheet = @sheet ||= Mixing::PourSheet.new(Mixing::ProductMix.recipe(@pass.product, @plan.shop.products, @pass.step), { "total_ml" => laying.gross_ml }, resolution_g: @plan.shop.scale_g)
     end

@@ -20,13 +20,17 @@ module Rhexon
                           remedies: [ split(context, coat, batch), cooler(context, coat, batch), less_hardener(context, coat, batch) ])
         end
 
-        # The fewest equal batches that each last: set-up goes with the first.
+        # The fewest equal batches that each last: set-up goes with the first, and a smaller pot of what warms itself lasts longer.
         def split(context, coat, batch)
-          usable = batch.usable_until - batch.mixed_at
           setup = coat.work_start - coat.hands_start
           work = coat.work_end - coat.work_start
-          count = (2..20).find { |number| setup + (work / number.to_f).ceil <= usable } or return
+          count = (2..20).find { |number| setup + (work / number.to_f).ceil <= usable_min(context, coat, batch, number) } or return
           context.change(coat, "Mix it in #{count} batches", { "batches" => count })
+        end
+
+        def usable_min(context, coat, batch, count)
+          parts = Mixing::ProductMix.hardener_parts(coat.pass.product, coat.pass.step)
+          Mixing::PotLife.usable_until(coat.pass.product, context.shop.line(coat.pass.room), batch.mixed_at, batch_g: batch.sheet.total_g / count, hardener_parts: parts) - batch.mixed_at
         end
 
         def cooler(context, coat, batch)
