@@ -17,7 +17,7 @@ class TrialDesign
   # @raise [Rhexon::Refusal]
   def preview
     { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
-      resolution: design.resolution, confounded: design.confounded, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
+      resolution: design.resolution, confounded: design.confounded + between_boards, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
       passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target && Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, **hours }
   end
 
@@ -63,6 +63,12 @@ class TrialDesign
       count = (1..MOST_IN_ALL / boards).find { |number| fits?((runs.size / number.to_f).ceil + controls.size) } || 1
       Rhexon::Boards::Design.dealt(design.runs, count).map { |places| runs.values_at(*places) + controls }
     end
+  end
+
+  # What cannot be told, since it lies wholly between the boards of a replicate.
+  def between_boards
+    at = cells.select(&:run).each_with_index.to_h { |cell, index| [ cell.label, index ] }
+    Rhexon::Boards::Design.between_boards(design.runs, parts.map { |part| part.filter_map { |cell| at[cell.label] } }, factors)
   end
 
   def fits?(count)

@@ -27,7 +27,7 @@ module Rhexon
                               Facts: "facts", Pin: "pin", Start: "pin", Placement: "placement", Build: "build", Block: "build", Window: "window", Windows: "windows", Scuff: "scuff", Logged: "logged", ShopDays: "shop_days",
                               Drier: "drier", Planner: "planner", Slack: "slack", Moves: "moves", Plan: "plan", Report: "report", Zone: "zone", WhatIf: "what_if"
   room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Spot: "spot", Placing: "placing", Settling: "settling",
-                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Later: "later", Improve: "improve", Orders: "orders", Unfold: "unfold"
+                          Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Swap: "swap", Later: "later", Improve: "improve", Orders: "orders", Unfold: "unfold"
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
   room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Course: "course", Laid: "course", Alternatives: "alternatives", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
@@ -40,6 +40,6 @@ module Rhexon
   room :Stock, "stock", Keeping: "keeping", Needs: "needs", Packs: "packs", Consumables: "consumables", Shopping: "shopping", Batch: "batch"
   room :Colour, "colour", DeltaE: "delta_e", Lab: "lab", Light: "light", Spectrum: "spectrum", Reflectance: "reflectance", Layer: "layer", Surface: "surface", Wood: "wood", Optics: "optics", Looks: "looks", Look: "look",
                           Cast: "cast", Recipe: "recipe", Metamerism: "metamerism", Patch: "patch", Taught: "taught", Fit: "fit", Cgats: "cgats", Request: "request"
-  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Tried: "tried", Relook: "relook", StepStrip: "step_strip", Labels: "labels", Approved: "approved", Layout: "layout", Design: "design", Subset: "subset", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
+  room :Boards, "boards", Readings: "readings", Promotion: "promotion", Tried: "tried", Relook: "relook", StepStrip: "step_strip", Labels: "labels", Approved: "approved", Layout: "layout", Design: "design", Dealing: "dealing", Subset: "subset", Effects: "effects", StudentT: "student_t", Pairs: "pairs", Judging: "judging",
                           WorkOrder: "work_order", Vary: "vary", Touches: "touches", Request: "request"
 end

@@ -65,4 +65,24 @@ class DesignTest < CoreTest
     end
     assert_equal runs.sort, boards.flatten(1).sort
   end
+
+  # Half of 2^5 on two, four and eight boards, a full 2^4 on eight, and a subset of odd levels: on no board is a factor at one level alone where that can be helped.
+  def test_no_main_effect_lies_wholly_between_boards_where_it_can_be_helped
+    half = Design.of(factors(2, 2, 2, 2, 2), "half").runs
+    [ 2, 4, 8 ].each do |count|
+      dealt = Design.dealt(half, count)
+      assert_equal (0..15).to_a, dealt.flatten.sort
+      assert_empty Design.between_boards(half, dealt, factors(2, 2, 2, 2, 2)), "#{count} boards"
+      5.times { |factor| dealt.each { |places| assert_equal places.size / 2, places.count { |place| half[place][factor] == 1 }, "#{count} boards" } } if count < 8
+    end
+    odd = Design.of(factors(3, 2, 4), "subset", runs: 12).runs
+    assert_empty Design.between_boards(odd, Design.dealt(odd, 3), factors(3, 2, 4))
+  end
+
+  # Half of 2^3 on two boards of two cells: whatever the dealing, one factor has one level on each.
+  def test_what_cannot_be_helped_is_said
+    runs = Design.of(factors(2, 2, 2), "half").runs
+    assert_match(/cannot be told from the boards/, Design.between_boards(runs, Design.dealt(runs, 2), factors(2, 2, 2)).first)
+    assert_empty Design.between_boards(runs, Design.dealt(runs, 1), factors(2, 2, 2))
+  end
 end

@@ -79,7 +79,8 @@ class EveryStepTest < CoreTest
   end
 
   def test_a_window_that_opens_at_once_adds_nothing_to_its_sheet_time
-    plan = Rhexon::Planning::Planner.plan(shop({ "id" => "s1", "kind" => "stain", "product" => "any_waterborne_filler", "method" => "wipe", "wipe_off" => true }))
+    shelf = PRODUCTS + [ { "id" => "glaze", "class" => "pigment_oil_stain", "milestones_min" => { "wipe_off_earliest" => 0, "wipe_off_latest" => 40 } } ]
+    plan = plan(piece(document(step("s1", "stain", product: "glaze", method: "wipe", wipe_off: true))), products: shelf)
     wiped = Rhexon::Picture::Sheet.new(plan, "top").rows.find { |row| row.kind == "wipe_off" }
     assert_equal [ 0 ], wiped.waits.first.rows.map(&:last).uniq
   end

@@ -41,10 +41,21 @@ class ExpansionTest < CoreTest
     assert_equal [ %w[s1/1 rub_out] ], needs(passes[1], passes)
   end
 
+  # A filler is sanded when it is dry to sand, coat or no coat; the last wool or pad on thin, oiled or one-part films waits for sand and handle, on others for the rub-out.
+  def test_light_last_touches_and_fillers_do_not_wait_for_the_rub_out
+    last = ->(*steps) { needs(expand(*steps).last, expand(*steps)).map(&:last) }
+    denib = step("s9", "level", grits: [ "P600" ], aim: "denib")
+    assert_equal %w[sand handle], last.(coat("s1", product: "varnish", method: "wipe", wet_um: 12), denib)
+    assert_equal %w[sand handle], last.(coat("s1", product: "seal", method: "pad", wet_um: 12), denib)
+    assert_equal %w[rub_out], last.(coat("s1", product: "lacquer"), denib)
+    assert_equal %w[rub_out], last.(coat("s1", product: "seal", method: "pad", wet_um: 12), step("s9", "level", grits: [ "P800" ], aim: "rub_out"))
+    assert_equal %w[sand], last.(step("s1", "stain", product: "umber", method: "wipe"), step("s9", "sand", grits: [ "P220" ]))
+  end
+
   def test_only_an_abrasion_of_the_whole_face_after_the_coat_counts_for_it
     passes = expand(step("s0", "sand", grits: [ "P180" ]), coat("s1", faces: [ "show" ]), step("s2", "level", grits: [ "P320" ], aim: "between", faces: [ "show" ]), coat("s3", faces: [ "show" ]), coat("s4", faces: [ "show" ]))
-    assert_equal({ 1 => [ 2 ] }, passes[3].abraded_by)
-    assert_empty passes[4].abraded_by
+    assert_equal({ 1 => [ [ 2 ] ] }, passes[3].abraded_by)
+    assert_equal({ 3 => [ [] ] }, passes[4].abraded_by)
   end
 
   def test_coats_of_one_evaporative_family_are_one_stack

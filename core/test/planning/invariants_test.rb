@@ -1,4 +1,5 @@
 require "test_helper"
+require "timeout"
 require "planning/plan_checker"
 require "planning/random_shops"
 
@@ -37,6 +38,22 @@ class InvariantsTest < CoreTest
       plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{10_000 + seed}"
     end
+  end
+
+  # Each within the time a planner may take at most: it never circles.
+  LIMIT_S = 20
+
+  def test_a_thousand_troubled_shops_are_answered_and_keep_every_promise
+    lapsed = infeasible = 0
+    1000.times do |seed|
+      shop = random_trouble(Random.new(50_000 + seed))
+      plan = Timeout.timeout(LIMIT_S) { Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h }
+      assert_empty PlanChecker.new(shop, plan).faults, "seed #{50_000 + seed}"
+      lapsed += plan["lapsed_pins"].size
+      infeasible += 1 if plan["infeasible"]
+    end
+    assert_operator infeasible, :<, 200, "most of them have a date"
+    assert_operator lapsed, :>, 5
   end
 
   # Full effort holds coats, lets scuffs go ahead, and begins with the plan that was kept.

@@ -9,7 +9,7 @@ class PlanChecker
 
   # @return [Array<String>] what is wrong
   def faults
-    [ hands_in_hours, one_thing_at_a_time, skilled, order, waits, windows, turning, dust, rack, one_pass_at_a_time, hard_windows, batches, nothing_before_now, arithmetic, bound ].flatten.compact
+    [ hands_in_hours, one_thing_at_a_time, skilled, order, waits, windows, turning, dust, rack, one_pass_at_a_time, gunned, pauses, coats_a_day, hard_windows, batches, nothing_before_now, arithmetic, bound ].flatten.compact
   end
 
   private
@@ -75,14 +75,37 @@ class PlanChecker
 
   def rack
     @shop["rooms"].select { |room| room["rack_places"] }.flat_map do |room|
-      lying = @passes.select { |pass| pass["dry_room"] == room["id"] && pass["rack_places"].positive? && pass["status"] == "planned" }.map { |pass| [ minute(pass["work_start"]), off_the_rack(pass), pass["rack_places"] ] }
-      lying.map(&:first).uniq.filter_map { |at| "#{room["id"]}: rack too full at #{at}" if lying.sum { |from, to, count| from <= at && at < to ? count : 0 } > room["rack_places"] }
+      laid = @passes.select { |pass| pass["dry_room"] == room["id"] && pass["rack_places"].positive? && pass["status"] == "planned" && !planted(pass) }
+      lying = laid.flat_map { |pass| Range.new(*pass["pieces"]).map { |number| [ minute(pass["work_start"]), off_the_rack(pass, number) ] } }
+      lying.map(&:first).uniq.filter_map { |at| "#{room["id"]}: rack too full at #{at}" if lying.count { |from, to| from <= at && at < to } > room["rack_places"] }
     end
   end
 
-  def off_the_rack(pass)
-    later = @passes.select { |other| other["piece"] == pass["piece"] && minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any? }.map { |other| minute(other["hands_start"]) }
+  # Each of alike pieces lies there until it can be handled, or until it is worked on again.
+  def off_the_rack(pass, number)
+    later = @passes.select { |other| other["piece"] == pass["piece"] && Range.new(*other["pieces"]).cover?(number) && minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any? }.map { |other| minute(other["hands_start"]) }
     [ pass["handle_at"] ? minute(pass["handle_at"]) : minute(pass["work_end"]), *later ].min
+  end
+
+  # Whoever sprays holds a gun, pinned or not.
+  def gunned
+    return [] if (@shop["tools"] || []).none? { |tool| tool["for"] == "spray" }
+
+    planned.select { |pass| pass["kind"] == "coat" && step(pass)["method"] == "spray" && pass["tools"].empty? }.map { |pass| "#{pass["key"]}: sprays without a gun" }
+  end
+
+  # A stretch inside one face is worth beginning.
+  def pauses
+    planned.select { |pass| pass["hands"].size > 1 && pass["pieces"].uniq.one? }.flat_map do |pass|
+      pass["hands"].map { |from, to| minute(to) - minute(from) }.select { |length| length < 30 }.map { |length| "#{pass["key"]}: a stretch of #{length} min" }
+    end
+  end
+
+  def coats_a_day
+    coats = @passes.select { |pass| pass["kind"] == "coat" && step(pass)["coats_a_day"] && !planted(pass) }
+    coats.group_by { |pass| [ pass["piece"], pass["step"], pass["faces"], pass["hands_start"][0, 10], pass["pieces"] ] }.filter_map do |(piece, step, _, day, _), passes|
+      "#{piece}/#{step}: too many coats on #{day}" if passes.map { |pass| pass["coat"] }.uniq.size > step(passes.first)["coats_a_day"]
+    end
   end
 
   def one_pass_at_a_time
@@ -99,7 +122,7 @@ class PlanChecker
       from, to = pass["watched"].values_at("from", "to").map { |text| minute(text) }
       open = @plan["open"].fetch(pass["person"]).any? { |opens, shuts| minute(opens) <= from && to <= minute(shuts) }
       lower = @by_key[pass["key"].delete_suffix("/wipe")] if pass["kind"] == "wipe_off"
-      [ ("#{pass["key"]}: the watch is broken by closing time" unless open), ("#{pass["key"]}: wiped off too late" if lower && minute(pass["work_start"]) > minute(lower["first_end"]) + 15) ]
+      [ ("#{pass["key"]}: the watch is broken by closing time" unless open), ("#{pass["key"]}: wiped off too late" if lower && (minute(pass["work_start"]) > minute(lower["work_start"]) + 15 || minute(pass["work_end"]) > minute(lower["work_end"]) + 15)) ]
     end
   end
 
@@ -159,11 +182,12 @@ class PlanChecker
   end
 
   def abraded?(pass)
-    lower = minute(@by_key.fetch(pass["window"]["of"])["work_end"])
-    @passes.any? do |other|
-      other["dry"] && other["piece"] == pass["piece"] && (pass["faces"] - other["faces"]).empty? && minute(other["hands_start"]) >= lower &&
-        minute(other["hands_end"]) <= minute(pass["work_start"]) && minute(pass["work_start"]) - minute(other["hands_end"]) <= 1440
+    below = @by_key.fetch(pass["window"]["of"])
+    valid = @shop.dig("house", "scuff_valid_min") || 1440
+    rubs = @passes.select do |other|
+      other["dry"] && other["piece"] == pass["piece"] && minute(other["hands_start"]) >= minute(below["work_end"]) && minute(other["hands_end"]) <= minute(pass["work_start"]) && minute(pass["work_start"]) - minute(other["hands_end"]) <= valid
     end
+    ((pass["faces"] & below["faces"]) - rubs.flat_map { |other| other["faces"] }).empty?
   end
 
   def nothing_before_now

@@ -110,8 +110,8 @@ class PlannerTest < CoreTest
     parts = plan.placements.select { |found| found.pass.coat == 1 && !found.pass.inserted }
     assert_equal 20, parts.sum { |found| found.pass.count }
     assert_operator parts.size, :>, 1
-    assert_equal [ 1, 2 ], parts.map { |found| found.pass.part }
-    second = plan.placements.find { |found| found.pass.key.end_with?("/2/show/part1") }
+    assert_equal %w[pieces1-10 pieces11-20], parts.map { |found| found.pass.part }
+    second = plan.placements.find { |found| found.pass.key.end_with?("/2/show/pieces1-10") }
     assert_equal [ parts.first.pass.key ], second.waits.map { |wait| wait.pass.key }, "each part has its own clock"
   end
 

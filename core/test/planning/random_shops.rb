@@ -1,3 +1,5 @@
+require "time"
+
 # Seeded random shops: few pieces, all kinds of step, odd hours and air. For tests that hold for any shop.
 module RandomShops
   # @param most [Integer] pieces
@@ -41,6 +43,32 @@ module RandomShops
     when "coat" then step["product"] == "lacquer" && random.rand(3).zero? ? step.merge("one_batch" => true) : step
     else step
     end
+  end
+
+  # Where planners have gone wrong: films that dry elsewhere than they are laid, faces sanded by themselves, scuffs before every coat, many pieces on few places,
+  # pins, one gun, faces that take longer than a day, so many coats a day, films to be levelled after a night, and people who are there for an hour.
+  def random_trouble(random)
+    shop = random_workshop(random, most: 3, steps: 2..6)
+    shop["rooms"] << { "id" => "loft", "uses" => [ "dry" ], "rack_places" => [ nil, 7, 14 ].sample(random: random), "climate" => [ { "t_c" => random.rand(12..24), "rh" => 50, "air" => "ordinary" } ] }
+    rooms = shop["rooms"].map { |room| room["id"] }
+    pieces = shop["pieces"].map { |piece| troubled(random, piece, rooms, shop["now"]) }
+    people = shop["people"].map { |person| random.rand(4).zero? ? person.merge("week" => person["week"].transform_values { [ %w[08:00 09:00], %w[15:00 16:30] ] }) : person }
+    shop.merge("pieces" => pieces, "people" => people, "products" => SOFT, "house" => shop["house"].merge("scuff_valid_min" => [ 1440, 240 ].sample(random: random)), "tools" => [ { "id" => "gun", "for" => "spray" } ])
+  end
+
+  SOFT = ShopHelper::PRODUCTS.map { |record| record["id"] == "catalysed" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record }.freeze
+
+  def troubled(random, piece, rooms, now)
+    steps = piece["schedule"]["steps"].map do |step|
+      step = step.merge("dry_room" => rooms.sample(random: random)) if %w[coat stain].include?(step["kind"]) && random.rand(2).zero?
+      step = step.merge("faces" => [ piece["faces"].sample(random: random)["id"] ]) if %w[sand level].include?(step["kind"]) && random.rand(2).zero?
+      step = step.merge("while_soft" => true) if step["kind"] == "level" && random.rand(3).zero?
+      step = step.merge("coats_a_day" => random.rand(1..2)) if step["kind"] == "coat" && random.rand(4).zero?
+      step["kind"] == "coat" && random.rand(6).zero? ? step.merge("pins" => [ { "coat" => 1, "start" => (Time.parse(now) + random.rand(1..9) * 86_400).strftime("%FT#{format("%02d", random.rand(8..15))}:00+01:00") } ]) : step
+    end
+    faces = piece["faces"].map { |face| random.rand(10).zero? ? face.merge("area_m2" => random.rand(14..28)) : face }
+    document = piece["schedule"].merge("steps" => steps, "house" => { "scuff" => %w[none always].sample(random: random) })
+    piece.merge("faces" => faces, "count" => random.rand(5).zero? ? random.rand(8..17) : piece["count"], "schedule" => random.rand(3).zero? ? document.except("support") : document)
   end
 
   def random_piece(random, id, count = 2..8)

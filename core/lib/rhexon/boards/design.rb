@@ -16,15 +16,20 @@ module Rhexon
       MOST_CANDIDATES = 400
       LETTERS = ("A".."Z").to_a.freeze
 
-      # Runs dealt over boards so that each has as many of each level as can be: by the sum of their levels, which gives to the boards what all factors do together
-      # and leaves each by itself, and two together, free of them (three factors and more; Box, Hunter and Hunter on blocks).
+      # Runs dealt over boards so that each main effect is seen within boards, then each two together.
       # @param runs [Array<Array<Integer>>]
       # @param boards [Integer]
       # @return [Array<Array<Integer>>] places in +runs+, by board
-      def self.dealt(runs, boards)
-        return [ runs.each_index.to_a ] if boards <= 1
+      def self.dealt(runs, boards) = boards <= 1 ? [ runs.each_index.to_a ] : Dealing.new(runs, boards).boards
 
-        runs.each_index.sort_by { |index| [ runs[index].sum % boards, index ] }.each_slice((runs.size / boards.to_f).ceil).map(&:sort)
+      # @param dealt [Array<Array<Integer>>] places in +runs+, by board
+      # @param factors [Array<Hash>]
+      # @return [Array<String>] what lies wholly between boards, in words
+      def self.between_boards(runs, dealt, factors)
+        return [] if dealt.size < 2
+
+        factors.each_index.select { |at| dealt.all? { |places| places.map { |place| runs[place][at] }.uniq.size <= 1 } }
+               .map { |at| "#{factors[at]["name"]} cannot be told from the boards: each has one level of it" }
       end
 
       # @param factors [Array<Hash>] "name" and "levels" (2 to 5 each)

@@ -3,7 +3,7 @@ module Rhexon
     # What every run of a plan shares: its passes in their order, what each waits for, and how its draws are named.
     class Course
       # @!attribute scuff [Boolean] the scuff before the pass with that index
-      Step = Struct.new(:index, :scuff, :piece, :person, :room, :dry_room, :tool, :single, :dust, :film, :setup, :work, :cleanup, :count, :minutes, :settles, :not_before, :waits, :unders, :scuff_min, :dust_safe, :hand_key, keyword_init: true)
+      Step = Struct.new(:index, :scuff, :piece, :person, :room, :dry_room, :tool, :single, :dust, :film, :setup, :work, :cleanup, :count, :minutes, :settles, :not_before, :waits, :unders, :scuff_min, :dust_safe, :hand_key, :after_day, keyword_init: true)
       # @!attribute fixed [Integer, nil] minute that the log has settled
       Wait = Struct.new(:lower, :parts, :least, :fixed)
       # @!attribute draw [Integer] which belief
@@ -43,8 +43,8 @@ module Rhexon
         served = scuff ? index_of(Planning::Scuff.served(pass)) : pass.index
         Step.new(index: served, scuff: scuff, piece: @m.piece_of[served], person: placement.person && @m.people.index { |person| person.id == placement.person }, room: pass.room, dry_room: pass.dry_room,
                  tool: placement.tool && "tool #{placement.tool}", single: @plan.shop.rooms.fetch(pass.room).single?, dust: pass.dust, film: pass.film?, setup: pass.setup_min, work: pass.work_min, cleanup: pass.cleanup_min,
-                 count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served) : @m.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
-                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff || !dusty?(pass.dry_room) ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"))
+                 count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served, pass.faces) : @m.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
+                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff || !dusty?(pass.dry_room) ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day)
       end
 
       # Where nothing raises dust no film has to be waited for.
@@ -55,7 +55,7 @@ module Rhexon
       # Pins hold, and so does what the plan held back on purpose.
       def not_before(placement) = [ placement.pass.piece.release || 0, @plan.shop.now, *(placement.hands_start if %w[pin goal].include?(placement.because)) ].max
 
-      def sand_waits(index) = @m.unders[index].select(&:sand).map { |under| wait(under.lower, under.sand, (@m.logged.placed[under.lower] && @m.drier.reached_at(@m.logged.placed[under.lower], "sand"))) }
+      def sand_waits(index, faces) = @m.unders[index].select { |under| under.sand && (under.faces & faces).any? }.map { |under| wait(under.lower, under.sand, (@m.logged.placed[under.lower] && @m.drier.reached_at(@m.logged.placed[under.lower], "sand"))) }
 
       # What has been seen at the bench holds; what has not is drawn, also for a coat that is on.
       def wait(lower, opening, fixed)

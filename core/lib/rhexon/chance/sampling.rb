@@ -48,6 +48,7 @@ module Rhexon
 
         from = [ @piece_end[step.piece], @person_end[step.person], @single_end[step.room], @single_end[step.tool], step.not_before, reached - step.setup ].max
         from = [ from, @wet_until[step.room] - step.setup ].max if step.dust
+        from = [ from, @plan.shop.zone.end_of_day(@first_end[step.after_day]) ].max if step.after_day && @first_end[step.after_day]
         from = [ from, @dusty_until[step.dry_room] - step.setup ].max if step.film
         length = hands(step)
         start = open_at(step.person, from, length)
@@ -113,8 +114,10 @@ module Rhexon
         return false if @scuffed_at[step.index] || step.unders.empty? || @m.house(step.index, "missed_window") != "scuff"
 
         valid = @m.house(step.index, "scuff_valid_min")
-        step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && under.abraded.none? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + valid } }
+        step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && !fresh?(under, work, valid) }
       end
+
+      def fresh?(under, work, valid) = under.abraded.all? { |face| face.any? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + valid } }
 
       def after_scuff(step, start, length)
         from = [ @piece_end[step.piece], @person_end[step.person], start - step.scuff_min ].max

@@ -91,7 +91,7 @@ module Rhexon
       def scuffed_until(placement, follower)
         return unless follower
 
-        by_step = (follower.placement.pass.abraded_by[placement.pass.index] || []).map { |index| plan.build.by_index[index] }
+        by_step = (follower.placement.pass.abraded_by[placement.pass.index] || []).flatten.uniq.map { |index| plan.build.by_index[index] }
         done = [ *by_step, *plan.build.scuffs_before(follower.key) ].compact.select { |other| other.status == "done" }.map(&:hands_end).max
         done && done + placement.pass.piece.house.fetch("scuff_valid_min")
       end

@@ -46,7 +46,7 @@ module Rhexon
       def words
         turned = Planning::Turns.of(@pass.piece, @pass.step).size > 1 ? "#{faces.join(" and ")}: " : ""
         text = "#{turned}#{turned.empty? ? own_words : own_words.sub(/^./, &:downcase)}".sub(/^./, &:upcase)
-        @pass.part ? "#{text}, part #{@pass.part}" : text
+        @pass.part ? "#{text}, #{pieces}" : text
       end
 
       # Film after this pass on the face with the most film, and the change it makes, µm.
@@ -62,7 +62,7 @@ module Rhexon
       def dry_um = snapshot && @pass.film? ? change_um : nil
 
       # @return [String, nil] how the coat is laid on
-      def pattern = Schedule::Words.pattern(@pass.step, mark)
+      def pattern = [ Schedule::Words.pattern(@pass.step, mark), in_sections ].compact.join("; ").then { |words| words unless words.empty? }
 
       # Where pad or brush waits for the next coat of the same material; what is mixed with water or a hardener is washed out each time.
       # @return [String, nil]
@@ -95,6 +95,16 @@ module Rhexon
       end
 
       private
+
+      # Which of the alike pieces.
+      def pieces = @pass.range.one? ? "piece #{@pass.range.begin + 1}" : "pieces #{@pass.range.begin + 1} to #{@pass.range.end + 1}"
+
+      def in_sections
+        return unless @pass.sections
+
+        area = @pass.area_m2 * @pass.count / @pass.sections
+        "in #{@pass.sections} sections of #{area >= 1 ? area.round(1) : area.round(2)} m², each laid and wiped before the next"
+      end
 
       def queue = @plan.queues.fetch(@pass.piece.id)
       def later_passes = queue.drop(queue.index { |other| other.key == @pass.key }.to_i + 1)

@@ -1,6 +1,6 @@
 module Rhexon
   module Planning
-    # What stops a piece: milestone, hours, rack or hard_window, and the key of the pass that cannot be placed.
+    # What stops a piece: milestone, hours, rack, hard_window or search, and the key of the pass that cannot be placed.
     Block = Struct.new(:constraint, :pass)
 
     # One finished construction of a plan: every pass placed, and what it is worth.

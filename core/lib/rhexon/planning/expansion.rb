@@ -22,7 +22,7 @@ module Rhexon
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
       def self.of(shop, piece, first_index)
-        key = [ piece, first_index, shop.setting, *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] }) ]
+        key = [ piece, first_index, shop.setting, shop.parts_of(piece), *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] }) ]
         @kept[key] ||= begin
           @kept.shift if @kept.size >= KEPT
           new(shop, piece, first_index).passes.freeze
@@ -51,7 +51,7 @@ module Rhexon
       def expand(step, later)
         (1..(step["coats"] || 1)).each do |coat|
           Turns.of(@piece, step).each do |turn|
-            parts(step, turn.faces).each.with_index(1) { |range, part| add(step, coat, turn, range, (part if parts(step, turn.faces).size > 1), later) }
+            parts(step, coat, turn.faces).each { |range, part| add(step, coat, turn, range, part, later) }
           end
         end
       end
@@ -67,16 +67,24 @@ module Rhexon
         room = room(step)
         pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece, step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught,
                         kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
-                        each_min: each_min(step, turn.faces), setup_min: gear("setup_min", step), cleanup_min: step["wipe_off"] ? 0 : gear("cleanup_min", step),
+                        sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size), setup_min: gear("setup_min", step),
+                        cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
                         room: room, dry_room: step["dry_room"] || @piece.schedule["dry_room"] || room, pauses: %w[sand level raise_grain].include?(step["kind"]),
                         dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
-                        inserted: false, minutes: step["minutes"], under: [], abraded_by: {}, mates: [])
+                        inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [], after_day: after_day(step, coat, turn.faces, range))
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
         pass.hard = hard(pass)
         pass.needs = needs(pass, later)
         remember(pass)
         @passes << pass
-        wipe_off(pass) if step["wipe_off"] && pass.leaves_something?
+        wipe_off(pass) if step["wipe_off"] && pass.leaves_something? && pass.sections.nil?
+      end
+
+      # So many coats a day, and the rest on the next.
+      def after_day(step, coat, faces, range)
+        most = step["coats_a_day"] || @piece.house["coats_a_day"] or return
+        before = @passes.find { |other| other.kind == "coat" && other.step.equal?(step) && other.coat == coat - most && other.faces == faces && overlap?(other.range, range) && !other.inserted }
+        before&.index if step["kind"] == "coat"
       end
 
       # What is flooded on is wiped off again before it is tacky: work of its own, right behind.
@@ -89,7 +97,8 @@ module Rhexon
           copy.setup_min = 0
           copy.cleanup_min = gear("cleanup_min", wet.step)
           copy.inserted = true
-          copy.under, copy.mates, copy.abraded_by = [], [], {}
+          copy.under, copy.mates, copy.under_faces, copy.abraded_by = [], [], {}, {}
+          copy.after_day = nil
           copy.tools = []
           copy.needs = [ Need.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ]
           copy.hard = Hard.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
@@ -104,8 +113,7 @@ module Rhexon
 
       def own_needs(pass, face, later)
         state = state(face)
-        milestone = milestone(pass, face, later)
-        film = milestone ? state[:film].map { |index| [ index, hard_opening(pass, index) || milestone ] } : []
+        film = state[:film].flat_map { |index| (early = hard_opening(pass, index)) ? [ [ index, early ] ] : milestones(pass, face, later, at(index)).map { |name| [ index, name ] } }
         film + state[:wet].map { |index| [ index, "dry" ] } + (%w[look wait].include?(pass.kind) ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
       end
 
@@ -117,20 +125,34 @@ module Rhexon
       end
 
       # What the next pass on a face waits for.
-      def milestone(pass, face, later)
+      # @return [Array<String>]
+      def milestones(pass, face, later, lower)
         case pass.kind
-        when "coat", "stain" then "recoat_opens"
-        when "look" then pass.step["milestone"] || "dust_safe"
-        when "wait" then pass.step["milestone"]
-        when "level", "sand", "raise_grain" then pass.step["aim"] == "rub_out" || !coated_later?(face, later) ? "rub_out" : "sand"
+        when "coat", "stain" then [ "recoat_opens" ]
+        when "look" then [ pass.step["milestone"] || "dust_safe" ]
+        when "wait" then [ pass.step["milestone"] ].compact
+        when "level", "sand", "raise_grain" then abrasion_waits(pass, face, later, lower)
+        else []
         end
       end
+
+      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of wool or pad waits for a film that is thin, oiled or
+      # of one part to be handled; the last paper waits for the rub-out.
+      def abrasion_waits(pass, face, later, lower)
+        return [ "sand" ] if !lower.film? || (pass.step["aim"] != "rub_out" && coated_later?(face, later))
+
+        light = pass.kind == "level" && %w[denib scuff].include?(pass.step["aim"])
+        light && quick?(lower) ? %w[sand handle] : [ "rub_out" ]
+      end
+
+      # Wiped, padded, oiled or one-part waterborne.
+      def quick?(lower) = %w[wipe pad].include?(lower.method) || lower.product.oil? || lower.product.mechanism == "coalescing"
 
       HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
 
       def hard(pass)
         below = pass.faces.flat_map { |face| state(face)[:film] }.max
-        kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || pass.coat > 1) }
+        kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product)) }
         return Hard.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
 
         first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
@@ -150,7 +172,7 @@ module Rhexon
       def remember(pass)
         pass.faces.each do |face|
           state = state(face)
-          if pass.leaves_something? then lay(pass, state)
+          if pass.leaves_something? then lay(pass, state, face)
           elsif pass.dust then state[:film].each { |index| (state[:abraded][index] ||= []) << pass.index }
           end
           state[:wet] = pass.kind == "raise_grain" ? [ pass.index ] : [] unless %w[look wait].include?(pass.kind)
@@ -163,14 +185,20 @@ module Rhexon
 
       def at(index) = @passes[index - @first_index]
 
-      def lay(pass, state)
+      def lay(pass, state, face)
         earlier_parts = state[:film].select { |index| same_coat?(at(index), pass) }
         below = earlier_parts.any? ? state[:below] : state[:film]
-        pass.under |= below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }
-        pass.abraded_by = pass.abraded_by.merge(state[:abraded].slice(*pass.under))
+        below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }.each { |index| meet(pass, state, index, face) }
         stack(pass, state, earlier_parts)
         state[:below] = below
         state[:film] = earlier_parts + [ pass.index ]
+      end
+
+      # Each face of its own: what was sanded on one is not sanded on another.
+      def meet(pass, state, index, face)
+        pass.under |= [ index ]
+        (pass.under_faces[index] ||= []) << face
+        (pass.abraded_by[index] ||= []) << (state[:abraded][index] || [])
       end
 
       # Coats of one evaporative family share a stack whose solvent leaves together.

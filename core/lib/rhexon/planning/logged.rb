@@ -43,7 +43,7 @@ module Rhexon
         wet.each { |room, from, till| trial.floors[model.room_number(room)].wet.add(from, till) }
         lying.each do |room, *place|
           trial.floors[model.room_number(room)].rack&.put(*place)
-          trial.lying[model.piece_of[place.last]] << place.last
+          trial.lying[model.piece_of[place.last]] << [ place.last, model.passes[place.last].range.to_a ]
         end
       end
 
@@ -129,7 +129,7 @@ module Rhexon
 
       def films = @placed.compact.select { |placement| placement.pass.leaves_something? }
 
-      def moved_on?(placement) = @placed.compact.any? { |other| other.pass.piece.equal?(placement.pass.piece) && other.hands.any? && other.hands_start >= placement.hands_end }
+      def moved_on?(placement) = @placed.compact.any? { |other| other.pass.piece.equal?(placement.pass.piece) && other.hands.any? && other.hands_start >= placement.hands_end && (other.pass.range.to_a & placement.pass.range.to_a).any? }
     end
   end
 end

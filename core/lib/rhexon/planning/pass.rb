@@ -5,7 +5,10 @@ module Rhexon
     # @!attribute caught [Array<String>] faces that get the coat as well
     # @!attribute needs  [Array<Need>] milestones of earlier passes that must be reached before work starts
     # @!attribute under  [Array<Integer>] film passes whose recoat window this coat meets, by index
-    # @!attribute abraded_by [Hash{Integer=>Array<Integer>}] film pass => later dry abrasions of the whole face before this one
+    # @!attribute under_faces [Hash{Integer=>Array<String>}] film pass => faces on which this coat meets it
+    # @!attribute abraded_by [Hash{Integer=>Array<Array<Integer>>}] film pass => for each of those faces the later dry abrasions of it before this coat
+    # @!attribute sections [Integer, nil] laid and wiped off in so many turns, each before the next
+    # @!attribute after_day [Integer, nil] coat that this one may not share a day with, by index
     # @!attribute mates  [Array<Integer>] earlier coats of the same evaporative stack
     # @!attribute range  [Range] which of the alike pieces
     # @!attribute pauses [Boolean] may pause at closing between alike pieces
@@ -15,9 +18,10 @@ module Rhexon
     # @!attribute hard   [Hard, nil] the window it must catch, watched from the pass it opens on
     # @!attribute signature [Array] passes with the same one dry alike
     Pass = Struct.new(:index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent, :stack_dry_um, :range, :each_min,
-                      :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools, :inserted, :needs, :under, :abraded_by, :mates, :hard, :minutes, :last_on_faces, :signature, keyword_init: true) do
+                      :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools, :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :after_day, :hard, :minutes, :last_on_faces, :signature, keyword_init: true) do
+      # @param part [String, nil] which of the alike pieces: "pieces1-4"
       # @return [String] piece/step/coat/faces; keys never hold positions
-      def self.key(piece, step, coat, faces, part = nil) = [ piece.id, step["id"], coat, faces.join("+"), *("part#{part}" if part) ].join("/")
+      def self.key(piece, step, coat, faces, part = nil) = [ piece.id, step["id"], coat, faces.join("+"), *part ].join("/")
 
       def count = range.size
       def work_min = count * each_min

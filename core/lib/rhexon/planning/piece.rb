@@ -19,7 +19,7 @@ module Rhexon
       end
 
       # @return [Float] m² of one piece
-      def area_m2(face_ids) = face_ids.sum { |id| faces.fetch(id).fetch("area_m2") }
+      def area_m2(face_ids) = face_ids.sum { |id| faces.fetch(id).fetch("area_m2").to_f }
 
       # Backs, insides and edges are not judged by what the piece must stand up to.
       def shown?(face_id) = (faces.fetch(face_id)["kind"] || "face") == "face"

@@ -6,6 +6,9 @@ module Rhexon
       # Builds by how many passes are open: the first row that fits counts.
       EFFORT = { "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ 600, 3 ], [ Float::INFINITY, 2 ] ], "full" => [ [ 40, 6000 ], [ 60, 4000 ], [ 300, 800 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ] }.freeze
 
+      # Swaps that are looked at at most.
+      SWAPS = 24
+
       # @param shop [Shop]
       # @return [Plan]
       def self.plan(shop) = new(shop).plan
@@ -36,6 +39,8 @@ module Rhexon
         return [ best, made ] if open.zero? || builds < 3
 
         best, more = Search::Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
+        made += more
+        best, more = Search::Swap.new(@model, @construct).run(best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS))
         made += more
         if @shop.goal == "late_as_safe"
           best, more = Search::Later.new(@model, @construct).run(best)

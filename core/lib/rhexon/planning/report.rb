@@ -52,7 +52,7 @@ module Rhexon
       def pass(placement)
         pass = placement.pass
         slack = @plan.slack[pass.key]
-        { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat, "part" => pass.part, "faces" => pass.faces, "caught" => pass.caught, "kind" => pass.kind,
+        { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat, "part" => pass.part, "pieces" => [ pass.range.begin + 1, pass.range.end + 1 ], "sections" => pass.sections, "faces" => pass.faces, "caught" => pass.caught, "kind" => pass.kind,
           "dry" => pass.dust, "inserted" => pass.inserted, "status" => placement.status, "person" => placement.person, "room" => pass.room, "dry_room" => pass.dry_room,
           "tools" => [ placement.tool ].compact, "rack_places" => pass.leaves_something? ? pass.count : 0, "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
           "hands_start" => iso(placement.hands_start), "work_start" => iso(placement.work_start), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
@@ -98,7 +98,7 @@ module Rhexon
 
       # From the first to the last pass of a hard window somebody stays near.
       def watched(pass)
-        block = @plan.model.blocks.compact.find { |found| pass.index&.between?(found.first, found.last) } or return
+        block = @plan.model.blocks.compact.find { |found| found.watched && pass.index&.between?(found.first, found.last) } or return
         { "kind" => @plan.model.passes[block.last].hard.kind, "from" => iso(@plan.build.by_index[block.first]&.hands_start), "to" => iso(@plan.build.by_index[block.last]&.hands_end) }
       end
 

@@ -79,6 +79,12 @@ module Rhexon
       # @return [Array<Person>] who may do work that asks for a skill, on a piece that may be somebody's own
       def hands_for(skill, by = nil) = people.select { |person| person.can?(skill) && (by.nil? || person.id == by) }
 
+      # Parts of alike pieces that the log knows: their own pieces, or (from before keys named them) only their number.
+      # @return [Hash{String=>Hash{String=>Range, nil}}] by key of the whole pass: name of the part => pieces
+      def parts_of(piece)
+        (@parts ||= facts.each_key.each_with_object({}) { |key, found| part_of(key, found) }).fetch(piece.id, {})
+      end
+
       # When anybody is there.
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+, joined
       def open_between(from, to) = Calendar.joined(people.flat_map { |person| person.calendar.between(from, to) })
@@ -89,6 +95,14 @@ module Rhexon
       def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
 
       private
+
+      def part_of(key, found)
+        match = PART.match(key) or return
+        (found[match[:piece]] ||= {}).then { |mine| mine[match[:base]] ||= {} }[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
+      end
+
+      PART = %r{\A(?<base>(?<piece>[^/]+)/[^/]+/\d+/[^/]+)/(?<part>pieces(?<from>\d+)-(?<till>\d+)|part\d+)(?:/|\z)}
+      private_constant :PART
 
       def read_people(records)
         gone, here = records.partition { |record| record["away"] }

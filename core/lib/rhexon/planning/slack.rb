@@ -83,7 +83,7 @@ module Rhexon
       end
 
       def scuff_valid_until(placement)
-        ends = placement.pass.abraded_by.values.flatten.filter_map { |index| @plan.build.by_index[index]&.hands_end }
+        ends = placement.pass.abraded_by.values.flatten.uniq.filter_map { |index| @plan.build.by_index[index]&.hands_end }
         own = @plan.build.scuffs_before(placement.pass.key).map(&:hands_end)
         [ *ends.select { |done| done <= placement.work_start }, *own ].max&.+(placement.pass.piece.house.fetch("scuff_valid_min"))
       end

@@ -39,11 +39,15 @@ module Rhexon
         [ @drier.reached_at(lower, "recoat_opens", @drier.pair(lower.pass.product, pass.product)), @drier.closes_at(lower) ]
       end
 
-      # Any dry abrasion of the whole face after its last coat, not older than the house rule allows.
+      # Each face that meets the film was abraded dry after its last coat, not longer ago than the house rule allows.
       def freshly_scuffed?(placement, lower)
-        ends = (placement.pass.abraded_by[lower.pass.index] || []).filter_map { |index| @placed[index]&.hands_end }
-        ends << @scuffs[placement.pass.key].hands_end if @scuffs[placement.pass.key]
-        ends.any? { |finish| finish >= lower.work_end && finish <= placement.work_start && placement.work_start <= finish + placement.pass.piece.house.fetch("scuff_valid_min") }
+        pass = placement.pass
+        scuff = @scuffs[pass.key]
+        (pass.under_faces[lower.pass.index] || []).zip(pass.abraded_by.fetch(lower.pass.index, [])).all? do |face, abraded|
+          ends = abraded.to_a.filter_map { |index| @placed[index]&.hands_end }
+          ends << scuff.hands_end if scuff&.pass&.faces&.include?(face)
+          ends.any? { |finish| finish >= lower.work_end && finish <= placement.work_start && placement.work_start <= finish + pass.piece.house.fetch("scuff_valid_min") }
+        end
       end
     end
   end

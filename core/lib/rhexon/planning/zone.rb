@@ -5,7 +5,7 @@ module Rhexon
   module Planning
     # The shop's time zone. The core counts whole minutes since 1970 in UTC; zones only expand calendars and print.
     class Zone
-      INSTANT = /\A(\d{4})-(\d\d)-(\d\d)T(\d\d):(\d\d)(?::\d\d(?:\.\d+)?)?(?:Z|([+-])(\d\d):?(\d\d))\z/
+      INSTANT = /\A(\d{4})-(\d\d)-(\d\d)T(\d\d):(\d\d)(?::\d\d(?:\.\d+)?)?(?:Z|([+-])(0\d|1[0-4]):?([0-5]\d))\z/
 
       attr_reader :name
 
@@ -63,7 +63,7 @@ module Rhexon
       def day(minute) = (minute + offset(minute) / 60) / 1440
 
       # @return [Integer] minute at which the local day of a minute ends
-      def end_of_day(minute) = (day(minute) + 1) * 1440 - offset(minute) / 60
+      def end_of_day(minute) = at(date(minute) + 1, "00:00")
 
       # @return [Date] local date
       def date(minute) = Time.at(minute * 60 + offset(minute)).utc.to_date
@@ -77,10 +77,17 @@ module Rhexon
         local = Time.utc(date.year, date.month, date.day) + hours * 3600 + minutes * 60
         @zone.local_to_utc(local) { |periods| periods.min_by { |period| -period.observed_utc_offset } }.to_i / 60
       rescue TZInfo::PeriodNotFound
-        @zone.local_to_utc(local + 3600) { |periods| periods.first }.to_i / 60 - local.min
+        after_gap(local)
       end
 
       private
+
+      # The change that skips a clock time, however long the gap: the last one before the same clock time of the period that follows.
+      def after_gap(local)
+        late = @zone.period_for(Time.at(local.to_i + 86_400).utc)
+        change = [ late, @zone.period_for(Time.at(local.to_i - late.observed_utc_offset).utc) ].filter_map(&:start_transition).map { |found| found.at.to_i }
+        change.select { |seconds| (seconds - local.to_i).abs <= 86_400 }.min_by { |seconds| (seconds + late.observed_utc_offset - local.to_i).abs }.then { |seconds| (seconds || local.to_i - late.observed_utc_offset) / 60 }
+      end
 
       # Offsets are asked for once an hour of UTC, since no zone in force changes inside one.
       def offset(minute)

@@ -69,6 +69,8 @@ module Rhexon
       end
 
       Lapse = Struct.new(:index)
+      # What a pin holds.
+      Reserved = Struct.new(:who, :tool)
 
       def afresh(holds, lapsed)
         @t = Trial.new(@m)
@@ -163,17 +165,31 @@ module Rhexon
       # A hard window that stands open by the log cannot wait for others.
       def hurried?(index) = (hard = @m.passes[index].hard) && @m.logged.placed[hard.lower]
 
+      # A pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it needs.
       def reserve(lapsed)
         @m.pinned.each do |index, pin|
           next if pin.start.nil? || lapsed.include?(index)
 
           finish = pin.start + @m.hands[index]
           who = @m.crew[index].find { |person| @t.lanes[person].free?(pin.start, finish) } if pin.start >= @now
-          next @t.lapsed << index unless who
+          tool = @m.tools[index].find { |lane| @t.tool_lanes[lane].free?(pin.start, finish) }
+          here = @t.floors[@m.room[index]]
+          next @t.lapsed << index if who.nil? || (tool.nil? && @m.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
 
           @t.lanes[who].take(pin.start, finish)
-          @reserved[index] = who
+          @t.tool_lanes[tool].take(pin.start, finish) if tool
+          here.lane&.take(pin.start, finish)
+          reserve_air(index, here, pin.start + @m.setup[index], finish)
+          @reserved[index] = Reserved.new(who, tool)
         end
+      end
+
+      def reserve_air(index, here, work, finish)
+        here.dusty.add(work, finish + @m.settles[index]) if @m.dust[index]
+        done = finish - @m.cleanup[index]
+        safe = @m.dust_safe[index]&.at(done, early(index, work)) or return
+        @t.floors[@m.dry_room[index]].wet.add(work, safe)
+        here.wet.add(work, done)
       end
     end
   end

@@ -55,7 +55,8 @@ module Rhexon
       def sessions(trial)
         zone = @m.shop.zone
         days = trial.start.each_index.flat_map { |index| trial.start[index] && @m.kind[index] != :wait ? stretches(trial, index).map { |from, _| [ @m.piece_of[index], zone.day(from) ] } : [] }
-        (days + trial.scuff.each_index.filter_map { |index| trial.scuff[index] && [ @m.piece_of[index], zone.day(trial.scuff[index][0]) ] }).uniq.size
+        logged = @m.logged.scuffed.map { |placement| [ @m.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ] }
+        (days + logged + trial.scuff.each_index.filter_map { |index| trial.scuff[index] && [ @m.piece_of[index], zone.day(trial.scuff[index][0]) ] }).uniq.size
       end
 
       def hands_min(trial) = trial.start.each_index.sum { |index| trial.start[index] ? @m.hands[index] : 0 } + trial.scuff.compact.sum { |start, finish, _| finish - start }

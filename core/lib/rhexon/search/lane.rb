@@ -4,6 +4,10 @@ module Rhexon
     class Lane
       GRID = Planning::Calendar::GRID
 
+      # Inside one face work pauses only where both stretches are worth beginning, minutes.
+      LEAST_STRETCH = 30
+      LARGE = 2 * LEAST_STRETCH
+
       attr_reader :hours
 
       # @param hours [Hours, Always]
@@ -30,24 +34,40 @@ module Rhexon
         !index.nil? && @from[index] <= start
       end
 
-      # Earliest run of +units+ equal lengths that may pause between units, and only where the hands close.
+      # Earliest run of +units+ equal lengths that may pause between units, or inside large ones, and only where the hands close.
       # @return [Array<Array(Integer, Integer)>, nil] stretches of hands
       def stretches(from, unit, units)
         found = []
+        left = unit * units
         index = @to.bsearch_index { |finish| finish > from } || @to.size
         while true
           return if index >= @to.size && !grow
 
           start = -(-[ @from[index], from ].max / GRID) * GRID
-          fitting = [ (@to[index] - start) / unit, units ].min
-          if fitting.positive? && (fitting == units || @hours.shut_at?(@to[index]))
-            found << [ start, start + fitting * unit ]
-            units -= fitting
-            return found if units.zero?
+          there = @to[index] - start
+          fitting = left <= there ? left : (@hours.shut_at?(@to[index]) ? before_closing(there, left, unit) : 0)
+          if fitting.positive?
+            found << [ start, start + fitting ]
+            left -= fitting
+            return found if left.zero?
           end
           index += 1
         end
       end
+
+      # Whole units, or of a large one so much that what is left of it is worth beginning again.
+      def before_closing(there, left, unit)
+        done = (left % unit).zero? ? 0 : unit - left % unit
+        return whole_units(there + done, unit) - done if unit < LARGE
+
+        rest = (done + there) % unit
+        rest = unit - LEAST_STRETCH if rest > unit - LEAST_STRETCH
+        rest = 0 if rest < LEAST_STRETCH
+        most = (done + there) / unit * unit + rest - done
+        most >= LEAST_STRETCH ? most : 0
+      end
+
+      def whole_units(there, unit) = there / unit * unit
 
       # @param start [Integer]
       # @param finish [Integer]

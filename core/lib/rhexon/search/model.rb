@@ -9,8 +9,9 @@ module Rhexon
       Wait = Struct.new(:lower, :opening, :fixed)
       # A film below, whose window the pass meets.
       # @!attribute closing [Drying::Closing, nil]
-      # @!attribute abraded [Array<Integer>] dry abrasions of the whole face in between
-      Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs)
+      # @!attribute abraded [Array<Array<Integer>>] for each face on which it is met the dry abrasions of it in between
+      # @!attribute faces   [Array<String>]
+      Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs, :faces)
 
       attr_reader :shop, :drier, :passes, :queues, :logged, :people, :hours, :piece_of, :first, :last, :setup, :work, :hands, :each_min, :count, :kind, :crew, :tools, :waits, :unders, :mates,
                   :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room, :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal
@@ -55,6 +56,9 @@ module Rhexon
 
       # A house rule of the piece of a pass.
       def house(index, rule) = @passes[index].piece.house.fetch(rule)
+
+      # Minutes to scuff some faces of all pieces of a pass.
+      def scuff_of(index, faces) = (@scuffs_of ||= {})[[ index, faces ]] ||= Planning::Scuff.each_min(@passes[index], faces) * @count[index]
 
       # @return [Array<Integer>] passes of each piece that are still to be placed, in document order
       def open_passes(piece) = (@first[piece]..@last[piece]).reject { |index| @logged.placed[index] }
@@ -130,7 +134,7 @@ module Rhexon
       def under(pass, lower)
         below = @passes[lower]
         closing = pass.hard && pass.hard.lower == lower && pass.hard.closes ? @drier.closing(below, pass.hard.closes) : @drier.closing(below)
-        Under.new(lower, closing, @drier.opening(below, "sand"), pass.abraded_by[lower] || [], !below.product.redissolves?).freeze
+        Under.new(lower, closing, @drier.opening(below, "sand"), pass.abraded_by[lower] || [], !below.product.redissolves?, pass.under_faces.fetch(lower)).freeze
       end
     end
   end

@@ -3,6 +3,9 @@ module Rhexon
     # Finds the first place for one pass.
     # Reads +@m+ (Model), +@t+ (Trial), +@holds+, +@reserved+ and +@relaxed+ of the build it is part of.
     module Placing
+      # Turns after which a place is given up, with a finding instead of an endless search.
+      TURNS = 5000
+
       private
 
       def ceil(minute) = -(-minute / Lane::GRID) * Lane::GRID
@@ -18,15 +21,20 @@ module Rhexon
         from = ready && ready - @m.setup[index] > floor ? ready - @m.setup[index] : floor
         why = ready && ready - @m.setup[index] >= floor ? :milestone : :hands
         found = first_fit(index, from, why)
-        !@relaxed && @m.scuff_min[index].positive? && scuff_first?(index, found.start + @m.setup[index]) ? with_scuff(index, from, found) : found
+        return at_pin(index, floor, found) if @relaxed
+        @m.scuff_min[index].positive? && scuff_first?(index, found.start + @m.setup[index]) ? with_scuff(index, from, found) : found
       end
 
       def floor(index)
         floor = @t.ends[@m.piece_of[index]]
         floor = @now if floor < @now
+        floor = [ floor, next_day(index) ].max if @m.passes[index].after_day
         hold = @holds[index]
         hold && hold > floor ? hold : floor
       end
+
+      # So many coats a day: not on the day of the one that many coats before.
+      def next_day(index) = (start = @t.start[@m.passes[index].after_day]) ? @m.shop.zone.end_of_day(start) : @now
 
       # When the last of what it waits for is reached.
       # @return [Integer, nil] nil: it waits for nothing
@@ -53,10 +61,16 @@ module Rhexon
         Spot.new(start, nil, [ [ start, finish ] ], nil, :milestone)
       end
 
+      # A pin may come before its milestones, and then no bound may be later than it.
+      def at_pin(index, floor, found)
+        start = @m.pinned[index]&.start
+        start && start >= floor && start < found.start ? Spot.new(start, found.who, nil, nil, :pin, nil) : found
+      end
+
       def pinned(index, floor)
         start = @m.pinned[index].start
         throw :lapsed, Construct::Lapse.new(index) if start < floor
-        Spot.new(start, @reserved[index], nil, nil, :pin, nil)
+        Spot.new(start, @reserved[index].who, nil, nil, :pin, @reserved[index].tool)
       end
 
       # @param from [Integer]
@@ -65,7 +79,7 @@ module Rhexon
         return paused(index, from, why) if @m.pauses[index]
 
         length = @m.hands[index]
-        while true
+        TURNS.times do
           start, who = hands_from(index, from, length)
           raise Construct::Blocked.new(:hours, index) unless start
 
@@ -76,6 +90,7 @@ module Rhexon
           why = reason
           from = later
         end
+        raise Construct::Blocked.new(:search, index)
       end
 
       # The first of those who may do it.
@@ -92,9 +107,9 @@ module Rhexon
         best && [ best, who ]
       end
 
-      # Work that may pause at closing between alike pieces.
+      # Work that may pause at closing between alike pieces, and inside a large face.
       def paused(index, from, why)
-        while true
+        TURNS.times do
           stretches, who = stretches_from(index, from)
           raise Construct::Blocked.new(:hours, index) unless stretches
 
@@ -105,6 +120,7 @@ module Rhexon
           why = reason
           from = later
         end
+        raise Construct::Blocked.new(:search, index)
       end
 
       def stretches_from(index, from)
@@ -115,7 +131,7 @@ module Rhexon
       end
 
       def stretches_of(index, person, from)
-        return @t.lanes[person].stretches(from, @m.each_min[index], @m.count[index]) if @m.count[index] > 1
+        return @t.lanes[person].stretches(from, @m.each_min[index], @m.count[index]) if @m.count[index] > 1 || @m.each_min[index] >= Lane::LARGE
 
         start = @t.lanes[person].slot(from, @m.hands[index])
         start && [ [ start, start + @m.hands[index] ] ]

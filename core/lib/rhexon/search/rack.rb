@@ -21,22 +21,34 @@ module Rhexon
 
       # @param owner [Integer] index of the pass
       def put(from, to, count, owner)
-        at = @lying.bsearch_index { |_, till, _| till >= to } || @lying.size
-        @lying.insert(at, @of[owner] = [ from, to, count ])
+        insert(@of[owner] = [ from, to, count ])
       end
 
-      # The next pass takes the pieces off the rack.
-      def take(owner, minute)
-        found = @of.delete(owner)
+      # The next pass takes its pieces off the rack; others stay.
+      # @param count [Integer, nil] how many of them; nil: all
+      def take(owner, minute, count = nil)
+        found = @of[owner]
         return unless found && found[1] > minute
 
-        at = @lying.bsearch_index { |_, till, _| till >= found[1] }
-        at += 1 until @lying[at].equal?(found)
-        @lying.delete_at(at)
-        put(found[0], minute, found[2], owner) if minute > found[0]
+        from, _, there = found
+        gone = [ count || there, there ].min
+        found[2] -= gone
+        remove(owner, found) if found[2].zero?
+        insert([ from, minute, gone ]) if minute > from
       end
 
       def holds?(count) = count <= @places
+
+      private
+
+      def insert(entry) = @lying.insert(@lying.bsearch_index { |_, till, _| till >= entry[1] } || @lying.size, entry)
+
+      def remove(owner, entry)
+        @of.delete(owner)
+        at = @lying.bsearch_index { |_, till, _| till >= entry[1] }
+        at += 1 until @lying[at].equal?(entry)
+        @lying.delete_at(at)
+      end
     end
   end
 end

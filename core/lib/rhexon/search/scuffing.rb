@@ -4,29 +4,34 @@ module Rhexon
     # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
     module Scuffing
       TRIES = 40
+      NONE = [].freeze
+      # Faces on which a film has to be scuffed.
+      Lost = Struct.new(:under, :faces)
 
       private
 
       # @param work [Integer] minute the coat's work would start
-      def scuff_first?(index, work)
+      def scuff_first?(index, work) = to_scuff(index, work).any?
+
+      # Films below that have to be scuffed first, and on which faces: those whose window is over, and what the house's school adds.
+      # @return [Array<Lost>]
+      def to_scuff(index, work)
         unders = @m.unders[index]
-        return false if unders.empty? || @t.scuff[index] || fresh_from_log?(index, work)
+        return NONE if unders.empty? || @t.scuff[index] || fresh_from_log?(index, work)
 
-        over = shut = false
-        unders.each do |under|
-          next if fresh?(under, work)
+        stale = unders.map { |under| Lost.new(under, stale_faces(under, work)) }.reject { |lost| lost.faces.empty? }
+        over = stale.select { |lost| (closes = lost.under.closing&.at(@t.first_end[lost.under.lower])) && work > closes }
+        return NONE if over.any? && !scuffs_when_over?(index)
 
-          shut = true
-          over ||= (closes = under.closing&.at(@t.first_end[under.lower])) && work > closes
-        end
-        return @m.house(index, "missed_window") == "scuff" && (@m.passes[index].hard.nil? || @m.passes[index].hard.kind == "one_batch") if over
-
-        shut && unders.none? { |under| fresh?(under, work) } && school?(index, unders, work)
+        over | stale.select { |lost| school?(index, lost.under, work) }
       end
 
-      # Any dry abrasion of the whole face after its last coat, not older than the house rule allows.
-      def fresh?(under, work)
-        under.abraded.any? { |index| (done = @t.hands_end[index]) && done >= @t.work_end[under.lower] && done <= work && work <= done + @m.house(under.lower, "scuff_valid_min") }
+      def scuffs_when_over?(index) = @m.house(index, "missed_window") == "scuff" && (@m.passes[index].hard.nil? || @m.passes[index].hard.kind == "one_batch")
+
+      # Faces that were not abraded dry after their last coat, or longer ago than the house rule allows.
+      def stale_faces(under, work)
+        valid = @m.house(under.lower, "scuff_valid_min")
+        under.faces.zip(under.abraded).reject { |_, rubs| rubs.any? { |index| (done = @t.hands_end[index]) && done >= @t.work_end[under.lower] && done <= work && work <= done + valid } }.map(&:first)
       end
 
       def fresh_from_log?(index, work)
@@ -34,38 +39,66 @@ module Rhexon
         done && done <= work && work <= done + @m.house(index, "scuff_valid_min")
       end
 
-      def school?(index, unders, work)
+      def school?(index, under, work)
         case @m.house(index, "scuff")
-        when "always" then unders.any?(&:scuffs)
-        when "after_a_night" then unders.any? { |under| under.scuffs && @m.shop.zone.day(@t.work_end[under.lower]) != @m.shop.zone.day(work) }
+        when "always" then under.scuffs
+        when "after_a_night" then under.scuffs && @m.shop.zone.day(@t.work_end[under.lower]) != @m.shop.zone.day(work)
         else false
         end
       end
 
-      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in the same room, that much earlier.
-      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the coat.
+      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a room that the film lies in, that much earlier.
+      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the coat. Where it cannot go right before,
+      # any hour in which it stays fresh will do.
       def with_scuff(index, from, coat)
-        minutes = ceil(@m.scuff_min[index])
-        sanded = @m.unders[index].filter_map { |under| under.sand && open_at_or_logged(under) }.max
+        lost = to_scuff(index, coat.start + @m.setup[index])
+        TRIES.times do
+          found = scuffed_coat(index, from, coat, lost)
+          more = to_scuff(index, found.start + @m.setup[index])
+          return found if more.all? { |one| (one.faces - lost.flat_map(&:faces)).empty? }
+
+          lost |= more
+        end
+        raise Construct::Blocked.new(:search, index)
+      end
+
+      def scuffed_coat(index, from, coat, lost)
+        faces = @m.passes[index].faces & lost.flat_map(&:faces)
+        length = @m.scuff_of(index, faces)
+        minutes = ceil(length)
+        sanded = lost.filter_map { |found| found.under.sand && open_at_or_logged(found.under) }.max
         earliest = [ @now, @t.ends[@m.piece_of[index]], sanded ].compact.max
         gap = gap(index)
+        valid = @m.house(index, "scuff_valid_min")
         ahead = @holds.key?(~index)
         at = ahead ? earliest : [ earliest, from - minutes - gap ].max
         TRIES.times do
-          scuff = scuff_from(index, at, minutes)
+          scuff = scuff_from(index, at, minutes, length)
           coat = first_fit(index, [ from, scuff[1] + gap ].max, coat.why)
-          scuff = nearer(index, scuff, coat.start - gap, minutes) unless ahead
-          coat.scuff = scuff
-          return coat if coat.start + @m.setup[index] <= scuff[1] + @m.house(index, "scuff_valid_min")
+          scuff = nearer(index, scuff, coat.start - gap, minutes, length) unless ahead
+          scuff = ahead_of(index, scuff, coat, earliest, minutes, length) unless fresh_until?(index, scuff, coat, valid)
+          coat.scuff = [ *scuff, faces ]
+          return coat if fresh_until?(index, scuff, coat, valid)
 
-          at = coat.start - gap - minutes
+          at = [ coat.start - gap - minutes, at + 1 ].max
           ahead = false
         end
-        coat
+        raise Construct::Blocked.new(:search, index)
       end
 
-      # Dust in the coat's own room settles before its work.
-      def gap(index) = @m.scuff_room[index] == @m.room[index] ? [ @m.settles[index] - @m.setup[index], 0 ].max : 0
+      def fresh_until?(index, scuff, coat, valid) = coat.start + @m.setup[index] <= scuff[1] + valid
+
+      # The first free hour from which on a scuff is still fresh at the coat, if it is done before it.
+      def ahead_of(index, scuff, coat, earliest, minutes, length)
+        soonest = coat.start + @m.setup[index] - @m.house(index, "scuff_valid_min") - length
+        found = scuff_from(index, [ soonest, earliest ].max, minutes, length)
+        found[1] + gap(index) <= coat.start ? found : scuff
+      rescue Construct::Blocked
+        scuff
+      end
+
+      # Dust settles in a room where the film is laid or lies wet, before its work.
+      def gap(index) = [ @m.room[index], @m.dry_room[index] ].include?(@m.scuff_room[index]) ? [ @m.settles[index] - @m.setup[index], 0 ].max : 0
 
       def open_at_or_logged(under)
         placed = @m.logged.placed[under.lower]
@@ -75,26 +108,27 @@ module Rhexon
       # @param minutes [Integer] of hands, on the grid
       # @param length [Integer] of dust
       # @return [Array(Integer, Integer, Integer)] start, end, person
-      def scuff_from(index, from, minutes, length = @m.scuff_min[index])
+      def scuff_from(index, from, minutes, length)
         here = @t.floors[@m.scuff_room[index]]
-        while true
+        Placing::TURNS.times do
           start, who = @m.scuff_crew[index].filter_map { |person| (found = @t.lanes[person].slot(from, minutes)) && [ found, person ] }.min
           raise Construct::Blocked.new(:hours, index) unless start
 
           later = here.lane ? here.lane.slot(start, minutes) : start
-          dry = here.wet.clash(start, start + length + @m.settles[index]) if later == start
+          dry = later == start ? here.wet.clash(start, start + length + @m.settles[index]) : nil
           later = ceil(dry) if dry
           return [ start, start + length, who ] if later == start
 
           from = later
         end
+        raise Construct::Blocked.new(:search, index)
       end
 
       # Moved up to the coat, if that can be.
-      def nearer(index, scuff, finish, minutes)
+      def nearer(index, scuff, finish, minutes, length)
         return scuff unless finish - minutes > scuff[0]
 
-        later = scuff_from(index, finish - minutes, minutes)
+        later = scuff_from(index, finish - minutes, minutes, length)
         later[1] <= finish ? later : scuff
       rescue Construct::Blocked
         scuff

@@ -49,14 +49,20 @@ module Rhexon
         return unless there.rack
 
         there.rack.put(work, @m.handle[index]&.at(done, @t.early[index]) || done, @m.count[index], index)
-        @t.lying[@m.piece_of[index]] << index
+        @t.lying[@m.piece_of[index]] << [ index, @m.passes[index].range.to_a ]
       end
 
-      # The next work on a piece takes it from where it lay.
+      # The next work on a piece takes it from where it lay; each of alike pieces stays there until it is handled itself.
       def off_the_rack(index, minute)
-        waiting = @t.lying[@m.piece_of[index]]
-        waiting.each { |lower| @t.floors[@m.dry_room[lower]].rack&.take(lower, minute) if lower < index }
-        waiting.clear
+        mine = @m.passes[index].range
+        @t.lying[@m.piece_of[index]].reject! do |lower, pieces|
+          next if lower >= index
+
+          taken = pieces.select { |piece| mine.cover?(piece) }
+          @t.floors[@m.dry_room[lower]].rack&.take(lower, minute, taken.size) if taken.any?
+          pieces.reject! { |piece| mine.cover?(piece) }
+          pieces.empty?
+        end
       end
     end
   end

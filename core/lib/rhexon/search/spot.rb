@@ -4,7 +4,7 @@ module Rhexon
     # @!attribute start     [Integer]
     # @!attribute who       [Integer, nil] person
     # @!attribute stretches [Array, nil] where it pauses
-    # @!attribute scuff     [Array, nil] start, end and person of the scuff before it
+    # @!attribute scuff     [Array, nil] start, end, person and faces of the scuff before it
     # @!attribute why       [Symbol] what fixed the start
     # @!attribute tool      [Integer, nil]
     Spot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)

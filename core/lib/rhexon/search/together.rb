@@ -1,9 +1,11 @@
 module Rhexon
   module Search
-    # Places the passes of a hard window in one go: one person, one open interval, each closing caught; that person may do other work in between.
+    # Places the passes of a hard window in one go, each closing caught: a short one by one person in one open interval, who may do other work in between;
+    # of a long one each pass by whoever can.
     # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
     module Together
       TRIES = 400
+      CLOSE_TRIES = 40
       SCUFF_TRIES = 6
       # A window that is not caught within so long never is.
       LOOK_AHEAD_MIN = 120 * 1440
@@ -21,7 +23,10 @@ module Rhexon
 
       # @return [Array<Spot>]
       def caught(block)
-        crew = members(block).reject { |index| @m.kind[index] == :wait }.map { |index| @m.crew[index] }.reduce(:&)
+        return caught_by(nil, block) || raise(Construct::Blocked.new(:hard_window, block.last)) unless block.watched
+
+        working = members(block).reject { |index| @m.kind[index] == :wait }
+        crew = working.map { |index| @reserved.key?(index) ? [ @reserved[index].who ] : @m.crew[index] }.reduce(:&)
         crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] } or raise Construct::Blocked.new(:hard_window, block.last)
       end
 
@@ -37,12 +42,18 @@ module Rhexon
           scuffs = scuffs_before(block, lost, spots, free)
           @t.ends[piece] = scuffs.last[1] + gap(block.first)
           spots = caught(block)
-          if attempt == SCUFF_TRIES - 1 || spots.last.start + @m.setup[block.last] <= scuffs.first[1] + @m.house(block.first, "scuff_valid_min")
-            lost.zip(scuffs) { |index, scuff| put_scuff(index, scuff) }
+          if still_fresh?(block, lost, scuffs, spots)
+            lost.zip(scuffs) { |index, scuff| put_scuff(index, [ *scuff, @m.passes[index].faces ]) }
             return spots
           end
           @t.ends[piece] = free
         end
+        raise Construct::Blocked.new(:search, block.first)
+      end
+
+      # Each scuff at its own coat.
+      def still_fresh?(block, lost, scuffs, spots)
+        lost.zip(scuffs).all? { |index, scuff| spots[index - block.first].start + @m.setup[index] <= scuff[1] + @m.house(index, "scuff_valid_min") }
       end
 
       def to_scuff?(block, index, spot) = @m.scuff_min[index].positive? && @m.unders[index].any? { |under| under.lower < block.first } && scuff_first?(index, spot.start + @m.setup[index])
@@ -56,25 +67,29 @@ module Rhexon
         before = spots.first.start - @m.settles[block.first]
         found = scuff_from(lost.first, earliest, minutes, minutes)
         later = scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
-        found = later if later[1] <= before || found[0] + @m.scuff_min[lost.first] + @m.house(block.first, "scuff_valid_min") < spots.last.start + @m.setup[block.last]
+        found = later if later[1] <= before || found[0] + @m.scuff_min[lost.first] + @m.house(block.first, "scuff_valid_min") < spots[lost.last - block.first].start + @m.setup[lost.last]
         cursor = found[0]
         lost.zip(lengths).map { |index, length| [ cursor, cursor + @m.scuff_min[index], found[2] ].tap { cursor += length } }
       end
 
       def dry_to_sand(index, block) = @m.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
 
+      # @param person [Integer, nil] nil: whoever can, pass by pass
       # @return [Array<Spot>, nil]
       def caught_by(person, block)
         from = floor(block.first)
-        TRIES.times do
+        (@relaxed ? TRIES * 10 : TRIES).times do |attempt|
           spots, later = line_up(person, block, from)
           return spots if spots
           return if later.nil? || later > @now + LOOK_AHEAD_MIN
 
-          from = later
+          # What was missed again and again in one stretch of hours is tried in the next.
+          from = !@relaxed && attempt >= CLOSE_TRIES ? [ later, next_opening(person, from) ].compact.max : later
         end
         nil
       end
+
+      def next_opening(person, minute) = (person ? [ @m.hours[person] ] : @m.hours).filter_map { |hours| hours.opening_after(minute) }.min
 
       # The passes one behind the other from a minute on.
       # @return [Array] spots, or nil and a later minute to try from
@@ -83,11 +98,13 @@ module Rhexon
         ends = @t.ends[@m.piece_of[block.first]]
         spots = (block.first..block.last).map do |index|
           ready = ready(index)
-          begun = [ from, ends, ready && ready - @m.setup[index] ].compact.max
-          spot = @m.kind[index] == :wait ? idle(index, ready) : own_spot(index, person, begun) or return [ nil, nil ]
+          begun = [ from, ends, ready && ready - @m.setup[index], (next_day(index) if @m.passes[index].after_day) ].compact.max
+          spot = member_spot(index, ready, person, begun, ends) or return [ nil, nil ]
           finish = pencil_in(index, spot)
-          shut ||= @m.hours[person].shut_after(spot.start)
-          return [ nil, shut ] if finish > shut
+          if person
+            shut ||= @m.hours[person].shut_after(spot.start)
+            return [ nil, shut ] if shut.nil? || finish > shut
+          end
 
           missed = missed_by(index, block)
           first = @t.start[block.first]
@@ -100,14 +117,23 @@ module Rhexon
         [ spots, nil ]
       end
 
+      # A pin of the block holds, or lapses where the piece is not free yet; a film that is not ready does not move it.
+      def member_spot(index, ready, person, begun, ends)
+        return idle(index, ready) if @m.kind[index] == :wait
+        return pinned(index, [ floor(index), ends ].max) if @reserved.key?(index)
+
+        person ? own_spot(index, person, begun) : first_fit(index, begun, :milestone)
+      end
+
       def own_spot(index, person, from)
-        while true
+        Placing::TURNS.times do
           start = @t.lanes[person].slot(from, @m.hands[index]) or return
           later, _, tool = clear_from(index, start, start + @m.hands[index])
           return Spot.new(start, person, nil, nil, :milestone, tool) if later == start
 
           from = later
         end
+        nil
       end
 
       # What the next one of the block needs to know; nothing is taken yet.
@@ -128,11 +154,16 @@ module Rhexon
         hard = @m.passes[index].hard
         return 0 if hard.nil? || hard.lower < block.first
 
-        over = @t.work_start[index]
-        closes = hard.closes ? @m.drier.closing(@m.passes[hard.lower], hard.closes)&.at(@t.first_end[hard.lower]) : nil
-        closes, over = pot_empty(hard.lower), @t.work_end[index] if hard.kind == "one_batch"
-        closes && over > closes ? over - closes : 0
+        return late_by(@t.work_end[index], pot_empty(hard.lower)) if hard.kind == "one_batch"
+
+        closing = hard.closes && @m.drier.closing(@m.passes[hard.lower], hard.closes) or return 0
+        return late_by(@t.work_start[index], closing.at(@t.first_end[hard.lower])) unless hard.kind == "wipe_off"
+
+        # Each place is wiped in its turn: the first from where laying began, the last from where it ended.
+        [ late_by(@t.work_start[index], closing.at(@t.work_start[hard.lower])), late_by(@t.work_end[index], closing.at(@t.work_end[hard.lower])) ].max
       end
+
+      def late_by(minute, closes) = closes && minute > closes ? minute - closes : 0
 
       def pot_empty(lower)
         pass = @m.passes[lower]

@@ -5,7 +5,7 @@ module Rhexon
       # @!attribute work_start, first_end, work_end, hands_end [Array<Integer, nil>] by pass
       # @!attribute who       [Array<Integer, nil>] person by pass
       # @!attribute early     [Array<Integer>] coats of its stack in the 24 h before
-      # @!attribute scuff     [Array<Array, nil>] [start, end, person] of the scuff before a coat
+      # @!attribute scuff     [Array<Array, nil>] [start, end, person, faces] of the scuff before a coat
       # @!attribute stretches [Array<Array, nil>] where a pass pauses
       # @!attribute why       [Array<Symbol>] what fixed the start; :late when hands were away or elsewhere
       # @!attribute asked     [Array<Integer>] minute from which it could have begun

@@ -48,10 +48,10 @@ module Rhexon
       end
 
       def scuff(index, pass)
-        start, finish, who = @t.scuff[index]
-        again = Planning::Scuff.before(pass, @m.shop, @m.logged.next_scuff(pass.key))
+        start, finish, who, faces = @t.scuff[index]
+        again = Planning::Scuff.before(pass, @m.shop, @m.logged.next_scuff(pass.key), faces)
         @scuffs[pass.key] = Planning::Placement.new(pass: again, hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
-                                                    first_end: start + @m.scuff_min[index] / @m.count[index], work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned").tap { |placement| @again << placement }
+                                                    first_end: start + again.each_min, work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned").tap { |placement| @again << placement }
       end
 
       def hands(index)
