@@ -17,7 +17,7 @@ class Shop < ApplicationRecord
     if own.key?(rule) then Rhexon.refuse_unless(value.is_a?(Integer) && own[rule].include?(value), "#{rule.tr("_", " ").capitalize} cannot be #{value.inspect}", where: rule, accepted: own[rule].is_a?(Range) ? "0 to 1440 min" : own[rule].join(", "))
     else Rhexon::Schedule::Document.check!(Rhexon::Schedule::Document.empty.merge("house" => { rule.to_s => value }))
     end
-    update!(house: house.merge(rule => value))
+    update!(house: house.merge(rule => value).compact)
   end
 
   def shellac_months = house["shellac_months"] || Rhexon::Planning::Shop::HOUSE.fetch("shellac_months")

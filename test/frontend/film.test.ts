@@ -1,5 +1,5 @@
 import { expect, test } from "vitest"
-import { heightAt, type Point, placeLabels, run, umSteps } from "@/drawing/film"
+import { filmSteps, heightAt, type Point, placeLabels, run } from "@/drawing/film"
 
 const top: Point[] = [
   [0, 0],
@@ -23,8 +23,8 @@ test("a run keeps both ends and what lies between", () => {
 })
 
 test("the scale has few round lines", () => {
-  expect(umSteps(130)).toEqual([0, 20, 40, 60, 80, 100, 120])
-  expect(umSteps(9)).toEqual([0, 2, 4, 6, 8])
+  expect(filmSteps(130)).toEqual([0, 20, 40, 60, 80, 100, 120])
+  expect(filmSteps(9)).toEqual([0, 2, 4, 6, 8])
 })
 
 test("labels give way by priority and fall back to the number", () => {

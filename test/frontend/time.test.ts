@@ -18,3 +18,12 @@ test("near times are short", () => {
 test("durations in words", () => {
   expect([45, 185, 7000, -30].map(duration)).toEqual(["45 min", "3 h 05", "4 d 20 h", "− 30 min"])
 })
+
+// Clocks go forward on 29 March 2026 and back on 25 October: those days have 23 and 25 hours.
+test("a day begins at midnight also when the clocks change", () => {
+  const at = (month: number, date: number, hour: number) => Date.UTC(2026, month, date, hour) / 60_000
+  expect(dayStart(at(2, 29, 10), "Europe/Berlin")).toBe(at(2, 28, 23))
+  expect(dayStart(at(9, 25, 10), "Europe/Berlin")).toBe(at(9, 24, 22))
+  expect(dayStart(at(2, 29, 0), "Europe/Berlin")).toBe(at(2, 28, 23))
+  expect(dayStart(at(9, 25, 23), "Europe/Berlin")).toBe(at(9, 25, 23))
+})

@@ -11,6 +11,7 @@ const item = (id: string, fits: Record<string, string[]>, wet_um: Record<string,
   fits,
   retired,
   wet_um,
+  cut_lb_per_gal: null,
   solids_volume_percent: null,
   estimate: true,
 })

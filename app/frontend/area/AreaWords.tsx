@@ -1,8 +1,10 @@
 import { duration } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { AreaAnswer } from "./props"
 
 /** The sections in words and as a table: when each is begun, its edge, what to stage for it. */
 export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml: number) => string }) {
+  const { area } = useMeasures()
   return (
     <section aria-label="Sections" className="rule pt-2">
       <h2 className="head">
@@ -38,7 +40,7 @@ export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml:
               <th scope="row">{section.number}</th>
               <td>{duration(section.begins_min)}</td>
               <td>{section.live_edge_m.toFixed(1)} m</td>
-              <td>{section.area_m2.toFixed(1)} m²</td>
+              <td>{area.text(section.area_m2)}</td>
               <td>{liquid(section.ml)}</td>
             </tr>
           ))}

@@ -4,6 +4,7 @@ import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { Refused, send } from "@/lib/api"
 import { duration, when } from "@/lib/time"
+import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay } from "@/types"
 import { lowerFirst } from "./InHand"
 import type { Touch } from "./useBench"
@@ -12,6 +13,7 @@ type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touc
 
 /** Something is wrong with a coat: what it looks like, why it likely came, and the ways to mend it with the date each leads to. */
 export function FaultPanel({ row, piece, zone, onTouch }: Props) {
+  const { film } = useMeasures()
   const [open, setOpen] = useState(false)
   const [faults, setFaults] = useState<Fault[]>([])
   const [chosen, setChosen] = useState("")
@@ -77,7 +79,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
             <li key={way.id}>
               <button type="button" className="button" data-size="bench" onClick={() => log(way.id)}>
                 <b>{way.label}</b>
-                <span className="sub small block">{says(way, zone)}</span>
+                <span className="sub small block">{says(way, zone, film)}</span>
               </button>
             </li>
           ))}
@@ -95,12 +97,12 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   )
 }
 
-const says = (way: MendingWay, zone: string) =>
+const says = (way: MendingWay, zone: string, film: Measure) =>
   [
     way.ready_at ? `ready ${when(way.ready_at, zone)}` : "no date",
     way.later_min ? (way.later_min > 0 ? `${duration(way.later_min)} later` : `${duration(-way.later_min)} sooner`) : "the date stays",
     way.hands_min === 0 ? "" : `${duration(Math.abs(way.hands_min))} of hands ${way.hands_min > 0 ? "more" : "less"}`,
-    `${way.film_um} µm in the end`,
+    `${film.text(way.film_um)} in the end`,
   ]
     .filter(Boolean)
     .join(", ")

@@ -22,7 +22,12 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
   const labels = flags(bench, x, width, start + 1440, name)
   return (
     <div ref={holder}>
-      <svg width={width} height={HEIGHT} role="img" aria-label={`Hands today: ${bench.today.length} passes`}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Hands today: ${bench.today.length} ${bench.today.length === 1 ? "pass" : "passes"}`}
+      >
         <rect x={0} y={16} width={Math.max(x(bench.open_today[0]?.[0] ?? opens), 0)} height={HEIGHT} fill="var(--closed)" opacity={0.6} />
         <rect x={x(bench.open_today.at(-1)?.[1] ?? opens)} y={16} width={width} height={HEIGHT} fill="var(--closed)" opacity={0.6} />
         <path d={`M0 16H${width}M0 ${LINE + 24}H${width}`} stroke="var(--firm)" />

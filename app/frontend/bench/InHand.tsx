@@ -2,6 +2,7 @@ import { Link } from "@inertiajs/react"
 import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
+import { type Measure, useMeasures } from "@/lib/units"
 import { beginMix } from "@/mix/beginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
@@ -11,10 +12,10 @@ const METHOD: Record<string, string> = { spray: "sprayed", brush: "brushed", rol
 
 export const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
 
-export function rowSays(row: BenchRow): string {
+export function rowSays(row: BenchRow, film: Measure): string {
   return [
     row.product,
-    row.wet_um ? `${row.wet_um} µm wet` : "",
+    row.wet_um ? `${film.text(row.wet_um)} wet` : "",
     row.method ? METHOD[row.method] : "",
     row.grits.join(", "),
     row.laid_on_ml ? `${row.laid_on_ml} ml` : "",
@@ -38,6 +39,7 @@ type Props = {
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
 export function InHand({ people, running, next, pieces, mixed, now, zone, onTouch, last }: Props) {
+  const { film } = useMeasures()
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
   const takeBack = last && (
@@ -72,7 +74,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
             {piece?.name}, {row.count} off · {row.room}
             {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
           </p>
-          <p className="head mt-1">{rowSays(row)}</p>
+          <p className="head mt-1">{rowSays(row, film)}</p>
           {row.asks && <p className="head">{row.asks}</p>}
         </div>
         <div className="ml-auto text-right">

@@ -1,6 +1,7 @@
 import { Strip } from "@/drawing/Strip"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Piece, Slab as SlabData } from "@/types"
 import { FaultPanel } from "./FaultPanel"
 import { lowerFirst } from "./InHand"
@@ -21,6 +22,7 @@ type Props = { slab: SlabData; piece: Piece; now: number; zone: string; onTouch:
 
 /** A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides. */
 export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
+  const { film } = useMeasures()
   const { row, next_row } = slab
   return (
     <article className="slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
@@ -32,7 +34,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
           {row.words}
           {slab.state === "scuffed" ? ", scuffed" : ""}
         </span>
-        <b>{slab.film_um ? `${Math.round(slab.film_um)} µm on` : ""}</b>
+        <b>{slab.film_um ? `${film.text(slab.film_um)} on` : ""}</b>
         <FaultPanel row={row} piece={piece.name} zone={zone} onTouch={onTouch} />
       </div>
       {asks(slab, now) && (

@@ -9,7 +9,7 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
   return (
     <details className="rule mt-4 pt-2">
       <summary className="head cursor-pointer">
-        Order of work, {work.passes.length} passes
+        Order of work, {work.passes.length} {work.passes.length === 1 ? "pass" : "passes"}
         {making && (
           <span className="sub small">, {making.done === making.passes ? "all done" : `${making.done} of ${making.passes} done`}</span>
         )}

@@ -1,6 +1,7 @@
 import { useRef } from "react"
 import { useWidth } from "@/lib/size"
 import { dayStart, parts, when } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Side } from "@/types"
 
 const HEIGHT = 150
@@ -8,6 +9,7 @@ const BASE = 118
 
 /** Film over time, to the scale it shares with its neighbours: days across, µm up. */
 export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: number; to: number; most: number; zone: string }) {
+  const { film } = useMeasures()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 320)
   const x = (minute: number) => ((minute - from) / (to - from)) * (width - 12) + 6
@@ -51,7 +53,7 @@ export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: n
             textAnchor="end"
             className="strand-name"
           >
-            {Math.round(side.film_um)} µm
+            {film.text(side.film_um)}
           </text>
         )}
         {side.dates.length === 3 && (

@@ -1,10 +1,11 @@
 import { duration, when } from "@/lib/time"
+import type { Measure } from "@/lib/units"
 import type { Side } from "@/types"
 
 export type FigureRow = { label: string; values: string[]; best: number | null }
 
 /** The rows of the compare table; the best is told where less or more is better beyond doubt. */
-export function figures(sides: Side[], zone: string, currency: string): FigureRow[] {
+export function figures(sides: Side[], zone: string, currency: string, film: Measure): FigureRow[] {
   const row = (label: string, say: (side: Side) => string, rank?: (side: Side) => number | null): FigureRow => ({
     label,
     values: sides.map(say),
@@ -61,7 +62,7 @@ export function figures(sides: Side[], zone: string, currency: string): FigureRo
       (side) => open(side.voc_g, (grams) => `${Math.round(grams)} g`),
       (side) => side.voc_g,
     ),
-    row("dry film", (side) => `${Math.round(side.film_um)} µm`),
+    row("dry film", (side) => film.text(side.film_um)),
     row("pores", (side) => `${side.pores}, ${Math.round(side.pores_filled * 100)} % filled`),
     row("sheen of the last coat", (side) => open(side.sheen_gu, (gu) => `${Math.round(gu)} GU`)),
     row(

@@ -1,4 +1,6 @@
+import { useMeasures } from "@/lib/units"
 import { SelectField, TextField } from "./Field"
+import { MeasureField } from "./MeasureField"
 
 export type FaceForm = { name: string; area_m2: string; grain: string; kind: string }
 export type PieceForm = {
@@ -60,6 +62,7 @@ type Props = {
 
 /** The fields of a piece: what it is, what it must stand up to, how it should look, its faces. */
 export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
+  const { area } = useMeasures()
   const setFace = (index: number, change: Partial<FaceForm>) =>
     set({ faces: data.faces.map((face, at) => (at === index ? { ...face, ...change } : face)) })
   return (
@@ -132,8 +135,9 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
                 error={errors[`faces.${index}.name`]}
               />
             )}
-            <TextField
-              label="Area, m²"
+            <MeasureField
+              label="Area"
+              measure={area}
               value={face.area_m2}
               onChange={(area_m2) => setFace(index, { area_m2 })}
               error={errors[`faces.${index}.area_m2`]}

@@ -2,8 +2,8 @@ import { Link, usePage } from "@inertiajs/react"
 import { type ReactNode, useEffect, useState } from "react"
 import { useKeys } from "@/lib/keys"
 import { clock, day } from "@/lib/time"
-import { useUnits } from "@/lib/units"
 import { KeysHelp } from "./KeysHelp"
+import { UnitsPanel } from "./UnitsPanel"
 
 const PLACES = [
   { number: 1, name: "Bench", path: "/bench" },
@@ -24,7 +24,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
   const now = useNow(shop.now)
   const [help, setHelp] = useState(false)
   const [low, setLow] = useLowLight()
-  const [units, setUnits] = useUnits()
+  const [units, setUnits] = useState(false)
   useKeys({
     ...Object.fromEntries(PLACES.map((place) => [String(place.number), () => document.getElementById(`place-${place.number}`)?.click()])),
     "?": () => setHelp(true),
@@ -60,8 +60,8 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
           <button type="button" onClick={() => setLow(!low)} aria-pressed={low}>
             {low ? "Full light" : "Low light"}
           </button>
-          <button type="button" className="block" onClick={() => setUnits(units === "us" ? "metric" : "us")}>
-            {units === "us" ? "In grams" : "In ounces"}
+          <button type="button" className="block" onClick={() => setUnits(true)}>
+            Units
           </button>
           <button type="button" className="block" onClick={() => setHelp(true)}>
             Keys ?
@@ -72,6 +72,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && <SetAsideNote aside={aside} />}
         {children}
       </main>
+      <UnitsPanel open={units} onClose={() => setUnits(false)} />
       <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
     </div>
   )

@@ -1,3 +1,4 @@
+import { useMeasures } from "@/lib/units"
 import type { Sheet } from "@/types"
 import type { Axis } from "./axis"
 import { AXIS } from "./frame"
@@ -6,6 +7,7 @@ const TALL = 15
 
 /** The room's temperature along the clock: where it sinks, what dries there waits. Labelled where it changes and there is room. */
 export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
+  const { temperature } = useMeasures()
   const temperatures = sheet.air.map((air) => air.t_c)
   const low = Math.min(...temperatures)
   const high = Math.max(...temperatures)
@@ -30,7 +32,7 @@ export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
         free = point.x + 90
         return (
           <text key={point.x} x={point.x + 3} y={y(point.t) + (point.t === high ? 12 : -3)} className="air-tick">
-            {Math.round(point.t)} °C
+            {temperature.text(Math.round(point.t))}
           </text>
         )
       })}

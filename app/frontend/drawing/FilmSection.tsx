@@ -1,10 +1,11 @@
 import { useMemo } from "react"
+import { useMeasures } from "@/lib/units"
 import type { Chance, Row, Section, Sheet } from "@/types"
 import { AirStrip } from "./AirStrip"
 import { type Axis, makeAxis } from "./axis"
 import { ChanceDots } from "./ChanceDots"
 import { Clock } from "./Clock"
-import { line, type Point, umSteps } from "./film"
+import { filmSteps, line, type Point } from "./film"
 import { AXIS, LEFT, WOOD } from "./frame"
 import { Bite, Layers, Least } from "./Layers"
 import { DragGhost, Labels, NowLine } from "./Notes"
@@ -75,6 +76,7 @@ function spoken(sheet: Sheet): string {
 
 function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props & { axis: Axis }) {
   const { section } = sheet
+  const { film } = useMeasures()
   const end = axis.segments.at(-1)?.to ?? sheet.now
   const most =
     Math.max(40, (section.least_um ?? 0) * 1.15, ...section.layers.flatMap((layer) => layer.top.map((point) => point[1] ?? 0))) * 1.12
@@ -82,16 +84,18 @@ function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props & { axi
   const y = (um: number) => zero - (um / most) * (zero - AXIS - 26)
   return (
     <g>
-      {umSteps(most).map((um) => (
-        <g key={um}>
-          {um > 0 && <path d={`M0 ${y(um)}H${axis.width}`} stroke="var(--rule)" strokeDasharray="1 4" />}
-          <text x={-6} y={y(um) + 4} textAnchor="end" className="axis-tick">
-            {um}
-          </text>
-        </g>
-      ))}
+      {filmSteps(film.shown(most))
+        .map(film.stored)
+        .map((um) => (
+          <g key={um}>
+            {um > 0 && <path d={`M0 ${y(um)}H${axis.width}`} stroke="var(--rule)" strokeDasharray="1 4" />}
+            <text x={-6} y={y(um) + 4} textAnchor="end" className="axis-tick">
+              {film.number(um)}
+            </text>
+          </g>
+        ))}
       <text x={-6} y={AXIS + 12} textAnchor="end" className="axis-tick">
-        µm
+        {film.unit}
       </text>
       <Wood section={section} wood={wood} dye={dye} axis={axis} zero={zero} end={end} />
       <Layers section={section} axis={axis} y={y} end={end} selected={selected} />

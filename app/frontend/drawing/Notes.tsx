@@ -1,4 +1,5 @@
 import { clock, soon } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Row, Sheet } from "@/types"
 import type { Axis } from "./axis"
 import { placeLabels } from "./film"
@@ -22,6 +23,7 @@ export function NowLine({ axis, sheet, zero }: { axis: Axis; sheet: Sheet; zero:
 /** Names of the coats by priority, and what is left at the end. */
 export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis; y: (um: number) => number; selected: string | null }) {
   const { section } = sheet
+  const { film } = useMeasures()
   const layers = section.layers.map((layer) => ({
     key: layer.pass,
     x: axis.x(layer.laid_at) + 8,
@@ -33,7 +35,7 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
     high: layer.wet_um,
   }))
   const wanted = layers.sort((one, other) => Number(other.strong) - Number(one.strong) || other.high - one.high)
-  const final = section.layers.length ? `${Math.round(section.film_um)} ± ${Math.round(section.sd_um)} µm left` : ""
+  const final = section.layers.length ? `${film.number(section.film_um)} ± ${film.number(section.sd_um)} ${film.unit} left` : ""
   // Under the tape of now where that stands at the end too.
   const top = AXIS + (axis.x(sheet.now) > axis.width - 200 ? 44 : 24)
   const reserved = final ? [top, top + 16].map((row) => ({ x1: axis.width - 136, x2: axis.width, y: row })) : []
@@ -55,7 +57,7 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
       </text>
       {section.least_um ? (
         <text x={axis.width - 6} y={top + 16} textAnchor="end" className="axis-tick">
-          {section.least_um} µm least, dashed
+          {film.text(section.least_um)} least, dashed
         </text>
       ) : null}
     </g>

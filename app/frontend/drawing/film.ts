@@ -45,9 +45,9 @@ export function zigzag(x1: number, x2: number, y: number): string {
   return `M${Array.from({ length: steps + 1 }, (_, index) => `${(x1 + index * 6).toFixed(1)} ${index % 2 ? y - 3 : y + 3}`).join("L")}`
 }
 
-/** Rounded step for the µm axis: 4 to 7 lines. */
-export function umSteps(most: number): number[] {
-  const step = [2, 5, 10, 20, 25, 50, 100, 200].find((candidate) => most / candidate <= 6.5) ?? 500
+/** Rounded steps of the film axis, in the unit shown: 4 to 7 lines. */
+export function filmSteps(most: number): number[] {
+  const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 25, 50, 100, 200].find((candidate) => most / candidate <= 6.5) ?? 500
   return Array.from({ length: Math.floor(most / step) + 1 }, (_, index) => index * step)
 }
 

@@ -58,10 +58,13 @@ export function soon(minute: number, zone: string, now: number): string {
   return Math.abs(minute - now) < 6 * 1440 ? `${parts(minute, zone).weekday} ${clock(minute, zone)}` : when(minute, zone)
 }
 
-/** First minute of the local day. */
+/** First minute of the local day, also of one on which the clocks change. */
 export function dayStart(minute: number, zone: string): number {
-  const { hour, minute: rest } = parts(minute, zone)
-  return minute - hour * 60 - rest
+  const { day: date, hour, minute: rest } = parts(minute, zone)
+  const guess = minute - hour * 60 - rest
+  const found = parts(guess, zone)
+  const off = found.hour * 60 + found.minute
+  return found.day === date ? guess - off : guess + 1440 - off
 }
 
 /** "45 min", "3 h 05", "4 d 20 h" */

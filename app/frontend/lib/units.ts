@@ -1,13 +1,90 @@
 import { keptSetting } from "./kept"
 
 export type System = "metric" | "us"
+export type Quantity = "amounts" | "film" | "area" | "temperature"
 
-// Exact by definition (NIST SP 811); the server stores grams and millilitres only.
+// Exact by definition (NIST SP 811); the server stores grams, millilitres, micrometres, square metres and degrees Celsius only.
 const G_PER_OZ = 28.349523125
 const ML_PER_FL_OZ = 29.5735295625
+const UM_PER_MIL = 25.4
+const M2_PER_FT2 = 0.09290304
 
-/** The units this device shows, and the switch; every place that shows amounts follows. */
-export const useUnits = keptSetting<System>("rhexon.units", (kept) => (kept === "us" ? "us" : "metric"))
+const kept = (key: string) => keptSetting<System>(key, (value) => (value === "us" ? "us" : "metric"))
+
+/** The units this device shows for weights and volumes; every place that shows amounts follows. */
+export const useUnits = kept("rhexon.units")
+
+const useFilm = kept("rhexon.units.film")
+const useArea = kept("rhexon.units.area")
+const useTemperature = kept("rhexon.units.temperature")
+
+/** The switch of each quantity, with what its two ways are called. */
+export function useSwitches(): { name: string; ways: [System, string][]; system: System; choose: (next: System) => void }[] {
+  const [amounts, chooseAmounts] = useUnits()
+  const [film, chooseFilm] = useFilm()
+  const [area, chooseArea] = useArea()
+  const [temperature, chooseTemperature] = useTemperature()
+  const ways = (metric: string, us: string): [System, string][] => [
+    ["metric", metric],
+    ["us", us],
+  ]
+  return [
+    { name: "Weights and volumes", ways: ways("g, ml", "oz, US fl oz"), system: amounts, choose: chooseAmounts },
+    { name: "Film", ways: ways("µm", "mil"), system: film, choose: chooseFilm },
+    { name: "Areas", ways: ways("m²", "ft²"), system: area, choose: chooseArea },
+    { name: "Temperatures", ways: ways("°C", "°F"), system: temperature, choose: chooseTemperature },
+  ]
+}
+
+/** One quantity as this device shows it, and back to what is stored. */
+export type Measure = {
+  unit: string
+  /** The number alone, rounded for reading; finer adds digits. */
+  number: (stored: number, finer?: number) => string
+  /** With its unit. */
+  text: (stored: number, finer?: number) => string
+  stored: (shown: number) => number
+  shown: (stored: number) => number
+}
+
+const measure = (unit: string, digits: number, shown: (stored: number) => number, stored: (shown: number) => number): Measure => {
+  const number = (value: number, finer = 0) => String(Number(shown(value).toFixed(digits + finer)))
+  return { unit, number, text: (value, finer) => `${number(value, finer)} ${unit}`, stored, shown }
+}
+
+const same = (value: number) => value
+const UM = measure("µm", 0, same, same)
+const MIL = measure(
+  "mil",
+  1,
+  (um) => um / UM_PER_MIL,
+  (mil) => mil * UM_PER_MIL,
+)
+const M2 = measure("m²", 1, same, same)
+const FT2 = measure(
+  "ft²",
+  0,
+  (m2) => m2 / M2_PER_FT2,
+  (ft2) => ft2 * M2_PER_FT2,
+)
+const CELSIUS = measure("°C", 1, same, same)
+const FAHRENHEIT = measure(
+  "°F",
+  0,
+  (c) => c * 1.8 + 32,
+  (f) => (f - 32) / 1.8,
+)
+
+/** Each quantity in both its ways. */
+export const MEASURES = { um: UM, mil: MIL, m2: M2, ft2: FT2, celsius: CELSIUS, fahrenheit: FAHRENHEIT }
+
+/** Films, areas and temperatures as this device shows them. */
+export function useMeasures(): { film: Measure; area: Measure; temperature: Measure } {
+  const [film] = useFilm()
+  const [area] = useArea()
+  const [temperature] = useTemperature()
+  return { film: film === "us" ? MIL : UM, area: area === "us" ? FT2 : M2, temperature: temperature === "us" ? FAHRENHEIT : CELSIUS }
+}
 
 /** Digits that a step of this size can show. */
 const digits = (step: number) => Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))
@@ -23,14 +100,16 @@ export function massParts(grams: number, system: System, step = 1): [string, str
   return [grams.toFixed(digits(step)), "g"]
 }
 
-/** For reading, not for weighing: "4.8 kg", "380 g". */
-export function roughMass(grams: number, system: System): string {
-  if (system === "us") return grams / G_PER_OZ >= 32 ? `${(grams / G_PER_OZ / 16).toFixed(1)} lb` : `${(grams / G_PER_OZ).toFixed(1)} oz`
-  return grams >= 1000 ? `${(grams / 1000).toFixed(1)} kg` : `${Math.round(grams)} g`
+/** Rounded once in the smaller unit; from so many of them on in the larger one. */
+function rough(small: number, unit: string, decimals: number, most: number, perLarge: number, large: string, largeDecimals = 1): string {
+  const rounded = Number(small.toFixed(decimals))
+  return rounded >= most ? `${(rounded / perLarge).toFixed(largeDecimals)} ${large}` : `${rounded.toFixed(decimals)} ${unit}`
 }
 
+/** For reading, not for weighing: "4.8 kg", "380 g". */
+export const roughMass = (grams: number, system: System): string =>
+  system === "us" ? rough(grams / G_PER_OZ, "oz", 1, 32, 16, "lb") : rough(grams, "g", 0, 1000, 1000, "kg")
+
 /** "455 ml", "15.4 fl oz" */
-export function volume(ml: number, system: System): string {
-  if (system === "us") return ml / ML_PER_FL_OZ >= 64 ? `${(ml / 3785.411784).toFixed(2)} gal` : `${(ml / ML_PER_FL_OZ).toFixed(1)} fl oz`
-  return ml >= 2000 ? `${(ml / 1000).toFixed(1)} L` : `${Math.round(ml)} ml`
-}
+export const volume = (ml: number, system: System): string =>
+  system === "us" ? rough(ml / ML_PER_FL_OZ, "fl oz", 1, 64, 128, "gal", 2) : rough(ml, "ml", 0, 2000, 1000, "L")

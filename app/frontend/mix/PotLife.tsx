@@ -1,15 +1,17 @@
 import { clock, duration } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Pot } from "@/types"
 
 type Props = { pot: Pot; now: number; zone: string }
 
 /** The life of a catalysed pot, burning down from when the hardener went in. */
 export function PotLife({ pot, now, zone }: Props) {
+  const { temperature } = useMeasures()
   if (pot.usable_min === null) return null
   if (pot.hardened_at === null || pot.usable_until === null)
     return (
       <p className="pot-life sub">
-        Usable for {duration(pot.usable_min)} at {pot.t_c} °C once the hardener is in.
+        Usable for {duration(pot.usable_min)} at {temperature.text(pot.t_c ?? 20)} once the hardener is in.
       </p>
     )
   const whole = pot.usable_until - pot.hardened_at

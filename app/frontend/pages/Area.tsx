@@ -9,7 +9,7 @@ import { Patterns } from "@/drawing/Patterns"
 import { Refused, send } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
 import { duration } from "@/lib/time"
-import { useUnits } from "@/lib/units"
+import { useMeasures, useUnits } from "@/lib/units"
 import type { ErrorSaid } from "@/types"
 
 type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
@@ -30,6 +30,7 @@ export default function AreaPage({ choices, first }: Props) {
   const [selected, setSelected] = useState<number | null>(null)
   const [placing, setPlacing] = useState(false)
   const [units] = useUnits()
+  const { area } = useMeasures()
   useEffect(() => {
     const stop = new AbortController()
     send<AreaAnswer>("POST", "/pieces/area", { fields }, stop.signal)
@@ -86,7 +87,7 @@ export default function AreaPage({ choices, first }: Props) {
           <dl className="summary">
             <div>
               <dt>area</dt>
-              <dd>{answer.area_m2.toFixed(1)} m²</dd>
+              <dd>{area.text(answer.area_m2)}</dd>
             </div>
             <div>
               <dt>one coat</dt>

@@ -10,6 +10,7 @@ import { Trouble } from "@/components/Trouble"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { duration, soon } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Entry } from "@/types"
 
 const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
@@ -17,6 +18,7 @@ const KIND: Record<string, string> = { started: "begun", done: "done", dry_test:
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
+  const { temperature, film } = useMeasures()
   const { bench, pieces, rooms, latest, pots, mixed, unsent, trouble, touch, again, takeBack, calm } = useBench(props)
   usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
@@ -47,7 +49,7 @@ export default function BenchPage(props: BenchProps) {
                 {room.name}, {room.changes ? "now" : "as set"}
               </dt>
               <dd>
-                {room.t_c} °C, {room.rh} % RH
+                {temperature.text(room.t_c)}, {room.rh} % RH
               </dd>
             </div>
           ))}
@@ -75,7 +77,7 @@ export default function BenchPage(props: BenchProps) {
                 <b>{soon(row.hands_start, zone, now)}</b>
                 <span>
                   {row.words}, {name(row.piece).toLowerCase()}
-                  <span className="sub small block">{rowSays(row)}</span>
+                  <span className="sub small block">{rowSays(row, film)}</span>
                 </span>
                 <span className="small sub">{duration(row.hands_min)}</span>
               </li>

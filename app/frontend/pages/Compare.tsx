@@ -7,6 +7,7 @@ import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Refused, send } from "@/lib/api"
 import { day } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Side } from "@/types"
 
 type Props = {
@@ -33,7 +34,8 @@ export default function ComparePage(props: Props) {
       .then(() => router.visit(`/pieces/${piece.id}/schedule`))
       .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
-  const rows = figures(sides, zone, props.currency)
+  const { film } = useMeasures()
+  const rows = figures(sides, zone, props.currency, film)
   const most = Math.max(60, ...sides.flatMap((side) => side.film.map(([, um]) => um)))
   const from = Math.min(...sides.map((side) => side.film[0]?.[0] ?? props.now))
   const to = Math.max(...sides.map((side) => Math.max(side.ready_at ?? 0, side.film.at(-1)?.[0] ?? 0)), from + 1440)

@@ -163,7 +163,9 @@ function Kept({ state, name }: { state: PlanProps; name: (id: string) => string 
     <div className="small">
       <p className="sub">
         Kept {when(state.accepted_at, plan.zone)}.{" "}
-        {plan.moves.length === 0 ? "Nothing has moved since." : `${plan.moves.length} passes moved:`}
+        {plan.moves.length === 0
+          ? "Nothing has moved since."
+          : `${plan.moves.length} ${plan.moves.length === 1 ? "pass" : "passes"} moved:`}
       </p>
       <ul>
         {plan.moves.slice(0, 4).map((move) => (

@@ -1,5 +1,6 @@
 import { Cautions } from "@/components/Cautions"
 import { duration, when } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FilmControl } from "./FilmControl"
 import { HardWindows } from "./HardWindows"
@@ -74,7 +75,7 @@ export function Detail(props: Props) {
             <p className="sub">
               {row.kind === "wipe_off"
                 ? "What was flooded on comes off before it is tacky."
-                : "The window below is shut when hands are free, so the plan scuffs first. It takes 2 µm."}
+                : "The window below is shut when hands are free, so the plan scuffs first."}
             </p>
           ) : (
             <StepFields {...fields} />
@@ -114,11 +115,14 @@ function ledgerTitle(row: Row, own: boolean): string {
 }
 
 function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
+  const { film } = useMeasures()
   return (
     <section aria-label="What it does">
       <h3 className="head">{row.kind === "look" ? "Look" : "On the film"}</h3>
       <p className="sub">
-        {row.change_um ? `Takes ${Math.abs(row.change_um)} µm, ${Math.round(row.film_um ?? 0)} µm left.` : "Leaves the film as it is."}
+        {row.change_um
+          ? `Takes ${film.text(Math.abs(row.change_um), 1)}, ${film.text(row.film_um ?? 0)} left.`
+          : "Leaves the film as it is."}
         {row.kind === "stain" && " Colour goes into the wood."}
       </p>
       <dl className="mt-3 grid gap-2">

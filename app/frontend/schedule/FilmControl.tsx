@@ -1,3 +1,4 @@
+import { useMeasures } from "@/lib/units"
 import type { Row, ShelfItem, Step } from "@/types"
 import { CombControl } from "./CombControl"
 
@@ -12,22 +13,23 @@ type Props = {
 
 /** Wet film by comb, by 5 µm or typed, with what it comes to. */
 export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
+  const { film } = useMeasures()
   const wet = step.wet_um ?? 0
   const frozen = row.status !== "planned"
   const typed = (event: { currentTarget: HTMLInputElement }) => {
     const value = Number(event.currentTarget.value.replace(",", "."))
-    if (Number.isFinite(value) && value !== wet) onWet(value)
+    if (Number.isFinite(value) && event.currentTarget.value !== film.number(wet)) onWet(Math.round(film.stored(value) * 10) / 10)
   }
   return (
     <section aria-label="Wet film">
       <h3 className="head">
-        Wet film <span className={pending("wet_um") ? "pending" : ""}>{wet} µm</span>
+        Wet film <span className={pending("wet_um") ? "pending" : ""}>{film.text(wet)}</span>
       </h3>
       <CombControl value={wet} onChange={onWet} pending={pending("wet_um")} disabled={frozen} />
       <dl className="film-figures">
         <div>
           <dt>stays, dry</dt>
-          <dd>{row.change_um !== null ? `${Math.round(row.change_um * 10) / 10} µm` : "–"}</dd>
+          <dd>{row.change_um !== null ? film.text(row.change_um, 1) : "–"}</dd>
         </div>
         <div>
           <dt>to lay on</dt>
@@ -51,11 +53,11 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
           −
         </button>
         <input
-          key={wet}
+          key={film.text(wet)}
           className="input"
           inputMode="decimal"
-          aria-label="Wet film, µm"
-          defaultValue={wet}
+          aria-label={`Wet film, ${film.unit}`}
+          defaultValue={film.number(wet)}
           disabled={frozen}
           onBlur={typed}
           onKeyDown={(event) => event.key === "Enter" && typed(event)}

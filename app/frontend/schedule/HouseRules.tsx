@@ -5,7 +5,7 @@ import type { Operation, ScheduleDocument } from "@/types"
 import { SUPPORTS } from "./PlaceFields"
 
 export type Rule = {
-  name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch"
+  name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch" | "coats_a_day"
   label: string
   options: [string, string][]
   why: string
@@ -39,7 +39,7 @@ export const RULES: Rule[] = [
       ["usual", "usual, as on the sheet"],
       ["brisk", "brisk, 0.7 times the sheet"],
     ],
-    why: "Too soon sinks back later, too late is hard work. It is never less than 72 h.",
+    why: "Too soon sinks back later, too late is hard work. Where the time is an estimate it is never less than 72 h; what a sheet says holds.",
   },
   {
     name: "measure",
@@ -59,7 +59,21 @@ export const RULES: Rule[] = [
     ],
     why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat.",
   },
+  {
+    name: "coats_a_day",
+    label: "Coats of one step on a day",
+    options: [
+      ["", "as many as dry in time"],
+      ["1", "one at most"],
+      ["2", "two at most"],
+      ["3", "three at most"],
+    ],
+    why: "Windows and drying times say how many fit. Some hands stop at two a day: solvent and water need the night to leave a thick film.",
+  },
 ]
+
+/** What is kept of a choice: numbers as numbers, no choice as none. */
+export const ruleValue = (name: Rule["name"], value: string) => (name === "coats_a_day" ? (value ? Number(value) : null) : value)
 
 /** One switch with why its default is the default. */
 export function RuleField({ rule, value, onChange }: { rule: Omit<Rule, "name">; value: string; onChange: (value: string) => void }) {
@@ -75,11 +89,13 @@ type Props = {
   document: ScheduleDocument
   /** What the shop does unless the schedule says otherwise. */
   house: Record<string, string>
+  /** How the piece lies unless the schedule says otherwise. */
+  support: string
   onEdit: (operation: Operation) => void
 }
 
 /** Where finishers disagree: switches for this schedule; left alone they follow the shop's. */
-export function HouseRules({ document, house, onEdit }: Props) {
+export function HouseRules({ document, house, support, onEdit }: Props) {
   return (
     <Panel
       title="House rules of this schedule"
@@ -89,20 +105,21 @@ export function HouseRules({ document, house, onEdit }: Props) {
         <div>
           <SelectField
             label="Wet work lies"
-            value={document.support ?? "flat"}
-            options={SUPPORTS}
-            onChange={(support) => onEdit({ op: "place", set: { support: support as "flat" | "points" | "hung" } })}
+            value={document.support ?? ""}
+            options={[["", `by the piece: ${support}`], ...SUPPORTS]}
+            onChange={(next) => onEdit({ op: "place", set: { support: (next || null) as ScheduleDocument["support"] | null } })}
           />
           <p className="sub small mt-1">
-            Flat and on points each face is laid on by itself, and edges with the first; hung work is done all round in one pass.
+            Flat, on points and fixed each face is laid on by itself, and edges with the first; only flat work waits until it can be turned
+            over. Hung work is done all round in one pass.
           </p>
         </div>
         {RULES.map((rule) => (
           <RuleField
             key={rule.name}
             rule={rule}
-            value={document.house?.[rule.name] ?? house[rule.name] ?? ""}
-            onChange={(value) => onEdit({ op: "house", set: { [rule.name]: value } })}
+            value={String(document.house?.[rule.name] ?? house[rule.name] ?? "")}
+            onChange={(value) => onEdit({ op: "house", set: { [rule.name]: ruleValue(rule.name, value) } })}
           />
         ))}
       </div>

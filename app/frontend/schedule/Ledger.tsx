@@ -1,4 +1,5 @@
 import { duration, when } from "@/lib/time"
+import { type Measure, useMeasures } from "@/lib/units"
 import type { Ledger as LedgerData } from "@/types"
 
 const WORDS: Record<string, string> = {
@@ -16,12 +17,12 @@ const WORDS: Record<string, string> = {
 const FILLS = ["#d3dadf", "#8b98a1", "#5d6b76", "#3f4a52", "#1d2327", "#70858d", "#a9b4bb"]
 
 /** "20", or "12–20" where the air changed meanwhile */
-const span = ([low, high]: [number, number]) =>
-  Math.round(high) === Math.round(low) ? `${Math.round(low * 10) / 10}` : `${Math.round(low)}–${Math.round(high)}`
+const span = ([low, high]: [number, number], shown: (value: number) => number = (value) => value) =>
+  Math.round(high) === Math.round(low) ? `${Math.round(shown(low) * 10) / 10}` : `${Math.round(shown(low))}–${Math.round(shown(high))}`
 
-function cause(name: string, minutes: number, ledger: LedgerData): string {
+function cause(name: string, minutes: number, ledger: LedgerData, temperature: Measure): string {
   if (name === "sheet") return `data sheet, ${ledger.sheet}`
-  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${span(ledger.t_c)} °C`
+  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${span(ledger.t_c, temperature.shown)} ${temperature.unit}`
   if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${span(ledger.rh)} % RH`
   if (name === "air") return minutes < 0 ? `air ${ledger.air}` : "still air"
   if (name === "film") return minutes < 0 ? "thinner film" : "thicker film"
@@ -31,6 +32,7 @@ function cause(name: string, minutes: number, ledger: LedgerData): string {
 
 /** The drying ledger: the sheet's time, each cause, and the time in this shop. Rows sum exactly. */
 export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: string; title: string }) {
+  const { temperature } = useMeasures()
   const rows = ledger.rows.filter(([name, minutes]) => name === "sheet" || minutes !== 0)
   const whole = rows.reduce((sum, [, minutes]) => sum + Math.max(minutes, 0), 0)
   return (
@@ -53,7 +55,7 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
                   style={{ background: minutes < 0 ? "transparent" : FILLS[index % FILLS.length] }}
                   aria-hidden="true"
                 />
-                {cause(name, minutes, ledger)}
+                {cause(name, minutes, ledger, temperature)}
               </td>
               <td>{name === "sheet" ? duration(minutes) : `${minutes < 0 ? "−" : "+"} ${duration(Math.abs(minutes))}`}</td>
             </tr>

@@ -58,6 +58,18 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
             error={error("coats")}
             onChange={(coats) => onSet({ coats })}
           />
+          {(step.coats ?? 1) > 1 && (
+            <SelectField
+              label="On one day"
+              value={String(step.coats_a_day ?? "")}
+              error={error("coats_a_day")}
+              options={[
+                ["", "as many as dry in time"],
+                ...[1, 2, 3].map((most): [string, string] => [String(most), `${most} ${most === 1 ? "coat" : "coats"} at most`]),
+              ]}
+              onChange={(most) => onSet({ coats_a_day: most ? Number(most) : null })}
+            />
+          )}
           {item?.cut_lb_per_gal && (
             <Stepper
               label="Thinned to a cut of"
@@ -80,7 +92,12 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
             most={1000}
             pending={pending("thinning")}
             error={error("thinning")}
-            onChange={(percent) => onSet({ thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" }, ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }) })}
+            onChange={(percent) =>
+              onSet({
+                thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" },
+                ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }),
+              })
+            }
           />
           {step.thinning && (
             <SelectField

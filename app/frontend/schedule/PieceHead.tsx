@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import { useMeasures } from "@/lib/units"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import type { Sheet } from "@/types"
 import { Neighbours } from "./Choices"
@@ -17,20 +18,21 @@ type Props = {
 /** What the piece is, where its schedule came from, its rules, and what it comes to. */
 export function PieceHead({ state, pieces, house, go, preview }: Props) {
   const { piece, schedule, sheet, approval } = state
+  const { area } = useMeasures()
   return (
     <header className="page-head">
       <div>
         <h1 className="title">{piece.name}</h1>
         <p className="sub">
           <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
-            {piece.count} off, {piece.wood}, {piece.area_m2} m²
+            {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
           </Link>{" "}
           ·{" "}
           <Link href="/pieces" className="underline underline-offset-2">
             {piece.client}
           </Link>
           {" · "}
-          <HouseRules document={sheet.document} house={house} onEdit={state.edit} />
+          <HouseRules document={sheet.document} house={house} support={sheet.support} onEdit={state.edit} />
           {" · "}
           <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
             Compare

@@ -6,6 +6,7 @@ export const SUPPORTS: [string, string][] = [
   ["flat", "flat, turned when it can be handled"],
   ["points", "on points, turned at once"],
   ["hung", "hung, all faces at once"],
+  ["fixed", "fixed, nothing is turned"],
 ]
 const PATTERNS: [string, string][] = [
   ["", "as usual"],
@@ -50,7 +51,7 @@ export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet,
           <SelectField
             label="Lies"
             value={step.support ?? ""}
-            options={[["", `as the schedule, ${document.support ?? "flat"}`], ...SUPPORTS]}
+            options={[["", `as the schedule, ${document.support ?? sheet.support}`], ...SUPPORTS]}
             onChange={(support) => onSet({ support: (support || null) as Step["support"] | null })}
           />
         )}

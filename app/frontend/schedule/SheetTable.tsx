@@ -1,8 +1,10 @@
 import { duration, when } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Sheet } from "@/types"
 
 /** The same content as the drawing, as a table: for screen readers, print and copying. */
 export function SheetTable({ sheet }: { sheet: Sheet }) {
+  const { film } = useMeasures()
   return (
     <table className="sheet-table">
       <caption className="sr-only">Plan of the schedule, film on {sheet.section.face}</caption>
@@ -13,8 +15,8 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
           <th>Starts</th>
           <th>Hands</th>
           <th>Window below</th>
-          <th>Film change, µm</th>
-          <th>Film after, µm</th>
+          <th>Film change, {film.unit}</th>
+          <th>Film after, {film.unit}</th>
           <th>Then waits</th>
         </tr>
       </thead>
@@ -30,8 +32,8 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
                 ? `${when(row.window_opens_at, sheet.zone)} to ${row.window_closes_at ? when(row.window_closes_at, sheet.zone) : "never shuts"}: ${row.window_state.replaceAll("_", " ")}`
                 : ""}
             </td>
-            <td>{row.change_um ? row.change_um.toFixed(1) : ""}</td>
-            <td>{row.film_um !== null ? row.film_um.toFixed(1) : ""}</td>
+            <td>{row.change_um ? film.number(row.change_um, 1) : ""}</td>
+            <td>{row.film_um !== null ? film.number(row.film_um, 1) : ""}</td>
             <td>{row.drying ? `${row.drying.words} ${when(row.drying.reached_at, sheet.zone)} (${duration(row.drying.minutes)})` : ""}</td>
           </tr>
         ))}

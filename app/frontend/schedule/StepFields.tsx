@@ -1,4 +1,5 @@
 import { SelectField, Stepper } from "@/components/Field"
+import { useMeasures } from "@/lib/units"
 import type { Step } from "@/types"
 import { MaterialFields } from "./MaterialFields"
 import type { StepFieldsProps, StepSet } from "./stepProps"
@@ -7,6 +8,7 @@ import { FAR_MILESTONES } from "./words"
 /** Everything a step can be told, by its kind; each change goes to the server at once. */
 export function StepFields(props: StepFieldsProps) {
   const { step, rooms, faces, onSet, error } = props
+  const { temperature } = useMeasures()
   return (
     <div className="step-fields">
       {(step.kind === "coat" || step.kind === "stain") && <MaterialFields {...props} />}
@@ -18,7 +20,7 @@ export function StepFields(props: StepFieldsProps) {
           label="Room"
           value={step.room ?? props.homeRoom}
           error={error("room")}
-          options={rooms.map((room) => [room.name, `${room.name}, ${room.t_c} °C ${room.rh} %`])}
+          options={rooms.map((room) => [room.name, `${room.name}, ${temperature.text(room.t_c)} ${room.rh} %`])}
           onChange={(room) => onSet({ room })}
         />
       )}

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useEffect, useRef } from "react"
 import { LevelMark, Tick } from "@/components/Marks"
 import { clock, parts } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Finding, Operation, Row, Sheet } from "@/types"
 
 type Props = {
@@ -13,6 +14,7 @@ type Props = {
 
 /** Steps in working order: the one listbox of the screen. Up and down walk it; the film profile grows beside it. */
 export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) {
+  const { film } = useMeasures()
   const list = useRef<HTMLUListElement>(null)
   const most = Math.max(40, ...sheet.rows.map((row) => row.film_um ?? 0))
   // biome-ignore lint/correctness/useExhaustiveDependencies: the option to show follows what is selected
@@ -44,7 +46,7 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
         <span>Step</span>
         <span>Starts</span>
         <span className="text-right">film</span>
-        <span className="text-right">after, µm</span>
+        <span className="text-right">after, {film.unit}</span>
       </div>
       <ul ref={list} role="listbox" aria-label="Steps" onKeyDown={walk}>
         {sheet.rows.map((row, index) => (

@@ -1,4 +1,5 @@
 import { clock, day, dayStart } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 
 type Air = { from: number; t_c: number; rh: number; air: string }
 type Props = { line: Air[]; from: number; to: number; now: number; zone: string; name: string }
@@ -12,6 +13,7 @@ const FLOOR = 96
 export function AirDrawing({ line, from, to, now, zone, name }: Props) {
   const x = (minute: number) => ((minute - from) / (to - from)) * WIDTH
   const low = Math.min(...line.map((air) => air.t_c)) - 2
+  const { temperature } = useMeasures()
   const high = Math.max(...line.map((air) => air.t_c)) + 2
   const y = (t: number) => FLOOR - ((t - low) / (high - low)) * (FLOOR - TOP)
   const humid = (rh: number) => FLOOR - (rh / 100) * (FLOOR - TOP)
@@ -27,7 +29,7 @@ export function AirDrawing({ line, from, to, now, zone, name }: Props) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="air-drawing"
       role="img"
-      aria-label={`Air of ${name}: ${nowAir ? `${nowAir.t_c} °C, ${nowAir.rh} % now` : ""}`}
+      aria-label={`Air of ${name}: ${nowAir ? `${temperature.text(nowAir.t_c)}, ${nowAir.rh} % now` : ""}`}
     >
       <path d={`M0 ${FLOOR}H${WIDTH}`} stroke="var(--firm)" />
       {nights.map((start) => (
@@ -45,7 +47,7 @@ export function AirDrawing({ line, from, to, now, zone, name }: Props) {
       <path d={`M${x(now)} ${TOP - 14}V${FLOOR}`} stroke="var(--tape-off)" strokeWidth={2} />
       {nowAir && (
         <text x={Math.min(x(now) + 6, WIDTH - 150)} y={14} className="air-now">
-          {clock(now, zone)} {nowAir.t_c} °C, {nowAir.rh} % RH
+          {clock(now, zone)} {temperature.text(nowAir.t_c)}, {nowAir.rh} % RH
         </text>
       )}
       {line
@@ -54,7 +56,7 @@ export function AirDrawing({ line, from, to, now, zone, name }: Props) {
         .filter(({ room }) => room > 44)
         .map(({ air }) => (
           <text key={air.from} x={Math.max(x(air.from), 0) + 5} y={y(air.t_c) - 5} className="air-tick">
-            {Math.round(air.t_c * 10) / 10} °C
+            {temperature.text(air.t_c)}
           </text>
         ))}
     </svg>

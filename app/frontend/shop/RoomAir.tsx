@@ -1,6 +1,8 @@
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
+import { MeasureField } from "@/components/MeasureField"
 import { Refused, send, sendFile } from "@/lib/api"
+import { useMeasures } from "@/lib/units"
 import type { ErrorSaid, RoomAir as RoomAirData } from "@/types"
 import { AirDrawing } from "./AirDrawing"
 import type { ShopProps } from "./props"
@@ -17,6 +19,7 @@ const number = (text: string) => Number(text.replace(",", "."))
 
 /** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
 export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
+  const { temperature } = useMeasures()
   const [name, setName] = useState(room?.name ?? "")
   const [t_c, setT] = useState(String(room?.t_c ?? 20))
   const [rh, setRh] = useState(String(room?.rh ?? 50))
@@ -89,7 +92,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         />
         {!daily && (
           <>
-            <TextField label="°C" value={t_c} error={at("t_c")} onChange={setT} />
+            <MeasureField label="Air" measure={temperature} value={t_c} error={at("t_c")} onChange={setT} />
             <TextField label="% RH" value={rh} error={at("rh")} onChange={setRh} />
           </>
         )}
@@ -126,7 +129,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             // biome-ignore lint/suspicious/noArrayIndexKey: hours are told apart by their place only
             <li key={index}>
               <TextField label="From" value={hour.at} onChange={(value) => set(index, { at: value })} />
-              <TextField label="°C" value={hour.t_c} onChange={(value) => set(index, { t_c: value })} />
+              <MeasureField label="Air" measure={temperature} value={hour.t_c} onChange={(value) => set(index, { t_c: value })} />
               <TextField label="% RH" value={hour.rh} onChange={(value) => set(index, { rh: value })} />
               <button
                 type="button"

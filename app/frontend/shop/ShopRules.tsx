@@ -1,6 +1,6 @@
 import { useState } from "react"
 import { Refused, send } from "@/lib/api"
-import { RULES, RuleField } from "@/schedule/HouseRules"
+import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
 import type { ShopProps } from "./props"
 
 const SHELLAC = {
@@ -16,7 +16,7 @@ const SHELLAC = {
 /** The shop's own way where finishers disagree; a schedule may say otherwise. */
 export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept: (props: ShopProps) => void }) {
   const [said, setSaid] = useState("")
-  const keep = (rule: string, value: string | number) =>
+  const keep = (rule: string, value: string | number | null) =>
     send<ShopProps>("POST", "/shop/house", { rule, value })
       .then((props) => {
         onKept(props)
@@ -34,7 +34,12 @@ export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept
       )}
       <div className="mt-3 grid gap-4">
         {RULES.map((rule) => (
-          <RuleField key={rule.name} rule={rule} value={String(house[rule.name])} onChange={(value) => void keep(rule.name, value)} />
+          <RuleField
+            key={rule.name}
+            rule={rule}
+            value={String(house[rule.name] ?? "")}
+            onChange={(value) => void keep(rule.name, ruleValue(rule.name, value))}
+          />
         ))}
         <RuleField rule={SHELLAC} value={String(house.shellac_months)} onChange={(value) => void keep("shellac_months", Number(value))} />
       </div>

@@ -1,9 +1,11 @@
 import { usePage } from "@inertiajs/react"
 import { duration, when } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import type { Preview } from "./props"
 
 /** What the trial takes, when it can be judged, and what it will not be able to tell. */
 export function Says({ preview }: { preview: Preview }) {
+  const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const runs = preview.cells.filter((cell) => cell.role === "run").length
   return (
@@ -21,7 +23,7 @@ export function Says({ preview }: { preview: Preview }) {
                 : ""}
           </dd>
           <dt>Timber</dt>
-          <dd>{preview.timber_m2.toFixed(2)} m²</dd>
+          <dd>{area.text(preview.timber_m2, 1)}</dd>
           {preview.amounts.map((amount) => (
             <div key={amount.product} className="contents">
               <dt>{amount.name}</dt>
@@ -35,7 +37,8 @@ export function Says({ preview }: { preview: Preview }) {
         <dl className="says">
           <dt>Hands</dt>
           <dd>
-            {duration(preview.hands_min)} in {preview.passes} passes, tape moved {preview.mask_moves} times
+            {duration(preview.hands_min)} in {preview.passes} {preview.passes === 1 ? "pass" : "passes"}, tape moved {preview.mask_moves}{" "}
+            times
           </dd>
           <dt>Done</dt>
           <dd>{preview.ready_at ? when(preview.ready_at, zone) : "no date"}</dd>

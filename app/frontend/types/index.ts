@@ -13,8 +13,8 @@ export type Operation =
   | { op: "change_step"; id: string; set: { [K in keyof Step]?: Step[K] | null } }
   | { op: "split_coats"; id: string; keep: number; new_id?: string }
   | { op: "pin"; id: string; coat: number; start: string | null; person?: string | null; faces?: string[] }
-  | { op: "place"; set: { room?: string | null; dry_room?: string | null; support?: "flat" | "points" | "hung" | null } }
-  | { op: "house"; set: Record<string, string> }
+  | { op: "place"; set: { room?: string | null; dry_room?: string | null; support?: ScheduleDocument["support"] | null } }
+  | { op: "house"; set: Record<string, string | number | null> }
   | { op: "all"; operations: Operation[] }
 
 export type Choice = { id: number; name: string; wood: string; client: string }

@@ -49,7 +49,9 @@ module RandomShops
   # pins, one gun, faces that take longer than a day, so many coats a day, films to be levelled after a night, and people who are there for an hour.
   def random_trouble(random)
     shop = random_workshop(random, most: 3, steps: 2..6)
-    shop["rooms"] << { "id" => "loft", "uses" => [ "dry" ], "rack_places" => [ nil, 7, 14 ].sample(random: random), "climate" => [ { "t_c" => random.rand(12..24), "rh" => 50, "air" => "ordinary" } ] }
+    shop["rooms"] << { "id" => "loft", "uses" => [ "dry" ], "rack_places" => [ nil, 14 ].sample(random: random), "climate" => [ { "t_c" => random.rand(12..24), "rh" => 50, "air" => "ordinary" } ] }
+    warm = [ { "t_c" => random.rand(16..24), "rh" => 50, "air" => "ordinary" } ]
+    shop["rooms"] = shop["rooms"].map { |room| room.merge("rack_places" => room["rack_places"] && 14, "climate" => warm).except("daily") } unless random.rand(4).zero?
     rooms = shop["rooms"].map { |room| room["id"] }
     pieces = shop["pieces"].map { |piece| troubled(random, piece, rooms, shop["now"]) }
     people = shop["people"].map { |person| random.rand(4).zero? ? person.merge("week" => person["week"].transform_values { [ %w[08:00 09:00], %w[15:00 16:30] ] }) : person }
@@ -63,12 +65,12 @@ module RandomShops
       step = step.merge("dry_room" => rooms.sample(random: random)) if %w[coat stain].include?(step["kind"]) && random.rand(2).zero?
       step = step.merge("faces" => [ piece["faces"].sample(random: random)["id"] ]) if %w[sand level].include?(step["kind"]) && random.rand(2).zero?
       step = step.merge("while_soft" => true) if step["kind"] == "level" && random.rand(3).zero?
-      step = step.merge("coats_a_day" => random.rand(1..2)) if step["kind"] == "coat" && random.rand(4).zero?
+      step = step.merge("coats_a_day" => random.rand(1..2)) if step["kind"] == "coat" && !step["one_batch"] && random.rand(4).zero?
       step["kind"] == "coat" && random.rand(6).zero? ? step.merge("pins" => [ { "coat" => 1, "start" => (Time.parse(now) + random.rand(1..9) * 86_400).strftime("%FT#{format("%02d", random.rand(8..15))}:00+01:00") } ]) : step
     end
     faces = piece["faces"].map { |face| random.rand(10).zero? ? face.merge("area_m2" => random.rand(14..28)) : face }
     document = piece["schedule"].merge("steps" => steps, "house" => { "scuff" => %w[none always].sample(random: random) })
-    piece.merge("faces" => faces, "count" => random.rand(5).zero? ? random.rand(8..17) : piece["count"], "schedule" => random.rand(3).zero? ? document.except("support") : document)
+    piece.merge("faces" => faces, "count" => random.rand(5).zero? ? random.rand(8..14) : piece["count"], "schedule" => random.rand(3).zero? ? document.except("support") : document)
   end
 
   def random_piece(random, id, count = 2..8)

@@ -3,6 +3,7 @@ import { LevelMark } from "@/components/Marks"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
+import { useMeasures } from "@/lib/units"
 import { changeJob, type JobFacts, JobPanel } from "@/shop/JobPanel"
 import type { Piece } from "@/types"
 
@@ -19,6 +20,7 @@ type Closed = { id: number; client: string; pieces: string[]; closed_at: number 
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
 export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Closed[] }) {
+  const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   return (
     <Shell>
@@ -72,7 +74,8 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                   <Slab piece={piece} />
                   <span className="head">{piece.name}</span>
                   <span className="sub">
-                    {piece.count} off, {piece.wood}, {piece.area_m2} m²{piece.look ? `, ${piece.look}` : ""}
+                    {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
+                    {piece.look ? `, ${piece.look}` : ""}
                   </span>
                   <span className="piece-ready">
                     {piece.aside
@@ -87,7 +90,7 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                     <span className="sub small">{piece.aside.split(" Accepted:")[0]}</span>
                   ) : (
                     <span className="sub small flex items-center gap-2">
-                      {piece.done} of {piece.passes} passes done
+                      {piece.done} of {piece.passes} {piece.passes === 1 ? "pass" : "passes"} done
                       {["stop", "caution"].map((level) => (piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null))}
                     </span>
                   )}

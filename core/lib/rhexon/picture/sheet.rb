@@ -17,6 +17,8 @@ module Rhexon
       def people = plan.shop.people.map(&:id)
       # @return [Array<Hash>] guns and other tools: "id", "for"
       def tools = plan.shop.tools
+      # How the piece lies unless its schedule says otherwise.
+      def support = Planning::Turns.usual(piece)
       def goal = plan.shop.goal
       def document = piece.schedule
       def due = piece.due

@@ -2,7 +2,9 @@ module Rhexon
   module Planning
     # The plan as rhexon-plan/1: instants ISO 8601 with the shop's offset, rates so that anybody can integrate.
     class Report
-      def initialize(plan)
+      # @param changes [Boolean] replan what would give a piece without a date one
+      def initialize(plan, changes: true)
+        @changes = changes
         @plan = plan
         @shop = plan.shop
         @zone = plan.shop.zone
@@ -113,7 +115,7 @@ module Rhexon
 
         piece, first = blocked.first
         alike = blocked.each_value.select { |block| block.constraint == first.constraint }
-        { "constraint" => first.constraint, "passes" => alike.map(&:pass), "changes" => changes(piece), "also" => (blocked.values - alike).map { |block| { "constraint" => block.constraint, "passes" => [ block.pass ] } } }
+        { "constraint" => first.constraint, "passes" => alike.map(&:pass), "changes" => @changes ? changes(piece) : [], "also" => (blocked.values - alike).map { |block| { "constraint" => block.constraint, "passes" => [ block.pass ] } } }
       end
 
       # The smallest changes that would do, each with its date.

@@ -14,7 +14,7 @@ module Rhexon
       Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs, :faces)
 
       attr_reader :shop, :drier, :passes, :queues, :logged, :people, :hours, :piece_of, :first, :last, :setup, :work, :hands, :each_min, :count, :kind, :crew, :tools, :waits, :unders, :mates,
-                  :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room, :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal
+                  :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room, :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal, :out_of_reach
 
       # @param shop [Planning::Shop]
       # @param queues [Hash{String=>Array<Planning::Pass>}] piece id => passes in document order
@@ -26,6 +26,7 @@ module Rhexon
         @drier = drier
         @logged = logged
         @horizon = shop.horizon
+        @out_of_reach = {}
         @passes = queues.values.flatten(1)
         @people = shop.people
         @hours = @people.map { |person| Hours.new(person.calendar, shop.now, @horizon) }

@@ -22,12 +22,21 @@ module Rhexon
       def members(block) = block.first..block.last
 
       # @return [Array<Spot>]
+      # @raise [Construct::Blocked] also when a build before did not catch it in all the days that are looked at
       def caught(block)
-        return caught_by(nil, block) || raise(Construct::Blocked.new(:hard_window, block.last)) unless block.watched
+        raise Construct::Blocked.new(:hard_window, block.last) if @m.out_of_reach[block.first]
 
+        spots = block.watched ? by_one(block) : caught_by(nil, block)
+        return spots if spots
+
+        @m.out_of_reach[block.first] = true unless @relaxed || members(block).any? { |index| @reserved.key?(index) }
+        raise Construct::Blocked.new(:hard_window, block.last)
+      end
+
+      def by_one(block)
         working = members(block).reject { |index| @m.kind[index] == :wait }
         crew = working.map { |index| @reserved.key?(index) ? [ @reserved[index].who ] : @m.crew[index] }.reduce(:&)
-        crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] } or raise Construct::Blocked.new(:hard_window, block.last)
+        crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] }
       end
 
       # Films under the block whose own windows were lost are scuffed before it begins, and not so long before that the scuff grows old.
