@@ -61,7 +61,11 @@ export function Detail(props: Props) {
       <header className="detail-head">
         <h2 className="panel-title">{row.words}</h2>
         <p className="sub">
-          {item ? `${item.name}, ${step.method ? METHODS[step.method] : ""}` : row.inserted ? "inserted by the plan" : ""}
+          {item
+            ? [item.name, step.method ? METHODS[step.method] : "", row.pattern].filter(Boolean).join(", ")
+            : row.inserted
+              ? "inserted by the plan"
+              : ""}
         </p>
         <p className="detail-when">
           {when(row.work_start, sheet.zone)}

@@ -51,6 +51,29 @@ class LooksTest < CoreTest
     assert_equal labs(dye(strength_percent: 50)).last, labs(dye(thinning: { "percent" => 50, "of" => "total" })).last
   end
 
+  # Uptake g (0.12 + 0.88 exp(-d / 6)): a half-pound coat of 2.5 µm 0.70, two 2-lb coats of 15 µm 0.19.
+  def test_uptake_falls_smoothly_with_the_sealer
+    share = lambda do |um|
+      film = looks(coat("s1", product: "seal", method: "brush", wet_um: um / 0.18, role: "seal"), dye)
+      film.stages
+      film.send(:sealed, Rhexon::Reference.table("colour").fetch("uptake"))
+    end
+    assert_in_delta 0.70, share.(2.5), 0.005
+    assert_in_delta 0.19, share.(15.0), 0.005
+    assert_in_delta 0.12, share.(90.0), 0.001
+  end
+
+  # More sealer never takes colour deeper: under the same clear coats L* rises with it, and a weak sealer is not darker than none before they are on either.
+  def test_more_sealer_never_looks_darker
+    [ "elm", "sycamore", "walnut" ].each do |species|
+      sealed = [ 0, 1, 2, 3, 5, 8, 15, 30 ].map { |um| [ (coat("s1", product: "seal", method: "brush", wet_um: um / 0.18, role: "seal") if um.positive?), dye ].compact }
+      coated = sealed.map { |steps| labs(*steps, coat("s3", product: "w80", coats: 2), wood: wood(species)).last[0] }
+      assert_equal coated.sort, coated, "#{species} under clear"
+      weak = sealed.first(6).map { |steps| labs(*steps, wood: wood(species)).last[0] }
+      assert_equal weak.sort, weak, "#{species} as it dries"
+    end
+  end
+
   def test_the_wood_limits_what_more_dye_can_do
     stages = looks(*Array.new(12) { |index| dye("s#{index}", strength_percent: 400) }, wood: wood("walnut", "dark")).stages
     assert_match(/hardly moves it: the wood limits this/, stages.last.notes.join)

@@ -135,4 +135,19 @@ class BeliefTest < CoreTest
     second = plan(piece(document(coat("s1", coats: 2))), quantile: 0.9, coat_sd: 0.25).placements.last.window
     assert_equal 522, second.closes_at - at("2026-11-23T07:43+01:00")
   end
+
+  # Handle is 24 h on hardwax oil; dry "just then" after 72 h: x = ln 3, m = 0.662 · 1.0986 = 0.727, 2.07 times the sheet, by the update of one exact look. The ledger says so.
+  def test_the_ledger_says_what_moved_a_wait
+    oil = { "id" => "oil", "class" => "hardwax_oil" }
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" }, { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "handle", "answer" => "dry", "exact" => true, "at" => "2026-11-23T07:43+01:00" } ]
+    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), log: log, now: "2026-11-23T08:00+01:00", products: PRODUCTS + [ oil ]))
+    taught = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
+    assert_in_delta 0.662 * Math.log(3), taught.first["m"], 0.001
+    made = plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ], beliefs: taught)
+    assert_equal "2.07 x the sheet (1 coat logged; last dry after 3 d 0 h 00, just then)", Rhexon::Picture::Sheet.new(made, "top").rows.first.drying.shop
+    late = Rhexon::Drying::Learning.taught([ Rhexon::Drying::Learning::Observation.new(product: "oil", mechanism: "oxidative", phase: "hard", from: nil, to: 1.0, exact: false, at: 0, after: 4000) ])
+    assert_match(/one look, which says little/, plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ], beliefs: late).shop.beliefs.words(Rhexon::Materials::Product.read(oil), "hard"))
+    kin = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85))), products: PRODUCTS + [ oil ], beliefs: taught).shop
+    assert_match(/half of what other oxidative materials showed/, kin.beliefs.words(kin.products["varnish"], "hard"))
+  end
 end

@@ -37,6 +37,23 @@ class LinesTest < CoreTest
     assert_equal [ { "g" => 2267.96185, "price" => 149 } ], Lines.read({ "packs" => "5 lb 149" })["packs"]
   end
 
+  # "Under waterborne 2 h, under solvent films 24 h", and the times of padding.
+  def test_waits_by_what_goes_over_and_times_by_method
+    read = Lines.read({ "waits_under_min" => "waterborne: 120, Oil varnish: 720; solvent: 1440", "milestones_by_method_min" => "padded: recoat opens 2, sand 10; sprayed: touch 4" })
+    assert_equal({ "waterborne" => 120, "oil_varnish" => 720, "solvent" => 1440 }, read["waits_under_min"])
+    assert_equal({ "pad" => { "recoat_opens" => 2, "sand" => 10 }, "spray" => { "touch" => 4 } }, read["milestones_by_method_min"])
+    written = Lines.new(Rhexon::Materials::Product.read(RECORD.merge(read))).written
+    assert_equal "waterborne: 120, oil varnish: 720, solvent: 1440", written["waits_under_min"]
+    assert_equal read, Lines.read(written.slice("waits_under_min", "milestones_by_method_min"))
+    assert_match(/Known are shellac, lacquer/, refusal { Lines.read({ "waits_under_min" => "paint: 20" }) }.message)
+    assert_match(/a milestone and minutes/, refusal { Lines.read({ "milestones_by_method_min" => "padded: soon 2" }) }.message)
+    assert_match(/a method and its times/, refusal { Lines.read({ "milestones_by_method_min" => "dipped: touch 2" }) }.message)
+  end
+
+  def test_a_comma_that_can_be_both_is_asked
+    assert_match(/1.500 or 1500/, refusal { Lines.read({ "density_g_per_ml" => "1,500" }) }.message)
+  end
+
   def test_what_is_not_understood_is_refused_with_the_line_and_what_is_accepted
     { "density_g_per_ml" => [ "0", /Density: "0".*more than 0, at most 5/ ], "sheen_gu" => [ "shiny", /a number GU, 0 or more/ ], "thinning_range_percent" => [ "much", /0 to 10/ ], "packs" => [ "a bucket", /packs with their price/ ],
       "mix" => [ "h12", /its parts/ ], "efflux" => [ "42", /pairs such as/ ], "waxy" => [ "perhaps", /yes or no/ ], "thinning_of" => [ "half", /base or total/ ] }.each do |path, (text, sentence)|

@@ -14,6 +14,26 @@ class CalendarTest < CoreTest
     assert_match(/not a time/, refusal { at("soon") }.message)
   end
 
+  def test_offsets_that_no_zone_has_are_refused
+    [ "2026-11-23T07:40+99:99", "2026-11-23T07:40+14:60", "2026-11-23T07:40+15:00" ].each { |text| assert_match(/not a time/, refusal { at(text) }.message, text) }
+    assert_equal at("2026-11-22T17:40Z"), at("2026-11-23T07:40+14:00")
+  end
+
+  # A clock time that a change skips is the first minute after it, whether half an hour (Lord Howe), an hour, two hours (Troll) or a whole day (Apia in 2011) is left out.
+  def test_skipped_clock_times_of_any_length
+    { "Europe/Berlin" => [ "2026-03-29", "02:30", "2026-03-29T03:00+02:00" ], "Australia/Lord_Howe" => [ "2026-10-04", "02:10", "2026-10-04T02:30+11:00" ],
+      "Antarctica/Troll" => [ "2026-03-29", "02:30", "2026-03-29T03:00+02:00" ], "Pacific/Apia" => [ "2011-12-30", "10:00", "2011-12-31T00:00+14:00" ] }.each do |name, (date, clock, expected)|
+      found = Rhexon::Planning::Zone.new(name)
+      assert_equal expected, found.iso(found.at(Date.iso8601(date), clock)), name
+    end
+  end
+
+  # Days of 23 and of 25 hours end at midnight.
+  def test_the_end_of_a_day_on_which_the_clocks_change
+    assert_equal at("2026-03-30T00:00+02:00"), zone.end_of_day(at("2026-03-29T00:30+01:00"))
+    assert_equal at("2026-10-26T00:00+01:00"), zone.end_of_day(at("2026-10-25T00:30+02:00"))
+  end
+
   def test_an_unknown_zone_is_refused
     assert_match(/Tarn\/Yard is not known/, refusal { Rhexon::Planning::Zone.new("Tarn/Yard") }.message)
   end

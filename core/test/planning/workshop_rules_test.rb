@@ -96,7 +96,14 @@ class WorkshopRulesTest < CoreTest
     second = plan(*pieces, rooms: rooms.call(4)).placements.last
     assert_equal [ "rack", at("2026-11-23T11:40+01:00") ], [ second.because, second.hands_start ]
     assert_operator plan(*pieces, rooms: rooms.call(6)).placements.last.hands_start, :<, at("2026-11-23T09:00+01:00")
-    assert_equal "rack", plan(*pieces, rooms: rooms.call(2)).to_h["infeasible"]["constraint"]
+    lots = plan(*pieces, rooms: rooms.call(2)).of_piece("a")
+    assert_equal [ 0..1, 2..2 ], lots.map { |found| found.pass.range }, "more pieces than places are laid in lots"
+    assert_operator lots.last.work_start, :>=, lots.first.work_end + 240
+    none = plan(*pieces, rooms: rooms.call(0) + [ { "id" => "loft", **BENCH } ])
+    assert_equal "rack", none.to_h["infeasible"]["constraint"]
+    finding = findings(none, "time.due", "a").first
+    mended = none.with_schedule("a", Rhexon::Schedule::Edit.apply(none.piece("a").schedule, finding.remedies.first.operation))
+    assert mended.build.ready["a"], finding.remedies.first.label
   end
 
   # --- faces

@@ -198,10 +198,12 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
   )
 }
 
-const WIDE = ["mix", "steps", "packs", "pairs", "text"]
+const WIDE = ["mix", "steps", "packs", "pairs", "waits", "methods", "text"]
 const HINT: Record<string, string> = {
   range: "0 to 10",
   pairs: "0: 42, 5: 31",
+  waits: "waterborne: 120, solvent: 1440",
+  methods: "padded: recoat opens 2, sand 10",
   packs: "1000 ml 34.50; 5 l 149",
   mix: "code 10 volume 8 to 12",
   steps: "hardener: Stir, 2 min; Rest, 10 min",

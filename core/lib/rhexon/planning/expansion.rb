@@ -69,7 +69,7 @@ module Rhexon
                         kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
                         sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size), setup_min: gear("setup_min", step),
                         cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
-                        room: room, dry_room: step["dry_room"] || @piece.schedule["dry_room"] || room, pauses: %w[sand level raise_grain].include?(step["kind"]),
+                        room: room, dry_room: dry_room(step), pauses: %w[sand level raise_grain].include?(step["kind"]),
                         dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
                         inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [], after_day: after_day(step, coat, turn.faces, range))
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?

@@ -5,7 +5,7 @@ module Rhexon
     module Handwork
       private
 
-      # A coat longer than every open interval is split into parts of whole pieces. Each names its pieces, so that what is logged of one stays its own
+      # A coat longer than every open interval, or of more pieces than lie on the rack, is split into parts of whole pieces. Each names its pieces, so that what is logged of one stays its own
       # whatever the hours are later; the pieces that are left are divided anew.
       # @return [Array<Array(Range, String)>] pieces, and how the key names them; nil for all of them
       def parts(step, coat, faces)
@@ -23,14 +23,14 @@ module Rhexon
         (fixed + open.map { |range| [ range, "pieces#{range.begin + 1}-#{range.end + 1}" ] }).sort_by { |range, _| range.begin }
       end
 
-      # @return [Array<Range>] as many pieces each as fit into the longest open interval
+      # @return [Array<Range>] as many pieces each as fit into the longest open interval and on the rack
       def slices(step, faces, pieces)
         room = longest(step) - gear("setup_min", step) - gear("cleanup_min", step)
         each = each_min(step, faces, @piece.count)
-        return [ pieces.first..pieces.last ] if each * pieces.size <= room || each > room
-
-        share = (pieces.size / (pieces.size * each / room.to_f).ceil.to_f).ceil
-        pieces.each_slice(share).map { |slice| slice.first..slice.last }
+        lots = each > room ? 1 : [ (pieces.size * each / room.to_f).ceil, 1 ].max
+        places = @shop.rooms[dry_room(step)]&.rack_places.to_i
+        lots = [ lots, (pieces.size / places.to_f).ceil ].max if places.positive?
+        pieces.each_slice((pieces.size / lots.to_f).ceil).map { |slice| slice.first..slice.last }
       end
 
       # What cannot be wiped off in time as a whole is laid and wiped in turn. Each place waits for its own wiping: with L minutes of laying, W of wiping and a pause
@@ -40,10 +40,11 @@ module Rhexon
         return unless step["wipe_off"]
 
         laying, wiping = laying_min(step, faces), wiping_min(faces)
-        earliest, latest = wipe_window(step)
-        return if latest.nil? || earliest >= latest || longest_wait(laying * count, wiping * count, earliest) + Calendar::GRID <= latest
+        windows = wipe_windows(step)
+        # A wiping of its own waits until the last place opens, and begins on the grid.
+        return if windows.all? { |earliest, latest| [ laying, wiping ].max * count + earliest + Calendar::GRID <= latest }
 
-        fits = ->(share) { longest_wait(laying * share, wiping * share, earliest) <= latest }
+        fits = ->(share) { windows.all? { |earliest, latest| longest_wait(laying * share, wiping * share, earliest) <= latest } }
         share = fits.(1) ? (1..count).reverse_each.find { |pieces| fits.(pieces) } : 1.0 / ((2..MOST_SECTIONS).find { |turns| fits.(1.0 / turns) } || MOST_SECTIONS)
         (count / share.to_f).ceil
       end
@@ -55,14 +56,15 @@ module Rhexon
       # Until the place that is reached soonest opens.
       def pause(laying, wiping, earliest) = [ earliest - [ laying, wiping ].min, 0.0 ].max
 
-      # @return [Array(Float, Float)] earliest and latest, minutes in the air of the days to come: the earliest where it is slowest, the latest where it is fastest
-      def wipe_window(step)
+      # In each air of the days to come in which it can be wiped off at all.
+      # @return [Array<Array(Float, Float)>] earliest and latest, minutes; empty: no limit, or none can be kept
+      def wipe_windows(step)
         product = @shop.products.fetch(step["product"])
         earliest, latest = %w[wipe_off_earliest wipe_off_latest].map { |name| product.milestone(name, step["method"])&.value }
-        return [ 0.0, nil ] unless latest
+        return [] unless latest
 
-        slow, fast = week_of_air(room(step)).map { |climate| Drying::Rate.factors(product, "early", climate).rate }.minmax
-        [ earliest.to_f / [ slow, 0.1 ].max, latest / [ fast, 1.0 ].max ]
+        rates = week_of_air(room(step)).uniq.map { |climate| Drying::Rate.factors(product, "early", climate).rate }
+        rates.select(&:positive?).map { |rate| [ earliest.to_f / rate, latest / [ rate, 1.0 ].max ] }.select { |opens, shuts| opens < shuts }
       end
 
       def laying_min(step, faces) = @piece.area_m2(faces) / rate_m2_per_h(step) * 60.0
@@ -77,6 +79,9 @@ module Rhexon
       def skill(step) = step["skill"] || (step["method"] if hands.fetch("skilled_methods").include?(step["method"]))
 
       def tools(step) = step["tool"] ? [ step["tool"] ] : @shop.tools.select { |tool| step["method"] && tool["for"] == step["method"] && !tool["away"] }.map { |tool| tool["id"] }
+
+      # Where its film dries.
+      def dry_room(step) = step["dry_room"] || @piece.schedule["dry_room"] || room(step)
 
       # Where the shop has a room for it, unless the step or the schedule names one.
       def room(step)
@@ -100,9 +105,18 @@ module Rhexon
         when "wait" then 0
         when "coat", "stain" then minutes(laying_min(step, faces))
         when "sand" then minutes(area * abrasion("sand") * step["grits"].size)
-        when "level" then minutes(step["aim"] == "rub_out" ? area * abrasion("rub_out") * step["grits"].size : area * abrasion("level"))
+        when "level" then minutes(levelling_min(step, area))
         when "raise_grain" then minutes(area * abrasion("raise_grain"))
         when "look" then minutes(hands.fetch("look_min"))
+        end
+      end
+
+      # A denib or scuff is a rubbing, a rub-out goes grit by grit.
+      def levelling_min(step, area)
+        case step["aim"]
+        when "rub_out" then area * abrasion("rub_out") * step["grits"].size
+        when "between" then area * abrasion("level")
+        else area * abrasion("scuff")
         end
       end
 
@@ -110,7 +124,8 @@ module Rhexon
       def in_sections(step, faces, count)
         turns = sections(step, faces, count)
         laying, wiping = laying_min(step, faces) * count, wiping_min(faces) * count
-        minutes((laying + wiping + turns * pause(laying / turns, wiping / turns, wipe_window(step).first)) / count)
+        pauses = turns * wipe_windows(step).map { |earliest, _| pause(laying / turns, wiping / turns, earliest) }.max
+        minutes((laying + wiping + pauses) / count)
       end
 
       def minutes(exact) = [ (exact - 1e-9).ceil, 1 ].max

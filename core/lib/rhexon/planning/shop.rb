@@ -65,7 +65,7 @@ module Rhexon
       # What passes take from the shop beside their own piece.
       # @return [Array]
       def setting
-        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |found| [ found.hash, found ].freeze }
+        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |found| [ found.hash, found ].freeze }
       end
 
       # Which air, and from which day on.

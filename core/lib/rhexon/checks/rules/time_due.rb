@@ -23,7 +23,7 @@ module Rhexon
           found = context.plan.build.blocked[context.piece.id] or return []
           why = WHY.fetch(found.constraint)
           step = Schedule::Document.step(context.document, found.pass.split("/")[1])
-          remedies = [ without_window(context, step, found.constraint), *(shares(context) if found.constraint == "hard_window") ].compact
+          remedies = [ without_window(context, step, found.constraint), *(shares(context) if found.constraint == "hard_window"), *(elsewhere(context) if found.constraint == "rack") ].compact
           sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}#{figures(context, step) if found.constraint == "hard_window"}."
           finding = context.finding(step["wipe_off"] && found.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop", "No date can be given", sentence, figures: { constraint: found.constraint }, remedies: remedies)
           [ finding.tap { |named| named.step = step["id"] } ]
@@ -49,6 +49,16 @@ module Rhexon
         def opening(context, need)
           now = context.shop.now
           context.plan.drier.opening(context.plan.model.passes[need.pass], need.milestone, need.pair)&.at(now)&.-(now)
+        end
+
+        # Rooms in which the work can dry: shown where a date comes of it.
+        def elsewhere(context)
+          laid = context.document["steps"].select { |step| %w[stain coat].include?(step["kind"]) }
+          context.shop.rooms.each_value.reject { |room| room.rack_places&.zero? }.filter_map do |room|
+            operation = { "op" => "all", "operations" => laid.map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "dry_room" => room.id } } } }
+            ready = context.plan.with_schedule(context.piece.id, Schedule::Edit.apply(context.document, operation)).build.ready[context.piece.id]
+            context.remedy("Let it dry in the #{room.id}: ready #{context.clock(ready)}", operation) if ready
+          end
         end
 
         # Hardener at either end of its range, where the sheet gives pot life and cure there: shown where a date comes of it.
