@@ -8,7 +8,7 @@ class SmallSums
   RATIO = /\A\s*([\d.,]+)\s*(?:g)?\s*:\s*([\d.,]+)\s*(?:ml)?\s*\z/i
 
   # Where the core names a place that the page calls otherwise.
-  FIELDS = { "spirit/water_percent" => "water" }.freeze
+  FIELDS = { "spirit/water_percent" => "water", "grits" => "grit" }.freeze
 
   # @param sum [String]
   # @param fields [Hash{String=>String}] as typed

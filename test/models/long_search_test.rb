@@ -19,7 +19,7 @@ class LongSearchTest < ActiveSupport::TestCase
     Plan.accept_starts!(found.digest, found.starts)
     kept = ShopFloor.new.plan
     assert_operator (kept.build.goal <=> quick.goal), :<=, 0
-    assert_equal found.ready_at, kept.build.ready.values.max
+    assert_operator kept.build.ready.values.max, :<=, found.ready_at, "kept, or improved once more"
   end
 
   test "the same shop is searched once, another shop anew, and a search can be stopped" do

@@ -33,8 +33,19 @@ class SmallSumsTest < ActiveSupport::TestCase
     assert_match(/rubbing grades/, error.message)
   end
 
+  # 2 oz of flake are 56.7 g: at 2 lb in 236.6 ml of spirit. A jar of 9 oz of a 2 lb cut: 0.2396 g and 0.789 g in 1.2179 ml, 0.8447 g/ml, 302 ml.
+  test "a weight is the flake there is, or the jar on the scale" do
+    assert_in_delta 56.699, answer("make_cut", amount: "2 oz", cut: "2")[:flake_g], 0.001
+    assert_in_delta 236.6, answer("make_cut", amount: "2 oz", cut: "2")[:spirit_ml], 0.1
+    assert_in_delta 302.1, answer("thin_cut", stock: "2 lb", amount: "9 oz", to: "1 lb")[:stock_ml], 0.3
+  end
+
+  test "a comma that can be both is asked" do
+    assert_match(/1.500 or 1500/, assert_raises(Rhexon::Refusal) { answer("make_cut", amount: "1,500 ml", cut: "2") }.message)
+  end
+
   test "what is not understood names its field" do
-    { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2oz", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
+    { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2 furlongs", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
       "spread" => [ { film: "0", method: "brush" }, "film" ] }.each do |sum, (fields, where)|
       assert_equal where, assert_raises(Rhexon::Refusal, sum) { answer(sum, **fields) }.where
     end

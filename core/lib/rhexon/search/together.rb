@@ -44,7 +44,7 @@ module Rhexon
       def after_scuffs(block, spots)
         piece = @m.piece_of[block.first]
         free = @t.ends[piece]
-        SCUFF_TRIES.times do |attempt|
+        SCUFF_TRIES.times do
           lost = members(block).zip(spots).select { |index, spot| to_scuff?(block, index, spot) }.map(&:first)
           return spots if lost.empty?
 
