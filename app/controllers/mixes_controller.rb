@@ -57,7 +57,7 @@ class MixesController < ApplicationController
   # The same per cent of the base and of the total, side by side.
   def both_conventions(sheet)
     percent = body.dig("thinning", "percent")
-    percent && %w[base total].to_h { |of| [ of, Rhexon::Mixing::Thinning.thinner_ml(sheet.millilitres.first, percent, of: of).round ] }
+    percent && %w[base total].select { |of| of == "base" || percent < 100 }.to_h { |of| [ of, Rhexon::Mixing::Thinning.thinner_ml(sheet.millilitres.first, percent, of: of).round ] }
   end
 
   def mix = @mix ||= Mix.find(params[:mix_id] || params[:id])

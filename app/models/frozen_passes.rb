@@ -2,6 +2,7 @@
 class FrozenPasses
   def initialize(piece, document)
     @document = document
+    @usual = Rhexon::Planning::Turns.usual(Rhexon::Planning::Piece.new(faces: piece.faces.to_h { |face| [ face.name, face.to_core ] }, use: piece.use))
     @logged = Entry.standing_passes(piece).map { |key| key.sub(%r{/scuff\d*\z}, "").split("/") }.map { |_, step, coat| [ step, coat.to_i ] }.uniq
   end
 
@@ -25,7 +26,7 @@ class FrozenPasses
     raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
   end
 
-  def support(document) = (document["support"] if document.is_a?(Hash)) || "flat"
+  def support(document) = (document["support"] if document.is_a?(Hash)) || @usual
 
   def unchanged!(step_id, coat, after)
     before = step(@document, step_id) or return

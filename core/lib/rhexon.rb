@@ -29,7 +29,7 @@ module Rhexon
   room :Search, "search", Hours: "hours", Always: "hours", Lane: "lane", Spans: "spans", Rack: "rack", Floor: "floor", Model: "model", Blocks: "blocks", Trial: "trial", Spot: "spot", Placing: "placing", Settling: "settling",
                           Scuffing: "scuffing", Together: "together", Construct: "construct", Goal: "goal", Bound: "bound", Latest: "latest", Repair: "repair", Swap: "swap", Later: "later", Improve: "improve", Orders: "orders", Unfold: "unfold"
   room :Chance, "chance", Draws: "draws", Weather: "weather", Course: "course", Sampling: "sampling", Rank: "rank", Outlook: "outlook"
-  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Course: "course", Laid: "course", Alternatives: "alternatives", Catalogue: "catalogue"
+  room :Checks, "checks", Finding: "finding", Remedy: "remedy", Context: "context", Course: "course", Laid: "course", Alternatives: "alternatives", NoDate: "no_date", Catalogue: "catalogue"
   room :Picture, "picture", Section: "section", Strip: "strip", Sheet: "sheet", Row: "row", Mix: "mix", AirLine: "air_line", Bench: "bench", ShopPlan: "shop_plan", Growth: "growth"
   room :Faults, "faults", Fault: "fault", Mending: "mending", Log: "log"
   room :Areas, "areas", WetEdge: "wet_edge", Sections: "sections"

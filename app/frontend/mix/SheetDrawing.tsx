@@ -9,7 +9,7 @@ export type Sheet = {
   estimate: boolean
   limiting: string | null
   shares: Record<string, { base_volume: number; base_mass: number; total_volume: number; total_mass: number }>
-  thinner_ml: { base: number; total: number } | null
+  thinner_ml: { base: number; total?: number } | null
   raw_materials: { name: string; mass_percent: number }[]
 }
 
@@ -80,7 +80,7 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
         {volume(sheet.total_ml, system)}, {mass(sheet.total_g, system, 0.1)} in all.
         {sheet.raw_materials.length > sheet.pours.length &&
           ` Raw materials by mass: ${sheet.raw_materials.map((raw) => `${raw.name} ${raw.mass_percent.toFixed(1)} %`).join(", ")}.`}
-        {sheet.thinner_ml &&
+        {sheet.thinner_ml?.total !== undefined &&
           ` The same per cent is ${volume(sheet.thinner_ml.base, system)} of the base or ${volume(sheet.thinner_ml.total, system)} of the total: make sure which one the sheet means.`}
         {sheet.too_small && (
           <span className="caution-text">

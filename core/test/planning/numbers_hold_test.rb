@@ -193,6 +193,14 @@ class NumbersHoldTest < CoreTest
     end
   end
 
+  # Keys from before that only number the parts: they keep the pieces that the same hours gave them.
+  def test_a_part_that_is_only_numbered_is_still_known
+    log = [ { "kind" => "done", "pass" => "top/s1/1/show/part2", "at" => "2026-11-23T14:00+01:00" } ]
+    made = plan(piece(document(coat("s1")), count: 20, area_m2: 15.0), log: log, now: "2026-11-23T15:00+01:00")
+    assert_equal({ "top/s1/1/show/pieces1-10" => "planned", "top/s1/1/show/part2" => "done" }, made.placements.to_h { |found| [ found.pass.key, found.status ] })
+    assert_equal (0..19).to_a, made.placements.flat_map { |found| found.pass.range.to_a }.sort
+  end
+
   # Places for 14: the seven of part 1 lie there while part 2 is laid.
   def test_part_two_leaves_part_one_on_the_rack
     rooms = [ { "id" => "bench", "rack_places" => 14, "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ]

@@ -71,7 +71,7 @@ module Rhexon
       end
 
       CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air", "hours" => "nobody who may do it is there long enough at a time",
-                      "rack" => "there are more pieces than places on the rack", "hard_window" => "its window is shorter than what has to happen in it", "search" => "no place was found for it" }.freeze
+                      "rack" => "the rack of the room it is to dry in has no places", "hard_window" => "its window is shorter than what has to happen in it", "search" => "no place was found for it" }.freeze
 
       private
 

@@ -63,6 +63,10 @@ module Rhexon
         when "coats" then "#{value} #{value == 1 ? "coat" : "coats"}"
         when "product" then names.fetch(value, value)
         when "method" then DONE.fetch(value, value)
+        when "cut_lb_per_gal" then value ? "thinned to a #{format("%g", value)} lb cut" : "not thinned to a cut"
+        when "coats_a_day" then value ? "at most #{value} #{value == 1 ? "coat" : "coats"} a day" : "as many coats a day as dry"
+        when "scuff_with" then "scuffed with #{value || "P320"}"
+        when "aim" then "to #{{ "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.fetch(value, value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
         else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value.nil? ? "as usual" : value}"
         end
