@@ -39,12 +39,44 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     row("Sand P180").click
     grits = find_field("Grits, in order")
     grits.set("180, P220").send_keys(:enter)
-    assert_selector ".said", text: "A grit is written with its scale"
+    assert_selector ".said", text: "180 may be P180 (82 µm) or cami-180 (78 µm)"
     assert_equal "180, P220", grits.value
     assert_equal [ "P180" ], steps.first["grits"]
     grits.set("P180, P220").send_keys(:enter)
     assert_selector "[role=option]", text: "Sand P180, P220"
     assert_quiet_console(except: /422/)
+  end
+
+  test "units are chosen by quantity, on this device" do
+    row("Coat 1 of 2").click
+    assert_text "Wet film 100 µm"
+    click_on "Units"
+    select "mil", from: "Film"
+    select "ft²", from: "Areas"
+    assert_accessible
+    click_on "Close"
+    assert_text "Wet film 3.9 mil"
+    assert_selector "svg text", text: "mil", exact_text: true
+    assert_text(/ ft²/)
+    find_field("Wet film, mil").set("4").send_keys(:enter)
+    eventually { (steps.last["wet_um"] - 101.6).abs < 0.01 }
+    assert_quiet_console
+  end
+
+  test "coats a day, what a level is for, and how the piece lies" do
+    row("Coat 1 of 2").click
+    select "1 coat at most", from: "On one day"
+    eventually { steps.last["coats_a_day"] == 1 }
+    click_on "New step"
+    find("button", text: "Denib, scuff or flatten").click
+    select "take off nibs (denib)", from: "What it is for"
+    eventually { steps.last["aim"] == "denib" }
+    assert_selector "[role=option]", text: "Denib P320"
+    click_on "House rules"
+    assert_select "Wet work lies", selected: "by the piece: flat"
+    select "fixed, nothing is turned", from: "Wet work lies"
+    eventually { document["support"] == "fixed" }
+    assert_quiet_console
   end
 
   test "somebody else edited: it says so, and the change goes on top" do
@@ -205,7 +237,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner")
     piece = make_piece
     visit "/pieces/#{piece.id}/schedule"
-    { "Sand" => /sand P150/i, "Raise the grain" => /raise the grain/i, "Stain" => /stain/i, "Coat" => /top coat/i, "Level" => /level/i, "Wait" => /wait/i, "Look" => /look/i }.each_with_index do |(kind, words), index|
+    { "Sand" => /sand P150/i, "Raise the grain" => /raise the grain/i, "Stain" => /stain/i, "Coat" => /top coat/i, "Level" => /scuff P320/i, "Wait" => /wait/i, "Look" => /look/i }.each_with_index do |(kind, words), index|
       click_on index.zero? ? "Add the first step" : "New step", match: :first
       within("[role=dialog]") { find(".kind-button", text: kind, match: :first).click }
       assert_no_selector "[role=dialog]"
