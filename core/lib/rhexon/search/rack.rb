@@ -39,6 +39,16 @@ module Rhexon
 
       def holds?(count) = count <= @places
 
+      # What lies there now, to be put back after a try.
+      # @return [Array] of {#restore}
+      def kept
+        lying = @lying.map(&:dup)
+        [ lying, @of.transform_values { |entry| lying[@lying.index { |found| found.equal?(entry) }] } ]
+      end
+
+      # @param kept [Array] of {#kept}
+      def restore(kept) = (@lying, @of = kept)
+
       private
 
       def insert(entry) = @lying.insert(@lying.bsearch_index { |_, till, _| till >= entry[1] } || @lying.size, entry)

@@ -100,9 +100,35 @@ module Rhexon
 
       def next_opening(person, minute) = (person ? [ @m.hours[person] ] : @m.hours).filter_map { |hours| hours.opening_after(minute) }.min
 
-      # The passes one behind the other from a minute on.
+      # The passes one behind the other from a minute on. What they lay lies on the rack for those behind them, until the try is over.
       # @return [Array] spots, or nil and a later minute to try from
       def line_up(person, block, from)
+        racks = racks_of(block)
+        kept = racks.map(&:kept)
+        begin
+          lined_up(person, block, from, racks.any?)
+        ensure
+          racks.zip(kept) { |rack, before| rack.restore(before) }
+        end
+      end
+
+      # Racks on which several passes of the block leave wet work.
+      def racks_of(block)
+        return [] if @relaxed || !@m.racked?
+
+        wet = members(block).select { |index| @m.wet[index] }
+        wet.size > 1 ? wet.filter_map { |index| @t.floors[@m.dry_room[index]].rack }.uniq(&:object_id) : []
+      end
+
+      def lay_on_rack(block, index)
+        here = @t.floors[@m.dry_room[index]].rack
+        mine = @m.passes[index].range.to_a
+        (block.first...index).each { |lower| (taken = (@m.passes[lower].range.to_a & mine).size).positive? && @t.floors[@m.dry_room[lower]].rack&.take([ :try, lower ], @t.start[index], taken) }
+        here.put(@t.work_start[index], @m.handle[index]&.at(@t.work_end[index], @t.early[index]) || @t.work_end[index], @m.count[index], [ :try, index ]) if here && @m.wet[index]
+      end
+
+      # @param racked [Boolean] several of them lie on one rack
+      def lined_up(person, block, from, racked)
         shut = nil
         ends = @t.ends[@m.piece_of[block.first]]
         spots = (block.first..block.last).map do |index|
@@ -110,6 +136,7 @@ module Rhexon
           begun = [ from, ends, ready && ready - @m.setup[index], (next_day(index) if @m.passes[index].after_day) ].compact.max
           spot = member_spot(index, ready, person, begun, ends) or return [ nil, nil ]
           finish = pencil_in(index, spot)
+          lay_on_rack(block, index) if racked
           if person
             shut ||= @m.hours[person].shut_after(spot.start)
             return [ nil, shut ] if shut.nil? || finish > shut
