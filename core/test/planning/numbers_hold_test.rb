@@ -22,6 +22,15 @@ class NumbersHoldTest < CoreTest
     assert_equal at("2026-11-24T07:30+01:00"), late.first.first, "twenty minutes before closing are not worth beginning"
   end
 
+  # A coat does not pause: 110 m² brushed at 7 m²/h are 943 min, and 5 and 5 of set-up and clean-up; a day has 540. Rolled at 30 m²/h it is 220.
+  def test_a_coat_that_is_longer_than_a_day_says_so_and_what_would_do
+    made = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: 110.0))
+    finding = findings(made, "time.due").first
+    assert_match(/it takes 15 h 53 in one go, and the longest open stretch is 9 h 00/, finding.sentence)
+    remedy = finding.remedies.find { |found| found.label.start_with?("Have it rolled") }
+    assert made.with_schedule("top", Rhexon::Schedule::Edit.apply(made.piece("top").schedule, remedy.operation)).build.ready["top"]
+  end
+
   # --- support by the piece
 
   def faces(*ids) = ids.map { |id| { "id" => id, "area_m2" => 0.5, **(id == "back" ? { "kind" => "back" } : {}) } }

@@ -9,8 +9,9 @@ module Rhexon
         found = context.plan.build.blocked[context.piece.id] or return []
         why = WHY.fetch(found.constraint)
         step = Schedule::Document.step(context.document, found.pass.split("/")[1])
-        remedies = [ without_window(context, step, found.constraint), *(shares(context) if found.constraint == "hard_window"), *(elsewhere(context) if found.constraint == "rack") ].compact
-        sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}#{figures(context, step) if found.constraint == "hard_window"}."
+        remedies = [ without_window(context, step, found.constraint), *(shares(context) if found.constraint == "hard_window"), *(elsewhere(context) if found.constraint == "rack"), *(faster(context, step) if found.constraint == "hours") ].compact
+        told = { "hard_window" => :figures, "hours" => :too_long }[found.constraint]
+        sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}#{send(told, context, step) if told}."
         finding = context.finding(step["wipe_off"] && found.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop", "No date can be given", sentence, figures: { constraint: found.constraint }, remedies: remedies)
         [ finding.tap { |named| named.step = step["id"] } ]
       end
@@ -36,6 +37,24 @@ module Rhexon
       def opening(context, need)
         now = context.shop.now
         context.plan.drier.opening(context.plan.model.passes[need.pass], need.milestone, need.pair)&.at(now)&.-(now)
+      end
+
+      # What it takes at a time, and what there is.
+      def too_long(context, step)
+        most = context.plan.queues.fetch(context.piece.id).select { |pass| pass.step["id"] == step["id"] && !pass.pauses }.max_by { |pass| pass.setup_min + pass.each_min + pass.cleanup_min } or return ""
+        there = context.shop.hands_for(most.skill, context.piece.by).map { |person| person.calendar.longest }.max or return ""
+        ": it takes #{context.duration(most.setup_min + most.each_min + most.cleanup_min)} in one go, and the longest open stretch is #{context.duration(there)}. Large faces are planned as several"
+      end
+
+      # Quicker ways to lay it on: shown where a date comes of it.
+      def faster(context, step)
+        product = context.shop.products[step["product"]] or return []
+        (Schedule::Kinds.methods(step["kind"], product) - [ step["method"] ]).filter_map do |method|
+          set = { "method" => method, "gun" => nil, **(step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}) }
+          operation = { "op" => "change_step", "id" => step["id"], "set" => set }
+          ready = context.plan.with_schedule(context.piece.id, Schedule::Edit.apply(context.document, operation)).build.ready[context.piece.id]
+          context.remedy("Have it #{Schedule::Words::DONE.fetch(method)}: ready #{context.clock(ready)}", operation) if ready
+        end
       end
 
       # Rooms in which the work can dry: shown where a date comes of it.
@@ -66,7 +85,7 @@ module Rhexon
         flag = WINDOWS.keys.find { |name| step[name] } if constraint == "hard_window"
         flag && context.remedy(WINDOWS.fetch(flag), { "op" => "change_step", "id" => step["id"], "set" => { flag => nil } })
       end
-      private_class_method :without_window, :figures, :pot, :opening, :elsewhere, :shares
+      private_class_method :without_window, :too_long, :faster, :figures, :pot, :opening, :elsewhere, :shares
     end
   end
 end
