@@ -64,7 +64,7 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
               value={String(step.coats_a_day ?? "")}
               error={error("coats_a_day")}
               options={[
-                ["", "as many as dry in time"],
+                ["", "as many as dry"],
                 ...[1, 2, 3].map((most): [string, string] => [String(most), `${most} ${most === 1 ? "coat" : "coats"} at most`]),
               ]}
               onChange={(most) => onSet({ coats_a_day: most ? Number(most) : null })}
