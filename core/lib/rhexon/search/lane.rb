@@ -39,17 +39,18 @@ module Rhexon
       def stretches(from, unit, units)
         found = []
         left = unit * units
+        least = unit < LARGE ? unit : LEAST_STRETCH
         index = @to.bsearch_index { |finish| finish > from } || @to.size
         while true
           return if index >= @to.size && !grow
 
           start = -(-[ @from[index], from ].max / GRID) * GRID
           there = @to[index] - start
-          fitting = left <= there ? left : (@hours.shut_at?(@to[index]) ? before_closing(there, left, unit) : 0)
-          if fitting.positive?
+          if left <= there
+            return found << [ start, start + left ]
+          elsif there >= least && @hours.shut_at?(@to[index]) && (fitting = before_closing(there, left, unit)).positive?
             found << [ start, start + fitting ]
             left -= fitting
-            return found if left.zero?
           end
           index += 1
         end

@@ -18,13 +18,16 @@ module Rhexon
       def to_scuff(index, work)
         unders = @m.unders[index]
         return NONE if unders.empty? || @t.scuff[index] || fresh_from_log?(index, work)
+        return NONE if @m.house(index, "scuff") == "none" && unders.none? { |under| over?(under, work) }
 
         stale = unders.map { |under| Lost.new(under, stale_faces(under, work)) }.reject { |lost| lost.faces.empty? }
-        over = stale.select { |lost| (closes = lost.under.closing&.at(@t.first_end[lost.under.lower])) && work > closes }
+        over = stale.select { |lost| over?(lost.under, work) }
         return NONE if over.any? && !scuffs_when_over?(index)
 
         over | stale.select { |lost| school?(index, lost.under, work) }
       end
+
+      def over?(under, work) = (closes = under.closing&.at(@t.first_end[under.lower])) && work > closes
 
       def scuffs_when_over?(index) = @m.house(index, "missed_window") == "scuff" && (@m.passes[index].hard.nil? || @m.passes[index].hard.kind == "one_batch")
 
