@@ -74,8 +74,10 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_accessible
     visit "/sums"
     assert_text "205 ml"
-    fill_in "There is", with: "2oz"
-    assert_text "An oz is a weight"
+    fill_in "There is", with: "9 oz"
+    assert_text "248 ml"
+    fill_in "There is", with: "1,500 ml"
+    assert_text "without the comma"
     fill_in "There is", with: "½ l"
     assert_text "411 ml"
     assert_accessible
