@@ -51,11 +51,11 @@ class ShopPlanTest < ApplicationSystemTestCase
     click_on "Another part"
     assert_field "Part 3 across, m", with: "2"
     fill_in "Part 3 across, m", with: "3"
-    assert_selector ".summary dd", text: "66.0 m²"
+    assert_selector ".summary dd", text: "66 m²"
     select "brush, 10 cm", from: "Laid on with"
     assert_text "edge at most"
     click_on "Take part 3 away"
-    assert_selector ".summary dd", text: "60.0 m²"
+    assert_selector ".summary dd", text: "60 m²"
     assert_accessible
     assert_quiet_console
   end
