@@ -42,13 +42,13 @@ class WholePathTest < ApplicationSystemTestCase
   end
 
   def apply_a_remedy_and_undo_it
-    assert_text "Note: thin for its use"
+    assert_text "Caution: thin for its use"
     remedy = find("[data-remedy]", text: "One more coat")
     remedy.hover
     assert_selector ".summary[data-state=preview]"
     remedy.click
     assert_selector "[role=option]", text: "Coat 3 of 3"
-    assert_no_text "Note: thin for its use"
+    assert_no_text "Caution: thin for its use"
     find("h1").click
     press "z"
     assert_selector "[role=option]", text: "Coat 2 of 2"

@@ -34,11 +34,11 @@ module Rhexon
         def finding(context, face, walk, coat, least, chance)
           film = walk.final.total_um
           under = film < least
-          # Both figures are estimates: what misses by less than they are sure of is worth a word, not a warning.
+          # Both figures are estimates: what misses by less than they are sure of is said more softly.
           plainly = film + walk.final.sd_um < least
           sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least for #{use(context)}: " \
                      "#{plainly ? "it will not protect" : under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"}."
-          context.finding("film.too_thin", plainly ? "caution" : "note", "Thin for its use", sentence, placement: coat,
+          context.finding("film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
                           figures: { film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least, chance_under: chance.round(3) }, remedies: remedies(context, coat, least - film))
         end
 
