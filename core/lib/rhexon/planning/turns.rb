@@ -8,7 +8,6 @@ module Rhexon
       # @!attribute caught [Array<String>] edges that get the coat as well
       Turn = Struct.new(:faces, :caught)
       WET = %w[coat stain].freeze
-      SUPPORTS = %w[flat points hung fixed].freeze
       # Work of so little that it is turned on points, m² of all its faces.
       SMALL_M2 = 0.1
 
