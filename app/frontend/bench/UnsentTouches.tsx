@@ -9,18 +9,26 @@ const KIND: Record<Unsent["kind"], string> = {
   correction: "Take back",
 }
 
-type Props = { unsent: Unsent[]; now: number; zone: string; onAgain: (id: string) => void; onTakeBack: (id: string) => void }
+type Props = {
+  unsent: Unsent[]
+  waiting: boolean
+  now: number
+  zone: string
+  onAgain: (id: string) => void
+  onTakeBack: (id: string) => void
+}
 
-/** Touches that the server does not have: those on their way, and those it refused with its sentence beside them. */
-export function UnsentTouches({ unsent, now, zone, onAgain, onTakeBack }: Props) {
-  const waiting = unsent.filter((touch) => !touch.refused)
+/**
+ * Touches that the server does not have: those that wait for it, and those it refused with its sentence beside them. One that is merely on its
+ * way says nothing: a line that came and went would move the button under the next touch.
+ */
+export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack }: Props) {
+  const held = unsent.filter((touch) => !touch.refused)
   return (
     <>
-      {waiting.length > 0 && (
+      {waiting && held.length > 0 && (
         <p className="sub mb-2" role="status">
-          <span className="pending">
-            {waiting.length === 1 ? "One touch is" : `${waiting.length} touches are`} kept here, not yet sent.
-          </span>
+          <span className="pending">{held.length === 1 ? "One touch is" : `${held.length} touches are`} kept here, not yet sent.</span>
         </p>
       )}
       {unsent

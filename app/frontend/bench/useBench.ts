@@ -3,6 +3,9 @@ import { clientId, Refused, send } from "@/lib/api"
 import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
 import { afterSending, type Fate, keepUnsent, type Unsent, unsent } from "./unsent"
 
+// A touch that the server has not answered by then is called unsent.
+const SLOW_MS = 3_000
+
 export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[]; pots: BenchPot[]; mixed: Record<string, string> }
 export type Touch = {
   kind: "started" | "done" | "dry_test" | "fault" | "correction"
@@ -23,6 +26,7 @@ export function useBench(first: BenchProps) {
   const [state, setState] = useState(first)
   const [kept, setKept] = useState<Unsent[]>(unsent)
   const [trouble, setTrouble] = useState("")
+  const [waiting, setWaiting] = useState(false)
   const busy = useRef(false)
   const keep = useCallback((touches: Unsent[]) => setKept(keepUnsent(touches)), [])
 
@@ -42,13 +46,18 @@ export function useBench(first: BenchProps) {
   const drain = useCallback(async () => {
     if (busy.current) return
     busy.current = true
+    const slow = setTimeout(() => setWaiting(true), SLOW_MS)
     try {
       for (let next = unsent().find((touch) => !touch.refused); next; next = unsent().find((touch) => !touch.refused)) {
-        const after = afterSending(unsent(), next.client_id, await sent(next))
+        const fate = await sent(next)
+        // The list is read after the answer: what was touched meanwhile is in it.
+        const after = afterSending(unsent(), next.client_id, fate)
         keep(after.kept)
+        setWaiting(after.wait)
         if (after.wait) break
       }
     } finally {
+      clearTimeout(slow)
       busy.current = false
     }
   }, [keep, sent])
@@ -78,5 +87,5 @@ export function useBench(first: BenchProps) {
     void drain()
   }
   const takeBack = (id: string) => keep(unsent().filter((other) => other.client_id !== id))
-  return { ...state, unsent: kept, trouble, touch, again, takeBack, calm: () => setTrouble("") }
+  return { ...state, unsent: kept, waiting, trouble, touch, again, takeBack, calm: () => setTrouble("") }
 }

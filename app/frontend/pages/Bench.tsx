@@ -19,7 +19,7 @@ const KIND: Record<string, string> = { started: "begun", done: "done", dry_test:
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
   const { temperature, film } = useMeasures()
-  const { bench, pieces, rooms, latest, pots, mixed, unsent, trouble, touch, again, takeBack, calm } = useBench(props)
+  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, calm } = useBench(props)
   usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
   const { zone } = bench
@@ -55,7 +55,7 @@ export default function BenchPage(props: BenchProps) {
           ))}
         </dl>
       </header>
-      <UnsentTouches unsent={unsent} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
+      <UnsentTouches unsent={unsent} waiting={waiting} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
       <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={calm} />
       <div className="bench-grid">
         <InHand
