@@ -21,7 +21,7 @@ def visit(url)
     sleep 3
     events = driver.logs.get(:performance).map { |entry| JSON.parse(entry.message)["message"] }
     kinds = events.select { |event| event["method"] == "Network.responseReceived" && event.dig("params", "response", "url").start_with?("http") }.to_h { |event| [ event.dig("params", "requestId"), event.dig("params", "type") ] }
-    bytes = events.select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }.group_by { |event| kinds.fetch(event.dig("params", "requestId")) }.transform_values { |found| found.sum { |event| event.dig("params", "encodedDataLength") } }
+    bytes = events.select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }.group_by { |event| kinds.fetch(event.dig("params", "requestId")) }.transform_values { |group| group.sum { |event| event.dig("params", "encodedDataLength") } }
     [ bytes, driver.execute_script("return Math.round(performance.getEntriesByType('navigation')[0].loadEventEnd)") ]
   ensure
     driver&.quit

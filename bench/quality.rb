@@ -105,25 +105,25 @@ first, count = (ARGV[0] || 101).to_i, (ARGV[1] || 20).to_i
 puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / proven optimum", "cases", "least", "median", "worst", "s a plan", "builds")
 all = []
 [ [ "3 pieces x 6 steps, 1 person", 3, 6, 1 ], [ "4 pieces x 7 steps, 1 person", 4, 7, 1 ], [ "4 pieces x 7 steps, 2 people", 4, 7, 2 ] ].each do |name, pieces, steps, people|
-  found = { "quick" => [], "full" => [] }
+  results = { "quick" => [], "full" => [] }
   (first...(first + count)).each do |seed|
-    made = found.keys.to_h { |effort| [ effort, ours(Shops.plain(seed, pieces: pieces, steps: steps, people: people, effort: effort)) ] }
+    made = results.keys.to_h { |effort| [ effort, ours(Shops.plain(seed, pieces: pieces, steps: steps, people: people, effort: effort)) ] }
     planner, shop, minutes, = made["full"]
     best = optimum(planner, shop, minutes) or next
     warn "#{name} seed #{seed}: ours #{minutes}, proven #{best}" if minutes != best
-    made.each { |effort, (_, _, mine, builds, seconds)| found[effort] << [ mine / best.to_f, seconds, builds ] }
+    made.each { |effort, (_, _, mine, builds, seconds)| results[effort] << [ mine / best.to_f, seconds, builds ] }
   end
-  found.each { |effort, rows| row("#{name}, #{effort}", *rows.transpose) }
-  all.concat(found["full"].map(&:first))
+  results.each { |effort, rows| row("#{name}, #{effort}", *rows.transpose) }
+  all.concat(results["full"].map(&:first))
 end
 puts format("full, all: %d proven, %d at the optimum, median %.3f, worst %.3f", all.size, all.count { |ratio| ratio <= 1.0 }, all.sort[all.size / 2], all.max)
 
 puts
 puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / lower bound", "cases", "least", "median", "worst", "s a plan", "builds")
 [ [ "12 x 20, 1 person", { pieces: 12, steps: 20 } ], [ "12 x 20, 2 people, rooms, rack", { pieces: 12, steps: 20, people: 2, rooms: true } ], [ "6 x 12, faces in turn, rooms, gun", { pieces: 6, steps: 12, people: 2, rooms: true, faces: 2 } ] ].each do |name, fields|
-  found = (first...(first + 3)).map do |seed|
+  means = (first...(first + 3)).map do |seed|
     planner, shop, minutes, builds, seconds = ours(Shops.plain(seed, effort: "full", **fields))
     [ minutes / (planner.bound.ready_at - shop.now).to_f, seconds, builds ]
   end
-  row(name, *found.transpose)
+  row(name, *means.transpose)
 end

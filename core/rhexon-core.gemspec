@@ -15,4 +15,5 @@ Gem::Specification.new do |spec|
   spec.add_dependency "json_schemer", "~> 2.5"
   spec.add_dependency "matrix", "~> 0.4"
   spec.add_dependency "tzinfo", "~> 2.0"
+  spec.add_dependency "zeitwerk", "~> 2.6"
 end

@@ -1,7 +1,7 @@
 # Controllers are thin: they read a request, ask a record or the core, and answer with typed props.
 class ApplicationController < ActionController::Base
   rescue_from StandardError, with: :failed
-  rescue_from Rhexon::Refusal, with: :refused
+  rescue_from Rhexon::InvalidInput, with: :refused
   rescue_from Trouble, with: :failed
   rescue_from SlowWork::Busy, with: :busy
   rescue_from ActionController::InvalidAuthenticityToken, with: :without_token
@@ -99,7 +99,7 @@ class ApplicationController < ActionController::Base
   def incomplete(error) = tell({ sentence: "The request is not complete: #{error.message.lines.first.strip}", where: "" }, :bad_request)
 
   # What the pages sent, with string keys: the fields that the action takes, each of its type.
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def body = @body ||= Given.read(request.request_parameters, self.class.shapes.fetch(action_name, {}))
 
   # A word of the address' query; whatever is not one counts as none.
@@ -109,6 +109,6 @@ class ApplicationController < ActionController::Base
   def instant(text)
     Time.iso8601(text.to_s)
   rescue ArgumentError
-    raise Rhexon::Refusal.new("#{text.inspect} is not a time", where: "at", accepted: "ISO 8601 with seconds and offset")
+    raise Rhexon::InvalidInput.new("#{text.inspect} is not a time", where: "at", accepted: "ISO 8601 with seconds and offset")
   end
 end

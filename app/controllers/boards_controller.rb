@@ -62,8 +62,8 @@ class BoardsController < ApplicationController
   end
 
   def read_file
-    file = body["file"] or raise Rhexon::Refusal.new("Choose a file", where: "file", accepted: "CGATS text")
-    raise Rhexon::Refusal.new("The file is too large", where: "file", accepted: "at most 1 MB") if file.size > 1.megabyte
+    file = body["file"] or raise Rhexon::InvalidInput.new("Choose a file", where: "file", accepted: "CGATS text")
+    raise Rhexon::InvalidInput.new("The file is too large", where: "file", accepted: "at most 1 MB") if file.size > 1.megabyte
 
     board = Board.find(params[:id])
     report = CellReadingsFile.new(board).read!(file.read, now: Time.current)
@@ -95,8 +95,8 @@ class BoardsController < ApplicationController
 
   # Boards that wait to be looked at again, the longest first.
   def look_again(boards)
-    due = boards.filter_map { |board| (look = board.relooks(today).reverse.find { |found| found.state == "due" }) && { id: board.id, name: board.name, days: look.days, on: look.on.iso8601 } }
-    due.sort_by { |found| found[:on] }
+    due = boards.filter_map { |board| (look = board.relooks(today).reverse.find { |relook| relook.state == "due" }) && { id: board.id, name: board.name, days: look.days, on: look.on.iso8601 } }
+    due.sort_by { |row| row[:on] }
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

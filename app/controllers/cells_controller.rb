@@ -12,7 +12,7 @@ class CellsController < ApplicationController
   def update
     attributes = body.slice("layers", "ruined")
     attributes["ruined"] = attributes["ruined"].presence if attributes.key?("ruined")
-    raise Rhexon::Refusal.new(cell.errors.full_messages.first.sub(/\ALayers /, ""), where: "layers") unless cell.update(attributes)
+    raise Rhexon::InvalidInput.new(cell.errors.full_messages.first.sub(/\ALayers /, ""), where: "layers") unless cell.update(attributes)
 
     answer
   end
@@ -30,7 +30,7 @@ class CellsController < ApplicationController
 
   # The colour of a marked patch of a photo, kept as a reading of its own kind.
   def photo_colour
-    photo = cell.photos.find { |found| found.id == body["photo"] } or raise Rhexon::Refusal.new("That is no photo of this cell", where: "photo")
+    photo = cell.photos.find { |candidate| candidate.id == body["photo"] } or raise Rhexon::InvalidInput.new("That is no photo of this cell", where: "photo")
     Reading.record!(cell: cell, client_id: body["client_id"], kind: "photo_lab", value: photo.colour(body["patch"], body["grey"], white: body["white"]), observer: body["observer"].presence, light: photo.light, instrument: "a photo", taken_at: photo.created_at)
     answer
   end

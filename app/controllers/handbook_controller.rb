@@ -4,7 +4,7 @@ class HandbookController < ApplicationController
 
   def show
     chapter = chapters.find { |candidate| candidate[:id] == params[:id] } || chapters.first
-    render inertia: "Handbook", props: { chapters: chapters.map { |found| found.slice(:id, :title) }, chapter: chapter[:id], title: chapter[:title], html: Kramdown::Document.new(chapter[:text].lines.drop(1).join, auto_ids: true).to_html }
+    render inertia: "Handbook", props: { chapters: chapters.map { |other| other.slice(:id, :title) }, chapter: chapter[:id], title: chapter[:title], html: Kramdown::Document.new(chapter[:text].lines.drop(1).join, auto_ids: true).to_html }
   end
 
   private

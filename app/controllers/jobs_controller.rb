@@ -6,7 +6,7 @@ class JobsController < ApplicationController
   def update
     job = Job.find(params[:id])
     job.assign_attributes(body)
-    raise Rhexon::Refusal.new(job.errors.first.message, where: job.errors.first.attribute.to_s) unless job.save
+    raise Rhexon::InvalidInput.new(job.errors.first.message, where: job.errors.first.attribute.to_s) unless job.save
 
     render json: {}
   end

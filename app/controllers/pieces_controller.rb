@@ -81,7 +81,7 @@ class PiecesController < ApplicationController
 
   def faces
     (body["faces"] || []).map do |face|
-      raise Rhexon::Refusal.new("A face has a name, an area and a grain", where: "faces") unless face.is_a?(Hash)
+      raise Rhexon::InvalidInput.new("A face has a name, an area and a grain", where: "faces") unless face.is_a?(Hash)
 
       Given.read(face, FACE)
     end

@@ -23,7 +23,7 @@ class PlansController < ApplicationController
 
   # Begins a long search for a better plan, or says how it stands.
   def search
-    render json: { search: LongSearchSerializer.new(LongSearch.of(ShopFloor.new)).to_h }
+    render json: { search: LongSearchSerializer.new(LongSearch.for(ShopFloor.new)).to_h }
   end
 
   def stop_search
@@ -33,10 +33,10 @@ class PlansController < ApplicationController
 
   # Later plans stay near this one; or near what a long search found.
   def accept
-    found = body["digest"] && LongSearch.found(body["digest"])
-    raise Rhexon::Refusal.new("The shop has changed since that plan was found. A new search has begun", where: "digest") if body["digest"] && found.nil?
+    search = body["digest"] && LongSearch.found(body["digest"])
+    raise Rhexon::InvalidInput.new("The shop has changed since that plan was found. A new search has begun", where: "digest") if body["digest"] && search.nil?
 
-    found ? Plan.accept_starts!(found.digest, found.starts) : Plan.accept!(ShopFloor.new.plan)
+    search ? Plan.accept_starts!(search.digest, search.starts) : Plan.accept!(ShopFloor.new.plan)
     render json: ShopPlanState.new.to_h
   end
 end

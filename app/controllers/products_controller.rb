@@ -27,7 +27,7 @@ class ProductsController < ApplicationController
   def destroy
     kept = product.in_record? || product.batches.exists? || product.mixes.exists?
     where = product.named_in.to_sentence.presence || "the record: earlier revisions, boards, cans or mixes"
-    raise Rhexon::Refusal.new("#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it") if kept
+    raise Rhexon::InvalidInput.new("#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it") if kept
 
     product.destroy!
     render json: { location: shelf_path }
@@ -54,7 +54,7 @@ class ProductsController < ApplicationController
 
   def import
     file = body["file"]
-    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file
+    raise Rhexon::InvalidInput.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file
 
     render json: ProductFile.read(file.read).to_h
   end
@@ -66,14 +66,14 @@ class ProductsController < ApplicationController
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices
-    table = Rhexon::Materials::Lines.table
+    table = Rhexon::Materials::ProductFigures.table
     { classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] }, roles: table.fetch("roles"), colours: table.fetch("colours"), products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] } }
   end
 
   # Everything or nothing: figures are read before anything is set.
   def keep(record)
     given = body.slice("maker", "name", "role", "colour", "kind").transform_values { |value| value.to_s.strip }
-    record.assign_attributes(**given, figures: Rhexon::Materials::Lines.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
+    record.assign_attributes(**given, figures: Rhexon::Materials::ProductFigures.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
     record.code = body["code"].presence || Product.free_code(record.name) if record.new_record?
     return render(json: { location: product_path(record) }) if record.save
 

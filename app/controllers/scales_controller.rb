@@ -18,14 +18,14 @@ class ScalesController < ApplicationController
 
   # The hand that pours on a stand-in.
   def hand
-    hand = scale.hand or raise Rhexon::Refusal.new("A real scale is read, not poured on from here", where: "hand")
+    hand = scale.hand or raise Rhexon::InvalidInput.new("A real scale is read, not poured on from here", where: "hand")
     case body["act"]
     when "pour" then hand.pour(number("g_per_s"), now: now)
     when "stop" then hand.stop(now: now)
     when "put" then hand.put(number("grams"), now: now)
     when "clear" then hand.clear(now: now)
     when "fault" then hand.fault = body["fault"].to_s
-    else raise Rhexon::Refusal.new("The hand cannot do that", where: "act", accepted: "pour, stop, put, clear, fault")
+    else raise Rhexon::InvalidInput.new("The hand cannot do that", where: "act", accepted: "pour, stop, put, clear, fault")
     end
     render json: { done: true }
   end
@@ -37,6 +37,6 @@ class ScalesController < ApplicationController
   def silent(error) = render(json: { silent: error.message })
 
   def number(name)
-    body[name].is_a?(Numeric) && body[name].abs <= 10_000 ? body[name] : raise(Rhexon::Refusal.new("#{body[name].inspect} is no amount", where: name, accepted: "a number up to 10 000"))
+    body[name].is_a?(Numeric) && body[name].abs <= 10_000 ? body[name] : raise(Rhexon::InvalidInput.new("#{body[name].inspect} is no amount", where: name, accepted: "a number up to 10 000"))
   end
 end

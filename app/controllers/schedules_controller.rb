@@ -24,7 +24,7 @@ class SchedulesController < ApplicationController
 
   # What a warmer room, another product or a coat less would make of the date.
   def what_ifs
-    render json: { what_ifs: Rhexon::Planning::WhatIf.of(state.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
+    render json: { what_ifs: Rhexon::Planning::WhatIf.for(state.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
   end
 
   # The look after each step on a face; null where its wood has no colour figures.
@@ -34,8 +34,8 @@ class SchedulesController < ApplicationController
 
   # When it will likely be ready, drawn from what is known; null once it is.
   def chance
-    found = ShopPlanState.new.chance_of(piece)
-    render json: { chance: found && ChanceSerializer.new(found).to_h }
+    chance = ShopPlanState.new.chance_of(piece)
+    render json: { chance: chance && ChanceSerializer.new(chance).to_h }
   end
 
   def edits
@@ -74,7 +74,7 @@ class SchedulesController < ApplicationController
 
   def operation
     given = body["operation"]
-    raise Rhexon::Refusal.new("An edit is missing", where: "operation") unless given.is_a?(Hash)
+    raise Rhexon::InvalidInput.new("An edit is missing", where: "operation") unless given.is_a?(Hash)
 
     given
   end
@@ -87,8 +87,8 @@ class SchedulesController < ApplicationController
 
     plan = state.floor.plan_with(piece, schedule.proposed(operation))
     lapsed = plan.build.lapsed.find { |key| key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/") } or return
-    placement = plan.placements.find { |found| found.pass.key == lapsed }
-    raise Rhexon::Refusal.new("It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
+    placement = plan.placements.find { |candidate| candidate.pass.key == lapsed }
+    raise Rhexon::InvalidInput.new("It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
                               where: "steps/#{operation["id"]}/start", accepted: "#{plan.shop.zone.words(placement.hands_start)} or another free time in shop hours")
   end
 
@@ -99,6 +99,6 @@ class SchedulesController < ApplicationController
 
   def around
     ids = state.floor.pieces.map(&:id)
-    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |found| [ found.core_id, found.name ] } }
+    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] } }
   end
 end

@@ -22,7 +22,7 @@ class ShelfController < ApplicationController
   def shopping_props
     lines, worn = ShopFloor.new.draw do |plan|
       shopping = plan.shopping
-      [ (shopping&.lines || []).map { |line| ShoppingLineSerializer.new(line).to_h }, (shopping&.worn || []).map { |found| WornSerializer.new(found).to_h } ]
+      [ (shopping&.lines || []).map { |line| ShoppingLineSerializer.new(line).to_h }, (shopping&.worn || []).map { |worn| WornSerializer.new(worn).to_h } ]
     end
     { lines: lines, worn: worn, consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h }, waste: Waste.lately }
   end

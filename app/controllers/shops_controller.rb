@@ -22,7 +22,7 @@ class ShopsController < ApplicationController
 
   def hours
     person = body["person"].present? ? Person.find(body["person"]) : nil
-    raise Rhexon::Refusal.new("Hours are missing", where: "week") unless body["week"].is_a?(Hash) && body["days"].is_a?(Array) && body["days"].all?(Hash)
+    raise Rhexon::InvalidInput.new("Hours are missing", where: "week") unless body["week"].is_a?(Hash) && body["days"].is_a?(Array) && body["days"].all?(Hash)
 
     ShopHours.replace!(person, body["week"], body["days"])
     render json: props
@@ -30,11 +30,11 @@ class ShopsController < ApplicationController
 
   # Somebody new, or what somebody may do and whether the plan counts on them.
   def person
-    found = body["id"].present? ? Person.find(body["id"]) : Person.new
-    found.assign_attributes({ **body.slice("name", "at_bench").compact, **body.slice("skills") })
-    refuse_empty_bench!(found)
-    refuse_renamed!(found)
-    keep!(found)
+    record = body["id"].present? ? Person.find(body["id"]) : Person.new
+    record.assign_attributes({ **body.slice("name", "at_bench").compact, **body.slice("skills") })
+    refuse_empty_bench!(record)
+    refuse_renamed!(record)
+    keep!(record)
   end
 
   # What plans aim at.
@@ -67,7 +67,7 @@ class ShopsController < ApplicationController
 
   def measured
     file = body["file"]
-    raise Rhexon::Refusal.new("No file came", where: "file", accepted: "a logger's CSV") unless file
+    raise Rhexon::InvalidInput.new("No file came", where: "file", accepted: "a logger's CSV") unless file
 
     report = LoggerFile.read!(Room.find(params[:id]), file.read)
     render json: props.merge(report: { hours: report.hours, refused: report.refused_rows, first_refused: report.refused.first && "row #{report.refused.first[:row]}: #{report.refused.first[:sentence]}" })
@@ -76,7 +76,7 @@ class ShopsController < ApplicationController
   private
 
   def keep!(record)
-    raise Rhexon::Refusal.new(record.errors.first.message, where: record.errors.first.attribute.to_s) unless record.save
+    raise Rhexon::InvalidInput.new(record.errors.first.message, where: record.errors.first.attribute.to_s) unless record.save
 
     render json: props
   end
@@ -86,11 +86,11 @@ class ShopsController < ApplicationController
 
   # Schedules, pins and the log go by names.
   def refuse_renamed!(record)
-    raise Rhexon::Refusal.new("#{record.name_was} is named in schedules and the log and keeps that name", where: "name") if record.persisted? && record.name_changed?
+    raise Rhexon::InvalidInput.new("#{record.name_was} is named in schedules and the log and keeps that name", where: "name") if record.persisted? && record.name_changed?
   end
 
   def refuse_empty_bench!(person)
-    raise Rhexon::Refusal.new("Somebody has to work at the bench", where: "at_bench", accepted: "at least one person") if !person.at_bench && Person.at_bench.where.not(id: person.id).none?
+    raise Rhexon::InvalidInput.new("Somebody has to work at the bench", where: "at_bench", accepted: "at least one person") if !person.at_bench && Person.at_bench.where.not(id: person.id).none?
   end
 
   def props
@@ -99,7 +99,7 @@ class ShopsController < ApplicationController
 
   def hours_of(person)
     rows = OpenHour.where(person: person).order(:date, :opens).to_a
-    spans = ->(found) { found.select(&:opens).map { |row| "#{row.opens}-#{row.closes}" }.join(", ") }
-    { week: (0..6).to_h { |day| [ day.to_s, spans.call(rows.select { |row| row.weekday == day }) ] }, days: rows.select(&:date).group_by(&:date).map { |date, found| { date: date.iso8601, hours: spans.call(found) } } }
+    spans = ->(hours) { hours.select(&:opens).map { |row| "#{row.opens}-#{row.closes}" }.join(", ") }
+    { week: (0..6).to_h { |day| [ day.to_s, spans.call(rows.select { |row| row.weekday == day }) ] }, days: rows.select(&:date).group_by(&:date).map { |date, hours| { date: date.iso8601, hours: spans.call(hours) } } }
   end
 end

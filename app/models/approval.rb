@@ -2,7 +2,7 @@
 class Approval
   # @param body [Hash] client_id, cell (id or none), name, light
   # @return [Entry]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.record!(piece, body, cell: nil, now: Time.current)
     name = body["name"].to_s.strip
     Rhexon.refuse_unless(name.length.between?(1, 80), "Somebody approves: write the name", where: "name", accepted: "1 to 80 letters")
@@ -11,7 +11,7 @@ class Approval
   end
 
   # @return [Approval, nil] the last that stands
-  def self.of(piece)
+  def self.for(piece)
     entry = Entry.where(piece: piece, kind: "approved").where.missing(:correction).includes(:revision, cell: :board).order(:happened_at, :id).last
     entry && new(entry)
   end

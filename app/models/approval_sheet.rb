@@ -49,8 +49,8 @@ class ApprovalSheet
   def lab(values) = values.zip([ "", "a* ", "b* " ]).map { |value, name| "#{name}#{value.round(1)}" }.join("  ")
 
   def predicted
-    found = @cell.looks.last_lab
-    found ? "Not read yet; predicted: L* #{lab(found)}" : "Not read yet"
+    lab = @cell.looks.last_lab
+    lab ? "Not read yet; predicted: L* #{lab(lab)}" : "Not read yet"
   end
 
   def draw_field

@@ -14,7 +14,7 @@ class BenchWork
     when "correction" then correct!
     when "started", "done", "dry_test" then on_pass!
     when "fault" then LoggedFault.record!(@body, happened_at: @happened_at)
-    else raise Rhexon::Refusal.new("The log has no entry of kind #{@body["kind"].inspect}", where: "kind", accepted: "started, done, dry_test, fault, correction")
+    else raise Rhexon::InvalidInput.new("The log has no entry of kind #{@body["kind"].inspect}", where: "kind", accepted: "started, done, dry_test, fault, correction")
     end
   end
 
@@ -51,7 +51,7 @@ class BenchWork
     refuse("The schedule has no such work: #{key}. It was changed meanwhile") unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
   end
 
-  def refuse(sentence) = raise(Rhexon::Refusal.new(sentence, where: "pass"))
+  def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))
 
   def correct!
     wrong = Entry.find_by(id: @body["corrects"]) || refuse("There is no such entry to take back")

@@ -42,7 +42,7 @@ class Board < ApplicationRecord
   def relooks(today)
     minutes = cells.flat_map(&:readings).map { |reading| reading.taken_at.to_i / 60 }.uniq
     clock = Shop.current.clock
-    Rhexon::Boards::Relook.of(made_on, minutes.map { |minute| clock.date(minute) }, today)
+    Rhexon::Boards::Relook.for(made_on, minutes.map { |minute| clock.date(minute) }, today)
   end
 
   def strip_name(stage) = stage.zero? ? "strip bare" : "strip #{stage}"

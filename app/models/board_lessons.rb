@@ -4,7 +4,7 @@ module BoardLessons
 
   module_function
 
-  # @return [Rhexon::Colour::Taught::Lessons]
+  # @return [Rhexon::Colour::Calibration::Lessons]
   def current = Current.lessons ||= reckoned
 
   def reckoned
@@ -14,7 +14,7 @@ module BoardLessons
       next @lessons if @stamp == stamp
 
       @stamp = stamp
-      @lessons = Rhexon::Colour::Taught.of(boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] })
+      @lessons = Rhexon::Colour::Calibration.for(boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] })
     end
   end
 

@@ -7,14 +7,14 @@ class BoardMaking
 
   # @param board [Board]
   # @return [Piece] the one it has already, or a new one
-  # @raise [Rhexon::Refusal] when there is nothing to lay on it
+  # @raise [Rhexon::InvalidInput] when there is nothing to lay on it
   def self.begin!(board) = board.making || new(board).begin!
 
   # A board is as old as its last pass.
   # @param piece [Piece] something was done on
   def self.done_on!(piece)
     board = Board.find_by(making: piece) or return
-    board.update!(made_on: Shop.current.clock.date(Entry.standing(piece).last.happened_at.to_i / 60)) if new(board).progress.then { |found| found[:done] >= found[:passes] }
+    board.update!(made_on: Shop.current.clock.date(Entry.standing(piece).last.happened_at.to_i / 60)) if new(board).progress.then { |progress| progress[:done] >= progress[:passes] }
   end
 
   def initialize(board)

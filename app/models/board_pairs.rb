@@ -24,6 +24,6 @@ class BoardPairs
     return [] if picks.empty?
 
     labels = @cells.to_h { |cell| [ cell.id, cell.label ] }
-    Rhexon::Boards::Pairs.strengths(ids, picks).map { |found| { id: found.id, label: labels[found.id], strength: found.strength.round(2), sd: found.sd.round(2), wins: found.wins, losses: found.losses } }
+    Rhexon::Boards::Pairs.strengths(ids, picks).map { |standing| { id: standing.id, label: labels[standing.id], strength: standing.strength.round(2), sd: standing.sd.round(2), wins: standing.wins, losses: standing.losses } }
   end
 end

@@ -9,7 +9,7 @@ class BoardState
   def to_h
     { board: board, shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
-      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.of(@board), approval: @board.piece && Approval.of(@board.piece)&.to_h, work: work, apart: apart }
+      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } }, age_days: (today - @board.made_on).to_i, verdict: Verdict.for(@board), approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
   end
 
   private
@@ -20,7 +20,7 @@ class BoardState
   def trial
     trial = @board.trial or return
     names = Rhexon::Reference.table("judging").fetch("measures")
-    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.slice(*names.keys).sort_by { |measure, _| names.keys.index(measure) }.map { |measure, found| effects(measure, found, names.fetch(measure)) },
+    { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } }, effects: trial.effects.slice(*names.keys).sort_by { |measure, _| names.keys.index(measure) }.map { |measure, result_on| effects(measure, result_on, names.fetch(measure)) },
       weights: Rhexon::Reference.table("judging").fetch("aspects").to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] }, verdicts: verdicts(trial) }
   end
 
@@ -29,9 +29,9 @@ class BoardState
     trial.verdicts.map { |verdict| { label: verdict.id, words: words[verdict.id], score: verdict.score&.round(2), aspects: verdict.aspects.transform_values { |score| score.round(2) }, missing: verdict.missing, beaten_by: verdict.beaten_by, frontier: verdict.frontier } }
   end
 
-  def effects(measure, found, record)
-    { measure: measure, name: record["name"], unit: record["unit"].to_s, lost: found.lost,
-      effects: found.effects.map { |effect| { words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2), low: effect.low&.round(2), high: effect.high&.round(2), told: effect.told } } }
+  def effects(measure, result, record)
+    { measure: measure, name: record["name"], unit: record["unit"].to_s, lost: result.lost,
+      effects: result.effects.map { |effect| { words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2), low: effect.low&.round(2), high: effect.high&.round(2), told: effect.told } } }
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)
@@ -46,7 +46,7 @@ class BoardState
   def work
     order = @board.work_order
     { passes: order.passes.map { |pass| { words: pass.words(products[pass.step["product"]]&.name), cells: in_words(pass.cells), masked: in_words(pass.masked) } }, mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products), making: @board.making && BoardMaking.new(@board).progress }
-  rescue Rhexon::Refusal
+  rescue Rhexon::InvalidInput
     nil
   end
 

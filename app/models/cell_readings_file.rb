@@ -10,7 +10,7 @@ class CellReadingsFile
 
   # @return [String]
   def to_cgats
-    samples = @board.cells.includes(:readings).filter_map { |cell| cell.summary.then { |found| found.lab && Rhexon::Colour::Cgats::Sample.new(id: cell.label, lab: found.lab, spectrum: found.spectrum) } }
+    samples = @board.cells.includes(:readings).filter_map { |cell| cell.summary.then { |summary| summary.lab && Rhexon::Colour::Cgats::Sample.new(id: cell.label, lab: summary.lab, spectrum: summary.spectrum) } }
     # Spectra of some cells would have to be made up for the others.
     samples.each { |sample| sample.spectrum = nil } unless samples.all?(&:spectrum)
     Rhexon.refuse_unless(samples.any?, "No colour was read on this board yet", where: "readings", accepted: "at least one colour reading")
@@ -19,7 +19,7 @@ class CellReadingsFile
 
   # @param bytes [String]
   # @return [Report]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def read!(bytes, now:)
     table = Rhexon::Colour::Cgats.read(ProductFile.utf8(bytes))
     cells = @board.cells.index_by(&:label)

@@ -3,7 +3,7 @@ class ColourDesk
   MOST_G = 20_000
 
   # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "under" (gu of the clear film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
-  # @raise [Rhexon::Refusal] by answering
+  # @raise [Rhexon::InvalidInput] by answering
   def initialize(asked)
     @asked = asked
   end
@@ -20,7 +20,7 @@ class ColourDesk
 
   # At stock strength on maple, a concentrate at a share of it, to know it by.
   def self.hex(product)
-    looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("maple"), [], {})
+    looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("maple"), [], {})
     Rhexon::Colour::Look.new(looks.with_stain({ product => product.helper? ? Rhexon::Reference.table("colour").fetch("concentrate_share") : 1.0 }), Rhexon::Colour::Light.find("D65")).hex
   end
 
@@ -28,8 +28,8 @@ class ColourDesk
   def answer
     result = recipe.result
     light = Rhexon::Colour::Light.find("D65")
-    { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start), delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond, cast: Rhexon::Colour::Cast.of(result.start, target).words,
-      spread: spread&.round(1), answers: result.answers.map { |found| told(found) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
+    { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start), delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond, cast: Rhexon::Colour::Cast.for(result.start, target).words,
+      spread: spread&.round(1), answers: result.answers.map { |recipe| told(recipe) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
   end
 
   private
@@ -47,7 +47,7 @@ class ColourDesk
     return unless answer
 
     shares = answer.shares.transform_keys { |id| Shelf.products.fetch(id) }
-    Rhexon::Colour::Metamerism.of(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
+    Rhexon::Colour::Metamerism.for(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
   end
 
   def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
@@ -65,22 +65,22 @@ class ColourDesk
   def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products, surface: surface)
 
   # What the toner goes over: a cell that was read, or the colour that was typed.
-  def seen = Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"), shape: species && Rhexon::Colour::Wood.of(species).reflectance)
+  def seen = Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"), shape: species && Rhexon::Colour::Wood.for_species(species).reflectance)
 
   def wood
-    return Rhexon::Colour::Wood.of(species) if @asked["wood_lab"].blank?
+    return Rhexon::Colour::Wood.for_species(species) if @asked["wood_lab"].blank?
 
     Rhexon::Colour::Wood.read(species: species, lab: lab("wood_lab"))
   end
 
   def species = @asked["wood"].presence
-  def spread = species && Rhexon::Colour::DeltaE.ciede2000(*%w[pale dark].map { |board| Rhexon::Colour::Wood.of(species, board).lab })
+  def spread = species && Rhexon::Colour::DeltaE.ciede2000(*%w[pale dark].map { |board| Rhexon::Colour::Wood.for_species(species, board).lab })
   def target = lab("target")
 
   def lab(name)
     Rhexon::Boards::Readings.check("lab", @asked[name])
-  rescue Rhexon::Refusal => refusal
-    raise Rhexon::Refusal.new(name == "target" ? "That is no target" : "That is no colour to begin from", where: name, accepted: refusal.accepted)
+  rescue Rhexon::InvalidInput => refusal
+    raise Rhexon::InvalidInput.new(name == "target" ? "That is no target" : "That is no colour to begin from", where: name, accepted: refusal.accepted)
   end
 
   def colourants

@@ -12,11 +12,11 @@ class Comparison
 
   # @return [Hash] props of the compare page
   def to_h
-    aside = floor.aside_of(@piece) and raise Rhexon::Refusal.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
+    aside = floor.aside_of(@piece) and raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
     sides = [ side("head", "As it stands", floor.plan), *others ]
     { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id, revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"] }, zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
-      sides: sides.map { |found| SideSerializer.new(found).to_h }, choices: choices.map { |key, found| { key: key, label: found.first } }, refused: @refused || [], wanted: @wanted & choices.keys,
-      pieces: floor.pieces.map { |found| { id: found.id, name: found.name } } }
+      sides: sides.map { |side_shown| SideSerializer.new(side_shown).to_h }, choices: choices.map { |key, side_shown| { key: key, label: side_shown.first } }, refused: @refused || [], wanted: @wanted & choices.keys,
+      pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
   end
 
   # What one column of the page shows.
@@ -27,16 +27,16 @@ class Comparison
   def floor = @floor ||= ShopFloor.new
 
   def side(key, label, plan, operation = nil)
-    found = Rhexon::Compare::Side.new(plan, @piece.core_id, label)
-    @first ||= found
-    Column.new(key: key, side: found, differs: found.equal?(@first) ? [] : Rhexon::Compare::Differences.of(@first, found, currency: Shop.current.currency), operation: operation)
+    alternative = Rhexon::Compare::Alternative.new(plan, @piece.core_id, label)
+    @first ||= alternative
+    Column.new(key: key, side: alternative, differs: alternative.equal?(@first) ? [] : Rhexon::Compare::Differences.for(@first, alternative, currency: Shop.current.currency), operation: operation)
   end
 
   def others
     (@wanted & choices.keys).filter_map do |key|
       label, document, operation = choices.fetch(key)
       side(key, label, floor.plan_with(@piece, document), operation)
-    rescue Rhexon::Refusal => refusal
+    rescue Rhexon::InvalidInput => refusal
       (@refused ||= []) << { key: key, sentence: "#{label}: #{refusal.message}." }
       nil
     end
@@ -49,7 +49,7 @@ class Comparison
     METHODS.filter_map do |method, label|
       operation = Rhexon::Compare::OtherMethod.operation(document, Shelf.products, method, logged_steps) or next
       [ "method:#{method}", [ label, Rhexon::Schedule::Edit.apply(document, operation), operation ] ]
-    rescue Rhexon::Refusal
+    rescue Rhexon::InvalidInput
       nil
     end.to_h
   end

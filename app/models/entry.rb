@@ -20,18 +20,18 @@ class Entry < ApplicationRecord
 
   # Records an entry once: the same client id again answers with the first.
   # @return [Entry]
-  # @raise [Conflict, Rhexon::Refusal]
+  # @raise [Conflict, Rhexon::InvalidInput]
   def self.record!(client_id:, kind:, happened_at:, **fields)
-    raise Rhexon::Refusal.new("An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters") unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
+    raise Rhexon::InvalidInput.new("An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters") unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
     Rhexon::Planning::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
-    raise Rhexon::Refusal.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
+    raise Rhexon::InvalidInput.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
 
     known = find_by(client_id: client_id)
     return known.tap { |entry| entry.same!(kind: kind, **fields.except(:revision)) } if known
 
     create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current, **fields)
   rescue ActiveRecord::RecordNotUnique
-    find_by(client_id: client_id) || raise(Rhexon::Refusal.new("That entry was already taken back", where: "corrects"))
+    find_by(client_id: client_id) || raise(Rhexon::InvalidInput.new("That entry was already taken back", where: "corrects"))
   end
 
   # @return [Array<Entry>] of a piece, less what was taken back, in the order it happened

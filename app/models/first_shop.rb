@@ -9,7 +9,7 @@ class FirstShop
   end
 
   # @return [Shop, nil] nil with +errors+ filled
-  # @raise [Rhexon::Refusal] when there is a shop already
+  # @raise [Rhexon::InvalidInput] when there is a shop already
   def begin!
     Rhexon.refuse_unless(Shop.none?, "There is a shop here already", where: "name")
     check(shop, %i[name zone])
@@ -37,7 +37,7 @@ class FirstShop
 
   def check_hours
     ShopHours.check!(week)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     @errors["opens"] = refusal.message
   end
 

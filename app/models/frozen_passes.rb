@@ -7,7 +7,7 @@ class FrozenPasses
   end
 
   # @param after [Hash] schedule document
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def check!(after)
     return if @logged.empty?
 
@@ -23,7 +23,7 @@ class FrozenPasses
     return if support(after) == support(@document)
 
     laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find { |step| %w[coat stain].include?(step["kind"]) && step["support"].nil? } or return
-    raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
+    raise Rhexon::InvalidInput.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
   end
 
   def support(document) = (document["support"] if document.is_a?(Hash)) || @usual
@@ -33,7 +33,7 @@ class FrozenPasses
     now = step(after, step_id)
     return if now && now.except("coats", "pins", "name") == before.except("coats", "pins", "name") && coat <= (now["coats"] || 1)
 
-    raise Rhexon::Refusal.new("#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it was. Split its coats to change the ones to come, or correct the log instead",
+    raise Rhexon::InvalidInput.new("#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it was. Split its coats to change the ones to come, or correct the log instead",
                               where: "steps/#{step_id}")
   end
 
@@ -41,7 +41,7 @@ class FrozenPasses
     last = ids(after).rindex { |id| @logged.any? { |step_id, _| step_id == id } } or return
     last_before = ids(@document).rindex { |id| @logged.any? { |step_id, _| step_id == id } }
     newcomer = (ids(after).first(last) - ids(@document).first(last_before)).first
-    raise Rhexon::Refusal.new("A step cannot go before work that is already in the log", where: "steps/#{newcomer}") if newcomer
+    raise Rhexon::InvalidInput.new("A step cannot go before work that is already in the log", where: "steps/#{newcomer}") if newcomer
   end
 
   def ids(document) = steps(document).map { |step| step["id"] }

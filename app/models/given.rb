@@ -25,7 +25,7 @@ class Given
     # @param values [Hash] as it came
     # @param shape [Hash{Symbol=>Symbol}] name => type
     # @return [Hash{String=>Object}] what is permitted
-    # @raise [Rhexon::Refusal] names the first field that has another type
+    # @raise [Rhexon::InvalidInput] names the first field that has another type
     def read(values, shape)
       values.slice(*shape.keys.map(&:to_s)).each do |name, value|
         fits, accepted = TYPES.fetch(shape.fetch(name.to_sym))

@@ -6,7 +6,7 @@ class LargeArea
 
   # @param fields [Hash] parts, exit, product, room, tool, strips, rate, coats
   # @return [Hash] sections and sums
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.answer(fields) = new(fields).answer
 
   # What can be chosen.
@@ -30,19 +30,19 @@ class LargeArea
   private
 
   def parts
-    found = @fields["parts"]
-    Rhexon.refuse_unless(found.is_a?(Array) && found.size <= 40, "A large area has 1 to 40 parts", where: "parts")
-    found
+    typed = @fields["parts"]
+    Rhexon.refuse_unless(typed.is_a?(Array) && typed.size <= 40, "A large area has 1 to 40 parts", where: "parts")
+    typed
   end
 
   def exit
-    found = @fields["exit"]
-    Rhexon.refuse_unless(found.is_a?(Array) && found.size == 2 && found.all? { |side| side.is_a?(Numeric) && side.between?(-1000, 1000) }, "The exit is a place in the sketch", where: "exit", accepted: "x and y in m")
-    found
+    typed = @fields["exit"]
+    Rhexon.refuse_unless(typed.is_a?(Array) && typed.size == 2 && typed.all? { |side| side.is_a?(Numeric) && side.between?(-1000, 1000) }, "The exit is a place in the sketch", where: "exit", accepted: "x and y in m")
+    typed
   end
 
-  def product = @product ||= Shelf.products.fetch(@fields["product"].to_s) { raise Rhexon::Refusal.new("Choose a product", where: "product") }
-  def room = @room ||= Room.find_by(name: @fields["room"]) || raise(Rhexon::Refusal.new("Choose the air of a room", where: "room"))
+  def product = @product ||= Shelf.products.fetch(@fields["product"].to_s) { raise Rhexon::InvalidInput.new("Choose a product", where: "product") }
+  def room = @room ||= Room.find_by(name: @fields["room"]) || raise(Rhexon::InvalidInput.new("Choose the air of a room", where: "room"))
 
   def tool
     Rhexon.refuse_unless(TOOLS.include?(@fields["tool"]), "That is no tool for a large area", where: "tool", accepted: TOOLS.join(", "))
@@ -64,16 +64,16 @@ class LargeArea
   # What is left empty is as usual.
   def number(name, usual, range, unit)
     given = @fields[name].to_s.strip
-    found = given.empty? ? usual : Float(given.tr(",", "."), exception: false)
-    Rhexon.refuse_unless(found && range.cover?(found), "#{name.tr("_", " ").capitalize} cannot be #{given}", where: name, accepted: "#{range.min} to #{range.max} #{unit}")
-    found
+    value = given.empty? ? usual : Float(given.tr(",", "."), exception: false)
+    Rhexon.refuse_unless(value && range.cover?(value), "#{name.tr("_", " ").capitalize} cannot be #{given}", where: name, accepted: "#{range.min} to #{range.max} #{unit}")
+    value
   end
 
   def climate = @climate ||= room.air_at
-  def open_min = Rhexon::Areas::WetEdge.open_min(product, climate) || raise(Rhexon::Refusal.new("#{product.name} gives no open time", where: "product", accepted: "one whose sheet does"))
+  def open_min = Rhexon::Areas::WetEdge.open_min(product, climate) || raise(Rhexon::InvalidInput.new("#{product.name} gives no open time", where: "product", accepted: "one whose sheet does"))
   def limit_m = Rhexon::Areas::WetEdge.longest_m(rate_m2_per_h: rate, open_min: open_min, strip_m: strip_m)
   def strip_m = Rhexon::Reference.table("hands").fetch("strip_m").fetch(tool)
-  def ml_per_m2 = Rhexon::Mixing::Laying.of(area_m2: 1.0, wet_um: wet_um, method: laid, left_behind_ml: 0).gross_ml
+  def ml_per_m2 = Rhexon::Mixing::Laying.for_area(area_m2: 1.0, wet_um: wet_um, method: laid, left_behind_ml: 0).gross_ml
 
   def reached(milestone)
     coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: laid, wet_um: wet_um, earlier_coats: 0)

@@ -7,7 +7,7 @@ class LoggedFault
 
   # @param body [Hash] client_id, pass, fault, mending
   # @return [Entry]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.record!(body, happened_at:) = new(body["pass"], body["fault"]).record!(body["client_id"], body["mending"], happened_at)
 
   # What mends it leaves the schedule with the entry, unless work on it is begun.
@@ -20,7 +20,7 @@ class LoggedFault
 
   # @param pass [String] key of the coat at fault
   # @param fault_id [String]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def initialize(pass, fault_id)
     @pass = pass.to_s
     @fault = Rhexon::Faults::Fault.find(fault_id)

@@ -19,7 +19,7 @@ class LoggerFile
   # @param room [Room]
   # @param bytes [String]
   # @return [Report]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.read!(room, bytes)
     Rhexon.refuse_unless(bytes.bytesize <= ProductFile::MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB", where: "file", accepted: "up to #{ProductFile::MOST_BYTES / 1.megabyte} MB")
     new(ProductFile.utf8(bytes).delete_prefix("\uFEFF")).keep!(room)
@@ -61,7 +61,7 @@ class LoggerFile
       add(number, *places.map { |place| cells[place] })
     end
   rescue CSV::MalformedCSVError => error
-    raise Rhexon::Refusal.new("The file is not CSV: #{error.message.first(120)}", where: "file")
+    raise Rhexon::InvalidInput.new("The file is not CSV: #{error.message.first(120)}", where: "file")
   end
 
   # @return [Array<Integer>] where time, temperature and humidity stand

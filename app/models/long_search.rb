@@ -12,7 +12,7 @@ class LongSearch
     # The search for the shop as it stands; begun unless there is one.
     # @param floor [ShopFloor]
     # @return [LongSearch]
-    def of(floor)
+    def for(floor)
       floor.plan # what cannot be planned is set aside first
       json = floor.to_core
       @lock.synchronize do

@@ -44,9 +44,9 @@ class LooksState
   def read_hexes(lab, spectrum: nil)
     return unless lab
 
-    reflectance = spectrum || Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.of(@species).reflectance)
+    reflectance = spectrum || Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.for_species(@species).reflectance)
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Look.new(reflectance, light).hex ] }
-  rescue Rhexon::Refusal
+  rescue Rhexon::InvalidInput
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Lab.hex(lab) ] }
   end
 
@@ -73,11 +73,11 @@ class LooksState
 
   # A reading that no such wood can have is left to the mean board.
   def timber(board)
-    return Rhexon::Colour::Wood.of(@species, board) unless @bare && board == "mean"
+    return Rhexon::Colour::Wood.for_species(@species, board) unless @bare && board == "mean"
 
     Rhexon::Colour::Wood.read(species: @species, lab: @bare)
-  rescue Rhexon::Refusal
-    Rhexon::Colour::Wood.of(@species, board)
+  rescue Rhexon::InvalidInput
+    Rhexon::Colour::Wood.for_species(@species, board)
   end
 
   def reckoned(wood, years: 0) = Rhexon::Colour::Looks.new(wood, @steps, Shelf.products, surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares), years: years).stages
@@ -85,7 +85,7 @@ class LooksState
   # What light makes of it in time, wood and clear films together.
   def later
     Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
-      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.of(@species).aged(time)) ? reckoned(wood, years: age.fetch("years")) : [] }.last or next
+      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(wood, years: age.fetch("years")) : [] }.last or next
       { words: age.fetch("words"), lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
     end
   end

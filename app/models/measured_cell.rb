@@ -5,19 +5,19 @@ class MeasuredCell
   def initialize(cell, measure)
     @cell = cell
     @measure = measure
-    @instrument = Devices.instrument(measure) or raise Rhexon::Refusal.new("No instrument reads #{measure.inspect}", where: "measure", accepted: Rhexon::Boards::Touches.measures.join(" or "))
+    @instrument = Devices.instrument(measure) or raise Rhexon::InvalidInput.new("No instrument reads #{measure.inspect}", where: "measure", accepted: Rhexon::Boards::ReplicateReadings.measures.join(" or "))
   end
 
   # @return [Reading]
-  # @raise [Rhexon::Refusal] when the instrument is silent or its touches do not agree
+  # @raise [Rhexon::InvalidInput] when the instrument is silent or its touches do not agree
   def record!(client_id:, observer:, light:, now:)
     @instrument.hand&.hold(there)
-    touches = Array.new(Rhexon::Boards::Touches.count) { @instrument.reading(now: now) }
+    touches = Array.new(Rhexon::Boards::ReplicateReadings.count) { @instrument.reading(now: now) }
     Rhexon.refuse_unless(touches.all? { |touch| (now - touch.at).abs < Devices::Instrument::STALE_S }, "The #{@instrument.name.downcase} has said nothing new", where: @measure, accepted: "a reading of now")
-    value = Rhexon::Boards::Touches.mean(@measure, touches.map(&:value))
+    value = Rhexon::Boards::ReplicateReadings.mean(@measure, touches.map(&:value))
     Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: value, observer: observer, light: light, instrument: @instrument.name, taken_at: now)
   rescue Devices::Instrument::Silent => silent
-    raise Rhexon::Refusal.new(silent.message, where: @measure)
+    raise Rhexon::InvalidInput.new(silent.message, where: @measure)
   end
 
   private

@@ -7,7 +7,7 @@ class MixDesk
   # @param body [Hash] client_id, name, and g or what was typed
   def pour!(body, happened_at:)
     refuse_closed! unless Entry.exists?(client_id: body["client_id"])
-    index = @mix.sheet.recipe.index(body["name"]) or raise Rhexon::Refusal.new("The mix has no component called #{body["name"]}", where: "name", accepted: @mix.sheet.recipe.components.map(&:name).join(", "))
+    index = @mix.sheet.recipe.index(body["name"]) or raise Rhexon::InvalidInput.new("The mix has no component called #{body["name"]}", where: "name", accepted: @mix.sheet.recipe.components.map(&:name).join(", "))
     component = @mix.sheet.recipe.components[index]
     grams = body["g"] || typed_g(body["typed"], component)
     Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.positive? && grams <= 1_000_000, "#{grams.inspect} g cannot have been poured", where: "g", accepted: "more than 0 g")
@@ -17,7 +17,7 @@ class MixDesk
 
   def take_back!(entry_id, client_id:, happened_at:)
     refuse_closed!
-    wrong = @mix.entries.find_by(id: entry_id, kind: "poured") || raise(Rhexon::Refusal.new("There is no such pour to take back", where: "corrects"))
+    wrong = @mix.entries.find_by(id: entry_id, kind: "poured") || raise(Rhexon::InvalidInput.new("There is no such pour to take back", where: "corrects"))
     Entry.record!(client_id: client_id, kind: "correction", happened_at: happened_at, mix: @mix, corrects: wrong, body: {})
     @mix.reload
   end
@@ -28,7 +28,7 @@ class MixDesk
     return @mix if Entry.exists?(client_id: [ client_id, "#{client_id}-out-0" ])
 
     refuse_closed!
-    option = @mix.correction.options.find { |candidate| candidate.kind == kind } || raise(Rhexon::Refusal.new("There is nothing to #{kind.to_s.tr("_", " ")} any more", where: "way"))
+    option = @mix.correction.options.find { |candidate| candidate.kind == kind } || raise(Rhexon::InvalidInput.new("There is nothing to #{kind.to_s.tr("_", " ")} any more", where: "way"))
     case kind
     when "accept" then Entry.record!(client_id: client_id, kind: "note", happened_at: happened_at, mix: @mix, body: { "way" => "accept", "sentence" => option.sentence })
     when "split" then split!(option, client_id, happened_at)
@@ -44,7 +44,7 @@ class MixDesk
 
     refuse_closed!
     missing = @mix.sheet.recipe.components.find { |component| @mix.poured_g(component.name).zero? }
-    raise Rhexon::Refusal.new("#{missing.name} is not in the pot yet", where: "pours") if missing
+    raise Rhexon::InvalidInput.new("#{missing.name} is not in the pot yet", where: "pours") if missing
 
     Mix.transaction do
       total = @mix.poured.sum { |pour| pour["g"] }
@@ -96,7 +96,7 @@ class MixDesk
   end
 
   def refuse_closed!
-    raise Rhexon::Refusal.new("This mix is finished; begin a new one", where: "mix") if @mix.closed_at
+    raise Rhexon::InvalidInput.new("This mix is finished; begin a new one", where: "mix") if @mix.closed_at
   end
 
   def typed_g(text, component)

@@ -10,7 +10,7 @@ class MixStart
 
       plan = ShopFloor.new(now: now).plan
       batch = plan.batches.find { |candidate| candidate.passes.include?(key) } or
-        raise Rhexon::Refusal.new("Nothing has to be mixed for that pass any more: it is done, or the schedule has changed", where: "pass")
+        raise Rhexon::InvalidInput.new("Nothing has to be mixed for that pass any more: it is done, or the schedule has changed", where: "pass")
       product = Product.find_by!(code: batch.product.id)
       Mix.create!(name: product.full_name, product: product, room: Room.find_by(name: batch.room), components: components_of(batch.sheet.recipe, product), want: { "total_ml" => batch.ml.round(1) }, pass_keys: batch.passes, usable_g: batch.usable_g&.round(1), resolution_g: Shop.current.scale_g)
     end
@@ -72,6 +72,6 @@ class MixStart
     end
 
     def name(body, product) = product&.full_name || (body["recipe_id"] && Recipe.find(body["recipe_id"]).name) || body["name"].presence || "Own mix"
-    def refuse(sentence, where) = raise(Rhexon::Refusal.new(sentence, where: where))
+    def refuse(sentence, where) = raise(Rhexon::InvalidInput.new(sentence, where: where))
   end
 end

@@ -32,7 +32,7 @@ class NewBoard
     return if @errors.key?(:width_mm) || @errors.key?(:height_mm)
 
     Rhexon::Boards::Layout.row(width_mm: board.width_mm, height_mm: board.height_mm, margin_mm: board.margin_mm, tape_mm: board.tape_mm, cells: count)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     @errors[:cells] = refusal.message
   end
 

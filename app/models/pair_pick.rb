@@ -5,7 +5,7 @@ class PairPick < ApplicationRecord
 
   def readonly? = persisted?
 
-  # @raise [Rhexon::Refusal, Entry::Conflict]
+  # @raise [Rhexon::InvalidInput, Entry::Conflict]
   def self.record!(board, client_id:, winner:, loser:, **fields)
     ids = board.cells.reject(&:ruined).map(&:id)
     Rhexon.refuse_unless(client_id.present?, "A pick needs an id of its own", where: "client_id")

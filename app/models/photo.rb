@@ -12,7 +12,7 @@ class Photo < ApplicationRecord
   # @param file [#read] as it was uploaded
   # @param of [Hash] cell:, piece: or entry:, or none
   # @return [Photo] the first one when the same client id comes again
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.take!(file, client_id:, words: nil, light: nil, **of)
     Rhexon.refuse_unless(client_id.present?, "A photo needs an id of its own", where: "client_id")
     known = find_by(client_id: client_id) and return known
@@ -25,7 +25,7 @@ class Photo < ApplicationRecord
       photo
     end
   rescue ActiveRecord::RecordInvalid => invalid
-    raise Rhexon::Refusal.new(invalid.record.errors.first.message, where: "words")
+    raise Rhexon::InvalidInput.new(invalid.record.errors.first.message, where: "words")
   end
 
   # The photos of a piece: its own, and those of what is in its log.
@@ -37,7 +37,7 @@ class Photo < ApplicationRecord
   # @param patch, grey [Array<Numeric>] left, top, width, height as shares of the photo
   # @param white [Array<Numeric>, nil] a white card
   # @return [Array<Float>] L*a*b*, D65
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def colour(patch, grey, white: nil)
     pixels = PhotoPixels.new(image.download)
     Rhexon::Colour::Patch.lab(pixels.mean(patch, "patch"), grey: pixels.mean(grey, "grey"), white: white && pixels.mean(white, "white"))

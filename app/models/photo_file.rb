@@ -11,7 +11,7 @@ class PhotoFile
   ACCEPTED = "a JPEG, PNG or WebP picture of at most #{MOST_BYTES / 1.megabyte} MB".freeze
 
   # @param file [#read, nil]
-  # @raise [Rhexon::Refusal] when it is too large, of another kind or broken
+  # @raise [Rhexon::InvalidInput] when it is too large, of another kind or broken
   def initialize(file)
     Rhexon.refuse_unless(file.respond_to?(:read), "Choose a photo", where: "file", accepted: ACCEPTED)
     Rhexon.refuse_unless(file.size <= MOST_BYTES, "The photo has #{file.size / 1.megabyte} MB, which is too large", where: "file", accepted: ACCEPTED)
@@ -53,6 +53,6 @@ class PhotoFile
   def whole
     yield
   rescue Vips::Error
-    raise Rhexon::Refusal.new("The picture is broken: it cannot be read to its end", where: "file", accepted: ACCEPTED)
+    raise Rhexon::InvalidInput.new("The picture is broken: it cannot be read to its end", where: "file", accepted: ACCEPTED)
   end
 end

@@ -13,7 +13,7 @@ class PhotoPixels
   # @param part [Array<Numeric>] left, top, width, height as shares of the photo
   # @param name [String] of the part, for the refusal
   # @return [Array<Float>] red, green, blue, 0 to 1
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def mean(part, name)
     ok = part.is_a?(Array) && part.size == 4 && part.all? { |share| share.is_a?(Numeric) && share.between?(0, 1) } && part[0] + part[2] <= 1.0001 && part[1] + part[3] <= 1.0001
     Rhexon.refuse_unless(ok, "The #{name} is marked by four shares of the photo", where: name, accepted: "left, top, width, height from 0 to 1, inside the photo")

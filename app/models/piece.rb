@@ -78,7 +78,7 @@ class Piece < ApplicationRecord
     errors.add(:wanted_colour, "A colour is three numbers, L* a* b*, such as 34.6 20.2 23.6.") if wanted_colour_typed.present? && target_lab.nil?
     Rhexon::Boards::Readings.check("lab", target_lab) if target_lab
     errors.add(:wanted_gloss, "Gloss is a range in GU, such as 25 to 35, at most 200.") if wanted_gloss_typed.present? && (sheen_low.nil? || sheen_high > 200)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     errors.add(:wanted_colour, refusal.message)
   end
 end

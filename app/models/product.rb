@@ -3,7 +3,7 @@ class Product < ApplicationRecord
   include ChangesShelf
   include Retires
 
-  COLOURS = Rhexon::Materials::Lines.table.fetch("colours")
+  COLOURS = Rhexon::Materials::ProductFigures.table.fetch("colours")
 
   has_many :batches, dependent: :restrict_with_error
   has_many :mixes, dependent: :restrict_with_error
@@ -32,7 +32,7 @@ class Product < ApplicationRecord
   # @return [String, nil] why
   def unsound
     Rhexon::Materials::Product.read(to_core) && nil
-  rescue Rhexon::Refusal, NoMethodError, TypeError => error
+  rescue Rhexon::InvalidInput, NoMethodError, TypeError => error
     Trouble.reason(error)
   end
 
@@ -61,7 +61,7 @@ class Product < ApplicationRecord
   def core_accepts_it
     Rhexon::Schedule::Schema.check_product!(to_core)
     Rhexon::Materials::Product.new(to_core)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     errors.add(refusal.where.split("/").last == "class" ? :kind : :figures, refusal.message)
   end
 end

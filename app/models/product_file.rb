@@ -15,7 +15,7 @@ class ProductFile
   Report = Struct.new(:created, :updated, :same, :refused, :ignored, keyword_init: true)
 
   class << self
-    def columns = IDENTITY + Rhexon::Materials::Lines.paths
+    def columns = IDENTITY + Rhexon::Materials::ProductFigures.paths
 
     # @return [String] CSV in UTF-8, safe to open in a spreadsheet
     def to_csv(products)
@@ -27,7 +27,7 @@ class ProductFile
 
     # @param bytes [String] of the file
     # @return [Report]
-    # @raise [Rhexon::Refusal] when no row can be read
+    # @raise [Rhexon::InvalidInput] when no row can be read
     def read(bytes)
       Rhexon.refuse_unless(bytes.bytesize <= MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB", where: "file", accepted: "up to #{MOST_BYTES / 1.megabyte} MB")
       text = utf8(bytes).delete_prefix("\uFEFF")
@@ -46,14 +46,14 @@ class ProductFile
       Rhexon.refuse_unless(text.exclude?("\0"), "The file is not text", where: "file", accepted: "CSV or JSON in UTF-8")
       text
     rescue EncodingError
-      raise Rhexon::Refusal.new("The file's letters cannot be read", where: "file", accepted: "CSV or JSON in UTF-8")
+      raise Rhexon::InvalidInput.new("The file's letters cannot be read", where: "file", accepted: "CSV or JSON in UTF-8")
     end
 
     private
 
     def row(product)
-      written = Rhexon::Materials::Lines.new(product.to_value).written
-      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::Lines.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
+      written = Rhexon::Materials::ProductFigures.new(product.to_value).written
+      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::ProductFigures.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
     end
 
     # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
@@ -73,7 +73,7 @@ class ProductFile
       few!(table.size)
       keep(table.each_with_index.map { |cells, index| [ index + 2, cells.to_h.transform_values { |cell| cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "") } ] }, headers - columns)
     rescue CSV::MalformedCSVError => error
-      raise Rhexon::Refusal.new("The file is not CSV: #{error.message.first(120)}", where: "file", accepted: "CSV with a first row of column names")
+      raise Rhexon::InvalidInput.new("The file is not CSV: #{error.message.first(120)}", where: "file", accepted: "CSV with a first row of column names")
     end
 
     def read_json(text)
@@ -83,7 +83,7 @@ class ProductFile
       few!(records.size)
       keep(records.each_with_index.map { |record, index| [ index + 1, { **record, "code" => record["id"], "name" => record["name"].to_s.delete_prefix("#{record["maker"]} "), "json" => true } ] }, [])
     rescue JSON::ParserError => error
-      raise Rhexon::Refusal.new("The file is not JSON: #{error.message.lines.first.strip.first(120)}", where: "file")
+      raise Rhexon::InvalidInput.new("The file is not JSON: #{error.message.lines.first.strip.first(120)}", where: "file")
     end
 
     def few!(count)
@@ -99,23 +99,23 @@ class ProductFile
 
     def keep_row(number, cells, seen, report)
       name = "#{cells["maker"]} #{cells["name"]}".strip
-      raise Rhexon::Refusal.new("#{name} stands in row #{seen[name]} already", where: "row #{number}") if seen[name]
+      raise Rhexon::InvalidInput.new("#{name} stands in row #{seen[name]} already", where: "row #{number}") if seen[name]
 
       seen[name] = number
       product = product_of(cells)
       fate = product.new_record? ? :created : (product.changed? ? :updated : :same)
-      raise Rhexon::Refusal.new(product.errors.map(&:message).join(" "), where: "row #{number}") unless product.save
+      raise Rhexon::InvalidInput.new(product.errors.map(&:message).join(" "), where: "row #{number}") unless product.save
 
       report[fate] << product.full_name
-    rescue Rhexon::Refusal => refusal
+    rescue Rhexon::InvalidInput => refusal
       report.refused << { row: number, name: name.presence || "a row without a name", sentence: refusal.message }
     end
 
     def product_of(cells)
       product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(maker: cells["maker"], name: cells["name"]) || Product.new
-      raise Rhexon::Refusal.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
+      raise Rhexon::InvalidInput.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
 
-      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::Lines.paths), product)
+      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::ProductFigures.paths), product)
       product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"], role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product
@@ -123,8 +123,8 @@ class ProductFile
 
     # A line that says what the record says leaves the record alone.
     def written(lines, product)
-      before = product.new_record? ? {} : Rhexon::Materials::Lines.new(product.to_value).written
-      Rhexon::Materials::Lines.read(lines.reject { |path, text| text == before[path] }, product.figures)
+      before = product.new_record? ? {} : Rhexon::Materials::ProductFigures.new(product.to_value).written
+      Rhexon::Materials::ProductFigures.read(lines.reject { |path, text| text == before[path] }, product.figures)
     end
   end
 end

@@ -10,7 +10,7 @@ class Reading < ApplicationRecord
   # @return [Boolean] whether it wanted a fully cured film and had none
   def early? = Rhexon::Boards::Readings.wants_cure?(kind) && Rhexon::Boards::Readings.early?(kind, taken_at.to_i / 60, cell.cured_at)
 
-  # @raise [Rhexon::Refusal, Entry::Conflict]
+  # @raise [Rhexon::InvalidInput, Entry::Conflict]
   def self.record!(cell:, client_id:, kind:, value:, **fields)
     Rhexon.refuse_unless(client_id.is_a?(String) && client_id.present?, "A reading needs an id of its own", where: "client_id")
     checked = Rhexon::Boards::Readings.check(kind, value)

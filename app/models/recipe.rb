@@ -8,7 +8,7 @@ class Recipe < ApplicationRecord
   def core_accepts_it
     Rhexon::Schedule::Schema.check!("rhexon-mix-1", { "components" => components, "want" => { "total_g" => 100 } })
     Rhexon::Mixing::Recipe.new(components)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     errors.add(:components, refusal.message)
   end
 end

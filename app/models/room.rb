@@ -25,8 +25,8 @@ class Room < ApplicationRecord
     { **place, "climate" => known.map(&:to_core), "daily" => daily.presence || [ { "at" => "00:00", **set } ] }
   end
 
-  # @return [Rhexon::Drying::Line]
-  def line = Rhexon::Drying::Line.read(to_core, Shop.current.clock)
+  # @return [Rhexon::Drying::ClimateTimeline]
+  def line = Rhexon::Drying::ClimateTimeline.read(to_core, Shop.current.clock)
 
   # @return [Rhexon::Drying::Climate] its air at that time
   def air_at(time = Time.current) = line.at(time.to_i / 60)
@@ -39,8 +39,8 @@ class Room < ApplicationRecord
     return if daily.blank?
 
     Rhexon::Schedule::Schema.check!("rhexon-shop-1", { "format" => "rhexon-shop/1", "now" => "", "zone" => "", "people" => [ { "id" => "x", "week" => {} } ], "products" => [], "pieces" => [], "rooms" => [ { "id" => "x", "daily" => daily } ] })
-    Rhexon::Drying::Line.read({ "daily" => daily }, Shop.current.clock)
-  rescue Rhexon::Refusal => refusal
+    Rhexon::Drying::ClimateTimeline.read({ "daily" => daily }, Shop.current.clock)
+  rescue Rhexon::InvalidInput => refusal
     errors.add(:daily, refusal.message)
   end
 

@@ -26,7 +26,7 @@ class Schedule < ApplicationRecord
   # @param operation [Hash] of Rhexon::Schedule::Edit
   # @param base [Integer] number of the revision it was made on
   # @return [Revision]
-  # @raise [Stale, Rhexon::Refusal]
+  # @raise [Stale, Rhexon::InvalidInput]
   # @yieldreturn [String] the reason where none is given; asked once the operation has proved sound
   def edit!(operation, base:, reason: nil)
     with_lock do
@@ -45,7 +45,7 @@ class Schedule < ApplicationRecord
 
   # Whichever way a document comes in: what it names is there, and what is logged stays as it was.
   # @return [Hash] the document
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def fits!(after)
     Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Shelf.products, rooms: Room.pluck(:name), tools: Tool.pluck(:name), people: Person.pluck(:name))
     FrozenPasses.new(piece, document).check!(after)
@@ -60,10 +60,10 @@ class Schedule < ApplicationRecord
     end
   end
 
-  # @raise [Rhexon::Refusal] when there is nothing to undo
+  # @raise [Rhexon::InvalidInput] when there is nothing to undo
   def undo!
     with_lock do
-      raise Rhexon::Refusal.new("There is nothing to undo") unless head.parent
+      raise Rhexon::InvalidInput.new("There is nothing to undo") unless head.parent
 
       goes_to!(head.parent)
       move_to!(head.parent, redo_to: head)
@@ -72,7 +72,7 @@ class Schedule < ApplicationRecord
 
   def redo!
     with_lock do
-      raise Rhexon::Refusal.new("There is nothing to do again") unless self.redo
+      raise Rhexon::InvalidInput.new("There is nothing to do again") unless self.redo
 
       target = self.redo
       goes_to!(target)
@@ -98,7 +98,7 @@ class Schedule < ApplicationRecord
 
   def fits?(document)
     fits!(Rhexon::Schedule::Document.check!(document)) && true
-  rescue Rhexon::Refusal, NoMethodError, TypeError
+  rescue Rhexon::InvalidInput, NoMethodError, TypeError
     false
   end
 

@@ -18,10 +18,10 @@ class ScheduleState
   end
 
   # @return [Rhexon::Planning::Plan] with this piece in it
-  # @raise [Rhexon::Refusal] when its job is closed or it is set aside
+  # @raise [Rhexon::InvalidInput] when its job is closed or it is set aside
   def plan
     refuse_closed!
-    aside = floor.aside_of(@piece) and raise Rhexon::Refusal.new(aside.reason, where: "pieces/#{@piece.id}")
+    aside = floor.aside_of(@piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{@piece.id}")
     floor.plan
   end
 
@@ -36,7 +36,7 @@ class ScheduleState
   end
 
   def to_h(face = nil)
-    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h, approval: Approval.of(@piece)&.to_h }
+    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h, approval: Approval.for(@piece)&.to_h }
   end
 
   # The look after each step on a face, where its wood has colour figures.
@@ -57,6 +57,6 @@ class ScheduleState
 
   # A piece of a closed job is not on the shop floor; its page says so.
   def refuse_closed!
-    raise Rhexon::Refusal.new("The job of #{@piece.name} is closed") if @piece.job.closed_at
+    raise Rhexon::InvalidInput.new("The job of #{@piece.name} is closed") if @piece.job.closed_at
   end
 end

@@ -11,8 +11,8 @@ module ShelfStock
 
   # @return [Float, nil] g; nil when no can of it was ever put on the shelf
   def left_g(code)
-    found = cans(code)
-    found.any? || Batch.joins(:product).exists?(products: { code: code }) ? found.sum(&:left_g) : nil
+    standing = cans(code)
+    standing.any? || Batch.joins(:product).exists?(products: { code: code }) ? standing.sum(&:left_g) : nil
   end
 
   # Takes an amount from the cans of a product; a sealed can is opened. More than the shelf is said to hold empties it:

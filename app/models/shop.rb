@@ -11,7 +11,7 @@ class Shop < ApplicationRecord
   def clock = @clock ||= Rhexon::Planning::Zone.new(zone)
 
   # @param rule [String] a house rule
-  # @raise [Rhexon::Refusal] when there is no such rule or it cannot be so
+  # @raise [Rhexon::InvalidInput] when there is no such rule or it cannot be so
   def rule!(rule, value)
     own = { "shellac_months" => [ 3, 6, 12 ], "dust_settles_min" => 0..1440 }
     if own.key?(rule) then Rhexon.refuse_unless(value.is_a?(Integer) && own[rule].include?(value), "#{rule.tr("_", " ").capitalize} cannot be #{value.inspect}", where: rule, accepted: own[rule].is_a?(Range) ? "0 to 1440 min" : own[rule].join(", "))
@@ -26,7 +26,7 @@ class Shop < ApplicationRecord
 
   def zone_is_known
     clock
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     errors.add(:zone, refusal.message)
   end
 end

@@ -8,7 +8,7 @@ class ShopBeliefs
   class << self
     # @param floor [Hash] rhexon-shop/1, without beliefs
     # @return [Hash] "beliefs" and "coat_sd" of rhexon-shop/1
-    def of(floor)
+    def for(floor)
       kept([ Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id ]) { learned(floor) }
     end
 
@@ -29,7 +29,7 @@ class ShopBeliefs
     # What was learned last, until something is added.
     def kept(key)
       @lock.synchronize { return @beliefs if @key == key }
-      yield.tap { |found| @lock.synchronize { @key, @beliefs = key, found } }
+      yield.tap { |beliefs| @lock.synchronize { @key, @beliefs = key, beliefs } }
     end
 
     def learned(floor)
@@ -41,7 +41,7 @@ class ShopBeliefs
       observations = Rhexon::Drying::Learning.observations(shop)
       beliefs = Rhexon::Drying::Learning.taught(observations)
       { "beliefs" => beliefs, "coat_sd" => Rhexon::Drying::Learning.coat_sd(observations, beliefs) }
-    rescue Rhexon::Refusal
+    rescue Rhexon::InvalidInput
       NOTHING # a closed job may name what the shop no longer has
     end
   end

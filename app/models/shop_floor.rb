@@ -9,8 +9,8 @@ class ShopFloor
   class << self
     # @yieldreturn [Rhexon::Planning::Plan]
     def kept(digest)
-      found = @lock.synchronize { @kept.delete(digest)&.tap { |plan| @kept[digest] = plan } }
-      return found if found
+      plan = @lock.synchronize { @kept.delete(digest)&.tap { |plan| @kept[digest] = plan } }
+      return plan if plan
 
       yield.tap do |plan|
         @lock.synchronize do
@@ -41,10 +41,10 @@ class ShopFloor
   end
 
   # @return [Hash] rhexon-shop/1, without the pieces that are set aside
-  def to_core = @to_core ||= known.then { |shop| shop.merge(ShopBeliefs.of(shop)) }
+  def to_core = @to_core ||= known.then { |shop| shop.merge(ShopBeliefs.for(shop)) }
 
   # @return [Rhexon::Planning::Plan]
-  # @raise [Rhexon::Refusal] when the shop itself cannot plan: nobody, no room
+  # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
   def plan
     @plan ||= begin
       @look_first ||= (self.class.faulty || []).tap { |ids| all_pieces.select { |piece| ids.include?(piece.id) }.each { |piece| set_aside_if_faulty(piece) } }
@@ -88,7 +88,7 @@ class ShopFloor
   def aside = plan && @aside.map { |piece, reason| Aside.new(piece: piece, reason: reason) }
 
   # @return [Aside, nil]
-  def aside_of(piece) = aside.find { |found| found.piece == piece }
+  def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 
   private
 
@@ -107,7 +107,7 @@ class ShopFloor
 
   def shop = @shop ||= Shop.current
 
-  def piece_record(piece) = (@records ||= {})[piece.id] ||= piece.to_core(shop.clock, tried: tried.of(piece), approved: tried.approved?(piece))
+  def piece_record(piece) = (@records ||= {})[piece.id] ||= piece.to_core(shop.clock, tried: tried.for_piece(piece), approved: tried.approved?(piece))
   def tried = @tried ||= TriedLooks.new(all_pieces)
 
   # Those who have left the bench are known by name: the log and pins name them.

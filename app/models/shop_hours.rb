@@ -6,7 +6,7 @@ class ShopHours
   # @param person [Person, nil]
   # @param week [Hash{String=>String}] "1" => "07:30-12:00, 12:30-16:30"; a day left out or empty is closed
   # @param days [Array<Hash>] {"date", "hours"}; empty hours: closed
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def self.replace!(person, week, days)
     rows = of_week(week)
     rows += days.flat_map { |day| dated(day) }
@@ -16,7 +16,7 @@ class ShopHours
     end
   end
 
-  # @raise [Rhexon::Refusal] when a week cannot be kept so
+  # @raise [Rhexon::InvalidInput] when a week cannot be kept so
   def self.check!(week) = of_week(week) && nil
 
   def self.of_week(week)
@@ -26,11 +26,11 @@ class ShopHours
 
   # @return [Array<Array(String, String)>]
   def self.spans(text, where)
-    found = text.to_s.split(/[,;]/).map(&:strip).reject(&:empty?).map { |span| span.split(/\s*(?:-|–|to)\s*/).map { |clock| clock.rjust(5, "0") } }
-    sound = found.all? { |span| span.size == 2 && span.all? { |clock| clock.match?(CLOCK) } && span[0] < span[1] } && found.sort.each_cons(2).all? { |one, other| one[1] <= other[0] }
-    raise Rhexon::Refusal.new("#{text.inspect} are no hours", where: where, accepted: "such as 07:30-12:00, 12:30-16:30") unless sound
+    typed = text.to_s.split(/[,;]/).map(&:strip).reject(&:empty?).map { |span| span.split(/\s*(?:-|–|to)\s*/).map { |clock| clock.rjust(5, "0") } }
+    sound = typed.all? { |span| span.size == 2 && span.all? { |clock| clock.match?(CLOCK) } && span[0] < span[1] } && typed.sort.each_cons(2).all? { |one, other| one[1] <= other[0] }
+    raise Rhexon::InvalidInput.new("#{text.inspect} are no hours", where: where, accepted: "such as 07:30-12:00, 12:30-16:30") unless sound
 
-    found.sort
+    typed.sort
   end
 
   def self.dated(day)
@@ -39,7 +39,7 @@ class ShopHours
     hours = spans(day["hours"], "days/#{date}")
     hours.empty? ? [ { date: date, opens: nil, closes: nil } ] : hours.map { |opens, closes| { date: date, opens: opens, closes: closes } }
   rescue ArgumentError
-    raise Rhexon::Refusal.new("#{day["date"].inspect} is no day", where: "days", accepted: "such as 2026-12-24")
+    raise Rhexon::InvalidInput.new("#{day["date"].inspect} is no day", where: "days", accepted: "such as 2026-12-24")
   end
   private_class_method :of_week, :spans, :dated
 end

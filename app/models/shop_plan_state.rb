@@ -16,7 +16,7 @@ class ShopPlanState
   end
 
   # @return [Array<Hash>] by piece that is not ready yet
-  def chances = floor.pieces.filter_map { |piece| (found = chance_of(piece)) && ChanceSerializer.new(found).to_h }
+  def chances = floor.pieces.filter_map { |piece| (chance = chance_of(piece)) && ChanceSerializer.new(chance).to_h }
 
   # @param piece [Piece]
   # @return [PieceChance, nil] nil when it is ready, or never will be

@@ -4,7 +4,7 @@ module SlowWork
   AT_ONCE = 2
   WAIT_S = 10
   # All places are taken and none came free in time.
-  Busy = Class.new(Rhexon::Refusal)
+  Busy = Class.new(Rhexon::InvalidInput)
 
   @lock = Mutex.new
   @free = ConditionVariable.new

@@ -13,13 +13,13 @@ class SmallSums
   # @param sum [String]
   # @param fields [Hash{String=>String}] as typed
   # @return [Hash] figures to read and numbers to draw
-  # @raise [Rhexon::Refusal] naming the field
+  # @raise [Rhexon::InvalidInput] naming the field
   def self.answer(sum, fields)
-    raise Rhexon::Refusal.new("There is no such sum", where: "sum") unless %w[thin_cut make_cut thin share film spread grit].include?(sum)
+    raise Rhexon::InvalidInput.new("There is no such sum", where: "sum") unless %w[thin_cut make_cut thin share film spread grit].include?(sum)
 
     new(fields).send(sum)
-  rescue Rhexon::Refusal => refusal
-    raise Rhexon::Refusal.new(refusal.message, where: FIELDS.fetch(refusal.where, refusal.where))
+  rescue Rhexon::InvalidInput => refusal
+    raise Rhexon::InvalidInput.new(refusal.message, where: FIELDS.fetch(refusal.where, refusal.where))
   end
 
   def initialize(fields)
@@ -74,8 +74,8 @@ class SmallSums
   end
 
   def spread
-    found = FILM.match(@fields["film"].to_s) or refuse("film", "120 µm or 5 mil")
-    wet = decimal(found[1], "film") * (found[2].to_s.downcase.start_with?("mil") ? Rhexon::Units::MIL_UM : 1)
+    match = FILM.match(@fields["film"].to_s) or refuse("film", "120 µm or 5 mil")
+    wet = decimal(match[1], "film") * (match[2].to_s.downcase.start_with?("mil") ? Rhexon::Units::MIL_UM : 1)
     Rhexon.refuse_unless(wet.positive? && wet <= 2000, "#{@fields["film"].inspect} is no wet film", where: "film", accepted: "more than 0 and up to 2000 µm")
     efficiency = Rhexon::Mixing::Laying.efficiency(@fields["method"].presence || "brush", @fields["gun"].presence, false)
     { wet_um: wet, m2_per_l: Rhexon::Units.spread_m2_per_l(wet), ft2_per_gal: Rhexon::Units.spread_ft2_per_gal(wet / Rhexon::Units::MIL_UM), landed_percent: efficiency * 100, real_m2_per_l: Rhexon::Units.spread_m2_per_l(wet) * efficiency,
@@ -83,9 +83,9 @@ class SmallSums
   end
 
   def grit
-    found = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: "cami")
-    other = found.counterpart
-    { grit: found.to_s, mean_um: found.mean_um, other: other.to_s, other_um: other.mean_um, scales: { "P" => "P", "unprefixed" => "cami" }.to_h { |name, scale| [ name, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ] } }
+    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: "cami")
+    other = abrasive.counterpart
+    { grit: abrasive.to_s, mean_um: abrasive.mean_um, other: other.to_s, other_um: other.mean_um, scales: { "P" => "P", "unprefixed" => "cami" }.to_h { |name, scale| [ name, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ] } }
   end
 
   # A jar that was weighed is turned into ml by its own density.
@@ -103,12 +103,12 @@ class SmallSums
   end
 
   def decimal(text, field)
-    Typed.decimal(text.to_s.strip, where: field).tap { |found| refuse(field, "a number") unless found.finite? && text.present? }
+    Typed.decimal(text.to_s.strip, where: field).tap { |value| refuse(field, "a number") unless value.finite? && text.present? }
   end
 
   def area(field)
-    found = AREA.match(@fields[field].to_s) or refuse(field, "an area such as 1.2 m² or 13 ft²")
-    value = decimal(found[1], field) * (found[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
+    match = AREA.match(@fields[field].to_s) or refuse(field, "an area such as 1.2 m² or 13 ft²")
+    value = decimal(match[1], field) * (match[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
     Rhexon.refuse_unless(value.positive?, "#{@fields[field].inspect} is no area", where: field, accepted: "more than 0 m²")
     value
   end
@@ -118,10 +118,10 @@ class SmallSums
     text = @fields[field].to_s
     return Cut.read({ "g_to_ml" => [ decimal(RATIO.match(text)[1], field), decimal(RATIO.match(text)[2], field) ] }, where: field) if RATIO.match?(text)
 
-    found = CUT.match(text) or refuse(field, "a cut such as 2 lb, 240 g/l, 1:4 or 20 %")
-    unit = { "g/l" => "g_per_l", "%" => "percent_mass" }.fetch(found[2].to_s.downcase, "lb_per_gal")
-    Cut.read({ unit => decimal(found[1], field) }, where: field)
+    match = CUT.match(text) or refuse(field, "a cut such as 2 lb, 240 g/l, 1:4 or 20 %")
+    unit = { "g/l" => "g_per_l", "%" => "percent_mass" }.fetch(match[2].to_s.downcase, "lb_per_gal")
+    Cut.read({ unit => decimal(match[1], field) }, where: field)
   end
 
-  def refuse(field, accepted) = raise(Rhexon::Refusal.new("#{@fields[field].to_s.inspect} is not understood", where: field, accepted: accepted))
+  def refuse(field, accepted) = raise(Rhexon::InvalidInput.new("#{@fields[field].to_s.inspect} is not understood", where: field, accepted: accepted))
 end

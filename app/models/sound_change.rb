@@ -6,7 +6,7 @@ class SoundChange
   # @param face [String, nil] the face that is looked at
   # @yield the write
   # @return [ShopFloor, nil] as it is now; nil where the shop itself cannot plan
-  # @raise [Rhexon::Refusal] with a sentence, and where it was not foreseen with the number it has in the log
+  # @raise [Rhexon::InvalidInput] with a sentence, and where it was not foreseen with the number it has in the log
   def self.keep!(drawn: nil, face: nil, &write) = new(drawn, face).keep!(&write)
 
   def initialize(drawn, face)
@@ -30,7 +30,7 @@ class SoundChange
   # Before the write: pieces that are set aside already, or :shop where the shop itself cannot plan.
   def standing_faults
     ShopFloor.faulty || ShopFloor.new.aside.map { |aside| aside.piece.id }
-  rescue Rhexon::Refusal
+  rescue Rhexon::InvalidInput
     :shop
   end
 
@@ -40,11 +40,11 @@ class SoundChange
     Current.forget_shelf
     ShopFloor.new.tap do |floor|
       worse = floor.aside.find { |aside| before.exclude?(aside.piece.id) }
-      raise Rhexon::Refusal.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}") if worse
+      raise Rhexon::InvalidInput.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}") if worse
 
       draw(floor)
     end
-  rescue Rhexon::Refusal
+  rescue Rhexon::InvalidInput
     raise
   rescue StandardError => error
     raise if Trouble.of_database?(error)

@@ -13,14 +13,14 @@ class Trial < ApplicationRecord
   # @return [Hash{String=>Rhexon::Boards::Effects::Result}] by measure of core/data/judging.yml, those read on two cells or more
   def effects
     runs = cells.where(role: "run").includes(:readings, :board).map { |cell| [ { "levels" => cell.run, "block" => cell.board.name }, cell.ruined ? {} : cell.summary(target).means ] }
-    runs.flat_map { |_, means| means.keys }.uniq.filter_map { |measure| (found = effects_on(measure, runs)) && [ measure, found ] }.to_h
+    runs.flat_map { |_, means| means.keys }.uniq.filter_map { |measure| (result = effects_on(measure, runs)) && [ measure, result ] }.to_h
   end
 
   # Each combination over all its boards, by the weights of the trial, the best first.
   # @return [Array<Rhexon::Boards::Judging::Verdict>] by label
   def verdicts
     sound = cells.where(role: "run", ruined: nil).includes(:readings, :board).group_by(&:label).transform_values { |same| same.map { |cell| cell.summary(target).means } }
-    means = sound.transform_values { |found| found.flat_map(&:keys).uniq.to_h { |measure| found.filter_map { |one| one[measure] }.then { |values| [ measure, values.sum / values.size.to_f ] } } }.reject { |_, found| found.empty? }
+    means = sound.transform_values { |of_cell| of_cell.flat_map(&:keys).uniq.to_h { |measure| of_cell.filter_map { |one| one[measure] }.then { |values| [ measure, values.sum / values.size.to_f ] } } }.reject { |_, of_cell| of_cell.empty? }
     Rhexon::Boards::Judging.new(means, weighed, gloss: piece&.sheen_low && [ piece.sheen_low, piece.sheen_high ]).verdicts
   end
 
@@ -28,7 +28,7 @@ class Trial < ApplicationRecord
   def weighed = weights.presence || Rhexon::Reference.table("judging").fetch("weights")
 
   # @param given [Hash{String=>Integer}] 0 to 5 by aspect
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def weigh!(given)
     aspects = Rhexon::Reference.table("judging").fetch("aspects")
     ok = given.is_a?(Hash) && given.any? && given.all? { |aspect, weight| aspects.include?(aspect) && weight.is_a?(Integer) && weight.between?(0, 5) }
@@ -39,7 +39,7 @@ class Trial < ApplicationRecord
   # Factors with their levels in words.
   def named_factors
     names = Shelf.products.transform_values(&:name)
-    @named_factors ||= factors.map { |factor| { "name" => factor["name"], "levels" => factor["levels"].map { |value| Rhexon::Boards::Vary.words(factor, value, names) } } }
+    @named_factors ||= factors.map { |factor| { "name" => factor["name"], "levels" => factor["levels"].map { |value| Rhexon::Boards::FactorLevels.words(factor, value, names) } } }
   end
 
   private
@@ -47,6 +47,6 @@ class Trial < ApplicationRecord
   def effects_on(measure, runs)
     return if runs.count { |_, means| means[measure] } < 2
 
-    Rhexon::Boards::Effects.of(named_factors, runs.map { |run, means| run.merge("value" => means[measure]) })
+    Rhexon::Boards::Effects.for(named_factors, runs.map { |run, means| run.merge("value" => means[measure]) })
   end
 end

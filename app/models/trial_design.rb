@@ -14,7 +14,7 @@ class TrialDesign
   end
 
   # @return [Hash] all that the designer draws
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def preview
     { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
       resolution: design.resolution, confounded: design.confounded + between_boards, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
@@ -22,7 +22,7 @@ class TrialDesign
   end
 
   # @return [Trial]
-  # @raise [Rhexon::Refusal]
+  # @raise [Rhexon::InvalidInput]
   def save!
     preview
     Trial.transaction do
@@ -31,7 +31,7 @@ class TrialDesign
       trial
     end
   rescue ActiveRecord::RecordInvalid => invalid
-    raise Rhexon::Refusal.new(invalid.record.errors.first.message, where: invalid.record.errors.first.attribute.to_s)
+    raise Rhexon::InvalidInput.new(invalid.record.errors.first.message, where: invalid.record.errors.first.attribute.to_s)
   end
 
   private
@@ -73,14 +73,14 @@ class TrialDesign
 
   def fits?(count)
     grid(count)
-  rescue Rhexon::Refusal
+  rescue Rhexon::InvalidInput
     false
   end
 
   def cells
     @cells ||= begin
-      Rhexon::Boards::Vary.check!(base, factors)
-      runs = design.runs.each_with_index.map { |run, index| Planned.new(label: (index + 1).to_s, role: "run", run: run, layers: Rhexon::Boards::Vary.apply(base, factors, run)) }
+      Rhexon::Boards::FactorLevels.check!(base, factors)
+      runs = design.runs.each_with_index.map { |run, index| Planned.new(label: (index + 1).to_s, role: "run", run: run, layers: Rhexon::Boards::FactorLevels.apply(base, factors, run)) }
       runs.each { |cell| check!(cell.layers) }
       runs + [ Planned.new(label: "bare", role: "bare", run: nil, layers: base.take_while { |step| %w[sand raise_grain].include?(step["kind"]) }), Planned.new(label: "base", role: "base", run: nil, layers: base) ]
     end
@@ -93,7 +93,7 @@ class TrialDesign
     Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)
   end
 
-  def design = @design ||= Rhexon::Boards::Design.of(factors, kind, runs: @given["runs"], seed: seed)
+  def design = @design ||= Rhexon::Boards::Design.for(factors, kind, runs: @given["runs"], seed: seed)
 
   def layout = @layout ||= grid(parts.map(&:size).max)
   def grid(count) = Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, cells: count, stages: step_strip? ? stages.size : 0)
@@ -117,7 +117,7 @@ class TrialDesign
 
   def told(cell)
     looks = LooksState.new(@given["wood"], cell.layers)
-    { label: cell.label, role: cell.role, words: cell.run ? factors.zip(cell.run).map { |factor, level| Rhexon::Boards::Vary.words(factor, factor["levels"][level], names) } : [], hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab) }
+    { label: cell.label, role: cell.role, words: cell.run ? factors.zip(cell.run).map { |factor, level| Rhexon::Boards::FactorLevels.words(factor, factor["levels"][level], names) } : [], hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab) }
   end
 
   def delta(lab) = lab && target && Rhexon::Colour::DeltaE.ciede2000(target, lab).round(1)

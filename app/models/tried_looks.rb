@@ -36,7 +36,7 @@ class TriedLooks
   end
 
   # @return [Array<Hash>, nil] boards of a piece of rhexon-shop/1, cells laid on alike once; the making of a board is itself the trial
-  def of(piece)
+  def for_piece(piece)
     return [ { "name" => piece.name, "wood" => piece.wood, "layers" => piece.layers } ] if makings.include?(piece.id)
 
     [ *known.by_piece[piece.id], known.by_cell[piece.schedule.from_cell_id] ].compact.uniq(&:object_id)
@@ -46,15 +46,15 @@ class TriedLooks
   # @param steps [Array<Hash>] on the shown face
   # @return [Cell, nil] nil where none was read
   def read_as(piece, steps)
-    mine = of(piece)
-    board, found = Rhexon::Boards::Tried.nearest(mine, steps, products: Shelf.products, wood: piece.wood)
-    return unless found&.none? { |one| Rhexon::Boards::Tried::OTHER.include?(one.kind) }
+    mine = for_piece(piece)
+    board, differences = Rhexon::Boards::BoardComparison.nearest(mine, steps, products: Shelf.products, wood: piece.wood)
+    return unless differences&.none? { |one| Rhexon::Boards::BoardComparison::OTHER.include?(one.kind) }
 
     id = known.by_cell.key(board) and Cell.includes(:readings, :board).find(id)
   end
 
   # @return [Boolean] whether somebody approved the look that its schedule makes
-  def approved?(piece) = makings.include?(piece.id) || (approved_once.include?(piece.id) && !Approval.of(piece).stale?)
+  def approved?(piece) = makings.include?(piece.id) || (approved_once.include?(piece.id) && !Approval.for(piece).stale?)
 
   private
 

@@ -1,5 +1,5 @@
 # What went wrong without being foreseen: a number that stands in the log, and a sentence for whoever was at work.
-class Trouble < Rhexon::Refusal
+class Trouble < Rhexon::InvalidInput
   # The database cannot be read or written just now: it is locked, full, read-only or damaged.
   DATABASE = [ ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionTimeoutError, SQLite3::BusyException, SQLite3::LockedException, SQLite3::FullException, SQLite3::ReadOnlyException, SQLite3::IOException, SQLite3::CantOpenException,
                SQLite3::CorruptException, SQLite3::NotADatabaseException, Errno::ENOSPC, Errno::EROFS, Errno::EIO ].freeze
@@ -37,7 +37,7 @@ class Trouble < Rhexon::Refusal
 
     # @return [String] why a piece cannot be computed: what the core says of it, or an error number
     def reason(error)
-      error.is_a?(Rhexon::Refusal) ? error.message : "It could not be computed. It stands in the log as error #{record(error)}."
+      error.is_a?(Rhexon::InvalidInput) ? error.message : "It could not be computed. It stands in the log as error #{record(error)}."
     end
 
     # @return [Boolean]

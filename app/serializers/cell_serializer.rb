@@ -8,7 +8,7 @@ class CellSerializer < ApplicationSerializer
   typelize photo_hexes: [ "Record<string, string>", { nullable: true } ]
   attribute(:photo_hexes) { |cell| LooksState.new(cell.board.wood, []).read_hexes(cell.summary.photo_lab) }
   typelize read_hexes: [ "Record<string, string>", { nullable: true } ]
-  attribute(:read_hexes) { |cell| cell.summary.then { |found| LooksState.new(cell.board.wood, []).read_hexes(found.lab, spectrum: found.spectrum) } }
+  attribute(:read_hexes) { |cell| cell.summary.then { |summary| LooksState.new(cell.board.wood, []).read_hexes(summary.lab, spectrum: summary.spectrum) } }
   attribute(:varied) { |cell| cell.run && cell.board.trial ? cell.board.trial.named_factors.zip(cell.run).map { |factor, level| factor["levels"][level] } : [] }
   attribute(:varied_words) { |cell| cell.run && cell.board.trial ? cell.board.trial.named_factors.zip(cell.run).map { |factor, level| "#{factor["name"]} #{factor["levels"][level]}" } : [] }
   one :summary, resource: SummarySerializer

@@ -7,7 +7,7 @@ class ProductRowSerializer < ApplicationSerializer
   attribute(:retired) { |product| product.retired? }
   attribute(:mechanism) { |product| product.unsound ? "" : product.to_value.mechanism }
   attribute(:left_g) { |_| params[:left]&.round(1) }
-  attribute(:gaps) { |product| product.unsound ? [ product.unsound ] : Rhexon::Materials::Lines.new(product.to_value).gaps.map(&:words) }
+  attribute(:gaps) { |product| product.unsound ? [ product.unsound ] : Rhexon::Materials::ProductFigures.new(product.to_value).gaps.map(&:words) }
   attribute(:sheen_gu) { |product| product.figures["sheen_gu"] }
   attribute(:solids) { |product| product.figures["solids_volume_percent"] }
   attribute(:source) { |product| product.figures["source"] }

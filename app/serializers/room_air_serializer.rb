@@ -9,5 +9,5 @@ class RoomAirSerializer < ApplicationSerializer
   attribute(:logged) { |room| room.climate_readings.count { |reading| reading.kind == "logger" } }
   attribute(:from) { |_| BACK.ago.to_i / 60 }
   attribute(:to) { |_| AHEAD.from_now.to_i / 60 }
-  attribute(:line) { |room| Rhexon::Picture::AirLine.of(room.line, BACK.ago.to_i / 60, AHEAD.from_now.to_i / 60).map(&:to_h) }
+  attribute(:line) { |room| Rhexon::Picture::AirLine.for(room.line, BACK.ago.to_i / 60, AHEAD.from_now.to_i / 60).map(&:to_h) }
 end

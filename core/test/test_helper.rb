@@ -44,7 +44,7 @@ module ShopHelper
 
   def findings(plan, id, piece_id = "top") = Rhexon::Checks::Catalogue.findings(plan, piece_id).select { |finding| finding.id == id }
 
-  def refusal(&block) = assert_raises(Rhexon::Refusal, &block)
+  def refusal(&block) = assert_raises(Rhexon::InvalidInput, &block)
 end
 
 class CoreTest < Minitest::Test

@@ -37,7 +37,7 @@ module Demo
   # @return [Array<Float>, nil] nil where something on it has no colour figures
   def lab(cell, random, scatter = 0.5)
     products = Shelf.as_on_sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-    stage = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of(cell.board.wood), cell.layers, products, strengths: TRUE_STRENGTH).final
+    stage = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species(cell.board.wood), cell.layers, products, strengths: TRUE_STRENGTH).final
     stage.look.lab.map { |value| (value + (random.rand + random.rand - 1) * scatter).round(1) } if stage.gaps.empty?
   end
 

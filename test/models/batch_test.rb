@@ -25,7 +25,7 @@ class BatchTest < ActiveSupport::TestCase
     batch.discard!(client_id: "d")
     assert_equal [ 0.0, true ], [ batch.left_g, batch.discarded_at.present? ]
     assert_equal [ 1000.0, -360.0, -640.0 ], batch.stock_moves.order(:id).pluck(:grams)
-    assert_raises(Rhexon::Refusal) { can.weigh!(-1, client_id: "x") }
+    assert_raises(Rhexon::InvalidInput) { can.weigh!(-1, client_id: "x") }
   end
 
   test "a touch-up is filled off and not counted" do
@@ -34,7 +34,7 @@ class BatchTest < ActiveSupport::TestCase
     assert_equal [ 900.0, 100.0, true ], [ batch.left_g, jar.left_g, jar.kept ]
     assert_equal 900.0, ShelfStock.left_g("w20")
     assert_equal jar, batch.keep_touch_up!(100, client_id: "k")
-    assert_raises(Rhexon::Refusal) { batch.keep_touch_up!(5000, client_id: "l") }
+    assert_raises(Rhexon::InvalidInput) { batch.keep_touch_up!(5000, client_id: "l") }
   end
 
   test "boxing makes one lot of several cans" do
@@ -44,7 +44,7 @@ class BatchTest < ActiveSupport::TestCase
     assert_equal [ 0.0, 0.0 ], cans.map { |batch| batch.reload.left_g }
     assert_equal boxed, Batch.box!(cans, client_id: "box")
     other = Batch.receive!(Product.find_by(code: "seal"), grams: 10)
-    assert_raises(Rhexon::Refusal) { Batch.box!([ can, other ], client_id: "no") }
+    assert_raises(Rhexon::InvalidInput) { Batch.box!([ can, other ], client_id: "no") }
   end
 
   test "what is thrown away is counted and costed" do

@@ -19,7 +19,7 @@ class EntryTest < ActiveSupport::TestCase
   end
 
   test "the future is refused, two minutes of a fast clock are not" do
-    assert_raises(Rhexon::Refusal) { record(at: 3.minutes.from_now) }
+    assert_raises(Rhexon::InvalidInput) { record(at: 3.minutes.from_now) }
     assert record(at: 1.minute.from_now)
   end
 
@@ -36,6 +36,6 @@ class EntryTest < ActiveSupport::TestCase
   test "an entry can be taken back once" do
     entry = record
     Entry.record!(client_id: "c", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {})
-    assert_raises(Rhexon::Refusal) { Entry.record!(client_id: "d", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {}) }
+    assert_raises(Rhexon::InvalidInput) { Entry.record!(client_id: "d", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {}) }
   end
 end

@@ -9,7 +9,7 @@ class LongSearchTest < ActiveSupport::TestCase
     %w[Desk Panel Stool Door].each { |name| make_piece(name: name, count: 4, steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, coat("s2", coats: 3), { "id" => "s3", "kind" => "level", "grits" => %w[P400], "aim" => "between" }, coat("s4", coats: 2) ]) }
   end
 
-  def search = LongSearch.of(ShopFloor.new)
+  def search = LongSearch.for(ShopFloor.new)
 
   test "finds a plan no worse than the quick one, which later plans then keep to" do
     found = search.join

@@ -23,7 +23,7 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_in_delta 446.3, mix.sheet.total_ml, 0.1
     assert_equal 2, mix.pass_keys.size
     assert_equal mix, MixStart.for_pass!("#{piece.core_id}/s1/2/top")
-    assert_raises(Rhexon::Refusal) { MixStart.for_pass!("p99/s1/1/top") }
+    assert_raises(Rhexon::InvalidInput) { MixStart.for_pass!("p99/s1/1/top") }
   end
 
   test "an over-pour moves the next target, and taking it back moves it back" do
@@ -49,7 +49,7 @@ class MixDeskTest < ActiveSupport::TestCase
   test "done, it stands on the shelf and the shelf holds less" do
     mix = alone
     pour(mix, BASE, 472.7)
-    assert_raises(Rhexon::Refusal, match: /hardener is not in the pot/) { finish(mix) }
+    assert_raises(Rhexon::InvalidInput, match: /hardener is not in the pot/) { finish(mix) }
     pour(mix, HARDENER, 50.9)
     batch = finish(mix)
     assert_equal [ "catalysed", 523.6 ], [ batch.state, batch.left_g ]
@@ -58,7 +58,7 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_equal "opened", Batch.find_by(lot: "L1").state
     assert_equal batch, finish(mix), "a repeat is not a second batch"
     assert_equal({ "received" => 2, "poured into #{BASE}" => 2, "mixed" => 1 }, StockMove.group(:reason).count)
-    assert_raises(Rhexon::Refusal) { pour(mix, BASE, 10) }
+    assert_raises(Rhexon::InvalidInput) { pour(mix, BASE, 10) }
   end
 
   test "leaving an over-pour keeps the first targets while the maker's range allows it" do
@@ -123,7 +123,7 @@ class MixDeskTest < ActiveSupport::TestCase
     MixDesk.new(mix).pour!({ "client_id" => "b", "name" => BASE, "typed" => "18,4" }, happened_at: Time.current)
     MixDesk.new(mix).pour!({ "client_id" => "c", "name" => HARDENER, "typed" => "45 ml" }, happened_at: Time.current)
     assert_equal [ 471.99, 50.4 ], mix.poured.map { |pour| pour["g"] }
-    assert_raises(Rhexon::Refusal) { MixDesk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current) }
+    assert_raises(Rhexon::InvalidInput) { MixDesk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current) }
   end
 
   test "a mix by itself: of the total, from what is left, a recipe, and what is refused" do
@@ -131,9 +131,9 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_in_delta 500 * 0.1 / 1.0, alone(thinning: { "percent" => 10, "of" => "total" }).sheet.millilitres.last, 0.01
     recipe = Recipe.create!(name: "Brown", components: [ { "name" => "A", "parts" => 1, "basis" => "mass" }, { "name" => "B", "parts" => 3, "basis" => "mass" } ])
     assert_equal [ 25.0, 75.0 ], MixStart.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } }).sheet.grams.map { |g| g.round(6) }
-    assert_raises(Rhexon::Refusal) { alone(want: { "amount" => "-3 l" }) }
-    assert_raises(Rhexon::Refusal) { alone(hardener_parts: -2) }
-    assert_raises(Rhexon::Refusal) { MixStart.alone!({ "components" => [ { "name" => "A", "parts" => 1, "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" } }) }
+    assert_raises(Rhexon::InvalidInput) { alone(want: { "amount" => "-3 l" }) }
+    assert_raises(Rhexon::InvalidInput) { alone(hardener_parts: -2) }
+    assert_raises(Rhexon::InvalidInput) { MixStart.alone!({ "components" => [ { "name" => "A", "parts" => 1, "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" } }) }
     refute Recipe.new(name: "Bad", components: [ { "name" => "A", "parts" => 0 } ]).valid?
   end
 

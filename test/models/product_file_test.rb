@@ -38,7 +38,7 @@ class ProductFileTest < ActiveSupport::TestCase
   test "files that cannot be read say why" do
     { "" => /empty/, "maker,name\nA,B\n" => /lacks the column class/, "\x00\x01\x02" => /not text/, "{ \"products\": 7 }" => /holds no products/, "{ nonsense" => /not JSON/,
       "maker,name,class\n#{"a,b,shellac\n" * 50_000}" => /50000 rows.*up to 2000/ }.each do |text, sentence|
-      error = assert_raises(Rhexon::Refusal, text.first(20)) { read(text) }
+      error = assert_raises(Rhexon::InvalidInput, text.first(20)) { read(text) }
       assert_match sentence, error.message
     end
     assert_equal 6, Product.count

@@ -52,20 +52,20 @@ class ScheduleTest < ActiveSupport::TestCase
 
   test "nothing is kept of an edit that is refused" do
     assert_no_difference -> { Revision.count } do
-      assert_raises(Rhexon::Refusal) { edit(change({ "wet_um" => -5 })) }
-      assert_raises(Rhexon::Refusal) { edit(change({ "product" => "nope" })) }
-      assert_raises(Rhexon::Refusal) { edit({ "op" => "remove_step", "id" => "s9" }) }
+      assert_raises(Rhexon::InvalidInput) { edit(change({ "wet_um" => -5 })) }
+      assert_raises(Rhexon::InvalidInput) { edit(change({ "product" => "nope" })) }
+      assert_raises(Rhexon::InvalidInput) { edit({ "op" => "remove_step", "id" => "s9" }) }
     end
   end
 
   test "a logged coat is frozen, the coats to come are not" do
     log(@piece, "s1/1/top", "done", 2.hours.ago)
     log(@piece, "s2/1/top", "done", 1.hour.ago)
-    error = assert_raises(Rhexon::Refusal) { edit(change({ "wet_um" => 80 })) }
+    error = assert_raises(Rhexon::InvalidInput) { edit(change({ "wet_um" => 80 })) }
     assert_match(/already in the log/, error.message)
-    assert_raises(Rhexon::Refusal) { edit({ "op" => "remove_step", "id" => "s1" }) }
-    assert_raises(Rhexon::Refusal) { edit({ "op" => "add_step", "after" => nil, "step" => coat("s8") }) }
-    assert_raises(Rhexon::Refusal) { @schedule.undo! }
+    assert_raises(Rhexon::InvalidInput) { edit({ "op" => "remove_step", "id" => "s1" }) }
+    assert_raises(Rhexon::InvalidInput) { edit({ "op" => "add_step", "after" => nil, "step" => coat("s8") }) }
+    assert_raises(Rhexon::InvalidInput) { @schedule.undo! }
     edit(change({ "coats" => 3 }))
     edit({ "op" => "split_coats", "id" => "s2", "keep" => 1, "new_id" => "s3" })
     edit(change({ "wet_um" => 80 }, "s3"))

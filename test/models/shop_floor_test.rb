@@ -79,9 +79,9 @@ class ShopFloorTest < ActiveSupport::TestCase
   test "a shop without people or rooms says so" do
     OpenHour.where.not(person: nil).delete_all
     Person.delete_all
-    assert_match(/Nobody works at the bench/, assert_raises(Rhexon::Refusal) { core }.message)
+    assert_match(/Nobody works at the bench/, assert_raises(Rhexon::InvalidInput) { core }.message)
     Person.create!(name: "Osei")
     Room.delete_all
-    assert_match(/no room yet/, assert_raises(Rhexon::Refusal) { core }.message)
+    assert_match(/no room yet/, assert_raises(Rhexon::InvalidInput) { core }.message)
   end
 end

@@ -28,7 +28,7 @@ class SmallSumsTest < ActiveSupport::TestCase
   end
 
   test "spirit with water in it is refused with the reason" do
-    error = assert_raises(Rhexon::Refusal) { answer("make_cut", amount: "1 l", cut: "2", water: "30") }
+    error = assert_raises(Rhexon::InvalidInput) { answer("make_cut", amount: "1 l", cut: "2", water: "30") }
     assert_equal "water", error.where
     assert_match(/rubbing grades/, error.message)
   end
@@ -41,13 +41,13 @@ class SmallSumsTest < ActiveSupport::TestCase
   end
 
   test "a comma that can be both is asked" do
-    assert_match(/1.500 or 1500/, assert_raises(Rhexon::Refusal) { answer("make_cut", amount: "1,500 ml", cut: "2") }.message)
+    assert_match(/1.500 or 1500/, assert_raises(Rhexon::InvalidInput) { answer("make_cut", amount: "1,500 ml", cut: "2") }.message)
   end
 
   test "what is not understood names its field" do
     { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2 furlongs", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
       "spread" => [ { film: "0", method: "brush" }, "film" ] }.each do |sum, (fields, where)|
-      assert_equal where, assert_raises(Rhexon::Refusal, sum) { answer(sum, **fields) }.where
+      assert_equal where, assert_raises(Rhexon::InvalidInput, sum) { answer(sum, **fields) }.where
     end
   end
 end

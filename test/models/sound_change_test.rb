@@ -15,7 +15,7 @@ class SoundChangeTest < ActiveSupport::TestCase
   end
 
   test "what cannot be planned is refused with its sentence, and nothing is kept" do
-    error = assert_raises(Rhexon::Refusal) { SoundChange.keep! { Room.update_all(name: "elsewhere") } }
+    error = assert_raises(Rhexon::InvalidInput) { SoundChange.keep! { Room.update_all(name: "elsewhere") } }
     assert_match(/\ADesk top: The schedule names a room that is not there: bench/, error.message)
     assert_equal [ "bench" ], Room.pluck(:name)
   end
@@ -24,7 +24,7 @@ class SoundChangeTest < ActiveSupport::TestCase
     log = StringIO.new
     Rhexon::Picture::Section.stub(:new, ->(*) { raise ZeroDivisionError, "divided by 0" }) do
       Rails.stub(:logger, ActiveSupport::Logger.new(log)) do
-        error = assert_raises(Rhexon::Refusal) { SoundChange.keep! { @piece.job.update!(client: "Another") } }
+        error = assert_raises(Rhexon::InvalidInput) { SoundChange.keep! { @piece.job.update!(client: "Another") } }
         number = error.message[/error ([A-Z0-9]{6})/, 1]
         assert_match(/Error #{number}: ZeroDivisionError/, log.string)
       end
@@ -33,8 +33,8 @@ class SoundChangeTest < ActiveSupport::TestCase
   end
 
   test "a figure that is no number is not kept" do
-    Rhexon::Picture::Growth.stub(:of, ->(*) { [ [ 0, Float::NAN ] ] }) do
-      assert_raises(Rhexon::Refusal) { SoundChange.keep! { @piece.job.update!(client: "Another") } }
+    Rhexon::Picture::Growth.stub(:for, ->(*) { [ [ 0, Float::NAN ] ] }) do
+      assert_raises(Rhexon::InvalidInput) { SoundChange.keep! { @piece.job.update!(client: "Another") } }
     end
     assert_not_equal "Another", @piece.job.reload.client
   end

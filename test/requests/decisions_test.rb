@@ -101,7 +101,7 @@ class DecisionsTest < RequestTest
   test "boards that read darker than the sheet says make the next prediction darker, and it is told" do
     sheet = LooksState.new("elm", layers(100)).last_lab[0]
     products = Shelf.as_on_sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-    @cells.each { |cell| read(cell, "lab", Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("elm"), cell.layers, products, strengths: { "russet" => 1.4 }).final.look.lab.map { |value| value.round(2) }) }
+    @cells.each { |cell| read(cell, "lab", Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("elm"), cell.layers, products, strengths: { "russet" => 1.4 }).final.look.lab.map { |value| value.round(2) }) }
     taught = LooksState.new("elm", layers(100))
     assert_operator taught.last_lab[0], :<, sheet - 1
     assert_match(/Vellaby russet dye is reckoned as this shop's boards taught: 1\.4\d? of its sheet, 3 readings/, taught.to_h["own"])
@@ -132,7 +132,7 @@ class DecisionsTest < RequestTest
     read(bare, "lab", [ 72, 6, 20 ])
     after = Cell.find(@cells.last.id).looks.last_lab
     assert_operator after[0], :>, before[0] + 1, "a paler piece of elm"
-    assert_equal Rhexon::Colour::Wood.of("elm").lab.map { |value| value.round(1) }, Cell.find(bare.id).looks.last_lab, "bare itself is predicted as a mean board"
+    assert_equal Rhexon::Colour::Wood.for_species("elm").lab.map { |value| value.round(1) }, Cell.find(bare.id).looks.last_lab, "bare itself is predicted as a mean board"
   end
 
   # --- findings that carry what was done otherwise

@@ -72,7 +72,7 @@ class PlansTest < RequestTest
     assert_equal [ "top+underside" ], keys.call.uniq
     log(@desk, "s1/1/top+underside", "done", 2.hours.ago)
     log(@desk, "s2/1/top+underside", "done", 1.hour.ago)
-    refusal = assert_raises(Rhexon::Refusal) { @desk.schedule.reload.edit!({ "op" => "place", "set" => { "support" => "points" } }, base: @desk.schedule.head.number, reason: "Points") }
+    refusal = assert_raises(Rhexon::InvalidInput) { @desk.schedule.reload.edit!({ "op" => "place", "set" => { "support" => "points" } }, base: @desk.schedule.head.number, reason: "Points") }
     assert_match(/already in the log as the piece lay then/, refusal.message)
   end
 end

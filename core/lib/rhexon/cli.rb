@@ -1,5 +1,4 @@
 require "json"
-require_relative "../rhexon"
 
 module Rhexon
   # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
@@ -24,7 +23,7 @@ module Rhexon
 
       @output.puts(JSON.pretty_generate(answer(command, parse(read(file), COMMANDS.fetch(command)))))
       0
-    rescue Refusal => refusal
+    rescue InvalidInput => refusal
       where = refusal.where.empty? ? "" : " (at #{refusal.where})"
       complain("#{refusal.message.delete_suffix(".")}#{where}.")
     end
@@ -59,13 +58,13 @@ module Rhexon
 
       File.read(file, encoding: "UTF-8")
     rescue SystemCallError
-      raise Refusal.new("Cannot read #{file}", accepted: "a JSON file that exists")
+      raise InvalidInput.new("Cannot read #{file}", accepted: "a JSON file that exists")
     end
 
     def parse(text, format)
-      JSON.parse(text).tap { |value| raise Refusal.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash) }
+      JSON.parse(text).tap { |value| raise InvalidInput.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash) }
     rescue JSON::ParserError, EncodingError => error
-      raise Refusal.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: format)
+      raise InvalidInput.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: format)
     end
 
     def usage = complain(USAGE)

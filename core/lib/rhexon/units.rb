@@ -1,5 +1,3 @@
-require_relative "refusal"
-
 module Rhexon
   # Conversion between the stored SI unit of a quantity and the units a shop reads.
   # Exact by definition: 1 in = 25.4 mm, 1 lb = 453.59237 g, 1 US gal = 3.785411784 L (NIST SP 811, appendix B).
@@ -31,12 +29,12 @@ module Rhexon
 
     # @param value [Numeric] an amount in the unit +from+
     # @return [Float] the same amount in the unit +to+
-    # @raise [Refusal] when the units are unknown or belong to different quantities
+    # @raise [InvalidInput] when the units are unknown or belong to different quantities
     def convert(value, from:, to:)
       return temperature(value, from, to) if [ from, to ].all? { |unit| %i[c f].include?(unit) }
 
       scale = SCALES.each_value.find { |units| units.key?(from) && units.key?(to) }
-      raise Refusal.new("Cannot turn #{from} into #{to}", where: "unit", accepted: "two units of one quantity") unless scale
+      raise InvalidInput.new("Cannot turn #{from} into #{to}", where: "unit", accepted: "two units of one quantity") unless scale
 
       value * scale.fetch(from) / scale.fetch(to)
     end

@@ -13,7 +13,7 @@ class EffectsTest < CoreTest
   # each deviation 0.125, eight of them: SS 0.125, 3 degrees of freedom, sd 0.20412; t 3.18245; half width = 3.18245 · 0.20412 · sqrt(4 · / 8) = 0.45935.
   def test_a_factorial_on_two_boards_by_hand
     runs = [ [ [ 0, 0 ], 3.0, 3.0 ], [ [ 1, 0 ], 1.25, 1.75 ], [ [ 0, 1 ], 3.5, 3.5 ], [ [ 1, 1 ], 2.0, 2.5 ] ].flat_map { |levels, a, b| [ cell(levels, a, "a"), cell(levels, b, "b") ] }
-    result = Effects.of(FACTORS, runs)
+    result = Effects.for(FACTORS, runs)
     assert_in_delta(-1.375, found(result, "sealer").size, 1e-9)
     assert_in_delta 0.625, found(result, "dye").size, 1e-9
     assert_in_delta 0.125, found(result, "sealer", "dye").size, 1e-9
@@ -26,23 +26,23 @@ class EffectsTest < CoreTest
   end
 
   def test_without_replicates_chance_cannot_be_told_from_effect
-    result = Effects.of(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
+    result = Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
     assert_equal [ "no_replicate" ], result.effects.map(&:told).uniq
     assert_match(/no replicate: cannot tell chance from effect/, Rhexon::Boards::Request.words(result.effects.first, "blotch"))
-    same_board = Effects.of(FACTORS, [ cell([ 0, 0 ], 3), cell([ 0, 0 ], 3.4), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
+    same_board = Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 0, 0 ], 3.4), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
     assert_equal 0, same_board.freedom, "two cells on one board are no replicate"
   end
 
   def test_a_ruined_cell_takes_the_interaction_with_it
-    result = Effects.of(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], nil) ])
+    result = Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], nil) ])
     assert_in_delta(-2, found(result, "sealer").size, 1e-9)
     assert_match(/sealer with dye cannot be told .* \(1 ruined or not read\)/, result.lost.first)
-    assert_match(/1 readings cannot show/, refusal { Effects.of(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], nil) ]) }.message)
+    assert_match(/1 readings cannot show/, refusal { Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], nil) ]) }.message)
   end
 
   def test_three_levels_each_against_the_first
     factors = [ { "name" => "cut", "levels" => %w[1 2 3] } ]
-    result = Effects.of(factors, [ cell([ 0 ], 1), cell([ 1 ], 2), cell([ 2 ], 4) ])
+    result = Effects.for(factors, [ cell([ 0 ], 1), cell([ 1 ], 2), cell([ 2 ], 4) ])
     assert_equal [ [ "3", 3.0 ], [ "2", 1.0 ] ], result.effects.map { |effect| [ effect.to, effect.size.round(9) ] }
   end
 
@@ -108,7 +108,7 @@ class EffectsTest < CoreTest
     noise = [ 0.1, -0.1, 0.05, -0.05, 0.0, 0.1, -0.1, 0.0 ]
     given = [ 1, 2 ].flat_map { |replicate| dealt.each_with_index.flat_map { |places, part| places.map { |place| { "levels" => runs[place], "block" => "board #{replicate}#{part}", "value" => 2.0 * runs[place][0] - 1.0 * runs[place][1] + 5.0 * part + 0.3 * replicate + noise[place] * (replicate == 1 ? 1 : -1) } } } }
     factors = %w[dye cut coats].map { |name| { "name" => name, "levels" => %w[low high] } }
-    found = Rhexon::Boards::Effects.of(factors, given)
+    found = Rhexon::Boards::Effects.for(factors, given)
     assert_equal 6, found.freedom, "16 readings less 4 boards, 8 treatments, but for 2 pairs of boards that are not joined: 16 - (4 + 8 - 2)"
     dye, cut = %w[dye cut].map { |name| found.effects.find { |effect| effect.factor == name && effect.with.nil? } }
     assert_in_delta 2.0, dye.size, 0.15

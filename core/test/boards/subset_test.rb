@@ -32,12 +32,12 @@ class SubsetTest < CoreTest
   # Designs that once took minutes or gigabytes: work is counted, what is too many is refused before it is multiplied out.
   def test_large_designs_are_sampled_or_refused
     { [ [ 5 ] * 4, 24 ] => 0.9, [ [ 3 ] * 5, 16 ] => 0.9, [ [ 2 ] * 8, 16 ] => 0.95, [ [ 5 ] * 8, 40 ] => 0.6 }.each do |(sizes, runs), efficiency|
-      made = Design.of(factors(*sizes), "subset", runs: runs)
+      made = Design.for(factors(*sizes), "subset", runs: runs)
       assert_equal runs, made.runs.uniq.size
       assert_includes efficiency..1.0 + 1e-9, made.efficiency, sizes.inspect
     end
-    assert_match(/10 things to vary are too many/, refusal { Design.of(factors(*[ 5 ] * 10), "full") }.message)
-    assert_match(/390625 cells are too many/, refusal { Design.of(factors(*[ 5 ] * 8), "full") }.message)
-    assert_match(/A factor has a name and levels/, refusal { Design.of([ 7 ], "full") }.message)
+    assert_match(/10 things to vary are too many/, refusal { Design.for(factors(*[ 5 ] * 10), "full") }.message)
+    assert_match(/390625 cells are too many/, refusal { Design.for(factors(*[ 5 ] * 8), "full") }.message)
+    assert_match(/A factor has a name and levels/, refusal { Design.for([ 7 ], "full") }.message)
   end
 end

@@ -14,24 +14,24 @@ class WorkOrderTest < CoreTest
 
   def test_levels_are_set_on_the_layers_of_the_base
     factors = [ factor("strength", "s2", "strength_percent", 50, 100), factor("cut", "s3", "thinned_percent", 0, 50), factor("grit", "s1", "last_grit", "P150", "P220"), factor("toner", "s4", "included", true, false) ]
-    layers = Boards::Vary.apply(BASE, factors, [ 0, 1, 0, 1 ])
+    layers = Boards::FactorLevels.apply(BASE, factors, [ 0, 1, 0, 1 ])
     assert_equal [ 50, { "percent" => 50, "of" => "base" }, %w[P150] ], [ layers[1]["strength_percent"], layers[2]["thinning"], layers[0]["grits"] ]
     assert_equal 3, layers.size
-    assert_equal %w[P150 P180 P220], Boards::Vary.apply(BASE, factors, [ 0, 0, 1, 0 ])[0]["grits"]
-    assert_equal [ "50 %", "without", "2 coats", "W20" ], [ Boards::Vary.words(factors[0], 50), Boards::Vary.words(factors[3], false), Boards::Vary.words({ "field" => "coats" }, 2), Boards::Vary.words({ "field" => "product" }, "w20", { "w20" => "W20" }) ]
+    assert_equal %w[P150 P180 P220], Boards::FactorLevels.apply(BASE, factors, [ 0, 0, 1, 0 ])[0]["grits"]
+    assert_equal [ "50 %", "without", "2 coats", "W20" ], [ Boards::FactorLevels.words(factors[0], 50), Boards::FactorLevels.words(factors[3], false), Boards::FactorLevels.words({ "field" => "coats" }, 2), Boards::FactorLevels.words({ "field" => "product" }, "w20", { "w20" => "W20" }) ]
   end
 
   def test_a_factor_that_does_not_fit_is_refused
-    assert_match(/a step that the base does not have/, refusal { Boards::Vary.check!(BASE, [ factor("x", "s9", "coats", 1, 2) ]) }.message)
-    assert_match(/coats is nothing of a sand step/, refusal { Boards::Vary.check!(BASE, [ factor("x", "s1", "coats", 1, 2) ]) }.message)
-    assert_match(/cannot be varied/, refusal { Boards::Vary.check!(BASE, [ factor("x", "s1", "luck", 1, 2) ]) }.message)
-    assert_match(/Coats are a whole number/, refusal { Boards::Vary.check!(BASE, [ factor("x", "s4", "coats", 1, 99) ]) }.message)
+    assert_match(/a step that the base does not have/, refusal { Boards::FactorLevels.check!(BASE, [ factor("x", "s9", "coats", 1, 2) ]) }.message)
+    assert_match(/coats is nothing of a sand step/, refusal { Boards::FactorLevels.check!(BASE, [ factor("x", "s1", "coats", 1, 2) ]) }.message)
+    assert_match(/cannot be varied/, refusal { Boards::FactorLevels.check!(BASE, [ factor("x", "s1", "luck", 1, 2) ]) }.message)
+    assert_match(/Coats are a whole number/, refusal { Boards::FactorLevels.check!(BASE, [ factor("x", "s4", "coats", 1, 99) ]) }.message)
   end
 
   # --- the order of work
 
   def test_what_is_the_same_is_done_once_and_extra_coats_come_after
-    cells = { "1" => BASE, "2" => Boards::Vary.apply(BASE, [ factor("coats", "s4", "coats", 2, 3) ], [ 1 ]), "3" => [] }
+    cells = { "1" => BASE, "2" => Boards::FactorLevels.apply(BASE, [ factor("coats", "s4", "coats", 2, 3) ], [ 1 ]), "3" => [] }
     assert_equal [ [ "sand", nil, "12" ], [ "russet", nil, "12" ], [ "seal", 1, "12" ], [ "w20", 2, "12" ], [ "w20", 1, "2" ] ], told(order(cells))
     assert_equal [ [ "3" ], [ "3" ], [ "3" ], %w[1 3] ], order(cells).passes.drop(1).map(&:masked)
     assert_equal 2, order(cells).mask_moves, "one cell is covered at first, one more for the last coat"
@@ -39,7 +39,7 @@ class WorkOrderTest < CoreTest
 
   # Without the sealer a cell waits for the others, so that the top coat is mixed once.
   def test_a_cell_that_skips_a_step_waits_for_the_material_they_share
-    cells = { "1" => BASE, "2" => Boards::Vary.apply(BASE, [ factor("seal", "s3", "included", true, false) ], [ 1 ]) }
+    cells = { "1" => BASE, "2" => Boards::FactorLevels.apply(BASE, [ factor("seal", "s3", "included", true, false) ], [ 1 ]) }
     assert_equal [ [ "sand", nil, "12" ], [ "russet", nil, "12" ], [ "seal", 1, "1" ], [ "w20", 2, "12" ] ], told(order(cells))
   end
 
@@ -63,7 +63,7 @@ class WorkOrderTest < CoreTest
 
   # The planner times it as one piece whose faces are the cells.
   def test_the_planner_takes_it_as_a_piece
-    work = order({ "1" => BASE, "2" => Boards::Vary.apply(BASE, [ factor("coats", "s4", "coats", 2, 3) ], [ 1 ]) })
+    work = order({ "1" => BASE, "2" => Boards::FactorLevels.apply(BASE, [ factor("coats", "s4", "coats", 2, 3) ], [ 1 ]) })
     board = { "id" => "board", "faces" => %w[1 2].map { |id| { "id" => id, "area_m2" => 0.01 } }, "schedule" => work.document }
     made = plan(board)
     assert_equal %w[1+2 1+2 1+2 1+2 1+2 2], made.of_piece("board").reject { |placement| placement.pass.inserted }.map { |placement| placement.pass.key.split("/").last }

@@ -86,7 +86,7 @@ class ColourChecksTest < CoreTest
     assert_equal [ "caution" ], levels(plan, "colour.blotch")
     assert_equal [ /Sand to P240/, /washcoat/ ].map(&:source), findings(plan, "colour.blotch").first.remedies.map { |remedy| remedy.label[/Sand to P240|washcoat/] }
     2.times { |index| assert_empty findings(remedied(plan, "colour.blotch", index), "colour.blotch") }
-    walked = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.of("cherry"), remedied(plan, "colour.blotch", 1).piece("top").schedule["steps"].first(2), plan.shop.products).final
+    walked = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("cherry"), remedied(plan, "colour.blotch", 1).piece("top").schedule["steps"].first(2), plan.shop.products).final
     assert_operator walked.film_um, :<=, 8.0, "a washcoat is at most 8 um"
   end
 

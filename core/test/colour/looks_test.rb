@@ -7,7 +7,7 @@ class LooksTest < CoreTest
   WHITE = { "id" => "white", "name" => "White", "class" => "waterborne_one_part", "colour" => "pigmented", "optics" => { "kind" => "film", "k" => [ 0.0 ] * 31, "s" => 0.05 } }.freeze
 
   def shelf = @shelf ||= [ *PRODUCTS, DYE, GREEN, WHITE ].to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-  def wood(species = "elm", board = "mean") = Rhexon::Colour::Wood.of(species, board)
+  def wood(species = "elm", board = "mean") = Rhexon::Colour::Wood.for_species(species, board)
   def looks(*steps, wood: self.wood, **options) = Rhexon::Colour::Looks.new(wood, steps, shelf, **options)
   def labs(...) = looks(...).stages.map { |stage| stage.look.lab }
   def dye(id = "s2", **fields) = step(id, "stain", product: "dye", method: "wipe", **fields)
@@ -107,20 +107,20 @@ class LooksTest < CoreTest
   end
 
   def test_a_cast_in_words
-    cast = Rhexon::Colour::Cast.of([ 42, 14, 26 ], [ 45, 20, 26.3 ])
+    cast = Rhexon::Colour::Cast.for([ 42, 14, 26 ], [ 45, 20, 26.3 ])
     assert_equal "6 too green, 3 too dark", cast.words
     assert_in_delta(-3, cast.lightness, 1e-9)
-    assert_equal "no cast that is seen", Rhexon::Colour::Cast.of([ 45.2, 20, 26 ], [ 45, 20.3, 26 ]).words
+    assert_equal "no cast that is seen", Rhexon::Colour::Cast.for([ 45.2, 20, 26 ], [ 45, 20.3, 26 ]).words
   end
 
   def test_a_metamer_matches_by_day_and_not_by_lamp
     one = Rhexon::Colour::Reflectance.from_lab([ 40, 15, 20 ], Rhexon::Colour::Light.find("D65"))
     other = Rhexon::Colour::Reflectance.from_lab([ 40, 15, 20 ], Rhexon::Colour::Light.find("D65"), shape: Array.new(31) { |index| index.even? ? 0.9 : 0.1 })
-    bumpy = Rhexon::Colour::Metamerism.of(one, other)
+    bumpy = Rhexon::Colour::Metamerism.for(one, other)
     assert_in_delta 0, bumpy.differences["D65"], 1e-3
-    assert_nil Rhexon::Colour::Metamerism.of(one, one).caution
+    assert_nil Rhexon::Colour::Metamerism.for(one, one).caution
     steep = Rhexon::Colour::Reflectance.from_lab([ 40, 15, 20 ], Rhexon::Colour::Light.find("D65"), shape: Array.new(31) { |index| index.between?(12, 18) ? 0.02 : 0.9 })
-    assert_match(/matches by day \(0\.0\) and not under the/, Rhexon::Colour::Metamerism.of(one, steep).caution)
+    assert_match(/matches by day \(0\.0\) and not under the/, Rhexon::Colour::Metamerism.for(one, steep).caution)
   end
 
   # --- recipes

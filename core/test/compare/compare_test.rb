@@ -4,14 +4,14 @@ class CompareTest < CoreTest
   Compare = Rhexon::Compare
   OIL = { "id" => "wiping", "name" => "Wiping varnish", "class" => "wiping_varnish", "wet_um" => { "wipe" => 12, "brush" => 72 }, "packs" => [ { "ml" => 1000, "price" => 30 } ], "voc_ready_g_per_l" => 400, "density_g_per_ml" => 1.0 }.freeze
 
-  def side(document, label = "x", **fields) = Compare::Side.new(plan(piece(document, **fields), products: PRODUCTS + [ OIL ]), "top", label)
+  def side(document, label = "x", **fields) = Compare::Alternative.new(plan(piece(document, **fields), products: PRODUCTS + [ OIL ]), "top", label)
 
   # One brushed coat of 72 µm wet is six wiped coats of 12.
   def test_one_brushed_coat_is_six_wiped_ones
     product = Rhexon::Materials::Product.new(OIL)
-    assert_equal({ "method" => "wipe", "wet_um" => 12, "coats" => 6 }, Compare::OtherMethod.of(product, 72, 1, "wipe"))
-    assert_equal({ "method" => "brush", "wet_um" => 72, "coats" => 1 }, Compare::OtherMethod.of(product, 12, 6, "brush"))
-    assert_nil Compare::OtherMethod.of(product, 72, 1, "roller")
+    assert_equal({ "method" => "wipe", "wet_um" => 12, "coats" => 6 }, Compare::OtherMethod.laying_for(product, 72, 1, "wipe"))
+    assert_equal({ "method" => "brush", "wet_um" => 72, "coats" => 1 }, Compare::OtherMethod.laying_for(product, 12, 6, "brush"))
+    assert_nil Compare::OtherMethod.laying_for(product, 72, 1, "roller")
   end
 
   def test_a_schedule_by_another_method_comes_to_the_same_film
@@ -36,13 +36,13 @@ class CompareTest < CoreTest
   def test_the_thinner_counts_as_solvent
     spirit = { "id" => "thin", "class" => "thinner", "carrier" => "mineral_spirit", "density_g_per_ml" => 0.8 }
     thinned = document(coat("s1", product: "wiping", method: "brush", wet_um: 72, thinning: { "percent" => 10, "of" => "base" }, thinner: "thin"))
-    found = Compare::Side.new(plan(piece(thinned), products: PRODUCTS + [ OIL, spirit ]), "top", "x")
+    found = Compare::Alternative.new(plan(piece(thinned), products: PRODUCTS + [ OIL, spirit ]), "top", "x")
     assert_in_delta 105.4 / 1.1 * 0.4 + 105.4 / 11 * 0.8, found.voc_g, 0.2
   end
 
   def test_a_difference_of_price_has_its_unit
     dear, cheap = [ 2, 4 ].map { |coats| side(document(coat("s1", product: "wiping", method: "brush", wet_um: 72, coats: coats))) }
-    assert(Compare::Differences.of(dear, cheap, currency: "EUR").any? { |part| part.match?(/\A\d+\.\d\d EUR of material more/) })
+    assert(Compare::Differences.for(dear, cheap, currency: "EUR").any? { |part| part.match?(/\A\d+\.\d\d EUR of material more/) })
   end
 
   # Open wood: pores of 200 µm, 0.4 of a sprayed film in them; closed wood 30 µm.
@@ -56,10 +56,10 @@ class CompareTest < CoreTest
 
   def test_differences_in_words
     one, other = side(document(coat("s1", coats: 3))), side(document(coat("s1", coats: 2)))
-    words = Compare::Differences.of(one, other)
+    words = Compare::Differences.for(one, other)
     assert_includes words, "1 coat fewer"
     assert words.any? { |part| part.end_with?("sooner") }
     assert words.any? { |part| part.end_with?("less film") }
-    assert_empty Compare::Differences.of(one, one)
+    assert_empty Compare::Differences.for(one, one)
   end
 end

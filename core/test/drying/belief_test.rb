@@ -85,8 +85,8 @@ class BeliefTest < CoreTest
 
   def test_a_product_without_a_log_begins_at_half_of_its_mechanism
     shop = Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1"))), beliefs: [ { "product" => "w80", "group" => "early", "m" => 0.3, "s" => 0.1, "coats" => 9 } ]))
-    assert_in_delta 0.15, shop.beliefs.of(shop.products["w20"], "early").m, 1e-9
-    assert_in_delta 0, shop.beliefs.of(shop.products["lacquer"], "early").m, 1e-9
+    assert_in_delta 0.15, shop.beliefs.belief_for(shop.products["w20"], "early").m, 1e-9
+    assert_in_delta 0, shop.beliefs.belief_for(shop.products["lacquer"], "early").m, 1e-9
   end
 
   # Recoat of W20 at b = e^0.2: 90 · 1.2214 = 109.9 min; at safety 0.9 the closing shrinks to exp(-1.28155 · 0.15) = 0.8251 of 720.

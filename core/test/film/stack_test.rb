@@ -113,13 +113,13 @@ class StackTest < CoreTest
   end
 
   def test_least_film_goes_by_use_and_by_how_most_of_the_film_was_laid
-    least = ->(film) { Rhexon::Film::Least.um("table_top", film) }
+    least = ->(film) { Rhexon::Film::MinimumThickness.um("table_top", film) }
     assert_equal 65, least.(lay(stack, "w20"))
     assert_equal 20, least.(lay(lay(stack, "seal", method: "pad", wet: 40), "seal", method: "brush", wet: 20))
     assert_equal 65, least.(lay(lay(lay(stack, "w20"), "w20"), "w20", method: "wipe", wet: 15)), "mostly sprayed"
     assert_equal 15, least.(lay(lay(stack, "w20", method: "wipe", wet: 15), "w20", method: "wipe", wet: 15))
     assert_equal 0, least.(stack.coat(Rhexon::Materials::Product.new("id" => "raw", "class" => "raw_oil"), method: "wipe", pass: "k", wet_um: 8, mixed_solids_percent: 100, fused: true))
-    assert_nil Rhexon::Film::Least.um(nil, lay(stack, "w20"))
+    assert_nil Rhexon::Film::MinimumThickness.um(nil, lay(stack, "w20"))
   end
 
   # Waterborne over shellac, whose window never shuts: two films of two mechanisms never fuse.

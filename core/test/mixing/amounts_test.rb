@@ -95,14 +95,14 @@ class AmountsTest < CoreTest
 
   # 6 m² at 100 µm are 600 ml net, 857 ml through a gun that lands 70 %; 60 ml stay behind, 10 % margin.
   def test_how_much_to_mix_for_a_sprayed_pass
-    laying = Mixing::Laying.of(area_m2: 6, wet_um: 100, method: "spray")
+    laying = Mixing::Laying.for_area(area_m2: 6, wet_um: 100, method: "spray")
     assert_in_delta 600, laying.net_ml, 1e-9
     assert_in_delta 857.14, laying.laid_ml, 0.01
     assert_in_delta (857.14 + 60) * 1.1, laying.gross_ml, 0.01
   end
 
   def test_guns_and_narrow_work
-    net = ->(**more) { Mixing::Laying.of(area_m2: 1, wet_um: 100, left_behind_ml: 0, margin_percent: 0, **more).gross_ml }
+    net = ->(**more) { Mixing::Laying.for_area(area_m2: 1, wet_um: 100, left_behind_ml: 0, margin_percent: 0, **more).gross_ml }
     assert_in_delta 250, net.call(method: "spray", gun: "conventional"), 1e-9
     assert_in_delta 100 / 0.42, net.call(method: "spray", narrow: true), 1e-9
     assert_in_delta 100 / 0.95, net.call(method: "brush", narrow: true), 1e-9
@@ -130,12 +130,12 @@ class AmountsTest < CoreTest
 
   # 192 of the 240 min count; after an hour at 20 °C the other 132 pass twice as fast at 30 °C: 60 + 66.
   def test_a_pot_in_air_that_warms_sets_sooner
-    line = Rhexon::Drying::Line.read({ "climate" => [ { "from" => "2026-11-23T06:00+01:00", "t_c" => 20, "rh" => 50 }, { "from" => "2026-11-23T11:00+01:00", "t_c" => 30, "rh" => 50 } ] }, Rhexon::Planning::Zone.new("Europe/Berlin"))
+    line = Rhexon::Drying::ClimateTimeline.read({ "climate" => [ { "from" => "2026-11-23T06:00+01:00", "t_c" => 20, "rh" => 50 }, { "from" => "2026-11-23T11:00+01:00", "t_c" => 30, "rh" => 50 } ] }, Rhexon::Planning::Zone.new("Europe/Berlin"))
     from = at("2026-11-23T10:00+01:00")
     assert_equal 126, Mixing::PotLife.usable_until(product, line, from) - from
     assert_nil Mixing::PotLife.usable_until(product(class: "shellac"), line, from)
     ends = product(pot_life_by_hardener: [ [ 8, 300 ], [ 12, 180 ] ])
-    steady = Rhexon::Drying::Line.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50))
+    steady = Rhexon::Drying::ClimateTimeline.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50))
     assert_equal [ 240, 144, 144 ], [ 8, 12, 20 ].map { |parts| Mixing::PotLife.usable_until(ends, steady, from, hardener_parts: parts) - from }, "past an end the nearer end counts"
   end
 end

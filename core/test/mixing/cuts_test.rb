@@ -77,7 +77,7 @@ class CutsTest < CoreTest
 
   def test_absurd_cuts_are_refused
     [ { "lb_per_gal" => 0 }, { "lb_per_gal" => 40 }, { "percent_mass" => 100 }, { "g_to_ml" => [ 1 ] }, { "spoons" => 2 }, {}, nil, { "g_per_l" => "much" } ].each do |cut|
-      assert_instance_of Rhexon::Refusal, refusal { Cut.read(cut) }, cut.inspect
+      assert_instance_of Rhexon::InvalidInput, refusal { Cut.read(cut) }, cut.inspect
     end
   end
 end

@@ -45,7 +45,7 @@ class PourSheetTest < CoreTest
 
   def test_amounts_that_cannot_be_mixed_are_refused
     [ { "total_ml" => 0 }, { "total_g" => -5 }, { "total_ml" => Float::INFINITY }, {}, { "total_g" => 5_000_000 }, { "have" => { "name" => "nothing", "g" => 1 } } ].each do |want|
-      assert_instance_of Rhexon::Refusal, refusal { sheet(want) }, want.inspect
+      assert_instance_of Rhexon::InvalidInput, refusal { sheet(want) }, want.inspect
     end
     assert_match(/no resolution/, refusal { sheet({ "total_ml" => 1 }, resolution_g: 0) }.message)
   end

@@ -30,6 +30,6 @@ class TypedTest < CoreTest
     assert_match(/is a volume, a weight is asked/, refusal { read("2 l", wants: :mass) }.message)
     assert_match(/nothing to pour/, refusal { read("0 ml") }.message)
     assert_match(/nothing to pour/, refusal { read("-3 ml") }.message)
-    [ "much", "", "12 furlongs", "1,2,3 l", "1/0 l", "1 2 3/4 5 l" ].each { |text| assert_instance_of Rhexon::Refusal, refusal { read(text) }, text }
+    [ "much", "", "12 furlongs", "1,2,3 l", "1/0 l", "1 2 3/4 5 l" ].each { |text| assert_instance_of Rhexon::InvalidInput, refusal { read(text) }, text }
   end
 end

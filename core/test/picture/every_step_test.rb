@@ -24,7 +24,7 @@ class EveryStepTest < CoreTest
   # @return [Boolean] false when it was refused
   def sound?(*steps)
     shop = shop(*steps)
-  rescue Rhexon::Refusal => refusal
+  rescue Rhexon::InvalidInput => refusal
     assert_match(/\A\S+ .{8,}/, refusal.message)
     false
   else

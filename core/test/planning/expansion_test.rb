@@ -4,7 +4,7 @@ class ExpansionTest < CoreTest
   def expand(*steps, count: 1, faces: { "show" => 1.0, "back" => 0.5 }, **fields)
     piece = { "id" => "top", "count" => count, "faces" => faces.map { |id, area| { "id" => id, "area_m2" => area } }, "schedule" => document(*steps, support: "hung") }
     shop = Rhexon::Planning::Shop.new(shop_json(piece, **fields))
-    Rhexon::Planning::Expansion.of(shop, shop.pieces.first, 0)
+    Rhexon::Planning::Expansion.for_piece(shop, shop.pieces.first, 0)
   end
 
   def needs(pass, passes) = pass.needs.map { |need| [ passes[need.pass].key[/top\/(\w+\/\d+)/, 1], need.milestone ] }

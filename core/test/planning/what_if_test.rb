@@ -4,7 +4,7 @@ class WhatIfTest < CoreTest
   ROOMS = [ { "id" => "bench", "climate" => [ { "t_c" => 16, "rh" => 65, "air" => "still" } ] }, { "id" => "loft", "climate" => [ { "t_c" => 24, "rh" => 45 } ] } ].freeze
 
   def varnished(**fields) = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 3), room: "bench"), use: "show"), rooms: ROOMS, **fields)
-  def of(plan) = Rhexon::Planning::WhatIf.of(plan, "top").to_h { |answer| [ answer.label, answer ] }
+  def of(plan) = Rhexon::Planning::WhatIf.for(plan, "top").to_h { |answer| [ answer.label, answer ] }
 
   def test_each_answer_is_what_a_new_plan_says
     now = varnished
@@ -30,9 +30,9 @@ class WhatIfTest < CoreTest
   def test_what_dries_already_dried_in_the_air_that_was
     log = [ { "kind" => "started", "pass" => "top/s1/1/show", "at" => "2026-11-22T09:00+01:00" }, { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-22T09:30+01:00" } ]
     done = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85), room: "bench")), rooms: ROOMS, now: "2026-11-22T20:00+01:00", log: log)
-    assert_empty Rhexon::Planning::WhatIf.of(done, "top"), "nothing is planned any more"
+    assert_empty Rhexon::Planning::WhatIf.for(done, "top"), "nothing is planned any more"
     shop = done.shop
-    line = Rhexon::Drying::Line.read({ "id" => "bench", **Rhexon::Planning::WhatIf.new(done, "top").send(:otherwise, shop.line("bench"), Rhexon::Planning::WhatIf.new(done, "top").method(:warmer)) }, shop.zone)
+    line = Rhexon::Drying::ClimateTimeline.read({ "id" => "bench", **Rhexon::Planning::WhatIf.new(done, "top").send(:otherwise, shop.line("bench"), Rhexon::Planning::WhatIf.new(done, "top").method(:warmer)) }, shop.zone)
     assert_equal [ 16, 18 ], [ line.at(shop.now - 60), line.at(shop.now + 60) ].map(&:t_c)
   end
 

@@ -71,7 +71,7 @@ class EditTest < CoreTest
         operation = random_operation(document, random)
         after = begin
           Edit.apply(document, operation)
-        rescue Rhexon::Refusal
+        rescue Rhexon::InvalidInput
           next
         end
         assert_equal document, inverse(document, operation, after), "#{operation} is undone (seed #{seed})" if inverse(document, operation, after)

@@ -43,7 +43,7 @@ class BoundTest < CoreTest
   def test_latest_starts_make_the_target_and_not_a_grid_later
     work = planner(piece(document(step("s1", "sand", grits: [ "P180" ]), step("s2", "raise_grain"), step("s3", "sand", grits: [ "P220" ]), coat("s4"))))
     target = at("2026-11-27T16:00+01:00")
-    latest = Rhexon::Search::Latest.starts(work.model, [ target ])
+    latest = Rhexon::Search::BackwardPass.starts(work.model, [ target ])
     assert latest.each_cons(2).all? { |one, other| one < other }
     held = ->(index, by) { work.construct.dispatch({ index => latest[index] + by }).ready.first }
     latest.each_index { |index| assert_operator held.call(index, 0), :<=, target, work.model.passes[index].key }

@@ -29,7 +29,7 @@ module Rhexon
       # @param rate_m2_per_h [Numeric]
       # @param ml_per_m2 [Numeric] laid on, losses included
       # @param strips [String] along: by the longer side of each part; x or y: with the boards
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def initialize(rectangles, exit:, limit_m:, rate_m2_per_h:, ml_per_m2:, strips: "along")
         Rhexon.refuse_unless(rectangles.any?, "A large area has at least one part", where: "rectangles", accepted: "x, y, width and height in m")
         Rhexon.refuse_unless(limit_m >= LEAST_EDGE_M, "This dries too fast to keep an edge wet: #{format("%.2f", limit_m)} m", where: "limit_m", accepted: "a slower product, cooler or damper air, or more hands")
@@ -93,12 +93,12 @@ module Rhexon
       def steps_from_exit
         @steps_from_exit ||= begin
           first = @parts.each_index.min_by { |index| [ outside(@parts[index]), index ] }
-          found = { first => 0 }
+          steps = { first => 0 }
           queue = [ first ]
           while (here = queue.shift)
-            @parts.each_index { |other| found[other] = found[here] + 1 and queue << other if !found.key?(other) && @parts[here].beside?(@parts[other]) }
+            @parts.each_index { |other| steps[other] = steps[here] + 1 and queue << other if !steps.key?(other) && @parts[here].beside?(@parts[other]) }
           end
-          found
+          steps
         end
       end
 

@@ -16,9 +16,9 @@ module Rhexon
         @runs = runs
         @factors = runs.first.each_index.to_a
         size = (runs.size / count.to_f).ceil
-        @shares = @factors.map { |factor| runs.map { |run| run[factor] }.tally.transform_values { |found| found / runs.size.to_f } }
+        @shares = @factors.map { |factor| runs.map { |run| run[factor] }.tally.transform_values { |levels| levels / runs.size.to_f } }
         dealt = starts(count).map { |order| evened(order.each_slice(size).map(&:dup)) }
-        @boards = dealt.min_by { |found| [ worth(unevenness(found)).round(9), pairs(found).round(9) ] }.map(&:sort)
+        @boards = dealt.min_by { |boards| [ worth(unevenness(boards)).round(9), pairs(boards).round(9) ] }.map(&:sort)
       end
 
       private
@@ -58,7 +58,7 @@ module Rhexon
         nil
       end
 
-      def total(by_board) = @factors.map { |factor| by_board.sum { |found| found[factor] } }
+      def total(by_board) = @factors.map { |factor| by_board.sum { |counts| counts[factor] } }
       def unevenness(boards) = total(boards.map { |places| uneven(places) })
 
       # Squared, so that what is uneven is shared among the factors.

@@ -37,8 +37,8 @@ module Rhexon
       # @param runs [Integer, nil] cells of a subset
       # @param seed [Integer]
       # @return [Result]
-      # @raise [Refusal]
-      def self.of(factors, kind, runs: nil, base: nil, seed: 1)
+      # @raise [InvalidInput]
+      def self.for(factors, kind, runs: nil, base: nil, seed: 1)
         Rhexon.refuse_unless(KINDS.include?(kind), "The design #{kind.inspect} is not known", where: "design", accepted: KINDS.join(", "))
         design = new(factors, seed)
         case kind
@@ -88,8 +88,8 @@ module Rhexon
         Rhexon.refuse_unless(terms <= most, "#{terms - 1} effects are too many for a subset of at most #{most} cells", where: "factors", accepted: "fewer things to vary, or fewer levels")
         Rhexon.refuse_unless(count.is_a?(Integer) && count.between?(terms, most), "A subset of #{count.inspect} cells cannot tell #{terms - 1} effects", where: "runs", accepted: "#{terms} to #{most} cells")
         candidates = combinations > MOST_CANDIDATES ? sampled : full_candidates
-        found = Subset.new(candidates.map { |run| Effects.main_row(run, @sizes) }, count, @seed)
-        made("subset", found.picks.map { |pick| candidates[pick] }, resolution: nil, efficiency: Math.exp((found.log_determinant - terms * Math.log(count) - orthogonal_log_determinant) / terms),
+        search = Subset.new(candidates.map { |run| Effects.main_row(run, @sizes) }, count, @seed)
+        made("subset", search.picks.map { |pick| candidates[pick] }, resolution: nil, efficiency: Math.exp((search.log_determinant - terms * Math.log(count) - orthogonal_log_determinant) / terms),
                      confounded: [ "Interactions are not told apart from main effects in a subset" ])
       end
 

@@ -34,8 +34,8 @@ module Rhexon
       # @param factors [Array<Hash>] "name", "levels"
       # @param runs [Array<Hash>] "levels" (indexes), "block", "value" (nil: ruined or not read)
       # @return [Result]
-      # @raise [Refusal] with fewer than two values
-      def self.of(factors, runs) = new(factors, runs).result
+      # @raise [InvalidInput] with fewer than two values
+      def self.for(factors, runs) = new(factors, runs).result
 
       def initialize(factors, runs)
         @factors = factors
@@ -51,8 +51,8 @@ module Rhexon
       def result
         fit = solved
         error = error_sd
-        found = mains(fit, error) + pairs(fit, error)
-        Result.new(effects: found.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error, freedom: freedom, lost: lost).freeze
+        result = mains(fit, error) + pairs(fit, error)
+        Result.new(effects: result.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error, freedom: freedom, lost: lost).freeze
       end
 
       private

@@ -15,7 +15,7 @@ module Rhexon
       # Cells in rows, as near to square as the board lets them be, with a step strip along the right edge.
       # @param stages [Integer] of the step strip; 0: none
       # @return [Sheet]
-      # @raise [Refusal] when the cells would be too small to judge
+      # @raise [InvalidInput] when the cells would be too small to judge
       def grid(width_mm:, height_mm:, margin_mm:, tape_mm:, cells:, stages: 0)
         strip_mm = stages.positive? ? [ LEAST_MM, width_mm / 8.0 ].max.round : 0
         room = width_mm - 2 * margin_mm - (stages.positive? ? strip_mm + tape_mm : 0)
@@ -59,7 +59,7 @@ module Rhexon
 
       # A row of cells of one width with tape between them, inside a margin.
       # @return [Array<Place>] left to right, widths to 0.5 mm
-      # @raise [Refusal] when the cells would be too narrow to judge
+      # @raise [InvalidInput] when the cells would be too narrow to judge
       def row(width_mm:, height_mm:, margin_mm:, tape_mm:, cells:)
         return [] if cells.zero?
 

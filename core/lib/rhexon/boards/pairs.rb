@@ -17,7 +17,7 @@ module Rhexon
       # @param ids [Array<Object>] what was compared
       # @param picks [Array<Array(Object, Object)>] picked, and passed over
       # @return [Array<Strength>] the strongest first
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def strengths(ids, picks)
         Rhexon.refuse_unless(ids.size >= 2 && picks.flatten.all? { |id| ids.include?(id) }, "A pick names two of what is compared", where: "picks", accepted: "at least two cells")
         won = ids.to_h { |one| [ one, ids.to_h { |other| [ other, one == other ? 0.0 : ADDED ] } ] }
@@ -26,7 +26,7 @@ module Rhexon
         mean = logs.values.sum / logs.size
         errors = errors(ids, won, logs)
         ids.map { |id| Strength.new(id: id, strength: logs[id] - mean, sd: errors[id], wins: picks.count { |winner, _| winner == id }, losses: picks.count { |_, loser| loser == id }).freeze }
-           .sort_by { |found| [ -found.strength, ids.index(found.id) ] }
+           .sort_by { |standing| [ -standing.strength, ids.index(standing.id) ] }
       end
 
       # @return [Boolean] whether the first is ahead of the second by more than chance, at 95 %

@@ -35,7 +35,7 @@ module Rhexon
         return step.merge("method" => method) unless step["wet_um"]
 
         wet = product.wet_um(method)&.value or
-          raise Refusal.new("#{product.name} has no figure for #{words.fetch(method)} film", where: "method", accepted: product.methods_known.join(", "))
+          raise InvalidInput.new("#{product.name} has no figure for #{words.fetch(method)} film", where: "method", accepted: product.methods_known.join(", "))
         differences << "#{product.name}: #{step["wet_um"]} µm wet there, #{wet} µm here" unless wet == step["wet_um"]
         step.merge("method" => method, "wet_um" => wet)
       end
@@ -55,7 +55,7 @@ module Rhexon
         [ ("This cell has no reading yet." if cell[:readings].to_i.zero?),
           ("The cell is #{cell[:age_days]} days old; a look settles in #{LOOK_DAYS}." if cell[:age_days] && cell[:age_days] < LOOK_DAYS),
           ("Spots were tested before its full cure." if cell[:spots_early]),
-          *Tried.differences([], [], products: {}, timber: cell.values_at(:timber, :piece_wood)).map { |found| "#{found.words.sub(/^./, &:upcase)}." },
+          *BoardComparison.differences([], [], products: {}, timber: cell.values_at(:timber, :piece_wood)).map { |difference| "#{difference.words.sub(/^./, &:upcase)}." },
           ("The cell was ruined: #{cell[:ruined]}." if cell[:ruined]) ].compact
       end
       private_class_method :cautions

@@ -22,14 +22,14 @@ module Rhexon
       # @param kind [String] lab, spectrum, photo_lab, note or one of the measures
       # @param value [Object] [L*, a*, b*], a number, or text
       # @return [Object] the value, numbers as floats
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check(kind, value)
         case kind
         when "note" then text(value)
         when "lab", "photo_lab" then lab(value)
         when "spectrum" then Colour::Spectrum.check(value, where: "spectrum")
         when *measures.keys then number(kind, value)
-        else raise Refusal.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ "lab", *measures.keys, "note" ].join(", "))
+        else raise InvalidInput.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ "lab", *measures.keys, "note" ].join(", "))
         end
       end
 

@@ -13,7 +13,7 @@ module Rhexon
       # @param read_on [Array<Date>] days something was read on it
       # @param today [Date]
       # @return [Array<Look>]
-      def of(made_on, read_on, today)
+      def for(made_on, read_on, today)
         Reference.table("judging").fetch("look_again_days").map do |days|
           on = made_on + days
           state = read_on.any? { |date| date >= on } ? "done" : on <= today ? "due" : "coming"

@@ -6,15 +6,15 @@ module Rhexon
 
       # @param json [Hash] "measure" (its name, for the words), "factors" [{"name","levels"}], "runs" [{"levels":[0,1],"block","value"}]
       # @return [Hash] rhexon-effects/1
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def effects(json)
         factors = json["factors"]
         ok = factors.is_a?(Array) && factors.any? && factors.all? { |factor| factor.is_a?(Hash) && factor["name"].is_a?(String) && factor["levels"].is_a?(Array) && factor["levels"].size.between?(2, 5) }
         Rhexon.refuse_unless(ok, "Effects need what was varied", where: "factors", accepted: 'factors such as {"name":"sealer","levels":["one coat","two coats"]}, 2 to 5 levels each')
         Rhexon.refuse_unless(json["runs"].is_a?(Array) && json["runs"].all?(Hash), "Effects need their runs", where: "runs", accepted: "a list of cells with their levels and value")
-        found = Effects.of(factors, json["runs"])
-        { "format" => "rhexon-effects/1", "measure" => json["measure"], "mean" => round(found.mean), "error_sd" => round(found.error_sd), "degrees_of_freedom" => found.freedom, "lost" => found.lost,
-          "effects" => found.effects.map { |effect| effect(effect, json["measure"] || "the value") } }
+        result = Effects.for(factors, json["runs"])
+        { "format" => "rhexon-effects/1", "measure" => json["measure"], "mean" => round(result.mean), "error_sd" => round(result.error_sd), "degrees_of_freedom" => result.freedom, "lost" => result.lost,
+          "effects" => result.effects.map { |effect| effect(effect, json["measure"] || "the value") } }
       end
 
       # An effect as a sentence: "Two coats of sealer instead of one: blotch down 1.4 (0.6 to 2.2)".

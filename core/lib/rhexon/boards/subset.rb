@@ -25,9 +25,9 @@ module Rhexon
         @terms = rows.first.size
         @random = Random.new(seed)
         @left = WORK
-        found = []
-        found << exchanged while found.empty? || (found.size < RESTARTS && @left.positive?)
-        @picks, @log_determinant = found.max_by { |picks, value| [ value.round(9), picks.map { |pick| -pick } ] }
+        attempts = []
+        attempts << exchanged while attempts.empty? || (attempts.size < RESTARTS && @left.positive?)
+        @picks, @log_determinant = attempts.max_by { |picks, value| [ value.round(9), picks.map { |pick| -pick } ] }
       end
 
       private
@@ -65,14 +65,14 @@ module Rhexon
         out = inverse.map { |line| along(@sparse[picks[at]], line) }
         leaves = along(@sparse[picks[at]], out)
         best = GAIN
-        found = nil
+        pick = nil
         @sparse.each_with_index do |row, candidate|
           next if taken[candidate]
 
           gain = gain(row, inverse, out, leaves)
-          best, found = gain, candidate if gain > best
+          best, pick = gain, candidate if gain > best
         end
-        found
+        pick
       end
 
       # By how much the determinant grows, less 1: d(x) - d(y) - (d(x)d(y) - d(x,y)²), for x coming in and y going out.

@@ -24,11 +24,11 @@ module Rhexon
       end
 
       # @return [Array<Pass>]
-      # @raise [Refusal] when there are more passes than a schedule holds
+      # @raise [InvalidInput] when there are more passes than a schedule holds
       def passes
-        @passes ||= together.then do |found|
-          Rhexon.refuse_unless(found.size <= MOST_STEPS, "#{found.size} passes are too many for one board", where: "cells", accepted: "at most #{MOST_STEPS}: vary less, or make two trials")
-          found.each_with_index.map { |(step, coats, cells), index| Pass.new(step: { "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}), "faces" => cells }, cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []).freeze }
+        @passes ||= together.then do |batches|
+          Rhexon.refuse_unless(batches.size <= MOST_STEPS, "#{batches.size} passes are too many for one board", where: "cells", accepted: "at most #{MOST_STEPS}: vary less, or make two trials")
+          batches.each_with_index.map { |(step, coats, cells), index| Pass.new(step: { "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}), "faces" => cells }, cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []).freeze }
         end
       end
 
@@ -56,7 +56,7 @@ module Rhexon
       def laying(pass, areas, product)
         area = pass.cells.sum { |cell| areas.fetch(cell) } * (pass.step["coats"] || 1)
         wiped = %w[wipe pad].include?(pass.step["method"]) || !product.film? ? product.consumption_ml_per_m2 : nil
-        Mixing::Laying.of(area_m2: area, wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"), method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
+        Mixing::Laying.for_area(area_m2: area, wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"), method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
       end
 
       # One coat at a time, so that two coats here and three there share the first two.
@@ -67,7 +67,7 @@ module Rhexon
         left = queues
         done = []
         until left.values.all?(&:empty?)
-          step = left.values.filter_map(&:first).uniq.min_by { |found| rank(found, left, done.last) }
+          step = left.values.filter_map(&:first).uniq.min_by { |candidate| rank(candidate, left, done.last) }
           cells = left.select { |_, queue| queue.first == step }.keys
           cells.each { |cell| left[cell].shift }
           done.last && done.last[0] == step && done.last[2] == cells && step["kind"] == "coat" ? done.last[1] += 1 : done << [ step, 1, cells ]

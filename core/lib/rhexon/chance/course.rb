@@ -15,13 +15,13 @@ module Rhexon
       # @param draws [Draws]
       def initialize(plan, draws)
         @plan = plan
-        @m = plan.model
+        @model = plan.model
         @draws = draws
         @beliefs = []
         @processes = {}
-        @early_keys, @hard_keys = %w[early hard].map { |phase| @m.passes.map { |pass| draws.key("#{pass.key}/#{phase}") } }
+        @early_keys, @hard_keys = %w[early hard].map { |phase| @model.passes.map { |pass| draws.key("#{pass.key}/#{phase}") } }
         @steps = plan.placements.select { |placement| placement.status != "done" && placement.status != "running" || placement.hands.empty? && placement.because != "log" }.map { |placement| step(placement) }
-        @last_coats = @m.pieces.each_index.map { |piece| last_coats_of(piece) }
+        @last_coats = @model.pieces.each_index.map { |piece| last_coats_of(piece) }
       end
 
       # One draw of b for each product and group, over the b of the plan.
@@ -33,7 +33,7 @@ module Rhexon
 
       # Minutes that the log has settled.
       # @return [Array<Array>] work_end, first_end, hands_end
-      def fixed = %i[work_end first_end hands_end].map { |name| @m.logged.column(name).dup }
+      def fixed = %i[work_end first_end hands_end].map { |name| @model.logged.column(name).dup }
 
       private
 
@@ -41,33 +41,33 @@ module Rhexon
         pass = placement.pass
         scuff = pass.kind == "scuff"
         served = scuff ? index_of(Planning::Scuff.served(pass)) : pass.index
-        Step.new(index: served, scuff: scuff, piece: @m.piece_of[served], person: placement.person && @m.people.index { |person| person.id == placement.person }, room: pass.room, dry_room: pass.dry_room,
+        Step.new(index: served, scuff: scuff, piece: @model.piece_of[served], person: placement.person && @model.people.index { |person| person.id == placement.person }, room: pass.room, dry_room: pass.dry_room,
                  tool: placement.tool && "tool #{placement.tool}", single: @plan.shop.rooms.fetch(pass.room).single?, dust: pass.dust, film: pass.film?, setup: pass.setup_min, work: pass.work_min, cleanup: pass.cleanup_min,
-                 count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served, pass.faces) : @m.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
-                 unders: @m.unders[served], scuff_min: @m.scuff_min[served], dust_safe: scuff || !dusty?(pass.dry_room) ? nil : @m.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day)
+                 count: pass.count, minutes: pass.minutes || 0, settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement), waits: scuff ? sand_waits(served, pass.faces) : @model.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) },
+                 unders: @model.unders[served], scuff_min: @model.scuff_min[served], dust_safe: scuff || !dusty?(pass.dry_room) ? nil : @model.dust_safe[served]&.then { |opening| wait(served, opening, nil) }, hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day)
       end
 
       # Where nothing raises dust no film has to be waited for.
       def dusty?(room) = (@dusty ||= @plan.placements.select { |placement| placement.pass.dust }.map { |placement| placement.pass.room }.uniq).include?(room)
 
-      def index_of(key) = (@index ||= @m.passes.to_h { |pass| [ pass.key, pass.index ] }).fetch(key)
+      def index_of(key) = (@index ||= @model.passes.to_h { |pass| [ pass.key, pass.index ] }).fetch(key)
 
       # Pins hold, and so does what the plan held back on purpose.
       def not_before(placement) = [ placement.pass.piece.release || 0, @plan.shop.now, *(placement.hands_start if %w[pin goal].include?(placement.because)) ].max
 
-      def sand_waits(index, faces) = @m.unders[index].select { |under| under.sand && (under.faces & faces).any? }.map { |under| wait(under.lower, under.sand, (@m.logged.placed[under.lower] && @m.drier.reached_at(@m.logged.placed[under.lower], "sand"))) }
+      def sand_waits(index, faces) = @model.unders[index].select { |under| under.sand && (under.faces & faces).any? }.map { |under| wait(under.lower, under.sand, (@model.logged.placed[under.lower] && @model.drier.reached_at(@model.logged.placed[under.lower], "sand"))) }
 
       # What has been seen at the bench holds; what has not is drawn, also for a coat that is on.
       def wait(lower, opening, fixed)
-        seen = fixed && (fixed <= @plan.shop.now || @m.logged.placed[lower].looks&.any?)
+        seen = fixed && (fixed <= @plan.shop.now || @model.logged.placed[lower].looks&.any?)
         earlier = @plan.build.by_index[lower]&.earlier || 0
         crowd = Drying::Milestones.coat_factor(earlier)
         Wait.new(lower, opening.parts.map { |part| part(lower, part, part.crowded ? crowd : 1.0) }, opening.least, (fixed if seen))
       end
 
       def part(lower, part, crowd)
-        pass = @m.passes[lower]
-        product = pass.kind == "raise_grain" ? Planning::Drier::GRAIN : pass.product
+        pass = @model.passes[lower]
+        product = pass.kind == "raise_grain" ? Planning::MilestoneCalculator::GRAIN : pass.product
         Part.new(process(product, part, pass), part.needed * crowd, part.phase, belief(product, part.phase))
       end
 
@@ -78,19 +78,19 @@ module Rhexon
 
       def belief(product, phase)
         key = @draws.key("#{product.id}/#{phase}")
-        @beliefs.index { |found, _, _| found == key } || begin
+        @beliefs.index { |known, _, _| known == key } || begin
           beliefs = @plan.shop.beliefs
-          @beliefs << [ key, beliefs.of(product, phase), beliefs.factors(product)&.fetch(phase) || 1.0 ]
+          @beliefs << [ key, beliefs.belief_for(product, phase), beliefs.factors(product)&.fetch(phase) || 1.0 ]
           @beliefs.size - 1
         end
       end
 
       def last_coats_of(piece)
-        (@m.first[piece]..@m.last[piece]).filter_map do |index|
-          next unless @m.ready[index]
+        (@model.first[piece]..@model.last[piece]).filter_map do |index|
+          next unless @model.ready[index]
 
-          placed = @m.logged.placed[index]
-          wait(index, @m.ready[index], placed && @m.drier.reached_at(placed, @m.pieces[piece].ready_at))
+          placed = @model.logged.placed[index]
+          wait(index, @model.ready[index], placed && @model.drier.reached_at(placed, @model.pieces[piece].ready_at))
         end
       end
     end

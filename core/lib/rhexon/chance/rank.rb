@@ -17,13 +17,13 @@ module Rhexon
 
       # @return [Array<Float>]
       def ranks(values)
-        found = Array.new(values.size)
+        ranks = Array.new(values.size)
         at = 0
         values.each_index.sort_by { |index| values[index] }.chunk_while { |x, y| values[x] == values[y] }.each do |tied|
-          tied.each { |index| found[index] = at + (tied.size + 1) / 2.0 }
+          tied.each { |index| ranks[index] = at + (tied.size + 1) / 2.0 }
           at += tied.size
         end
-        found
+        ranks
       end
     end
   end

@@ -12,13 +12,13 @@ module Rhexon
       # @param runs [Integer]
       def initialize(plan, runs)
         @plan = plan
-        @m = plan.model
+        @model = plan.model
         @hand_sd = Reference.table("drying").dig("chance", "hand_sd")
         @draws = Draws.new(plan.shop.seed)
         @weather = Weather.new(plan.shop.zone, @draws)
         @course = Course.new(plan, @draws)
-        @ready = Array.new(@m.pieces.size) { [] }
-        @drying = Array.new(@m.size) { [] }
+        @ready = Array.new(@model.pieces.size) { [] }
+        @drying = Array.new(@model.size) { [] }
         runs.times { |run| push(run) }
       end
 
@@ -29,15 +29,15 @@ module Rhexon
         @run = run
         @scale = @course.factors(run)
         @work_end, @first_end, @hands_end = @course.fixed
-        @span = Array.new(@m.size, 0.0)
-        @piece_end = @m.logged.ends.dup
+        @span = Array.new(@model.size, 0.0)
+        @piece_end = @model.logged.ends.dup
         @person_end = Hash.new(@plan.shop.now)
         @wet_until = Hash.new(0)
         @dusty_until = Hash.new(0)
         @single_end = Hash.new(0)
         @scuffed_at = {}
         @course.steps.each { |step| step.scuff ? scuff(step) : place(step) }
-        @m.pieces.each_index { |piece| (minute = ready_at(piece)) && @ready[piece] << minute }
+        @model.pieces.each_index { |piece| (minute = ready_at(piece)) && @ready[piece] << minute }
         @span.each_with_index { |minutes, index| @drying[index] << minutes }
       end
 
@@ -111,9 +111,9 @@ module Rhexon
       end
 
       def lost?(step, work)
-        return false if @scuffed_at[step.index] || step.unders.empty? || @m.house(step.index, "missed_window") != "scuff"
+        return false if @scuffed_at[step.index] || step.unders.empty? || @model.house(step.index, "missed_window") != "scuff"
 
-        valid = @m.house(step.index, "scuff_valid_min")
+        valid = @model.house(step.index, "scuff_valid_min")
         step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && !fresh?(under, work, valid) }
       end
 
@@ -126,7 +126,7 @@ module Rhexon
 
       # First minute from which so many minutes fit into the hours of a person; longer ones run over.
       def open_at(person, from, length)
-        hours = @m.hours[person]
+        hours = @model.hours[person]
         index = hours.shuts.bsearch_index { |shut| shut > from }
         while index
           start = hours.opens[index] > from ? hours.opens[index] : from

@@ -46,7 +46,7 @@ module Rhexon
 
       # One kind of drying in one room.
       # @!attribute progress [Drying::Progress]
-      # @!attribute line     [Drying::Line]
+      # @!attribute line     [Drying::ClimateTimeline]
       # @!attribute rate     [Proc] (Drying::Climate) -> reference minutes a minute
       Process = Struct.new(:progress, :line, :rate)
 

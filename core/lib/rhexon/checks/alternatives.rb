@@ -11,8 +11,8 @@ module Rhexon
       # @return [Array<Remedy>]
       def rooms(context)
         here = context.document["room"]
-        context.shop.rooms.filter_map do |room, found|
-          climate = found.line.at(context.shop.now)
+        context.shop.rooms.filter_map do |room, other|
+          climate = other.line.at(context.shop.now)
           context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c.round(1))} °C, #{format("%g", climate.rh.round)} %)", in_room(context, room)) unless room == here
         end
       end
@@ -25,7 +25,7 @@ module Rhexon
 
         spare = context.walks.values.all? do |walk|
           walk.last_coat or next true
-          least = Film::Least.um(context.piece.use, walk.final)
+          least = Film::MinimumThickness.um(context.piece.use, walk.final)
           least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
         end
         spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []

@@ -3,17 +3,11 @@ module Rhexon
     # All checks, found by folder: each is a file in checks/rules with one public method +call(context)+ that returns findings.
     module Catalogue
       LEVELS = %w[stop caution note].freeze
-      FOLDER = File.join(__dir__, "rules")
 
       module_function
 
       # @return [Array<Module>] in the order of their ids
-      def rules
-        @rules ||= begin
-          Dir[File.join(FOLDER, "*.rb")].sort.each { |file| require file }
-          Rules.constants.sort.map { |name| Rules.const_get(name) }
-        end
-      end
+      def rules = @rules ||= Rules.constants.sort.map { |name| Rules.const_get(name) }.freeze
 
       # @param plan [Planning::Plan]
       # @param piece_id [String]
@@ -24,7 +18,5 @@ module Rhexon
         rules.flat_map { |rule| rule.call(context) }.sort_by { |finding| [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ] }
       end
     end
-
-    Rules = Module.new
   end
 end

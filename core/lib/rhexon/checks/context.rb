@@ -50,7 +50,7 @@ module Rhexon
       # @param start [Integer, nil]
       def pin(label, placement, start)
         pass = placement.pass
-        faces = Planning::Turns.of(piece, pass.step).first.faces == pass.faces ? {} : { "faces" => pass.faces }
+        faces = Planning::Turns.for(piece, pass.step).first.faces == pass.faces ? {} : { "faces" => pass.faces }
         remedy(label, { "op" => "pin", "id" => pass.step["id"], "coat" => pass.coat, "start" => start && shop.zone.iso(start), **faces })
       end
 
@@ -113,7 +113,7 @@ module Rhexon
       # A warmer or drier room of the shop in which the block holds.
       # @yieldparam climate [Drying::Climate]
       def other_room(placement)
-        id, = shop.rooms.find { |room, found| room != placement.pass.room && yield(found.line.at(placement.work_start)) }
+        id, = shop.rooms.find { |room, other| room != placement.pass.room && yield(other.line.at(placement.work_start)) }
         id
       end
     end

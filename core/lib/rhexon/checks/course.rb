@@ -1,22 +1,5 @@
 module Rhexon
   module Checks
-    # What is done on one face, in the order of the document, with what the plan made of it.
-    # @!attribute step       [Hash]
-    # @!attribute product    [Materials::Product, nil]
-    # @!attribute placements [Array<Planning::Placement>] less scuffs; empty when the step could not be placed
-    Laid = Struct.new(:step, :product, :placements, keyword_init: true) do
-      def first = placements.first
-      def begun? = placements.any? { |placement| placement.status != "planned" }
-      def stain? = step["kind"] == "stain"
-      def coat? = step["kind"] == "coat"
-
-      # A film that shows what lies under it.
-      def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
-
-      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can, a filler fills pores.
-      def colours? = (stain? && !product.filler?) || (coat? && product.colour == "tinted")
-    end
-
     # The steps of one shown face.
     class Course
       # @return [Array<Laid>]
@@ -53,16 +36,16 @@ module Rhexon
       def hangs_on = (laid.find(&:colours?) || laid.find(&:coat?)).then { |one| one if one&.first && !one.begun? }
 
       # @return [Colour::Wood, nil] nil when the wood has no colour figures
-      def wood(board = "mean") = (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.of(species, board)
+      def wood(board = "mean") = (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.for_species(species, board)
 
       # The look in the end.
       # @param without [Symbol, nil] :colour leaves stains out, :yellow takes the yellow out of clear films
       # @return [Colour::Looks::Stage, nil] nil when the wood or a product has no colour figures
       def look(board: "mean", without: nil, years: 0, steps: self.steps)
-        found = wood(board) or return
+        wood = wood(board) or return
         steps = steps.reject { |step| step["kind"] == "stain" } if without == :colour
         water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
-        Colour::Looks.new(found, steps, @context.shop.products, surface: @context.shop.surface, years: years, strengths: water_white).final.then { |stage| stage if stage.gaps.empty? }
+        Colour::Looks.new(wood, steps, @context.shop.products, surface: @context.shop.surface, years: years, strengths: water_white).final.then { |stage| stage if stage.gaps.empty? }
       end
 
       # @return [Array<Numeric>, nil] wanted L*a*b*, D65

@@ -6,13 +6,13 @@ module Rhexon
 
       # @return [Array<Finding>] time.due, or time.wipe_off where that is what cannot be kept
       def findings(context)
-        found = context.plan.build.blocked[context.piece.id] or return []
-        why = WHY.fetch(found.constraint)
-        step = Schedule::Document.step(context.document, found.pass.split("/")[1])
-        remedies = [ without_window(context, step, found.constraint), *(shares(context) if found.constraint == "hard_window"), *(elsewhere(context) if found.constraint == "rack"), *(faster(context, step) if found.constraint == "hours") ].compact
-        told = { "hard_window" => :figures, "hours" => :too_long }[found.constraint]
+        block = context.plan.build.blocked[context.piece.id] or return []
+        why = WHY.fetch(block.constraint)
+        step = Schedule::Document.step(context.document, block.pass.split("/")[1])
+        remedies = [ without_window(context, step, block.constraint), *(shares(context) if block.constraint == "hard_window"), *(elsewhere(context) if block.constraint == "rack"), *(faster(context, step) if block.constraint == "hours") ].compact
+        told = { "hard_window" => :figures, "hours" => :too_long }[block.constraint]
         sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. #{why}#{send(told, context, step) if told}."
-        finding = context.finding(step["wipe_off"] && found.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop", "No date can be given", sentence, figures: { constraint: found.constraint }, remedies: remedies)
+        finding = context.finding(step["wipe_off"] && block.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop", "No date can be given", sentence, figures: { constraint: block.constraint }, remedies: remedies)
         [ finding.tap { |named| named.step = step["id"] } ]
       end
 

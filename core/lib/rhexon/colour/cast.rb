@@ -7,7 +7,7 @@ module Rhexon
       # @param lab [Array<Numeric>] as it is
       # @param target [Array<Numeric>] as it should be, in the same light
       # @return [Cast]
-      def self.of(lab, target)
+      def self.for(lab, target)
         lightness, a, b = lab.zip(target).map { |is, wanted| is - wanted }
         chroma = Math.hypot(*lab.drop(1)) - Math.hypot(*target.drop(1))
         hue = Math.sqrt([ a**2 + b**2 - chroma**2, 0 ].max)

@@ -27,7 +27,7 @@ module Rhexon
 
       # @param text [String]
       # @return [Table]
-      # @raise [Refusal] with the line that is wrong
+      # @raise [InvalidInput] with the line that is wrong
       def read(text)
         lines = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).split(/\r\n|\r|\n/).map.with_index(1) { |line, number| [ line.sub(/(\A|\s)#.*/, ""), number ] }
         fields = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT").flat_map { |line, _| words(line) }.map(&:upcase)
@@ -89,7 +89,7 @@ module Rhexon
 
       def checked(lab, number)
         Boards::Readings.check("lab", lab)
-      rescue Refusal
+      rescue InvalidInput
         refuse("Line #{number} has no colour: #{lab.join(", ")}", "L* 0 to 100, a* and b* -128 to 127")
       end
       private_class_method :checked
@@ -97,7 +97,7 @@ module Rhexon
       def light(head) = Light.all.map(&:id).find { |id| head.match?(/(?:Illumina\w*|ILLUMINANT)\W+#{id}\b/i) } || "D65"
       private_class_method :light
 
-      def refuse(sentence, accepted) = raise(Refusal.new(sentence, where: "file", accepted: accepted))
+      def refuse(sentence, accepted) = raise(InvalidInput.new(sentence, where: "file", accepted: accepted))
       private_class_method :refuse
     end
   end

@@ -25,7 +25,7 @@ module Rhexon
       # @yieldparam index [Integer] of the reading
       # @yieldreturn [Array<Float>] predicted L*a*b*
       # @return [Result] "s" and "k2w"
-      # @raise [Refusal] without a reading
+      # @raise [InvalidInput] without a reading
       def surface(labs)
         Rhexon.refuse_unless(labs.any?, "No board has both a bare and a coated reading", where: "pairs", accepted: "at least one of each on the same wood")
         error = ->(s, k2w) { Surface.usual("s" => s, "k2w" => k2w).then { |surface| labs.each_with_index.sum { |lab, index| DeltaE.ciede2000(lab, yield(surface, index)) } / labs.size } }
@@ -41,12 +41,12 @@ module Rhexon
       # @yieldparam more [Object] the third of the reading
       # @yieldreturn [Array<Float>] predicted L*a*b*
       # @return [Result] "strength"
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def strength(readings)
         Rhexon.refuse_unless(readings.any?, "No board with that product was read", where: "readings", accepted: "at least one reading")
         error = ->(strength) { readings.sum { |factor, lab, *more| DeltaE.ciede2000(lab, yield(strength, factor, *more)) } / readings.size }
-        found = least(error)
-        Result.new(values: { "strength" => found.round(3) }, before: error.call(1.0), after: error.call(found), count: readings.size, range: readings.map(&:first).minmax).freeze
+        minimum = least(error)
+        Result.new(values: { "strength" => minimum.round(3) }, before: error.call(1.0), after: error.call(minimum), count: readings.size, range: readings.map(&:first).minmax).freeze
       end
 
       # Golden section on the logarithm, from the best of a coarse row so that a second valley does not mislead.

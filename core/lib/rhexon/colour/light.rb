@@ -7,11 +7,11 @@ module Rhexon
         # @return [Array<Light>] in the order they are offered
         def all = table.fetch("lights").keys.map { |id| find(id) }
 
-        # @raise [Refusal]
+        # @raise [InvalidInput]
         def find(id)
           @known ||= {}
           @known[id] ||= begin
-            record = table.fetch("lights")[id] or raise Refusal.new("The light #{id.inspect} is not known", where: "light", accepted: table.fetch("lights").keys.join(", "))
+            record = table.fetch("lights")[id] or raise InvalidInput.new("The light #{id.inspect} is not known", where: "light", accepted: table.fetch("lights").keys.join(", "))
             new(id: id, name: record.fetch("name"), power: power(record).freeze, model: record["model"] || false).freeze
           end
         end

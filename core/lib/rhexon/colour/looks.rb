@@ -101,17 +101,17 @@ module Rhexon
         @absorbed = @absorbed.zip(optics.k).map { |q, k| q + strength * k }
         @scattered = @scattered.zip(optics.s).map { |s, more| s + strength * more }
         @open_stain = true
-        stage(step, nil).tap do |found|
-          limited(product, optics, before, found)
-          beyond(product, optics, share * 100, found)
+        stage(step, nil).tap do |result|
+          limited(product, optics, before, result)
+          beyond(product, optics, share * 100, result)
         end
       end
 
       # Past what the shop's boards showed, its own figures are only carried on.
-      def beyond(product, optics, percent, found)
+      def beyond(product, optics, percent, result)
         return if optics.read.nil? || percent.between?(optics.read[0] - 0.5, optics.read[1] + 0.5)
 
-        found.notes |= [ "#{product.name} at #{percent.round} % lies beyond what boards were read at (#{optics.read.map(&:round).join(" to ")} %)" ]
+        result.notes |= [ "#{product.name} at #{percent.round} % lies beyond what boards were read at (#{optics.read.map(&:round).join(" to ")} %)" ]
       end
 
       def uptake(optics)
@@ -125,10 +125,10 @@ module Rhexon
 
       def film_um = @films.sum { |film| film[:um] }
 
-      def limited(product, optics, before, found)
+      def limited(product, optics, before, result)
         limit = Reference.table("colour").fetch("limited")
-        moved = before - Spectrum.lab(found.reflectance, Light.find("D65"))[0]
-        @notes |= found.notes |= [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
+        moved = before - Spectrum.lab(result.reflectance, Light.find("D65"))[0]
+        @notes |= result.notes |= [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
       end
 
       def coated(step, coat)
@@ -158,7 +158,7 @@ module Rhexon
         [ stage(step, nil) ]
       end
 
-      def optics(product) = Optics.of(product).aged(product.film? ? @years : 0)
+      def optics(product) = Optics.for(product).aged(product.film? ? @years : 0)
       def strength(product) = @strengths[product.id] || 1.0
 
       def stage(step, coat) = Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
@@ -179,7 +179,7 @@ module Rhexon
       # What a stain at stock strength adds where the steps leave off.
       def pull(product)
         @pulls ||= {}.compare_by_identity
-        @pulls[product] ||= Optics.of(product).then { |optics| (strength(product) * uptake(optics)).then { |by| [ optics.k, optics.s ].map { |values| values.map { |value| value * by } } } }
+        @pulls[product] ||= Optics.for(product).then { |optics| (strength(product) * uptake(optics)).then { |by| [ optics.k, optics.s ].map { |values| values.map { |value| value * by } } } }
       end
 
       def seen = seen_later.call

@@ -12,7 +12,7 @@ module Rhexon
       # @param target [Array<Float>] reflectance
       # @param lamp [String, nil] id of the light of the place; nil: the lamp that tells most
       # @return [Answer]
-      def of(reflectance, target, lamp: nil)
+      def for(reflectance, target, lamp: nil)
         differences = Light.all.to_h { |light| [ light.id, DeltaE.ciede2000(Spectrum.lab(target, light), Spectrum.lab(reflectance, light)) ] }
         limits = Reference.table("colour").fetch("metamer")
         lamps = differences.except("D65", "D50")

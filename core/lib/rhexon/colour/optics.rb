@@ -10,7 +10,7 @@ module Rhexon
       class << self
         # @param product [Materials::Product]
         # @return [Optics] made once for a product: a recipe asks for it thousands of times
-        def of(product) = (@of ||= ObjectSpace::WeakMap.new)[product] ||= made(product)
+        def for(product) = (@of ||= ObjectSpace::WeakMap.new)[product] ||= made(product)
 
         private
 

@@ -9,7 +9,7 @@ module Rhexon
       # @param grey  [Array<Float>] of the card
       # @param white [Array<Float>, nil] of a white card: then a line through both, which takes flare away
       # @return [Array<Float>] L*a*b*, D65, one decimal
-      # @raise [Refusal] when a part is burnt out or drowned
+      # @raise [InvalidInput] when a part is burnt out or drowned
       def lab(patch, grey:, white: nil)
         { "patch" => patch, "grey" => grey, "white" => white }.compact.each { |name, rgb| check(name, rgb) }
         cards = Reference.table("colour").fetch("cards")

@@ -26,10 +26,10 @@ module Rhexon
       # @param most [Float] largest share of colourants in the mix
       # @yieldparam shares [Hash{Materials::Product=>Float}]
       # @yieldreturn [Array<Float>] the reflectance they make
-      # @raise [Refusal] when no colourant has colour figures
+      # @raise [InvalidInput] when no colourant has colour figures
       def initialize(target, colourants, batch_g: 100, scale_g: 0.1, most: 1.0, spread: nil, &made)
         @target = target
-        @colourants = colourants.select { |product| Optics.of(product).known && Optics.of(product).k.sum.positive? }
+        @colourants = colourants.select { |product| Optics.for(product).known && Optics.for(product).k.sum.positive? }
         Rhexon.refuse_unless(@colourants.any?, "None of the colourants has colour figures", where: "colourants", accepted: "products with optics, or ones that were read on boards")
         @batch_g = batch_g
         @scale_g = scale_g
@@ -52,8 +52,8 @@ module Rhexon
         table = Reference.table("colour").fetch("toner")
         inside = surface.under_film(reflectance, gu: gu)
         new(target, colourants, **options) do |shares|
-          optics = shares.map { |product, share| [ Optics.of(product), share * table.fetch("share_per_um") ] }
-          toned = inside.each_with_index.map { |ri, at| Layer.over(ri, k: optics.sum { |found, share| found.k[at] * share }, s: optics.sum { |found, share| found.s[at] * share }, thickness: table.fetch("film_um").to_f) }
+          optics = shares.map { |product, share| [ Optics.for(product), share * table.fetch("share_per_um") ] }
+          toned = inside.each_with_index.map { |ri, at| Layer.over(ri, k: optics.sum { |optic, share| optic.k[at] * share }, s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.fetch("film_um").to_f) }
           surface.coated(toned, gu: gu)
         end
       end
@@ -66,9 +66,9 @@ module Rhexon
       def result
         start = lab({})
         best = sizes.map { |shares| answer(shares) }
-        kept = best.each_with_object([]) { |found, list| list << found if list.empty? ? found.delta_e < DeltaE.ciede2000(@target, start) - WORTH : found.delta_e < list.last.delta_e - WORTH }
+        kept = best.each_with_object([]) { |candidate, list| list << candidate if list.empty? ? candidate.delta_e < DeltaE.ciede2000(@target, start) - WORTH : candidate.delta_e < list.last.delta_e - WORTH }
         nearest = kept.last&.lab || start
-        Result.new(start: start, answers: kept, cast: Cast.of(nearest, @target), spread: @spread, beyond: beyond(nearest, kept.last)).freeze
+        Result.new(start: start, answers: kept, cast: Cast.for(nearest, @target), spread: @spread, beyond: beyond(nearest, kept.last)).freeze
       end
 
       private
@@ -77,16 +77,16 @@ module Rhexon
       def sizes
         table = Reference.table("colour").fetch("recipe")
         carried = [ {} ]
-        found = []
+        grid = []
         (1..[ table.fetch("most"), @colourants.size ].min).each do
           begun = carried.flat_map { |shares| (@colourants - shares.keys).select { |more| mixes?([ *shares.keys, more ]) }.map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h } }.uniq(&:keys)
           break if begun.empty?
 
           ranked = begun.map { |shares| searched(shares) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
           carried = ranked.map(&:last).uniq(&:keys).first(table.fetch("carried"))
-          found << ranked.first.last
+          grid << ranked.first.last
         end
-        found
+        grid
       end
 
       # Oil does not go into water: colourants of one mix share a carrier, but for concentrates that go into any.
@@ -103,9 +103,9 @@ module Rhexon
             moved = false
             moves(set, step).each do |by|
               trial = shares.merge(by) { |_, share, more| (share + more).clamp(0.0, @most) }
-              next if trial.values.sum > @most + 1e-9 || trial == shares || (found = difference(trial)) >= least - 1e-6
+              next if trial.values.sum > @most + 1e-9 || trial == shares || (delta = difference(trial)) >= least - 1e-6
 
-              shares, least, moved = trial, found, true
+              shares, least, moved = trial, delta, true
             end
           end
         end
@@ -137,7 +137,7 @@ module Rhexon
       def beyond(nearest, answer)
         return [] if DeltaE.ciede2000(@target, nearest) <= Reference.table("colour").dig("recipe", "reached")
 
-        cast = Cast.of(nearest, @target)
+        cast = Cast.for(nearest, @target)
         dark = cast.lightness < -1 ? [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils the grain" ] : []
         dull = cast.chroma < -1 ? [ "None of these colourants is so strong in colour: another colourant" ] : []
         strong = cast.chroma > 1 && cast.lightness >= -1 ? [ "What is there is too strong in colour: its opposite would darken it, so begin from less" ] : []

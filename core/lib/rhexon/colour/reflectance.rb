@@ -18,7 +18,7 @@ module Rhexon
       # @param light [Light] it was read in
       # @param shape [Array<Float>, nil] a reflectance whose course it should have
       # @return [Array<Float>] 31 values
-      # @raise [Refusal] when no surface has that colour in that light
+      # @raise [InvalidInput] when no surface has that colour in that light
       def from_lab(lab, light, shape: nil)
         key = [ lab, light.id, shape ].freeze
         @kept[key] ||= begin
@@ -36,9 +36,9 @@ module Rhexon
           z, multipliers, moved = step(z, multipliers, base, wanted, light)
           return z.map { |value| r_of(value) } if moved < CLOSE
         end
-        raise Refusal.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
+        raise InvalidInput.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
       rescue ExceptionForMatrix::ErrNotRegular, FloatDomainError
-        raise Refusal.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
+        raise InvalidInput.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
       end
 
       private_class_method :found

@@ -8,7 +8,7 @@ module Rhexon
 
       # @param json [Hash] "lab1" and "lab2", of the same light and eye
       # @return [Hash] "ciede2000" and "cie76" to four places, and "words"
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def difference(json)
         one, other = %w[lab1 lab2].map { |name| lab(json[name], name) }
         delta = DeltaE.ciede2000(one, other)
@@ -17,7 +17,7 @@ module Rhexon
 
       # @param json [Hash] "wood", "steps" of a schedule document, "products", "light", "years", "end_grain"
       # @return [Hash] rhexon-looks/1
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def predict(json)
         light = Light.find(json["light"] || "D65")
         wood = Wood.request(json["wood"])
@@ -40,7 +40,7 @@ module Rhexon
       def spread(wood, steps, products, light, options)
         return {} unless wood["species"] && (wood.keys & %w[lab reflectance board]).empty?
 
-        looks = %w[pale dark].to_h { |board| [ board, Looks.new(Wood.of(wood["species"], board), steps, products, **options).final.look(light).lab.map { |value| value.round(2) } ] }
+        looks = %w[pale dark].to_h { |board| [ board, Looks.new(Wood.for_species(wood["species"], board), steps, products, **options).final.look(light).lab.map { |value| value.round(2) } ] }
         { "spread" => looks.merge("ciede2000" => DeltaE.ciede2000(*looks.values).round(2)) }
       end
       private_class_method :spread

@@ -20,12 +20,12 @@ module Rhexon
 
         # @param species [String]
         # @param board [String] pale, mean or dark board of the kind
-        # @raise [Refusal]
-        def of(species, board = "mean")
+        # @raise [InvalidInput]
+        def for_species(species, board = "mean")
           @known ||= {}
           @known[[ species, board ]] ||= begin
             record = record(species)
-            name = self::BOARDS[board] or raise Refusal.new("A board is pale, mean or dark", where: "wood", accepted: self::BOARDS.keys.join(", "))
+            name = self::BOARDS[board] or raise InvalidInput.new("A board is pale, mean or dark", where: "wood", accepted: self::BOARDS.keys.join(", "))
             made(species, board, Reflectance.from_lab(record.fetch(name), Light.find("D65"), shape: shape(record)), record, false)
           end
         end
@@ -34,18 +34,18 @@ module Rhexon
         # @param species [String, nil] for its curve and its greed; nil: a smooth curve
         # @param lab [Array<Numeric>, nil] or
         # @param reflectance [Array<Numeric>, nil]
-        # @raise [Refusal]
+        # @raise [InvalidInput]
         def read(species: nil, lab: nil, reflectance: nil, light: Light.find("D65"))
           record = species ? record(species) : {}
-          found = reflectance ? Spectrum.check(reflectance) : Reflectance.from_lab(lab, light, shape: (shape(record) if species))
-          made(species, "read", found, record, true)
+          reflected = reflectance ? Spectrum.check(reflectance) : Reflectance.from_lab(lab, light, shape: (shape(record) if species))
+          made(species, "read", reflected, record, true)
         end
 
         # @param request [Hash] "species" and "board", or "lab", or "reflectance"
-        # @raise [Refusal]
+        # @raise [InvalidInput]
         def request(request)
           Rhexon.refuse_unless(request.is_a?(Hash) && (request.keys & %w[species lab reflectance]).any?, "A wood is a species, a reading or a reflectance", where: "wood", accepted: '{"species":"elm"}, {"lab":[64,8,21]} or {"reflectance":[31 numbers]}')
-          return of(request["species"], request["board"] || "mean") unless request["lab"] || request["reflectance"]
+          return for_species(request["species"], request["board"] || "mean") unless request["lab"] || request["reflectance"]
 
           read(species: request["species"], lab: request["lab"] && Boards::Readings.check("lab", request["lab"]), reflectance: request["reflectance"], light: Light.find(request["light"] || "D65"))
         end
@@ -53,7 +53,7 @@ module Rhexon
         private
 
         def table = Reference.table("woods")
-        def record(species) = table.fetch("woods")[species] || raise(Refusal.new("The wood #{species.inspect} is not known", where: "wood", accepted: "#{self.species.join(", ")}, or a reading of the board"))
+        def record(species) = table.fetch("woods")[species] || raise(InvalidInput.new("The wood #{species.inspect} is not known", where: "wood", accepted: "#{self.species.join(", ")}, or a reading of the board"))
 
         def made(species, board, reflectance, record, read)
           new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0, spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false, read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze

@@ -7,11 +7,11 @@ module Rhexon
 
       module_function
 
-      # @param one [Side] what the other is held against
-      # @param other [Side]
+      # @param one [Alternative] what the other is held against
+      # @param other [Alternative]
       # @return [Array<String>] sentence parts
       # @param currency [String, nil] unit of what material costs
-      def of(one, other, currency: nil)
+      def for(one, other, currency: nil)
         [ date(one, other), counted(other.coats - one.coats, "coat"), counted(other.sessions - one.sessions, "session"), hands(other.hands_min - one.hands_min), film(other.film_um - one.film_um),
           amount(one.litres, other.litres, :litres) { |by| "#{format("%.1f", by)} l of mix" }, amount(one.voc_g, other.voc_g, :voc_g) { |by| "#{by.round} g of solvent in the air" },
           amount(one.cost, other.cost, :cost) { |by| [ format("%.2f", by), currency, "of material" ].compact.join(" ") }, sheen(one, other), pores(one, other), counted(other.scuffs - one.scuffs, "scuff"), counted(stops(other) - stops(one), "stop") ].compact

@@ -12,7 +12,7 @@ module Rhexon
       # @param coats [Integer] now
       # @param method [String] the other one
       # @return [Hash, nil] {"method", "wet_um", "coats"}; nil when the product is not laid on that way
-      def of(product, wet_um, coats, method)
+      def laying_for(product, wet_um, coats, method)
         usual = product.wet_um(method)&.value or return
         count = [ (coats * wet_um / usual.to_f - SPARE).ceil, 1 ].max
         { "method" => method, "wet_um" => [ (coats * wet_um / count.to_f).round, (usual * Reference.table("limits").fetch("heaviest_share")).floor ].min, "coats" => count }
@@ -27,8 +27,8 @@ module Rhexon
         changes = document["steps"].filter_map do |step|
           next unless step["kind"] == "coat" && step["method"] != method && !fixed.include?(step["id"])
 
-          found = of(products.fetch(step["product"]), step["wet_um"], step["coats"], method)
-          { "op" => "change_step", "id" => step["id"], "set" => { **found, "gun" => nil, "pins" => nil } } if found && found["coats"] <= 30
+          laying = laying_for(products.fetch(step["product"]), step["wet_um"], step["coats"], method)
+          { "op" => "change_step", "id" => step["id"], "set" => { **laying, "gun" => nil, "pins" => nil } } if laying && laying["coats"] <= 30
         end
         { "op" => "all", "operations" => changes } if changes.any?
       end

@@ -21,7 +21,7 @@ module Rhexon
 
       # A product without a log begins at half the coat-weighted mean of its mechanism.
       # @return [Belief]
-      def of(product, phase)
+      def belief_for(product, phase)
         @given.fetch([ product.id, phase ]) do
           kin = @given.select { |(id, group), belief| group == phase && belief.coats.positive? && @products[id]&.mechanism == product.mechanism }.values
           coats = kin.sum(&:coats)
@@ -32,7 +32,7 @@ module Rhexon
       # What moved the factor of a product, for the ledger.
       # @return [String, nil] nil when nothing did
       def words(product, phase)
-        belief = of(product, phase)
+        belief = belief_for(product, phase)
         return if belief.m.zero?
 
         factor = "#{format("%.2f", Math.exp(belief.m))} x the sheet"
@@ -45,7 +45,7 @@ module Rhexon
       def factors(product)
         return if @given.empty? && share == 0.5
 
-        @factors[product.id] ||= PHASES.to_h { |phase| [ phase, of(product, phase).factor(share, coat_sd) ] }
+        @factors[product.id] ||= PHASES.to_h { |phase| [ phase, belief_for(product, phase).factor(share, coat_sd) ] }
       end
 
       # A closing knows only the difference from coat to coat.

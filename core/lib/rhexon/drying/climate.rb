@@ -1,5 +1,3 @@
-require_relative "../refusal"
-
 module Rhexon
   module Drying
     # Steady air in a room.

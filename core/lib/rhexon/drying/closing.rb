@@ -10,7 +10,7 @@ module Rhexon
 
       # @param minute [Integer]
       # @return [Integer, nil] the earliest end of laying that is still open then
-      def begun(minute) = progress.begun(minute, minutes)&.then { |found| at(found) < minute ? found + 1 : found }
+      def latest_start_for(minute) = progress.latest_start_for(minute, minutes)&.then { |latest| at(latest) < minute ? latest + 1 : latest }
     end
   end
 end

@@ -13,9 +13,9 @@ module Rhexon
       # @return [Array<Observation>] in the order they were logged
       def self.observations(shop)
         queues = Planning::Expansion.queues(shop)
-        drier = Planning::Drier.new(shop)
-        looked = Planning::Logged.new(shop, queues, drier).all.select { |placement| placement.looks&.any? && placement.milestones }
-        looked.flat_map { |placement| placement.looks.group_by(&:first).filter_map { |name, looks| observation(drier, shop, placement, name, looks) } }.sort_by { |found| [ found.at, found.product, found.phase ] }
+        drier = Planning::MilestoneCalculator.new(shop)
+        looked = Planning::ActualWork.new(shop, queues, drier).all.select { |placement| placement.looks&.any? && placement.milestones }
+        looked.flat_map { |placement| placement.looks.group_by(&:first).filter_map { |name, looks| observation(drier, shop, placement, name, looks) } }.sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
       end
 
       def self.observation(drier, shop, placement, name, looks)
@@ -38,11 +38,11 @@ module Rhexon
       # @param observations [Array<Observation>]
       # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
       def self.taught(observations)
-        last = observations.to_h { |found| [ [ found.product, found.phase ], { "after_min" => found.after, "exact" => found.exact, "alone" => found.from.nil? && !found.exact } ] }
-        beliefs = observations.each_with_object({}) do |found, known|
-          key = [ found.product, found.phase, found.mechanism ]
-          before = known[key] || first(known, found)
-          known[key] = found.exact ? before.exactly(found.to) : before.after(found.from, found.to)
+        last = observations.to_h { |observation| [ [ observation.product, observation.phase ], { "after_min" => observation.after, "exact" => observation.exact, "alone" => observation.from.nil? && !observation.exact } ] }
+        beliefs = observations.each_with_object({}) do |observation, known|
+          key = [ observation.product, observation.phase, observation.mechanism ]
+          before = known[key] || first(known, observation)
+          known[key] = observation.exact ? before.exactly(observation.to) : before.after(observation.from, observation.to)
         end
         beliefs.map { |(product, phase, _), belief| { "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats, "last" => last[[ product, phase ]] } }
       end
@@ -54,27 +54,27 @@ module Rhexon
       # @return [Float] standard deviation of ln b from coat to coat
       def self.coat_sd(observations, beliefs)
         seen, prior = Reference.table("drying").fetch("belief").values_at("coats_seen", "coats_prior")
-        return Belief::COAT_SD if observations.count { |found| found.exact || found.from } < seen
+        return Belief::COAT_SD if observations.count { |observation| observation.exact || observation.from } < seen
 
         means = beliefs.to_h { |belief| [ belief.values_at("product", "group"), belief["m"] ] }
-        spread = observations.map { |found| [ found, means.fetch([ found.product, found.phase ]) ] }
+        spread = observations.map { |observation| [ observation, means.fetch([ observation.product, observation.phase ]) ] }
         (1..20).reduce(Belief::COAT_SD) do |sd, _|
-          Math.sqrt((prior * Belief::COAT_SD**2 + spread.sum { |found, mean| square(found, mean, sd) }) / (prior + spread.size))
+          Math.sqrt((prior * Belief::COAT_SD**2 + spread.sum { |observation, mean| square(observation, mean, sd) }) / (prior + spread.size))
         end
       end
 
       # Expected square of what a coat differs by from its mean.
-      def self.square(found, mean, spread)
-        return (found.to - mean)**2 if found.exact || found.to.nil?
+      def self.square(observation, mean, spread)
+        return (observation.to - mean)**2 if observation.exact || observation.to.nil?
 
-        ends = [ found.from || -Float::INFINITY, found.to ].map { |x| (x - mean) / spread }
+        ends = [ observation.from || -Float::INFINITY, observation.to ].map { |x| (x - mean) / spread }
         middle, variance = Normal.cut(*ends)
-        middle ? spread**2 * (variance + middle**2) : (([ found.from, found.to ].compact.min_by { |x| (x - mean).abs }) - mean)**2
+        middle ? spread**2 * (variance + middle**2) : (([ observation.from, observation.to ].compact.min_by { |x| (x - mean).abs }) - mean)**2
       end
       private_class_method :square
 
-      def self.first(known, found)
-        kin = known.select { |(_, phase, mechanism), _| phase == found.phase && mechanism == found.mechanism }.values
+      def self.first(known, observation)
+        kin = known.select { |(_, phase, mechanism), _| phase == observation.phase && mechanism == observation.mechanism }.values
         coats = kin.sum(&:coats)
         Belief.new(coats.zero? ? 0.0 : kin.sum { |belief| belief.m * belief.coats } / coats / 2, Belief::FIRST_SD, 0)
       end

@@ -1,31 +1,5 @@
 module Rhexon
   module Drying
-    # One milestone of one coat: the sheet's time and what each cause makes of it.
-    #
-    # @!attribute sheet_min [Float] minutes on the sheet, at the sheet's climate and film
-    # @!attribute own       [Hash{Symbol=>Float}] film, coat, shop: factors that do not depend on the air
-    # @!attribute needed    [Float] sheet_min times them: reference minutes to pass
-    # @!attribute minutes   [Float] time in this shop from the end of laying; infinite when the film waits for ever
-    # @!attribute source    [Materials::Figure] where the sheet time comes from
-    # @!attribute bound_by  [String, nil] the earlier milestone that this one may not precede
-    # @!attribute phase     [String] early or hard
-    # @!attribute causes    [Proc] () -> Hash{Symbol=>Float}
-    Milestone = Struct.new(:name, :sheet_min, :own, :needed, :minutes, :source, :bound_by, :phase, :causes, keyword_init: true) do
-      # Temperature, humidity, air, film, coat, shop; their product times sheet_min is +minutes+.
-      # @return [Hash{Symbol=>Float}]
-      def factors = causes.call
-
-      # Rows for the drying ledger: [cause, minutes it adds], in the order sheet, temperature, humidity, air, film, coat, shop;
-      # they sum exactly to +minutes+.
-      def ledger
-        running = sheet_min
-        [ [ :sheet, sheet_min ] ] + factors.map do |cause, factor|
-          before, running = running, running * factor
-          [ cause, running - before ]
-        end
-      end
-    end
-
     # What a coat goes through after it is laid.
     class Milestones
       ORDER = %w[dust_safe touch recoat_opens].freeze
@@ -41,11 +15,11 @@ module Rhexon
 
       attr_reader :coat, :line, :from
 
-      # @param air [Line, Climate] of the room it dries in
+      # @param air [ClimateTimeline, Climate] of the room it dries in
       # @param from [Integer] minute it is on
       def initialize(coat, air, from = 0)
         @coat = coat
-        @line = air.is_a?(Line) ? air : Line.steady(air)
+        @line = air.is_a?(ClimateTimeline) ? air : ClimateTimeline.steady(air)
         @from = from
         @all = {}
         @progress = {}
@@ -64,7 +38,7 @@ module Rhexon
       # @return [Opening, nil] nil when the product has no such milestone
       def opening(name, pair: nil, factor: 1.0, least: 0)
         needs = pair ? [ need("recoat_opens", pair.value) ] : chain(name) or return
-        parts = needs.group_by(&:first).map { |phase, found| Opening::Part.new(progress(phase), found.map(&:last).max * factor, phase, crowded?(phase)).freeze }
+        parts = needs.group_by(&:first).map { |phase, rows| Opening::Part.new(progress(phase), rows.map(&:last).max * factor, phase, crowded?(phase)).freeze }
         Opening.new(parts.freeze, least: least)
       end
 
@@ -83,11 +57,11 @@ module Rhexon
       # than what the sheet itself says of a later milestone.
       # @return [Materials::Figure, nil]
       def figure(name)
-        found = coat.product.milestone(name, coat.method)
-        return found unless found&.value && found.estimate
+        sheet_figure = coat.product.milestone(name, coat.method)
+        return sheet_figure unless sheet_figure&.value && sheet_figure.estimate
 
         later = after(name).filter_map { |following| coat.product.milestone(following, coat.method) }.reject(&:estimate).filter_map(&:value).min
-        later && later < found.value ? Materials::Figure.new(value: later, source: "#{found.source}, and not after what the sheet says of later", estimate: true) : found
+        later && later < sheet_figure.value ? Materials::Figure.new(value: later, source: "#{sheet_figure.source}, and not after what the sheet says of later", estimate: true) : sheet_figure
       end
 
       # When a number of reference minutes of a phase have passed.
@@ -108,7 +82,7 @@ module Rhexon
         figure = figure(name)
         return unless figure&.value
 
-        earlier = before(name).find { |found| (held = figure(found))&.value && (figure.estimate || !held.estimate) }
+        earlier = before(name).find { |candidate| (held = figure(candidate))&.value && (figure.estimate || !held.estimate) }
         [ need(name, figure.value), *(chain(earlier) if earlier) ]
       end
 
@@ -116,7 +90,7 @@ module Rhexon
       def before(name)
         return [] if name == "recoat_opens" && coat.product.tacky_recoat?
 
-        [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }.to_a.take_while { |found| found != name }.reverse
+        [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }.to_a.take_while { |other| other != name }.reverse
       end
 
       # Milestones that come after one.
@@ -141,7 +115,7 @@ module Rhexon
         return unless figure&.value
 
         own = build(name, figure)
-        held = before(name).filter_map { |found| self[found] }.find { |found| figure.estimate || !found.source.estimate }
+        held = before(name).filter_map { |earlier| self[earlier] }.find { |earlier| figure.estimate || !earlier.source.estimate }
         return own if held.nil? || own.minutes >= held.minutes
 
         Milestone.new(**held.to_h, name: name, bound_by: held.bound_by || held.name)

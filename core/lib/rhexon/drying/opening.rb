@@ -41,9 +41,9 @@ module Rhexon
 
       # @param by [Integer] minute
       # @return [Integer, nil] the latest minute laying may end so that it is reached by then
-      def begun(by, earlier = 0)
+      def latest_start_for(by, earlier = 0)
         crowd = Milestones.coat_factor(earlier)
-        @parts.reduce(by - @least) { |found, part| [ found, part.progress.begun(by, part.crowded ? part.needed * crowd : part.needed) || (return nil) ].min }
+        @parts.reduce(by - @least) { |latest, part| [ latest, part.progress.latest_start_for(by, part.crowded ? part.needed * crowd : part.needed) || (return nil) ].min }
       end
     end
   end

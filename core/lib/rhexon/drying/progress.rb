@@ -1,7 +1,7 @@
 module Rhexon
   module Drying
     # A process in changing air: cumulative reference minutes over time, looked up both ways. Piecewise linear, since the air holds between its changes;
-    # reached(from, needed) is where the integral of the rate from +from+ equals +needed+, begun(by, needed) the latest start that is there by +by+.
+    # reached(from, needed) is where the integral of the rate from +from+ equals +needed+, latest_start_for(by, needed) the latest start that is there by +by+.
     class Progress
       HORIZON_MIN = 400 * 1440
       # How far a table reaches before and after the first minute asked; it grows when more is asked.
@@ -31,7 +31,7 @@ module Rhexon
         end
       end
 
-      # @param line [Line]
+      # @param line [ClimateTimeline]
       # @param rate [Proc] (Climate) -> reference minutes a minute
       def initialize(line, rate)
         @line = line
@@ -63,7 +63,7 @@ module Rhexon
 
       # @param by [Numeric] minute
       # @return [Integer, nil] the latest whole minute from which it is reached by then; nil when that is more than 400 days before
-      def begun(by, needed)
+      def latest_start_for(by, needed)
         return (by - needed / @line_rate + NOISE_MIN).floor unless @line_rate.nil? || @line_rate.zero?
         return if @line_rate
 

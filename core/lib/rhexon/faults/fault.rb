@@ -8,13 +8,13 @@ module Rhexon
       # @return [Array<Fault>]
       def self.all = @all ||= Reference.table("faults").fetch("faults").map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
 
-      # @raise [Refusal]
-      def self.find(id) = all.find { |fault| fault.id == id } || raise(Refusal.new("The fault #{id.inspect} is not known", where: "fault", accepted: all.map(&:id).join(", ")))
+      # @raise [InvalidInput]
+      def self.find(id) = all.find { |fault| fault.id == id } || raise(InvalidInput.new("The fault #{id.inspect} is not known", where: "fault", accepted: all.map(&:id).join(", ")))
 
       # @param id [String, nil] nil: the first
       # @return [Hash]
-      # @raise [Refusal]
-      def mending(id) = mendings.find { |mending| id.nil? || mending["id"] == id } || raise(Refusal.new("#{name} cannot be mended by #{id.inspect}", where: "mending", accepted: mendings.map { |mending| mending["id"] }.join(", ")))
+      # @raise [InvalidInput]
+      def mending(id) = mendings.find { |mending| id.nil? || mending["id"] == id } || raise(InvalidInput.new("#{name} cannot be mended by #{id.inspect}", where: "mending", accepted: mendings.map { |mending| mending["id"] }.join(", ")))
     end
   end
 end

@@ -11,7 +11,7 @@ module Rhexon
       # @param log [Array<Hash>] of rhexon-shop/1
       # @param products [Hash{String=>Materials::Product}]
       # @return [Hash] the document, with what mends its faults
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def mended(document, piece_id, log, products)
         mine = log.select { |entry| entry["pass"].start_with?("#{piece_id}/") }
         faults = mine.select { |entry| entry["kind"] == "fault" && entry["mending"] != LEAVE }

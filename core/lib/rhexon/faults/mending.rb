@@ -25,7 +25,7 @@ module Rhexon
       # @param fault [Fault]
       # @param mending [Hash] one of its ways
       # @return [Hash] operation of Schedule::Edit
-      # @raise [Refusal] when a barrier is asked for and the shelf has no sealer
+      # @raise [InvalidInput] when a barrier is asked for and the shelf has no sealer
       def operation(fault, mending)
         Rhexon.refuse_unless(offered?(mending), "#{mending["label"]} cannot be done with what is on the shelf", where: "mending", accepted: "a product whose role is sealer, or another way")
         after, split = anchor
@@ -101,7 +101,7 @@ module Rhexon
 
       # What is kept apart from wax and oil: a sealer that dries by itself, of another carrier where there is one.
       def sealer
-        @sealer ||= @products.values.select { |found| !found.helper? && !found.waxy? && found.role == "sealer" && found.methods_known.any? }.min_by { |found| [ found.carrier == product.carrier ? 1 : 0, found.id ] }
+        @sealer ||= @products.values.select { |product| !product.helper? && !product.waxy? && product.role == "sealer" && product.methods_known.any? }.min_by { |product| [ product.carrier == product.carrier ? 1 : 0, product.id ] }
       end
 
       # Down to the wood and up again to the coat at fault.

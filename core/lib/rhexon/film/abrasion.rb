@@ -11,7 +11,7 @@ module Rhexon
       # @param pass [Planning::Pass] an abrasion
       # @param texture_um [Numeric] of the surface under the paper
       # @return [Taken]
-      def of(pass, texture_um) = pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
+      def for(pass, texture_um) = pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
 
       # @param step [Hash] a level or sand step of the schedule document
       # @return [Taken]

@@ -8,9 +8,9 @@ module Rhexon
       def dry_um(wet_um, solids_percent) = wet_um * solids_percent / 100.0
 
       # wet µm for a wanted dry film
-      # @raise [Refusal] when the mix has no solids
+      # @raise [InvalidInput] when the mix has no solids
       def wet_um(dry_um, solids_percent)
-        raise Refusal.new("A material without solids leaves no film", where: "solids_volume_percent", accepted: "more than 0 %") unless solids_percent.positive?
+        raise InvalidInput.new("A material without solids leaves no film", where: "solids_volume_percent", accepted: "more than 0 %") unless solids_percent.positive?
 
         dry_um * 100.0 / solids_percent
       end

@@ -9,7 +9,7 @@ module Rhexon
     # @!attribute coloured   [Boolean] colour that must not be sanded through
     # @!attribute opaque     [Boolean] pigmented: its own colour all through, so only a clear over it can be sanded through
     # @!attribute mechanism  [String] only coats of one fuse inside a window
-    # @!attribute way        [String] how it was laid, of {Least}
+    # @!attribute way        [String] how it was laid, of {MinimumThickness}
     # @!attribute family     [String, nil] evaporative family that melts together
     # @!attribute bond_group [Integer] coats that fused carry the same number
     # @!attribute sheen_gu   [Numeric, nil]

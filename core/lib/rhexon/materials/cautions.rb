@@ -18,8 +18,8 @@ module Rhexon
       end
 
       def fits?(selector, product, method)
-        found = { "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism, "method" => method }
-        selector.all? { |name, values| values.include?(found.fetch(name)) }
+        facts = { "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism, "method" => method }
+        selector.all? { |name, values| values.include?(facts.fetch(name)) }
       end
       private_class_method :fits?
 

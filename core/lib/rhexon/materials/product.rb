@@ -18,23 +18,23 @@ module Rhexon
 
       # A product of rhexon-shop/1, checked against its schema.
       # @return [Product]
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def self.read(record)
         known = @same[record] and return known
 
-        found = @kept[record] ||= begin
+        product = @kept[record] ||= begin
           Schedule::Schema.check_product!(record)
           @kept.shift if @kept.size >= KEPT
           new(record)
         end
-        @same[record] = found if record.frozen?
-        found
+        @same[record] = product if record.frozen?
+        product
       end
 
       attr_reader :id, :name, :maker, :class_id, :mechanism, :carrier, :role, :colour
 
       # @param record [Hash{String=>Object}] a product of rhexon-shop/1
-      # @raise [Refusal] when the mechanism or class is not known
+      # @raise [InvalidInput] when the mechanism or class is not known
       def initialize(record)
         @record = Reference.freeze_deep(record)
         @id = record.fetch("id")
@@ -221,7 +221,7 @@ module Rhexon
       end
 
       def refuse_class
-        raise Refusal.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows", where: "products/#{@record["id"]}/class",
+        raise InvalidInput.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows", where: "products/#{@record["id"]}/class",
                                                                                                     accepted: classes.fetch("classes").keys.join(", "))
       end
 

@@ -18,7 +18,7 @@ module Rhexon
 
       # @param plan [Planning::Plan]
       # @return [Array<Batch>] in the order they are mixed
-      def self.of(plan) = new(plan).all
+      def self.for(plan) = new(plan).all
 
       def initialize(plan)
         @plan = plan

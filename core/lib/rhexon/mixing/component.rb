@@ -13,7 +13,7 @@ module Rhexon
 
       # @param record [Hash{String=>Object}] a component of rhexon-mix/1
       # @param first [Boolean] the base
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def initialize(record, first: false)
         @name = record.fetch("name")
         @parts = record.fetch("parts").to_f

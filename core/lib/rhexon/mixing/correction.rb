@@ -25,7 +25,7 @@ module Rhexon
       # @param poured [Array<Hash>] {"name", "g"}, in order; several pours of one component add up
       # @param limits [Hash] "container_ml", "usable_g": what the pot holds and what can be used before the pot life ends
       # @param leave [Boolean] what went in too much is left as it is, the rest is poured as first planned
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def initialize(sheet, poured, limits = {}, leave: false)
         @sheet = sheet
         @limits = limits
@@ -69,7 +69,7 @@ module Rhexon
       def discard_first = Reference.table("mixing").fetch("discard_first_above")
 
       def add(pour)
-        index = recipe.index(pour["name"]) or raise Refusal.new("The mix has no component called #{pour["name"]}", where: "poured", accepted: recipe.components.map(&:name).join(", "))
+        index = recipe.index(pour["name"]) or raise InvalidInput.new("The mix has no component called #{pour["name"]}", where: "poured", accepted: recipe.components.map(&:name).join(", "))
         grams = pour["g"]
         Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G, "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured",
                                                                                                                 accepted: "0 g or more")

@@ -5,7 +5,7 @@ module Rhexon
       # @param record [Hash] one of {"lb_per_gal"}, {"g_per_l"} (of spirit), {"g_to_ml" => [g, ml]}, {"parts_mass" => [flake, spirit]}, {"percent_mass"} (of the solution; may carry "spirit_density_g_per_ml")
       # @param spirit_density [Numeric] g/ml
       # @param resin_density [Numeric] g/ml
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def self.read(record, spirit_density: nil, resin_density: nil, where: "cut")
         spirit = spirit_density || defaults.fetch("spirit_density_g_per_ml")
         Rhexon.refuse_unless(record.is_a?(Hash) && record.any?, "The cut is missing", where: where, accepted: "lb_per_gal, g_per_l, g_to_ml, parts_mass or percent_mass")
@@ -33,7 +33,7 @@ module Rhexon
         when "g_to_ml" then pair(numbers, "#{where}/#{name}").then { |flake, ml| flake / ml.to_f }
         when "parts_mass" then pair(numbers, "#{where}/#{name}").then { |flake, spirit_g| flake / spirit_g.to_f * spirit }
         when "percent_mass" then percent(value, spirit, "#{where}/#{name}")
-        else raise Refusal.new("A cut is not given as #{name}", where: where, accepted: "lb_per_gal, g_per_l, g_to_ml, parts_mass or percent_mass")
+        else raise InvalidInput.new("A cut is not given as #{name}", where: where, accepted: "lb_per_gal, g_per_l, g_to_ml, parts_mass or percent_mass")
         end
       end
 

@@ -59,7 +59,7 @@ module Rhexon
       # @param method [String] standing, crushed or tumbled
       # @return [Array(Numeric, Numeric)] hours, shortest and longest
       def dissolving_h(method)
-        Cut.defaults.fetch("dissolving_h").fetch(method) { raise Refusal.new("Flake is not dissolved by #{method.inspect}", where: "method", accepted: Cut.defaults.fetch("dissolving_h").keys.join(", ")) }
+        Cut.defaults.fetch("dissolving_h").fetch(method) { raise InvalidInput.new("Flake is not dissolved by #{method.inspect}", where: "method", accepted: Cut.defaults.fetch("dissolving_h").keys.join(", ")) }
       end
 
       # What the age of mixed shellac asks for.
@@ -82,7 +82,7 @@ module Rhexon
       def smear_passes?(tack_free_min:, dents:) = tack_free_min <= Cut.defaults.fetch("smear_tack_free_min") && !dents
 
       # @param spirit [Hash] "water_percent", "density_g_per_ml", "dyed"
-      # @raise [Refusal] for spirit with water in it
+      # @raise [InvalidInput] for spirit with water in it
       def check_spirit!(spirit)
         water = spirit["water_percent"].to_f
         most = Cut.defaults.fetch("most_water_percent")

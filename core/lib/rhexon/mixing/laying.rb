@@ -11,7 +11,7 @@ module Rhexon
       # @param gun [String, nil] of core/data/hands.yml, for spray
       # @param narrow [Boolean] chairs, spindles: counts only where sprayed
       # @param consumption_ml_per_m2 [Numeric, nil] laid on by wiping; takes the place of the film left on
-      def self.of(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil, left_behind_ml: nil, margin_percent: nil)
+      def self.for_area(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil, left_behind_ml: nil, margin_percent: nil)
         efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
         net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
         new(net_ml: net, laid_ml: net / efficiency, left_behind_ml: (left_behind_ml || hands.fetch("left_behind_ml").fetch(method)).to_f, margin_percent: (margin_percent || Reference.table("mixing").fetch("margin_percent")).to_f,
@@ -25,7 +25,7 @@ module Rhexon
         return rubbed_on(pass) if rubbed?(pass)
 
         wiped = %w[wipe pad].include?(pass.method) || !pass.film? ? pass.product.consumption_ml_per_m2(later: later?(pass)) : nil
-        of(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method, gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
+        for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method, gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
       end
 
       # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.
@@ -55,8 +55,8 @@ module Rhexon
       def self.wet_um(g_per_m2, density_g_per_ml) = g_per_m2 / density_g_per_ml.to_f
 
       def self.efficiency(method, gun, narrow)
-        found = method == "spray" && gun ? hands.fetch("guns").fetch(gun).fetch("transfer_efficiency") : hands.fetch("transfer_efficiency").fetch(method)
-        narrow && method == "spray" ? found * Reference.table("mixing").fetch("narrow_work_factor") : found
+        share = method == "spray" && gun ? hands.fetch("guns").fetch(gun).fetch("transfer_efficiency") : hands.fetch("transfer_efficiency").fetch(method)
+        narrow && method == "spray" ? share * Reference.table("mixing").fetch("narrow_work_factor") : share
       end
 
       def self.hands = Reference.table("hands")

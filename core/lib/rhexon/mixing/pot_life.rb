@@ -18,12 +18,12 @@ module Rhexon
       # How much faster than at the sheet's temperature it ages; in the cold not slower than a usual cap.
       def speed(product, t_c) = [ 2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f), 1.0 / table.fetch("pot_life_longest") ].max
 
-      # @param line [Drying::Line] of the room
+      # @param line [Drying::ClimateTimeline] of the room
       # @return [Drying::Progress] in minutes at the sheet's temperature
       def progress(product, line) = line.progress([ :pot_life, product.pot_life_t_c ]) { |climate| speed(product, climate.t_c) }
 
       # Until when a mix may be used, through the air of its room.
-      # @param line [Drying::Line]
+      # @param line [Drying::ClimateTimeline]
       # @param from [Integer] minute the hardener goes in
       # @param hardener_parts [Numeric, nil] outside the sheet's ends that of the nearer end
       # @return [Integer, nil] minute; nil: the product has no pot life

@@ -11,7 +11,7 @@ module Rhexon
       # @param recipe [Recipe]
       # @param want [Hash] one of {"total_ml"}, {"total_g"}, {"have" => {"name", "g" or "ml"}} or have as a list: then the limiting one decides
       # @param resolution_g [Numeric] of the scale
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def initialize(recipe, want, resolution_g: 1)
         @recipe = recipe
         @want = want
@@ -56,13 +56,13 @@ module Rhexon
         when "total_ml" then positive(want["total_ml"], "total_ml") / recipe.unit_ml.sum
         when "total_g" then positive(want["total_g"], "total_g") / recipe.unit_g.sum
         when "have" then [ want["have"] ].flatten.map { |stock| stock_factor(stock) }.min
-        else raise Refusal.new("How much is wanted is missing", where: "want", accepted: "total_ml, total_g, or have with a name and g or ml")
+        else raise InvalidInput.new("How much is wanted is missing", where: "want", accepted: "total_ml, total_g, or have with a name and g or ml")
         end
       end
 
       def stock_factor(stock)
         index = recipe.index(stock["name"]) or
-          raise Refusal.new("The mix has no component called #{stock["name"]}", where: "want/have/name", accepted: recipe.components.map(&:name).join(", "))
+          raise InvalidInput.new("The mix has no component called #{stock["name"]}", where: "want/have/name", accepted: recipe.components.map(&:name).join(", "))
         return positive(stock["g"], "have/g") / recipe.unit_g[index] if stock.key?("g")
 
         positive(stock["ml"], "have/ml") / recipe.unit_ml[index]

@@ -8,7 +8,7 @@ module Rhexon
       # @param products [Hash{String=>Materials::Product}] of the shelf
       # @param step [Hash] of a schedule: "thinning" or "cut_lb_per_gal", "thinner", "hardener_parts"
       # @return [Recipe]
-      # @raise [Refusal] for shares that leave no room for the base
+      # @raise [InvalidInput] for shares that leave no room for the base
       def recipe(product, products, step = {})
         added = product.mix.map { |component| from_shelf(component, products, step) }
         Recipe.new([ base(product), *added, *thinner(product, products, step) ], where: "products/#{product.id}/mix")
@@ -16,7 +16,7 @@ module Rhexon
 
       # Solids by volume of the mix as it is applied: all that is poured counts, however it is stated.
       # @return [Float] %
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def solids_percent(product, products, step = {})
         base = product.solids_volume_percent.value
         return base.to_f if product.mix.empty? && thinning(product, step).nil?
@@ -35,7 +35,7 @@ module Rhexon
 
       # The thinning of a step; a cut that is asked for is brought to what has to be added.
       # @return [Hash, nil] "percent" and "of"
-      # @raise [Refusal] for a cut of what is no shellac, or a stronger one than is in the jar
+      # @raise [InvalidInput] for a cut of what is no shellac, or a stronger one than is in the jar
       def thinning(product, step)
         pounds = step["cut_lb_per_gal"] or return step["thinning"]
         Rhexon.refuse_unless(product.class_id == "shellac", "#{product.name} is no solution of flake and has no cut", where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "thinning in percent")
@@ -61,7 +61,7 @@ module Rhexon
       def from_shelf(component, products, step)
         product = products[component["product"]]
         parts = component["role"] == "hardener" && step["hardener_parts"] ? { "parts" => step["hardener_parts"], "range" => nil } : {}
-        { "name" => product&.name || component["name"] || component["product"], "price_per_kg" => product && price_per_kg(product), **density(product), **component, **parts }.then { |found| found.merge("name" => found["name"].to_s) }
+        { "name" => product&.name || component["name"] || component["product"], "price_per_kg" => product && price_per_kg(product), **density(product), **component, **parts }.then { |part| part.merge("name" => part["name"].to_s) }
       end
 
       def thinner(product, products, step)
@@ -94,8 +94,8 @@ module Rhexon
       end
 
       def density(product)
-        found = product&.density_g_per_ml
-        found && !found.estimate ? { "density_g_per_ml" => found.value } : {}
+        stated = product&.density_g_per_ml
+        stated && !stated.estimate ? { "density_g_per_ml" => stated.value } : {}
       end
 
       def water?(product) = product.waterborne?

@@ -9,7 +9,7 @@ module Rhexon
       attr_reader :components
 
       # @param records [Array<Hash>] components of rhexon-mix/1
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def initialize(records, where: "components")
         @components = records.each_with_index.map { |record, index| Component.new(record, first: index.zero?) }.freeze
         names = components.map(&:name)
@@ -54,9 +54,9 @@ module Rhexon
       # Final shares of the raw materials of a blend of blends.
       # @return [Hash{String=>Float}] name => share of the total mass
       def flattened
-        components.zip(mass_shares).each_with_object(Hash.new(0.0)) do |(component, share), found|
+        components.zip(mass_shares).each_with_object(Hash.new(0.0)) do |(component, share), shares|
           inner = component.recipe ? component.recipe.flattened : { component.name => 1.0 }
-          inner.each { |name, part| found[name] += share * part }
+          inner.each { |name, part| shares[name] += share * part }
         end
       end
 
@@ -103,7 +103,7 @@ module Rhexon
       end
 
       def refuse_shares(where)
-        raise Refusal.new("The shares of the total do not come to 100 %", where: where, accepted: "shares of the total that leave room for the base, or parts of the base")
+        raise InvalidInput.new("The shares of the total do not come to 100 %", where: where, accepted: "shares of the total that leave room for the base, or parts of the base")
       end
     end
   end

@@ -8,7 +8,7 @@ module Rhexon
 
       # @param json [Hash] rhexon-mix/1
       # @return [Hash]
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def mix(json)
         Schedule::Schema.check!("rhexon-mix-1", json)
         sheet = PourSheet.new(Recipe.new(json["components"]), json["want"], resolution_g: json.dig("scale", "resolution_g") || 1)
@@ -24,7 +24,7 @@ module Rhexon
 
       # @param json [Hash] rhexon-cut/1
       # @return [Hash]
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def cut(json)
         Schedule::Schema.check!("rhexon-cut-1", json)
         Rhexon.refuse_unless(CUT_QUESTIONS.any? { |keys| (keys - json.keys).empty? }, "That is no question about a cut", where: "", accepted: CUT_QUESTIONS.map { |keys| keys.join(" with ") }.join(", or "))

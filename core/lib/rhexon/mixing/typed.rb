@@ -28,14 +28,14 @@ module Rhexon
       # @param wants [Symbol, nil] :mass or :volume when only one makes sense
       # @param unit [Symbol, nil] what a bare number means
       # @return [Typed]
-      # @raise [Refusal] for what cannot be read, a unit of the other kind, and amounts that are not above 0
+      # @raise [InvalidInput] for what cannot be read, a unit of the other kind, and amounts that are not above 0
       def self.read(text, wants: nil, unit: nil, where: "amount")
         kept = text.to_s.strip
-        found = PATTERN.match(kept) or raise Refusal.new("#{kept.inspect} is no amount", where: where, accepted: accepted(wants))
-        value = number(found)
-        typed = found[:unit].to_s.downcase.gsub(/[\s.]+/, " ").strip
+        match = PATTERN.match(kept) or raise InvalidInput.new("#{kept.inspect} is no amount", where: where, accepted: accepted(wants))
+        value = number(match)
+        typed = match[:unit].to_s.downcase.gsub(/[\s.]+/, " ").strip
         scale = typed.empty? ? unit : NAMES[typed]
-        scale or raise Refusal.new(typed.empty? ? "#{kept.inspect} has no unit" : "#{typed.inspect} is no unit of this bench", where: where, accepted: accepted(wants))
+        scale or raise InvalidInput.new(typed.empty? ? "#{kept.inspect} has no unit" : "#{typed.inspect} is no unit of this bench", where: where, accepted: accepted(wants))
         kind = Units::SCALES[:mass].key?(scale) ? :mass : :volume
         refuse_kind(kept, kind, where) if wants && kind != wants
         Rhexon.refuse_unless(value.positive?, "#{kept.inspect} is nothing to pour", where: where, accepted: "more than 0")
@@ -43,8 +43,8 @@ module Rhexon
       end
 
       # "1 1/2", "1½", "1,5", "1.5", "1 500"
-      def self.number(found)
-        text = found[:number].strip
+      def self.number(match)
+        text = match[:number].strip
         sign = text.start_with?("-", "−") ? -1 : 1
         text = text.delete_prefix("-").delete_prefix("−").strip
         GLYPHS.each { |glyph, value| text = text.sub(/(\d?)\s*#{glyph}/) { "#{$1.empty? ? "0" : $1} #{value}" } }
@@ -55,16 +55,16 @@ module Rhexon
 
       # A plain number, "1.5", "1,5", "1 500" or "1,500.5"; where a comma can be both, it is asked.
       # @return [Float]
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def self.decimal(text, where: "amount")
         return 0.0 unless text
 
         plain = text.to_s.gsub(/[\s']/, "")
-        if (found = BOTH.match(plain))
-          raise Refusal.new("#{text.to_s.strip} may be #{found[1]}.#{found[2]} or #{found[1]}#{found[2]}", where: where, accepted: "#{found[1]}.#{found[2]} or #{found[1]}#{found[2]}, written without the comma")
+        if (match = BOTH.match(plain))
+          raise InvalidInput.new("#{text.to_s.strip} may be #{match[1]}.#{match[2]} or #{match[1]}#{match[2]}", where: where, accepted: "#{match[1]}.#{match[2]} or #{match[1]}#{match[2]}, written without the comma")
         end
         plain = plain.match?(/\A-?[1-9]\d{0,2}(,\d{3})+(\.\d+|(?:,\d{3})+)?\z/) ? plain.delete(",") : plain.tr(",", ".")
-        Float(plain, exception: false) || raise(Refusal.new("#{text.to_s.inspect} is no number", where: where, accepted: "such as 1.5, 1,5 or 1 1/2"))
+        Float(plain, exception: false) || raise(InvalidInput.new("#{text.to_s.inspect} is no number", where: where, accepted: "such as 1.5, 1,5 or 1 1/2"))
       end
 
       def self.ratio(text)
@@ -77,7 +77,7 @@ module Rhexon
 
       def self.refuse_kind(text, kind, where)
         hint = text.match?(/oz/i) ? ". An oz is a weight; a volume is written fl oz" : ""
-        raise Refusal.new(kind == :mass ? "#{text.inspect} is a weight, a volume is asked#{hint}" : "#{text.inspect} is a volume, a weight is asked", where: where, accepted: accepted(kind == :mass ? :volume : :mass))
+        raise InvalidInput.new(kind == :mass ? "#{text.inspect} is a weight, a volume is asked#{hint}" : "#{text.inspect} is a volume, a weight is asked", where: where, accepted: accepted(kind == :mass ? :volume : :mass))
       end
 
       def self.accepted(wants)

@@ -8,19 +8,19 @@ module Rhexon
 
       module_function
 
-      # @param line [Drying::Line]
+      # @param line [Drying::ClimateTimeline]
       # @return [Array<Air>]
-      def of(line, from, to)
-        found = []
+      def for(line, from, to)
+        points = []
         minute = from
         step = [ (to - from) / MOST, 1 ].max
         while minute && minute < to
           climate = line.at(minute)
-          found << Air.new(from: minute, t_c: climate.t_c.round(1), rh: climate.rh.round, air: climate.air)
+          points << Air.new(from: minute, t_c: climate.t_c.round(1), rh: climate.rh.round, air: climate.air)
           following = line.change_after(minute)
           minute = following && [ following, minute + step ].max
         end
-        found
+        points
       end
     end
   end

@@ -78,7 +78,7 @@ module Rhexon
         drying = waiting ? row.drying_to(follower.placement) : row.drying
         scuffed = scuffed_until(row.placement, follower)
         closes = scuffed || closes(row.placement, follower)
-        Slab.new(row: row, piece: piece, strip: Strip.of(row.placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes,
+        Slab.new(row: row, piece: piece, strip: Strip.for(row.placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes,
                  state: state(drying, closes, scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine))
       end
 

@@ -8,9 +8,9 @@ module Rhexon
       # @param piece_id [String]
       # @param wet [Boolean] with the wet heights
       # @return [Array<Array(Integer, Float)>] minute and µm
-      def of(plan, piece_id, wet: true)
-        found = plan.film(piece_id, plan.thickest_face(piece_id)).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
-        forward(found)
+      def for(plan, piece_id, wet: true)
+        curve = plan.film(piece_id, plan.thickest_face(piece_id)).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+        forward(curve)
       end
 
       # A coat that is laid on before the one below has dried ends its fall there.

@@ -44,7 +44,7 @@ module Rhexon
 
       # @return [String] "Coat 2", "Sand P150", "Scuff P320"
       def words
-        turned = Planning::Turns.of(@pass.piece, @pass.step).size > 1 ? "#{faces.join(" and ")}: " : ""
+        turned = Planning::Turns.for(@pass.piece, @pass.step).size > 1 ? "#{faces.join(" and ")}: " : ""
         text = "#{turned}#{turned.empty? ? own_words : own_words.sub(/^./, &:downcase)}".sub(/^./, &:upcase)
         @pass.part ? "#{text}, #{pieces}" : text
       end
@@ -124,7 +124,7 @@ module Rhexon
       def slack = @plan.slack[@pass.key]
 
       def snapshot
-        @snapshot ||= @pass.faces.filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }.max_by { |found| found.after.total_um }
+        @snapshot ||= @pass.faces.filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }.max_by { |candidate| candidate.after.total_um }
       end
 
       def ledger(wait, follower)

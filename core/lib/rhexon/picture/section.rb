@@ -27,7 +27,7 @@ module Rhexon
         @abrasions = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }.map { |snapshot| abrasion(snapshot) }
         @film_um = @walk.final.total_um.round(3)
         @sd_um = @walk.final.sd_um.round(3)
-        @least_um = Film::Least.um(piece.use, @walk.final) if @walk.last_coat
+        @least_um = Film::MinimumThickness.um(piece.use, @walk.final) if @walk.last_coat
       end
 
       private
@@ -41,7 +41,7 @@ module Rhexon
         pass = placement.pass
         Layer.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: label(pass), look: look(pass), base_um: snapshot.before.total_um.round(1),
                   wet_um: wet_on_surface(snapshot, laid).round(1), dry_um: laid.laid_um.round(1), left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
-                  touch_at: placement.work_end + touch(placement), top: top(snapshot, index), strip: Strip.of(placement, @plan), unbonded: placement.window&.state == "over")
+                  touch_at: placement.work_end + touch(placement), top: top(snapshot, index), strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over")
       end
 
       def label(pass)
@@ -103,7 +103,7 @@ module Rhexon
 
       def stain(snapshot)
         pass = snapshot.placement.pass
-        Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name, at: snapshot.placement.work_end, strip: Strip.of(snapshot.placement, @plan))
+        Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name, at: snapshot.placement.work_end, strip: Strip.for(snapshot.placement, @plan))
       end
 
       def abrasion(snapshot)

@@ -54,7 +54,7 @@ module Rhexon
       def air_room = rows.select { |row| row.placement.pass.leaves_something? }.map(&:dry_room).tally.max_by { |room, count| [ count, room ] }&.first || rows.first&.room || plan.shop.rooms.keys.first
 
       # @return [Array<AirLine::Air>]
-      def air = AirLine.of(plan.shop.line(air_room), first, [ last, cured_at || 0 ].max)
+      def air = AirLine.for(plan.shop.line(air_room), first, [ last, cured_at || 0 ].max)
 
       def first = [ rows.map(&:hands_start).min, now ].compact.min
       def last = [ rows.map(&:hands_end).max, ready_at, now ].compact.max + 60

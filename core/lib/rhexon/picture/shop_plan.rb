@@ -49,13 +49,13 @@ module Rhexon
       # Windows that shut next, and whether the plan catches them.
       # @return [Array<Closing>]
       def closings
-        found = plan.placements.select { |placement| placement.pass.film? && placement.hands_end <= last }.filter_map { |placement| closing(placement) }
-        found.select { |closing| closing.closes_at > now }.min_by(NEXT_CLOSINGS) { |closing| [ closing.closes_at, closing.key ] }
+        due = plan.placements.select { |placement| placement.pass.film? && placement.hands_end <= last }.filter_map { |placement| closing(placement) }
+        due.select { |closing| closing.closes_at > now }.min_by(NEXT_CLOSINGS) { |closing| [ closing.closes_at, closing.key ] }
       end
 
       # What moved against the accepted plan.
       # @return [Array<Planning::Moves::Move>]
-      def moves = Planning::Moves.of(plan)
+      def moves = Planning::Moves.for(plan)
 
       # What does not fit: pins that lapsed, work that cannot be placed.
       # @return [Array<Clash>]
@@ -81,7 +81,7 @@ module Rhexon
         mine = plan.of_piece(piece.id)
         ready = plan.build.ready[piece.id]
         Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready, late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
-                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.of(plan, piece.id), blocked: plan.build.blocked.key?(piece.id))
+                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.for(plan, piece.id), blocked: plan.build.blocked.key?(piece.id))
       end
 
       def mark(placement)

@@ -9,7 +9,7 @@ module Rhexon
       # @param placement [Planning::Placement] a coat or stain
       # @param plan [Planning::Plan]
       # @return [Array<Stretch>]
-      def self.of(placement, plan) = new(placement, plan).stretches
+      def self.for(placement, plan) = new(placement, plan).stretches
 
       def initialize(placement, plan)
         @placement = placement

@@ -1,8 +1,5 @@
 module Rhexon
   module Planning
-    # What stops a piece: milestone, hours, rack, hard_window or search, and the key of the pass that cannot be placed.
-    Block = Struct.new(:constraint, :pass)
-
     # One finished construction of a plan: every pass placed, and what it is worth.
     # @!attribute placements [Array<Placement>] in order of start, inserted scuffs included
     # @!attribute by_index   [Array<Placement>] pass index => placement

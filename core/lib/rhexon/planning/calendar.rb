@@ -24,8 +24,8 @@ module Rhexon
         # @param intervals [Array<Array(Integer, Integer)>]
         # @return [Array<Array(Integer, Integer)>] in order, those that touch made one
         def joined(intervals)
-          intervals.sort.each_with_object([]) do |(from, to), found|
-            found.last && from <= found.last[1] ? found.last[1] = [ found.last[1], to ].max : found << [ from, to ]
+          intervals.sort.each_with_object([]) do |(from, to), merged|
+            merged.last && from <= merged.last[1] ? merged.last[1] = [ merged.last[1], to ].max : merged << [ from, to ]
           end
         end
 
@@ -123,7 +123,7 @@ module Rhexon
       def parse_date(text)
         Date.iso8601(text)
       rescue ArgumentError, TypeError
-        raise Refusal.new("#{text.inspect} is not a date", where: "people/except", accepted: "2026-12-24")
+        raise InvalidInput.new("#{text.inspect} is not a date", where: "people/except", accepted: "2026-12-24")
       end
     end
   end

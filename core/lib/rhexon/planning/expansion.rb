@@ -9,7 +9,7 @@ module Rhexon
       # @return [Hash{String=>Array<Pass>}] by piece id
       def self.queues(shop)
         index = 0
-        queues = shop.pieces.to_h { |piece| [ piece.id, of(shop, piece, index).tap { |passes| index += passes.size } ] }
+        queues = shop.pieces.to_h { |piece| [ piece.id, for_piece(shop, piece, index).tap { |passes| index += passes.size } ] }
         most = most_passes.fetch("shop")
         Rhexon.refuse_unless(index <= most, "All pieces in hand come to #{index} passes", where: "pieces", accepted: "at most #{most} passes: close jobs that are done")
         queues
@@ -21,7 +21,7 @@ module Rhexon
       # @param piece [Piece]
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
-      def self.of(shop, piece, first_index)
+      def self.for_piece(shop, piece, first_index)
         key = [ piece, first_index, shop.setting, shop.parts_of(piece), *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] }) ]
         @kept[key] ||= begin
           @kept.shift if @kept.size >= KEPT
@@ -50,7 +50,7 @@ module Rhexon
 
       def expand(step, later)
         (1..(step["coats"] || 1)).each do |coat|
-          Turns.of(@piece, step).each do |turn|
+          Turns.for(@piece, step).each do |turn|
             parts(step, coat, turn.faces).each { |range, part| add(step, coat, turn, range, part, later) }
           end
         end
@@ -100,8 +100,8 @@ module Rhexon
           copy.under, copy.mates, copy.under_faces, copy.abraded_by = [], [], {}, {}
           copy.after_day = nil
           copy.tools = []
-          copy.needs = [ Need.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ]
-          copy.hard = Hard.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
+          copy.needs = [ Precedence.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ]
+          copy.hard = HardWindow.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
         end
         @passes << pass
       end
@@ -153,10 +153,10 @@ module Rhexon
       def hard(pass)
         below = pass.faces.flat_map { |face| state(face)[:film] }.max
         kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product)) }
-        return Hard.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
+        return HardWindow.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
 
         first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
-        Hard.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first
+        HardWindow.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first
       end
 
       def hard_opening(pass, index) = pass.hard && HARD.key?(pass.hard.kind) && at(index).film? ? HARD.fetch(pass.hard.kind).first : nil
@@ -166,7 +166,7 @@ module Rhexon
         return unless overlap?(lower.range, pass.range)
 
         pair = name == "recoat_opens" && pass.product ? Materials::Pairs.wait(lower.product, pass.product) : nil
-        Need.new(pass: index, milestone: name, pair: pair).freeze
+        Precedence.new(pass: index, milestone: name, pair: pair).freeze
       end
 
       def remember(pass)

@@ -11,7 +11,7 @@ module Rhexon
 
       # @param plan [Plan]
       # @return [Array<Move>] in order of the new start
-      def of(plan)
+      def for(plan)
         previous = plan.shop.previous
         return [] if previous.empty?
 

@@ -3,7 +3,7 @@ module Rhexon
     # One session of hands: a step, a coat number, a set of faces, all alike pieces (or a part of them).
     #
     # @!attribute caught [Array<String>] faces that get the coat as well
-    # @!attribute needs  [Array<Need>] milestones of earlier passes that must be reached before work starts
+    # @!attribute needs  [Array<Precedence>] milestones of earlier passes that must be reached before work starts
     # @!attribute under  [Array<Integer>] film passes whose recoat window this coat meets, by index
     # @!attribute under_faces [Hash{Integer=>Array<String>}] film pass => faces on which this coat meets it
     # @!attribute abraded_by [Hash{Integer=>Array<Array<Integer>>}] film pass => for each of those faces the later dry abrasions of it before this coat
@@ -15,7 +15,7 @@ module Rhexon
     # @!attribute dust   [Boolean] raises dust
     # @!attribute skill  [String, nil] what the hands must be trained for
     # @!attribute tools  [Array<String>] one of these is held
-    # @!attribute hard   [Hard, nil] the window it must catch, watched from the pass it opens on
+    # @!attribute hard   [HardWindow, nil] the window it must catch, watched from the pass it opens on
     # @!attribute signature [Array] passes with the same one dry alike
     Pass = Struct.new(:index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent, :stack_dry_um, :range, :each_min,
                       :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools, :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :after_day, :hard, :minutes, :last_on_faces, :signature, keyword_init: true) do
@@ -32,15 +32,5 @@ module Rhexon
       def abrasion? = self.class::ABRASIONS.include?(kind)
     end
     Pass::ABRASIONS = %w[sand level scuff].freeze
-
-    # A milestone of an earlier pass that must be reached.
-    # @!attribute pair [Materials::Figure, nil] the pair's own wait
-    Need = Struct.new(:pass, :milestone, :pair, keyword_init: true)
-
-    # A window that may not be missed: a film wet on wet, a stain to wipe off, a film to level while it is soft, or one pot for several passes.
-    # @!attribute kind   [String] wet_on_wet, wipe_off, while_soft or one_batch
-    # @!attribute lower  [Integer] index of the pass it opens on
-    # @!attribute closes [String, nil] the closing of that pass; nil for one_batch
-    Hard = Struct.new(:kind, :lower, :closes, keyword_init: true)
   end
 end

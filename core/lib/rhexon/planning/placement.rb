@@ -15,8 +15,8 @@ module Rhexon
                            keyword_init: true) do
       # Reckoned when first asked for: a plan is made far more often than all its waits are read.
       def waits
-        found = self[:waits]
-        found.is_a?(Proc) ? self[:waits] = found.call : found
+        known = self[:waits]
+        known.is_a?(Proc) ? self[:waits] = known.call : known
       end
 
       # Coats of its stack that were laid in the day before.

@@ -6,7 +6,7 @@ module Rhexon
 
       # @param shop [Shop]
       # @param model [Search::Model]
-      # @param trial [Search::Trial] the build the plan was unfolded from
+      # @param trial [Search::PartialSchedule] the build the plan was unfolded from
       # @param build [Build]
       # @param bound [Search::Bound]
       # @param builds [Integer] that were made
@@ -59,13 +59,13 @@ module Rhexon
 
       # What is mixed when, and for which passes.
       # @return [Array<Mixing::Batches::Batch>]
-      def batches = @batches ||= Mixing::Batches.of(self)
+      def batches = @batches ||= Mixing::Batches.for(self)
 
       # @return [Stock::Shopping, nil] nil when the shop gave no stock
       def shopping = shop.stock && (@shopping ||= Stock::Shopping.new(self))
 
       # @return [Hash{String=>Slack::Range}]
-      def slack = @slack ||= Slack.of(self)
+      def slack = @slack ||= Slack.for(self)
 
       # The plan of the same shop with another schedule for one piece, at equal effort.
       # @return [Plan]

@@ -18,8 +18,8 @@ module Rhexon
       def initialize(shop)
         @shop = shop
         queues = Expansion.queues(shop)
-        drier = Drier.new(shop)
-        @model = Search::Model.new(shop, queues, drier, Logged.new(shop, queues, drier))
+        drier = MilestoneCalculator.new(shop)
+        @model = Search::Model.new(shop, queues, drier, ActualWork.new(shop, queues, drier))
         @construct = Search::Construct.new(@model)
         @bound = Search::Bound.new(@model)
       end
@@ -27,11 +27,11 @@ module Rhexon
       # @return [Plan]
       def plan
         trial, builds = search
-        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::Unfold.of(@model, trial), bound: @bound, builds: builds)
+        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::PlanBuilder.for(@model, trial), bound: @bound, builds: builds)
       end
 
       # The best build, and how many were made.
-      # @return [Array(Search::Trial, Integer)]
+      # @return [Array(Search::PartialSchedule, Integer)]
       def search
         open = @model.size - @model.logged.placed.count(&:itself)
         builds = EFFORT.fetch(@shop.effort).find { |passes, _| open <= passes }.last
@@ -43,7 +43,7 @@ module Rhexon
         best, more = Search::Swap.new(@model, @construct).run(best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS))
         made += more
         if @shop.goal == "late_as_safe"
-          best, more = Search::Later.new(@model, @construct).run(best)
+          best, more = Search::DueDateDelay.new(@model, @construct).run(best)
           return [ best, made + more ]
         end
         return [ best, made ] unless @shop.effort == "full"
@@ -68,7 +68,7 @@ module Rhexon
       end
 
       # The accepted plan as far as it still stands: its order, each pass held to its start, and as soon as that order allows.
-      # @return [Array<Search::Trial>]
+      # @return [Array<Search::PartialSchedule>]
       def accepted
         was = @model.passes.each_index.to_h { |index| [ index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute ] }.compact
         return [] if was.empty?

@@ -42,7 +42,7 @@ module Rhexon
       def progress(wait)
         return if group(wait) == "clock"
 
-        Drying::Rate.progress(wait.milestone ? wait.pass.product : Drier::GRAIN, wait.phase, @shop.line(wait.pass.dry_room))
+        Drying::Rate.progress(wait.milestone ? wait.pass.product : MilestoneCalculator::GRAIN, wait.phase, @shop.line(wait.pass.dry_room))
       end
 
       def group(wait)
@@ -100,13 +100,13 @@ module Rhexon
 
       # From the first to the last pass of a hard window somebody stays near.
       def watched(pass)
-        block = @plan.model.blocks.compact.find { |found| found.watched && pass.index&.between?(found.first, found.last) } or return
+        block = @plan.model.blocks.compact.find { |candidate| candidate.watched && pass.index&.between?(candidate.first, candidate.last) } or return
         { "kind" => @plan.model.passes[block.last].hard.kind, "from" => iso(@plan.build.by_index[block.first]&.hands_start), "to" => iso(@plan.build.by_index[block.last]&.hands_end) }
       end
 
       # What an accepted plan had otherwise, and why.
       def moved
-        Moves.of(@plan).map { |move| { "pass" => move.key, "from" => iso(move.from), "to" => iso(move.to), "person" => move.person, "because" => move.because } }
+        Moves.for(@plan).map { |move| { "pass" => move.key, "from" => iso(move.from), "to" => iso(move.to), "person" => move.person, "because" => move.because } }
       end
 
       def infeasible
@@ -120,7 +120,7 @@ module Rhexon
 
       # The smallest changes that would do, each with its date.
       def changes(piece_id)
-        WhatIf.of(@plan, piece_id).select(&:ready_at).map { |answer| { "change" => answer.label, "ready_at" => iso(answer.ready_at) } }
+        WhatIf.for(@plan, piece_id).select(&:ready_at).map { |answer| { "change" => answer.label, "ready_at" => iso(answer.ready_at) } }
       end
     end
   end

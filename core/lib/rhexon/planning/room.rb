@@ -1,7 +1,7 @@
 module Rhexon
   module Planning
     # A room of the shop.
-    # @!attribute line        [Drying::Line] its air
+    # @!attribute line        [Drying::ClimateTimeline] its air
     # @!attribute uses        [Array<String>] sand, spray, finish, dry; a room that is used for spraying holds one pass at a time
     # @!attribute rack_places [Integer, nil] places where wet work can lie; nil: as many as are needed
     Room = Struct.new(:id, :line, :uses, :rack_places, keyword_init: true) do

@@ -12,7 +12,7 @@ module Rhexon
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
-      # @raise [Refusal] with the first thing that is wrong
+      # @raise [InvalidInput] with the first thing that is wrong
       def initialize(json)
         Schedule::Schema.check_changed!("rhexon-shop-1", json["products"].is_a?(Array) ? json.merge("products" => []) : json)
         @json = json
@@ -30,7 +30,7 @@ module Rhexon
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pieces = json["pieces"].map { |record| piece(record) }
-        @facts = Facts.fold((json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") })
+        @facts = PassLog.fold((json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") })
         @pins = Pin.read(json["pins"] || [], self)
         @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(near(record["start"], "previous"), record["person"]) ] }
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
@@ -59,13 +59,13 @@ module Rhexon
       # @return [Shop]
       def with(fields) = self.class.new(@json.merge(fields))
 
-      # @return [Drying::Line] the air of a room
+      # @return [Drying::ClimateTimeline] the air of a room
       def line(room) = rooms.fetch(room).line
 
       # What passes take from the shop beside their own piece.
       # @return [Array]
       def setting
-        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |found| [ found.hash, found ].freeze }
+        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |window| [ window.hash, window ].freeze }
       end
 
       # Which air, and from which day on.
@@ -82,7 +82,7 @@ module Rhexon
       # Parts of alike pieces that the log knows: their own pieces, or (from before keys named them) only their number.
       # @return [Hash{String=>Hash{String=>Range, nil}}] by key of the whole pass: name of the part => pieces
       def parts_of(piece)
-        (@parts ||= facts.each_key.each_with_object({}) { |key, found| part_of(key, found) }).fetch(piece.id, {})
+        (@parts ||= facts.each_key.each_with_object({}) { |key, parts| part_of(key, parts) }).fetch(piece.id, {})
       end
 
       # When anybody is there.
@@ -96,9 +96,9 @@ module Rhexon
 
       private
 
-      def part_of(key, found)
+      def part_of(key, parts)
         match = PART.match(key) or return
-        (found[match[:piece]] ||= {}).then { |mine| mine[match[:base]] ||= {} }[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
+        (parts[match[:piece]] ||= {}).then { |mine| mine[match[:base]] ||= {} }[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
       end
 
       PART = %r{\A(?<base>(?<piece>[^/]+)/[^/]+/\d+/[^/]+)/(?<part>pieces(?<from>\d+)-(?<till>\d+)|part\d+)(?:/|\z)}
@@ -117,18 +117,18 @@ module Rhexon
       end
 
       def room(record)
-        Room.new(id: record["id"], line: Drying::Line.read(record, @zone), uses: record["uses"] || [], rack_places: record["rack_places"]).freeze
-      rescue Refusal => refusal
-        raise Refusal.new(refusal.message, where: "rooms/#{record["id"]}/#{refusal.where}")
+        Room.new(id: record["id"], line: Drying::ClimateTimeline.read(record, @zone), uses: record["uses"] || [], rack_places: record["rack_places"]).freeze
+      rescue InvalidInput => refusal
+        raise InvalidInput.new(refusal.message, where: "rooms/#{record["id"]}/#{refusal.where}")
       end
 
       def product(record, index)
-        found = Materials::Product.read(record)
-        [ found.id, found ]
-      rescue Refusal => refusal
+        product = Materials::Product.read(record)
+        [ product.id, product ]
+      rescue InvalidInput => refusal
         raise refusal if refusal.where.start_with?("products/")
 
-        raise Refusal.new(refusal.message, where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
+        raise InvalidInput.new(refusal.message, where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
       def piece(record)
@@ -141,12 +141,12 @@ module Rhexon
         refuse_stranger(record)
         Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: near(record["release"], "release"), due: near(record["due"], "due"), job: record["job"] || record["id"], by: record["by"],
                   ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {}), named_wood: record["wood"], wanted: record["wanted"] || {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
-      rescue Refusal => refusal
-        raise Refusal.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
+      rescue InvalidInput => refusal
+        raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
 
       # @return [Integer, nil] minute
-      # @raise [Refusal] when it is years away: tables of air and hours reach as far as what is asked of them
+      # @raise [InvalidInput] when it is years away: tables of air and hours reach as far as what is asked of them
       def near(text, where)
         text && Zone.minute(text, where: where).tap { |minute| Zone.near!(minute, now, where) }
       end

@@ -8,7 +8,7 @@ module Rhexon
 
       # @param plan [Plan]
       # @return [Hash{String=>Range}] by pass key
-      def self.of(plan) = new(plan).ranges
+      def self.for(plan) = new(plan).ranges
 
       attr_reader :ranges
 
@@ -30,7 +30,7 @@ module Rhexon
 
       # What serves one pass at a time, each in its order.
       def chains
-        @planned.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |placement, found| resources(placement).each { |resource| found[resource] << placement } }.values
+        @planned.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |placement, by_resource| resources(placement).each { |resource| by_resource[resource] << placement } }.values
       end
 
       def resources(placement)
@@ -45,7 +45,7 @@ module Rhexon
       end
 
       def followers
-        @planned.each_with_object({}) { |placement, found| placement.pass.needs.each { |need| (found[need.pass] ||= []) << [ placement, need ] } }
+        @planned.each_with_object({}) { |placement, by_pass| placement.pass.needs.each { |need| (by_pass[need.pass] ||= []) << [ placement, need ] } }
       end
 
       def fixed?(placement) = placement.hands.size != 1
@@ -92,7 +92,7 @@ module Rhexon
       def waiting(placement)
         (@followers[placement.pass.index] || []).filter_map do |follower, need|
           opening = @plan.drier.opening(placement.pass, need.milestone, need.pair)
-          opening&.begun(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)&.+(placement.pass.cleanup_min)
+          opening&.latest_start_for(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)&.+(placement.pass.cleanup_min)
         end
       end
 
@@ -104,7 +104,7 @@ module Rhexon
         ready = @plan.build.ready[piece.id] or return []
         target = [ ready, piece.due && [ piece.due, @shop.horizon ].min ].compact.max
         opening = placement.milestones && @plan.drier.opening(placement.pass, piece.ready_at)
-        [ opening ? (opening.begun(target, placement.earlier) || placement.work_end) + placement.pass.cleanup_min : target ]
+        [ opening ? (opening.latest_start_for(target, placement.earlier) || placement.work_end) + placement.pass.cleanup_min : target ]
       end
 
       def last_of_piece?(placement) = (@last ||= @planned.to_h { |other| [ other.pass.piece.id, other ] })[placement.pass.piece.id].equal?(placement)
@@ -120,7 +120,7 @@ module Rhexon
         following = others(placement).map(&:first).select { |from| from >= placement.work_start }.min or return
         return following - pass.piece.house.fetch("dust_settles_min") if pass.dust
 
-        @plan.drier.opening(pass, "dust_safe")&.begun(following, placement.earlier)&.+(pass.cleanup_min)
+        @plan.drier.opening(pass, "dust_safe")&.latest_start_for(following, placement.earlier)&.+(pass.cleanup_min)
       end
 
       # Stretches of other passes that this one has to keep clear of.

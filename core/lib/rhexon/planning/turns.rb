@@ -16,7 +16,7 @@ module Rhexon
       # @param piece [Piece]
       # @param step [Hash]
       # @return [Array<Turn>] in listed order
-      def of(piece, step)
+      def for(piece, step)
         faces = step["faces"] || piece.faces.keys
         edges, sides = faces.partition { |face| edge?(piece, face) }
         return [ Turn.new(faces, []) ] if !WET.include?(step["kind"]) || support(piece, step) == "hung" || sides.size < 2

@@ -14,7 +14,7 @@ module Rhexon
       # @param plan [Plan]
       # @param piece_id [String]
       # @return [Array<Answer>] those that change the date: air, hours, then the schedule
-      def self.of(plan, piece_id) = new(plan, piece_id).answers
+      def self.for(plan, piece_id) = new(plan, piece_id).answers
 
       def initialize(plan, piece_id)
         @plan = plan
@@ -64,7 +64,7 @@ module Rhexon
         remedies.filter_map do |remedy|
           plan = @plan.with_schedule(@id, Schedule::Edit.apply(@context.document, remedy.operation))
           answer("change", remedy.label, remedy.operation, plan) unless Checks::Catalogue.findings(plan, @id).any? { |finding| finding.level == "stop" }
-        rescue Refusal
+        rescue InvalidInput
           nil
         end
       end
@@ -83,13 +83,13 @@ module Rhexon
       end
 
       def spans(line, from, till)
-        found = []
+        list = []
         while from && from < till
           following = [ line.change_after(from) || till, till ].min
-          found << { "from" => shop.zone.iso(from), "until" => shop.zone.iso(following), **entry(yield(line.at(from))) }
+          list << { "from" => shop.zone.iso(from), "until" => shop.zone.iso(following), **entry(yield(line.at(from))) }
           from = following
         end
-        found
+        list
       end
 
       def entry(climate) = { "t_c" => climate.t_c, "rh" => climate.rh, "air" => climate.air }

@@ -3,7 +3,7 @@ module Rhexon
     # How coats meet the windows of the coats below them.
     class Windows
       # @param shop [Shop]
-      # @param drier [Drier]
+      # @param drier [MilestoneCalculator]
       # @param placed [Array<Placement>] by index of the pass
       # @param scuffs [Hash{String=>Placement}] by key of the coat they serve
       def initialize(shop, drier, placed, scuffs)
@@ -15,9 +15,9 @@ module Rhexon
 
       # Sets window and inside of a coat placement.
       def meet(placement)
-        found = placement.pass.under.filter_map { |index| @placed[index] && window(placement, @placed[index]) }
-        placement.window = Window.worst(found)
-        placement.inside = found.all? { |window| window.closes_at.nil? || placement.work_start <= window.closes_at }
+        windows = placement.pass.under.filter_map { |index| @placed[index] && window(placement, @placed[index]) }
+        placement.window = Window.worst(windows)
+        placement.inside = windows.all? { |window| window.closes_at.nil? || placement.work_start <= window.closes_at }
       end
 
       private

@@ -10,39 +10,39 @@ module Rhexon
       attr_reader :name
 
       # @param name [String] an IANA zone, e.g. "Europe/Berlin"
-      # @raise [Refusal] when the zone is not known
+      # @raise [InvalidInput] when the zone is not known
       def initialize(name)
         @name = name
         @zone = TZInfo::Timezone.get(name)
         @offsets = {}
       rescue TZInfo::InvalidTimezoneIdentifier
-        raise Refusal.new("The time zone #{name} is not known", where: "zone", accepted: "an IANA zone such as Europe/Berlin")
+        raise InvalidInput.new("The time zone #{name} is not known", where: "zone", accepted: "an IANA zone such as Europe/Berlin")
       end
 
       # @param text [String] ISO 8601 with offset
       # @return [Integer] minutes; seconds are cut off
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def self.minute(text, where: "")
-        found = INSTANT.match(text.to_s)
-        year, month, day, hour, minute = found&.captures&.first(5)&.map(&:to_i)
-        return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(found) if found && Date.valid_civil?(year, month, day) && hour < 24 && minute < 60
+        match = INSTANT.match(text.to_s)
+        year, month, day, hour, minute = match&.captures&.first(5)&.map(&:to_i)
+        return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(match) if match && Date.valid_civil?(year, month, day) && hour < 24 && minute < 60
 
-        raise Refusal.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
+        raise InvalidInput.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
       end
 
-      # @raise [Refusal] when a minute is more than ten years from now
+      # @raise [InvalidInput] when a minute is more than ten years from now
       def self.near!(minute, now, where)
         return if near?(minute, now)
 
         years = Reference.table("hands").fetch("years_from_now")
-        raise Refusal.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now", where: where, accepted: "a date within #{years} years")
+        raise InvalidInput.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now", where: where, accepted: "a date within #{years} years")
       end
 
       # @return [Boolean] no more than ten years from now, either way
       def self.near?(minute, now) = (minute - now).abs <= Reference.table("hands").fetch("years_from_now") * 366 * 1440
 
-      def self.offset_of(found)
-        sign, hours, minutes = found.captures.last(3)
+      def self.offset_of(match)
+        sign, hours, minutes = match.captures.last(3)
         sign ? (hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1) : 0
       end
       private_class_method :offset_of
@@ -85,7 +85,7 @@ module Rhexon
       # The change that skips a clock time, however long the gap: the last one before the same clock time of the period that follows.
       def after_gap(local)
         late = @zone.period_for(Time.at(local.to_i + 86_400).utc)
-        change = [ late, @zone.period_for(Time.at(local.to_i - late.observed_utc_offset).utc) ].filter_map(&:start_transition).map { |found| found.at.to_i }
+        change = [ late, @zone.period_for(Time.at(local.to_i - late.observed_utc_offset).utc) ].filter_map(&:start_transition).map { |transition| transition.at.to_i }
         change.select { |seconds| (seconds - local.to_i).abs <= 86_400 }.min_by { |seconds| (seconds + late.observed_utc_offset - local.to_i).abs }.then { |seconds| (seconds || local.to_i - late.observed_utc_offset) / 60 }
       end
 

@@ -7,11 +7,11 @@ module Rhexon
     Abrasive = Struct.new(:scale, :grit, :mean_um, keyword_init: true) do
       # @param text [String] "P320", "cami-320" or "cushion-4000"
       # @param bare [String, nil] scale of a number without one; nil: it is asked for
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def self.read(text, bare: nil)
-        found = self::WRITTEN.match(text.to_s) or refuse("#{text.to_s.inspect} is no grit", "P320, cami-320 or cushion-4000")
-        number = found[2].to_i
-        scale = found[1] ? self::PREFIXES.fetch(found[1].downcase) : bare || ask(number)
+        match = self::WRITTEN.match(text.to_s) or refuse("#{text.to_s.inspect} is no grit", "P320, cami-320 or cushion-4000")
+        number = match[2].to_i
+        scale = match[1] ? self::PREFIXES.fetch(match[1].downcase) : bare || ask(number)
         mean = table.fetch(scale)[number] or refuse("There is no #{new(scale: scale, grit: number)}", all(scale).map(&:to_s).join(", "))
         new(scale: scale, grit: number, mean_um: mean).freeze
       end
@@ -20,7 +20,7 @@ module Rhexon
       # @return [Abrasive]
       def self.near(text)
         read(text)
-      rescue Refusal
+      rescue InvalidInput
         number = text.to_s[/\d+/].to_i
         all("P").min_by { |known| (known.grit - number).abs }
       end
@@ -35,7 +35,7 @@ module Rhexon
         refuse("#{number} may be #{here.map { |known| "#{known} (#{format("%g", known.mean_um)} µm)" }.join(" or ")}", "the grit with its scale")
       end
 
-      def self.refuse(what, accepted) = raise(Refusal.new(what, where: "grits", accepted: accepted))
+      def self.refuse(what, accepted) = raise(InvalidInput.new(what, where: "grits", accepted: accepted))
 
       # The grit of the other scale whose grain is nearest, by ratio.
       # @return [Abrasive]

@@ -14,13 +14,13 @@ module Rhexon
 
       # @param document [Hash] parsed JSON with string keys
       # @return [Hash] the document, deeply frozen
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check!(document)
         return @checked[document] if @checked.key?(document)
 
         Schema.check!("rhexon-schedule-1", document)
         twice = document["steps"].map { |step| step["id"] }.tally.find { |_, count| count > 1 }
-        raise Refusal.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step") if twice
+        raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step") if twice
 
         Reference.freeze_deep(document).tap { |sound| keep(sound) }
       end
@@ -38,7 +38,7 @@ module Rhexon
       # @param rooms  [Array<String>]
       # @param tools  [Array<String>]
       # @param people [Array<String>]
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check_names!(document, faces:, products:, rooms:, tools:, people:)
         document["steps"].each do |step|
           (step["faces"] || []).each { |face| known!(step, "faces", face, faces, "face") }
@@ -53,7 +53,7 @@ module Rhexon
 
       # @param step [Hash]
       # @param products [Hash{String=>Materials::Product}]
-      # @raise [Refusal] when a product or thinner is not there, or the kind of step cannot use it
+      # @raise [InvalidInput] when a product or thinner is not there, or the kind of step cannot use it
       def check_products!(step, products)
         known!(step, "product", step["product"], products.keys, "product") if step["product"]
         Kinds.check_product!(step, products)
@@ -65,20 +65,20 @@ module Rhexon
 
       def step(document, id)
         document["steps"].find { |step| step["id"] == id } or
-          raise Refusal.new("There is no step #{id}; it may have been removed", where: "steps/#{id}")
+          raise InvalidInput.new("There is no step #{id}; it may have been removed", where: "steps/#{id}")
       end
 
       def known!(step, field, name, names, word)
         return if names.include?(name)
 
         whose = step["id"] ? "Step #{step["id"]}" : "The schedule"
-        raise Refusal.new("#{whose} names a #{word} that is not there: #{name}", where: [ "steps", step["id"] || "schedule", field ].join("/"), accepted: names.empty? ? "none yet" : names.first(12).join(", "))
+        raise InvalidInput.new("#{whose} names a #{word} that is not there: #{name}", where: [ "steps", step["id"] || "schedule", field ].join("/"), accepted: names.empty? ? "none yet" : names.first(12).join(", "))
       end
       private_class_method :known!
 
       def stray_pin!(step)
         stray = (step["pins"] || []).find { |pin| pin["coat"] > (step["coats"] || 1) }
-        raise Refusal.new("Step #{step["id"]} has no coat #{stray["coat"]} to pin", where: "steps/#{step["id"]}/pins") if stray
+        raise InvalidInput.new("Step #{step["id"]} has no coat #{stray["coat"]} to pin", where: "steps/#{step["id"]}/pins") if stray
       end
       private_class_method :stray_pin!
     end

@@ -19,7 +19,7 @@ module Rhexon
       # @param document [Hash] a checked schedule document
       # @param operation [Hash] as above
       # @return [Hash] the new document, checked
-      # @raise [Refusal] when the operation is not known, names a step that is not there, or leaves a document that is not valid
+      # @raise [InvalidInput] when the operation is not known, names a step that is not there, or leaves a document that is not valid
       def apply(document, operation)
         Document.check!(change(document, operation)).tap { |after| Kinds.check_fields!(after, document) }
       end
@@ -41,7 +41,7 @@ module Rhexon
       end
 
       def change(document, operation)
-        raise Refusal.new("An edit is an operation with its name in op", where: "operation") unless operation.is_a?(Hash)
+        raise InvalidInput.new("An edit is an operation with its name in op", where: "operation") unless operation.is_a?(Hash)
 
         case operation["op"]
         when "add_step" then add(document, operation["step"], operation["after"])
@@ -53,13 +53,13 @@ module Rhexon
         when "house" then house(document, operation["set"])
         when "place" then place(document, operation["set"])
         when "all" then several(document, operation["operations"])
-        else raise Refusal.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all")
+        else raise InvalidInput.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all")
         end
       end
       private_class_method :change
 
       def house(document, set)
-        raise Refusal.new("A house rule names what it sets", where: "set") unless set.is_a?(Hash)
+        raise InvalidInput.new("A house rule names what it sets", where: "set") unless set.is_a?(Hash)
 
         document.merge("house" => merged(document["house"] || {}, set))
       end
@@ -68,21 +68,21 @@ module Rhexon
       # Room, drying room and support of the whole schedule.
       def place(document, set)
         known = %w[room dry_room support]
-        raise Refusal.new("A place names what it sets", where: "set", accepted: known.join(", ")) unless set.is_a?(Hash) && (set.keys - known).empty?
+        raise InvalidInput.new("A place names what it sets", where: "set", accepted: known.join(", ")) unless set.is_a?(Hash) && (set.keys - known).empty?
 
         merged(document, set)
       end
       private_class_method :place
 
       def several(document, operations)
-        raise Refusal.new("Several edits are a list", where: "operations") unless operations.is_a?(Array)
+        raise InvalidInput.new("Several edits are a list", where: "operations") unless operations.is_a?(Array)
 
         operations.reduce(document) { |so_far, inner| change(so_far, inner) }
       end
       private_class_method :several
 
       def add(document, step, after)
-        raise Refusal.new("A new step must be a step", where: "step") unless step.is_a?(Hash)
+        raise InvalidInput.new("A new step must be a step", where: "step") unless step.is_a?(Hash)
 
         steps(document) { |list| insert(document, list, step, after) }
       end
@@ -90,7 +90,7 @@ module Rhexon
 
       def move(document, operation)
         step = Document.step(document, operation["id"])
-        raise Refusal.new("A step cannot follow itself", where: "after") if operation["after"] == step["id"]
+        raise InvalidInput.new("A step cannot follow itself", where: "after") if operation["after"] == step["id"]
 
         steps(document) { |list| insert(document, list - [ step ], step, operation["after"]) }
       end
@@ -105,10 +105,10 @@ module Rhexon
       private_class_method :insert
 
       def change_step(document, id, set)
-        raise Refusal.new("A change names the fields it sets", where: "set") unless set.is_a?(Hash)
+        raise InvalidInput.new("A change names the fields it sets", where: "set") unless set.is_a?(Hash)
 
         fixed = set.keys & UNCHANGEABLE
-        raise Refusal.new("A step keeps its #{fixed.first}; remove it and add another", where: "steps/#{id}/#{fixed.first}") if fixed.any?
+        raise InvalidInput.new("A step keeps its #{fixed.first}; remove it and add another", where: "steps/#{id}/#{fixed.first}") if fixed.any?
 
         replace(document, id) { |step| within_coats(merged(step, set)) }
       end

@@ -40,28 +40,28 @@ module Rhexon
 
       # @param step [Hash] of a schedule document
       # @param products [Hash{String=>Materials::Product}]
-      # @raise [Refusal] when its kind cannot use its product
+      # @raise [InvalidInput] when its kind cannot use its product
       def check_product!(step, products)
         product = products[step["product"]] or return
         return if laying.include?(step["kind"]) && methods(step["kind"], product).any?
 
-        raise Refusal.new(unfit(step, product), where: "steps/#{step["id"]}/product", accepted: accepted(step["kind"], products))
+        raise InvalidInput.new(unfit(step, product), where: "steps/#{step["id"]}/product", accepted: accepted(step["kind"], products))
       end
 
       # What is changed or new is held to the methods and fields of its kind as well.
       # @param before [Hash, nil] the document that was changed: what stands in it stays as it is
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check_changes!(document, before, products)
         check_fields!(document, before)
         changed(document, before).each { |step, was| check_method!(step, products) unless was && was.values_at("kind", "product", "method") == step.values_at("kind", "product", "method") }
       end
 
-      # @raise [Refusal] when a changed step has a field that its kind does not have
+      # @raise [InvalidInput] when a changed step has a field that its kind does not have
       def check_fields!(document, before = nil)
         changed(document, before).each do |step, was|
           check_grits!(step, was)
           stray = (step.keys - fields(step["kind"]) - (was || {}).keys).first or next
-          raise Refusal.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
+          raise InvalidInput.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
         end
       end
 
@@ -69,8 +69,8 @@ module Rhexon
       def check_grits!(step, was)
         [ *step["grits"], *step["scuff_with"] ].each do |grit|
           Prep::Abrasive.read(grit) unless was && [ *was["grits"], *was["scuff_with"] ].include?(grit)
-        rescue Refusal => refusal
-          raise Refusal.new(refusal.message, where: "steps/#{step["id"]}/grits")
+        rescue InvalidInput => refusal
+          raise InvalidInput.new(refusal.message, where: "steps/#{step["id"]}/grits")
         end
       end
 
@@ -93,7 +93,7 @@ module Rhexon
         known = methods(step["kind"], product)
         return if known.include?(step["method"])
 
-        raise Refusal.new("#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}", where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", "))
+        raise InvalidInput.new("#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}", where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", "))
       end
 
       def unfit(step, product)

@@ -17,23 +17,23 @@ module Rhexon
       # @param name [String] "rhexon-schedule-1" or "rhexon-shop-1"
       # @param value [Object] parsed JSON
       # @return [nil]
-      # @raise [Refusal] with the first thing that is wrong, where it stands and what is accepted
+      # @raise [InvalidInput] with the first thing that is wrong, where it stands and what is accepted
       def check!(name, value)
         errors = schema(name).validate(value).first(20)
         return if errors.empty?
 
         error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said(candidate) ? 1 : 0 ] }
-        raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+        raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
       # The same for a value that comes again and again with most of the records in its lists unchanged: those found sound lately are not looked at again.
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check_changed!(name, value)
         sound = @sound[name] ||= {}
         changed = value.to_h { |key, list| [ key, records?(list) ? list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh } : list ] }
         begin
           check!(name, changed)
-        rescue Refusal
+        rescue InvalidInput
           check!(name, value) # for the place where it stands in the whole
         end
         sound.clear if sound.size > KEPT
@@ -45,11 +45,11 @@ module Rhexon
       private_class_method :records?
 
       # One product of rhexon-shop/1 by itself.
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def check_product!(record)
         @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" }, ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
         error = @product.validate(record).first or return
-        raise Refusal.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+        raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
       def schema(name)

@@ -42,8 +42,8 @@ module Rhexon
       # @param names [Hash{String=>String}] product id => name
       # @return [String]
       def edit(operation, document, names = {})
-        found = document["steps"].find { |candidate| candidate["id"] == operation["id"] }
-        name = found && step(found, names[found["product"]])
+        step = document["steps"].find { |candidate| candidate["id"] == operation["id"] }
+        name = step && step(step, names[step["product"]])
         case operation["op"]
         when "add_step" then "Added: #{step(operation["step"], names[operation.dig("step", "product")])}"
         when "remove_step" then "Removed: #{name}"

@@ -13,13 +13,13 @@ module Rhexon
 
       # @param model [Model]
       # @return [Array<Block, nil>] by index of the first pass
-      def of(model)
+      def for(model)
         spans = model.passes.each_with_index.filter_map { |pass, index| [ pass.hard.lower, index, watched?(model, pass) ] if pass.hard && !model.logged.placed[pass.hard.lower] }
-        joined = spans.sort_by { |from, to, _| [ from, to ] }.each_with_object([]) do |(from, to, watched), found|
-          next found << Block.new(from, to, watched) unless found.last && from <= found.last.last
+        joined = spans.sort_by { |from, to, _| [ from, to ] }.each_with_object([]) do |(from, to, watched), joined|
+          next joined << Block.new(from, to, watched) unless joined.last && from <= joined.last.last
 
-          found.last.last = [ found.last.last, to ].max
-          found.last.watched ||= watched
+          joined.last.last = [ joined.last.last, to ].max
+          joined.last.watched ||= watched
         end
         joined.each_with_object([]) { |block, by_index| by_index[block.first] = block }
       end

@@ -12,7 +12,7 @@ module Rhexon
 
       # @param model [Model]
       def initialize(model)
-        @m = model
+        @model = model
         @tails = Array.new(model.size)
         @earliest = Array.new(model.size)
         @alone = Construct.new(model, relaxed: true).each_alone
@@ -27,29 +27,29 @@ module Rhexon
 
       # @return [Array(Integer, Integer), nil] ready and piece
       def chain(piece)
-        return if @m.last[piece] < @m.first[piece]
+        return if @model.last[piece] < @model.first[piece]
 
         ready = @alone.ready[piece] or return
-        (@m.first[piece]..@m.last[piece]).each do |index|
+        (@model.first[piece]..@model.last[piece]).each do |index|
           @earliest[index] = @alone.start[index]
           @tails[index] = ready - @alone.start[index]
         end
         [ ready, piece ]
       end
 
-      def open = @open ||= @m.passes.each_index.select { |index| @m.logged.placed[index].nil? && @m.hands[index].positive? && @earliest[index] }
+      def open = @open ||= @model.passes.each_index.select { |index| @model.logged.placed[index].nil? && @model.hands[index].positive? && @earliest[index] }
 
       # All passes of a room that holds one at a time, while anybody is there.
       def rooms_end
-        @m.rooms.each_index.select { |room| @m.rooms[room].single? }.filter_map do |room|
-          mine = open.select { |index| @m.room[index] == room }
-          end_to_end((0...@m.people.size).to_a, mine, 1) if mine.any?
+        @model.rooms.each_index.select { |room| @model.rooms[room].single? }.filter_map do |room|
+          mine = open.select { |index| @model.room[index] == room }
+          end_to_end((0...@model.people.size).to_a, mine, 1) if mine.any?
         end.max
       end
 
       # All hands of a crew laid end to end.
       def hands_end
-        open.group_by { |index| @m.crew[index] }.keys.map { |crew| crew_end(crew, open.select { |index| (@m.crew[index] - crew).empty? }) }.compact.max
+        open.group_by { |index| @model.crew[index] }.keys.map { |crew| crew_end(crew, open.select { |index| (@model.crew[index] - crew).empty? }) }.compact.max
       end
 
       # Work that only these hands may do: from the earliest head on, and after it at least the shortest tail.
@@ -57,16 +57,16 @@ module Rhexon
 
       # @param most [Integer] that can be at work at once
       def end_to_end(crew, indices, most)
-        left = indices.sum { |index| @m.hands[index] }
+        left = indices.sum { |index| @model.hands[index] }
         head = indices.map { |index| @earliest[index] }.min
         # Work that pauses overnight ends later than its hands alone would take.
-        tail = indices.map { |index| @alone.ready[@m.piece_of[index]] - @alone.hands_end[index] }.min
-        found = laid_end_to_end(crew, head, left, most)
-        found && found + [ tail, 0 ].max
+        tail = indices.map { |index| @alone.ready[@model.piece_of[index]] - @alone.hands_end[index] }.min
+        least = laid_end_to_end(crew, head, left, most)
+        least && least + [ tail, 0 ].max
       end
 
       def laid_end_to_end(crew, from, left, most)
-        edges = crew.flat_map { |person| hours = @m.hours[person]; hours.opens.zip(hours.shuts).flat_map { |open, shut| shut > from ? [ [ [ open, from ].max, 1 ], [ shut, -1 ] ] : [] } }.sort
+        edges = crew.flat_map { |person| hours = @model.hours[person]; hours.opens.zip(hours.shuts).flat_map { |open, shut| shut > from ? [ [ [ open, from ].max, 1 ], [ shut, -1 ] ] : [] } }.sort
         there = 0
         edges.each_with_index do |(minute, change), index|
           there += change

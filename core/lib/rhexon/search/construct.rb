@@ -3,10 +3,10 @@ module Rhexon
     # Builds a plan pass by pass: each goes to the first place where what it waits for is reached and hands, room and tools are free.
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
-      include Placing
-      include Settling
+      include SlotFinder
+      include ResourceBooking
       include Scuffing
-      include Together
+      include HardWindowPlacement
 
       Blocked = Class.new(StandardError) do
         attr_reader :constraint, :index
@@ -21,14 +21,14 @@ module Rhexon
       # @param model [Model]
       # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any number at once
       def initialize(model, relaxed: false)
-        @m = model
+        @model = model
         @relaxed = relaxed
         @now = model.shop.now
       end
 
       # @param order [Array<Integer>] pieces, each as often as it has passes to place
       # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start; ~pass: its scuff goes ahead of other work
-      # @return [Trial]
+      # @return [PartialSchedule]
       def run(order, holds = {})
         build(holds) do
           order.each do |piece|
@@ -40,16 +40,16 @@ module Rhexon
 
       # Again and again the piece whose next pass can start first gets it.
       # @param tails [Array<Integer>] minutes to ready, by pass: longer ones go first as the weight says
-      # @return [Trial]
+      # @return [PartialSchedule]
       def dispatch(holds = {}, weight: 0.0, tails: nil, noise: nil)
         order = []
         build(holds) { first_come(order, weight, tails, noise) }.tap { |trial| trial.order = order }
       end
 
       # Every piece as if it were alone: in a relaxed build nothing is taken from the others.
-      # @return [Trial]
+      # @return [PartialSchedule]
       def each_alone
-        build({}) { @m.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
+        build({}) { @model.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
       end
 
       private
@@ -64,8 +64,8 @@ module Rhexon
 
           lapsed |= [ given_up.index ]
         end
-        @m.goal.value(@t)
-        @t
+        @model.goal.value(@partial)
+        @partial
       end
 
       Lapse = Struct.new(:index)
@@ -73,35 +73,35 @@ module Rhexon
       Reserved = Struct.new(:who, :tool)
 
       def afresh(holds, lapsed)
-        @t = Trial.new(@m)
-        @t.holds = holds
+        @partial = PartialSchedule.new(@model)
+        @partial.holds = holds
         @holds = holds
-        @next = @m.pieces.each_index.map { |piece| following(@m.first[piece] - 1, piece) }
-        @skip = Array.new(@m.pieces.size, 0)
+        @next = @model.pieces.each_index.map { |piece| following(@model.first[piece] - 1, piece) }
+        @skip = Array.new(@model.pieces.size, 0)
         @reserved = {}
-        lapsed.each { |index| @t.lapsed << index }
+        lapsed.each { |index| @partial.lapsed << index }
         reserve(lapsed) unless @relaxed
       end
 
       # @return [Integer, nil] the next pass of a piece that is not in the log
       def following(index, piece)
         index += 1
-        index += 1 while index <= @m.last[piece] && @m.logged.placed[index]
-        index <= @m.last[piece] ? index : nil
+        index += 1 while index <= @model.last[piece] && @model.logged.placed[index]
+        index <= @model.last[piece] ? index : nil
       end
 
       def advance(piece, index)
-        if @m.blocks[index]
-          together(@m.blocks[index])
-          @skip[piece] += @m.blocks[index].last - index
-          @next[piece] = following(@m.blocks[index].last, piece)
+        if @model.blocks[index]
+          together(@model.blocks[index])
+          @skip[piece] += @model.blocks[index].last - index
+          @next[piece] = following(@model.blocks[index].last, piece)
         else
           settle(index, spot(index))
           @next[piece] = following(index, piece)
         end
       rescue Blocked => blocked
-        @t.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
-        @t.forget(index..@m.last[piece])
+        @partial.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
+        @partial.forget(index..@model.last[piece])
         @next[piece] = nil
       end
 
@@ -112,7 +112,7 @@ module Rhexon
         fresh = Array.new(ranks.size, 0)
         settled = 0
         while (piece = lowest(ranks))
-          if fresh[piece] < settled && !@m.large?
+          if fresh[piece] < settled && !@model.large?
             fresh[piece] = settled
             value = propose(@next[piece], weight, tails, noise)
             next ranks[piece] = value if value > ranks[piece]
@@ -138,57 +138,57 @@ module Rhexon
         index = @next[piece]
         advance(piece, index)
         @skip[piece] = 0
-        index.upto((@next[piece] || @m.last[piece] + 1) - 1) { |placed| order << piece unless @m.logged.placed[placed] }
+        index.upto((@next[piece] || @model.last[piece] + 1) - 1) { |placed| order << piece unless @model.logged.placed[placed] }
       end
 
       # Where it would start, pulled forward by what comes after it.
       def propose(index, weight, tails, noise)
-        return roughly(index, weight, tails) if @m.large?
+        return roughly(index, weight, tails) if @model.large?
 
-        start = @m.kind[index] == :wait ? @t.ends[@m.piece_of[index]] : spot(index).start
+        start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : spot(index).start
         start -= (weight * tails[index]).round if tails && tails[index]
         start += noise[index] if noise
-        hurried?(index) ? start - @m.horizon : start
+        hurried?(index) ? start - @model.horizon : start
       rescue Blocked
-        @now - @m.horizon
+        @now - @model.horizon
       end
 
       # When it could start if hands and rooms were free.
       def roughly(index, weight, tails)
-        start = @m.kind[index] == :wait ? @t.ends[@m.piece_of[index]] : [ floor(index), (ready(index) || 0) - @m.setup[index] ].max
+        start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : [ floor(index), (ready(index) || 0) - @model.setup[index] ].max
         start -= (weight * tails[index]).round if tails && tails[index]
-        hurried?(index) ? start - @m.horizon : start
+        hurried?(index) ? start - @model.horizon : start
       rescue Blocked
-        @now - @m.horizon
+        @now - @model.horizon
       end
 
       # A hard window that stands open by the log cannot wait for others.
-      def hurried?(index) = (hard = @m.passes[index].hard) && @m.logged.placed[hard.lower]
+      def hurried?(index) = (hard = @model.passes[index].hard) && @model.logged.placed[hard.lower]
 
       # A pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it needs.
       def reserve(lapsed)
-        @m.pinned.each do |index, pin|
+        @model.pinned.each do |index, pin|
           next if pin.start.nil? || lapsed.include?(index)
 
-          finish = pin.start + @m.hands[index]
-          who = @m.crew[index].find { |person| @t.lanes[person].free?(pin.start, finish) } if pin.start >= @now
-          tool = @m.tools[index].find { |lane| @t.tool_lanes[lane].free?(pin.start, finish) }
-          here = @t.floors[@m.room[index]]
-          next @t.lapsed << index if who.nil? || (tool.nil? && @m.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
+          finish = pin.start + @model.hands[index]
+          who = @model.crew[index].find { |person| @partial.lanes[person].free?(pin.start, finish) } if pin.start >= @now
+          tool = @model.tools[index].find { |lane| @partial.tool_lanes[lane].free?(pin.start, finish) }
+          here = @partial.floors[@model.room[index]]
+          next @partial.lapsed << index if who.nil? || (tool.nil? && @model.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
 
-          @t.lanes[who].take(pin.start, finish)
-          @t.tool_lanes[tool].take(pin.start, finish) if tool
+          @partial.lanes[who].take(pin.start, finish)
+          @partial.tool_lanes[tool].take(pin.start, finish) if tool
           here.lane&.take(pin.start, finish)
-          reserve_air(index, here, pin.start + @m.setup[index], finish)
+          reserve_air(index, here, pin.start + @model.setup[index], finish)
           @reserved[index] = Reserved.new(who, tool)
         end
       end
 
       def reserve_air(index, here, work, finish)
-        here.dusty.add(work, finish + @m.settles[index]) if @m.dust[index]
-        done = finish - @m.cleanup[index]
-        safe = @m.dust_safe[index]&.at(done, early(index, work)) or return
-        @t.floors[@m.dry_room[index]].wet.add(work, safe)
+        here.dusty.add(work, finish + @model.settles[index]) if @model.dust[index]
+        done = finish - @model.cleanup[index]
+        safe = @model.dust_safe[index]&.at(done, early(index, work)) or return
+        @partial.floors[@model.dry_room[index]].wet.add(work, safe)
         here.wet.add(work, done)
       end
     end

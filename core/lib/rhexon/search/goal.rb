@@ -10,7 +10,7 @@ module Rhexon
 
       # @param model [Model]
       def initialize(model)
-        @m = model
+        @model = model
         @now = model.shop.now
         @name = model.shop.goal
         @jobs = model.pieces.each_index.group_by { |piece| model.pieces[piece].job }.values
@@ -18,23 +18,23 @@ module Rhexon
       end
 
       # Sets ready and goal of a build.
-      # @param trial [Trial]
+      # @param trial [PartialSchedule]
       # @return [Array<Numeric>]
       def value(trial)
-        trial.ready = @m.pieces.each_index.map { |piece| ready_at(trial, piece) }
+        trial.ready = @model.pieces.each_index.map { |piece| ready_at(trial, piece) }
         trial.goal = tuple(trial, trial.ready.compact)
       end
 
       # @return [Integer, nil] minute from which a piece is ready; nil: never, or it has nothing to do
       def ready_at(trial, piece)
-        first, last = @m.first[piece], @m.last[piece]
+        first, last = @model.first[piece], @model.last[piece]
         return if last < first
 
         latest = 0
         first.upto(last) do |index|
           done = trial.hands_end[index] or return
           latest = done if done > latest
-          next unless @m.ready[index]
+          next unless @model.ready[index]
 
           dry = dry_at(trial, index) or return
           latest = dry if dry > latest
@@ -45,21 +45,21 @@ module Rhexon
       # Minutes late, over the jobs.
       def late(trial)
         @jobs.sum do |pieces|
-          pieces.map { |piece| (due = @m.pieces[piece].due) && trial.ready[piece] && trial.ready[piece] > due ? trial.ready[piece] - due : 0 }.max
+          pieces.map { |piece| (due = @model.pieces[piece].due) && trial.ready[piece] && trial.ready[piece] > due ? trial.ready[piece] - due : 0 }.max
         end
       end
 
-      def scuffs(trial) = trial.scuff.count(&:itself) + @m.logged.scuffed.size
+      def scuffs(trial) = trial.scuff.count(&:itself) + @model.logged.scuffed.size
 
       # Distinct piece and local date on which hands are on it.
       def sessions(trial)
-        zone = @m.shop.zone
-        days = trial.start.each_index.flat_map { |index| trial.start[index] && @m.kind[index] != :wait ? stretches(trial, index).map { |from, _| [ @m.piece_of[index], zone.day(from) ] } : [] }
-        logged = @m.logged.scuffed.map { |placement| [ @m.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ] }
-        (days + logged + trial.scuff.each_index.filter_map { |index| trial.scuff[index] && [ @m.piece_of[index], zone.day(trial.scuff[index][0]) ] }).uniq.size
+        zone = @model.shop.zone
+        days = trial.start.each_index.flat_map { |index| trial.start[index] && @model.kind[index] != :wait ? stretches(trial, index).map { |from, _| [ @model.piece_of[index], zone.day(from) ] } : [] }
+        logged = @model.logged.scuffed.map { |placement| [ @model.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ] }
+        (days + logged + trial.scuff.each_index.filter_map { |index| trial.scuff[index] && [ @model.piece_of[index], zone.day(trial.scuff[index][0]) ] }).uniq.size
       end
 
-      def hands_min(trial) = trial.start.each_index.sum { |index| trial.start[index] ? @m.hands[index] : 0 } + trial.scuff.compact.sum { |start, finish, _| finish - start }
+      def hands_min(trial) = trial.start.each_index.sum { |index| trial.start[index] ? @model.hands[index] : 0 } + trial.scuff.compact.sum { |start, finish, _| finish - start }
 
       private
 
@@ -74,11 +74,11 @@ module Rhexon
         end
       end
 
-      def starts(trial) = trial.start.each_index.sum { |index| trial.start[index] && @m.logged.placed[index].nil? && @m.kind[index] != :wait ? trial.start[index] - @now : 0 }
+      def starts(trial) = trial.start.each_index.sum { |index| trial.start[index] && @model.logged.placed[index].nil? && @model.kind[index] != :wait ? trial.start[index] - @now : 0 }
 
       def dry_at(trial, index)
-        placed = @m.logged.placed[index]
-        placed ? (@logged_dry ||= {}).fetch(index) { @logged_dry[index] = @m.drier.reached_at(placed, placed.pass.piece.ready_at) } : @m.ready[index].at(trial.work_end[index], trial.early[index])
+        placed = @model.logged.placed[index]
+        placed ? (@logged_dry ||= {}).fetch(index) { @logged_dry[index] = @model.drier.reached_at(placed, placed.pass.piece.ready_at) } : @model.ready[index].at(trial.work_end[index], trial.early[index])
       end
 
       def stretches(trial, index) = trial.stretches[index] || [ [ trial.start[index], trial.hands_end[index] ] ]
@@ -86,7 +86,7 @@ module Rhexon
       def moves(trial)
         MOVE_COST_MIN * @previous.count do |index, was|
           start = trial.start[index]
-          start && ((start - was.minute).abs > NEAR_MIN || (was.person && trial.who[index] && @m.people[trial.who[index]].id != was.person))
+          start && ((start - was.minute).abs > NEAR_MIN || (was.person && trial.who[index] && @model.people[trial.who[index]].id != was.person))
         end
       end
 

@@ -14,17 +14,17 @@ module Rhexon
       # @param bound [Bound]
       # @param seed [Integer]
       def initialize(model, construct, bound, seed)
-        @m = model
+        @model = model
         @construct = construct
         @bound = bound
         @random = Random.new(seed)
       end
 
-      # @param best [Trial]
+      # @param best [PartialSchedule]
       # @param builds [Integer] how many may be made
-      # @return [Array(Trial, Integer)] the best, and how many were made
+      # @return [Array(PartialSchedule, Integer)] the best, and how many were made
       def run(best, builds)
-        return [ best, 0 ] if @m.pieces.size < 2 && @m.size < 2
+        return [ best, 0 ] if @model.pieces.size < 2 && @model.size < 2
 
         aim(@bound.ready_at)
         current, value = best, worth(best)
@@ -33,12 +33,12 @@ module Rhexon
           trial = neighbour(current)
           made += 1
           best = trial if (trial.goal <=> best.goal).negative?
-          found = worth(trial)
-          if (found <=> value).positive?
+          reached = worth(trial)
+          if (reached <=> value).positive?
             failures += 1
           else
-            failures = 0 if (found <=> value).negative?
-            current, value = trial, found
+            failures = 0 if (reached <=> value).negative?
+            current, value = trial, reached
           end
           next unless failures > PATIENCE
 
@@ -59,14 +59,14 @@ module Rhexon
       def step(best) = [ (best.ready.compact.max.to_i - @bound.ready_at) / TARGETS, 5 ].max
 
       # On time, as early as any plan can be, and nothing put in.
-      def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @m.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
+      def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @model.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
 
       def aim(target)
         @target = target
-        @latest = Latest.starts(@m, @m.pieces.map { |piece| [ target, piece.due ].compact.min })
+        @latest = BackwardPass.starts(@model, @model.pieces.map { |piece| [ target, piece.due ].compact.min })
       end
 
-      def worth(trial) = [ *trial.goal.first(2), *(@m.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial), *trial.goal.drop(2) ]
+      def worth(trial) = [ *trial.goal.first(2), *(@model.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial), *trial.goal.drop(2) ]
 
       def lateness(trial)
         sum = 0
@@ -95,13 +95,13 @@ module Rhexon
 
       # Begun anew, as another mixture of first come and longest tail.
       def begun_anew
-        noise = @random.rand(3).zero? ? nil : Array.new(@m.size) { @random.rand(NOISE_MIN) }
+        noise = @random.rand(3).zero? ? nil : Array.new(@model.size) { @random.rand(NOISE_MIN) }
         @construct.dispatch(weight: @random.rand * 1.5, tails: @bound.tails, noise: noise)
       end
 
       # A pass that is late goes before others.
       def pull_forward(trial, order)
-        late = trial.start.each_index.select { |index| @latest[index] && trial.start[index] && trial.start[index] > @latest[index] && !@m.logged.placed[index] }
+        late = trial.start.each_index.select { |index| @latest[index] && trial.start[index] && trial.start[index] > @latest[index] && !@model.logged.placed[index] }
         return insert(order) if late.empty?
 
         move(order, place_of(late[@random.rand(late.size)], order), -1 - @random.rand(8))
@@ -109,7 +109,7 @@ module Rhexon
 
       # Several passes of one piece go before others, each by as much: a chain that is late as a whole.
       def pull_piece(order)
-        piece = @random.rand(@m.pieces.size)
+        piece = @random.rand(@model.pieces.size)
         from = @random.rand(order.size)
         by = 1 + @random.rand(6)
         taken = 0
@@ -118,9 +118,9 @@ module Rhexon
 
       # Where in the order a pass has its turn.
       def place_of(index, order)
-        piece = @m.piece_of[index]
-        turn = @m.first[piece].upto(index).count { |other| @m.logged.placed[other].nil? }
-        order.each_with_index { |found, at| return at if found == piece && (turn -= 1).zero? }
+        piece = @model.piece_of[index]
+        turn = @model.first[piece].upto(index).count { |other| @model.logged.placed[other].nil? }
+        order.each_with_index { |other, at| return at if other == piece && (turn -= 1).zero? }
         0
       end
 
@@ -139,12 +139,12 @@ module Rhexon
         scuffed = trial.scuff.each_index.select { |index| trial.scuff[index] }
         return flip(holds, ~scuffed[@random.rand(scuffed.size)], 0) if scuffed.any? && @random.rand(3).zero?
 
-        lost = scuffed.flat_map { |index| @m.unders[index].map(&:lower) }.select { |index| @m.logged.placed[index].nil? }
-        pool = lost.any? && @random.rand(3) < 2 ? lost : @m.passes.each_index.select { |index| trial.start[index] && @m.kind[index] != :wait && @m.logged.placed[index].nil? }
+        lost = scuffed.flat_map { |index| @model.unders[index].map(&:lower) }.select { |index| @model.logged.placed[index].nil? }
+        pool = lost.any? && @random.rand(3) < 2 ? lost : @model.passes.each_index.select { |index| trial.start[index] && @model.kind[index] != :wait && @model.logged.placed[index].nil? }
         return holds if pool.empty?
 
         index = pool[@random.rand(pool.size)]
-        flip(holds, index, @m.hours[trial.who[index] || 0].opening_after(trial.start[index]))
+        flip(holds, index, @model.hours[trial.who[index] || 0].opening_after(trial.start[index]))
       end
 
       def flip(holds, key, minute)

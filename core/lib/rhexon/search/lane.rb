@@ -37,7 +37,7 @@ module Rhexon
       # Earliest run of +units+ equal lengths that may pause between units, or inside large ones, and only where the hands close.
       # @return [Array<Array(Integer, Integer)>, nil] stretches of hands
       def stretches(from, unit, units)
-        found = []
+        stretches = []
         left = unit * units
         least = unit < LARGE ? unit : LEAST_STRETCH
         index = @to.bsearch_index { |finish| finish > from } || @to.size
@@ -47,9 +47,9 @@ module Rhexon
           start = -(-[ @from[index], from ].max / GRID) * GRID
           there = @to[index] - start
           if left <= there
-            return found << [ start, start + left ]
+            return stretches << [ start, start + left ]
           elsif there >= least && @hours.shut_at?(@to[index]) && (fitting = before_closing(there, left, unit)).positive?
-            found << [ start, start + fitting ]
+            stretches << [ start, start + fitting ]
             left -= fitting
           end
           index += 1

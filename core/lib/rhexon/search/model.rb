@@ -18,8 +18,8 @@ module Rhexon
 
       # @param shop [Planning::Shop]
       # @param queues [Hash{String=>Array<Planning::Pass>}] piece id => passes in document order
-      # @param drier [Planning::Drier]
-      # @param logged [Planning::Logged] what the log fixed
+      # @param drier [Planning::MilestoneCalculator]
+      # @param logged [Planning::ActualWork] what the log fixed
       def initialize(shop, queues, drier, logged)
         @shop = shop
         @queues = queues
@@ -35,7 +35,7 @@ module Rhexon
         minutes
         drying
         @pinned = @passes.each_index.filter_map { |index| (pin = shop.pins[@passes[index].key]) && !logged.placed[index] ? [ index, pin ] : nil }.to_h
-        @blocks = Blocks.of(self)
+        @blocks = Blocks.for(self)
         @goal = Goal.new(self)
       end
 

@@ -27,13 +27,13 @@ module Rhexon
       # The next pass takes its pieces off the rack; others stay.
       # @param count [Integer, nil] how many of them; nil: all
       def take(owner, minute, count = nil)
-        found = @of[owner]
-        return unless found && found[1] > minute
+        stay = @of[owner]
+        return unless stay && stay[1] > minute
 
-        from, _, there = found
+        from, _, there = stay
         gone = [ count || there, there ].min
-        found[2] -= gone
-        remove(owner, found) if found[2].zero?
+        stay[2] -= gone
+        remove(owner, stay) if stay[2].zero?
         insert([ from, minute, gone ]) if minute > from
       end
 
@@ -43,7 +43,7 @@ module Rhexon
       # @return [Array] of {#restore}
       def kept
         lying = @lying.map(&:dup)
-        [ lying, @of.transform_values { |entry| lying[@lying.index { |found| found.equal?(entry) }] } ]
+        [ lying, @of.transform_values { |entry| lying[@lying.index { |other| other.equal?(entry) }] } ]
       end
 
       # @param kept [Array] of {#kept}

@@ -6,13 +6,13 @@ module Rhexon
       TRIALS_A_ROUND = 4
 
       def initialize(model, construct)
-        @m = model
+        @model = model
         @construct = construct
       end
 
-      # @param best [Trial]
+      # @param best [PartialSchedule]
       # @param builds [Integer]
-      # @return [Array(Trial, Integer)]
+      # @return [Array(PartialSchedule, Integer)]
       def run(best, builds)
         made = 0
         while made < builds
@@ -30,13 +30,13 @@ module Rhexon
       def lost(trial) = trial.scuff.each_index.select { |index| trial.scuff[index] && trial.work_start[index] && over(trial, index) }
 
       def over(trial, index)
-        @m.unders[index].find { |under| (closes = under.closing&.at(trial.first_end[under.lower])) && trial.work_start[index] > closes && @m.logged.placed[under.lower].nil? }
+        @model.unders[index].find { |under| (closes = under.closing&.at(trial.first_end[under.lower])) && trial.work_start[index] > closes && @model.logged.placed[under.lower].nil? }
       end
 
       def holds(trial, index)
         under = over(trial, index)
         start = trial.start[under.lower]
-        opening = @m.hours[trial.who[under.lower]].opening_after(start)
+        opening = @model.hours[trial.who[under.lower]].opening_after(start)
         [ Planning::Calendar.ceil(start + trial.work_start[index] - under.closing.at(trial.first_end[under.lower])), opening ].compact.uniq.map { |minute| { under.lower => minute } } + [ { ~index => 0 } ]
       end
     end

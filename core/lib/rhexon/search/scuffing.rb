@@ -1,7 +1,7 @@
 module Rhexon
   module Search
     # Scuffs before coats whose window was lost, or as the house has it.
-    # Reads +@m+, +@t+ and +@holds+ of the build it is part of.
+    # Reads +@model+, +@partial+ and +@holds+ of the build it is part of.
     module Scuffing
       TRIES = 40
       NONE = [].freeze
@@ -16,9 +16,9 @@ module Rhexon
       # Films below that have to be scuffed first, and on which faces: those whose window is over, and what the house's school adds.
       # @return [Array<Lost>]
       def to_scuff(index, work)
-        unders = @m.unders[index]
-        return NONE if unders.empty? || @t.scuff[index] || fresh_from_log?(index, work)
-        return NONE if @m.house(index, "scuff") == "none" && unders.none? { |under| over?(under, work) }
+        unders = @model.unders[index]
+        return NONE if unders.empty? || @partial.scuff[index] || fresh_from_log?(index, work)
+        return NONE if @model.house(index, "scuff") == "none" && unders.none? { |under| over?(under, work) }
 
         stale = unders.map { |under| Lost.new(under, stale_faces(under, work)) }.reject { |lost| lost.faces.empty? }
         over = stale.select { |lost| over?(lost.under, work) }
@@ -27,25 +27,25 @@ module Rhexon
         over | stale.select { |lost| school?(index, lost.under, work) }
       end
 
-      def over?(under, work) = (closes = under.closing&.at(@t.first_end[under.lower])) && work > closes
+      def over?(under, work) = (closes = under.closing&.at(@partial.first_end[under.lower])) && work > closes
 
-      def scuffs_when_over?(index) = @m.house(index, "missed_window") == "scuff" && (@m.passes[index].hard.nil? || @m.passes[index].hard.kind == "one_batch")
+      def scuffs_when_over?(index) = @model.house(index, "missed_window") == "scuff" && (@model.passes[index].hard.nil? || @model.passes[index].hard.kind == "one_batch")
 
       # Faces that were not abraded dry after their last coat, or longer ago than the house rule allows.
       def stale_faces(under, work)
-        valid = @m.house(under.lower, "scuff_valid_min")
-        under.faces.zip(under.abraded).reject { |_, rubs| rubs.any? { |index| (done = @t.hands_end[index]) && done >= @t.work_end[under.lower] && done <= work && work <= done + valid } }.map(&:first)
+        valid = @model.house(under.lower, "scuff_valid_min")
+        under.faces.zip(under.abraded).reject { |_, rubs| rubs.any? { |index| (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work && work <= done + valid } }.map(&:first)
       end
 
       def fresh_from_log?(index, work)
-        done = @m.logged.scuffs[@m.passes[index].key]&.hands_end
-        done && done <= work && work <= done + @m.house(index, "scuff_valid_min")
+        done = @model.logged.scuffs[@model.passes[index].key]&.hands_end
+        done && done <= work && work <= done + @model.house(index, "scuff_valid_min")
       end
 
       def school?(index, under, work)
-        case @m.house(index, "scuff")
+        case @model.house(index, "scuff")
         when "always" then under.scuffs
-        when "after_a_night" then under.scuffs && @m.shop.zone.day(@t.work_end[under.lower]) != @m.shop.zone.day(work)
+        when "after_a_night" then under.scuffs && @model.shop.zone.day(@partial.work_end[under.lower]) != @model.shop.zone.day(work)
         else false
         end
       end
@@ -54,11 +54,11 @@ module Rhexon
       # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the coat. Where it cannot go right before,
       # any hour in which it stays fresh will do.
       def with_scuff(index, from, coat)
-        lost = to_scuff(index, coat.start + @m.setup[index])
+        lost = to_scuff(index, coat.start + @model.setup[index])
         TRIES.times do
-          found = scuffed_coat(index, from, coat, lost)
-          more = to_scuff(index, found.start + @m.setup[index])
-          return found if more.all? { |one| (one.faces - lost.flat_map(&:faces)).empty? }
+          scuff = scuffed_coat(index, from, coat, lost)
+          more = to_scuff(index, scuff.start + @model.setup[index])
+          return scuff if more.all? { |one| (one.faces - lost.flat_map(&:faces)).empty? }
 
           lost |= more
         end
@@ -66,13 +66,13 @@ module Rhexon
       end
 
       def scuffed_coat(index, from, coat, lost)
-        faces = @m.passes[index].faces & lost.flat_map(&:faces)
-        length = @m.scuff_of(index, faces)
+        faces = @model.passes[index].faces & lost.flat_map(&:faces)
+        length = @model.scuff_of(index, faces)
         minutes = ceil(length)
-        sanded = lost.filter_map { |found| found.under.sand && open_at_or_logged(found.under) }.max
-        earliest = [ @now, @t.ends[@m.piece_of[index]], sanded ].compact.max
+        sanded = lost.filter_map { |window| window.under.sand && open_at_or_logged(window.under) }.max
+        earliest = [ @now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
         gap = gap(index)
-        valid = @m.house(index, "scuff_valid_min")
+        valid = @model.house(index, "scuff_valid_min")
         ahead = @holds.key?(~index)
         at = ahead ? earliest : [ earliest, from - minutes - gap ].max
         TRIES.times do
@@ -89,36 +89,36 @@ module Rhexon
         raise Construct::Blocked.new(:search, index)
       end
 
-      def fresh_until?(index, scuff, coat, valid) = coat.start + @m.setup[index] <= scuff[1] + valid
+      def fresh_until?(index, scuff, coat, valid) = coat.start + @model.setup[index] <= scuff[1] + valid
 
       # The first free hour from which on a scuff is still fresh at the coat, if it is done before it.
       def ahead_of(index, scuff, coat, earliest, minutes, length)
-        soonest = coat.start + @m.setup[index] - @m.house(index, "scuff_valid_min") - length
-        found = scuff_from(index, [ soonest, earliest ].max, minutes, length)
-        found[1] + gap(index) <= coat.start ? found : scuff
+        soonest = coat.start + @model.setup[index] - @model.house(index, "scuff_valid_min") - length
+        ahead = scuff_from(index, [ soonest, earliest ].max, minutes, length)
+        ahead[1] + gap(index) <= coat.start ? ahead : scuff
       rescue Construct::Blocked
         scuff
       end
 
       # Dust settles in a room where the film is laid or lies wet, before its work.
-      def gap(index) = [ @m.room[index], @m.dry_room[index] ].include?(@m.scuff_room[index]) ? [ @m.settles[index] - @m.setup[index], 0 ].max : 0
+      def gap(index) = [ @model.room[index], @model.dry_room[index] ].include?(@model.scuff_room[index]) ? [ @model.settles[index] - @model.setup[index], 0 ].max : 0
 
       def open_at_or_logged(under)
-        placed = @m.logged.placed[under.lower]
-        placed ? @m.drier.reached_at(placed, "sand") : open_at(under.lower, under.sand)
+        placed = @model.logged.placed[under.lower]
+        placed ? @model.drier.reached_at(placed, "sand") : open_at(under.lower, under.sand)
       end
 
       # @param minutes [Integer] of hands, on the grid
       # @param length [Integer] of dust
       # @return [Array(Integer, Integer, Integer)] start, end, person
       def scuff_from(index, from, minutes, length)
-        here = @t.floors[@m.scuff_room[index]]
-        Placing::TURNS.times do
-          start, who = @m.scuff_crew[index].filter_map { |person| (found = @t.lanes[person].slot(from, minutes)) && [ found, person ] }.min
+        here = @partial.floors[@model.scuff_room[index]]
+        SlotFinder::TURNS.times do
+          start, who = @model.scuff_crew[index].filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
           raise Construct::Blocked.new(:hours, index) unless start
 
           later = here.lane ? here.lane.slot(start, minutes) : start
-          dry = later == start ? here.wet.clash(start, start + length + @m.settles[index]) : nil
+          dry = later == start ? here.wet.clash(start, start + length + @model.settles[index]) : nil
           later = ceil(dry) if dry
           return [ start, start + length, who ] if later == start
 
@@ -139,12 +139,12 @@ module Rhexon
 
       def put_scuff(index, scuff)
         start, finish, who = scuff
-        @t.scuff[index] = scuff
-        @t.lanes[who].take(start, finish)
-        here = @t.floors[@m.scuff_room[index]]
+        @partial.scuff[index] = scuff
+        @partial.lanes[who].take(start, finish)
+        here = @partial.floors[@model.scuff_room[index]]
         here.lane&.take(start, finish)
-        here.dusty.add(start, finish + @m.settles[index])
-        off_the_rack(index, start) if @m.racked?
+        here.dusty.add(start, finish + @model.settles[index])
+        off_the_rack(index, start) if @model.racked?
       end
     end
   end

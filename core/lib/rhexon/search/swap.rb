@@ -9,13 +9,13 @@ module Rhexon
       # @param model [Model]
       # @param construct [Construct]
       def initialize(model, construct)
-        @m = model
+        @model = model
         @construct = construct
       end
 
-      # @param best [Trial]
+      # @param best [PartialSchedule]
       # @param builds [Integer] how many may be made
-      # @return [Array(Trial, Integer)] the best, and how many were made
+      # @return [Array(PartialSchedule, Integer)] the best, and how many were made
       def run(best, builds)
         made = 0
         tried = []
@@ -38,11 +38,11 @@ module Rhexon
 
       # Passes that were put off over night for want of hands, of the pieces that are ready last, the longest wait first.
       def nights(trial)
-        trial.start.each_index.select { |index| put_off(trial, index) > NIGHT_MIN }.sort_by { |index| [ -(trial.ready[@m.piece_of[index]] || @m.horizon), -put_off(trial, index), index ] }
+        trial.start.each_index.select { |index| put_off(trial, index) > NIGHT_MIN }.sort_by { |index| [ -(trial.ready[@model.piece_of[index]] || @model.horizon), -put_off(trial, index), index ] }
       end
 
       def put_off(trial, index)
-        return 0 unless trial.start[index] && trial.asked[index] && %i[late hands room rack tool dust].include?(trial.why[index]) && !@m.logged.placed[index]
+        return 0 unless trial.start[index] && trial.asked[index] && %i[late hands room rack tool dust].include?(trial.why[index]) && !@model.logged.placed[index]
 
         trial.start[index] - trial.asked[index]
       end
@@ -50,13 +50,13 @@ module Rhexon
       # Its turn right behind the one of its piece before, or half way there.
       def orders(trial, index)
         at = turn_of(trial.order, index)
-        before = trial.order.first(at).rindex(@m.piece_of[index]) || -1
+        before = trial.order.first(at).rindex(@model.piece_of[index]) || -1
         [ before + 1, before + 1 + (at - before - 1) / 2 ].uniq.reject { |place| place >= at }.map { |place| trial.order.dup.tap { |order| order.insert(place, order.delete_at(at)) } }
       end
 
       def turn_of(order, index)
-        piece = @m.piece_of[index]
-        turn = @m.open_passes(piece).index(index)
+        piece = @model.piece_of[index]
+        turn = @model.open_passes(piece).index(index)
         order.each_index.select { |at| order[at] == piece }[turn] || order.size - 1
       end
     end

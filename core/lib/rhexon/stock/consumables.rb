@@ -18,7 +18,7 @@ module Rhexon
         (wear["per_m2"] || 0) * pass.area_m2 * pass.count + (wear["per_coat"] || 0)
       end
 
-      def fits?(wanted, found) = wanted.nil? || (wanted & found).any?
+      def fits?(wanted, given) = wanted.nil? || (wanted & given).any?
 
       # An inserted scuff is done with P320.
       def grits(pass) = pass.kind == "scuff" ? [ "P320" ] : pass.step["grits"] || []

@@ -8,7 +8,7 @@ module Rhexon
 
       # @param plan [Planning::Plan]
       # @return [Hash{String=>Need}] by product id, the soonest needed first
-      def self.of(plan)
+      def self.for(plan)
         mixed = (plan.shop.stock || []).flat_map(&:passes)
         plan.batches.each_with_object({}) do |batch, needs|
           open = batch.passes - mixed

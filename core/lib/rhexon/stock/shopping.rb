@@ -15,7 +15,7 @@ module Rhexon
       end
 
       # @return [Array<Line>] soonest needed first
-      def lines = @lines ||= Needs.of(@plan).values.map { |need| line(need) }
+      def lines = @lines ||= Needs.for(@plan).values.map { |need| line(need) }
 
       def line_of(product_id) = lines.find { |line| line.product.id == product_id }
 

@@ -15,7 +15,7 @@ module Rhexon
           end
         end
 
-        # @return [Planning::Drier::Reached, nil] the milestone that was missed by most
+        # @return [Planning::MilestoneCalculator::Reached, nil] the milestone that was missed by most
         def early(placement) = placement.waits.select { |wait| wait.reached_at && placement.work_start < wait.reached_at }.max_by(&:reached_at)
 
         def finding(context, placement, early)

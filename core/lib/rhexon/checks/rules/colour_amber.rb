@@ -18,7 +18,7 @@ module Rhexon
         end
 
         def limits = Reference.table("colour").fetch("amber_shows")
-        def yellow(product) = Colour::Optics.of(product).k.first
+        def yellow(product) = Colour::Optics.for(product).k.first
 
         def kind(lab)
           return "blue" if lab[2] < limits.fetch("cool_b")

@@ -11,15 +11,15 @@ module Rhexon
           last = course.hangs_on
           return [] unless course.target && light && !%w[D65 D50].include?(light) && last && (seen = course.look)
 
-          found = Colour::Metamerism.of(seen.reflectance, Colour::Reflectance.from_lab(course.target, Colour::Light.find("D65"), shape: course.wood.reflectance), lamp: light)
-          found.caution ? [ finding(context, last, light, found) ] : []
-        rescue Refusal
+          match = Colour::Metamerism.for(seen.reflectance, Colour::Reflectance.from_lab(course.target, Colour::Light.find("D65"), shape: course.wood.reflectance), lamp: light)
+          match.caution ? [ finding(context, last, light, match) ] : []
+        rescue InvalidInput
           []
         end
 
-        def finding(context, laid, light, found)
-          context.finding("colour.metamer", "caution", "Right by day, not by lamp", "#{found.caution} It is seen in that light: judge the board there, and choose colours that hold.", placement: laid.first,
-                          figures: { day: found.differences["D65"].round(1), place: found.differences[light].round(1) }, remedies: [ context.go("Try other colourants", "colour") ])
+        def finding(context, laid, light, match)
+          context.finding("colour.metamer", "caution", "Right by day, not by lamp", "#{match.caution} It is seen in that light: judge the board there, and choose colours that hold.", placement: laid.first,
+                          figures: { day: match.differences["D65"].round(1), place: match.differences[light].round(1) }, remedies: [ context.go("Try other colourants", "colour") ])
         end
       end
     end

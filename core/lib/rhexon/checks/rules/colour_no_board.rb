@@ -9,25 +9,25 @@ module Rhexon
         def call(context)
           colour = context.course.open_colours.first or return []
           boards = context.piece.boards or return [ unstated(context, colour) ]
-          board, found = Boards::Tried.nearest(boards, context.course.steps, products: context.shop.products, wood: context.piece.named_wood)
-          return [] if found && found.empty?
+          board, differences = Boards::BoardComparison.nearest(boards, context.course.steps, products: context.shop.products, wood: context.piece.named_wood)
+          return [] if differences && differences.empty?
 
-          [ board && found.none? { |one| Boards::Tried::OTHER.include?(one.kind) } ? otherwise(context, colour, board, found) : untried(context, colour, board, found) ]
+          [ board && differences.none? { |one| Boards::BoardComparison::OTHER.include?(one.kind) } ? otherwise(context, colour, board, differences) : untried(context, colour, board, differences) ]
         end
 
         def unstated(context, colour)
           context.finding("colour.no_board", "note", "Boards are not stated", "Whether #{colour.product.name} was tried on a board is not stated.", placement: colour.first, remedies: [])
         end
 
-        def untried(context, colour, board, found)
-          nearest = board ? " The nearest is #{board["name"]}: #{found.map(&:words).join("; ")}." : ""
+        def untried(context, colour, board, differences)
+          nearest = board ? " The nearest is #{board["name"]}: #{differences.map(&:words).join("; ")}." : ""
           context.finding("colour.no_board", "caution", "No board of this", "#{colour.product.name} on #{context.piece.named_wood || "this wood"} was not tried on a board with what goes over it.#{nearest} A computed look is no promise.", placement: colour.first,
                           remedies: [ context.go("Make a board of it", "trial") ])
         end
 
-        def otherwise(context, colour, board, found)
-          context.finding("colour.no_board", "caution", "The board was made otherwise", "#{board["name"].sub(/^./, &:upcase)}: #{found.map(&:words).join("; ")}. The look may come out another one.", placement: colour.first,
-                          figures: { differences: found.map(&:kind) }, remedies: [ *found.filter_map { |one| as_there(context, one) }, context.go("Make a board of it", "trial") ])
+        def otherwise(context, colour, board, differences)
+          context.finding("colour.no_board", "caution", "The board was made otherwise", "#{board["name"].sub(/^./, &:upcase)}: #{differences.map(&:words).join("; ")}. The look may come out another one.", placement: colour.first,
+                          figures: { differences: differences.map(&:kind) }, remedies: [ *differences.filter_map { |one| as_there(context, one) }, context.go("Make a board of it", "trial") ])
         end
 
         # The piece laid on as the board was.

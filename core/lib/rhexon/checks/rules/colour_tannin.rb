@@ -18,7 +18,7 @@ module Rhexon
 
         # By the colour of the paint itself, laid on so that it hides.
         def pale?(product)
-          optics = Colour::Optics.of(product)
+          optics = Colour::Optics.for(product)
           return false unless product.colour == "pigmented" && optics.known && optics.s.all?(&:positive?)
 
           hiding = optics.k.zip(optics.s).map { |k, s| Colour::Layer.ground(k / s) }

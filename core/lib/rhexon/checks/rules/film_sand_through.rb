@@ -16,11 +16,11 @@ module Rhexon
         def finding(context, face, walk, snapshot)
           return unless snapshot.removed_um.positive?
 
-          found = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
-          level = level(found[:chance], snapshot.placement.pass) or return
-          sentence = "#{context.title(snapshot.placement)} takes about #{um(found[:taken_um])} off the edges of #{face}, where #{um(found[:clear_um])} lies over the colour: #{odds(found[:chance])}."
+          chance = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
+          level = level(chance[:chance], snapshot.placement.pass) or return
+          sentence = "#{context.title(snapshot.placement)} takes about #{um(chance[:taken_um])} off the edges of #{face}, where #{um(chance[:clear_um])} lies over the colour: #{odds(chance[:chance])}."
           context.finding("film.sand_through", level, level == "stop" ? "Sands through to the colour" : "May sand through to the colour", sentence, placement: snapshot.placement,
-                          figures: { clear_arris_um: found[:clear_um].round(1), taken_arris_um: found[:taken_um].round(1), chance: found[:chance].round(3) }, remedies: remedies(context, snapshot, found))
+                          figures: { clear_arris_um: chance[:clear_um].round(1), taken_arris_um: chance[:taken_um].round(1), chance: chance[:chance].round(3) }, remedies: remedies(context, snapshot, chance))
         end
 
         # @return [String, nil]
@@ -38,22 +38,22 @@ module Rhexon
 
         def odds(chance) = chance > 0.98 ? "it goes through" : "it goes through on about #{(chance * 100).round.clamp(2, 98)} of 100 edges"
 
-        def remedies(context, snapshot, found)
+        def remedies(context, snapshot, chance)
           placement = snapshot.placement
           return [] if placement.status != "planned" || placement.pass.inserted
 
           gentle = context.change(placement, "Only denib by hand (#{Reference.table("film").dig("removal_um", "denib")} µm)", { "aim" => "denib", "removes_um" => nil, "machine" => nil }) if placement.pass.step["aim"] == "between"
-          [ gentle, more_clear(context, snapshot, found), leave_out(context, placement) ]
+          [ gentle, more_clear(context, snapshot, chance), leave_out(context, placement) ]
         end
 
         # So much more of the coat below that it hardly ever happens.
-        def more_clear(context, snapshot, found)
+        def more_clear(context, snapshot, chance)
           layer = snapshot.before.layers.last
           coat = context.coats.find { |other| other.pass.key == layer.pass }
           return unless coat && coat.pass.step["coats"]
 
           per_coat = [ layer.laid_um * Film::Abrasion.arris_share(context.piece.arris), 0.1 ].max
-          more = ((found[:taken_um] * SAFELY - found[:clear_um]) / per_coat).ceil
+          more = ((chance[:taken_um] * SAFELY - chance[:clear_um]) / per_coat).ceil
           return unless more.between?(1, 4)
 
           coats = coat.pass.step["coats"] + more

@@ -10,13 +10,13 @@ module Rhexon
         module_function
 
         def call(context)
-          found = context.walks.select { |face, _| context.piece.shown?(face) }.filter_map { |face, walk| on_face(context, face, walk) }
-          found.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }.then { |finding| [ finding ].compact }
+          thin_faces = context.walks.select { |face, _| context.piece.shown?(face) }.filter_map { |face, walk| on_face(context, face, walk) }
+          thin_faces.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }.then { |finding| [ finding ].compact }
         end
 
         def on_face(context, face, walk)
           last = walk.last_coat or return
-          least = Film::Least.um(context.piece.use, walk.final)
+          least = Film::MinimumThickness.um(context.piece.use, walk.final)
           coat = context.coats.find { |placement| placement.pass.key == last.key }
           return unstated(context, coat) if least.nil?
 

@@ -7,11 +7,11 @@ module Rhexon
         module_function
 
         def call(context)
-          found = context.walks.values.flat_map do |walk|
+          rings = context.walks.values.flat_map do |walk|
             last_coat = walk.snapshots.rindex { |snapshot| snapshot.placement.pass.film? } or next []
             walk.snapshots.drop(last_coat + 1).filter_map { |snapshot| finding(context, snapshot) }
           end
-          found.uniq(&:pass)
+          rings.uniq(&:pass)
         end
 
         def finding(context, snapshot)

@@ -13,7 +13,7 @@ module Rhexon
         def on_line(context, line)
           date = context.shop.zone.date(line.needed_at)
           cans = context.shop.stock.select { |batch| batch.product == line.product.id && batch.free? && batch.good_on?(date) && batch.g.positive? && batch.lot }
-          lots = cans.reject(&:boxed).group_by(&:lot).transform_values { |found| found.sum(&:g) }
+          lots = cans.reject(&:boxed).group_by(&:lot).transform_values { |of_lot| of_lot.sum(&:g) }
           boxed = cans.select(&:boxed).sum(&:g)
           return if lots.size < 2 && (boxed.zero? || lots.empty?)
           return if [ boxed, *lots.values ].max >= line.need_g

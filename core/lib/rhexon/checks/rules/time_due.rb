@@ -33,7 +33,7 @@ module Rhexon
           return unless earlier && earlier < ready
 
           Remedy.new(label: "#{remedy.label}: ready #{context.clock(earlier)}", operation: remedy.operation)
-        rescue Refusal
+        rescue InvalidInput
           nil
         end
       end

@@ -2,7 +2,7 @@ module Rhexon
   module Drying
     # The air of a room over time: what is known hour by hour (a forecast, a logger file), and where nothing is known its daily pattern,
     # or steady air. A known value holds until its own end; one without an end until the next, or for an hour where a pattern goes on.
-    class Line
+    class ClimateTimeline
       HOUR = 60
       DAY = 1440
       # Lines read lately: rooms keep their air while schedules change.
@@ -12,8 +12,8 @@ module Rhexon
       class << self
         # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily" [{"at", "t_c", "rh", "air"}]
         # @param zone [Planning::Zone] of the daily pattern
-        # @return [Line]
-        # @raise [Refusal]
+        # @return [ClimateTimeline]
+        # @raise [InvalidInput]
         def read(record, zone)
           key = [ record["climate"], record["daily"], zone.name ]
           @kept[key] ||= begin
@@ -23,7 +23,7 @@ module Rhexon
         end
 
         # @param climate [Climate]
-        # @return [Line]
+        # @return [ClimateTimeline]
         def steady(climate) = new([ [ nil, climate ] ], [], nil)
 
         private
@@ -74,8 +74,8 @@ module Rhexon
       # @return [Climate] at a minute; without a pattern the nearest value that is known
       def at(minute)
         index = (@known.bsearch_index { |from, _| from && from > minute } || @known.size) - 1
-        found = index >= 0 ? @known[index].last : nil
-        found || (@daily.any? ? of_day(minute) : nearest(index))
+        reading = index >= 0 ? @known[index].last : nil
+        reading || (@daily.any? ? of_day(minute) : nearest(index))
       end
 
       # @return [Integer, nil] the next minute at which the air may change; nil: never again
@@ -96,10 +96,10 @@ module Rhexon
       # The air of a stretch of time.
       # @return [Array<Climate>] in order
       def between(from, to)
-        found = [ at(from) ]
+        points = [ at(from) ]
         minute = from
-        found << at(minute) while (minute = change_after(minute)) && minute < to
-        found
+        points << at(minute) while (minute = change_after(minute)) && minute < to
+        points
       end
 
       private
@@ -110,8 +110,8 @@ module Rhexon
 
       def day_change(minute)
         (minute / DAY..).each do |day|
-          found = knots(day).find { |from, _| from > minute }
-          return found.first if found
+          change = knots(day).find { |from, _| from > minute }
+          return change.first if change
         end
       end
 

@@ -1,7 +1,7 @@
 module Rhexon
   module Search
     # Work as late as is safe: every pass is held to its latest start for the due date, and where that makes a piece late, by so much less.
-    class Later
+    class DueDateDelay
       ROUNDS = 10
       # A piece that is late again gives way by twice as much.
       LEAST_MIN = 30
@@ -9,15 +9,15 @@ module Rhexon
       # @param model [Model]
       # @param construct [Construct]
       def initialize(model, construct)
-        @m = model
+        @model = model
         @construct = construct
       end
 
-      # @param best [Trial] built as soon as can be
-      # @return [Array(Trial, Integer)] the best, and how many were made
+      # @param best [PartialSchedule] built as soon as can be
+      # @return [Array(PartialSchedule, Integer)] the best, and how many were made
       def run(best)
-        targets = @m.pieces.each_index.map { |piece| best.ready[piece] && [ @m.pieces[piece].due&.clamp(nil, @m.horizon), best.ready[piece] ].compact.max }
-        latest = Latest.starts(@m, targets)
+        targets = @model.pieces.each_index.map { |piece| best.ready[piece] && [ @model.pieces[piece].due&.clamp(nil, @model.horizon), best.ready[piece] ].compact.max }
+        latest = BackwardPass.starts(@model, targets)
         earlier = Array.new(targets.size, 0)
         ROUNDS.times do |round|
           trial = @construct.dispatch(holds(best, latest, earlier))
@@ -33,7 +33,7 @@ module Rhexon
       private
 
       def holds(best, latest, earlier)
-        latest.each_with_index.filter_map { |minute, index| minute && best.start[index] && @m.kind[index] != :wait && minute - earlier[@m.piece_of[index]] > best.start[index] ? [ index, Planning::Calendar.floor(minute - earlier[@m.piece_of[index]]) ] : nil }.to_h
+        latest.each_with_index.filter_map { |minute, index| minute && best.start[index] && @model.kind[index] != :wait && minute - earlier[@model.piece_of[index]] > best.start[index] ? [ index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]]) ] : nil }.to_h
       end
 
       def over(trial, targets) = targets.each_with_index.map { |target, piece| target && (trial.ready[piece].nil? || trial.ready[piece] > target) ? (trial.ready[piece] || target + 1440) - target : 0 }

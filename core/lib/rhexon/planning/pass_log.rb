@@ -4,7 +4,7 @@ module Rhexon
     # @!attribute started_at, done_at [Integer, nil] minutes, never rounded to the grid
     # @!attribute person [String, nil] who began it
     # @!attribute looks [Array<Array(String, String, Integer, Boolean)>] dry tests in time order: milestone, "dry" or "not_yet", minute, whether "just now"
-    Facts = Struct.new(:started_at, :done_at, :person, :looks, keyword_init: true) do
+    PassLog = Struct.new(:started_at, :done_at, :person, :looks, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)

@@ -1,7 +1,7 @@
 module Rhexon
   module Boards
     # How what was tried on a board differs from what is planned, so far as it bears on the look.
-    module Tried
+    module BoardComparison
       # @!attribute kind  [String] timber, preparation, colour, film or method
       # @!attribute words [String] "sprayed there, brushed here"
       # @!attribute step  [String, nil] id of the planned step
@@ -26,7 +26,7 @@ module Rhexon
       # @return [Array(Hash, Array<Difference>), nil] the board nearest to what is planned
       def nearest(boards, steps, products:, wood: nil)
         boards.map { |board| [ board, differences(board["layers"], steps, products: products, timber: [ board["wood"], wood ]) ] }
-              .min_by.with_index { |(_, found), index| [ found.count { |one| OTHER.include?(one.kind) }, found.size, index ] }
+              .min_by.with_index { |(_, differences), index| [ differences.count { |one| OTHER.include?(one.kind) }, differences.size, index ] }
       end
 
       def wood(there, here)

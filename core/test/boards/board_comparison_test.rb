@@ -2,7 +2,7 @@ require "test_helper"
 require "date"
 
 class TriedTest < CoreTest
-  Tried = Rhexon::Boards::Tried
+  Tried = Rhexon::Boards::BoardComparison
   Relook = Rhexon::Boards::Relook
 
   def products = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
@@ -33,12 +33,12 @@ class TriedTest < CoreTest
   # Made on 1 November: 7 days are over on the 8th, 30 on 1 December.
   def test_a_board_is_looked_at_again_after_7_and_30_days
     made = Date.new(2026, 11, 1)
-    states = ->(read, today) { Relook.of(made, read, today).map(&:state) }
+    states = ->(read, today) { Relook.for(made, read, today).map(&:state) }
     assert_equal %w[coming coming], states.([], Date.new(2026, 11, 7))
     assert_equal %w[due coming], states.([ Date.new(2026, 11, 5) ], Date.new(2026, 11, 8)), "a reading of day 4 is none of day 7"
     assert_equal %w[done coming], states.([ Date.new(2026, 11, 9) ], Date.new(2026, 11, 23))
     assert_equal %w[done done], states.([ Date.new(2026, 12, 1) ], Date.new(2026, 12, 2))
-    assert_equal Date.new(2026, 12, 1), Relook.of(made, [], made).last.on
+    assert_equal Date.new(2026, 12, 1), Relook.for(made, [], made).last.on
   end
 
   # --- approvals, and spots before full cure

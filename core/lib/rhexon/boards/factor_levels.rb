@@ -2,7 +2,7 @@ module Rhexon
   module Boards
     # What is varied between cells, applied to the layers of a base.
     # A factor: {"name":"dye strength","step":"s4","field":"strength_percent","levels":[50,100]}.
-    module Vary
+    module FactorLevels
       # Fields that a level may set, and the kinds of step that have them. "included": false leaves the step out.
       FIELDS = { "strength_percent" => %w[stain], "product" => %w[stain coat], "method" => %w[stain coat], "coats" => %w[coat], "wet_um" => %w[coat], "thinned_percent" => %w[stain coat], "last_grit" => %w[sand], "included" => %w[sand raise_grain stain coat level] }.freeze
 
@@ -12,7 +12,7 @@ module Rhexon
       # @param factors [Array<Hash>]
       # @param run [Array<Integer>] level of each factor
       # @return [Array<Hash>] layers of the cell
-      # @raise [Refusal]
+      # @raise [InvalidInput]
       def apply(layers, factors, run)
         factors.zip(run).reduce(layers) { |made, (factor, level)| set(made, factor, factor["levels"].fetch(level)) }
       end
@@ -31,11 +31,11 @@ module Rhexon
         end
       end
 
-      # @raise [Refusal] when a factor does not fit the layers
+      # @raise [InvalidInput] when a factor does not fit the layers
       def check!(layers, factors)
         factors.each do |factor|
-          step = layers.find { |layer| layer["id"] == factor["step"] } or raise Refusal.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}", where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
-          kinds = FIELDS[factor["field"]] or raise Refusal.new("#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", "))
+          step = layers.find { |layer| layer["id"] == factor["step"] } or raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}", where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
+          kinds = FIELDS[factor["field"]] or raise InvalidInput.new("#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", "))
           Rhexon.refuse_unless(kinds.include?(step["kind"]), "#{factor["field"].tr("_", " ")} is nothing of a #{step["kind"]} step", where: "factors", accepted: FIELDS.select { |_, fits| fits.include?(step["kind"]) }.keys.join(", "))
           factor["levels"].each { |value| Schedule::Document.check!(Schedule::Document.empty.merge("steps" => set(layers, factor, value))) }
         end

@@ -1,7 +1,7 @@
 module Rhexon
   module Planning
     # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench and with what the shop's own log has taught.
-    class Drier
+    class MilestoneCalculator
       FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch], "rub_out" => %w[rub_out full_cure handle],
                     "dust_safe" => %w[dust_safe touch], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
       LOOK_AGAIN_SHARE = 0.15
@@ -149,7 +149,7 @@ module Rhexon
       # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.
       def seen(placed, name, reached_at)
         (placed.looks || []).each do |looked, said, minute|
-          next unless looked == name || Drier.implies?(looked, name)
+          next unless looked == name || MilestoneCalculator.implies?(looked, name)
 
           reached_at = minute if said == "dry" && (reached_at.nil? || reached_at > minute)
         end

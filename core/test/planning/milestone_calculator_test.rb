@@ -63,7 +63,7 @@ class DrierTest < CoreTest
   # 30 min at the sheet's air; at 16 °C and 65 %: es(20) · 50 / (es(16) · 35) = 2.3383 · 50 / (1.8185 · 35) = 1.837
   def test_raised_grain_dries_like_water
     drier, = laid(document(coat("s1")))
-    assert_kind_of Rhexon::Planning::Drier, drier
+    assert_kind_of Rhexon::Planning::MilestoneCalculator, drier
     wet = plan(piece(document(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]))), t_c: 16, rh: 65)
     assert_equal (30 * 1.837).ceil, wet.placements.last.waits.first.then { |wait| wait.reached_at - wait.from }
   end

@@ -1,7 +1,7 @@
 module Rhexon
   module Planning
     # What the log has fixed: passes that are done or in hand, with their real times.
-    class Logged
+    class ActualWork
       DAY = 1440
 
       # @!attribute placed [Array<Placement, nil>] by index of the pass
@@ -12,7 +12,7 @@ module Rhexon
 
       # @param shop [Shop]
       # @param queues [Hash{String=>Array<Pass>}]
-      # @param drier [Drier]
+      # @param drier [MilestoneCalculator]
       def initialize(shop, queues, drier)
         @shop = shop
         @drier = drier
@@ -35,7 +35,7 @@ module Rhexon
       def next_scuff(coat) = scuffed.count { |placement| Scuff.served(placement.pass) == coat } + 1
 
       # Takes from a build what is not free any more: hands and tool of work in hand, air that is dusty, rooms and racks with wet films.
-      # @param trial [Search::Trial]
+      # @param trial [Search::PartialSchedule]
       # @param model [Search::Model]
       def occupy(trial, model)
         in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }

@@ -7,6 +7,6 @@ module Rhexon
     # @!attribute scuff     [Array, nil] start, end, person and faces of the scuff before it
     # @!attribute why       [Symbol] what fixed the start
     # @!attribute tool      [Integer, nil]
-    Spot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)
+    CandidateSlot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)
   end
 end

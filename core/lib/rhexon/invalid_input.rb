@@ -3,7 +3,7 @@ module Rhexon
   #
   # @!attribute where    [String] where it stands, as a path ("steps/s4/wet_um") or a field name
   # @!attribute accepted [String, nil] what would be accepted instead
-  class Refusal < StandardError
+  class InvalidInput < Error
     attr_reader :where, :accepted
 
     def initialize(what, where: "", accepted: nil)

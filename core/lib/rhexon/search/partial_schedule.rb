@@ -1,7 +1,7 @@
 module Rhexon
   module Search
     # One build of a plan while it grows: minutes by pass, and what is still free. Flat arrays, since thousands are made.
-    class Trial
+    class PartialSchedule
       # @!attribute work_start, first_end, work_end, hands_end [Array<Integer, nil>] by pass
       # @!attribute who       [Array<Integer, nil>] person by pass
       # @!attribute early     [Array<Integer>] coats of its stack in the 24 h before
@@ -30,7 +30,7 @@ module Rhexon
         @ends = logged.ends.dup
         @lanes = model.hours.map { |hours| Lane.new(hours, model.look_back) }
         @tool_lanes = model.shop.tools.map { Lane.new(model.always, model.look_back) }
-        @floors = model.rooms.map { |room| Floor.new(room, model.always, model.look_back) }
+        @floors = model.rooms.map { |room| RoomOccupancy.new(room, model.always, model.look_back) }
         @lying = Array.new(model.pieces.size) { [] }
         logged.occupy(self, model)
       end

@@ -1,7 +1,7 @@
 module Rhexon
   module Colour
     # What a shop's own boards teach of its woods and products, so that the next predictions are nearer.
-    module Taught
+    module Calibration
       # @!attribute surface   [Fit::Result, nil] how its woods reflect under a film
       # @!attribute strengths [Hash{String=>Fit::Result}] by product: how strong it is against its figures
       Lessons = Struct.new(:surface, :strengths, keyword_init: true) do
@@ -29,7 +29,7 @@ module Rhexon
       # @param boards [Array<Hash>] "wood" as it is named, "cells" [{"layers", "lab"}]: sound cells whose colour was read, D65
       # @param products [Hash{String=>Materials::Product}] by their sheets
       # @return [Lessons]
-      def of(boards, products)
+      def for(boards, products)
         cells = boards.flat_map { |board| known(board, products) }
         surface = surface(cells, products)
         shares = Surface.usual(Lessons.new(surface: surface, strengths: {}).surface_shares)
@@ -41,14 +41,14 @@ module Rhexon
       def known(board, products)
         species = Wood.named(board["wood"]) or return []
         bare, laid = board["cells"].partition { |cell| cell["layers"].none? { |step| %w[stain coat].include?(step["kind"]) } }
-        wood = bare.any? ? Wood.read(species: species, lab: mean(bare)) : Wood.of(species)
+        wood = bare.any? ? Wood.read(species: species, lab: mean(bare)) : Wood.for_species(species)
         laid.group_by { |cell| cell["layers"] }.filter_map do |layers, alike|
           stains = layers.select { |step| step["kind"] == "stain" }
-          next if stains.size > 1 || layers.any? { |step| step["product"] && !(products[step["product"]] && Optics.of(products[step["product"]]).known) }
+          next if stains.size > 1 || layers.any? { |step| step["product"] && !(products[step["product"]] && Optics.for(products[step["product"]]).known) }
 
           { wood: wood, bare: bare.any?, layers: layers, lab: mean(alike), stain: stains.first }
         end
-      rescue Refusal
+      rescue InvalidInput
         []
       end
       private_class_method :known

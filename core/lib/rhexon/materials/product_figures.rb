@@ -4,7 +4,7 @@ module Rhexon
   module Materials
     # A product record as lines of text, one a figure, and back: what the product page shows, its form edits and CSV carries.
     # The list of figures is core/data/figures.yml.
-    class Lines
+    class ProductFigures
       # @!attribute value  [String] as written; empty when there is none
       # @!attribute state  [String] given, default (of the class, an estimate) or missing
       # @!attribute source [String, nil]
@@ -26,7 +26,7 @@ module Rhexon
         # @param written [Hash{String=>String}] by path; paths left out stay as they were
         # @param before [Hash] figures so far
         # @return [Hash] figures
-        # @raise [Refusal] names the line, and what is accepted
+        # @raise [InvalidInput] names the line, and what is accepted
         def read(written, before = {})
           figures.each_with_object(JSON.parse(JSON.generate(before))) do |figure, record|
             next unless written.key?(figure["path"])
@@ -73,10 +73,10 @@ module Rhexon
         end
 
         def number(figure, text)
-          found = comma!(figure, text) && Float(text.tr(",", ".").delete(" "), exception: false)
-          fits = found && found.finite? && (figure["least"].nil? || found >= figure["least"]) && (figure["above"].nil? || found > figure["above"]) && (figure["most"].nil? || found <= figure["most"])
+          value = comma!(figure, text) && Float(text.tr(",", ".").delete(" "), exception: false)
+          fits = value && value.finite? && (figure["least"].nil? || value >= figure["least"]) && (figure["above"].nil? || value > figure["above"]) && (figure["most"].nil? || value <= figure["most"])
           refuse(figure, text, limits(figure)) unless fits
-          found == found.round ? found.to_i : found
+          value == value.round ? value.to_i : value
         end
 
         # Where a comma can be both it is asked.
@@ -90,8 +90,8 @@ module Rhexon
         end
 
         def range(figure, text)
-          found = RANGE.match(text) or refuse(figure, text, "two numbers, such as 0 to 10")
-          found.captures.map { |part| number(figure, part) }
+          match = RANGE.match(text) or refuse(figure, text, "two numbers, such as 0 to 10")
+          match.captures.map { |part| number(figure, part) }
         end
 
         def pair(figure, text)
@@ -117,21 +117,21 @@ module Rhexon
         end
 
         def time_of(figure, text)
-          found = /\A(.+?)\s+([\d.,]+)\z/.match(text)
-          name = found && found[1].downcase.tr(" -", "__")
+          match = /\A(.+?)\s+([\d.,]+)\z/.match(text)
+          name = match && match[1].downcase.tr(" -", "__")
           refuse(figure, text, "a milestone and minutes: #{Product::MILESTONES.first(9).join(", ").tr("_", " ")}") unless Product::MILESTONES.include?(name)
-          [ name, number({ **figure, "least" => 0 }, found[2]) ]
+          [ name, number({ **figure, "least" => 0 }, match[2]) ]
         end
 
         def pack(figure, text)
-          found = PACK.match(text) or refuse(figure, text, "packs with their price, such as 1000 ml 34.50; 5 kg 149")
-          amount = Mixing::Typed.read(found[1], where: figure["path"])
-          { amount.kind == :mass ? "g" : "ml" => amount.value, "price" => found[2] && number(figure, found[2]) }.compact
+          match = PACK.match(text) or refuse(figure, text, "packs with their price, such as 1000 ml 34.50; 5 kg 149")
+          amount = Mixing::Typed.read(match[1], where: figure["path"])
+          { amount.kind == :mass ? "g" : "ml" => amount.value, "price" => match[2] && number(figure, match[2]) }.compact
         end
 
         def component(figure, text)
-          found = MIX.match(text) or refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
-          code, parts, basis, of, range = found.captures
+          match = MIX.match(text) or refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
+          code, parts, basis, of, range = match.captures
           { "product" => code, "parts" => number(figure, parts), "basis" => basis || "volume", "of" => of || "base", "role" => "hardener", "range" => range && range({ **figure, "least" => 0 }, range) }.compact
         end
 
@@ -147,7 +147,7 @@ module Rhexon
           refuse(figure, text, "yes or no")
         end
 
-        def refuse(figure, text, accepted) = raise(Refusal.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"], accepted: accepted))
+        def refuse(figure, text, accepted) = raise(InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"], accepted: accepted))
 
         def set(record, path, value)
           *parents, last = path

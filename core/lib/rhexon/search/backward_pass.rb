@@ -1,7 +1,7 @@
 module Rhexon
   module Search
     # Latest starts for a target: each piece alone, backward through the hours, so that it is ready by then.
-    module Latest
+    module BackwardPass
       module_function
 
       # @param model [Model]
@@ -30,7 +30,7 @@ module Rhexon
       end
 
       # The last coats must be dry by the target.
-      def ready_by(model, index, target) = model.ready[index]&.begun(target)&.+(model.passes[index].cleanup_min)
+      def ready_by(model, index, target) = model.ready[index]&.latest_start_for(target)&.+(model.passes[index].cleanup_min)
 
       # What it waits for must be done so much before.
       def pull(model, index, start, done_by)
@@ -38,7 +38,7 @@ module Rhexon
         model.waits[index].each do |wait|
           next if wait.fixed
 
-          by = wait.opening.begun(work) or next
+          by = wait.opening.latest_start_for(work) or next
           done_by[wait.lower] = by if done_by[wait.lower].nil? || by < done_by[wait.lower]
         end
       end

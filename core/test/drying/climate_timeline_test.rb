@@ -2,7 +2,7 @@ require "test_helper"
 
 # The air of a room that changes, and what dries in it.
 class LineTest < CoreTest
-  Line = Rhexon::Drying::Line
+  Line = Rhexon::Drying::ClimateTimeline
   Rate = Rhexon::Drying::Rate
   BERLIN = Rhexon::Planning::Zone.new("Europe/Berlin")
   SETBACK = [ { "at" => "06:00", "t_c" => 20, "rh" => 50 }, { "at" => "18:00", "t_c" => 10, "rh" => 50 } ].freeze
@@ -124,9 +124,9 @@ class LineTest < CoreTest
   end
 
   def test_the_drawn_air_begins_at_the_first_minute_and_follows_each_change
-    drawn = Rhexon::Picture::AirLine.of(line(daily: SETBACK), at("2026-11-23T12:00+01:00"), at("2026-11-24T12:00+01:00"))
+    drawn = Rhexon::Picture::AirLine.for(line(daily: SETBACK), at("2026-11-23T12:00+01:00"), at("2026-11-24T12:00+01:00"))
     assert_equal [ [ "2026-11-23T12:00+01:00", 20.0 ], [ "2026-11-23T18:00+01:00", 10.0 ], [ "2026-11-24T06:00+01:00", 20.0 ] ], drawn.map { |air| [ BERLIN.iso(air.from), air.t_c ] }
-    assert_equal 1, Rhexon::Picture::AirLine.of(Line.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50)), 0, 9000).size
+    assert_equal 1, Rhexon::Picture::AirLine.for(Line.steady(Rhexon::Drying::Climate.new(t_c: 20, rh: 50)), 0, 9000).size
   end
 
   private

@@ -1,7 +1,7 @@
 module Rhexon
   module Boards
     # Several touches of an instrument on one surface, brought to one reading.
-    module Touches
+    module ReplicateReadings
       module_function
 
       # @return [Integer] touches a reading is made of
@@ -13,7 +13,7 @@ module Rhexon
       # @param measure [String] "lab" or "gloss"
       # @param values [Array<Float>, Array<Array<Float>>]
       # @return [Float, Array<Float>] their mean
-      # @raise [Refusal] when they are too far apart to be of one surface
+      # @raise [InvalidInput] when they are too far apart to be of one surface
       def mean(measure, values)
         apart = values.combination(2).map { |one, other| measure == "lab" ? Colour::DeltaE.ciede2000(one, other) : (one - other).abs }.max || 0
         Rhexon.refuse_unless(apart <= Reference.table("judging").fetch("apart").fetch(measure), "The touches do not agree: #{values.map { |value| Array(value).join(" ") }.join(" / ")}", where: measure, accepted: "touches near each other")

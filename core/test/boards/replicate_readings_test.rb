@@ -1,7 +1,7 @@
 require "test_helper"
 
 class TouchesTest < CoreTest
-  Touches = Rhexon::Boards::Touches
+  Touches = Rhexon::Boards::ReplicateReadings
 
   def test_touches_are_brought_to_their_mean
     assert_equal [ 35.0, 20.0, 23.5 ], Touches.mean("lab", [ [ 34.8, 20, 23.4 ], [ 35.2, 20, 23.6 ], [ 35, 20, 23.5 ] ])

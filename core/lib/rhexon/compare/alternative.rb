@@ -1,7 +1,7 @@
 module Rhexon
   module Compare
     # What one schedule comes to for a piece, in the plan of the whole shop.
-    class Side
+    class Alternative
       attr_reader :plan, :label, :document
 
       # @param plan [Planning::Plan] made with this schedule for the piece
@@ -37,14 +37,14 @@ module Rhexon
 
       # @return [Float, nil] at the cheapest pack; nil when a price is missing
       def cost
-        found = laid.map { |placement| cost_of(placement.pass) }
-        found.sum unless found.any?(&:nil?)
+        costs = laid.map { |placement| cost_of(placement.pass) }
+        costs.sum unless costs.any?(&:nil?)
       end
 
       # @return [Float, nil] grams that evaporate, thinner included; nil when a sheet does not say
       def voc_g
-        found = laid.map { |placement| (parts = Mixing::ProductMix.voc_parts(pours(placement.pass), plan.shop.products)) && parts.sum { |part| part[:ml] * part[:ready_g_per_l] / 1000.0 } }
-        found.sum unless found.any?(&:nil?)
+        solvents = laid.map { |placement| (parts = Mixing::ProductMix.voc_parts(pours(placement.pass), plan.shop.products)) && parts.sum { |part| part[:ml] * part[:ready_g_per_l] / 1000.0 } }
+        solvents.sum unless solvents.any?(&:nil?)
       end
 
       # @return [Array<Checks::Finding>] stops and cautions
@@ -54,7 +54,7 @@ module Rhexon
 
       # Dry film over time on the face with the most.
       # @return [Array<Array(Integer, Float)>] minute and µm
-      def growth = Picture::Growth.of(plan, @id, wet: false)
+      def growth = Picture::Growth.for(plan, @id, wet: false)
 
       # @return [Chance::Outlook]
       def outlook = @outlook ||= Chance::Outlook.new(plan)

@@ -1,7 +1,7 @@
 module Rhexon
   module Film
     # Least dry film that protects, by what the piece must stand up to and by how most of the film was laid.
-    module Least
+    module MinimumThickness
       module_function
 
       # @param product [Materials::Product]

@@ -1,0 +1,20 @@
+module Rhexon
+  module Checks
+    # What is done on one face, in the order of the document, with what the plan made of it.
+    # @!attribute step       [Hash]
+    # @!attribute product    [Materials::Product, nil]
+    # @!attribute placements [Array<Planning::Placement>] less scuffs; empty when the step could not be placed
+    Laid = Struct.new(:step, :product, :placements, keyword_init: true) do
+      def first = placements.first
+      def begun? = placements.any? { |placement| placement.status != "planned" }
+      def stain? = step["kind"] == "stain"
+      def coat? = step["kind"] == "coat"
+
+      # A film that shows what lies under it.
+      def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
+
+      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can, a filler fills pores.
+      def colours? = (stain? && !product.filler?) || (coat? && product.colour == "tinted")
+    end
+  end
+end
