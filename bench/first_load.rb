@@ -6,9 +6,14 @@ require "json"
 require "selenium-webdriver"
 require "tmpdir"
 
-PAGES = { "bench" => "/bench", "schedule" => "/pieces/1/schedule", "shop plan" => "/pieces/plan", "mixing desk" => "/mix" }.freeze
+PAGES = {
+  "bench" => "/bench", "schedule" => "/pieces/1/schedule", "shop plan" => "/pieces/plan", "mixing desk" => "/mix"
+}.freeze
 MOST_KB = 250
-FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --window-size=1280,800].freeze
+FLAGS = %w[
+  --headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+  --disable-component-update --disable-sync --window-size=1280,800
+].freeze
 
 # @return [Array(Hash, Integer)] bytes on the wire by kind of resource, and milliseconds until the page was loaded
 def visit(url)
@@ -16,12 +21,22 @@ def visit(url)
     options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
     [ *FLAGS, "--user-data-dir=#{profile}" ].each { |flag| options.add_argument(flag) }
     options.add_option("goog:loggingPrefs", { performance: "ALL" })
-    driver = Selenium::WebDriver.for(:chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    driver = Selenium::WebDriver.for(
+      :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+    )
     driver.navigate.to(url)
     sleep 3
     events = driver.logs.get(:performance).map { |entry| JSON.parse(entry.message)["message"] }
-    kinds = events.select { |event| event["method"] == "Network.responseReceived" && event.dig("params", "response", "url").start_with?("http") }.to_h { |event| [ event.dig("params", "requestId"), event.dig("params", "type") ] }
-    bytes = events.select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }.group_by { |event| kinds.fetch(event.dig("params", "requestId")) }.transform_values { |group| group.sum { |event| event.dig("params", "encodedDataLength") } }
+    kinds = events
+      .select { |event|
+              event["method"] == "Network.responseReceived" &&
+                event.dig("params", "response", "url").start_with?("http")
+}
+      .to_h { |event| [ event.dig("params", "requestId"), event.dig("params", "type") ] }
+    bytes = events
+      .select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }
+      .group_by { |event| kinds.fetch(event.dig("params", "requestId")) }
+      .transform_values { |group| group.sum { |event| event.dig("params", "encodedDataLength") } }
     [ bytes, driver.execute_script("return Math.round(performance.getEntriesByType('navigation')[0].loadEventEnd)") ]
   ensure
     driver&.quit
@@ -32,5 +47,8 @@ base = ARGV.first || "http://127.0.0.1:3000"
 PAGES.each do |name, path|
   bytes, loaded = visit("#{base}#{path}")
   total = bytes.values.sum / 1000.0
-  puts "#{name}: #{total.round} kB (#{bytes.sort_by { |_, size| -size }.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }.join(", ")}), loaded after #{loaded} ms#{", over the aim of #{MOST_KB} kB" if total > MOST_KB}"
+  puts "#{name}: #{total.round} kB " \
+       "(#{bytes.sort_by { |_, size|
+ -size
+}.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }.join(", ")}), loaded after #{loaded} ms#{", over the aim of #{MOST_KB} kB" if total > MOST_KB}"
 end

@@ -1,4 +1,5 @@
-# Plan quality on small shops: our latest ready / proven optimum of a plain constraint model (MiniZinc with Gecode), and ours / lower bound on larger ones.
+# Plan quality on small shops: our latest ready / proven optimum of a plain constraint model (MiniZinc with Gecode),
+# and ours / lower bound on larger ones.
 #
 #   ruby bench/quality.rb [first seed] [how many]      default: 101 20, of each of two sizes
 #
@@ -17,9 +18,13 @@ LIMIT_S = 20
 HORIZON_DAYS = 18
 GRID = 5
 
-system("apt-get", "install", "-y", "minizinc", "flatzinc", out: File::NULL) || abort("Install the packages minizinc and flatzinc") unless system("which minizinc", out: File::NULL)
+unless system("which minizinc", out: File::NULL)
+  system("apt-get", "install", "-y", "minizinc", "flatzinc", out: File::NULL) ||
+    abort("Install the packages minizinc and flatzinc")
+end
 
-# A shop as the data of the constraint model. Only its figures (minutes, waits, windows) come from the planner; the search does not.
+# A shop as the data of the constraint model. Only its figures (minutes, waits, windows) come from the planner; the
+# search does not.
 class PlainModel
   def initialize(planner, shop)
     @m = planner.model
@@ -29,8 +34,13 @@ class PlainModel
   end
 
   def to_dzn
-    { passes: @m.size, people: @shop.people.size, horizon: @horizon, hands: @m.hands, fits: @m.hands.map { |minutes| fits(minutes, GRID) },
-      before: @m.passes.each_index.map { |index| index > @m.first[@m.piece_of[index]] ? index : 0 }, **waits, **windows, **endings }.map { |name, value| "#{name} = #{written(value)};" }.join("\n")
+    { passes: @m.size, people: @shop.people.size, horizon: @horizon, hands: @m.hands,
+      fits: @m.hands.map { |minutes| fits(minutes, GRID) },
+      before: @m.passes.each_index.map { |index|
+        index > @m.first[@m.piece_of[index]] ? index : 0
+      }, **waits, **windows, **endings }
+      .map { |name, value| "#{name} = #{written(value)};" }
+      .join("\n")
   end
 
   private
@@ -51,12 +61,21 @@ class PlainModel
   def laid(index) = @m.setup[index] + @m.work[index]
 
   def waits
-    rows = @m.passes.each_index.flat_map { |index| @m.waits[index].map { |wait| [ wait.lower + 1, index + 1, laid(wait.lower) + wait.opening.at(0) - @m.setup[index] ] } }
-    { waits: rows.size, lower: rows.map { |row| row[0] }, upper: rows.map { |row| row[1] }, apart: rows.map { |row| row[2] } }
+    rows = @m.passes.each_index.flat_map do |index|
+      @m.waits[index].map do |wait|
+        [ wait.lower + 1, index + 1, laid(wait.lower) + wait.opening.at(0) - @m.setup[index] ]
+      end
+    end
+    {
+      waits: rows.size, lower: rows.map { |row| row[0] }, upper: rows.map { |row| row[1] },
+      apart: rows.map { |row| row[2] }
+    }
   end
 
   def windows
-    rows = @m.passes.each_index.flat_map { |index| @m.unders[index].filter_map { |under| under.closing && window(index, under) } }
+    rows = @m.passes.each_index.flat_map do |index|
+      @m.unders[index].filter_map { |under| under.closing && window(index, under) }
+    end
     names = %i[below coat closes sanded scuff scuff_fits rubbed fresh valid]
     { windows: rows.size, **names.each_with_index.to_h { |name, column| [ name, rows.map { |row| row[column] } ] } }
   end
@@ -65,12 +84,15 @@ class PlainModel
     lower = under.lower
     scuff = @m.scuff_min[index]
     rubbed = under.abraded.first&.last
-    [ lower + 1, index + 1, @m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index], laid(lower) + under.sand.at(0), scuff, fits(scuff, 1),
+    [ lower + 1, index + 1, @m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index],
+      laid(lower) + under.sand.at(0), scuff, fits(scuff, 1),
       rubbed ? rubbed + 1 : 0, rubbed ? @m.hands[rubbed] + 1440 - @m.setup[index] : 0, scuff + 1440 - @m.setup[index] ]
   end
 
   def endings
-    rows = @m.passes.each_index.map { |index| [ index + 1, [ @m.hands[index], @m.ready[index] ? laid(index) + @m.ready[index].at(0) : 0 ].max ] }
+    rows = @m.passes.each_index.map do |index|
+      [ index + 1, [ @m.hands[index], @m.ready[index] ? laid(index) + @m.ready[index].at(0) : 0 ].max ]
+    end
     { last: rows.size, ending: rows.map(&:first), tail: rows.map(&:last) }
   end
 end
@@ -99,15 +121,26 @@ def ours(json)
   [ planner, shop, trial.ready.compact.max - shop.now, builds, Process.clock_gettime(Process::CLOCK_MONOTONIC) - began ]
 end
 
-def row(name, ratios, seconds, builds) = puts(format("%-34s %5d %8.3f %8.3f %8.3f %9.2f %7d", name, ratios.size, ratios.min, ratios.sort[ratios.size / 2], ratios.max, seconds.sum / seconds.size, builds.sum / builds.size))
+def row(name, ratios, seconds, builds)
+  puts(
+    format("%-34s %5d %8.3f %8.3f %8.3f %9.2f %7d", name, ratios.size, ratios.min, ratios.sort[ratios.size / 2],
+           ratios.max, seconds.sum / seconds.size, builds.sum / builds.size)
+  )
+end
 
 first, count = (ARGV[0] || 101).to_i, (ARGV[1] || 20).to_i
-puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / proven optimum", "cases", "least", "median", "worst", "s a plan", "builds")
+puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / proven optimum", "cases", "least", "median", "worst", "s a plan",
+            "builds")
 all = []
-[ [ "3 pieces x 6 steps, 1 person", 3, 6, 1 ], [ "4 pieces x 7 steps, 1 person", 4, 7, 1 ], [ "4 pieces x 7 steps, 2 people", 4, 7, 2 ] ].each do |name, pieces, steps, people|
+[
+  [ "3 pieces x 6 steps, 1 person", 3, 6, 1 ], [ "4 pieces x 7 steps, 1 person", 4, 7, 1 ],
+  [ "4 pieces x 7 steps, 2 people", 4, 7, 2 ]
+].each do |name, pieces, steps, people|
   results = { "quick" => [], "full" => [] }
   (first...(first + count)).each do |seed|
-    made = results.keys.to_h { |effort| [ effort, ours(Shops.plain(seed, pieces: pieces, steps: steps, people: people, effort: effort)) ] }
+    made = results.keys.to_h do |effort|
+      [ effort, ours(Shops.plain(seed, pieces: pieces, steps: steps, people: people, effort: effort)) ]
+    end
     planner, shop, minutes, = made["full"]
     best = optimum(planner, shop, minutes) or next
     warn "#{name} seed #{seed}: ours #{minutes}, proven #{best}" if minutes != best
@@ -116,11 +149,17 @@ all = []
   results.each { |effort, rows| row("#{name}, #{effort}", *rows.transpose) }
   all.concat(results["full"].map(&:first))
 end
-puts format("full, all: %d proven, %d at the optimum, median %.3f, worst %.3f", all.size, all.count { |ratio| ratio <= 1.0 }, all.sort[all.size / 2], all.max)
+puts format("full, all: %d proven, %d at the optimum, median %.3f, worst %.3f", all.size,
+            all.count { |ratio| ratio <= 1.0 }, all.sort[all.size / 2], all.max)
 
 puts
-puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / lower bound", "cases", "least", "median", "worst", "s a plan", "builds")
-[ [ "12 x 20, 1 person", { pieces: 12, steps: 20 } ], [ "12 x 20, 2 people, rooms, rack", { pieces: 12, steps: 20, people: 2, rooms: true } ], [ "6 x 12, faces in turn, rooms, gun", { pieces: 6, steps: 12, people: 2, rooms: true, faces: 2 } ] ].each do |name, fields|
+puts format("%-34s %5s %8s %8s %8s %9s %7s", "ours / lower bound", "cases", "least", "median", "worst", "s a plan",
+            "builds")
+[
+  [ "12 x 20, 1 person", { pieces: 12, steps: 20 } ],
+  [ "12 x 20, 2 people, rooms, rack", { pieces: 12, steps: 20, people: 2, rooms: true } ],
+  [ "6 x 12, faces in turn, rooms, gun", { pieces: 6, steps: 12, people: 2, rooms: true, faces: 2 } ]
+].each do |name, fields|
   means = (first...(first + 3)).map do |seed|
     planner, shop, minutes, builds, seconds = ours(Shops.plain(seed, effort: "full", **fields))
     [ minutes / (planner.bound.ready_at - shop.now).to_f, seconds, builds ]

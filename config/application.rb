@@ -22,7 +22,8 @@ module Workshop
     # Triggers keep the log append-only; only SQL can describe them.
     config.active_record.schema_format = :sql
 
-    # Photos are made small when they come in and sent by their own controller: nothing is analysed, varied or uploaded past it.
+    # Photos are made small when they come in and sent by their own controller: nothing is analysed, varied or
+    # uploaded past it.
     config.active_storage.service = Rails.env.to_sym
     config.active_storage.draw_routes = false
     config.active_storage.track_variants = false

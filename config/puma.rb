@@ -1,4 +1,5 @@
-# One process suits SQLite: writers queue, readers do not. Long work takes two threads at most (SlowWork), so that three answer what is quick.
+# One process suits SQLite: writers queue, readers do not. Long work takes two threads at most (SlowWork), so that
+# three answer what is quick.
 threads_count = ENV.fetch("RAILS_MAX_THREADS", 5)
 threads threads_count, threads_count
 

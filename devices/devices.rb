@@ -21,6 +21,11 @@ module Devices
 
     private
 
-    def instruments = @instruments ||= { "lab" => SimulatedInstrument.new("Colour reader, stand-in", "lab"), "gloss" => SimulatedInstrument.new("Gloss meter, stand-in", "gloss", seed: 2) }
+    def instruments
+      @instruments ||= {
+        "lab" => SimulatedInstrument.new("Colour reader, stand-in", "lab"),
+        "gloss" => SimulatedInstrument.new("Gloss meter, stand-in", "gloss", seed: 2)
+      }
+    end
   end
 end

@@ -1,5 +1,6 @@
 module Devices
-  # What Rhexon asks of an instrument that is held on a surface: a colour reader or a gloss meter. A driver for a real one is a subclass; nothing else knows which it is.
+  # What Rhexon asks of an instrument that is held on a surface: a colour reader or a gloss meter. A driver for a real
+  # one is a subclass; nothing else knows which it is.
   class Instrument
     # @!attribute value [Float, Array<Float>] GU at 60 degrees, or L*a*b* under D65 with the 2 degree eye
     # @!attribute at    [Time]

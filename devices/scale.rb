@@ -1,5 +1,6 @@
 module Devices
-  # What Rhexon asks of a bench scale. A driver for a real one is a subclass set in config.x.scale; nothing else knows which it is.
+  # What Rhexon asks of a bench scale. A driver for a real one is a subclass set in config.x.scale; nothing else knows
+  # which it is.
   class Scale
     # @!attribute grams  [Float] as shown, in steps of the resolution
     # @!attribute stable [Boolean] settled

@@ -1,5 +1,6 @@
 module Devices
-  # Stands in for a colour reader or a gloss meter: what it is held on, with the scatter of a real one, and its ways to fail on request.
+  # Stands in for a colour reader or a gloss meter: what it is held on, with the scatter of a real one, and its ways
+  # to fail on request.
   class SimulatedInstrument < Instrument
     FAULTS = %w[none disconnected stale noisy out_of_range jump].freeze
     # Scatter of one touch, and the jump of a bad one.
@@ -30,8 +31,12 @@ module Devices
 
     def reading(now:)
       @lock.synchronize do
-        raise Silent, "The #{name.downcase} does not answer: look at its battery and its link." if fault == "disconnected" || @there.nil?
-        raise Silent, "The #{name.downcase} is out of its range: hold it flat on the surface." if fault == "out_of_range"
+        if fault == "disconnected" || @there.nil?
+          raise Silent, "The #{name.downcase} does not answer: look at its battery and its link."
+        end
+        if fault == "out_of_range"
+          raise Silent, "The #{name.downcase} is out of its range: hold it flat on the surface."
+        end
         next @last if fault == "stale" && @last
 
         @last = Reading.new(value: scattered, at: now)

@@ -1,5 +1,6 @@
 module Devices
-  # Stands in for a bench scale: lags and settles, drifts, can be poured on too long, and fails on request the ways a real one does.
+  # Stands in for a bench scale: lags and settles, drifts, can be poured on too long, and fails on request the ways a
+  # real one does.
   # It is a function of the time it is asked at, so that it can be tested without waiting.
   class SimulatedScale < Scale
     LAG_S = 0.35
@@ -34,7 +35,8 @@ module Devices
         advance(now)
         raise Silent, "The scale is over its #{capacity_g.round} g." if @load > capacity_g
 
-        @last = Reading.new(grams: round(@shown - @zero + drift(now) + disturbance), stable: settled?(now) && fault == "none", at: now)
+        @last = Reading.new(grams: round(@shown - @zero + drift(now) + disturbance),
+                            stable: settled?(now) && fault == "none", at: now)
       end
     end
 
@@ -103,7 +105,10 @@ module Devices
       @at = now
     end
 
-    def settled?(now) = @rate.zero? && (@shown - @load).abs < resolution_g / 2 && (@moved_at.nil? || now - @moved_at > SETTLES_S)
+    def settled?(now)
+      @rate.zero? && (@shown - @load).abs < resolution_g / 2 && (@moved_at.nil? || now - @moved_at > SETTLES_S)
+    end
+
     def drift(now) = @zeroed_at ? DRIFT_G_PER_MIN * (now - @zeroed_at) / 60.0 : 0.0
 
     def disturbance

@@ -6,7 +6,10 @@ require "tmpdir"
 
 # Drives the real pages in headless Chromium from Debian's packages.
 class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
-  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --disable-dev-shm-usage].freeze
+  FLAGS = %w[
+    --headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+    --disable-component-update --disable-sync --disable-dev-shm-usage
+  ].freeze
   AXE = Rails.root.join("node_modules/axe-core/axe.min.js").read
 
   Capybara.server = :puma, { Silent: true, Threads: "1:3" }
@@ -16,11 +19,13 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
     options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
     (FLAGS + [ "--user-data-dir=#{Dir.mktmpdir("rhexon-chromium")}" ]).each { |flag| options.add_argument(flag) }
     options.add_option("goog:loggingPrefs", { browser: "ALL" })
-    Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options: options,
+                                        service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
   end
   driven_by :chromium
 
-  # The browser's clock is the real one, so these shops never close, and lie where it is ten in the morning: what a day holds does not hang on the hour of the run.
+  # The browser's clock is the real one, so these shops never close, and lie where it is ten in the morning: what a
+  # day holds does not hang on the hour of the run.
   setup do
     travel_back
     set_up_shop
@@ -32,7 +37,9 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   end
 
   # Signs of these zones are turned round: Etc/GMT-3 is three hours ahead.
-  def morning_zone = (((10 - Time.now.utc.hour + 12) % 24) - 12).then { |ahead| ahead.zero? ? "Etc/UTC" : format("Etc/GMT%+d", -ahead) }
+  def morning_zone
+    (((10 - Time.now.utc.hour + 12) % 24) - 12).then { |ahead| ahead.zero? ? "Etc/UTC" : format("Etc/GMT%+d", -ahead) }
+  end
 
   # No error in the console that the test did not ask for.
   def assert_quiet_console(except: nil)
@@ -43,7 +50,11 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   # axe finds nothing serious on this screen.
   def assert_accessible
     page.execute_script(AXE)
-    found = page.evaluate_async_script("const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.filter((one) => ['serious', 'critical'].includes(one.impact)).map((one) => one.id + ': ' + one.nodes.map((node) => node.target.join(' ') + ' ' + (node.any[0]?.message ?? '')).join(' | '))))")
+    found = page.evaluate_async_script("const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] " \
+                                       "}).then((result) => done(result.violations.filter((one) => ['serious', " \
+                                       "'critical'].includes(one.impact)).map((one) => one.id + ': ' + " \
+                                       "one.nodes.map((node) => node.target.join(' ') + ' ' + (node.any[0]?.message " \
+                                       "?? '')).join(' | '))))")
     assert_empty found, "axe on #{page.current_path}"
   end
 

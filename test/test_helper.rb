@@ -22,7 +22,8 @@ class RequestTest < ActionDispatch::IntegrationTest
   def sentence = answer.dig("error", "sentence")
 
   def edit(piece, operation, base: nil, **more)
-    send_json("/pieces/#{piece.id}/schedule/edits", { operation: operation, base: base || piece.schedule.reload.head.number, **more })
+    send_json("/pieces/#{piece.id}/schedule/edits",
+              { operation: operation, base: base || piece.schedule.reload.head.number, **more })
   end
 
   # Props of an Inertia page.

@@ -18,7 +18,9 @@ class ApplicationController < ActionController::Base
   # Actions whose writes plans depend on: kept only if all can be planned, checked and drawn.
   # @param of [Symbol, nil] method that gives the pieces they change; nil: every piece is drawn
   def self.keeps_sound(*actions, of: nil)
-    around_action(only: actions) { |controller, action| SoundChange.keep!(drawn: of && Array(controller.send(of)), &action) }
+    around_action(only: actions) do |controller, action|
+      SoundChange.keep!(drawn: of && Array(controller.send(of)), &action)
+    end
   end
 
   # What an action takes from a request, by name and type (Given).
@@ -36,7 +38,12 @@ class ApplicationController < ActionController::Base
 
   # Any address that leads nowhere.
   def missing(_error = nil)
-    return render json: { error: { sentence: "There is nothing here; it may have been removed.", where: request.path } }, status: :not_found if request.format.json?
+    if request.format.json?
+      return render json: {
+                      error: { sentence: "There is nothing here; it may have been removed.", where: request.path }
+                    },
+                    status: :not_found
+    end
 
     render inertia: "Missing", props: { path: request.path }, status: :not_found
   end
@@ -54,34 +61,66 @@ class ApplicationController < ActionController::Base
   # What every page shows around itself; where the shop's file cannot be read, as much as is known without it.
   def shared
     shop = Shop.current
-    { shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency }, aside: set_aside }
+    {
+      shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency }, aside: set_aside
+    }
   rescue ActiveRecord::ActiveRecordError
     { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [] }
   end
 
   # Pieces that could not be computed when the shop was planned last.
-  def set_aside = ShopFloor.faulty.presence ? Piece.where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } } : []
+  def set_aside
+    if ShopFloor.faulty.presence
+      Piece.where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } }
+    else
+      []
+    end
+  end
 
   def refused(refusal) = tell(said(refusal), :unprocessable_entity)
 
   # Not foreseen, or the shop's file cannot be read or written just now.
   def failed(error)
-    return tell({ sentence: Trouble.database_sentence(error), where: "", again: true }, :service_unavailable) if Trouble.of_database?(error)
-    return tell({ sentence: "That cannot be kept: #{error.cause.message.sub(/\A\w+ constraint failed: /, "")}.", where: "" }, :unprocessable_entity) if error.cause.is_a?(SQLite3::ConstraintException)
+    if Trouble.of_database?(error)
+      return tell({ sentence: Trouble.database_sentence(error), where: "", again: true }, :service_unavailable)
+    end
+    if error.cause.is_a?(SQLite3::ConstraintException)
+      return tell(
+        { sentence: "That cannot be kept: #{error.cause.message.sub(/\A\w+ constraint failed: /, "")}.", where: "" },
+        :unprocessable_entity
+      )
+    end
 
-    trouble = error.is_a?(Trouble) ? error : Trouble.new(error, "That did not work on the shop's computer, and nothing was changed")
-    tell({ **said(trouble), number: trouble.number }, error.is_a?(Trouble) ? :unprocessable_entity : :internal_server_error)
+    trouble = if error.is_a?(Trouble)
+      error
+    else
+      Trouble.new(error, "That did not work on the shop's computer, and nothing was changed")
+    end
+    tell({ **said(trouble), number: trouble.number },
+         error.is_a?(Trouble) ? :unprocessable_entity : :internal_server_error)
   end
 
-  def invalid(error) = error.record.errors.first.then { |first| tell({ sentence: first ? first.message : error.message, where: first ? first.attribute.to_s : "" }, :unprocessable_entity) }
+  def invalid(error)
+    error.record.errors.first.then do |first|
+      tell({ sentence: first ? first.message : error.message, where: first ? first.attribute.to_s : "" },
+           :unprocessable_entity)
+    end
+  end
+
   def too_large(_error) = tell({ sentence: "A number is too large to be kept.", where: "" }, :unprocessable_entity)
-  def no_such_format(_error) = tell({ sentence: "This is not to be had in that form.", where: request.path }, :not_acceptable)
+
+  def no_such_format(_error)
+    tell({ sentence: "This is not to be had in that form.", where: request.path }, :not_acceptable)
+  end
+
   def busy(error) = tell({ sentence: error.message, where: "", again: true }, :service_unavailable)
 
-  # Its cookies were deleted, or are from before another secret: this answer brings a new token, and the page sends once more.
+  # Its cookies were deleted, or are from before another secret: this answer brings a new token, and the page sends
+  # once more.
   def without_token(_error)
     cookies["XSRF-TOKEN"] = form_authenticity_token
-    tell({ sentence: "This page was opened too long ago. Load it again, then try once more.", where: "", again: true }, :forbidden)
+    tell({ sentence: "This page was opened too long ago. Load it again, then try once more.", where: "", again: true },
+         :forbidden)
   end
 
   # What was already written as an answer is not given.
@@ -96,7 +135,9 @@ class ApplicationController < ActionController::Base
 
   def conflicting(error) = tell({ sentence: error.message, where: "client_id" }, :conflict)
 
-  def incomplete(error) = tell({ sentence: "The request is not complete: #{error.message.lines.first.strip}", where: "" }, :bad_request)
+  def incomplete(error)
+    tell({ sentence: "The request is not complete: #{error.message.lines.first.strip}", where: "" }, :bad_request)
+  end
 
   # What the pages sent, with string keys: the fields that the action takes, each of its type.
   # @raise [Rhexon::InvalidInput]
@@ -109,6 +150,7 @@ class ApplicationController < ActionController::Base
   def instant(text)
     Time.iso8601(text.to_s)
   rescue ArgumentError
-    raise Rhexon::InvalidInput.new("#{text.inspect} is not a time", where: "at", accepted: "ISO 8601 with seconds and offset")
+    raise Rhexon::InvalidInput.new("#{text.inspect} is not a time", where: "at",
+                                                                    accepted: "ISO 8601 with seconds and offset")
   end
 end

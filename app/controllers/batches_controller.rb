@@ -11,21 +11,36 @@ class BatchesController < ApplicationController
 
   # A can that came in.
   def create
-    product = Product.find_by(id: body["product"]) || raise(Rhexon::InvalidInput.new("Choose a product", where: "product"))
+    product =
+      Product.find_by(id: body["product"]) || raise(Rhexon::InvalidInput.new("Choose a product", where: "product"))
     typed = Rhexon::Mixing::Typed.read(body["amount"], where: "amount")
     grams = Rhexon::Stock::Packs.grams({ typed.kind == :mass ? "g" : "ml" => typed.value }, product.to_value)
-    received = Batch.receive!(product, grams: grams.round(1), lot: body["lot"].presence, state: body["state"] == "opened" ? "opened" : "sealed", on: day(body["on"]), client_id: body["client_id"].presence || SecureRandom.uuid)
+    received = Batch.receive!(product, grams: grams.round(1), lot: body["lot"].presence,
+                                       state: body["state"] == "opened" ? "opened" : "sealed", on: day(body["on"]),
+                                       client_id: body["client_id"].presence || SecureRandom.uuid)
     render json: { location: batch_path(received) }
   end
 
   def update
     case body["act"]
     when "open" then batch.open!(on: today)
-    when "weigh" then batch.weigh!(Rhexon::Mixing::Typed.read(body["left"], wants: :mass, unit: :g, where: "left").value, client_id: client_id)
+    when "weigh"
+      batch.weigh!(Rhexon::Mixing::Typed.read(body["left"], wants: :mass, unit: :g, where: "left").value,
+                   client_id: client_id)
     when "empty" then batch.weigh!(0.0, client_id: client_id)
-    when "keep" then return render(json: { location: batch_path(batch.keep_touch_up!(Rhexon::Mixing::Typed.read(body["grams"], wants: :mass, unit: :g, where: "grams").value, client_id: client_id)) })
+    when "keep"
+      return render(json: {
+                      location: batch_path(
+                        batch.keep_touch_up!(
+                          Rhexon::Mixing::Typed.read(body["grams"], wants: :mass, unit: :g, where: "grams").value,
+                          client_id: client_id
+                        )
+                      )
+                    })
     when "discard" then batch.discard!(client_id: client_id)
-    else raise Rhexon::InvalidInput.new("That cannot be done with a batch", where: "act", accepted: "open, weigh, empty, keep, discard")
+    else raise Rhexon::InvalidInput.new("That cannot be done with a batch", where: "act",
+                                                                            accepted: "open, weigh, empty, keep, " \
+                                                                                      "discard")
     end
     render json: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
   end
@@ -48,14 +63,26 @@ class BatchesController < ApplicationController
 
   def batch = @batch ||= Batch.find(params[:batch_id] || params[:id])
   def serialized = BatchSerializer.new(batch.reload, params: { today: today }).to_h
-  def moves = batch.stock_moves.order(id: :desc).limit(100).map { |move| { id: move.id, grams: move.grams.round(2), reason: move.reason, at: move.created_at.to_i / 60 } }
-  def client_id = body["client_id"].presence || raise(Rhexon::InvalidInput.new("The request needs an id of its own", where: "client_id"))
+
+  def moves
+    batch.stock_moves.order(id: :desc).limit(100).map do |move|
+      { id: move.id, grams: move.grams.round(2), reason: move.reason, at: move.created_at.to_i / 60 }
+    end
+  end
+
+  def client_id
+    body["client_id"].presence ||
+      raise(Rhexon::InvalidInput.new("The request needs an id of its own", where: "client_id"))
+  end
+
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def day(text)
     return today if text.blank?
 
-    Date.iso8601(text.to_s).tap { |date| Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on") }
+    Date.iso8601(text.to_s).tap do |date|
+      Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on")
+    end
   rescue ArgumentError
     raise Rhexon::InvalidInput.new("#{text.inspect} is no day", where: "on", accepted: "such as 2026-11-25")
   end

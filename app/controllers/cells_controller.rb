@@ -12,36 +12,48 @@ class CellsController < ApplicationController
   def update
     attributes = body.slice("layers", "ruined")
     attributes["ruined"] = attributes["ruined"].presence if attributes.key?("ruined")
-    raise Rhexon::InvalidInput.new(cell.errors.full_messages.first.sub(/\ALayers /, ""), where: "layers") unless cell.update(attributes)
+    unless cell.update(attributes)
+      raise Rhexon::InvalidInput.new(cell.errors.full_messages.first.sub(/\ALayers /, ""), where: "layers")
+    end
 
     answer
   end
 
   def readings
-    Reading.record!(cell: cell, client_id: body["client_id"], kind: body["kind"], value: body["value"], observer: body["observer"].presence, light: body["light"].presence, taken_at: instant(body["taken_at"]))
+    Reading.record!(cell: cell, client_id: body["client_id"], kind: body["kind"], value: body["value"],
+                    observer: body["observer"].presence, light: body["light"].presence,
+                    taken_at: instant(body["taken_at"]))
     answer
   end
 
   # Read with an instrument.
   def measure
-    MeasuredCell.new(cell, body["measure"]).record!(client_id: body["client_id"], observer: body["observer"].presence, light: body["light"].presence, now: Time.current)
+    MeasuredCell.new(cell, body["measure"]).record!(client_id: body["client_id"], observer: body["observer"].presence,
+                                                    light: body["light"].presence, now: Time.current)
     answer
   end
 
   # The colour of a marked patch of a photo, kept as a reading of its own kind.
   def photo_colour
-    photo = cell.photos.find { |candidate| candidate.id == body["photo"] } or raise Rhexon::InvalidInput.new("That is no photo of this cell", where: "photo")
-    Reading.record!(cell: cell, client_id: body["client_id"], kind: "photo_lab", value: photo.colour(body["patch"], body["grey"], white: body["white"]), observer: body["observer"].presence, light: photo.light, instrument: "a photo", taken_at: photo.created_at)
+    photo = cell.photos.find { |candidate| candidate.id == body["photo"] } or
+      raise Rhexon::InvalidInput.new("That is no photo of this cell", where: "photo")
+    Reading.record!(cell: cell, client_id: body["client_id"], kind: "photo_lab",
+                    value: photo.colour(body["patch"], body["grey"], white: body["white"]),
+                    observer: body["observer"].presence, light: photo.light, instrument: "a photo",
+                    taken_at: photo.created_at)
     answer
   end
 
   # A sheet on which a client approves the look of this cell.
   def approval
-    send_data ApprovalSheet.new(cell, board_url(board)).pdf, filename: "approval-#{board.name.parameterize}-#{cell.label}.pdf", type: "application/pdf", disposition: "inline"
+    send_data ApprovalSheet.new(cell, board_url(board)).pdf,
+              filename: "approval-#{board.name.parameterize}-#{cell.label}.pdf", type: "application/pdf",
+              disposition: "inline"
   end
 
   def approve
-    Rhexon.refuse_unless(board.piece, "The board is for no piece, so there is nothing to approve it for", where: "piece", accepted: "a board of a piece")
+    Rhexon.refuse_unless(board.piece, "The board is for no piece, so there is nothing to approve it for",
+                         where: "piece", accepted: "a board of a piece")
     Approval.record!(board.piece, body, cell: cell)
     answer
   end
@@ -50,7 +62,8 @@ class CellsController < ApplicationController
   def promotion_preview
     result = promoted
     FrozenPasses.new(piece, piece.schedule.document).check!(result.document)
-    render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size, sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
+    render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size,
+                   sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
                    replaces: piece.schedule.steps.size }
   end
 

@@ -1,7 +1,8 @@
 # The colour desk: a recipe for a target, or for cancelling a cast.
 class ColoursController < ApplicationController
   takes_long :create
-  takes :create, wood: :name, wood_lab: :any, cell_id: :whole, target: :any, way: :name, under: :number, colourants: :list, batch_g: :any
+  takes :create, wood: :name, wood_lab: :any, cell_id: :whole, target: :any, way: :name, under: :number,
+                 colourants: :list, batch_g: :any
 
   def show
     render inertia: "Colour", props: ColourDesk.start

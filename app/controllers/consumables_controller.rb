@@ -9,9 +9,13 @@ class ConsumablesController < ApplicationController
   private
 
   def keep(consumable)
-    consumable.assign_attributes({ **body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **body.slice("pack", "price", "left") })
+    consumable.assign_attributes({
+      **body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **body.slice("pack", "price", "left")
+                                 })
     consumable.wear = wear if body["wear"]
-    raise Rhexon::InvalidInput.new(consumable.errors.first.message, where: consumable.errors.first.attribute.to_s) unless consumable.save
+    unless consumable.save
+      raise Rhexon::InvalidInput.new(consumable.errors.first.message, where: consumable.errors.first.attribute.to_s)
+    end
 
     render json: { consumable: ConsumableSerializer.new(consumable).to_h }
   end
@@ -22,8 +26,12 @@ class ConsumablesController < ApplicationController
     raise Rhexon::InvalidInput.new("Wear is not understood", where: "wear") unless row.is_a?(Hash)
 
     lists = %w[kinds methods grits].to_h { |name| [ name, row[name].to_s.split(/[\s,]+/).presence ] }.compact
-    numbers = %w[per_m2 per_coat].to_h { |name| [ name, row[name].present? ? Float(row[name].to_s.tr(",", "."), exception: false) : nil ] }
-    raise Rhexon::InvalidInput.new("Wear is a number per m² or per coat", where: "wear", accepted: "0 or more") if numbers.any? { |name, value| row[name].present? && (value.nil? || value.negative?) }
+    numbers = %w[per_m2 per_coat].to_h do |name|
+      [ name, row[name].present? ? Float(row[name].to_s.tr(",", "."), exception: false) : nil ]
+    end
+    if numbers.any? { |name, value| row[name].present? && (value.nil? || value.negative?) }
+      raise Rhexon::InvalidInput.new("Wear is a number per m² or per coat", where: "wear", accepted: "0 or more")
+    end
 
     [ lists.merge(numbers.compact) ]
   end

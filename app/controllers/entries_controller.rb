@@ -1,6 +1,7 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
-  takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name, fault: :name, mending: :name, corrects: :whole, happened_at: :name
+  takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
+                 fault: :name, mending: :name, corrects: :whole, happened_at: :name
 
   def create
     happened_at = instant(body["happened_at"])
@@ -12,6 +13,10 @@ class EntriesController < ApplicationController
 
   # The piece of the pass that was touched, or of the entry that is taken back.
   def touched
-    body["pass"].is_a?(String) ? Piece.find_by(id: Piece.id_of(body["pass"].split("/").first)) : Entry.find_by(id: body["corrects"])&.piece
+    if body["pass"].is_a?(String)
+      Piece.find_by(id: Piece.id_of(body["pass"].split("/").first))
+    else
+      Entry.find_by(id: body["corrects"])&.piece
+    end
   end
 end

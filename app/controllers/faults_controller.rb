@@ -5,6 +5,8 @@ class FaultsController < ApplicationController
   end
 
   def show
-    render json: { ways: LoggedFault.new(query(:pass), params[:id]).ways.map { |way| MendingWaySerializer.new(way).to_h } }
+    render json: {
+      ways: LoggedFault.new(query(:pass), params[:id]).ways.map { |way| MendingWaySerializer.new(way).to_h }
+    }
   end
 end

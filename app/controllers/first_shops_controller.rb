@@ -1,7 +1,8 @@
 # The first page of a shop that has not begun: it asks, and makes nothing by itself.
 class FirstShopsController < ApplicationController
   skip_before_action :begin_first
-  takes :create, name: :name, person: :name, zone: :name, room: :name, t_c: :typed, rh: :typed, opens: :name, closes: :name
+  takes :create, name: :name, person: :name, zone: :name, room: :name, t_c: :typed, rh: :typed, opens: :name,
+                 closes: :name
 
   def show
     return redirect_to("/bench") if Shop.exists?

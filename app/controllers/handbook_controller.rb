@@ -4,12 +4,19 @@ class HandbookController < ApplicationController
 
   def show
     chapter = chapters.find { |candidate| candidate[:id] == params[:id] } || chapters.first
-    render inertia: "Handbook", props: { chapters: chapters.map { |other| other.slice(:id, :title) }, chapter: chapter[:id], title: chapter[:title], html: Kramdown::Document.new(chapter[:text].lines.drop(1).join, auto_ids: true).to_html }
+    render inertia: "Handbook",
+           props: {
+             chapters: chapters.map { |other| other.slice(:id, :title) }, chapter: chapter[:id], title: chapter[:title],
+             html: Kramdown::Document.new(chapter[:text].lines.drop(1).join, auto_ids: true).to_html
+           }
   end
 
   private
 
   def chapters
-    @chapters ||= FOLDER.glob("*.md").sort.map { |file| { id: file.basename(".md").to_s.sub(/\A\d+-/, ""), text: file.read } }.each { |chapter| chapter[:title] = chapter[:text].lines.first.delete_prefix("# ").strip }
+    @chapters ||= FOLDER.glob("*.md")
+      .sort
+      .map { |file| { id: file.basename(".md").to_s.sub(/\A\d+-/, ""), text: file.read } }
+      .each { |chapter| chapter[:title] = chapter[:text].lines.first.delete_prefix("# ").strip }
   end
 end

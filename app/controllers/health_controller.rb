@@ -8,7 +8,11 @@ class HealthController < ActionController::Base
 
     render json: { status: "ok", shop: Shop.exists? }
   rescue StandardError => error
-    sentence = Trouble.of_database?(error) ? Trouble.database_sentence(error) : "The shop's computer is in trouble. It stands in the log as error #{Trouble.record(error)}."
+    sentence = if Trouble.of_database?(error)
+      Trouble.database_sentence(error)
+    else
+      "The shop's computer is in trouble. It stands in the log as error #{Trouble.record(error)}."
+    end
     render json: { status: "down", error: { sentence: sentence, where: "" } }, status: :service_unavailable
   end
 end

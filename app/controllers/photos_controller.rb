@@ -1,10 +1,13 @@
 # Photos: taken in, shown, and asked for the colour of a marked patch.
 class PhotosController < ApplicationController
-  takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words, piece_id: :typed
+  takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words,
+                 piece_id: :typed
   takes :colour, patch: :list, grey: :list, white: :any
 
   def create
-    photo = Photo.transaction { Photo.take!(body["file"], client_id: body["client_id"], words: body["words"], light: body["light"], **subject) }
+    photo = Photo.transaction do
+      Photo.take!(body["file"], client_id: body["client_id"], words: body["words"], light: body["light"], **subject)
+    end
     render json: { photo: PhotoSerializer.new(photo).to_h }
   end
 
@@ -43,8 +46,12 @@ class PhotosController < ApplicationController
   # A photo taken at the bench is of what is in hand: a note in the log.
   def noted(pass)
     piece = Piece.from_core(pass.split("/").first)
-    placement = ShopFloor.new.plan.of_piece(piece.core_id).find { |candidate| candidate.pass.key == pass } or raise Rhexon::InvalidInput.new("The schedule has no such work: #{pass}", where: "pass", accepted: "work of the schedule as it is now")
+    placement = ShopFloor.new.plan.of_piece(piece.core_id).find { |candidate| candidate.pass.key == pass } or
+      raise Rhexon::InvalidInput.new("The schedule has no such work: #{pass}", where: "pass",
+                                                                               accepted: "work of the schedule as it " \
+                                                                                         "is now")
     words = Rhexon::Schedule::Words.step(placement.pass.step, placement.pass.product&.name)
-    Entry.record!(client_id: "note-#{body["client_id"]}", kind: "note", happened_at: Time.current, piece: piece, revision: piece.schedule.head, pass_key: pass, body: { "words" => body["words"].presence || words })
+    Entry.record!(client_id: "note-#{body["client_id"]}", kind: "note", happened_at: Time.current, piece: piece,
+                  revision: piece.schedule.head, pass_key: pass, body: { "words" => body["words"].presence || words })
   end
 end

@@ -1,13 +1,26 @@
 # Jobs and their pieces.
 class PiecesController < ApplicationController
   keeps_sound :create, :update
-  takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed, wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name, wanted_gloss: :name, light: :name, faces: :list
+  takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
+                          wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name, wanted_gloss: :name, light: :name,
+                          faces: :list
 
   def index
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
-    seen = jobs.any? { |job| job.pieces.any? } ? floor.draw { jobs.map { |job| overview(job, floor) } } : jobs.map { |job| overview(job, nil) }
-    render inertia: "Pieces/Index", props: { jobs: seen, closed: Job.closed.includes(:pieces).map { |job| { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 } }, now: floor.now.to_i / 60 }
+    seen = if jobs.any? { |job| job.pieces.any? }
+      floor.draw { jobs.map { |job| overview(job, floor) } }
+    else
+      jobs.map { |job| overview(job, nil) }
+    end
+    render inertia: "Pieces/Index",
+           props: {
+             jobs: seen,
+             closed: Job.closed.includes(:pieces).map { |job|
+               { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 }
+             },
+             now: floor.now.to_i / 60
+           }
   end
 
   def new
@@ -46,22 +59,37 @@ class PiecesController < ApplicationController
   private
 
   def overview(job, floor)
-    { id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60, due_on: job.due_on&.iso8601, pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) } }
+    {
+      id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60,
+      due_on: job.due_on&.iso8601,
+      pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) }
+    }
   end
 
   def progress(piece, floor)
-    aside = floor.aside_of(piece) and return { steps: 0, passes: 0, done: 0, ready_at: nil, levels: {}, aside: aside.reason }
+    aside = floor.aside_of(piece) and
+      return { steps: 0, passes: 0, done: 0, ready_at: nil, levels: {}, aside: aside.reason }
 
     plan = floor.plan
     mine = plan.of_piece(piece.core_id)
-    { aside: nil, steps: piece.schedule.steps.size, passes: mine.size, done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
+    { aside: nil, steps: piece.schedule.steps.size, passes: mine.size,
+      done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
       levels: Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level).tally }
   end
 
-  def choices = { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES, arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
+  def choices
+    {
+      jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
+      arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] }
+    }
+  end
 
   def job
-    body["job_id"].present? ? Job.in_hand.find(body["job_id"]) : Job.new(client: body["client"], place: body["place"].presence, due_on: body["due"])
+    if body["job_id"].present?
+      Job.in_hand.find(body["job_id"])
+    else
+      Job.new(client: body["client"], place: body["place"].presence, due_on: body["due"])
+    end
   end
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
@@ -69,12 +97,15 @@ class PiecesController < ApplicationController
   def given = body.except("job_id", "client", "place", "due", "faces")
 
   def piece_params
-    given.compact_blank.merge("faces_attributes" => faces.each_with_index.map { |face, index| { **face, "position" => index } })
+    given.compact_blank
+      .merge("faces_attributes" => faces.each_with_index.map { |face, index| { **face, "position" => index } })
   end
 
   def edited
     known = piece.faces.index_by(&:name)
-    given.merge("faces_attributes" => faces.each_with_index.map { |face, index| { **face, "id" => known[face["name"]]&.id, "position" => index } })
+    given.merge("faces_attributes" => faces.each_with_index.map { |face, index|
+      { **face, "id" => known[face["name"]]&.id, "position" => index }
+    })
   end
 
   FACE = { name: :name, area_m2: :typed, grain: :name, kind: :name }.freeze
@@ -88,8 +119,17 @@ class PiecesController < ApplicationController
   end
 
   def errors_of(piece)
-    own = piece.errors.to_hash.except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind").transform_values(&:first)
-    faces = piece.faces.each_with_index.flat_map { |face, index| face.errors.to_hash.map { |field, texts| [ "faces.#{index}.#{field}", texts.first ] } }.to_h
+    own = piece.errors
+      .to_hash
+      .except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind")
+      .transform_values(&:first)
+    faces = piece.faces
+      .each_with_index
+      .flat_map { |face, index|
+        face.errors.to_hash.map { |field, texts|
+        [ "faces.#{index}.#{field}", texts.first ]
+      }
+      }.to_h
     own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
   end
 end

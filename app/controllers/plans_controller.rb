@@ -1,4 +1,5 @@
-# The plan of the whole shop: all pieces over one clock, what it could aim at, the chance of being ready, and the plan that was accepted.
+# The plan of the whole shop: all pieces over one clock, what it could aim at, the chance of being ready, and the plan
+# that was accepted.
 class PlansController < ApplicationController
   keeps_sound :accept
   takes_long :goals, :chance
@@ -34,7 +35,10 @@ class PlansController < ApplicationController
   # Later plans stay near this one; or near what a long search found.
   def accept
     search = body["digest"] && LongSearch.found(body["digest"])
-    raise Rhexon::InvalidInput.new("The shop has changed since that plan was found. A new search has begun", where: "digest") if body["digest"] && search.nil?
+    if body["digest"] && search.nil?
+      raise Rhexon::InvalidInput.new("The shop has changed since that plan was found. A new search has begun",
+                                     where: "digest")
+    end
 
     search ? Plan.accept_starts!(search.digest, search.starts) : Plan.accept!(ShopFloor.new.plan)
     render json: ShopPlanState.new.to_h

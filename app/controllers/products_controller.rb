@@ -1,20 +1,40 @@
 # One product with all its figures; import and export of all.
 class ProductsController < ApplicationController
   keeps_sound :create, :update, :destroy, :retire, :take_up, :import
-  takes :create, :update, maker: :name, name: :name, role: :name, colour: :name, kind: :name, code: :name, figures: :table
+  takes :create, :update, maker: :name, name: :name, role: :name, colour: :name, kind: :name, code: :name,
+                          figures: :table
   takes :import, file: :file
 
   def show
-    return render(inertia: "Refused", props: { error: { sentence: "#{product.full_name}: #{product.unsound}", where: "product" } }) if product.unsound
+    if product.unsound
+      return render(inertia: "Refused",
+                    props: { error: { sentence: "#{product.full_name}: #{product.unsound}", where: "product" } })
+    end
 
-    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(product).to_h, batches: product.batches.standing.with_left.order(:id).map { |batch| BatchSerializer.new(batch, params: { today: today }).to_h }, used: product.named_in, stays: product.in_record? || product.batches.exists? || product.mixes.exists?, **choices }
+    render inertia: "Shelf/Product",
+           props: {
+             product: ProductSerializer.new(product).to_h,
+             batches: product.batches.standing.with_left.order(:id).map { |batch|
+               BatchSerializer.new(batch, params: { today: today }).to_h
+             },
+             used: product.named_in, stays: product.in_record? || product.batches.exists? || product.mixes.exists?,
+             **choices
+           }
   end
 
   # Empty, or a copy of another.
   def new
     from = query(:copy) && Product.find(query(:copy))
-    fresh = from ? from.dup.tap { |copy| copy.assign_attributes(name: "#{from.name}, copy", code: Product.free_code("#{from.code}_copy")) } : Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear", figures: {})
-    render inertia: "Shelf/Product", props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
+    fresh = if from
+      from.dup.tap do |copy|
+        copy.assign_attributes(name: "#{from.name}, copy", code: Product.free_code("#{from.code}_copy"))
+      end
+    else
+      Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear",
+                  figures: {})
+    end
+    render inertia: "Shelf/Product",
+           props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
   end
 
   def create
@@ -27,7 +47,11 @@ class ProductsController < ApplicationController
   def destroy
     kept = product.in_record? || product.batches.exists? || product.mixes.exists?
     where = product.named_in.to_sentence.presence || "the record: earlier revisions, boards, cans or mixes"
-    raise Rhexon::InvalidInput.new("#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it") if kept
+    if kept
+      raise Rhexon::InvalidInput.new(
+        "#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it"
+      )
+    end
 
     product.destroy!
     render json: { location: shelf_path }
@@ -47,7 +71,10 @@ class ProductsController < ApplicationController
   def export
     products = Product.order(:maker, :name)
     stamp = today.iso8601
-    return send_data(ProductFile.to_json(products), filename: "rhexon-products-#{stamp}.json", type: "application/json") if request.format.json?
+    if request.format.json?
+      return send_data(ProductFile.to_json(products), filename: "rhexon-products-#{stamp}.json",
+                                                      type: "application/json")
+    end
 
     send_data ProductFile.to_csv(products), filename: "rhexon-products-#{stamp}.csv", type: "text/csv; charset=utf-8"
   end
@@ -67,16 +94,27 @@ class ProductsController < ApplicationController
 
   def choices
     table = Rhexon::Materials::ProductFigures.table
-    { classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] }, roles: table.fetch("roles"), colours: table.fetch("colours"), products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] } }
+    {
+      classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] },
+      roles: table.fetch("roles"), colours: table.fetch("colours"),
+      products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] }
+    }
   end
 
   # Everything or nothing: figures are read before anything is set.
   def keep(record)
     given = body.slice("maker", "name", "role", "colour", "kind").transform_values { |value| value.to_s.strip }
-    record.assign_attributes(**given, figures: Rhexon::Materials::ProductFigures.read((body["figures"] || {}).to_h.transform_values(&:to_s), record.figures))
+    record.assign_attributes(
+      **given,
+      figures: Rhexon::Materials::ProductFigures.read((body["figures"] || {}).to_h.transform_values(&:to_s),
+                                                      record.figures)
+    )
     record.code = body["code"].presence || Product.free_code(record.name) if record.new_record?
     return render(json: { location: product_path(record) }) if record.save
 
-    render json: { error: { sentence: record.errors.map(&:message).join(" "), where: record.errors.first.attribute.to_s } }, status: :unprocessable_entity
+    render json: {
+             error: { sentence: record.errors.map(&:message).join(" "), where: record.errors.first.attribute.to_s }
+           },
+           status: :unprocessable_entity
   end
 end

@@ -6,7 +6,9 @@ class ScalesController < ApplicationController
   def show
     reading = scale.reading(now: now)
     age = now - reading.at
-    return render json: { silent: "The scale has said nothing new for #{age.round} s." } if age > Devices::Scale::STALE_S
+    if age > Devices::Scale::STALE_S
+      return render json: { silent: "The scale has said nothing new for #{age.round} s." }
+    end
 
     render json: { grams: reading.grams, stable: reading.stable }
   end
@@ -25,7 +27,8 @@ class ScalesController < ApplicationController
     when "put" then hand.put(number("grams"), now: now)
     when "clear" then hand.clear(now: now)
     when "fault" then hand.fault = body["fault"].to_s
-    else raise Rhexon::InvalidInput.new("The hand cannot do that", where: "act", accepted: "pour, stop, put, clear, fault")
+    else raise Rhexon::InvalidInput.new("The hand cannot do that", where: "act",
+                                                                   accepted: "pour, stop, put, clear, fault")
     end
     render json: { done: true }
   end
@@ -37,6 +40,12 @@ class ScalesController < ApplicationController
   def silent(error) = render(json: { silent: error.message })
 
   def number(name)
-    body[name].is_a?(Numeric) && body[name].abs <= 10_000 ? body[name] : raise(Rhexon::InvalidInput.new("#{body[name].inspect} is no amount", where: name, accepted: "a number up to 10 000"))
+    if body[name].is_a?(Numeric) && body[name].abs <= 10_000
+      body[name]
+    else
+      raise(
+        Rhexon::InvalidInput.new("#{body[name].inspect} is no amount", where: name, accepted: "a number up to 10 000")
+      )
+    end
   end
 end

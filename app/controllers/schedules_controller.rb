@@ -24,7 +24,11 @@ class SchedulesController < ApplicationController
 
   # What a warmer room, another product or a coat less would make of the date.
   def what_ifs
-    render json: { what_ifs: Rhexon::Planning::WhatIf.for(state.plan, piece.core_id).map { |answer| WhatIfSerializer.new(answer).to_h } }
+    render json: {
+      what_ifs: Rhexon::Planning::WhatIf.for(state.plan, piece.core_id).map { |answer|
+        WhatIfSerializer.new(answer).to_h
+      }
+    }
   end
 
   # The look after each step on a face; null where its wood has no colour figures.
@@ -53,7 +57,12 @@ class SchedulesController < ApplicationController
 
   def history
     head = schedule.lineage.map(&:number)
-    render json: { revisions: schedule.revisions.reorder(number: :desc).limit(100).map { |revision| RevisionSerializer.new(revision).to_h.merge(standing: head.include?(revision.number)) }, head: schedule.head.number }
+    render json: {
+      revisions: schedule.revisions.reorder(number: :desc).limit(100).map { |revision|
+        RevisionSerializer.new(revision).to_h.merge(standing: head.include?(revision.number))
+      },
+      head: schedule.head.number
+    }
   end
 
   private
@@ -86,19 +95,30 @@ class SchedulesController < ApplicationController
     return if state.floor.aside_of(piece)
 
     plan = state.floor.plan_with(piece, schedule.proposed(operation))
-    lapsed = plan.build.lapsed.find { |key| key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/") } or return
+    lapsed = plan.build.lapsed.find do |key|
+      key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/")
+    end or
+      return
     placement = plan.placements.find { |candidate| candidate.pass.key == lapsed }
-    raise Rhexon::InvalidInput.new("It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
-                              where: "steps/#{operation["id"]}/start", accepted: "#{plan.shop.zone.words(placement.hands_start)} or another free time in shop hours")
+    raise Rhexon::InvalidInput.new(
+      "It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
+      where: "steps/#{operation["id"]}/start",
+      accepted: "#{plan.shop.zone.words(placement.hands_start)} or another free time in shop hours"
+    )
   end
 
   def stale(error)
     since = error.since.map { |revision| RevisionSerializer.new(revision).to_h }
-    render json: { error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number }, status: :conflict
+    render json: { error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number },
+           status: :conflict
   end
 
   def around
     ids = state.floor.pieces.map(&:id)
-    { house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] } }
+    {
+      house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: Shelf.items,
+      wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
+      pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }
+    }
   end
 end

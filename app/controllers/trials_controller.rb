@@ -2,13 +2,22 @@
 class TrialsController < ApplicationController
   keeps_sound :create, :update
   takes_long :preview
-  takes :create, :preview, name: :name, piece_id: :whole, base_from: :whole, wood: :name, grain: :name, timber_lot: :words, width_mm: :whole, height_mm: :whole, factors: :list, design: :name, runs: :whole, boards: :whole, shuffled: :flag, step_strip: :flag, seed: :whole
+  takes :create, :preview, name: :name, piece_id: :whole, base_from: :whole, wood: :name, grain: :name,
+                           timber_lot: :words, width_mm: :whole, height_mm: :whole, factors: :list, design: :name, runs: :whole,
+                           boards: :whole, shuffled: :flag, step_strip: :flag, seed: :whole
   takes :update, weights: :table, board: :whole
 
   def new
     pieces = ShopFloor.new.pieces.select { |piece| piece.schedule.steps.any? }
-    render inertia: "Trials/New", props: { pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain, steps: steps(piece) } }, grains: Piece::GRAINS,
-                                          products: Shelf.items }
+    render inertia: "Trials/New",
+           props: { pieces: pieces.map { |piece|
+             {
+               id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client,
+               grain: piece.faces.first&.grain, steps: steps(piece)
+             }
+           },
+                    grains: Piece::GRAINS,
+                    products: Shelf.items }
   end
 
   def preview
@@ -33,6 +42,11 @@ class TrialsController < ApplicationController
 
   # What can be varied, in words.
   def steps(piece)
-    piece.layers.reject { |step| %w[wait look].include?(step["kind"]) }.map { |step| { id: step["id"], kind: step["kind"], words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step } }
+    piece.layers.reject { |step| %w[wait look].include?(step["kind"]) }.map do |step|
+      {
+        id: step["id"], kind: step["kind"],
+        words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step
+      }
+    end
   end
 end

@@ -1,18 +1,26 @@
-# A client's yes to the look of a board or of a piece, kept in the log. It goes stale when the schedule behind it changes.
+# A client's yes to the look of a board or of a piece, kept in the log. It goes stale when the schedule behind it
+# changes.
 class Approval
   # @param body [Hash] client_id, cell (id or none), name, light
   # @return [Entry]
   # @raise [Rhexon::InvalidInput]
   def self.record!(piece, body, cell: nil, now: Time.current)
     name = body["name"].to_s.strip
-    Rhexon.refuse_unless(name.length.between?(1, 80), "Somebody approves: write the name", where: "name", accepted: "1 to 80 letters")
+    Rhexon.refuse_unless(name.length.between?(1, 80), "Somebody approves: write the name", where: "name",
+                                                                                           accepted: "1 to 80 letters")
     age = cell && (Shop.current.clock.date(now.to_i / 60) - cell.board.made_on).to_i
-    Entry.record!(client_id: body["client_id"], kind: "approved", happened_at: now, piece: piece, cell: cell, revision: piece.schedule.head, body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age }.compact)
+    Entry.record!(client_id: body["client_id"], kind: "approved", happened_at: now, piece: piece, cell: cell,
+                  revision: piece.schedule.head,
+                  body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age }.compact)
   end
 
   # @return [Approval, nil] the last that stands
   def self.for(piece)
-    entry = Entry.where(piece: piece, kind: "approved").where.missing(:correction).includes(:revision, cell: :board).order(:happened_at, :id).last
+    entry = Entry.where(piece: piece, kind: "approved")
+      .where
+      .missing(:correction)
+      .includes(:revision, cell: :board)
+      .order(:happened_at, :id).last
     entry && new(entry)
   end
 
@@ -26,7 +34,9 @@ class Approval
   def stale? = Rhexon::Boards::Approved.stale?(entry.revision.document, entry.piece.schedule.document)
 
   def to_h
-    { id: entry.id, name: entry.body["name"], light: entry.body["light"], age_days: entry.body["age_days"], at: entry.happened_at.to_i / 60, stale: stale?,
-      cell: entry.cell && { id: entry.cell_id, label: entry.cell.label, board: entry.cell.board.name, board_id: entry.cell.board_id } }
+    { id: entry.id, name: entry.body["name"], light: entry.body["light"], age_days: entry.body["age_days"],
+      at: entry.happened_at.to_i / 60, stale: stale?,
+      cell: entry.cell &&
+        { id: entry.cell_id, label: entry.cell.label, board: entry.cell.board.name, board_id: entry.cell.board_id } }
   end
 end

@@ -1,4 +1,5 @@
-# One page on which a client approves a look: the cell in its colour, its figures and under which conditions they hold, and a line to sign.
+# One page on which a client approves a look: the cell in its colour, its figures and under which conditions they
+# hold, and a line to sign.
 class ApprovalSheet
   include Printed
 
@@ -29,14 +30,22 @@ class ApprovalSheet
   # @return [Array<String>] what was read, or that nothing was
   def figures
     summary = @cell.summary
-    [ summary.lab ? "Colour read: L* #{lab(summary.lab)} (D65, 2°)" : predicted, (summary.means["gloss"] && "Gloss: #{summary.means["gloss"].round} GU at 60°"),
-      (summary.delta_e && "Off the wanted colour by ΔE #{summary.delta_e}: #{Rhexon::Colour::DeltaE.words(summary.delta_e)}"), "Wood: #{[ @board.wood, @board.timber_lot ].compact_blank.join(", ")}" ].compact
+    [
+      summary.lab ? "Colour read: L* #{lab(summary.lab)} (D65, 2°)" : predicted,
+      (summary.means["gloss"] && "Gloss: #{summary.means["gloss"].round} GU at 60°"),
+      (summary.delta_e &&
+        "Off the wanted colour by ΔE #{summary.delta_e}: #{Rhexon::Colour::DeltaE.words(summary.delta_e)}"),
+      "Wood: #{[ @board.wood, @board.timber_lot ].compact_blank.join(", ")}"
+    ].compact
   end
 
   # @return [Array<String>]
   def conditions
     age = (Shop.current.clock.date(Time.current.to_i / 60) - @board.made_on).to_i
-    [ "Seen by: ____________________ (daylight, or the lamp of its place)", "The board is #{age} #{age == 1 ? "day" : "days"} old#{"; a look settles in #{settles} days" if age < settles}.", "Wood is a grown thing: another board of the same kind may be paler or darker. A printed colour is no match; the board itself is.",
+    [ "Seen by: ____________________ (daylight, or the lamp of its place)",
+      "The board is #{age} #{age == 1 ? "day" : "days"} old#{"; a look settles in #{settles} days" if age < settles}.",
+      "Wood is a grown thing: another board of the same kind may be paler or darker. A printed colour is no match; " \
+      "the board itself is.",
       "Look at it where the piece will stand. A later change of the schedule makes this approval void." ]
   end
 
@@ -68,7 +77,8 @@ class ApprovalSheet
 
   def draw_photo(top)
     photo = @cell.photos.last or return
-    @pdf.image(StringIO.new(photo.image.download), at: [ (FIELD_MM + 6) * MM, top ], fit: [ 72 * MM, FIELD_MM * 0.66 * MM ])
+    @pdf.image(StringIO.new(photo.image.download), at: [ (FIELD_MM + 6) * MM, top ],
+                                                   fit: [ 72 * MM, FIELD_MM * 0.66 * MM ])
   rescue ActiveStorage::FileNotFoundError
     nil
   end

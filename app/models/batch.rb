@@ -13,7 +13,10 @@ class Batch < ApplicationRecord
   validates :state, inclusion: { in: STATES }
 
   # With what is left in each, in one query.
-  scope :with_left, -> { left_joins(:stock_moves).group(:id).select("batches.*, COALESCE(SUM(stock_moves.grams), 0) AS left_g_sum") }
+  scope :with_left,
+        -> {
+          left_joins(:stock_moves).group(:id).select("batches.*, COALESCE(SUM(stock_moves.grams), 0) AS left_g_sum")
+        }
   scope :standing, -> { where(discarded_at: nil) }
 
   # A new can.
@@ -23,7 +26,12 @@ class Batch < ApplicationRecord
     return known.batch if known
 
     transaction do
-      batch = create!(product: product, name: product.full_name, state: state, lot: lot, made_on: on, opened_on: (on unless state == "sealed"), expires_on: Rhexon::Stock::Keeping.until(product.to_value, state, on, shellac_months: Shop.current.shellac_months))
+      batch = create!(
+        product: product, name: product.full_name, state: state, lot: lot, made_on: on,
+        opened_on: (on unless state == "sealed"),
+        expires_on: Rhexon::Stock::Keeping.until(product.to_value, state, on,
+                                                 shellac_months: Shop.current.shellac_months)
+      )
       StockMove.record!(batch: batch, grams: grams, reason: "received", client_id: client_id)
       batch
     end
@@ -41,7 +49,8 @@ class Batch < ApplicationRecord
 
   # Weighed or measured: what is left is this.
   def weigh!(grams, client_id:)
-    Rhexon.refuse_unless(grams.between?(0, 1_000_000), "#{grams.round} g cannot be left in it", where: "left", accepted: "0 g or more")
+    Rhexon.refuse_unless(grams.between?(0, 1_000_000), "#{grams.round} g cannot be left in it", where: "left",
+                                                                                                accepted: "0 g or more")
     StockMove.record!(batch: self, grams: grams - left_g, reason: "weighed", client_id: client_id)
   end
 
@@ -58,11 +67,18 @@ class Batch < ApplicationRecord
     known = StockMove.find_by(client_id: client_id)
     return known.batch if known
 
-    Rhexon.refuse_unless(grams.positive? && grams <= left_g, "#{grams.round} g cannot be filled off", where: "grams", accepted: "more than 0 and up to #{left_g.round} g")
+    Rhexon.refuse_unless(
+      grams.positive? && grams <= left_g, "#{grams.round} g cannot be filled off", where: "grams",
+      accepted: "more than 0 and up to #{left_g.round} g"
+    )
     transaction do
-      jar = dup.tap { |copy| copy.update!(name: "#{name}, touch-up", kept: true, mix: nil, product: product, state: state == "sealed" ? "opened" : state, opened_on: opened_on || Date.current) }
+      jar = dup.tap do |copy|
+        copy.update!(name: "#{name}, touch-up", kept: true, mix: nil, product: product,
+                     state: state == "sealed" ? "opened" : state, opened_on: opened_on || Date.current)
+      end
       StockMove.record!(batch: jar, grams: grams, reason: "filled off from #{code}", client_id: client_id)
-      StockMove.record!(batch: self, grams: -grams, reason: "filled off into #{jar.code}", client_id: "#{client_id}-out")
+      StockMove.record!(batch: self, grams: -grams, reason: "filled off into #{jar.code}",
+                        client_id: "#{client_id}-out")
       jar
     end
   end
@@ -73,13 +89,24 @@ class Batch < ApplicationRecord
     known = StockMove.find_by(client_id: "#{client_id}-0")
     return known.batch if known
 
-    Rhexon.refuse_unless(batches.size > 1 && batches.map(&:product_id).uniq.one? && batches.none?(&:kept), "Boxing pours cans of one product together", where: "batches", accepted: "two or more cans of one product, no touch-ups")
+    Rhexon.refuse_unless(batches.size > 1 && batches.map(&:product_id).uniq.one? && batches.none?(&:kept),
+                         "Boxing pours cans of one product together", where: "batches",
+                                                                      accepted: "two or more cans of one product, no " \
+                                                                                "touch-ups")
     transaction do
-      boxed = create!(product: batches.first.product, name: batches.first.product.full_name, state: "opened", boxed: true, lot: batches.filter_map(&:lot).uniq.sort.join(" + ").presence, made_on: Date.current, opened_on: Date.current,
-                      expires_on: [ *batches.filter_map(&:expires_on), Rhexon::Stock::Keeping.until(batches.first.product.to_value, "opened", Date.current) ].compact.min)
+      boxed = create!(
+        product: batches.first.product, name: batches.first.product.full_name, state: "opened", boxed: true,
+        lot: batches.filter_map(&:lot).uniq.sort.join(" + ").presence, made_on: Date.current, opened_on: Date.current,
+        expires_on: [
+          *batches.filter_map(&:expires_on),
+          Rhexon::Stock::Keeping.until(batches.first.product.to_value, "opened", Date.current)
+        ].compact.min
+      )
       batches.each_with_index do |batch, index|
-        StockMove.record!(batch: boxed, grams: batch.left_g, reason: "boxed from #{batch.code}", client_id: "#{client_id}-#{index}")
-        StockMove.record!(batch: batch, grams: -batch.left_g, reason: "boxed into #{boxed.code}", client_id: "#{client_id}-#{index}-out")
+        StockMove.record!(batch: boxed, grams: batch.left_g, reason: "boxed from #{batch.code}",
+                          client_id: "#{client_id}-#{index}")
+        StockMove.record!(batch: batch, grams: -batch.left_g, reason: "boxed into #{boxed.code}",
+                          client_id: "#{client_id}-#{index}-out")
       end
       boxed
     end
@@ -107,16 +134,30 @@ class Batch < ApplicationRecord
   def code = self.class.code(id)
   def self.code(id) = format("J%04d", id)
 
-  STOCK = %w[batches.id products.code batches.state batches.opened_on batches.made_on batches.expires_on batches.lot batches.boxed batches.kept batches.usable_until mixes.pass_keys].freeze
+  STOCK = %w[
+    batches.id products.code batches.state batches.opened_on batches.made_on batches.expires_on batches.lot
+    batches.boxed batches.kept batches.usable_until mixes.pass_keys
+  ].freeze
 
   # What can be counted on, in one query.
   # @return [Array<Hash>] batches of rhexon-shop/1
   def self.stock(now: Time.current)
-    rows = standing.joins(:product).left_joins(:mix, :stock_moves).group(:id).order(:id).having("SUM(stock_moves.grams) >= 0.5").pluck(*STOCK, Arel.sql("SUM(stock_moves.grams)"))
+    rows = standing.joins(:product)
+      .left_joins(:mix, :stock_moves)
+      .group(:id)
+      .order(:id)
+      .having("SUM(stock_moves.grams) >= 0.5")
+      .pluck(
+      *STOCK, Arel.sql("SUM(stock_moves.grams)")
+    )
     rows.filter_map do |id, product, state, opened_on, made_on, expires_on, lot, boxed, kept, usable_until, pass_keys, grams|
       next if usable_until && usable_until < now
 
-      { "id" => code(id), "product" => product, "g" => grams.round(2), "state" => state, "opened_on" => (opened_on || made_on)&.iso8601, "expires_on" => expires_on&.iso8601, "lot" => lot, "boxed" => boxed, "kept" => kept, "passes" => pass_keys || [] }
+      {
+        "id" => code(id), "product" => product, "g" => grams.round(2), "state" => state,
+        "opened_on" => (opened_on || made_on)&.iso8601, "expires_on" => expires_on&.iso8601, "lot" => lot,
+        "boxed" => boxed, "kept" => kept, "passes" => pass_keys || []
+      }
     end
   end
 end

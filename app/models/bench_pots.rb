@@ -15,13 +15,23 @@ class BenchPots
 
   def begun
     Mix.open.includes(:product, :room).reject { |mix| mix.pours.empty? }.map do |mix|
-      Pot.new(path: "/mix/#{mix.id}", name: mix.name, left_g: mix.poured.sum { |pour| pour["g"] }, whole_g: mix.correction.total_g.round(1), mixed_at: minute(mix.hardened_at), usable_until: minute(mix.usable_until), open: true, serves: mix.pass_keys.size)
+      Pot.new(path: "/mix/#{mix.id}", name: mix.name, left_g: mix.poured.sum { |pour| pour["g"] },
+              whole_g: mix.correction.total_g.round(1), mixed_at: minute(mix.hardened_at),
+              usable_until: minute(mix.usable_until), open: true, serves: mix.pass_keys.size)
     end
   end
 
   def catalysed
-    Batch.standing.with_left.where(state: "catalysed").where("usable_until > ?", @now - AFTER).preload(:mix, :stock_moves).select { |batch| batch.left_g >= 1 }.map do |batch|
-      Pot.new(path: "/batches/#{batch.id}", name: batch.name, left_g: batch.left_g, whole_g: batch.received_g, mixed_at: minute(batch.mix&.hardened_at), usable_until: minute(batch.usable_until), open: false, serves: batch.mix&.pass_keys&.size.to_i)
+    Batch.standing
+      .with_left
+      .where(state: "catalysed")
+      .where("usable_until > ?", @now - AFTER)
+      .preload(:mix, :stock_moves)
+      .select { |batch| batch.left_g >= 1 }
+      .map do |batch|
+      Pot.new(path: "/batches/#{batch.id}", name: batch.name, left_g: batch.left_g, whole_g: batch.received_g,
+              mixed_at: minute(batch.mix&.hardened_at), usable_until: minute(batch.usable_until), open: false,
+              serves: batch.mix&.pass_keys&.size.to_i)
     end
   end
 

@@ -10,10 +10,17 @@ class BenchState
   end
 
   def to_h
-    drawn, words = @floor.draw { |plan| Rhexon::Picture::Bench.new(plan).then { |bench| [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.words ] } ] } }
+    drawn, words = @floor.draw { |plan|
+      Rhexon::Picture::Bench.new(plan).then do |bench|
+        [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.words ] } ]
+      end
+    }
     { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
       pots: BenchPots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
-      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
+      rooms: Room.order(:id)
+        .map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry|
+          EntrySerializer.new(entry, params: { words: words }).to_h
+        } }
   end
 
   private
@@ -21,12 +28,19 @@ class BenchState
   # Passes that a pot stands ready for or is begun for: key => its page.
   def mixed
     begun = Mix.open.flat_map { |mix| mix.pass_keys.map { |key| [ key, "/mix/#{mix.id}" ] } }
-    ready = Batch.standing.where.not(mix_id: nil).preload(:mix).flat_map { |batch| batch.mix.pass_keys.map { |key| [ key, "/batches/#{batch.id}" ] } }
+    ready = Batch.standing.where.not(mix_id: nil).preload(:mix).flat_map do |batch|
+      batch.mix.pass_keys.map { |key| [ key, "/batches/#{batch.id}" ] }
+    end
     (begun + ready).to_h
   end
 
   # The newest entries that stand, newest first: what "take it back" takes back.
   def latest
-    Entry.where(piece: @floor.pieces, kind: TOUCHED).includes(:correction, :piece).order(happened_at: :desc, id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST)
+    Entry.where(piece: @floor.pieces, kind: TOUCHED)
+      .includes(:correction, :piece)
+      .order(happened_at: :desc, id: :desc)
+      .limit(LATEST * 2)
+      .reject(&:correction)
+      .first(LATEST)
   end
 end

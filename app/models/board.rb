@@ -5,17 +5,30 @@ class Board < ApplicationRecord
   belongs_to :making, class_name: "Piece", optional: true
   has_many :cells, -> { order(:position) }, dependent: :destroy, inverse_of: :board
 
-  validates :name, presence: { message: "Name the board." }, uniqueness: { message: "There is already a board of that name." }
+  validates :name, presence: { message: "Name the board." },
+                   uniqueness: { message: "There is already a board of that name." }
   validates :wood, presence: { message: "Name the wood." }
   validates :grain, inclusion: { in: Piece::GRAINS, message: "Choose how open the grain is." }
-  validates :width_mm, :height_mm, numericality: { only_integer: true, in: 50..3000, message: "A board is 50 to 3000 mm wide and high." }
+  validates :width_mm, :height_mm,
+            numericality: { only_integer: true, in: 50..3000, message: "A board is 50 to 3000 mm wide and high." }
   validates :made_on, presence: true
 
   # @return [Array<Rhexon::Boards::Layout::Place>] of the cells: a row, or what the trial drew
-  def places = trial ? sheet.places : Rhexon::Boards::Layout.row(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size)
+  def places
+    if trial
+      sheet.places
+    else
+      Rhexon::Boards::Layout.row(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm,
+                                 cells: cells.size)
+    end
+  end
 
   # @return [Rhexon::Boards::Layout::Sheet]
-  def sheet = @sheet ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm, tape_mm: tape_mm, cells: cells.size, stages: step_strip ? strip_hexes.size : 0)
+  def sheet
+    @sheet ||= Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: margin_mm,
+                                           tape_mm: tape_mm, cells: cells.size,
+                                           stages: step_strip ? strip_hexes.size : 0)
+  end
 
   # What its own timber was read as, bare.
   # @return [Array<Float>, nil] L*a*b*
@@ -29,12 +42,20 @@ class Board < ApplicationRecord
 
   # All that is laid on it, the stages of its step strip among it.
   # @return [Rhexon::Boards::WorkOrder]
-  def work_order = @work_order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] }.merge(strip_layers.each_with_index.to_h { |layers, stage| [ strip_name(stage), layers ] }))
+  def work_order
+    @work_order ||= Rhexon::Boards::WorkOrder.new(
+      cells.to_h { |cell| [ cell.label, cell.layers ] }.merge(
+        strip_layers.each_with_index.to_h { |layers, stage| [ strip_name(stage), layers ] }
+      )
+    )
+  end
 
   # @return [Hash{String=>Float}] m² by cell and stage
   def areas
     strips = strip_layers.any? ? sheet.strips : []
-    (cells.map(&:label) + strips.each_index.map { |stage| strip_name(stage) }).zip([ *places, *strips ]).to_h { |name, place| [ name, place.width_mm * place.height_mm / 1e6 ] }
+    (cells.map(&:label) + strips.each_index.map { |stage| strip_name(stage) })
+      .zip([ *places, *strips ])
+      .to_h { |name, place| [ name, place.width_mm * place.height_mm / 1e6 ] }
   end
 
   # When it is to be looked at again.

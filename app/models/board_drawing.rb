@@ -23,14 +23,31 @@ class BoardDrawing
   private
 
   def text(words) = ERB::Util.html_escape(words)
-  def box(x, y, width, height, stroke = 0.2) = %(<rect x="#{x}" y="#{y}" width="#{width}" height="#{height}" fill="none" stroke="#000" stroke-width="#{stroke}"/>)
-  def named(place, words, size) = %(#{box(place.x_mm, place.y_mm, place.width_mm, place.height_mm)}<text x="#{place.x_mm + 2}" y="#{place.y_mm + size + 1}" font-size="#{size}">#{text(words)}</text>)
+
+  def box(x, y, width, height, stroke = 0.2)
+    %(<rect x="#{x}" y="#{y}" width="#{width}" height="#{height}" fill="none" stroke="#000" stroke-width="#{stroke}"/>)
+  end
+
+  def named(place, words, size)
+    %(#{box(place.x_mm, place.y_mm, place.width_mm,
+            place.height_mm)}<text x="#{place.x_mm + 2}" y="#{place.y_mm + size + 1}" font-size="#{size}">#{text(words)}</text>)
+  end
+
   def cells = @board.cells.zip(@board.places).map { |cell, place| named(place, cell.label, 5) }
-  def strips = @board.step_strip ? @board.sheet.strips.each_with_index.map { |place, stage| named(place, stage.zero? ? "bare" : stage, 3.2) } : []
+
+  def strips
+    if @board.step_strip
+      @board.sheet.strips.each_with_index.map { |place, stage| named(place, stage.zero? ? "bare" : stage, 3.2) }
+    else
+      []
+    end
+  end
 
   def tapes
     (@board.trial ? @board.sheet.tapes : []).flat_map do |way, from, to|
-      [ from, to ].map { |mm| way == :along ? line(mm, -3, mm, @board.height_mm + 3, mm, -4) : line(-3, mm, @board.width_mm + 3, mm, -12, mm) }
+      [ from, to ].map do |mm|
+        way == :along ? line(mm, -3, mm, @board.height_mm + 3, mm, -4) : line(-3, mm, @board.width_mm + 3, mm, -12, mm)
+      end
     end
   end
 

@@ -9,12 +9,17 @@ module BoardLessons
 
   def reckoned
     sheets = Shelf.as_on_sheets
-    stamp = [ sheets.object_id, Reading.where(kind: "lab").pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")), Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")) ]
+    stamp = [
+      sheets.object_id, Reading.where(kind: "lab").pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")),
+      Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)"))
+    ]
     @lock.synchronize do
       next @lessons if @stamp == stamp
 
       @stamp = stamp
-      @lessons = Rhexon::Colour::Calibration.for(boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] })
+      @lessons = Rhexon::Colour::Calibration.for(
+        boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
+      )
     end
   end
 
@@ -23,7 +28,9 @@ module BoardLessons
   # Boards with the cells whose colour was read and that are sound.
   def boards
     Board.includes(cells: :readings).order(:id).filter_map do |board|
-      cells = board.cells.reject(&:ruined).filter_map { |cell| (lab = cell.summary(nil).lab) && { "layers" => cell.layers, "lab" => lab } }
+      cells = board.cells.reject(&:ruined).filter_map do |cell|
+        (lab = cell.summary(nil).lab) && { "layers" => cell.layers, "lab" => lab }
+      end
       { "wood" => board.wood, "cells" => cells } if cells.any?
     end
   end
@@ -33,6 +40,11 @@ module BoardLessons
   def told
     lessons = current
     names = Shelf.as_on_sheets.to_h { |record| [ record["id"], record["name"] ] }
-    lessons.strengths.map { |id, fit| { product: id, name: names.fetch(id, id), strength: fit.values["strength"].round(2), used: lessons.used.key?(id), readings: fit.count, before: fit.before.round(1), after: fit.after.round(1), range: fit.range.map(&:round) } }
+    lessons.strengths.map do |id, fit|
+      {
+        product: id, name: names.fetch(id, id), strength: fit.values["strength"].round(2), used: lessons.used.key?(id),
+        readings: fit.count, before: fit.before.round(1), after: fit.after.round(1), range: fit.range.map(&:round)
+      }
+    end
   end
 end

@@ -12,7 +12,10 @@ class BoardPairs
 
     shown = picks.map(&:sort)
     order = Rhexon::Boards::Pairs.order(ids, @seed)
-    { left: order.reject { |pair| shown.include?(pair.sort) }, picks: picks.size, strengths: strengths, sure: picks.any? && Rhexon::Boards::Pairs.ahead?(ids, picks) }
+    {
+      left: order.reject { |pair| shown.include?(pair.sort) }, picks: picks.size, strengths: strengths,
+      sure: picks.any? && Rhexon::Boards::Pairs.ahead?(ids, picks)
+    }
   end
 
   private
@@ -24,6 +27,11 @@ class BoardPairs
     return [] if picks.empty?
 
     labels = @cells.to_h { |cell| [ cell.id, cell.label ] }
-    Rhexon::Boards::Pairs.strengths(ids, picks).map { |standing| { id: standing.id, label: labels[standing.id], strength: standing.strength.round(2), sd: standing.sd.round(2), wins: standing.wins, losses: standing.losses } }
+    Rhexon::Boards::Pairs.strengths(ids, picks).map do |standing|
+      {
+        id: standing.id, label: labels[standing.id], strength: standing.strength.round(2), sd: standing.sd.round(2),
+        wins: standing.wins, losses: standing.losses
+      }
+    end
   end
 end

@@ -11,10 +11,14 @@ class Cell < ApplicationRecord
   validate :layers_are_steps, if: :layers_changed?
 
   # @return [Rhexon::Boards::Readings::Summary]
-  def summary(target_lab = board.target_lab) = Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
+  def summary(target_lab = board.target_lab)
+    Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)
+  end
 
   # @return [Array<Float>, nil] the colour read last
-  def latest_lab = readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value
+  def latest_lab
+    readings.select { |reading| reading.kind == "lab" }.max_by { |reading| [ reading.taken_at, reading.id ] }&.value
+  end
 
   # What is predicted of it: on its board's own timber where that was read bare.
   # @return [LooksState]
@@ -24,22 +28,30 @@ class Cell < ApplicationRecord
   def area_m2 = board.places[position].then { |place| place.width_mm * place.height_mm / 1e6 }
 
   # @return [Numeric, nil] minute of its full cure, counted from the day the board was made
-  def cured_at = (cure = Rhexon::Boards::Readings.full_cure_min(layers, Shelf.products)) && Shop.current.clock.at(board.made_on, "00:00") + cure
+  def cured_at
+    (cure = Rhexon::Boards::Readings.full_cure_min(layers, Shelf.products)) &&
+      Shop.current.clock.at(board.made_on, "00:00") + cure
+  end
 
   # @param piece [Piece]
   # @param methods [Hash{String=>String}] method on the board => method on the piece
   # @return [Rhexon::Boards::Promotion::Result]
   def promotion(piece, methods, today:)
     Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"], methods: methods,
-                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase, piece_wood: piece.wood.downcase, ruined: ruined, spots_early: readings.any?(&:early?),
-                                                      area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max * piece.count })
+                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i,
+                                                      timber: board.wood.downcase, piece_wood: piece.wood.downcase,
+                                                      ruined: ruined, spots_early: readings.any?(&:early?),
+                                                      area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max *
+                                                        piece.count })
   end
 
   private
 
   # What stood in it before is left as it is; what is new is held to the same rule as a schedule.
   def layers_are_steps
-    document, before = [ layers, layers_was || [] ].map { |steps| Rhexon::Schedule::Document.empty.merge("steps" => steps) }
+    document, before = [ layers, layers_was || [] ].map { |steps|
+      Rhexon::Schedule::Document.empty.merge("steps" => steps)
+    }
     Rhexon::Schedule::Document.check!(document)
     (layers - before["steps"]).each { |step| Rhexon::Schedule::Document.check_products!(step, Shelf.products) }
     Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)

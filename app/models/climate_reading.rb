@@ -7,6 +7,9 @@ class ClimateReading < ApplicationRecord
   # @return [Hash] a climate entry of rhexon-shop/1
   def to_core
     clock = Shop.current.clock
-    { "from" => clock.iso(at.to_i / 60), "until" => clock.iso(self.until.to_i / 60), "t_c" => t_c, "rh" => rh, "air" => air }
+    {
+      "from" => clock.iso(at.to_i / 60), "until" => clock.iso(self.until.to_i / 60), "t_c" => t_c, "rh" => rh,
+      "air" => air
+    }
   end
 end

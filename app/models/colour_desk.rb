@@ -2,7 +2,8 @@
 class ColourDesk
   MOST_G = 20_000
 
-  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "under" (gu of the clear film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
+  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "under" (gu of the clear film
+  #   a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
   # @raise [Rhexon::InvalidInput] by answering
   def initialize(asked)
     @asked = asked
@@ -10,9 +11,21 @@ class ColourDesk
 
   # @return [Hash] what the desk begins with
   def self.start
-    { woods: Rhexon::Colour::Wood.species, colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } }, lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
-      cells: Cell.includes(:readings, board: :piece).filter_map { |cell| cell.latest_lab && { id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: cell.latest_lab, wood: cell.board.wood } },
-      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece| { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood } }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE, taught: BoardLessons.told, photos: Photo.where(cell_id: nil, piece_id: nil, entry_id: nil).order(id: :desc).limit(6).map { |photo| PhotoSerializer.new(photo).to_h } }
+    { woods: Rhexon::Colour::Wood.species,
+      colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } },
+      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
+      cells: Cell.includes(:readings, board: :piece).filter_map { |cell|
+        cell.latest_lab &&
+          {
+            id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: cell.latest_lab, wood: cell.board.wood
+          }
+      },
+      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece|
+        { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
+      }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE, taught: BoardLessons.told, photos: Photo
+        .where(cell_id: nil, piece_id: nil, entry_id: nil)
+        .order(id: :desc).limit(6)
+        .map { |photo| PhotoSerializer.new(photo).to_h } }
   end
 
   # Products that colour a stain or a toner, with colour figures.
@@ -21,21 +34,35 @@ class ColourDesk
   # At stock strength on maple, a concentrate at a share of it, to know it by.
   def self.hex(product)
     looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("maple"), [], {})
-    Rhexon::Colour::Look.new(looks.with_stain({ product => product.helper? ? Rhexon::Reference.table("colour").fetch("concentrate_share") : 1.0 }), Rhexon::Colour::Light.find("D65")).hex
+    Rhexon::Colour::Look.new(
+      looks.with_stain(
+        { product => product.helper? ? Rhexon::Reference.table("colour").fetch("concentrate_share") : 1.0 }
+      ),
+      Rhexon::Colour::Light.find("D65")
+    ).hex
   end
 
   # @return [Hash]
   def answer
     result = recipe.result
     light = Rhexon::Colour::Light.find("D65")
-    { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start), delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond, cast: Rhexon::Colour::Cast.for(result.start, target).words,
-      spread: spread&.round(1), answers: result.answers.map { |recipe| told(recipe) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
+    { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start),
+      delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond,
+      cast: Rhexon::Colour::Cast.for(result.start, target).words,
+      spread: spread&.round(1), answers: result.answers
+        .map { |recipe| told(recipe) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
   end
 
   private
 
   def told(answer)
-    { grams: answer.grams.map { |id, grams| { id: id, name: Shelf.products.fetch(id).name, grams: grams, ten_more: answer.ten_more.fetch(id).map { |value| value.round(1) } } }, carrier_g: (batch_g - answer.grams.values.sum).round(2), lab: rounded(answer.lab), hex: answer.hex,
+    { grams: answer.grams.map { |id, grams|
+      {
+        id: id, name: Shelf.products.fetch(id).name, grams: grams,
+        ten_more: answer.ten_more.fetch(id).map { |value| value.round(1) }
+      }
+    },
+      carrier_g: (batch_g - answer.grams.values.sum).round(2), lab: rounded(answer.lab), hex: answer.hex,
       delta_e: answer.delta_e.round(1), words: Rhexon::Colour::DeltaE.words(answer.delta_e) }
   end
 
@@ -47,25 +74,41 @@ class ColourDesk
     return unless answer
 
     shares = answer.shares.transform_keys { |id| Shelf.products.fetch(id) }
-    Rhexon::Colour::Metamerism.for(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under), Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
+    Rhexon::Colour::Metamerism.for(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under),
+                                   Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
   end
 
-  def recipe = toner? ? Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing) : Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
+  def recipe
+    if toner?
+      Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing)
+    else
+      Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
+    end
+  end
+
   def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing).made(shares)
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
 
   def under
     gu = @asked["under"]
-    Rhexon.refuse_unless(gu.nil? || (gu.is_a?(Numeric) && gu.between?(0, 100)), "The film over it has a gloss", where: "under", accepted: "0 to 100 GU, or none")
+    Rhexon.refuse_unless(gu.nil? || (gu.is_a?(Numeric) && gu.between?(0, 100)), "The film over it has a gloss",
+                         where: "under", accepted: "0 to 100 GU, or none")
     gu&.to_f
   end
 
   def toner? = @asked["way"] == "toner"
   def surface = Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares)
-  def looks = Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products, surface: surface)
+
+  def looks
+    Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products,
+                              surface: surface)
+  end
 
   # What the toner goes over: a cell that was read, or the colour that was typed.
-  def seen = Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"), shape: species && Rhexon::Colour::Wood.for_species(species).reflectance)
+  def seen
+    Rhexon::Colour::Reflectance.from_lab(lab("wood_lab"), Rhexon::Colour::Light.find("D65"),
+                                         shape: species && Rhexon::Colour::Wood.for_species(species).reflectance)
+  end
 
   def wood
     return Rhexon::Colour::Wood.for_species(species) if @asked["wood_lab"].blank?
@@ -74,25 +117,37 @@ class ColourDesk
   end
 
   def species = @asked["wood"].presence
-  def spread = species && Rhexon::Colour::DeltaE.ciede2000(*%w[pale dark].map { |board| Rhexon::Colour::Wood.for_species(species, board).lab })
+
+  def spread
+    species &&
+      Rhexon::Colour::DeltaE.ciede2000(*%w[pale dark].map { |board|
+        Rhexon::Colour::Wood.for_species(species, board).lab
+      })
+  end
+
   def target = lab("target")
 
   def lab(name)
     Rhexon::Boards::Readings.check("lab", @asked[name])
   rescue Rhexon::InvalidInput => refusal
-    raise Rhexon::InvalidInput.new(name == "target" ? "That is no target" : "That is no colour to begin from", where: name, accepted: refusal.accepted)
+    raise Rhexon::InvalidInput.new(name == "target" ? "That is no target" : "That is no colour to begin from",
+                                   where: name, accepted: refusal.accepted)
   end
 
   def colourants
     wanted = Array(@asked["colourants"])
     chosen = self.class.colourants.select { |product| wanted.include?(product.id) }
-    Rhexon.refuse_unless(chosen.any?, "Choose at least one colourant", where: "colourants", accepted: self.class.colourants.map(&:name).join(", "))
+    Rhexon.refuse_unless(
+      chosen.any?, "Choose at least one colourant", where: "colourants",
+      accepted: self.class.colourants.map(&:name).join(", ")
+    )
     chosen
   end
 
   def batch_g
     grams = @asked["batch_g"]
-    Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.between?(1, MOST_G), "A batch is weighed in grams", where: "batch_g", accepted: "1 to #{MOST_G} g")
+    Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.between?(1, MOST_G), "A batch is weighed in grams",
+                         where: "batch_g", accepted: "1 to #{MOST_G} g")
     grams
   end
 end

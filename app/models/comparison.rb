@@ -1,4 +1,5 @@
-# A piece's schedule held against others: as it was at an earlier revision, as another piece has it, or by another method. Nothing is kept.
+# A piece's schedule held against others: as it was at an earlier revision, as another piece has it, or by another
+# method. Nothing is kept.
 class Comparison
   METHODS = { "spray" => "All sprayed", "brush" => "All brushed", "wipe" => "All wiped" }.freeze
   REVISIONS = 8
@@ -12,10 +13,19 @@ class Comparison
 
   # @return [Hash] props of the compare page
   def to_h
-    aside = floor.aside_of(@piece) and raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
+    aside = floor.aside_of(@piece) and
+      raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
     sides = [ side("head", "As it stands", floor.plan), *others ]
-    { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id, revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"] }, zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
-      sides: sides.map { |side_shown| SideSerializer.new(side_shown).to_h }, choices: choices.map { |key, side_shown| { key: key, label: side_shown.first } }, refused: @refused || [], wanted: @wanted & choices.keys,
+    { piece: {
+        id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id,
+        revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"]
+      },
+      zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
+      sides: sides.map { |side_shown|
+        SideSerializer.new(side_shown).to_h
+      }, choices: choices.map { |key, side_shown|
+        { key: key, label: side_shown.first }
+      }, refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
   end
 
@@ -29,7 +39,13 @@ class Comparison
   def side(key, label, plan, operation = nil)
     alternative = Rhexon::Compare::Alternative.new(plan, @piece.core_id, label)
     @first ||= alternative
-    Column.new(key: key, side: alternative, differs: alternative.equal?(@first) ? [] : Rhexon::Compare::Differences.for(@first, alternative, currency: Shop.current.currency), operation: operation)
+    Column.new(
+      key: key, side: alternative,
+      differs: alternative.equal?(@first) ? [] : Rhexon::Compare::Differences.for(
+        @first, alternative, currency: Shop.current.currency
+      ),
+      operation: operation
+    )
   end
 
   def others
@@ -58,17 +74,32 @@ class Comparison
   def pieces
     floor.pieces.reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
       steps = other.schedule.steps.map { |step| step.except("pins", "faces", "mask") }
-      [ "piece:#{other.id}", [ "As #{other.name}", other.schedule.document.except("house").merge("steps" => steps), nil ] ]
+      [
+        "piece:#{other.id}",
+        [ "As #{other.name}", other.schedule.document.except("house").merge("steps" => steps), nil ]
+      ]
     end
   end
 
   def revisions
     head = @piece.schedule.head
-    @piece.schedule.revisions.reorder(number: :desc).where.not(number: head.number).limit(REVISIONS).select { |revision| revision.steps.any? }.to_h do |revision|
-      [ "revision:#{revision.number}", [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ] ]
+    @piece.schedule
+      .revisions
+      .reorder(number: :desc).where
+      .not(number: head.number)
+      .limit(REVISIONS)
+      .select { |revision| revision.steps.any? }
+      .to_h do |revision|
+      [
+        "revision:#{revision.number}",
+        [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ]
+      ]
     end
   end
 
   def document = @piece.schedule.document
-  def logged_steps = @piece.entries.where.not(pass_key: nil).distinct.pluck(:pass_key).map { |key| key.split("/")[1] }.uniq
+
+  def logged_steps
+    @piece.entries.where.not(pass_key: nil).distinct.pluck(:pass_key).map { |key| key.split("/")[1] }.uniq
+  end
 end

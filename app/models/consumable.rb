@@ -6,5 +6,9 @@ class Consumable < ApplicationRecord
   validates :left, numericality: { greater_than_or_equal_to: 0, message: "What is left is 0 or more." }
   validates :price, numericality: { greater_than_or_equal_to: 0, message: "A price is 0 or more." }, allow_nil: true
 
-  def to_core = { "id" => "k#{id}", "name" => name, "unit" => unit, "pack" => pack, "price" => price, "left" => left, "wear" => wear }
+  def to_core
+    {
+      "id" => "k#{id}", "name" => name, "unit" => unit, "pack" => pack, "price" => price, "left" => left, "wear" => wear
+    }
+  end
 end

@@ -10,7 +10,8 @@ class Entry < ApplicationRecord
   belongs_to :mix, optional: true
   belongs_to :cell, optional: true
   belongs_to :corrects, class_name: "Entry", optional: true
-  has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects, dependent: :restrict_with_error
+  has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects,
+                       dependent: :restrict_with_error
   has_many :photos, dependent: :restrict_with_error
 
   validates :kind, inclusion: { in: KINDS }
@@ -22,30 +23,51 @@ class Entry < ApplicationRecord
   # @return [Entry]
   # @raise [Conflict, Rhexon::InvalidInput]
   def self.record!(client_id:, kind:, happened_at:, **fields)
-    raise Rhexon::InvalidInput.new("An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters") unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
+    unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
+      raise Rhexon::InvalidInput.new("An entry needs an id of its own", where: "client_id",
+                                                                        accepted: "up to 200 letters")
+    end
     Rhexon::Planning::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
-    raise Rhexon::InvalidInput.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier") if happened_at > AHEAD.from_now
+    if happened_at > AHEAD.from_now
+      raise Rhexon::InvalidInput.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at",
+                                                                                          accepted: "now or earlier")
+    end
 
     known = find_by(client_id: client_id)
     return known.tap { |entry| entry.same!(kind: kind, **fields.except(:revision)) } if known
 
     create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current, **fields)
   rescue ActiveRecord::RecordNotUnique
-    find_by(client_id: client_id) || raise(Rhexon::InvalidInput.new("That entry was already taken back", where: "corrects"))
+    find_by(client_id: client_id) ||
+      raise(Rhexon::InvalidInput.new("That entry was already taken back", where: "corrects"))
   end
 
   # @return [Array<Entry>] of a piece, less what was taken back, in the order it happened
   def self.standing(piece)
-    piece.entries.includes(:correction).reject { |entry| entry.kind == "correction" || entry.correction }.sort_by { |entry| [ entry.happened_at, entry.id ] }
+    piece.entries
+      .includes(:correction)
+      .reject { |entry| entry.kind == "correction" || entry.correction }
+      .sort_by { |entry| [ entry.happened_at, entry.id ] }
   end
 
   # @return [Array<String>] keys of the passes of a piece that something is logged about
   def self.standing_passes(piece)
-    where(piece: piece).where.not(kind: "correction").where.not(id: where(kind: "correction").select(:corrects_id)).where.not(pass_key: nil).distinct.pluck(:pass_key)
+    where(piece: piece)
+      .where
+      .not(kind: "correction").where
+      .not(id: where(kind: "correction").select(:corrects_id)).where
+      .not(pass_key: nil).distinct
+      .pluck(:pass_key)
   end
 
   def same!(**fields)
-    other = fields.any? { |name, value| value.is_a?(ActiveRecord::Base) || value.nil? ? public_send(name) != value : public_send(name).to_json != value.to_json }
+    other = fields.any? do |name, value|
+      if value.is_a?(ActiveRecord::Base) || value.nil?
+        public_send(name) != value
+      else
+        public_send(name).to_json != value.to_json
+      end
+    end
     raise Conflict, "Entry #{client_id} was recorded before, with other content." if other
   end
 end

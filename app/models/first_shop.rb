@@ -1,4 +1,5 @@
-# A shop that begins: itself, a room, hours, a pair of hands, and one product of each class to plan with until its own stand on the shelf.
+# A shop that begins: itself, a room, hours, a pair of hands, and one product of each class to plan with until its own
+# stand on the shelf.
 class FirstShop
   attr_reader :errors
 
@@ -49,12 +50,21 @@ class FirstShop
   end
 
   def shelf!
-    Rhexon::Reference.table("classes").fetch("classes").except(*Rhexon::Materials::Product::HELPERS).each do |kind, figures|
+    Rhexon::Reference.table("classes")
+      .fetch("classes")
+      .except(*Rhexon::Materials::Product::HELPERS)
+      .each do |kind, figures|
       colour = figures.fetch("mechanism") == "penetrating"
-      Product.create!(code: kind, name: figures.fetch("name"), maker: "Any", kind: kind, role: role(kind, colour), colour: colour ? "tinted" : "clear")
+      Product.create!(code: kind, name: figures.fetch("name"), maker: "Any", kind: kind, role: role(kind, colour),
+                      colour: colour ? "tinted" : "clear")
     end
-    Product.create!(code: "water", name: "clean water", maker: "Tap", kind: "thinner", role: "thinner", figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
+    Product.create!(code: "water", name: "clean water", maker: "Tap", kind: "thinner", role: "thinner",
+                    figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
   end
 
-  def role(kind, colour) = kind.include?("filler") ? "pore filler" : colour ? "stain" : "film"
+  def role(kind, colour) = if kind.include?("filler")
+"pore filler"
+                           else
+colour ? "stain" : "film"
+                           end
 end

@@ -2,8 +2,12 @@
 class FrozenPasses
   def initialize(piece, document)
     @document = document
-    @usual = Rhexon::Planning::Turns.usual(Rhexon::Planning::Piece.new(faces: piece.faces.to_h { |face| [ face.name, face.to_core ] }, use: piece.use))
-    @logged = Entry.standing_passes(piece).map { |key| key.sub(%r{/scuff\d*\z}, "").split("/") }.map { |_, step, coat| [ step, coat.to_i ] }.uniq
+    @usual = Rhexon::Planning::Turns.usual(
+      Rhexon::Planning::Piece.new(faces: piece.faces.to_h { |face| [ face.name, face.to_core ] }, use: piece.use)
+    )
+    @logged = Entry.standing_passes(piece)
+      .map { |key| key.sub(%r{/scuff\d*\z}, "").split("/") }
+      .map { |_, step, coat| [ step, coat.to_i ] }.uniq
   end
 
   # @param after [Hash] schedule document
@@ -22,8 +26,15 @@ class FrozenPasses
   def same_support!(after)
     return if support(after) == support(@document)
 
-    laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find { |step| %w[coat stain].include?(step["kind"]) && step["support"].nil? } or return
-    raise Rhexon::InvalidInput.new("#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so that stays for the whole schedule. Set it in the steps to come", where: "support")
+    laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find do |step|
+      %w[coat stain].include?(step["kind"]) && step["support"].nil?
+    end or
+      return
+    raise Rhexon::InvalidInput.new(
+      "#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so " \
+      "that stays for the whole schedule. Set it in the steps to come",
+      where: "support"
+    )
   end
 
   def support(document) = (document["support"] if document.is_a?(Hash)) || @usual
@@ -31,17 +42,26 @@ class FrozenPasses
   def unchanged!(step_id, coat, after)
     before = step(@document, step_id) or return
     now = step(after, step_id)
-    return if now && now.except("coats", "pins", "name") == before.except("coats", "pins", "name") && coat <= (now["coats"] || 1)
+    if now && now.except("coats", "pins", "name") == before.except("coats", "pins", "name") &&
+        coat <= (now["coats"] || 1)
+      return
+    end
 
-    raise Rhexon::InvalidInput.new("#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it was. Split its coats to change the ones to come, or correct the log instead",
-                              where: "steps/#{step_id}")
+    raise Rhexon::InvalidInput.new(
+      "#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it " \
+      "was. Split its coats to change the ones to come, or correct the log instead",
+      where: "steps/#{step_id}"
+    )
   end
 
   def nothing_new_before!(after)
     last = ids(after).rindex { |id| @logged.any? { |step_id, _| step_id == id } } or return
     last_before = ids(@document).rindex { |id| @logged.any? { |step_id, _| step_id == id } }
     newcomer = (ids(after).first(last) - ids(@document).first(last_before)).first
-    raise Rhexon::InvalidInput.new("A step cannot go before work that is already in the log", where: "steps/#{newcomer}") if newcomer
+    if newcomer
+      raise Rhexon::InvalidInput.new("A step cannot go before work that is already in the log",
+                                     where: "steps/#{newcomer}")
+    end
   end
 
   def ids(document) = steps(document).map { |step| step["id"] }

@@ -1,5 +1,6 @@
-# What a request may carry, by name and type: the one place of a resource where that is said. What has another type is refused with a sentence,
-# what is not named is left out. Every field may be missing or null; what is needed is said where it is used.
+# What a request may carry, by name and type: the one place of a resource where that is said. What has another type is
+# refused with a sentence, what is not named is left out. Every field may be missing or null; what is needed is said
+# where it is used.
 class Given
   ID, NAME, WORDS = 120, 200, 2_000
   # Whole numbers that any language on the way can hold.
@@ -29,7 +30,10 @@ class Given
     def read(values, shape)
       values.slice(*shape.keys.map(&:to_s)).each do |name, value|
         fits, accepted = TYPES.fetch(shape.fetch(name.to_sym))
-        Rhexon.refuse_unless(value.nil? || fits.call(value), "#{name.tr("_", " ").capitalize} cannot be #{value.inspect.truncate(60)}", where: name, accepted: accepted)
+        Rhexon.refuse_unless(
+          value.nil? || fits.call(value), "#{name.tr("_", " ").capitalize} cannot be #{value.inspect.truncate(60)}",
+          where: name, accepted: accepted
+        )
       end
     end
 

@@ -1,7 +1,11 @@
 # What one goal would make of the plan.
 GoalAnswer = Struct.new(:name, :plan, :now) do
   def ready_at = plan.build.ready.values.compact.max
-  def first_at = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }.map(&:hands_start).min
+
+  def first_at
+    plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }.map(&:hands_start).min
+  end
+
   def sessions = plan.model.goal.sessions(plan.trial)
   def hands_min = plan.model.goal.hands_min(plan.trial)
   def scuffs = plan.build.scuffs.size
@@ -11,5 +15,9 @@ GoalAnswer = Struct.new(:name, :plan, :now) do
 
   private
 
-  def starts(plan) = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }.to_h { |placement| [ placement.pass.key, placement.hands_start ] }
+  def starts(plan)
+    plan.placements
+      .select { |placement| placement.status == "planned" && placement.hands.any? }
+      .to_h { |placement| [ placement.pass.key, placement.hands_start ] }
+  end
 end

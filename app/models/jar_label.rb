@@ -7,14 +7,22 @@ class JarLabel < Label
 
   # @return [Array<String>] lines of text, the name first
   def lines
-    dates = [ @batch.made_on && "#{@batch.state == "sealed" ? "came" : "made"} #{day(@batch.made_on)}", (@batch.opened_on && @batch.opened_on != @batch.made_on ? "opened #{day(@batch.opened_on)}" : nil) ].compact.join(", ")
-    [ @batch.name, "#{@batch.code}#{"  lot #{@batch.lot}" if @batch.lot}", "#{@batch.kept ? "touch-up, " : ""}#{@batch.state}", dates, good ].compact_blank
+    dates = [
+      @batch.made_on && "#{@batch.state == "sealed" ? "came" : "made"} #{day(@batch.made_on)}",
+      (@batch.opened_on && @batch.opened_on != @batch.made_on ? "opened #{day(@batch.opened_on)}" : nil)
+    ].compact.join(", ")
+    [
+      @batch.name, "#{@batch.code}#{"  lot #{@batch.lot}" if @batch.lot}",
+      "#{@batch.kept ? "touch-up, " : ""}#{@batch.state}", dates, good
+    ].compact_blank
   end
 
   private
 
   def good
-    return "usable to #{@batch.usable_until.in_time_zone(Shop.current.zone).strftime("%-d %b %H:%M")}" if @batch.usable_until
+    if @batch.usable_until
+      return "usable to #{@batch.usable_until.in_time_zone(Shop.current.zone).strftime("%-d %b %H:%M")}"
+    end
 
     @batch.expires_on && "good to #{day(@batch.expires_on)}"
   end

@@ -5,7 +5,11 @@ class Job < ApplicationRecord
 
   has_many :pieces, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :job
   validates :client, presence: { message: "Name the client or the job." }
-  validate { errors.add(:due, "A due date is within ten years.") if due_at && due_at_changed? && !Rhexon::Planning::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60) }
+  validate do
+    if due_at && due_at_changed? && !Rhexon::Planning::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60)
+      errors.add(:due, "A due date is within ten years.")
+    end
+  end
   validate { errors.add(:due, "A due date is a day, such as 2026-12-18.") if @due_is_no_day }
 
   scope :in_hand, -> { where(closed_at: nil).order(:id) }

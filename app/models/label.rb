@@ -16,8 +16,14 @@ class Label
 
   # @return [String]
   def svg
-    text = lines.each_with_index.map { |line, index| %(<text x="3" y="#{7 + index * 5.4}" font-size="#{index.zero? ? 4.2 : 3.6}" font-weight="#{index.zero? ? 700 : 400}"#{fit(line, index)}>#{ERB::Util.html_escape(line)}</text>) }
-    code = dark.map { |x, y| %(<rect x="#{(WIDTH_MM - CODE_MM - 3 + x * module_mm).round(3)}" y="#{(6 + y * module_mm).round(3)}" width="#{(module_mm * 1.02).round(3)}" height="#{(module_mm * 1.02).round(3)}"/>) }
+    text = lines.each_with_index.map do |line, index|
+      %(<text x="3" y="#{7 + index * 5.4}" font-size="#{index.zero? ? 4.2 : 3.6}" font-weight="#{index.zero? ? 700 : 400}"#{fit(
+line, index
+)}>#{ERB::Util.html_escape(line)}</text>)
+    end
+    code = dark.map do |x, y|
+      %(<rect x="#{(WIDTH_MM - CODE_MM - 3 + x * module_mm).round(3)}" y="#{(6 + y * module_mm).round(3)}" width="#{(module_mm * 1.02).round(3)}" height="#{(module_mm * 1.02).round(3)}"/>)
+    end
     <<~SVG
       <svg xmlns="http://www.w3.org/2000/svg" width="#{WIDTH_MM}mm" height="#{HEIGHT_MM}mm" viewBox="0 0 #{WIDTH_MM} #{HEIGHT_MM}" font-family="sans-serif" role="img" aria-label="#{ERB::Util.html_escape(lines.join(", "))}">
       <rect x="0.2" y="0.2" width="#{WIDTH_MM - 0.4}" height="#{HEIGHT_MM - 0.4}" fill="#fff" stroke="#000" stroke-width="0.3"/>
@@ -31,9 +37,14 @@ class Label
   def pdf
     document = with_font(Prawn::Document.new(page_size: [ WIDTH_MM * MM, HEIGHT_MM * MM ], margin: 0))
     lines.each_with_index do |line, index|
-      document.text_box(line, at: [ 3 * MM, (HEIGHT_MM - 3 - index * 5.4) * MM ], width: (WIDTH_MM - CODE_MM - 8) * MM, height: 5.6 * MM, size: index.zero? ? 11 : 9, style: index.zero? ? :bold : :normal, overflow: :shrink_to_fit)
+      document.text_box(line, at: [ 3 * MM, (HEIGHT_MM - 3 - index * 5.4) * MM ], width: (WIDTH_MM - CODE_MM - 8) * MM,
+                              height: 5.6 * MM, size: index.zero? ? 11 : 9, style: index.zero? ? :bold : :normal,
+                              overflow: :shrink_to_fit)
     end
-    dark.each { |x, y| document.fill_rectangle([ (WIDTH_MM - CODE_MM - 3 + x * module_mm) * MM, (HEIGHT_MM - 6 - y * module_mm) * MM ], module_mm * MM * 1.02, module_mm * MM * 1.02) }
+    dark.each do |x, y|
+      document.fill_rectangle([ (WIDTH_MM - CODE_MM - 3 + x * module_mm) * MM, (HEIGHT_MM - 6 - y * module_mm) * MM ],
+                              module_mm * MM * 1.02, module_mm * MM * 1.02)
+    end
     document.render
   end
 
@@ -47,6 +58,10 @@ class Label
   # Long lines are drawn narrower rather than into the code.
   def fit(line, index)
     room = WIDTH_MM - CODE_MM - 9
-    line.length * (index.zero? ? 2.3 : 1.95) > room ? %( textLength="#{room}" lengthAdjust="spacingAndGlyphs") : ""
+    if line.length * (index.zero? ? 2.3 : 1.95) > room
+%( textLength="#{room}" lengthAdjust="spacingAndGlyphs")
+    else
+""
+    end
   end
 end

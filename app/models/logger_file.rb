@@ -3,7 +3,9 @@ require "csv"
 # A logger's CSV: time, temperature and humidity, averaged by the hour and kept as readings of a room.
 class LoggerFile
   MOST_ROWS = 200_000
-  COLUMNS = { at: /\A(time|date|datetime|zeit|timestamp|at)\b/i, t_c: /\A(t_?c|temp)/i, rh: /\A(rh|hum|feuchte|r\.?h)/i }.freeze
+  COLUMNS = {
+    at: /\A(time|date|datetime|zeit|timestamp|at)\b/i, t_c: /\A(t_?c|temp)/i, rh: /\A(rh|hum|feuchte|r\.?h)/i
+  }.freeze
 
   # Hours kept with one statement.
   SLICE = 1_000
@@ -21,7 +23,8 @@ class LoggerFile
   # @return [Report]
   # @raise [Rhexon::InvalidInput]
   def self.read!(room, bytes)
-    Rhexon.refuse_unless(bytes.bytesize <= ProductFile::MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB", where: "file", accepted: "up to #{ProductFile::MOST_BYTES / 1.megabyte} MB")
+    Rhexon.refuse_unless(bytes.bytesize <= ProductFile::MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB",
+                         where: "file", accepted: "up to #{ProductFile::MOST_BYTES / 1.megabyte} MB")
     new(ProductFile.utf8(bytes).delete_prefix("\uFEFF")).keep!(room)
   end
 
@@ -37,12 +40,23 @@ class LoggerFile
   # @return [Report]
   def keep!(room)
     read
-    Rhexon.refuse_unless(@hours.any?, "No row of the file could be read#{": #{@refused.first[:sentence]}" if @refused.any?}", where: "file", accepted: "a time, °C and % RH in each row")
+    Rhexon.refuse_unless(@hours.any?,
+                         "No row of the file could be read#{": #{@refused.first[:sentence]}" if @refused.any?}",
+                         where: "file", accepted: "a time, °C and % RH in each row")
     written = Time.current
     @hours.each_slice(SLICE) do |slice|
-      ClimateReading.upsert_all(slice.map { |at, hour| { room_id: room.id, at: at, until: at + 1.hour, kind: "logger", t_c: hour.t_c / hour.rows, rh: hour.rh / hour.rows, air: room.air, created_at: written } }, unique_by: %i[room_id kind at])
+      ClimateReading.upsert_all(
+        slice.map do |at, hour|
+          {
+            room_id: room.id, at: at, until: at + 1.hour, kind: "logger", t_c: hour.t_c / hour.rows,
+            rh: hour.rh / hour.rows, air: room.air, created_at: written
+          }
+        end,
+        unique_by: %i[room_id kind at]
+      )
     end
-    Report.new(hours: @hours.size, refused: @refused, refused_rows: @refused_rows, from: @hours.keys.min, to: @hours.keys.max)
+    Report.new(hours: @hours.size, refused: @refused, refused_rows: @refused_rows, from: @hours.keys.min,
+               to: @hours.keys.max)
   end
 
   private
@@ -50,7 +64,8 @@ class LoggerFile
   # Row by row: the file is counted before it is read, and no more of it is held than its hours.
   def read
     lines = @text.count("\n")
-    Rhexon.refuse_unless(lines <= MOST_ROWS, "The file has #{lines} rows", where: "file", accepted: "up to #{MOST_ROWS}")
+    Rhexon.refuse_unless(lines <= MOST_ROWS, "The file has #{lines} rows", where: "file",
+                                                                           accepted: "up to #{MOST_ROWS}")
     first = @text.each_line.find { |line| line.strip != "" }.to_s
     separator = [ ",", ";", "\t" ].max_by { |candidate| first.count(candidate) }
     csv = CSV.new(@text, col_sep: separator, liberal_parsing: true, skip_blanks: true)
@@ -68,14 +83,26 @@ class LoggerFile
   def columns(headers)
     places = COLUMNS.transform_values { |pattern| headers.index { |header| header.to_s.strip.match?(pattern) } }
     missing = places.select { |_, place| place.nil? }.keys
-    Rhexon.refuse_unless(missing.empty?, "The file lacks #{missing.map { |name| { at: "a time", t_c: "a temperature", rh: "a humidity" }.fetch(name) }.to_sentence}", where: "row 1", accepted: "columns such as time, t_c, rh")
+    Rhexon.refuse_unless(
+      missing.empty?,
+      "The file lacks " \
+      "#{missing.map { |name| { at: "a time", t_c: "a temperature", rh: "a humidity" }.fetch(name) }.to_sentence}",
+      where: "row 1", accepted: "columns such as time, t_c, rh"
+    )
     places.values_at(:at, :t_c, :rh)
   end
 
   def add(number, time, *figures)
     at = instant(time) or return refuse(number, "#{time.to_s.first(40).inspect} is no time within ten years")
     t_c, rh = figures.map { |figure| Float(figure.to_s.strip.tr(",", "."), exception: false) }
-    return refuse(number, "#{figures.map { |figure| figure.to_s.first(20) }.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be") unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
+    unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
+      return refuse(
+        number,
+        "#{figures.map { |figure|
+ figure.to_s.first(20)
+}.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be"
+      )
+    end
 
     hour = @hours[at.beginning_of_hour] ||= Hour.new(0.0, 0.0, 0)
     hour.t_c += t_c

@@ -1,6 +1,7 @@
 require "open3"
 
-# A search with full effort, in a process of its own so that no page waits for it. One at a time; the last one's answer is kept.
+# A search with full effort, in a process of its own so that no page waits for it. One at a time; the last one's
+# answer is kept.
 class LongSearch
   # Minutes of the clock within which a shop counts as the same.
   SAME_MIN = 10
@@ -39,7 +40,8 @@ class LongSearch
     @shown_ready = shown.build.ready.values.compact.max
     @digest = shown.shop.digest
     @state = "searching"
-    input, output, @process = Open3.popen2({ "RUBY_YJIT_ENABLE" => "1" }, RbConfig.ruby, RHEXON, "plan", err: File::NULL)
+    input, output, @process = Open3.popen2({ "RUBY_YJIT_ENABLE" => "1" }, RbConfig.ruby, RHEXON, "plan",
+                                           err: File::NULL)
     @reader = Thread.new { read(input, output, JSON.generate(json.merge("effort" => "full"))) }
   end
 
@@ -77,7 +79,9 @@ class LongSearch
 
   def take(plan)
     planned = plan["passes"].select { |pass| pass["status"] == "planned" && pass["hands"].any? }
-    @starts = planned.map { |pass| { "pass" => pass["key"], "start" => pass["hands_start"], "person" => pass["person"] } }
+    @starts = planned.map do |pass|
+      { "pass" => pass["key"], "start" => pass["hands_start"], "person" => pass["person"] }
+    end
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
     @better = (plan.dig("goal", "value") <=> @shown_goal).negative?

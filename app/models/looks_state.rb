@@ -31,7 +31,11 @@ class LooksState
   def to_h(read: nil)
     return unless @species
 
-    LooksSerializer.new({ species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Colour::Request::GUIDE, stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }).to_h
+    LooksSerializer.new({
+                          species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Colour::Request::GUIDE,
+      stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last),
+      dark: hexes(stages("dark").last)
+                        }).to_h
   end
 
   # @return [Rhexon::Colour::Looks::Stage] the look in the end
@@ -44,7 +48,9 @@ class LooksState
   def read_hexes(lab, spectrum: nil)
     return unless lab
 
-    reflectance = spectrum || Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"), shape: @species && Rhexon::Colour::Wood.for_species(@species).reflectance)
+    reflectance = spectrum ||
+      Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"),
+                                           shape: @species && Rhexon::Colour::Wood.for_species(@species).reflectance)
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Look.new(reflectance, light).hex ] }
   rescue Rhexon::InvalidInput
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Lab.hex(lab) ] }
@@ -55,7 +61,9 @@ class LooksState
   def last_lab = @species && final.look.lab.map { |value| value.round(1) }
 
   # @return [Float, nil] gloss of the last film by its sheet, GU
-  def last_gloss = (top = @steps.reverse.find { |step| step["kind"] == "coat" }) && Shelf.products[top["product"]]&.sheen_gu&.value
+  def last_gloss
+    (top = @steps.reverse.find { |step| step["kind"] == "coat" }) && Shelf.products[top["product"]]&.sheen_gu&.value
+  end
 
   # @return [Array<Hash>] hexes after each stage, the bare wood first
   def stage_hexes = @species ? stages("mean").map { |stage| hexes(stage) } : []
@@ -64,7 +72,8 @@ class LooksState
 
   def laid?(step)
     product = Shelf.products[step["product"]]
-    product && Rhexon::Schedule::Kinds.laying.include?(step["kind"]) && Rhexon::Schedule::Kinds.methods(step["kind"], product).any?
+    product && Rhexon::Schedule::Kinds.laying.include?(step["kind"]) &&
+      Rhexon::Schedule::Kinds.methods(step["kind"], product).any?
   end
 
   def stages(board)
@@ -80,12 +89,24 @@ class LooksState
     Rhexon::Colour::Wood.for_species(@species, board)
   end
 
-  def reckoned(wood, years: 0) = Rhexon::Colour::Looks.new(wood, @steps, Shelf.products, surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares), years: years).stages
+  def reckoned(wood, years: 0)
+    Rhexon::Colour::Looks.new(wood, @steps, Shelf.products,
+                              surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares),
+                              years: years).stages
+  end
 
   # What light makes of it in time, wood and clear films together.
   def later
     Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
-      stage = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) { (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(wood, years: age.fetch("years")) : [] }.last or next
+      stage = self.class
+        .kept([
+                @species, time, @steps, Shelf.to_core.object_id
+              ]) {
+          (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(
+          wood, years: age.fetch("years")
+        ) : []
+        }.last or
+        next
       { words: age.fetch("words"), lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
     end
   end
@@ -94,13 +115,20 @@ class LooksState
   def own
     mine = @steps.map { |step| step["product"] }
     BoardLessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
-                .map { |lesson| "#{lesson[:name]} is reckoned as this shop's boards taught: #{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)." }.join(" ")
+                .map { |lesson|
+                  "#{lesson[:name]} is reckoned as this shop's boards taught: " \
+                                "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \
+                                "off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)."
+                }.join(" ")
   end
 
   def lights = Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }
 
   def stage(stage)
-    { step: stage.step && stage.step["id"], coat: stage.coat, lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage), gaps: stage.gaps, notes: stage.notes }
+    {
+      step: stage.step && stage.step["id"], coat: stage.coat, lab: stage.look.lab.map { |value| value.round(1) },
+      hexes: hexes(stage), gaps: stage.gaps, notes: stage.notes
+    }
   end
 
   def hexes(stage) = Rhexon::Colour::Light.all.to_h { |light| [ light.id, stage.look(light).hex ] }

@@ -5,7 +5,11 @@ class MeasuredCell
   def initialize(cell, measure)
     @cell = cell
     @measure = measure
-    @instrument = Devices.instrument(measure) or raise Rhexon::InvalidInput.new("No instrument reads #{measure.inspect}", where: "measure", accepted: Rhexon::Boards::ReplicateReadings.measures.join(" or "))
+    @instrument = Devices.instrument(measure) or
+      raise Rhexon::InvalidInput.new(
+        "No instrument reads #{measure.inspect}", where: "measure",
+        accepted: Rhexon::Boards::ReplicateReadings.measures.join(" or ")
+      )
   end
 
   # @return [Reading]
@@ -13,9 +17,12 @@ class MeasuredCell
   def record!(client_id:, observer:, light:, now:)
     @instrument.hand&.hold(there)
     touches = Array.new(Rhexon::Boards::ReplicateReadings.count) { @instrument.reading(now: now) }
-    Rhexon.refuse_unless(touches.all? { |touch| (now - touch.at).abs < Devices::Instrument::STALE_S }, "The #{@instrument.name.downcase} has said nothing new", where: @measure, accepted: "a reading of now")
+    Rhexon.refuse_unless(touches.all? { |touch| (now - touch.at).abs < Devices::Instrument::STALE_S },
+                         "The #{@instrument.name.downcase} has said nothing new", where: @measure,
+                                                                                  accepted: "a reading of now")
     value = Rhexon::Boards::ReplicateReadings.mean(@measure, touches.map(&:value))
-    Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: value, observer: observer, light: light, instrument: @instrument.name, taken_at: now)
+    Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: value, observer: observer, light: light,
+                    instrument: @instrument.name, taken_at: now)
   rescue Devices::Instrument::Silent => silent
     raise Rhexon::InvalidInput.new(silent.message, where: @measure)
   end

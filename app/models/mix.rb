@@ -11,15 +11,24 @@ class Mix < ApplicationRecord
   scope :open, -> { where(closed_at: nil) }
 
   # @return [Rhexon::Mixing::PourSheet]
-  def sheet = @sheet ||= Rhexon::Mixing::PourSheet.new(Rhexon::Mixing::Recipe.new(priced), want, resolution_g: resolution_g)
+  def sheet
+    @sheet ||= Rhexon::Mixing::PourSheet.new(Rhexon::Mixing::Recipe.new(priced), want, resolution_g: resolution_g)
+  end
 
   # @return [Array<Entry>] pours that stand, in the order they happened
-  def pours = @pours ||= entries.where(kind: "poured").where.not(id: Entry.where(kind: "correction").select(:corrects_id)).order(:happened_at, :id).to_a
+  def pours
+    @pours ||= entries.where(kind: "poured")
+      .where
+      .not(id: Entry.where(kind: "correction").select(:corrects_id))
+      .order(:happened_at, :id).to_a
+  end
 
   # What is in the pot of each component; splitting a pot takes some out again.
   # @return [Array<Hash>] {"name", "g"}, in the order they went in
   def poured
-    pours.group_by { |entry| entry.body["name"] }.map { |name, entries| { "name" => name, "g" => entries.sum { |entry| entry.body["g"] }.round(2) } }
+    pours.group_by { |entry| entry.body["name"] }.map do |name, entries|
+      { "name" => name, "g" => entries.sum { |entry| entry.body["g"] }.round(2) }
+    end
   end
 
   # The same mix with nothing in it.
@@ -29,12 +38,17 @@ class Mix < ApplicationRecord
   end
 
   # @return [Rhexon::Mixing::Correction]
-  def correction = @correction ||= Rhexon::Mixing::Correction.new(sheet, poured, { "container_ml" => container_ml, "usable_g" => usable_g }.compact, leave: left_as_is?)
+  def correction
+    @correction ||= Rhexon::Mixing::Correction.new(sheet, poured,
+                                                   { "container_ml" => container_ml, "usable_g" => usable_g }.compact,
+                                                   leave: left_as_is?)
+  end
 
   # After an over-pour somebody decided to leave it; a pour taken back or added later asks anew.
   def left_as_is?
     decided = entries.where(kind: "note").order(:id).last
-    !decided.nil? && decided.body["way"] == "accept" && pours.none? { |entry| entry.id > decided.id && over_again?(entry) }
+    !decided.nil? && decided.body["way"] == "accept" &&
+      pours.none? { |entry| entry.id > decided.id && over_again?(entry) }
   end
 
   def poured_g(name) = poured.sum { |pour| pour["name"] == name ? pour["g"] : 0.0 }
@@ -64,13 +78,18 @@ class Mix < ApplicationRecord
     hardener = components.find { |component| component["role"] == "hardener" }
     return unless product && hardener
 
-    Rhexon::Mixing::PotLife.usable_until(product.to_value, (room || Room.order(:id).first).line, time.to_i / 60, batch_g: correction.total_g, hardener_parts: hardener["parts"])
+    Rhexon::Mixing::PotLife.usable_until(product.to_value, (room || Room.order(:id).first).line, time.to_i / 60,
+                                         batch_g: correction.total_g, hardener_parts: hardener["parts"])
   end
 
-  def over_again?(entry) = poured_g(entry.body["name"]) > sheet.pours.find { |pour| pour.name == entry.body["name"] }.high_g
+  def over_again?(entry)
+    poured_g(entry.body["name"]) > sheet.pours.find { |pour| pour.name == entry.body["name"] }.high_g
+  end
 
   # What the shelf holds of each component now stands in the way of topping up.
   def priced
-    components.map { |component| component["product"] ? component.merge("left_g" => ShelfStock.left_g(component["product"])) : component }
+    components.map do |component|
+      component["product"] ? component.merge("left_g" => ShelfStock.left_g(component["product"])) : component
+    end
   end
 end

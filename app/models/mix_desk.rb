@@ -7,18 +7,26 @@ class MixDesk
   # @param body [Hash] client_id, name, and g or what was typed
   def pour!(body, happened_at:)
     refuse_closed! unless Entry.exists?(client_id: body["client_id"])
-    index = @mix.sheet.recipe.index(body["name"]) or raise Rhexon::InvalidInput.new("The mix has no component called #{body["name"]}", where: "name", accepted: @mix.sheet.recipe.components.map(&:name).join(", "))
+    index = @mix.sheet.recipe.index(body["name"]) or
+      raise Rhexon::InvalidInput.new(
+        "The mix has no component called #{body["name"]}", where: "name",
+        accepted: @mix.sheet.recipe.components.map(&:name).join(", ")
+      )
     component = @mix.sheet.recipe.components[index]
     grams = body["g"] || typed_g(body["typed"], component)
-    Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.positive? && grams <= 1_000_000, "#{grams.inspect} g cannot have been poured", where: "g", accepted: "more than 0 g")
-    Entry.record!(client_id: body["client_id"], kind: "poured", happened_at: happened_at, mix: @mix, body: { "name" => component.name, "g" => grams.round(2) })
+    Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.positive? && grams <= 1_000_000,
+                         "#{grams.inspect} g cannot have been poured", where: "g", accepted: "more than 0 g")
+    Entry.record!(client_id: body["client_id"], kind: "poured", happened_at: happened_at, mix: @mix,
+                  body: { "name" => component.name, "g" => grams.round(2) })
     @mix.reload
   end
 
   def take_back!(entry_id, client_id:, happened_at:)
     refuse_closed!
-    wrong = @mix.entries.find_by(id: entry_id, kind: "poured") || raise(Rhexon::InvalidInput.new("There is no such pour to take back", where: "corrects"))
-    Entry.record!(client_id: client_id, kind: "correction", happened_at: happened_at, mix: @mix, corrects: wrong, body: {})
+    wrong = @mix.entries.find_by(id: entry_id, kind: "poured") ||
+      raise(Rhexon::InvalidInput.new("There is no such pour to take back", where: "corrects"))
+    Entry.record!(client_id: client_id, kind: "correction", happened_at: happened_at, mix: @mix, corrects: wrong,
+                  body: {})
     @mix.reload
   end
 
@@ -28,9 +36,12 @@ class MixDesk
     return @mix if Entry.exists?(client_id: [ client_id, "#{client_id}-out-0" ])
 
     refuse_closed!
-    option = @mix.correction.options.find { |candidate| candidate.kind == kind } || raise(Rhexon::InvalidInput.new("There is nothing to #{kind.to_s.tr("_", " ")} any more", where: "way"))
+    option = @mix.correction.options.find { |candidate| candidate.kind == kind } ||
+      raise(Rhexon::InvalidInput.new("There is nothing to #{kind.to_s.tr("_", " ")} any more", where: "way"))
     case kind
-    when "accept" then Entry.record!(client_id: client_id, kind: "note", happened_at: happened_at, mix: @mix, body: { "way" => "accept", "sentence" => option.sentence })
+    when "accept"
+      Entry.record!(client_id: client_id, kind: "note", happened_at: happened_at, mix: @mix,
+                    body: { "way" => "accept", "sentence" => option.sentence })
     when "split" then split!(option, client_id, happened_at)
     when "discard" then return begin_again!(client_id, happened_at)
     end
@@ -48,9 +59,13 @@ class MixDesk
 
     Mix.transaction do
       total = @mix.poured.sum { |pour| pour["g"] }
-      entry = Entry.record!(client_id: client_id, kind: "mixed", happened_at: happened_at, mix: @mix, body: { "total_g" => total.round(2), "accepted" => @mix.correction.accepted })
+      entry = Entry.record!(client_id: client_id, kind: "mixed", happened_at: happened_at, mix: @mix,
+                            body: { "total_g" => total.round(2), "accepted" => @mix.correction.accepted })
       take_stock!(entry, "poured into #{@mix.name}")
-      batch = Batch.create!(mix: @mix, product: @mix.product, name: @mix.name, state: catalysed? ? "catalysed" : "mixed", made_on: happened_at.to_date, opened_on: happened_at.to_date, expires_on: expires_on(happened_at.to_date), usable_until: @mix.usable_until)
+      batch = Batch.create!(mix: @mix, product: @mix.product, name: @mix.name,
+                            state: catalysed? ? "catalysed" : "mixed", made_on: happened_at.to_date,
+                            opened_on: happened_at.to_date, expires_on: expires_on(happened_at.to_date),
+                            usable_until: @mix.usable_until)
       StockMove.record!(batch: batch, grams: total, reason: "mixed", client_id: "#{client_id}-in", entry: entry)
       @mix.update!(closed_at: happened_at)
       batch
@@ -62,7 +77,8 @@ class MixDesk
     return if @mix.closed_at
 
     Mix.transaction do
-      entry = Entry.record!(client_id: client_id, kind: "discarded", happened_at: happened_at, mix: @mix, body: { "total_g" => @mix.poured.sum { |pour| pour["g"] }.round(2) })
+      entry = Entry.record!(client_id: client_id, kind: "discarded", happened_at: happened_at, mix: @mix,
+                            body: { "total_g" => @mix.poured.sum { |pour| pour["g"] }.round(2) })
       take_stock!(entry, "#{StockMove::THROWN_AWAY} with #{@mix.name}")
       @mix.update!(closed_at: happened_at)
     end
@@ -79,10 +95,13 @@ class MixDesk
     hardened = @mix.hardened_at
     Mix.transaction do
       most = out.max_by { |name, grams| grams / @mix.sheet.pours.find { |pour| pour.name == name }.g }
-      second = @mix.twin!(name: "#{@mix.name}, second pot", pass_keys: [], want: { "have" => { "name" => most[0], "g" => most[1] } })
+      second = @mix.twin!(name: "#{@mix.name}, second pot", pass_keys: [],
+                          want: { "have" => { "name" => most[0], "g" => most[1] } })
       out.each_with_index do |(name, grams), index|
-        Entry.record!(client_id: "#{client_id}-out-#{index}", kind: "poured", happened_at: happened_at, mix: @mix, body: { "name" => name, "g" => -grams.round(2) })
-        Entry.record!(client_id: "#{client_id}-in-#{index}", kind: "poured", happened_at: hardened || happened_at, mix: second, body: { "name" => name, "g" => grams.round(2) })
+        Entry.record!(client_id: "#{client_id}-out-#{index}", kind: "poured", happened_at: happened_at, mix: @mix,
+                      body: { "name" => name, "g" => -grams.round(2) })
+        Entry.record!(client_id: "#{client_id}-in-#{index}", kind: "poured", happened_at: hardened || happened_at,
+                      mix: second, body: { "name" => name, "g" => grams.round(2) })
       end
     end
   end
@@ -116,6 +135,10 @@ class MixDesk
   def expires_on(day)
     return if catalysed?
 
-    @mix.product ? Rhexon::Stock::Keeping.until(@mix.product.to_value, "mixed", day, shellac_months: Shop.current.shellac_months) : Rhexon::Stock::Keeping.blend_until(day)
+    if @mix.product
+      Rhexon::Stock::Keeping.until(@mix.product.to_value, "mixed", day, shellac_months: Shop.current.shellac_months)
+    else
+      Rhexon::Stock::Keeping.blend_until(day)
+    end
   end
 end

@@ -10,7 +10,11 @@ class NewBoard
 
   # @return [Board, nil] nil with +errors+ filled
   def save
-    board = Board.new(@given.slice(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :piece_id).compact_blank.merge(made_on: @made_on))
+    board = Board.new(
+      @given.slice(:name, :wood, :grain, :timber_lot, :width_mm, :height_mm, :piece_id)
+        .compact_blank
+        .merge(made_on: @made_on)
+    )
     check(board)
     return if @errors.any?
 
@@ -31,7 +35,8 @@ class NewBoard
     return @errors[:cells] = "A board has 1 to 12 cells." unless count.between?(1, 12)
     return if @errors.key?(:width_mm) || @errors.key?(:height_mm)
 
-    Rhexon::Boards::Layout.row(width_mm: board.width_mm, height_mm: board.height_mm, margin_mm: board.margin_mm, tape_mm: board.tape_mm, cells: count)
+    Rhexon::Boards::Layout.row(width_mm: board.width_mm, height_mm: board.height_mm, margin_mm: board.margin_mm,
+                               tape_mm: board.tape_mm, cells: count)
   rescue Rhexon::InvalidInput => refusal
     @errors[:cells] = refusal.message
   end

@@ -1,4 +1,5 @@
-# A photo of a cell, a piece or something in the log, or one that only gives a colour. Small, and without what the camera wrote beside it.
+# A photo of a cell, a piece or something in the log, or one that only gives a colour. Small, and without what the
+# camera wrote beside it.
 class Photo < ApplicationRecord
   belongs_to :cell, optional: true
   belongs_to :piece, optional: true
@@ -19,9 +20,12 @@ class Photo < ApplicationRecord
 
     small = PhotoFile.new(file)
     transaction do
-      photo = create!(client_id: client_id, words: words.presence, light: light.presence, width: small.width, height: small.height, **of)
-      photo.image.attach(io: StringIO.new(small.jpeg), filename: "photo.jpg", content_type: "image/jpeg", identify: false)
-      photo.thumb.attach(io: StringIO.new(small.thumb), filename: "thumb.jpg", content_type: "image/jpeg", identify: false)
+      photo = create!(client_id: client_id, words: words.presence, light: light.presence, width: small.width,
+                      height: small.height, **of)
+      photo.image.attach(io: StringIO.new(small.jpeg), filename: "photo.jpg", content_type: "image/jpeg",
+                         identify: false)
+      photo.thumb.attach(io: StringIO.new(small.thumb), filename: "thumb.jpg", content_type: "image/jpeg",
+                         identify: false)
       photo
     end
   rescue ActiveRecord::RecordInvalid => invalid
@@ -31,7 +35,9 @@ class Photo < ApplicationRecord
   # The photos of a piece: its own, and those of what is in its log.
   # @param piece [Piece]
   # @return [Array<Photo>] newest first
-  def self.of_piece(piece) = where(piece: piece).or(where(entry: piece.entries)).includes(:entry).order(created_at: :desc, id: :desc).to_a
+  def self.of_piece(piece)
+    where(piece: piece).or(where(entry: piece.entries)).includes(:entry).order(created_at: :desc, id: :desc).to_a
+  end
 
   # The colour of a marked patch, by the grey card beside it.
   # @param patch, grey [Array<Numeric>] left, top, width, height as shares of the photo
@@ -40,6 +46,7 @@ class Photo < ApplicationRecord
   # @raise [Rhexon::InvalidInput]
   def colour(patch, grey, white: nil)
     pixels = PhotoPixels.new(image.download)
-    Rhexon::Colour::Patch.lab(pixels.mean(patch, "patch"), grey: pixels.mean(grey, "grey"), white: white && pixels.mean(white, "white"))
+    Rhexon::Colour::Patch.lab(pixels.mean(patch, "patch"), grey: pixels.mean(grey, "grey"),
+                                                           white: white && pixels.mean(white, "white"))
   end
 end

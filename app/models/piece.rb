@@ -14,14 +14,21 @@ class Piece < ApplicationRecord
   has_one :made_board, class_name: "Board", foreign_key: :making_id, inverse_of: :making, dependent: :nullify
   accepts_nested_attributes_for :faces
 
-  validates :name, presence: { message: "Name the piece." }, uniqueness: { scope: :job_id, message: "This job already has a piece of that name." }
-  validates :count, numericality: { only_integer: true, in: 1..1000, message: "How many alike: a whole number from 1 to 1000." }
+  validates :name, presence: { message: "Name the piece." },
+                   uniqueness: { scope: :job_id, message: "This job already has a piece of that name." }
+  validates :count,
+            numericality: { only_integer: true, in: 1..1000, message: "How many alike: a whole number from 1 to 1000." }
   validates :wood, presence: { message: "Name the wood." }
   validates :use, inclusion: { in: USES, message: "Choose what it must stand up to." }, allow_nil: true
-  validates :light, inclusion: { in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in." }
+  validates :light,
+            inclusion: {
+              in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in."
+            }
   validates :arris, inclusion: { in: ARRISES }
   validates :faces, presence: { message: "A piece needs at least one face." }
-  validate { errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES }
+  validate do
+    errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES
+  end
   validate :wanted_look_is_understood
   validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }
@@ -49,7 +56,9 @@ class Piece < ApplicationRecord
   # @return [Array<Hash>]
   def layers
     shown = (faces.find { |face| face.kind == "face" } || faces.first)&.name
-    schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(shown) }.map { |step| step.except("pins", "faces", "room", "dry_room") }
+    schedule.steps
+      .select { |step| step["faces"].nil? || step["faces"].include?(shown) }
+      .map { |step| step.except("pins", "faces", "room", "dry_room") }
   end
 
   def core_id = "p#{id}"
@@ -63,7 +72,9 @@ class Piece < ApplicationRecord
   # @param tried [Array<Hash>] boards tried for it
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)
-    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wanted" => { "lab" => target_lab, "light" => light }, "boards" => tried,
+    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
+      "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood,
+      "wanted" => { "lab" => target_lab, "light" => light }, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }
   end
 
@@ -71,13 +82,20 @@ class Piece < ApplicationRecord
 
   # Passes go by the faces they cover, and so does the log.
   def faces_fit_the_log
-    errors.add(:faces, "Work on this piece is in the log by its faces, so no face can be added. Make another piece for it.") if faces.any?(&:new_record?) && entries.exists?
+    if faces.any?(&:new_record?) && entries.exists?
+      errors.add(:faces,
+                 "Work on this piece is in the log by its faces, so no face can be added. Make another piece for it.")
+    end
   end
 
   def wanted_look_is_understood
-    errors.add(:wanted_colour, "A colour is three numbers, L* a* b*, such as 34.6 20.2 23.6.") if wanted_colour_typed.present? && target_lab.nil?
+    if wanted_colour_typed.present? && target_lab.nil?
+      errors.add(:wanted_colour, "A colour is three numbers, L* a* b*, such as 34.6 20.2 23.6.")
+    end
     Rhexon::Boards::Readings.check("lab", target_lab) if target_lab
-    errors.add(:wanted_gloss, "Gloss is a range in GU, such as 25 to 35, at most 200.") if wanted_gloss_typed.present? && (sheen_low.nil? || sheen_high > 200)
+    if wanted_gloss_typed.present? && (sheen_low.nil? || sheen_high > 200)
+      errors.add(:wanted_gloss, "Gloss is a range in GU, such as 25 to 35, at most 200.")
+    end
   rescue Rhexon::InvalidInput => refusal
     errors.add(:wanted_colour, refusal.message)
   end

@@ -10,6 +10,8 @@ PieceChance = Struct.new(:outlook, :plan, :piece) do
   # @return [Array<Hash>] words of the coats that drive the date, and how strongly
   def drivers
     context = Rhexon::Checks::Context.new(plan, piece)
-    outlook.drivers(piece).map { |driver| { "key" => driver.key, "words" => context.name(context.placement_of(driver.key)), "rank" => driver.rank } }
+    outlook.drivers(piece).map do |driver|
+      { "key" => driver.key, "words" => context.name(context.placement_of(driver.key)), "rank" => driver.rank }
+    end
   end
 end

@@ -4,7 +4,15 @@ class Plan < ApplicationRecord
   # @return [Plan]
   def self.accept!(plan)
     planned = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }
-    accept_starts!(plan.shop.digest, planned.map { |placement| { "pass" => placement.pass.key, "start" => plan.shop.zone.iso(placement.hands_start), "person" => placement.person } })
+    accept_starts!(
+      plan.shop.digest,
+      planned.map do |placement|
+        {
+          "pass" => placement.pass.key, "start" => plan.shop.zone.iso(placement.hands_start),
+          "person" => placement.person
+        }
+      end
+    )
   end
 
   # @param starts [Array<Hash>] "pass", "start", "person"

@@ -22,12 +22,19 @@ class PlanCalendar
 
   private
 
-  def rows = @plan.shop.pieces.flat_map { |piece| Rhexon::Picture::Sheet.new(@plan, piece.id).rows }.select { |row| row.status != "done" && row.hands.any? }
+  def rows
+    @plan.shop
+      .pieces
+      .flat_map { |piece| Rhexon::Picture::Sheet.new(@plan, piece.id).rows }
+      .select { |row| row.status != "done" && row.hands.any? }
+  end
 
   # Boards whose second and third looks are still to come or due.
   def looks_again
     today = @plan.shop.zone.date(@plan.shop.now)
-    Board.includes(cells: :readings).order(:id).flat_map { |board| board.relooks(today).reject { |look| look.state == "done" }.map { |look| [ board, look ] } }
+    Board.includes(cells: :readings).order(:id).flat_map do |board|
+      board.relooks(today).reject { |look| look.state == "done" }.map { |look| [ board, look ] }
+    end
   end
 
   def day(board, look)
@@ -53,8 +60,11 @@ class PlanCalendar
 
   def notes(row)
     product = row.placement.pass.product
-    [ product && "#{product.name}#{", #{row.placement.pass.wet_um} µm wet" if row.placement.pass.wet_um}#{", #{row.laid_on_ml} ml" if row.laid_on_ml}",
-      row.window_closes_at && "Window below shuts #{@plan.shop.zone.words(row.window_closes_at)}", *row.cautions ].compact
+    [
+      product &&
+        "#{product.name}#{", #{row.placement.pass.wet_um} µm wet" if row.placement.pass.wet_um}#{", #{row.laid_on_ml} ml" if row.laid_on_ml}",
+      row.window_closes_at && "Window below shuts #{@plan.shop.zone.words(row.window_closes_at)}", *row.cautions
+    ].compact
   end
 
   def utc(minute) = Icalendar::Values::DateTime.new(Time.at(minute * 60).utc, "tzid" => "UTC")

@@ -2,7 +2,9 @@
 class PotState
   # @!attribute low_add_g, high_add_g [Float] what may still go in, least and most
   # @!attribute state [String] waiting, short (some is in), done
-  Pour = Struct.new(:name, :role, :share, :real, :g, :first_g, :ml, :low_add_g, :high_add_g, :add_g, :add_ml, :low_add_ml, :high_add_ml, :poured_g, :state, :estimate, :accepted, :note, :shelf_g, keyword_init: true)
+  Pour = Struct.new(:name, :role, :share, :real, :g, :first_g, :ml, :low_add_g, :high_add_g, :add_g, :add_ml,
+                    :low_add_ml, :high_add_ml, :poured_g, :state, :estimate, :accepted, :note, :shelf_g,
+                    keyword_init: true)
   # @!attribute grams [Float] what was poured
   Poured = Struct.new(:id, :name, :grams, :at, keyword_init: true)
 
@@ -34,7 +36,13 @@ class PotState
   def thrown_away = closed && mix.batch.nil?
   def steps = mix.steps
   def cautions = mix.product ? Rhexon::Materials::Cautions.for("coat", mix.product.to_value, nil) : []
-  def log = mix.pours.map { |entry| Poured.new(id: entry.id, name: entry.body["name"], grams: entry.body["g"], at: minute(entry.happened_at)) }
+
+  def log
+    mix.pours.map do |entry|
+      Poured.new(id: entry.id, name: entry.body["name"], grams: entry.body["g"], at: minute(entry.happened_at))
+    end
+  end
+
   def complete = pours.all? { |pour| pour.state == "done" }
 
   # @return [Array<String>] what it is for
@@ -51,9 +59,14 @@ class PotState
   def pour(now, first)
     component = first.component
     ml = ->(grams) { (grams / component.density_g_per_ml).round(1) }
-    Pour.new(name: component.name, role: component.role, share: component.words, real: real_share(component), g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g),
-             low_add_g: now.low_add_g.round(2), high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g), low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g),
-             poured_g: mix.poured_g(component.name).round(2), state: now.state(resolution_g), estimate: component.estimate?, accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round)
+    Pour.new(
+      name: component.name, role: component.role, share: component.words, real: real_share(component),
+      g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g), low_add_g: now.low_add_g.round(2),
+      high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g),
+      low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g), poured_g: mix.poured_g(component.name).round(2),
+      state: now.state(resolution_g), estimate: component.estimate?,
+      accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round
+    )
   end
 
   # What its share comes to with what is in the pot, as the recipe reads it.
@@ -69,7 +82,13 @@ class PotState
     piece = Piece.from_core(piece_id)
     step = piece.schedule.steps.find { |candidate| candidate["id"] == step_id }
     coats = step && (step["coats"] || 1)
-    "#{piece.name}: #{coats.to_i > 1 ? "coat #{coat} of #{coats}" : step ? Rhexon::Schedule::Words.step(step, mix.product&.name) : "coat #{coat}"}"
+    "#{piece.name}: " \
+    "#{if coats.to_i > 1
+"coat #{coat} of #{coats}"
+else
+step ? Rhexon::Schedule::Words.step(step,
+                                    mix.product&.name) : "coat #{coat}"
+       end}"
   end
 
   def minute(time) = time && time.to_i / 60

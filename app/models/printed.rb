@@ -13,7 +13,8 @@ module Printed
   # @param document [Prawn::Document]
   # @return [Prawn::Document]
   def with_font(document)
-    document.font_families.update("Label" => { normal: FONTS.join("DejaVuSans.ttf").to_s, bold: FONTS.join("DejaVuSans-Bold.ttf").to_s })
+    document.font_families
+      .update("Label" => { normal: FONTS.join("DejaVuSans.ttf").to_s, bold: FONTS.join("DejaVuSans-Bold.ttf").to_s })
     document.font("Label")
     document
   end
@@ -22,6 +23,9 @@ module Printed
   # @return [Array(Array<Array(Integer, Integer)>, Integer)]
   def squares(text)
     modules = RQRCode::QRCode.new(text, level: :m).modules
-    [ modules.each_with_index.flat_map { |row, y| row.each_with_index.filter_map { |set, x| [ x, y ] if set } }, modules.size ]
+    [
+      modules.each_with_index.flat_map { |row, y| row.each_with_index.filter_map { |set, x| [ x, y ] if set } },
+      modules.size
+    ]
   end
 end

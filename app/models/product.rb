@@ -8,11 +8,20 @@ class Product < ApplicationRecord
   has_many :batches, dependent: :restrict_with_error
   has_many :mixes, dependent: :restrict_with_error
 
-  validates :name, presence: { message: "Name the product." }, uniqueness: { scope: :maker, message: "This maker already has a product of that name." }
+  validates :name, presence: { message: "Name the product." },
+                   uniqueness: { scope: :maker, message: "This maker already has a product of that name." }
   validates :maker, presence: { message: "Name its maker." }
-  validates :code, presence: true, uniqueness: { message: "Another product has that code." }, format: { with: /\A[a-z0-9][a-z0-9_-]{0,39}\z/, message: "A code is small letters, digits, - and _." }
+  validates :code, presence: true, uniqueness: { message: "Another product has that code." },
+                   format: {
+                     with: /\A[a-z0-9][a-z0-9_-]{0,39}\z/, message: "A code is small letters, digits, - and _."
+                   }
   validates :role, presence: { message: "Say what it is for." }
-  validates :colour, inclusion: { in: COLOURS, message: "A colour note is #{COLOURS.to_sentence(two_words_connector: " or ", last_word_connector: " or ")}." }
+  validates :colour,
+            inclusion: {
+              in: COLOURS,
+              message: "A colour note is " \
+                       "#{COLOURS.to_sentence(two_words_connector: " or ", last_word_connector: " or ")}."
+            }
   validate :core_accepts_it
   after_save { Shelf.forget }
   after_destroy { Shelf.forget }
@@ -25,7 +34,12 @@ class Product < ApplicationRecord
 
   # @return [Hash] a product of rhexon-shop/1
   def to_core
-    { "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour, **(retired? ? { "retired" => true } : {}) }.merge(figures)
+    {
+      "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour,
+      **(retired? ? { "retired" => true } : {})
+    }.merge(
+      figures
+    )
   end
 
   # A record the core cannot read (older data) is left out of plans; its page says why.
@@ -38,21 +52,32 @@ class Product < ApplicationRecord
 
   # What the core cannot read stands in as something that is known by name and never laid on.
   # @return [Rhexon::Materials::Product]
-  def to_value = Rhexon::Materials::Product.new(unsound ? to_core.slice("id", "name", "maker").merge("class" => "thinner") : to_core)
+  def to_value
+    Rhexon::Materials::Product.new(unsound ? to_core.slice("id", "name", "maker").merge("class" => "thinner") : to_core)
+  end
 
   def full_name = "#{maker} #{name}"
 
   # Schedules and boards that name it.
   # @return [Array<String>]
   def named_in
-    pieces = Piece.includes(schedule: :head).select { |piece| piece.schedule.steps.any? { |step| [ step["product"], step["thinner"] ].include?(code) } }.map(&:name)
-    pieces + Cell.includes(:board).select { |cell| cell.layers.any? { |step| step["product"] == code } }.map { |cell| cell.board.name }.uniq
+    pieces = Piece.includes(schedule: :head)
+      .select { |piece| piece.schedule.steps.any? { |step| [ step["product"], step["thinner"] ].include?(code) } }
+      .map(&:name)
+    pieces +
+      Cell.includes(:board)
+        .select { |cell| cell.layers.any? { |step| step["product"] == code } }
+        .map { |cell| cell.board.name }.uniq
   end
 
   # Whether any revision, board, trial or other product ever named it: then it stays, retired.
   def in_record?
     quoted = code.to_json
-    [ Revision.where("instr(document, ?) > 0", quoted), Cell.where("instr(layers, ?) > 0", quoted), Trial.where("instr(base, :code) + instr(factors, :code) > 0", code: quoted), Product.where.not(id: id).where("instr(figures, ?) > 0", quoted) ].any?(&:exists?)
+    [
+      Revision.where("instr(document, ?) > 0", quoted), Cell.where("instr(layers, ?) > 0", quoted),
+      Trial.where("instr(base, :code) + instr(factors, :code) > 0", code: quoted),
+      Product.where.not(id: id).where("instr(figures, ?) > 0", quoted)
+    ].any?(&:exists?)
   end
 
   private

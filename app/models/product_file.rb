@@ -19,7 +19,11 @@ class ProductFile
 
     # @return [String] CSV in UTF-8, safe to open in a spreadsheet
     def to_csv(products)
-      CSV.generate { |csv| [ columns, *products.map { |product| row(product) } ].each { |cells| csv << cells } }.prepend("\uFEFF")
+      CSV.generate { |csv|
+        [ columns, *products.map { |product|
+ row(product)
+} ].each { |cells| csv << cells }
+}.prepend("\uFEFF")
     end
 
     # @return [String] the products as rhexon-shop/1 has them
@@ -29,9 +33,11 @@ class ProductFile
     # @return [Report]
     # @raise [Rhexon::InvalidInput] when no row can be read
     def read(bytes)
-      Rhexon.refuse_unless(bytes.bytesize <= MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB", where: "file", accepted: "up to #{MOST_BYTES / 1.megabyte} MB")
+      Rhexon.refuse_unless(bytes.bytesize <= MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB",
+                           where: "file", accepted: "up to #{MOST_BYTES / 1.megabyte} MB")
       text = utf8(bytes).delete_prefix("\uFEFF")
-      Rhexon.refuse_unless(text.strip.present?, "The file is empty", where: "file", accepted: "CSV or JSON with products")
+      Rhexon.refuse_unless(text.strip.present?, "The file is empty", where: "file",
+                                                                     accepted: "CSV or JSON with products")
       text.lstrip.start_with?("{", "[") ? read_json(text) : read_csv(text)
     end
 
@@ -46,7 +52,8 @@ class ProductFile
       Rhexon.refuse_unless(text.exclude?("\0"), "The file is not text", where: "file", accepted: "CSV or JSON in UTF-8")
       text
     rescue EncodingError
-      raise Rhexon::InvalidInput.new("The file's letters cannot be read", where: "file", accepted: "CSV or JSON in UTF-8")
+      raise Rhexon::InvalidInput.new("The file's letters cannot be read", where: "file",
+                                                                          accepted: "CSV or JSON in UTF-8")
     end
 
     private
@@ -66,28 +73,41 @@ class ProductFile
       lines = text.count("\n")
       few!(lines - 1) if lines > MOST_ROWS * LINES_A_ROW
       separator = [ ",", ";", "\t" ].max_by { |candidate| text.lines.first.count(candidate) }
-      table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true, header_converters: ->(name) { name.to_s.strip.delete_prefix("'") })
+      table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true, header_converters: ->(name) {
+ name.to_s.strip.delete_prefix("'")
+})
       headers = table.headers.compact
       missing = NEEDED - headers
-      Rhexon.refuse_unless(missing.empty?, "The file lacks the #{missing.one? ? "column" : "columns"} #{missing.join(", ")}", where: "row 1", accepted: "a first row with #{NEEDED.join(", ")} and any of the columns an export has")
+      Rhexon.refuse_unless(missing.empty?,
+                           "The file lacks the #{missing.one? ? "column" : "columns"} #{missing.join(", ")}", where: "row 1", accepted: "a first row with #{NEEDED.join(", ")} and any of the columns an export has")
       few!(table.size)
-      keep(table.each_with_index.map { |cells, index| [ index + 2, cells.to_h.transform_values { |cell| cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "") } ] }, headers - columns)
+      keep(table.each_with_index.map { |cells, index|
+             [ index + 2, cells.to_h.transform_values { |cell|
+ cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
+} ]
+}, headers - columns)
     rescue CSV::MalformedCSVError => error
-      raise Rhexon::InvalidInput.new("The file is not CSV: #{error.message.first(120)}", where: "file", accepted: "CSV with a first row of column names")
+      raise Rhexon::InvalidInput.new("The file is not CSV: #{error.message.first(120)}", where: "file",
+                                                                                         accepted: "CSV with a first row of column names")
     end
 
     def read_json(text)
       parsed = JSON.parse(text)
       records = parsed.is_a?(Hash) ? parsed["products"] : parsed
-      Rhexon.refuse_unless(records.is_a?(Array) && records.all?(Hash), "The file holds no products", where: "file", accepted: "{\"products\": [...]}")
+      Rhexon.refuse_unless(records.is_a?(Array) && records.all?(Hash), "The file holds no products", where: "file",
+                                                                                                     accepted: "{\"products\": [...]}")
       few!(records.size)
-      keep(records.each_with_index.map { |record, index| [ index + 1, { **record, "code" => record["id"], "name" => record["name"].to_s.delete_prefix("#{record["maker"]} "), "json" => true } ] }, [])
+      keep(records.each_with_index.map { |record, index|
+ [ index + 1, { **record, "code" => record["id"], "name" => record["name"].to_s.delete_prefix("#{record["maker"]} "), "json" => true } ]
+}, [])
     rescue JSON::ParserError => error
-      raise Rhexon::InvalidInput.new("The file is not JSON: #{error.message.lines.first.strip.first(120)}", where: "file")
+      raise Rhexon::InvalidInput.new("The file is not JSON: #{error.message.lines.first.strip.first(120)}",
+                                     where: "file")
     end
 
     def few!(count)
-      Rhexon.refuse_unless(count <= MOST_ROWS, "The file has #{count} rows, nothing was read", where: "file", accepted: "up to #{MOST_ROWS} products at once")
+      Rhexon.refuse_unless(count <= MOST_ROWS, "The file has #{count} rows, nothing was read", where: "file",
+                                                                                               accepted: "up to #{MOST_ROWS} products at once")
     end
 
     def keep(rows, ignored)
@@ -99,12 +119,18 @@ class ProductFile
 
     def keep_row(number, cells, seen, report)
       name = "#{cells["maker"]} #{cells["name"]}".strip
-      raise Rhexon::InvalidInput.new("#{name} stands in row #{seen[name]} already", where: "row #{number}") if seen[name]
+      raise Rhexon::InvalidInput.new("#{name} stands in row #{seen[name]} already",
+                                     where: "row #{number}") if seen[name]
 
       seen[name] = number
       product = product_of(cells)
-      fate = product.new_record? ? :created : (product.changed? ? :updated : :same)
-      raise Rhexon::InvalidInput.new(product.errors.map(&:message).join(" "), where: "row #{number}") unless product.save
+      fate = if product.new_record?
+:created
+      else
+(product.changed? ? :updated : :same)
+      end
+      raise Rhexon::InvalidInput.new(product.errors.map(&:message).join(" "),
+                                     where: "row #{number}") unless product.save
 
       report[fate] << product.full_name
     rescue Rhexon::InvalidInput => refusal
@@ -112,11 +138,17 @@ class ProductFile
     end
 
     def product_of(cells)
-      product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(maker: cells["maker"], name: cells["name"]) || Product.new
+      product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(
+maker: cells["maker"], name: cells["name"]
+) || Product.new
       raise Rhexon::InvalidInput.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
 
-      figures = cells["json"] ? cells.except("id", "json", *IDENTITY) : written(cells.slice(*Rhexon::Materials::ProductFigures.paths), product)
-      product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"], role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
+      figures = cells["json"] ? cells.except("id", "json",
+                                             *IDENTITY) : written(
+cells.slice(*Rhexon::Materials::ProductFigures.paths), product
+)
+      product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"],
+                                role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product
     end

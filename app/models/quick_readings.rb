@@ -12,10 +12,21 @@ class QuickReadings
   # @raise [Rhexon::InvalidInput] names the first cell and measure that is wrong
   def record!(now:)
     given = @body["readings"]
-    Rhexon.refuse_unless(given.is_a?(Array) && given.size.between?(1, MOST) && given.all?(Hash), "There is nothing to keep yet", where: "readings", accepted: "1 to #{MOST} readings")
+    Rhexon.refuse_unless(given.is_a?(Array) && given.size.between?(1, MOST) && given.all?(Hash),
+                         "There is nothing to keep yet", where: "readings", accepted: "1 to #{MOST} readings")
     cells = @board.cells.index_by(&:id)
-    checked = given.map { |reading| [ cells[reading["cell"]] || raise(Rhexon::InvalidInput.new("That is no cell of this board", where: "readings")), reading["kind"], value(cells[reading["cell"]], reading) ] }
-    Reading.transaction { checked.each { |cell, kind, value| Reading.record!(cell: cell, client_id: "#{@body["client_id"]}-#{cell.id}-#{kind}", kind: kind, value: value, observer: @body["observer"].presence, light: @body["light"].presence, taken_at: now) } }
+    checked = given.map do |reading|
+      [
+        cells[reading["cell"]] || raise(Rhexon::InvalidInput.new("That is no cell of this board", where: "readings")),
+        reading["kind"], value(cells[reading["cell"]], reading)
+      ]
+    end
+    Reading.transaction do
+      checked.each do |cell, kind, value|
+        Reading.record!(cell: cell, client_id: "#{@body["client_id"]}-#{cell.id}-#{kind}", kind: kind, value: value,
+                        observer: @body["observer"].presence, light: @body["light"].presence, taken_at: now)
+      end
+    end
     checked.size
   end
 
@@ -24,6 +35,7 @@ class QuickReadings
   def value(cell, reading)
     Rhexon::Boards::Readings.check(reading["kind"], reading["value"])
   rescue Rhexon::InvalidInput => refusal
-    raise Rhexon::InvalidInput.new("Cell #{cell.label}: #{refusal.message.sub(/^./, &:downcase)}", where: "#{cell.id}/#{reading["kind"]}", accepted: refusal.accepted)
+    raise Rhexon::InvalidInput.new("Cell #{cell.label}: #{refusal.message.sub(/^./, &:downcase)}",
+                                   where: "#{cell.id}/#{reading["kind"]}", accepted: refusal.accepted)
   end
 end

@@ -10,15 +10,24 @@ class Room < ApplicationRecord
   validates :name, presence: { message: "Name the room." }, uniqueness: { message: "There is a room of that name." }
   validates :t_c, numericality: { in: -20..60, message: "A room is -20 to 60 °C." }
   validates :rh, numericality: { in: 1..100, message: "Humidity is 1 to 100 %." }
-  validates :air, inclusion: { in: Rhexon::Reference.table("drying").fetch("air").keys, message: "The air is still, ordinary, moving or cabinet." }
-  validates :rack_places, numericality: { only_integer: true, in: 0..10_000, message: "A rack has 0 or more places." }, allow_nil: true
-  validate { errors.add(:uses, "A room is used to sand, spray, finish or dry.") unless uses.is_a?(Array) && (uses - USES).empty? }
+  validates :air,
+            inclusion: {
+              in: Rhexon::Reference.table("drying").fetch("air").keys,
+              message: "The air is still, ordinary, moving or cabinet."
+            }
+  validates :rack_places, numericality: { only_integer: true, in: 0..10_000, message: "A rack has 0 or more places." },
+                          allow_nil: true
+  validate do
+    errors.add(:uses, "A room is used to sand, spray, finish or dry.") unless uses.is_a?(Array) && (uses - USES).empty?
+  end
   validate :core_accepts_it
   before_update :keep_the_past, if: -> { (changed & %w[t_c rh air daily]).any? }
 
   # @return [Hash] a room of rhexon-shop/1
   def to_core
-    known = climate_readings.select { |reading| reading.until > PAST.ago && reading.until < AHEAD.from_now }.sort_by { |reading| [ reading.at, ClimateReading::KINDS.index(reading.kind) ] }.uniq(&:at)
+    known = climate_readings.select { |reading| reading.until > PAST.ago && reading.until < AHEAD.from_now }
+      .sort_by { |reading| [ reading.at, ClimateReading::KINDS.index(reading.kind) ] }
+      .uniq(&:at)
     place = { "id" => name, "uses" => uses, "rack_places" => rack_places }
     return { **place, "climate" => [ set ] } if known.empty? && daily.blank?
 
@@ -38,7 +47,13 @@ class Room < ApplicationRecord
   def core_accepts_it
     return if daily.blank?
 
-    Rhexon::Schedule::Schema.check!("rhexon-shop-1", { "format" => "rhexon-shop/1", "now" => "", "zone" => "", "people" => [ { "id" => "x", "week" => {} } ], "products" => [], "pieces" => [], "rooms" => [ { "id" => "x", "daily" => daily } ] })
+    Rhexon::Schedule::Schema.check!(
+      "rhexon-shop-1",
+      {
+        "format" => "rhexon-shop/1", "now" => "", "zone" => "", "people" => [ { "id" => "x", "week" => {} } ],
+        "products" => [], "pieces" => [], "rooms" => [ { "id" => "x", "daily" => daily } ]
+      }
+    )
     Rhexon::Drying::ClimateTimeline.read({ "daily" => daily }, Shop.current.clock)
   rescue Rhexon::InvalidInput => refusal
     errors.add(:daily, refusal.message)
@@ -60,5 +75,10 @@ class Room < ApplicationRecord
     climate_readings.reset
   end
 
-  def past(minute, till, climate) = { room_id: id, at: Time.at(minute * 60).utc, until: Time.at(till * 60).utc, kind: "setting", t_c: climate.t_c, rh: climate.rh, air: climate.air, created_at: Time.current }
+  def past(minute, till, climate)
+    {
+      room_id: id, at: Time.at(minute * 60).utc, until: Time.at(till * 60).utc, kind: "setting", t_c: climate.t_c,
+      rh: climate.rh, air: climate.air, created_at: Time.current
+    }
+  end
 end

@@ -47,7 +47,9 @@ class Schedule < ApplicationRecord
   # @return [Hash] the document
   # @raise [Rhexon::InvalidInput]
   def fits!(after)
-    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Shelf.products, rooms: Room.pluck(:name), tools: Tool.pluck(:name), people: Person.pluck(:name))
+    Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Shelf.products,
+                                                   rooms: Room.pluck(:name), tools: Tool.pluck(:name),
+                                                   people: Person.pluck(:name))
     FrozenPasses.new(piece, document).check!(after)
     after
   end
@@ -56,7 +58,9 @@ class Schedule < ApplicationRecord
   def promote!(result, cell)
     with_lock do
       fits!(result.document)
-      advance!(result.document, { "op" => "promote", "cell" => cell.id, "board" => cell.board.name, "label" => cell.label }, "Promoted cell #{cell.label} of #{cell.board.name}")
+      advance!(result.document,
+               { "op" => "promote", "cell" => cell.id, "board" => cell.board.name, "label" => cell.label },
+               "Promoted cell #{cell.label} of #{cell.board.name}")
     end
   end
 
@@ -103,12 +107,14 @@ class Schedule < ApplicationRecord
   end
 
   def begin!
-    first = revisions.create!(number: 1, document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name), operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)
+    first = revisions.create!(number: 1, document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name),
+                              operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)
     update!(head: first)
   end
 
   def advance!(document, operation, reason)
-    revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document, operation: operation, reason: reason, created_at: Time.current)
+    revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document,
+                                 operation: operation, reason: reason, created_at: Time.current)
     update!(head: revision, redo: nil, from_cell_id: operation["op"] == "promote" ? operation["cell"] : from_cell_id)
     revision
   end

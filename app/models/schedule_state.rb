@@ -11,7 +11,11 @@ class ScheduleState
   # @param face [String, nil] the face to draw
   # @param document [Hash, nil] instead of the head: what if
   def sheet(face = nil, document = nil)
-    return SheetSerializer.new(Rhexon::Picture::Sheet.new(floor.plan_with(@piece, document), @piece.core_id, face: face)).to_h if document
+    if document
+      return SheetSerializer.new(
+        Rhexon::Picture::Sheet.new(floor.plan_with(@piece, document), @piece.core_id, face: face)
+      ).to_h
+    end
 
     plan
     floor.drawing(@piece).sheet(face)
@@ -36,7 +40,10 @@ class ScheduleState
   end
 
   def to_h(face = nil)
-    { sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h, piece: PieceSerializer.new(@piece).to_h, approval: Approval.for(@piece)&.to_h }
+    {
+      sheet: sheet(face), schedule: ScheduleSerializer.new(@piece.schedule).to_h,
+      piece: PieceSerializer.new(@piece).to_h, approval: Approval.for(@piece)&.to_h
+    }
   end
 
   # The look after each step on a face, where its wood has colour figures.
@@ -52,7 +59,10 @@ class ScheduleState
   def read(steps)
     cell = TriedLooks.new([ @piece ]).read_as(@piece, steps) or return
     lab = cell.summary(nil).lab or return
-    { words: "cell #{cell.label} of #{cell.board.name}", board_id: cell.board_id, lab: lab, hexes: LooksState.new(@piece.wood, []).read_hexes(lab) }
+    {
+      words: "cell #{cell.label} of #{cell.board.name}", board_id: cell.board_id, lab: lab,
+      hexes: LooksState.new(@piece.wood, []).read_hexes(lab)
+    }
   end
 
   # A piece of a closed job is not on the shop floor; its page says so.

@@ -9,20 +9,32 @@ class SetAsideState
 
   def to_h
     piece = @aside.piece
-    { aside: @aside.to_h, schedule: ScheduleSerializer.new(piece.schedule).to_h, zone: Shop.current.zone, latest: latest(piece) }
+    {
+      aside: @aside.to_h, schedule: ScheduleSerializer.new(piece.schedule).to_h, zone: Shop.current.zone,
+      latest: latest(piece)
+    }
   end
 
   private
 
   # What a touch at the bench made, newest first: a touch takes it back.
   def latest(piece)
-    Entry.where(piece: piece, kind: BenchState::TOUCHED).includes(:correction, :revision).order(id: :desc).limit(LATEST * 2).reject(&:correction).first(LATEST).map { |entry| { id: entry.id, kind: entry.kind, at: entry.happened_at.to_i / 60, pass: words(entry) } }
+    Entry.where(piece: piece, kind: BenchState::TOUCHED)
+      .includes(:correction, :revision)
+      .order(id: :desc)
+      .limit(LATEST * 2)
+      .reject(&:correction)
+      .first(LATEST)
+      .map { |entry| { id: entry.id, kind: entry.kind, at: entry.happened_at.to_i / 60, pass: words(entry) } }
   end
 
   # The step as it was written when it was logged.
   def words(entry)
     _, step_id, coat, faces = entry.pass_key.to_s.split("/")
     step = entry.revision&.steps&.find { |candidate| candidate["id"] == step_id } or return entry.pass_key
-    [ Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), ("coat #{coat}" if step["coats"].to_i > 1), faces ].compact.join(", ")
+    [
+      Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name),
+      ("coat #{coat}" if step["coats"].to_i > 1), faces
+    ].compact.join(", ")
   end
 end

@@ -12,7 +12,8 @@ module Shelf
       next @sheets if @stamp == stamp
 
       @stamp = stamp
-      @sheets = Product.order(:id).filter_map { |product| Rhexon::Reference.freeze_deep(product.to_core) if product.unsound.nil? }.freeze
+      @sheets = Product.order(:id)
+        .filter_map { |product| Rhexon::Reference.freeze_deep(product.to_core) if product.unsound.nil? }.freeze
     end
   end
 
@@ -48,5 +49,7 @@ module Shelf
   end
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
-  def products = Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze
+  def products
+    Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze
+  end
 end

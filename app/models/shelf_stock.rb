@@ -5,7 +5,12 @@ module ShelfStock
   # Cans that are used up first: opened before sealed, the soonest to expire first.
   # @return [Array<Batch>] with something in them
   def cans(code)
-    Batch.standing.with_left.joins(:product).where(products: { code: code }, kept: false).where(mix_id: nil).to_a.select { |batch| batch.left_g.positive? }
+    Batch.standing
+      .with_left
+      .joins(:product)
+      .where(products: { code: code }, kept: false)
+      .where(mix_id: nil).to_a
+      .select { |batch| batch.left_g.positive? }
          .sort_by { |batch| [ batch.state == "sealed" ? 1 : 0, batch.expires_on || Date.new(9999), batch.id ] }
   end
 
@@ -25,7 +30,8 @@ module ShelfStock
 
       part = [ can.left_g, rest ].min
       can.open!
-      StockMove.record!(batch: can, grams: -part, reason: reason, client_id: "#{entry.client_id}-#{code}-#{can.id}", entry: entry)
+      StockMove.record!(batch: can, grams: -part, reason: reason, client_id: "#{entry.client_id}-#{code}-#{can.id}",
+                        entry: entry)
       rest -= part
     end
     rest.round(2)

@@ -9,7 +9,9 @@ class ShopBeliefs
     # @param floor [Hash] rhexon-shop/1, without beliefs
     # @return [Hash] "beliefs" and "coat_sd" of rhexon-shop/1
     def for(floor)
-      kept([ Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id ]) { learned(floor) }
+      kept([
+             Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id
+           ]) { learned(floor) }
     end
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
@@ -17,8 +19,18 @@ class ShopBeliefs
     # @param clock [Rhexon::Planning::Zone]
     # @return [Array<Hash>]
     def log(pieces, clock)
-      rows = Entry.where(piece: pieces, kind: %w[started done dry_test]).where.not(id: corrected).where(happened_at: OLDEST.ago..).order(:happened_at, :id).pluck(:kind, :pass_key, :happened_at, :body)
-      rows.map { |kind, pass, at, body| { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice("milestone", "answer", "exact", "person") } }
+      rows = Entry.where(piece: pieces, kind: %w[started done dry_test])
+        .where
+        .not(id: corrected)
+        .where(happened_at: OLDEST.ago..)
+        .order(:happened_at, :id)
+        .pluck(:kind, :pass_key, :happened_at, :body)
+      rows.map do |kind, pass, at, body|
+        {
+          "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60),
+          **body.slice("milestone", "answer", "exact", "person")
+        }
+      end
     end
 
     private
@@ -37,7 +49,11 @@ class ShopBeliefs
       return NOTHING if pieces.empty?
 
       clock = Shop.current.clock
-      shop = Rhexon::Planning::Shop.new(floor.except("beliefs", "coat_sd", "stock", "previous").merge("pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)))
+      shop = Rhexon::Planning::Shop.new(
+        floor.except("beliefs", "coat_sd", "stock", "previous").merge(
+          "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)
+        )
+      )
       observations = Rhexon::Drying::Learning.observations(shop)
       beliefs = Rhexon::Drying::Learning.taught(observations)
       { "beliefs" => beliefs, "coat_sd" => Rhexon::Drying::Learning.coat_sd(observations, beliefs) }

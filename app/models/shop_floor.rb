@@ -1,4 +1,5 @@
-# Records to core: the whole shop as rhexon-shop/1, and the plan made from it. A piece that cannot be planned or drawn is set aside with its reason; the others go on.
+# Records to core: the whole shop as rhexon-shop/1, and the plan made from it. A piece that cannot be planned or drawn
+# is set aside with its reason; the others go on.
 class ShopFloor
   # Plans are functions of their input: the last few are kept by its digest.
   KEPT = 6
@@ -47,7 +48,9 @@ class ShopFloor
   # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
   def plan
     @plan ||= begin
-      @look_first ||= (self.class.faulty || []).tap { |ids| all_pieces.select { |piece| ids.include?(piece.id) }.each { |piece| set_aside_if_faulty(piece) } }
+      @look_first ||= (self.class.faulty || []).tap do |ids|
+        all_pieces.select { |piece| ids.include?(piece.id) }.each { |piece| set_aside_if_faulty(piece) }
+      end
       planned(to_core)
     rescue StandardError => error
       set_aside!(error)
@@ -96,29 +99,49 @@ class ShopFloor
   def standing = all_pieces.reject { |piece| @aside.key?(piece) }
 
   def known
-    { **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) }, "log" => ShopBeliefs.log(standing, shop.clock), **stock }
+    {
+      **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) },
+                 "log" => ShopBeliefs.log(standing, shop.clock), **stock
+    }
   end
 
   # All but the pieces and what hangs on them.
   def setting
-    @setting ||= { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house, "people" => people, "tools" => Tool.order(:id).map(&:to_core),
-                   "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms, "products" => Shelf.to_core, "surface" => BoardLessons.current.surface_shares, "scale" => { "resolution_g" => shop.scale_g }, "consumables" => Consumable.order(:id).map(&:to_core) }
+    @setting ||= { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone,
+                   "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house, "people" => people,
+                   "tools" => Tool.order(:id).map(&:to_core),
+                   "previous" => Plan.last_accepted&.starts ||
+                     [], "rooms" => rooms, "products" => Shelf.to_core, "surface" => BoardLessons.current
+                       .surface_shares, "scale" => {
+                         "resolution_g" => shop.scale_g
+                       }, "consumables" => Consumable.order(:id).map(&:to_core) }
   end
 
   def shop = @shop ||= Shop.current
 
-  def piece_record(piece) = (@records ||= {})[piece.id] ||= piece.to_core(shop.clock, tried: tried.for_piece(piece), approved: tried.approved?(piece))
+  def piece_record(piece)
+    (@records ||= {})[piece.id] ||= piece.to_core(shop.clock, tried: tried.for_piece(piece),
+                                                              approved: tried.approved?(piece))
+  end
+
   def tried = @tried ||= TriedLooks.new(all_pieces)
 
   # Those who have left the bench are known by name: the log and pins name them.
   def people
     all = Person.order(:id).includes(:open_hours).to_a
-    Rhexon.refuse_unless(all.any?(&:at_bench), "Nobody works at the bench yet", where: "people", accepted: "at least one person")
+    Rhexon.refuse_unless(all.any?(&:at_bench), "Nobody works at the bench yet", where: "people",
+                                                                                accepted: "at least one person")
     all.map(&:to_core)
   end
 
   def rooms
-    Room.order(:id).includes(:climate_readings).to_a.tap { |all| Rhexon.refuse_unless(all.any?, "The shop has no room yet", where: "rooms", accepted: "at least one room") }.map(&:to_core)
+    Room.order(:id)
+      .includes(:climate_readings).to_a
+      .tap { |all|
+        Rhexon.refuse_unless(all.any?, "The shop has no room yet", where: "rooms",
+                                                                   accepted: "at least one room")
+      }
+      .map(&:to_core)
   end
 
   # A shop that never put a can on the shelf keeps no stock.
@@ -127,7 +150,9 @@ class ShopFloor
   end
 
   def planned(json)
-    self.class.kept(Digest::SHA256.hexdigest(JSON.generate(json))) { Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json)) }
+    self.class.kept(Digest::SHA256.hexdigest(JSON.generate(json))) do
+      Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json))
+    end
   end
 
   # Finds the pieces at fault.
@@ -160,7 +185,10 @@ class ShopFloor
   end
 
   def plans_without?(piece)
-    planned({ **setting, "pieces" => (standing - [ piece ]).map { |other| piece_record(other) }, "log" => ShopBeliefs.log(standing - [ piece ], shop.clock) })
+    planned({
+      **setting, "pieces" => (standing - [ piece ]).map { |other| piece_record(other) },
+                 "log" => ShopBeliefs.log(standing - [ piece ], shop.clock)
+            })
   rescue StandardError
     false
   end

@@ -20,15 +20,25 @@ class ShopHours
   def self.check!(week) = of_week(week) && nil
 
   def self.of_week(week)
-    rows = week.flat_map { |day, text| spans(text, "week/#{day}").map { |opens, closes| { weekday: Integer(day, exception: false), opens: opens, closes: closes } } }
+    rows = week.flat_map do |day, text|
+      spans(text, "week/#{day}").map do |opens, closes|
+        { weekday: Integer(day, exception: false), opens: opens, closes: closes }
+      end
+    end
     rows.each { |row| Rhexon.refuse_unless((0..6).cover?(row[:weekday]), "That is no day of the week", where: "week") }
   end
 
   # @return [Array<Array(String, String)>]
   def self.spans(text, where)
-    typed = text.to_s.split(/[,;]/).map(&:strip).reject(&:empty?).map { |span| span.split(/\s*(?:-|–|to)\s*/).map { |clock| clock.rjust(5, "0") } }
-    sound = typed.all? { |span| span.size == 2 && span.all? { |clock| clock.match?(CLOCK) } && span[0] < span[1] } && typed.sort.each_cons(2).all? { |one, other| one[1] <= other[0] }
-    raise Rhexon::InvalidInput.new("#{text.inspect} are no hours", where: where, accepted: "such as 07:30-12:00, 12:30-16:30") unless sound
+    typed = text.to_s.split(/[,;]/).map(&:strip).reject(&:empty?).map do |span|
+      span.split(/\s*(?:-|–|to)\s*/).map { |clock| clock.rjust(5, "0") }
+    end
+    sound = typed.all? { |span| span.size == 2 && span.all? { |clock| clock.match?(CLOCK) } && span[0] < span[1] } &&
+      typed.sort.each_cons(2).all? { |one, other| one[1] <= other[0] }
+    unless sound
+      raise Rhexon::InvalidInput.new("#{text.inspect} are no hours", where: where,
+                                                                     accepted: "such as 07:30-12:00, 12:30-16:30")
+    end
 
     typed.sort
   end
@@ -37,7 +47,11 @@ class ShopHours
     date = Date.iso8601(day["date"].to_s)
     Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "days")
     hours = spans(day["hours"], "days/#{date}")
-    hours.empty? ? [ { date: date, opens: nil, closes: nil } ] : hours.map { |opens, closes| { date: date, opens: opens, closes: closes } }
+    if hours.empty?
+      [ { date: date, opens: nil, closes: nil } ]
+    else
+      hours.map { |opens, closes| { date: date, opens: opens, closes: closes } }
+    end
   rescue ArgumentError
     raise Rhexon::InvalidInput.new("#{day["date"].inspect} is no day", where: "days", accepted: "such as 2026-12-24")
   end

@@ -6,13 +6,18 @@ class ShopPlanState
 
   def to_h
     accepted = Plan.last_accepted
-    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h }, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
-      pieces: floor.pieces.map { |piece| { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client } } }
+    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h },
+      goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+      pieces: floor.pieces.map { |piece|
+        { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client }
+      } }
   end
 
   # @return [Array<Hash>] each goal with its dates, sessions, hands and what would move
   def goals
-    Rhexon::Search::Goal::NAMES.map { |name| GoalSerializer.new(GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h }
+    Rhexon::Search::Goal::NAMES.map do |name|
+      GoalSerializer.new(GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h
+    end
   end
 
   # @return [Array<Hash>] by piece that is not ready yet

@@ -1,4 +1,5 @@
-# A trial before it is made: which cells, how they lie and will look, what they take of timber, material and hours, and when they can be judged.
+# A trial before it is made: which cells, how they lie and will look, what they take of timber, material and hours,
+# and when they can be judged.
 class TrialDesign
   TAPE_MM, MARGIN_MM = 12, 10
   # Replicates, and boards in all.
@@ -7,7 +8,8 @@ class TrialDesign
 
   attr_reader :errors
 
-  # @param given [Hash] "name", "piece_id", "base_from", "wood", "grain", "timber_lot", "width_mm", "height_mm", "factors", "design", "runs", "boards", "shuffled", "step_strip", "seed"
+  # @param given [Hash] "name", "piece_id", "base_from", "wood", "grain", "timber_lot", "width_mm", "height_mm",
+  #   "factors", "design", "runs", "boards", "shuffled", "step_strip", "seed"
   def initialize(given, today:)
     @given = given
     @today = today
@@ -16,9 +18,19 @@ class TrialDesign
   # @return [Hash] all that the designer draws
   # @raise [Rhexon::InvalidInput]
   def preview
-    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) }, places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told, tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
-      resolution: design.resolution, confounded: design.confounded + between_boards, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: order.amounts(areas, Shelf.products).map { |amount| amount.merge("ml" => amount["ml"] * boards) },
-      passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target && Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }, **hours }
+    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) },
+      places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told,
+      tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
+      resolution: design.resolution, confounded: design.confounded +
+        between_boards, efficiency: design.efficiency&.round(2), boards: boards, timber_m2: (width_mm * height_mm *
+          boards * parts.size /
+          1e6).round(3), amounts: order
+          .amounts(areas, Shelf.products)
+          .map { |amount| amount.merge("ml" => amount["ml"] * boards) },
+      passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target &&
+        Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light|
+          { id: light.id, name: light.name, model: light.model }
+        }, **hours }
   end
 
   # @return [Trial]
@@ -26,12 +38,14 @@ class TrialDesign
   def save!
     preview
     Trial.transaction do
-      trial = Trial.create!(name: @given["name"].to_s.strip, piece: piece, base: base, factors: factors, design: kind, seed: seed, shuffled: shuffled?)
+      trial = Trial.create!(name: @given["name"].to_s.strip, piece: piece, base: base, factors: factors, design: kind,
+                            seed: seed, shuffled: shuffled?)
       boards.times { |index| parts.each_index { |part| board!(trial, index, part) } }
       trial
     end
   rescue ActiveRecord::RecordInvalid => invalid
-    raise Rhexon::InvalidInput.new(invalid.record.errors.first.message, where: invalid.record.errors.first.attribute.to_s)
+    raise Rhexon::InvalidInput.new(invalid.record.errors.first.message,
+                                   where: invalid.record.errors.first.attribute.to_s)
   end
 
   private
@@ -39,8 +53,13 @@ class TrialDesign
   Planned = Struct.new(:label, :role, :run, :layers, keyword_init: true)
 
   def board!(trial, index, part)
-    board = trial.boards.create!(name: board_name(trial, index, part), piece: piece, wood: @given["wood"], grain: @given["grain"] || "closed", timber_lot: lots[[ index, lots.size - 1 ].min], width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, made_on: @today, step_strip: step_strip?)
-    arranged(parts[part], index * parts.size + part).each_with_index { |cell, position| board.cells.create!(label: cell.label, position: position, role: cell.role, run: cell.run, layers: cell.layers) }
+    board = trial.boards.create!(name: board_name(trial, index, part), piece: piece, wood: @given["wood"],
+                                 grain: @given["grain"] || "closed", timber_lot: lots[[ index, lots.size - 1 ].min],
+                                 width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM,
+                                 made_on: @today, step_strip: step_strip?)
+    arranged(parts[part], index * parts.size + part).each_with_index do |cell, position|
+      board.cells.create!(label: cell.label, position: position, role: cell.role, run: cell.run, layers: cell.layers)
+    end
   end
 
   # "Dye, board 2", and "board 2b" where a replicate takes several.
@@ -68,7 +87,8 @@ class TrialDesign
   # What cannot be told, since it lies wholly between the boards of a replicate.
   def between_boards
     at = cells.select(&:run).each_with_index.to_h { |cell, index| [ cell.label, index ] }
-    Rhexon::Boards::Design.between_boards(design.runs, parts.map { |part| part.filter_map { |cell| at[cell.label] } }, factors)
+    Rhexon::Boards::Design.between_boards(design.runs, parts.map { |part| part.filter_map { |cell| at[cell.label] } },
+                                          factors)
   end
 
   def fits?(count)
@@ -80,9 +100,17 @@ class TrialDesign
   def cells
     @cells ||= begin
       Rhexon::Boards::FactorLevels.check!(base, factors)
-      runs = design.runs.each_with_index.map { |run, index| Planned.new(label: (index + 1).to_s, role: "run", run: run, layers: Rhexon::Boards::FactorLevels.apply(base, factors, run)) }
+      runs = design.runs.each_with_index.map do |run, index|
+        Planned.new(label: (index + 1).to_s, role: "run", run: run,
+                    layers: Rhexon::Boards::FactorLevels.apply(base, factors, run))
+      end
       runs.each { |cell| check!(cell.layers) }
-      runs + [ Planned.new(label: "bare", role: "bare", run: nil, layers: base.take_while { |step| %w[sand raise_grain].include?(step["kind"]) }), Planned.new(label: "base", role: "base", run: nil, layers: base) ]
+      runs +
+        [
+          Planned.new(label: "bare", role: "bare", run: nil,
+                      layers: base.take_while { |step| %w[sand raise_grain].include?(step["kind"]) }),
+          Planned.new(label: "base", role: "base", run: nil, layers: base)
+        ]
     end
   end
 
@@ -96,7 +124,11 @@ class TrialDesign
   def design = @design ||= Rhexon::Boards::Design.for(factors, kind, runs: @given["runs"], seed: seed)
 
   def layout = @layout ||= grid(parts.map(&:size).max)
-  def grid(count) = Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM, cells: count, stages: step_strip? ? stages.size : 0)
+
+  def grid(count)
+    Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM,
+                                cells: count, stages: step_strip? ? stages.size : 0)
+  end
 
   # The step strip shows the base after each stage.
   def stages = @stages ||= LooksState.new(@given["wood"], base).stage_hexes
@@ -104,20 +136,39 @@ class TrialDesign
 
   def order = @order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] })
   # Over all boards of a replicate.
-  def areas = parts.each_with_object(Hash.new(0.0)) { |part, sum| part.zip(layout.places) { |cell, place| sum[cell.label] += place.width_mm * place.height_mm / 1e6 } }
+  def areas
+    parts.each_with_object(Hash.new(0.0)) do |part, sum|
+      part.zip(layout.places) { |cell, place| sum[cell.label] += place.width_mm * place.height_mm / 1e6 }
+    end
+  end
 
   # The boards as a piece among the others of the shop.
   def hours
     floor = ShopFloor.new.tap(&:plan)
-    record = { "id" => "trial", "count" => boards, "ready_at" => "handle", "faces" => areas.map { |label, area| { "id" => label, "area_m2" => area, "wood" => @given["grain"] || "closed" } }, "schedule" => order.document }
+    record = {
+      "id" => "trial", "count" => boards, "ready_at" => "handle",
+      "faces" => areas.map { |label, area|
+        { "id" => label, "area_m2" => area, "wood" => @given["grain"] || "closed" }
+      },
+      "schedule" => order.document
+    }
     plan = floor.plan_otherwise("pieces" => floor.to_core["pieces"] + [ record ])
     ready = plan.build.ready["trial"]
-    { hands_min: plan.hands_min("trial"), ready_at: ready, judged_at: ready && ready + Rhexon::Reference.table("judging").fetch("settles_days") * 1440 }
+    {
+      hands_min: plan.hands_min("trial"), ready_at: ready,
+      judged_at: ready && ready + Rhexon::Reference.table("judging").fetch("settles_days") * 1440
+    }
   end
 
   def told(cell)
     looks = LooksState.new(@given["wood"], cell.layers)
-    { label: cell.label, role: cell.role, words: cell.run ? factors.zip(cell.run).map { |factor, level| Rhexon::Boards::FactorLevels.words(factor, factor["levels"][level], names) } : [], hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab) }
+    {
+      label: cell.label, role: cell.role,
+      words: cell.run ? factors.zip(cell.run).map { |factor, level|
+        Rhexon::Boards::FactorLevels.words(factor, factor["levels"][level], names)
+      } : [],
+      hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab)
+    }
   end
 
   def delta(lab) = lab && target && Rhexon::Colour::DeltaE.ciede2000(target, lab).round(1)
@@ -128,16 +179,23 @@ class TrialDesign
   def base
     @base ||= begin
       from = @given["base_from"].present? ? Piece.find(@given["base_from"]) : piece
-      Rhexon.refuse_unless(from, "A trial varies something: choose the schedule it begins with", where: "base_from", accepted: "a piece with a schedule")
+      Rhexon.refuse_unless(
+        from, "A trial varies something: choose the schedule it begins with", where: "base_from",
+        accepted: "a piece with a schedule"
+      )
       steps = from.layers.reject { |step| %w[wait look].include?(step["kind"]) || step["mends"] }
-      Rhexon.refuse_unless(steps.any?, "The schedule of #{from.name} has no steps yet", where: "base_from", accepted: "a piece with a schedule")
+      Rhexon.refuse_unless(
+        steps.any?, "The schedule of #{from.name} has no steps yet", where: "base_from",
+        accepted: "a piece with a schedule"
+      )
       steps
     end
   end
 
   def factors
     @factors ||= (@given["factors"].is_a?(Array) ? @given["factors"] : []).map do |factor|
-      Rhexon.refuse_unless(factor.is_a?(Hash) && factor["levels"].is_a?(Array), "A factor has a step, a field and levels", where: "factors")
+      Rhexon.refuse_unless(factor.is_a?(Hash) && factor["levels"].is_a?(Array),
+                           "A factor has a step, a field and levels", where: "factors")
       factor.slice("name", "step", "field", "levels")
     end
   end
@@ -153,7 +211,9 @@ class TrialDesign
 
   def whole(name, range, sentence)
     value = @given[name] || (1 if name == "boards")
-    Rhexon.refuse_unless(value.is_a?(Integer) && range.cover?(value), sentence, where: name, accepted: "#{range.first} to #{range.last}")
+    Rhexon.refuse_unless(value.is_a?(Integer) && range.cover?(value), sentence, where: name,
+                                                                                accepted: "#{range.first} to " \
+                                                                                          "#{range.last}")
     value
   end
 end

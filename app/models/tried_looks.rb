@@ -1,4 +1,5 @@
-# What was tried and approved for pieces: cells of their boards that were read and are sound, and the cell their schedule came from.
+# What was tried and approved for pieces: cells of their boards that were read and are sound, and the cell their
+# schedule came from.
 class TriedLooks
   # Cells that were read and are sound, as the core takes them.
   # @!attribute by_piece [Hash{Integer=>Array<Hash>}] of its boards, laid on alike once
@@ -11,7 +12,10 @@ class TriedLooks
     # Read again when something was read or changed on a board.
     # @return [Known]
     def known
-      stamp = [ Reading.connection_db_config.database, Reading.pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")), Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")), Board.pick(Arel.sql("COUNT(*), MAX(updated_at)")) ]
+      stamp = [
+        Reading.connection_db_config.database, Reading.pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")),
+        Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")), Board.pick(Arel.sql("COUNT(*), MAX(updated_at)"))
+      ]
       @lock.synchronize do
         next @known if @stamp == stamp
 
@@ -23,9 +27,22 @@ class TriedLooks
     private
 
     def read
-      cells = Cell.where(ruined: nil).where.not(role: "bare").where(Reading.where("readings.cell_id = cells.id").arel.exists).includes(:board).order(:id).to_a
-      records = cells.to_h { |cell| [ cell.id, Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}", "wood" => cell.board.wood, "layers" => cell.layers) ] }
-      by_piece = cells.group_by { |cell| cell.board.piece_id }.transform_values { |mine| mine.map { |cell| records.fetch(cell.id) }.uniq { |record| record.values_at("layers", "wood") } }
+      cells = Cell.where(ruined: nil)
+        .where
+        .not(role: "bare")
+        .where(Reading.where("readings.cell_id = cells.id").arel.exists)
+        .includes(:board)
+        .order(:id).to_a
+      records = cells.to_h do |cell|
+        [
+          cell.id,
+          Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}", "wood" => cell.board.wood,
+                                        "layers" => cell.layers)
+        ]
+      end
+      by_piece = cells.group_by { |cell| cell.board.piece_id }.transform_values do |mine|
+        mine.map { |cell| records.fetch(cell.id) }.uniq { |record| record.values_at("layers", "wood") }
+      end
       Known.new(by_piece: by_piece.freeze, by_cell: records.freeze).freeze
     end
   end
@@ -35,7 +52,8 @@ class TriedLooks
     @pieces = pieces
   end
 
-  # @return [Array<Hash>, nil] boards of a piece of rhexon-shop/1, cells laid on alike once; the making of a board is itself the trial
+  # @return [Array<Hash>, nil] boards of a piece of rhexon-shop/1, cells laid on alike once; the making of a board is
+  #   itself the trial
   def for_piece(piece)
     return [ { "name" => piece.name, "wood" => piece.wood, "layers" => piece.layers } ] if makings.include?(piece.id)
 
@@ -47,7 +65,9 @@ class TriedLooks
   # @return [Cell, nil] nil where none was read
   def read_as(piece, steps)
     mine = for_piece(piece)
-    board, differences = Rhexon::Boards::BoardComparison.nearest(mine, steps, products: Shelf.products, wood: piece.wood)
+    board, differences = Rhexon::Boards::BoardComparison.nearest(
+      mine, steps, products: Shelf.products, wood: piece.wood
+    )
     return unless differences&.none? { |one| Rhexon::Boards::BoardComparison::OTHER.include?(one.kind) }
 
     id = known.by_cell.key(board) and Cell.includes(:readings, :board).find(id)

@@ -5,8 +5,14 @@ class Waste
   # @param now [Time]
   # @return [Hash] g, and cost in the shop's money as far as prices are known
   def self.lately(now: Time.current)
-    moves = StockMove.where("reason LIKE ? AND grams < 0 AND stock_moves.created_at > ?", "#{StockMove::THROWN_AWAY}%", now - DAYS.days).includes(batch: %i[product mix])
-    { days: DAYS, g: -moves.sum(&:grams).round, cost: moves.sum { |move| -move.grams / 1000 * (price_per_kg(move.batch) || 0) }.round(2) }
+    moves = StockMove
+      .where("reason LIKE ? AND grams < 0 AND stock_moves.created_at > ?", "#{StockMove::THROWN_AWAY}%",
+             now - DAYS.days)
+      .includes(batch: %i[product mix])
+    {
+      days: DAYS, g: -moves.sum(&:grams).round,
+      cost: moves.sum { |move| -move.grams / 1000 * (price_per_kg(move.batch) || 0) }.round(2)
+    }
   end
 
   # A mix costs what went into it.

@@ -1,4 +1,5 @@
-# Serialisers carry the types of the front end: TypeScript is generated from them. Instants are minutes since 1970 in UTC.
+# Serialisers carry the types of the front end: TypeScript is generated from them. Instants are minutes since 1970 in
+# UTC.
 class ApplicationSerializer
   include Alba::Resource
   include Typelizer::DSL

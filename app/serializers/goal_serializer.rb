@@ -1,4 +1,6 @@
 class GoalSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields name: "'soonest' | 'fewest_sessions' | 'least_hands' | 'late_as_safe'", ready_at: [ :number, NULLABLE ], first_at: [ :number, NULLABLE ], sessions: :number, hands_min: :number, scuffs: :number, late_min: :number, moves: :number
+  fields name: "'soonest' | 'fewest_sessions' | 'least_hands' | 'late_as_safe'", ready_at: [ :number, NULLABLE ],
+         first_at: [ :number, NULLABLE ], sessions: :number, hands_min: :number, scuffs: :number, late_min: :number,
+         moves: :number
 end

@@ -1,4 +1,5 @@
 class LongSearchSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields state: "'searching' | 'found' | 'stopped'", digest: :string, better: :boolean, ready_at: [ :number, NULLABLE ], gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ]
+  fields state: "'searching' | 'found' | 'stopped'", digest: :string, better: :boolean, ready_at: [ :number, NULLABLE ],
+         gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ]
 end

@@ -1,7 +1,9 @@
 # A product as the mixing desk offers it.
 class MixableSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  typelize id: :string, name: :string, mixed: :boolean, thinner: [ :string, NULLABLE ], thinning_range: [ "[number, number]", NULLABLE ], thinning_of: "'base' | 'total'", hardener: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ]
+  typelize id: :string, name: :string, mixed: :boolean, thinner: [ :string, NULLABLE ],
+           thinning_range: [ "[number, number]", NULLABLE ], thinning_of: "'base' | 'total'",
+           hardener: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ]
   attribute(:id) { |product| product.id }
   attribute(:name) { |product| product.name }
   attribute(:mixed) { |product| product.mix.any? }
@@ -9,5 +11,7 @@ class MixableSerializer < ApplicationSerializer
   attribute(:thinning_range) { |product| product.thinning_range_percent }
   attribute(:thinning_of) { |product| product.thinning_of }
   attribute(:hardener) { |product| Rhexon::Mixing::ProductMix.hardener_parts(product, {}) }
-  attribute(:hardener_range) { |product| product.mix.find { |component| component["role"] == "hardener" }&.fetch("range", nil) }
+  attribute(:hardener_range) do |product|
+    product.mix.find { |component| component["role"] == "hardener" }&.fetch("range", nil)
+  end
 end

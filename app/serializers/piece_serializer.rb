@@ -1,6 +1,8 @@
 class PieceSerializer < ApplicationSerializer
-  fields id: :number, name: :string, count: :number, wood: :string, light: :string, use: [ :string, { nullable: true } ], look: [ :string, { nullable: true } ]
-  typelize core_id: :string, client: :string, place: [ :string, { nullable: true } ], due: [ :number, { nullable: true } ], area_m2: :number, look_hex: [ :string, { nullable: true } ]
+  fields id: :number, name: :string, count: :number, wood: :string, light: :string,
+         use: [ :string, { nullable: true } ], look: [ :string, { nullable: true } ]
+  typelize core_id: :string, client: :string, place: [ :string, { nullable: true } ],
+           due: [ :number, { nullable: true } ], area_m2: :number, look_hex: [ :string, { nullable: true } ]
   attribute(:core_id) { |piece| piece.core_id }
   attribute(:client) { |piece| piece.job.client }
   attribute(:place) { |piece| piece.job.place }

@@ -2,12 +2,16 @@
 class ProductRowSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields id: :number, code: :string, maker: :string, name: :string, kind: :string, role: :string, colour: :string
-  typelize class_name: :string, mechanism: :string, left_g: [ :number, NULLABLE ], gaps: "string[]", sheen_gu: [ :number, NULLABLE ], solids: [ :number, NULLABLE ], source: [ :string, NULLABLE ], retired: :boolean
+  typelize class_name: :string, mechanism: :string, left_g: [ :number, NULLABLE ], gaps: "string[]",
+           sheen_gu: [ :number, NULLABLE ], solids: [ :number, NULLABLE ], source: [ :string, NULLABLE ],
+           retired: :boolean
   attribute(:class_name) { |product| Rhexon::Reference.table("classes").dig("classes", product.kind, "name") }
   attribute(:retired) { |product| product.retired? }
   attribute(:mechanism) { |product| product.unsound ? "" : product.to_value.mechanism }
   attribute(:left_g) { |_| params[:left]&.round(1) }
-  attribute(:gaps) { |product| product.unsound ? [ product.unsound ] : Rhexon::Materials::ProductFigures.new(product.to_value).gaps.map(&:words) }
+  attribute(:gaps) do |product|
+    product.unsound ? [ product.unsound ] : Rhexon::Materials::ProductFigures.new(product.to_value).gaps.map(&:words)
+  end
   attribute(:sheen_gu) { |product| product.figures["sheen_gu"] }
   attribute(:solids) { |product| product.figures["solids_volume_percent"] }
   attribute(:source) { |product| product.figures["source"] }

@@ -1,9 +1,17 @@
 # A product with every figure, its unit and its source.
 class ProductSerializer < ApplicationSerializer
-  fields id: [ :number, { nullable: true } ], code: :string, maker: :string, name: :string, kind: :string, role: :string, colour: :string, retired: :boolean
-  typelize groups: "Array<{ name: string; lines: Array<{ path: string; words: string; unit: string | null; kind: string; value: string; state: 'given' | 'default' | 'missing'; source: string | null; choices: string[] | null }> }>", mechanism: :string, cautions: "string[]"
+  fields id: [ :number, { nullable: true } ], code: :string, maker: :string, name: :string, kind: :string,
+         role: :string, colour: :string, retired: :boolean
+  typelize groups: "Array<{ name: string; lines: Array<{ path: string; words: string; unit: string | null; kind: " \
+                   "string; value: string; state: 'given' | 'default' | 'missing'; source: string | null; choices: " \
+                   "string[] | null }> }>",
+           mechanism: :string, cautions: "string[]"
   attribute(:retired) { |product| product.retired? }
-  attribute(:groups) { |product| Rhexon::Materials::ProductFigures.new(product.to_value).groups.map { |group| { name: group.name, lines: group.lines.map(&:to_h) } } }
+  attribute(:groups) do |product|
+    Rhexon::Materials::ProductFigures.new(product.to_value).groups.map do |group|
+      { name: group.name, lines: group.lines.map(&:to_h) }
+    end
+  end
   attribute(:mechanism) { |product| product.to_value.mechanism }
   attribute(:cautions) { |product| Rhexon::Materials::Cautions.for("coat", product.to_value, nil) }
 end

@@ -1,5 +1,7 @@
 class RecipeSerializer < ApplicationSerializer
   fields id: :number, name: :string, notes: [ :string, { nullable: true } ]
   typelize words: :string
-  attribute(:words) { |recipe| recipe.components.map { |component| "#{format("%g", component["parts"])} #{component["name"]}" }.join(" : ") }
+  attribute(:words) do |recipe|
+    recipe.components.map { |component| "#{format("%g", component["parts"])} #{component["name"]}" }.join(" : ")
+  end
 end

@@ -1,8 +1,13 @@
 # All that the schedule screen draws for one piece.
 class SheetSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields piece_id: :string, now: :number, zone: :string, people: "string[]", tools: "Array<{ id: string; for: string; away?: boolean }>", goal: :string, support: :string, document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ], ready_means: :string,
-         cured_at: [ :number, NULLABLE ], hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
+  fields piece_id: :string, now: :number, zone: :string, people: "string[]",
+         tools: "Array<{ id: string; for: string; away?: boolean }>", goal: :string, support: :string,
+         document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ],
+         ready_means: :string,
+         cured_at: [
+           :number, NULLABLE
+         ], hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
          lapsed: "string[]", air_room: :string
   typelize unplaced: "Array<{ id: string; number: number; words: string }>"
   attribute(:unplaced, &:unplaced)

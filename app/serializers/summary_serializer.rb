@@ -1,6 +1,8 @@
 class SummarySerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields lab: [ "[number, number, number]", NULLABLE ], photo_lab: [ "[number, number, number]", NULLABLE ], gloss: [ :number, NULLABLE ], blotch: [ :number, NULLABLE ], liking: [ :number, NULLABLE ], delta_e: [ :number, NULLABLE ], count: :number, means: "Record<string, number>"
+  fields lab: [ "[number, number, number]", NULLABLE ], photo_lab: [ "[number, number, number]", NULLABLE ],
+         gloss: [ :number, NULLABLE ], blotch: [ :number, NULLABLE ], liking: [ :number, NULLABLE ],
+         delta_e: [ :number, NULLABLE ], count: :number, means: "Record<string, number>"
   typelize hex: [ :string, NULLABLE ]
   attribute(:hex) { |summary| summary.lab && Rhexon::Colour::Lab.hex(summary.lab) }
 end

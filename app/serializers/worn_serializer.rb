@@ -1,4 +1,5 @@
 class WornSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields id: :string, name: :string, unit: :string, need: :number, left: :number, short: :number, packs: :number, pack: :number, cost: [ :number, NULLABLE ]
+  fields id: :string, name: :string, unit: :string, need: :number, left: :number, short: :number, packs: :number,
+         pack: :number, cost: [ :number, NULLABLE ]
 end

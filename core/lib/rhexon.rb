@@ -1,7 +1,8 @@
 require "zeitwerk"
 
 # What a wood finisher computes. Pure functions and frozen values: no clock, no files but core/data, no network.
-# A folder under lib/rhexon is one chapter of the trade; a file holds the constant it is named after, loaded when it is first used.
+# A folder under lib/rhexon is one chapter of the trade; a file holds the constant it is named after, loaded when it
+# is first used.
 module Rhexon
   loader = Zeitwerk::Loader.for_gem
   loader.inflector.inflect("cli" => "CLI")

@@ -28,23 +28,41 @@ class CLITest < CoreTest
   end
 
   def test_colour_difference_predicted_looks_and_board_effects
-    output, errors, status = rhexon("colour", "difference", input: '{"lab1":[50,2.6772,-79.7751],"lab2":[50,0,-82.7485]}')
+    output, errors, status = rhexon("colour", "difference",
+                                    input: '{"lab1":[50,2.6772,-79.7751],"lab2":[50,0,-82.7485]}')
     assert_predicate status, :success?, errors
     assert_equal({ "ciede2000" => 2.0425, "cie76" => 4.0011 }, JSON.parse(output).slice("ciede2000", "cie76"))
-    looks = { "wood" => { "species" => "elm" }, "light" => "A", "products" => [ { "id" => "w80", "class" => "waterborne_two_part" } ], "steps" => [ coat("s1", product: "w80", coats: 2) ] }
+    looks = {
+      "wood" => { "species" => "elm" }, "light" => "A",
+      "products" => [ { "id" => "w80", "class" => "waterborne_two_part" } ],
+      "steps" => [ coat("s1", product: "w80", coats: 2) ]
+    }
     stages = JSON.parse(rhexon("colour", "predict", input: JSON.generate(looks)).first)
     assert_equal [ nil, "s1", "s1" ], stages["stages"].map { |stage| stage["step"] }
     assert_equal %w[lab srgb xyz], stages["stages"].last.keys.grep(/lab|xyz|srgb/).sort
     assert_operator stages["stages"].first["lab"][0], :>, stages["stages"].last["lab"][0]
     assert_match(/never a promise/, stages["says"])
-    runs = [ [ 0, 3 ], [ 1, 1 ] ].flat_map { |level, value| %w[a b].map { |board| { "levels" => [ level ], "block" => board, "value" => value + (board == "b" ? 0.2 * level : 0) } } }
-    effects = JSON.parse(rhexon("board", "effects", input: JSON.generate("measure" => "blotch", "factors" => [ { "name" => "sealer", "levels" => %w[one two] } ], "runs" => runs)).first)
+    runs = [ [ 0, 3 ], [ 1, 1 ] ].flat_map do |level, value|
+      %w[a b].map do |board|
+        { "levels" => [ level ], "block" => board, "value" => value + (board == "b" ? 0.2 * level : 0) }
+      end
+    end
+    effects = JSON.parse(
+      rhexon(
+        "board", "effects",
+        input: JSON.generate("measure" => "blotch", "factors" => [ { "name" => "sealer", "levels" => %w[one two] } ],
+                             "runs" => runs)
+      ).first
+    )
     assert_in_delta(-1.9, effects["effects"].first["size"], 1e-9)
   end
 
   def test_colour_questions_that_cannot_be_answered_say_so
-    { %w[colour difference] => [ '{"lab1":[1,2],"lab2":[1,2,3]}', /lab1 is not a colour/ ], %w[colour predict] => [ '{"wood":{"species":"brass"}}', /wood "brass" is not known/ ],
-      %w[board effects] => [ "{}", /need what was varied/ ], %w[colour mix] => [ "{}", /Usage/ ] }.each do |arguments, (input, wanted)|
+    { %w[colour difference] => [ '{"lab1":[1,2],"lab2":[1,2,3]}', /lab1 is not a colour/ ],
+      %w[colour predict] => [ '{"wood":{"species":"brass"}}', /wood "brass" is not known/ ],
+      %w[
+        board effects
+      ] => [ "{}", /need what was varied/ ], %w[colour mix] => [ "{}", /Usage/ ] }.each do |arguments, (input, wanted)|
       _, errors, status = rhexon(*arguments, input: input)
       assert_equal 2, status.exitstatus
       assert_match wanted, errors
@@ -58,12 +76,26 @@ class CLITest < CoreTest
   end
 
   def test_mix_prints_pours_and_the_correction
-    components = [ { "name" => "base", "parts" => 100, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.04 }, { "name" => "hardener", "parts" => 10, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.12, "tolerance_percent" => 2 } ]
-    mix = answer("mix", { "components" => components, "want" => { "total_ml" => 500 }, "scale" => { "resolution_g" => 1 }, "poured" => [ { "name" => "base", "g" => 520 } ] })
+    components = [
+      { "name" => "base", "parts" => 100, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.04 },
+      {
+        "name" => "hardener", "parts" => 10, "basis" => "volume", "of" => "base", "density_g_per_ml" => 1.12,
+        "tolerance_percent" => 2
+      }
+    ]
+    mix = answer(
+      "mix",
+      {
+        "components" => components, "want" => { "total_ml" => 500 }, "scale" => { "resolution_g" => 1 },
+        "poured" => [ { "name" => "base", "g" => 520 } ]
+      }
+    )
     assert_equal %w[base hardener], mix["pours"].map { |pour| pour["name"] }
-    assert_equal [ 472.727, 454.545, 449.091, 496.364, 472.727 ], mix["pours"][0].values_at("g", "ml", "low_g", "high_g", "running_g")
+    assert_equal [ 472.727, 454.545, 449.091, 496.364, 472.727 ],
+                 mix["pours"][0].values_at("g", "ml", "low_g", "high_g", "running_g")
     # The hardener is 9.72 % by mass at 2 %: 1 / 0.02 / 0.0972 = 514 g.
-    assert_equal [ 523.636, 500.0, false, 514.286 ], mix.values_at("total_g", "total_ml", "too_small", "smallest_total_g")
+    assert_equal [ 523.636, 500.0, false, 514.286 ],
+                 mix.values_at("total_g", "total_ml", "too_small", "smallest_total_g")
     assert_in_delta 1.1, mix.dig("correction", "factor"), 1e-9
     assert_equal({ "name" => "hardener", "add_g" => 56.0, "final_g" => 56.0 }, mix.dig("correction", "pours", 1))
     assert_in_delta 576, mix.dig("correction", "total_g"), 1e-9
@@ -85,8 +117,18 @@ class CLITest < CoreTest
   end
 
   def test_mix_and_cut_refuse_with_one_sentence
-    { "mix" => { { "components" => [ { "name" => "base", "parts" => 100, "density_g_per_ml" => 0 } ], "want" => { "total_ml" => 5 } } => /Density is more than 0.*at components/, { "components" => [], "want" => {} } => /1 to 12 components/ },
-      "cut" => { { "make_ml" => -5, "cut" => { "lb_per_gal" => 2 } } => /more than 0 ml/, { "make_ml" => 5, "cut" => { "lb_per_gal" => 2 }, "spirit" => { "water_percent" => 30 } } => /30 % water/, { "stock" => {} } => /no question about a cut/ } }.each do |command, cases|
+    { "mix" => {
+        {
+          "components" => [ { "name" => "base", "parts" => 100,
+                              "density_g_per_ml" => 0 } ], "want" => { "total_ml" => 5 }
+        } => /Density is more than 0.*at components/,
+        { "components" => [], "want" => {} } => /1 to 12 components/
+      },
+      "cut" => {
+        { "make_ml" => -5, "cut" => { "lb_per_gal" => 2 } } => /more than 0 ml/,
+        { "make_ml" => 5, "cut" => { "lb_per_gal" => 2 }, "spirit" => { "water_percent" => 30 } } => /30 % water/,
+        { "stock" => {} } => /no question about a cut/
+      } }.each do |command, cases|
       cases.each do |json, sentence|
         _, errors, status = rhexon(command, input: JSON.generate(json))
         assert_equal [ 2, 1 ], [ status.exitstatus, errors.lines.size ]
@@ -96,7 +138,9 @@ class CLITest < CoreTest
   end
 
   def test_errors_are_one_sentence_on_standard_error_with_exit_2
-    { [ "plan", "/no/such.json" ] => /Cannot read/, [ "dance" ] => /Usage/, [ "plan" ] => /not JSON/ }.each do |arguments, sentence|
+    {
+      [ "plan", "/no/such.json" ] => /Cannot read/, [ "dance" ] => /Usage/, [ "plan" ] => /not JSON/
+    }.each do |arguments, sentence|
       output, errors, status = rhexon(*arguments, input: "{")
       assert_equal [ "", 2, 1 ], [ output, status.exitstatus, errors.lines.size ]
       assert_match sentence, errors

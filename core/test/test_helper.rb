@@ -23,15 +23,25 @@ module ShopHelper
     step(id, "coat", product: product, method: method, wet_um: wet_um, coats: coats, role: role, **fields)
   end
 
-  def document(*steps, **fields) = { "format" => "rhexon-schedule/1", "steps" => steps, **fields.transform_keys(&:to_s) }
-
-  def piece(document, id: "top", count: 1, area_m2: 1.0, wood: "closed", **fields)
-    { "id" => id, "count" => count, "faces" => [ { "id" => "show", "area_m2" => area_m2, "wood" => wood } ], "schedule" => document, **fields.transform_keys(&:to_s) }
+  def document(*steps, **fields)
+    { "format" => "rhexon-schedule/1", "steps" => steps, **fields.transform_keys(&:to_s) }
   end
 
-  def shop_json(*pieces, now: "2026-11-23T07:30+01:00", t_c: 20, rh: 50, air: "ordinary", week: WEEK, except: [], rooms: nil, **fields)
-    { "format" => "rhexon-shop/1", "now" => now, "zone" => "Europe/Berlin", "people" => [ { "id" => "imke", "week" => week, "except" => except } ],
-      "rooms" => rooms || [ { "id" => "bench", "climate" => [ { "t_c" => t_c, "rh" => rh, "air" => air } ] } ], "products" => PRODUCTS, "pieces" => pieces,
+  def piece(document, id: "top", count: 1, area_m2: 1.0, wood: "closed", **fields)
+    {
+      "id" => id, "count" => count, "faces" => [ { "id" => "show", "area_m2" => area_m2, "wood" => wood } ],
+      "schedule" => document, **fields.transform_keys(&:to_s)
+    }
+  end
+
+  def shop_json(*pieces, now: "2026-11-23T07:30+01:00", t_c: 20, rh: 50, air: "ordinary", week: WEEK, except: [],
+rooms: nil, **fields)
+    { "format" => "rhexon-shop/1", "now" => now, "zone" => "Europe/Berlin",
+      "people" => [ { "id" => "imke", "week" => week, "except" => except } ],
+      "rooms" => rooms ||
+        [
+          { "id" => "bench", "climate" => [ { "t_c" => t_c, "rh" => rh, "air" => air } ] }
+        ], "products" => PRODUCTS, "pieces" => pieces,
       **fields.transform_keys(&:to_s) }
   end
 
@@ -40,9 +50,13 @@ module ShopHelper
   def at(text) = Rhexon::Planning::Zone.minute(text)
 
   # One placement by the tail of its key, e.g. "s2/1".
-  def placement(plan, tail) = plan.placements.find { |found| found.pass.key.include?("/#{tail}/") && !found.pass.inserted }
+  def placement(plan, tail)
+    plan.placements.find { |found| found.pass.key.include?("/#{tail}/") && !found.pass.inserted }
+  end
 
-  def findings(plan, id, piece_id = "top") = Rhexon::Checks::Catalogue.findings(plan, piece_id).select { |finding| finding.id == id }
+  def findings(plan, id, piece_id = "top")
+    Rhexon::Checks::Catalogue.findings(plan, piece_id).select { |finding| finding.id == id }
+  end
 
   def refusal(&block) = assert_raises(Rhexon::InvalidInput, &block)
 end

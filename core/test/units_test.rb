@@ -40,6 +40,8 @@ end
 
 class LoadingTest < CoreTest
   def test_every_name_that_the_library_promises_can_be_loaded
-    Rhexon.constants.map { |name| Rhexon.const_get(name) }.grep(Module).each { |room| room.constants.each { |name| refute_nil room.const_get(name) } }
+    Rhexon.constants.map { |name| Rhexon.const_get(name) }.grep(Module).each do |room|
+      room.constants.each { |name| refute_nil room.const_get(name) }
+    end
   end
 end

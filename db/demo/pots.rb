@@ -9,9 +9,21 @@ module Demo
     POTS.each do |code, amount, minutes, fate|
       mix = MixStart.alone!({ "product" => code, "want" => { "amount" => amount }, "room" => "spray room" })
       began = now - minutes.minutes
-      mix.sheet.pours.each_with_index { |pour, index| MixDesk.new(mix).pour!({ "client_id" => "demo-pot-#{code}-#{index}", "name" => pour.name, "g" => (pour.g * (1 + 0.004 * (index + 1))).round(1) }, happened_at: began + index.minutes) }
+      mix.sheet.pours.each_with_index do |pour, index|
+        MixDesk.new(mix).pour!(
+          {
+            "client_id" => "demo-pot-#{code}-#{index}", "name" => pour.name,
+            "g" => (pour.g * (1 + 0.004 * (index + 1))).round(1)
+          },
+          happened_at: began + index.minutes
+        )
+      end
       batch = MixDesk.new(mix).finish!(client_id: "demo-pot-#{code}", happened_at: began + 3.minutes)
-      fate == :thrown_away ? batch.discard!(client_id: "demo-pot-#{code}-out", at: began + 6.hours) : batch.weigh!((batch.left_g * 0.62).round, client_id: "demo-pot-#{code}-used")
+      if fate == :thrown_away
+        batch.discard!(client_id: "demo-pot-#{code}-out", at: began + 6.hours)
+      else
+        batch.weigh!((batch.left_g * 0.62).round, client_id: "demo-pot-#{code}-used")
+      end
     end
   end
 end

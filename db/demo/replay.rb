@@ -3,7 +3,9 @@ module Demo
   # and writes that into the log.
   class Replay
     # Days ago, and the pieces that were on the bench from then on.
-    STAGES = [ [ 7, [ "Catalogue cabinets" ] ], [ 5, [ "Catalogue cabinets", "Reading desk tops" ] ], [ 3, nil ] ].freeze
+    STAGES = [
+      [ 7, [ "Catalogue cabinets" ] ], [ 5, [ "Catalogue cabinets", "Reading desk tops" ] ], [ 3, nil ]
+    ].freeze
     # The desk tops were left after their first clear coat: its window shut overnight.
     LEFT_AFTER = { "Reading desk tops" => "s6/1/" }.freeze
 
@@ -15,7 +17,9 @@ module Demo
     def run!(pieces)
       @left_after = LEFT_AFTER.to_h { |name, pass| [ pieces.fetch(name).core_id, pass ] }
       limits = STAGES.drop(1).map { |days, _| morning(days) } + [ @now.to_i / 60 ]
-      STAGES.zip(limits) { |(days, names), limit| work(pieces.slice(*(names || pieces.keys)).values, morning(days), limit) }
+      STAGES.zip(limits) do |(days, names), limit|
+        work(pieces.slice(*(names || pieces.keys)).values, morning(days), limit)
+      end
     end
 
     private
@@ -34,13 +38,23 @@ module Demo
 
     def plan(pieces, minute)
       json = ShopFloor.new(now: Time.at(minute * 60)).to_core
-      Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json.merge("pieces" => json["pieces"].select { |piece| pieces.map(&:core_id).include?(piece["id"]) }, "log" => log(pieces, json))))
+      Rhexon::Planning::Planner.plan(
+        Rhexon::Planning::Shop.new(
+          json.merge("pieces" => json["pieces"].select { |piece| pieces.map(&:core_id).include?(piece["id"]) },
+                     "log" => log(pieces, json))
+        )
+      )
     end
 
-    def log(pieces, json) = json["log"].select { |entry| pieces.any? { |piece| entry["pass"].start_with?("#{piece.core_id}/") } }
+    def log(pieces, json)
+      json["log"].select { |entry| pieces.any? { |piece| entry["pass"].start_with?("#{piece.core_id}/") } }
+    end
 
     def record(placement, limit)
-      return if placement.hands.empty? || placement.status != "planned" || placement.hands_end > limit || left?(placement.pass.piece.id)
+      if placement.hands.empty? || placement.status != "planned" || placement.hands_end > limit ||
+          left?(placement.pass.piece.id)
+        return
+      end
 
       started = placement.hands_start + @random.rand(0..2)
       done = [ placement.hands_end - placement.pass.cleanup_min + @random.rand(-2..2), started + 1 ].max
@@ -56,15 +70,20 @@ module Demo
 
     # Before the next coat somebody looked whether the one below was dry.
     def dry_test(placement)
-      below = placement.waits.select { |wait| wait.pass.leaves_something? && wait.name == "recoat_opens" }.max_by(&:reached_at) or return
+      below = placement.waits
+        .select { |wait| wait.pass.leaves_something? && wait.name == "recoat_opens" }
+        .max_by(&:reached_at) or
+        return
       return unless Entry.exists?(pass_key: below.pass.key, kind: "done")
 
-      entry(below.pass.key, "dry_test", [ placement.hands_start - 1, below.from + 1 ].max, { "milestone" => "recoat_opens", "answer" => "dry" })
+      entry(below.pass.key, "dry_test", [ placement.hands_start - 1, below.from + 1 ].max,
+            { "milestone" => "recoat_opens", "answer" => "dry" })
     end
 
     def entry(key, kind, minute, body = {})
       piece = Piece.from_core(key.split("/").first)
-      Entry.create!(client_id: "demo-#{key}-#{kind}-#{minute}", kind: kind, piece: piece, revision: piece.schedule.head, pass_key: key, body: body, happened_at: Time.at(minute * 60), recorded_at: Time.at(minute * 60))
+      Entry.create!(client_id: "demo-#{key}-#{kind}-#{minute}", kind: kind, piece: piece, revision: piece.schedule.head,
+                    pass_key: key, body: body, happened_at: Time.at(minute * 60), recorded_at: Time.at(minute * 60))
     end
   end
 end

@@ -17,7 +17,8 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
       t.integer :width, null: false
       t.integer :height, null: false
       t.datetime :created_at, null: false
-      t.check_constraint "(cell_id IS NOT NULL) + (piece_id IS NOT NULL) + (entry_id IS NOT NULL) <= 1", name: "a_photo_is_of_one_thing"
+      t.check_constraint "(cell_id IS NOT NULL) + (piece_id IS NOT NULL) + (entry_id IS NOT NULL) <= 1",
+                         name: "a_photo_is_of_one_thing"
       t.check_constraint "width > 0 AND height > 0", name: "a_photo_has_a_size"
     end
   end
@@ -59,7 +60,10 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
     yield
     remove_check_constraint :entries, list(before), name: "entry_kind"
     add_check_constraint :entries, list(after), name: "entry_kind"
-    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END" }
+    %w[UPDATE DELETE].each do |verb|
+      execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, " \
+              "'entries are append-only'); END"
+    end
   end
 
   def list(kinds) = "kind IN (#{kinds.map { |kind| "'#{kind}'" }.join(",")})"

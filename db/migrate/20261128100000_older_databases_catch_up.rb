@@ -1,4 +1,5 @@
-# Two migrations were changed after databases had run them. What those databases lack is brought in here; where nothing is lacking nothing happens.
+# Two migrations were changed after databases had run them. What those databases lack is brought in here; where
+# nothing is lacking nothing happens.
 class OlderDatabasesCatchUp < ActiveRecord::Migration[7.2]
   def up
     add_column :mixes, :usable_g, :float unless column_exists?(:mixes, :usable_g)
@@ -14,6 +15,9 @@ class OlderDatabasesCatchUp < ActiveRecord::Migration[7.2]
   def without_reading_kinds
     %w[update delete].each { |verb| execute "DROP TRIGGER IF EXISTS readings_refuse_#{verb}" }
     remove_check_constraint :readings, name: "reading_kind"
-    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END" }
+    %w[UPDATE DELETE].each do |verb|
+      execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT RAISE(ABORT, " \
+              "'readings are append-only'); END"
+    end
   end
 end

@@ -18,7 +18,9 @@ class MachineFaultsTest < Minitest::Test
     @shop.remove
   end
 
-  def touch(id, kind, coat) = { client_id: id, kind: kind, pass: "p1/s1/#{coat}/top", happened_at: Time.now.utc.iso8601 }
+  def touch(id, kind, coat)
+    { client_id: id, kind: kind, pass: "p1/s1/#{coat}/top", happened_at: Time.now.utc.iso8601 }
+  end
 
   def assert_told(response, status, words)
     assert_equal status.to_s, response.code, response.body[0, 300]
@@ -47,13 +49,18 @@ class MachineFaultsTest < Minitest::Test
       killer.join
     end
     assert_operator acknowledged.size, :>=, KILLS, "too few touches came through to tell anything"
-    assert_empty acknowledged.uniq.reject { |id| @shop.count("SELECT COUNT(*) FROM entries WHERE client_id = '#{id}'") == 1 }
-    assert_equal 0, @shop.count("SELECT COUNT(*) FROM (SELECT pass_key, kind FROM entries GROUP BY pass_key, kind HAVING COUNT(*) > 1)")
+    assert_empty acknowledged.uniq.reject { |id|
+ @shop.count("SELECT COUNT(*) FROM entries WHERE client_id = '#{id}'") == 1
+}
+    assert_equal 0,
+                 @shop.count("SELECT COUNT(*) FROM (SELECT pass_key, kind FROM entries GROUP BY pass_key, kind HAVING COUNT(*) > 1)")
     assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip
   end
 
   def test_every_commit_waits_for_the_disk
-    assert_match(/synchronous=2/, @shop.rails("runner", 'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'))
+    assert_match(/synchronous=2/,
+                 @shop.rails("runner",
+                             'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'))
   end
 
   def test_a_lock_that_is_held_is_told_and_the_touch_goes_out_afterwards
@@ -71,7 +78,9 @@ class MachineFaultsTest < Minitest::Test
 
   def test_a_full_disk_is_told_and_pages_can_still_be_read
     @shop.start(fault: "full")
-    answers = Array.new(120) { |index| @shop.post("/shop/tool", { name: "gun #{index} #{"x" * 150}", used_for: "spray" }) }
+    answers = Array.new(120) { |index|
+ @shop.post("/shop/tool", { name: "gun #{index} #{"x" * 150}", used_for: "spray" })
+}
     refused = answers.find { |response| response.code == "503" }
     assert refused, "the disk never got full"
     assert_told refused, 503, /disk of the shop's computer is full/

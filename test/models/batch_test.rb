@@ -69,7 +69,10 @@ class BatchTest < ActiveSupport::TestCase
     Batch.receive!(@clear, grams: 3000)
     Batch.receive!(Product.find_by(code: "h12"), grams: 500)
     mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
-    mix.sheet.pours.each { |target| MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => target.name, "g" => target.g }, happened_at: Time.current) }
+    mix.sheet.pours.each do |target|
+      MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => target.name, "g" => target.g },
+                             happened_at: Time.current)
+    end
     batch = MixDesk.new(mix).finish!(client_id: "f", happened_at: Time.current)
     log(piece, "s1/1/top", "started", 40.minutes.ago)
     log(piece, "s1/1/top", "done", 20.minutes.ago)

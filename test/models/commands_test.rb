@@ -7,7 +7,8 @@ class CommandsTest < ActiveSupport::TestCase
   DOCS = %w[README.md CONTRIBUTING.md bench/README.md].freeze
 
   def fresh(command, dir: ROOT)
-    Open3.capture2e({ "PATH" => ENV.fetch("PATH"), "HOME" => ENV.fetch("HOME", "/root"), "LANG" => "C.UTF-8" }, "bash", "-c", command, chdir: dir, unsetenv_others: true)
+    Open3.capture2e({ "PATH" => ENV.fetch("PATH"), "HOME" => ENV.fetch("HOME", "/root"), "LANG" => "C.UTF-8" }, "bash",
+                    "-c", command, chdir: dir, unsetenv_others: true)
   end
 
   def assert_runs(command, **options)
@@ -17,12 +18,20 @@ class CommandsTest < ActiveSupport::TestCase
   end
 
   # Files named in code spans and blocks.
-  def named = DOCS.flat_map { |doc| Rails.root.join(doc).read.scan(%r{(?<![\w/])((?:bin|script|bench|core/examples)/[\w./-]+\w)}).flatten }.uniq
+  def named
+    DOCS.flat_map { |doc|
+      Rails.root
+      .join(doc).read
+      .scan(%r{(?<![\w/])((?:bin|script|bench|core/examples)/[\w./-]+\w)}).flatten
+}.uniq
+  end
 
   test "every command and file that the docs name is there, and commands can be run" do
     assert_operator named.size, :>, 12
     named.each { |file| assert_path_exists Rails.root.join(file), file }
-    named.select { |file| file.match?(%r{\A(bin|script)/\w+\z}) }.each { |file| assert Rails.root.join(file).executable?, file }
+    named.select { |file| file.match?(%r{\A(bin|script)/\w+\z}) }.each do |file|
+      assert Rails.root.join(file).executable?, file
+    end
   end
 
   test "gems are found by bundler, rails, the benches and the core" do

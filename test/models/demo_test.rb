@@ -13,7 +13,9 @@ class DemoTest < ActiveSupport::TestCase
       assert_operator plan.shopping.lines.count { |line| line.short_g.positive? }, :>=, 1
       assert_equal [ 6, 6 + 2 * 14 + 5 + 4 + 3 ], [ Piece.count, Cell.count ]
       assert_empty plan.build.blocked
-      levels = Piece.all.to_h { |piece| [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ] }
+      levels = Piece.all.to_h do |piece|
+        [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ]
+      end
       assert_empty levels.except("Reading desk tops", "Proscenium arch").values.flatten, levels.inspect
       assert_equal [ "caution" ], levels["Proscenium arch"], "its stain was tried on no board"
       assert_includes levels["Reading desk tops"], "caution"
@@ -22,9 +24,17 @@ class DemoTest < ActiveSupport::TestCase
       assert_operator ShopBeliefs.for(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
       assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.told
       assert_equal 2, Entry.where(kind: "fault").count
-      assert_equal [ "Larch, oils against bare" ], Board.order(:id).select { |board| board.relooks(Date.current).any? { |look| look.state == "due" } }.map(&:name)
-      assert_equal [ "The librarian", false ], Approval.for(Piece.find_by!(name: "Reading desk tops")).to_h.values_at(:name, :stale)
-      assert_equal [ 1, 1 ], [ Cell.find_by!(label: "4", board: Board.first).photos.size, Photo.of_piece(Piece.find_by!(name: "Catalogue cabinets")).size ]
+      assert_equal [ "Larch, oils against bare" ],
+                   Board.order(:id)
+                     .select { |board| board.relooks(Date.current).any? { |look| look.state == "due" } }
+                     .map(&:name)
+      assert_equal [ "The librarian", false ],
+                   Approval.for(Piece.find_by!(name: "Reading desk tops")).to_h.values_at(:name, :stale)
+      assert_equal [ 1, 1 ],
+                   [
+                     Cell.find_by!(label: "4", board: Board.first).photos.size,
+                     Photo.of_piece(Piece.find_by!(name: "Catalogue cabinets")).size
+                   ]
       assert_in_delta 1.2, BoardLessons.current.used.fetch("russet").values["strength"], 0.1
       assert_equal "4", Board.first.cells.find { |cell| cell.id == BoardState.new(Board.first).board["best"] }.label
     end

@@ -6,7 +6,10 @@ class EntryTest < ActiveSupport::TestCase
     @piece = make_piece(steps: [ coat("s1", coats: 2) ])
   end
 
-  def record(id: "a", at: Time.current, kind: "started") = Entry.record!(client_id: id, kind: kind, happened_at: at, piece: @piece, pass_key: "#{@piece.core_id}/s1/1/top", body: {})
+  def record(id: "a", at: Time.current, kind: "started")
+    Entry.record!(client_id: id, kind: kind, happened_at: at, piece: @piece, pass_key: "#{@piece.core_id}/s1/1/top",
+                  body: {})
+  end
 
   test "the same id again is not a second entry" do
     assert_equal record, record
@@ -28,14 +31,19 @@ class EntryTest < ActiveSupport::TestCase
     done = record(id: "b", kind: "done", at: Time.current)
     first = ShopFloor.new.plan.of_piece(@piece.core_id).first
     assert_equal [ "done", Time.current.to_i / 60 ], [ first.status, first.work_end ]
-    Entry.record!(client_id: "c", kind: "correction", happened_at: Time.current, piece: @piece, corrects: done, body: {})
+    Entry.record!(client_id: "c", kind: "correction", happened_at: Time.current, piece: @piece, corrects: done,
+                  body: {})
     assert_equal "running", ShopFloor.new.plan.of_piece(@piece.core_id).first.status
     assert_equal [ "started" ], Entry.standing(@piece).map(&:kind)
   end
 
   test "an entry can be taken back once" do
     entry = record
-    Entry.record!(client_id: "c", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {})
-    assert_raises(Rhexon::InvalidInput) { Entry.record!(client_id: "d", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {}) }
+    Entry.record!(client_id: "c", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry,
+                  body: {})
+    assert_raises(Rhexon::InvalidInput) do
+      Entry.record!(client_id: "d", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry,
+                    body: {})
+    end
   end
 end

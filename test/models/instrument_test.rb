@@ -2,7 +2,10 @@ require "test_helper"
 
 # The stand-ins of colour reader and gloss meter behave as real ones do, their failures included.
 class InstrumentTest < ActiveSupport::TestCase
-  def gloss = @gloss ||= Devices::SimulatedInstrument.new("Gloss meter", "gloss", seed: 4).tap { |meter| meter.hold(30.0) }
+  def gloss
+    @gloss ||= Devices::SimulatedInstrument.new("Gloss meter", "gloss", seed: 4).tap { |meter| meter.hold(30.0) }
+  end
+
   def touches(count) = Array.new(count) { gloss.reading(now: Time.current).value }
 
   test "touches scatter about what is there, in tenths" do
@@ -18,9 +21,12 @@ class InstrumentTest < ActiveSupport::TestCase
   end
 
   test "it fails in the ways that are asked for, and never below zero" do
-    assert_raises(Devices::Instrument::Silent) { Devices::SimulatedInstrument.new("Reader", "lab").reading(now: Time.current) }
+    assert_raises(Devices::Instrument::Silent) do
+      Devices::SimulatedInstrument.new("Reader", "lab").reading(now: Time.current)
+    end
     gloss.fault = "out_of_range"
-    assert_match(/out of its range/, assert_raises(Devices::Instrument::Silent) { gloss.reading(now: Time.current) }.message)
+    assert_match(/out of its range/,
+                 assert_raises(Devices::Instrument::Silent) { gloss.reading(now: Time.current) }.message)
     gloss.fault = "jump"
     assert_operator touches(1).first, :>, 80
     gloss.fault = "stale"

@@ -6,7 +6,15 @@ class LongSearchTest < ActiveSupport::TestCase
     set_up_shop
     Person.create!(name: "Osei", skills: [])
     # A shop in which the quick search is not the best: windows that shut overnight, one pair of trained hands.
-    %w[Desk Panel Stool Door].each { |name| make_piece(name: name, count: 4, steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, coat("s2", coats: 3), { "id" => "s3", "kind" => "level", "grits" => %w[P400], "aim" => "between" }, coat("s4", coats: 2) ]) }
+    %w[Desk Panel Stool Door].each do |name|
+      make_piece(
+        name: name, count: 4,
+        steps: [
+          { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, coat("s2", coats: 3),
+          { "id" => "s3", "kind" => "level", "grits" => %w[P400], "aim" => "between" }, coat("s4", coats: 2)
+        ]
+      )
+    end
   end
 
   def search = LongSearch.for(ShopFloor.new)
@@ -23,7 +31,9 @@ class LongSearchTest < ActiveSupport::TestCase
   end
 
   test "the same shop is searched once, another shop anew, and a search can be stopped" do
-    10.times { |number| make_piece(name: "Leaf #{number}", steps: [ coat("s1", coats: 4), coat("s2", product: "seal", coats: 4) ]) }
+    10.times do |number|
+      make_piece(name: "Leaf #{number}", steps: [ coat("s1", coats: 4), coat("s2", product: "seal", coats: 4) ])
+    end
     first = search
     assert_same first, search
     make_piece(name: "Chair", steps: [ coat("s1") ])

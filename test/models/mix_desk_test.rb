@@ -10,8 +10,14 @@ class MixDeskTest < ActiveSupport::TestCase
   BASE = "Skerrow W20 clear satin".freeze
   HARDENER = "Skerrow H12 hardener".freeze
 
-  def alone(**more) = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
-  def pour(mix, name, g, at: Time.current) = MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => name, "g" => g }, happened_at: at)
+  def alone(**more)
+    MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
+  end
+
+  def pour(mix, name, g, at: Time.current)
+    MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => name, "g" => g }, happened_at: at)
+  end
+
   def way(mix, kind) = MixDesk.new(mix).way_on!(kind, client_id: SecureRandom.uuid, happened_at: Time.current)
   def finish(mix) = MixDesk.new(mix).finish!(client_id: SecureRandom.uuid, happened_at: Time.current)
   def left(code) = ShelfStock.left_g(code).round(2)
@@ -123,17 +129,32 @@ class MixDeskTest < ActiveSupport::TestCase
     MixDesk.new(mix).pour!({ "client_id" => "b", "name" => BASE, "typed" => "18,4" }, happened_at: Time.current)
     MixDesk.new(mix).pour!({ "client_id" => "c", "name" => HARDENER, "typed" => "45 ml" }, happened_at: Time.current)
     assert_equal [ 471.99, 50.4 ], mix.poured.map { |pour| pour["g"] }
-    assert_raises(Rhexon::InvalidInput) { MixDesk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current) }
+    assert_raises(Rhexon::InvalidInput) do
+      MixDesk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current)
+    end
   end
 
   test "a mix by itself: of the total, from what is left, a recipe, and what is refused" do
     assert_in_delta 110, alone(want: { "have" => HARDENER, "amount" => "10 ml" }).sheet.total_ml, 0.01
     assert_in_delta 500 * 0.1 / 1.0, alone(thinning: { "percent" => 10, "of" => "total" }).sheet.millilitres.last, 0.01
-    recipe = Recipe.create!(name: "Brown", components: [ { "name" => "A", "parts" => 1, "basis" => "mass" }, { "name" => "B", "parts" => 3, "basis" => "mass" } ])
-    assert_equal [ 25.0, 75.0 ], MixStart.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } }).sheet.grams.map { |g| g.round(6) }
+    recipe = Recipe.create!(
+      name: "Brown",
+      components: [
+        { "name" => "A", "parts" => 1, "basis" => "mass" }, { "name" => "B", "parts" => 3, "basis" => "mass" }
+      ]
+    )
+    assert_equal [ 25.0, 75.0 ],
+                 MixStart.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } })
+                   .sheet.grams
+                   .map { |g| g.round(6) }
     assert_raises(Rhexon::InvalidInput) { alone(want: { "amount" => "-3 l" }) }
     assert_raises(Rhexon::InvalidInput) { alone(hardener_parts: -2) }
-    assert_raises(Rhexon::InvalidInput) { MixStart.alone!({ "components" => [ { "name" => "A", "parts" => 1, "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" } }) }
+    assert_raises(Rhexon::InvalidInput) do
+      MixStart.alone!({
+                        "components" => [ { "name" => "A", "parts" => 1,
+                                            "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" }
+                      })
+    end
     refute Recipe.new(name: "Bad", components: [ { "name" => "A", "parts" => 0 } ]).valid?
   end
 

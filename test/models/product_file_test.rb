@@ -25,7 +25,8 @@ class ProductFileTest < ActiveSupport::TestCase
     assert_match(/row 2 already/, report.refused[1][:sentence])
     assert_match(/of no class/, report.refused[3][:sentence])
     assert_equal 1.05, Product.find_by(code: "w20").figures["density_g_per_ml"]
-    assert_equal 240, Product.find_by(code: "w20").figures["pot_life_min"], "a column that is left out leaves its figure"
+    assert_equal 240, Product.find_by(code: "w20").figures["pot_life_min"],
+                 "a column that is left out leaves its figure"
   end
 
   test "spreadsheets of several kinds" do
@@ -45,10 +46,12 @@ class ProductFileTest < ActiveSupport::TestCase
   end
 
   test "cells that a spreadsheet would run are written as text and come back" do
-    Product.create!(code: "trick", maker: "=cmd", name: "+1+cmd|' /C calc'!A0", kind: "shellac", role: "sealer", figures: { "notes" => "@SUM(1)", "least_air_c" => -5 })
+    Product.create!(code: "trick", maker: "=cmd", name: "+1+cmd|' /C calc'!A0", kind: "shellac", role: "sealer",
+                    figures: { "notes" => "@SUM(1)", "least_air_c" => -5 })
     csv = ProductFile.to_csv(Product.where(code: "trick"))
     cells = CSV.parse(csv.delete_prefix("\uFEFF"), headers: true).first
-    assert_equal [ "'=cmd", "'+1+cmd|' /C calc'!A0", "'@SUM(1)", "-5" ], cells.values_at("maker", "name", "notes", "least_air_c")
+    assert_equal [ "'=cmd", "'+1+cmd|' /C calc'!A0", "'@SUM(1)", "-5" ],
+                 cells.values_at("maker", "name", "notes", "least_air_c")
     assert_equal 1, read(csv).same.size
   end
 end

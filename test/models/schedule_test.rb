@@ -23,7 +23,10 @@ class ScheduleTest < ActiveSupport::TestCase
 
   test "undo of every edit leads back to the beginning" do
     documents = [ @schedule.document ]
-    [ change({ "wet_um" => 80 }), { "op" => "split_coats", "id" => "s2", "keep" => 1, "new_id" => "s3" }, { "op" => "move_step", "id" => "s3", "after" => nil }, { "op" => "remove_step", "id" => "s1" } ].each do |operation|
+    [
+      change({ "wet_um" => 80 }), { "op" => "split_coats", "id" => "s2", "keep" => 1, "new_id" => "s3" },
+      { "op" => "move_step", "id" => "s3", "after" => nil }, { "op" => "remove_step", "id" => "s1" }
+    ].each do |operation|
       edit(operation)
       documents << @schedule.document
     end
@@ -73,7 +76,8 @@ class ScheduleTest < ActiveSupport::TestCase
   end
 
   test "promotion links both ways and undo takes the link back" do
-    board = Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 1))
+    board = Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                          made_on: Date.new(2026, 11, 1))
     cell = board.cells.create!(label: "1", position: 0, layers: [ coat("s1", wet_um: 70) ])
     @schedule.promote!(cell.promotion(@piece, {}, today: Date.new(2026, 11, 23)), cell)
     assert_equal cell, @schedule.reload.from_cell

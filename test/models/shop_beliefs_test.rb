@@ -15,7 +15,8 @@ class ShopBeliefsTest < ActiveSupport::TestCase
     assert_empty beliefs
   end
 
-  # Recoat opens after 90 min on the sheet: not yet at 180, dry at 200 means a factor of about 2.1; half way there from a prior sd of 0.35.
+  # Recoat opens after 90 min on the sheet: not yet at 180, dry at 200 means a factor of about 2.1; half way there
+  # from a prior sd of 0.35.
   test "a coat that was slow makes the same product slow on the next piece, after its job is closed too" do
     log(@piece, "s1/1/top", "done", 200.minutes.ago)
     log(@piece, "s1/1/top", "dry_test", 20.minutes.ago, { "milestone" => "recoat_opens", "answer" => "not_yet" })
@@ -33,7 +34,8 @@ class ShopBeliefsTest < ActiveSupport::TestCase
     log(@piece, "s1/1/top", "done", 3.hours.ago)
     entry = log(@piece, "s1/1/top", "dry_test", 1.minute.ago, { "milestone" => "recoat_opens", "answer" => "dry" })
     assert_equal 1, beliefs.size
-    Entry.record!(client_id: "back", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry, body: {})
+    Entry.record!(client_id: "back", kind: "correction", happened_at: Time.current, piece: @piece, corrects: entry,
+                  body: {})
     assert_empty beliefs
   end
 end

@@ -11,7 +11,10 @@ class ShopFloorTest < ActiveSupport::TestCase
     OpenHour.create!(date: Date.new(2026, 12, 31), opens: "08:00", closes: "12:00")
     person = core["people"].first
     assert_equal [ "Imke", [ %w[07:30 16:30] ] ], [ person["id"], person["week"]["mon"] ]
-    assert_equal [ { "date" => "2026-12-24", "open" => [] }, { "date" => "2026-12-31", "open" => [ %w[08:00 12:00] ] } ], person["except"]
+    assert_equal [
+      { "date" => "2026-12-24", "open" => [] }, { "date" => "2026-12-31", "open" => [ %w[08:00 12:00] ] }
+    ],
+                 person["except"]
     assert_equal [ { "t_c" => 20.0, "rh" => 50.0, "air" => "ordinary" } ], core["rooms"].first["climate"]
   end
 
@@ -26,7 +29,8 @@ class ShopFloorTest < ActiveSupport::TestCase
   test "the plan counts on everybody at the bench, with what they are trained for, and on nobody who is away" do
     Person.create!(name: "Osei", skills: [])
     Person.create!(name: "Wren", at_bench: false)
-    assert_equal [ [ "Imke", nil, nil ], [ "Osei", [], nil ], [ "Wren", nil, true ] ], core["people"].map { |person| person.values_at("id", "skills", "away") }
+    assert_equal [ [ "Imke", nil, nil ], [ "Osei", [], nil ], [ "Wren", nil, true ] ],
+                 core["people"].map { |person| person.values_at("id", "skills", "away") }
     make_piece(steps: [ coat("s1") ])
     assert_equal %w[Imke Osei], ShopFloor.new.plan.shop.people.map(&:id)
   end
@@ -47,7 +51,8 @@ class ShopFloorTest < ActiveSupport::TestCase
     open = make_piece(name: "Open", steps: [ coat("s1") ])
     make_piece(name: "Closed", steps: [ coat("s1") ]).job.update!(closed_at: Time.current)
     piece = core["pieces"].sole
-    assert_equal [ open.core_id, "2026-12-18T16:00+01:00", "s1" ], [ piece["id"], piece["due"], piece["schedule"]["steps"].first["id"] ]
+    assert_equal [ open.core_id, "2026-12-18T16:00+01:00", "s1" ],
+                 [ piece["id"], piece["due"], piece["schedule"]["steps"].first["id"] ]
   end
 
   test "the log goes in order, without what was taken back and without notes" do
@@ -56,7 +61,8 @@ class ShopFloorTest < ActiveSupport::TestCase
     log(piece, "s1/1/top", "started", 10.minutes.ago)
     wrong = log(piece, "s1/1/top", "dry_test", Time.current, { "milestone" => "touch", "answer" => "dry" })
     assert_equal %w[started done dry_test], core["log"].map { |entry| entry["kind"] }
-    Entry.record!(client_id: "back", kind: "correction", happened_at: Time.current, piece: piece, corrects: wrong, body: {})
+    Entry.record!(client_id: "back", kind: "correction", happened_at: Time.current, piece: piece, corrects: wrong,
+                  body: {})
     assert_equal %w[started done], core["log"].map { |entry| entry["kind"] }
   end
 

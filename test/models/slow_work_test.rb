@@ -25,7 +25,9 @@ class SlowWorkTest < ActiveSupport::TestCase
   test "who waits too long is told so" do
     was = SlowWork::WAIT_S
     silence_warnings { SlowWork.const_set(:WAIT_S, 0.05) }
-    occupied { assert_match(/busy with other long work/, assert_raises(SlowWork::Busy) { SlowWork.turn { :answer } }.message) }
+    occupied do
+      assert_match(/busy with other long work/, assert_raises(SlowWork::Busy) { SlowWork.turn { :answer } }.message)
+    end
   ensure
     silence_warnings { SlowWork.const_set(:WAIT_S, was) }
   end
@@ -33,6 +35,7 @@ class SlowWorkTest < ActiveSupport::TestCase
   test "a place is free again after an error, and quick pages always find a thread" do
     assert_raises(ZeroDivisionError) { SlowWork.turn { 1 / 0 } }
     occupied { |go| go << true and assert_equal :answer, SlowWork.turn { :answer } }
-    assert_operator Integer(Rails.root.join("config/puma.rb").read[/RAILS_MAX_THREADS", (\d+)/, 1]), :>, SlowWork::AT_ONCE
+    assert_operator Integer(Rails.root.join("config/puma.rb").read[/RAILS_MAX_THREADS", (\d+)/, 1]), :>,
+                    SlowWork::AT_ONCE
   end
 end

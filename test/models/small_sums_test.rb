@@ -18,7 +18,10 @@ class SmallSumsTest < ActiveSupport::TestCase
   end
 
   test "volume to weight, film, spread and grit" do
-    assert_in_delta 10.769, answer("share", base_parts: 100, base_density: 1.04, added_parts: 10, added_density: 1.12, basis: "volume")[:to_100][:mass], 0.001
+    assert_in_delta 10.769,
+                    answer("share", base_parts: 100, base_density: 1.04, added_parts: 10, added_density: 1.12,
+                                    basis: "volume")[:to_100][:mass],
+                    0.001
     film = answer("film", used: "297.14 g", density: "1.04", area: "2 m²", landed: "70", solids: "34")
     assert_in_delta 100, film[:wet_um], 0.01
     assert_in_delta 34, film[:dry_um], 0.01
@@ -33,7 +36,8 @@ class SmallSumsTest < ActiveSupport::TestCase
     assert_match(/rubbing grades/, error.message)
   end
 
-  # 2 oz of flake are 56.7 g: at 2 lb in 236.6 ml of spirit. A jar of 9 oz of a 2 lb cut: 0.2396 g and 0.789 g in 1.2179 ml, 0.8447 g/ml, 302 ml.
+  # 2 oz of flake are 56.7 g: at 2 lb in 236.6 ml of spirit. A jar of 9 oz of a 2 lb cut: 0.2396 g and 0.789 g in
+  # 1.2179 ml, 0.8447 g/ml, 302 ml.
   test "a weight is the flake there is, or the jar on the scale" do
     assert_in_delta 56.699, answer("make_cut", amount: "2 oz", cut: "2")[:flake_g], 0.001
     assert_in_delta 236.6, answer("make_cut", amount: "2 oz", cut: "2")[:spirit_ml], 0.1
@@ -41,11 +45,15 @@ class SmallSumsTest < ActiveSupport::TestCase
   end
 
   test "a comma that can be both is asked" do
-    assert_match(/1.500 or 1500/, assert_raises(Rhexon::InvalidInput) { answer("make_cut", amount: "1,500 ml", cut: "2") }.message)
+    assert_match(/1.500 or 1500/,
+                 assert_raises(Rhexon::InvalidInput) { answer("make_cut", amount: "1,500 ml", cut: "2") }.message)
   end
 
   test "what is not understood names its field" do
-    { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ], "make_cut" => [ { amount: "2 furlongs", cut: "2" }, "amount" ], "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ], "grit" => [ { grit: "fine" }, "grit" ],
+    { "thin_cut" => [ { stock: "strong", amount: "1 l", to: "1" }, "stock" ],
+      "make_cut" => [ { amount: "2 furlongs", cut: "2" }, "amount" ],
+      "film" => [ { used: "1 g", density: 1, area: "wide", landed: 70, solids: 3 }, "area" ],
+      "grit" => [ { grit: "fine" }, "grit" ],
       "spread" => [ { film: "0", method: "brush" }, "film" ] }.each do |sum, (fields, where)|
       assert_equal where, assert_raises(Rhexon::InvalidInput, sum) { answer(sum, **fields) }.where
     end

@@ -48,15 +48,21 @@ class SoundChangeTest < ActiveSupport::TestCase
   end
 
   test "trouble of the database is passed on as it is" do
-    busy = ActiveRecord::StatementInvalid.new("busy").tap { |error| error.define_singleton_method(:cause) { SQLite3::BusyException.new("database is locked") } }
+    busy = ActiveRecord::StatementInvalid.new("busy").tap do |error|
+      error.define_singleton_method(:cause) { SQLite3::BusyException.new("database is locked") }
+    end
     error = assert_raises(ActiveRecord::StatementInvalid) { SoundChange.keep! { raise busy } }
     assert Trouble.of_database?(error)
     assert_match(/busy just now/, Trouble.database_sentence(error))
   end
 
   test "each trouble of disk and file has its own sentence" do
-    { SQLite3::FullException => /full/, SQLite3::ReadOnlyException => /only be read/, SQLite3::CorruptException => /damaged/, SQLite3::NotADatabaseException => /damaged/, SQLite3::CantOpenException => /cannot be opened/, SQLite3::IOException => /cannot be opened/,
-      ActiveRecord::ConnectionTimeoutError => /busy/ }.each { |kind, sentence| assert_match sentence, Trouble.database_sentence(kind.new("x")) }
+    { SQLite3::FullException => /full/, SQLite3::ReadOnlyException => /only be read/,
+      SQLite3::CorruptException => /damaged/, SQLite3::NotADatabaseException => /damaged/,
+      SQLite3::CantOpenException => /cannot be opened/, SQLite3::IOException => /cannot be opened/,
+      ActiveRecord::ConnectionTimeoutError => /busy/ }.each do |kind, sentence|
+      assert_match sentence, Trouble.database_sentence(kind.new("x"))
+    end
     assert_not Trouble.of_database?(ArgumentError.new("x"))
   end
 end

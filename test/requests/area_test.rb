@@ -3,7 +3,9 @@ require "test_helper"
 class AreaTest < RequestTest
   setup { set_up_shop }
 
-  FIELDS = { parts: [ [ 0, 0, 10, 4 ] ], exit: [ 0, 2 ], product: "w20", room: "bench", tool: "roller", strips: "along", coats: 2 }.freeze
+  FIELDS = {
+    parts: [ [ 0, 0, 10, 4 ] ], exit: [ 0, 2 ], product: "w20", room: "bench", tool: "roller", strips: "along", coats: 2
+  }.freeze
 
   def ask(**fields) = send_json("/pieces/area", { fields: FIELDS.merge(fields) })
 
@@ -25,8 +27,14 @@ class AreaTest < RequestTest
   end
 
   test "what cannot be is refused with its place" do
-    { { parts: [] } => "rectangles", { parts: "all" } => "parts", { exit: [ 1 ] } => "exit", { product: "x" } => "product", { room: "x" } => "room", { tool: "mop" } => "tool", { strips: "round" } => "strips",
-      { rate: "fast" } => "rate", { rate: "-3" } => "rate", { coats: 40 } => "coats", { parts: [ [ 0, 0, "a", 4 ] ] } => "rectangles/0" }.each do |bad, where|
+    { { parts: [] } => "rectangles", { parts: "all" } => "parts", { exit: [ 1 ] } => "exit",
+      { product: "x" } => "product", { room: "x" } => "room", { tool: "mop" } => "tool",
+      { strips: "round" } => "strips",
+      {
+        rate: "fast"
+      } => "rate", {
+        rate: "-3"
+      } => "rate", { coats: 40 } => "coats", { parts: [ [ 0, 0, "a", 4 ] ] } => "rectangles/0" }.each do |bad, where|
       ask(**bad)
       assert_response :unprocessable_entity, bad.inspect
       assert_equal where, answer["error"]["where"], bad.inspect

@@ -7,7 +7,9 @@ class BenchRequestTest < RequestTest
     @pass = "#{@piece.core_id}/s1/1/top"
   end
 
-  def touch(kind, id: SecureRandom.uuid, at: Time.current, **more) = send_json("/entries", { client_id: id, kind: kind, happened_at: at.iso8601, pass: @pass, **more })
+  def touch(kind, id: SecureRandom.uuid, at: Time.current, **more)
+    send_json("/entries", { client_id: id, kind: kind, happened_at: at.iso8601, pass: @pass, **more })
+  end
 
   test "start, done and a dry test move the bench on" do
     get "/bench"
@@ -76,7 +78,8 @@ class BenchRequestTest < RequestTest
 
   test "take it back" do
     touch("started")
-    send_json("/entries", { client_id: "back", kind: "correction", corrects: Entry.last.id, happened_at: Time.current.iso8601 })
+    send_json("/entries",
+              { client_id: "back", kind: "correction", corrects: Entry.last.id, happened_at: Time.current.iso8601 })
     assert_response :ok
     assert_empty answer["bench"]["running"]
     assert_equal 2, Entry.count, "the log keeps both"

@@ -7,11 +7,18 @@ class BoardsRequestTest < RequestTest
   end
 
   def make_board(**fields)
-    post "/boards", params: { name: "Board 1", wood: "elm", grain: "open", width_mm: 480, height_mm: 300, cells: 3, piece_id: @piece.id, layers_from: @piece.id }.merge(fields)
+    post "/boards",
+         params: {
+           name: "Board 1", wood: "elm", grain: "open", width_mm: 480, height_mm: 300, cells: 3, piece_id: @piece.id,
+           layers_from: @piece.id
+         }.merge(fields)
     Board.last
   end
 
-  def read(cell, kind, value, id: SecureRandom.uuid) = send_json("/boards/#{cell.board_id}/cells/#{cell.id}/readings", { client_id: id, kind: kind, value: value, taken_at: Time.current.iso8601 })
+  def read(cell, kind, value, id: SecureRandom.uuid)
+    send_json("/boards/#{cell.board_id}/cells/#{cell.id}/readings",
+              { client_id: id, kind: kind, value: value, taken_at: Time.current.iso8601 })
+  end
 
   test "a board begins with cells in the layers of a schedule" do
     board = make_board
@@ -37,7 +44,8 @@ class BoardsRequestTest < RequestTest
     read(two, "lab", [ 37, 20, 22 ])
     read(three, "lab", [ 35, 20, 23 ])
     assert_equal three.id, answer["board"]["best"]
-    patch "/boards/#{board.id}/cells/#{three.id}", params: { ruined: "sanded through" }.to_json, headers: RequestTest::JSON_HEADERS
+    patch "/boards/#{board.id}/cells/#{three.id}", params: { ruined: "sanded through" }.to_json,
+                                                   headers: RequestTest::JSON_HEADERS
     assert_equal two.id, answer["board"]["best"]
     assert_equal [ 35.5, 20.0, 23.0 ], answer["board"]["cells"][1]["summary"]["lab"]
   end
@@ -55,14 +63,17 @@ class BoardsRequestTest < RequestTest
 
   # --- instruments and their files
 
-  def measure(cell, what, id: SecureRandom.uuid) = send_json("/boards/#{cell.board_id}/cells/#{cell.id}/measure", { client_id: id, measure: what, observer: "Imke" })
+  def measure(cell, what, id: SecureRandom.uuid)
+    send_json("/boards/#{cell.board_id}/cells/#{cell.id}/measure", { client_id: id, measure: what, observer: "Imke" })
+  end
 
   test "an instrument reads the mean of three touches, near the look that is predicted, under its name" do
     cell = make_board.cells.first
     measure(cell, "lab")
     reading = cell.readings.sole
     assert_equal [ "Colour reader, stand-in", "Imke" ], [ reading.instrument, reading.observer ]
-    assert_operator Rhexon::Colour::DeltaE.ciede2000(LooksState.new("elm", cell.layers).last_lab, reading.value), :<, 2.5
+    assert_operator Rhexon::Colour::DeltaE.ciede2000(LooksState.new("elm", cell.layers).last_lab, reading.value), :<,
+                    2.5
     measure(cell, "gloss")
     assert_in_delta 28, cell.reload.summary.gloss, 4
   end
@@ -95,30 +106,45 @@ class BoardsRequestTest < RequestTest
     read(board.cells.first, "lab", [ 40, 18, 25 ])
     get "/boards/#{board.id}/readings"
     assert_equal [ "1" ], Rhexon::Colour::Cgats.read(response.body).samples.map(&:id)
-    text = Rhexon::Colour::Cgats.write([ [ "2", [ 35, 20, 24 ] ], [ "9", [ 1, 2, 3 ] ] ].map { |id, lab| Rhexon::Colour::Cgats::Sample.new(id: id, lab: lab) })
-    2.times { post "/boards/#{board.id}/read_file", params: { file: upload(text) }, headers: { "Accept" => "application/json" } }
+    text = Rhexon::Colour::Cgats.write(
+      [ [ "2", [ 35, 20, 24 ] ], [ "9", [ 1, 2, 3 ] ] ].map do |id, lab|
+        Rhexon::Colour::Cgats::Sample.new(id: id, lab: lab)
+      end
+    )
+    2.times do
+      post "/boards/#{board.id}/read_file", params: { file: upload(text) }, headers: { "Accept" => "application/json" }
+    end
     assert_equal [ 1, [ "9" ] ], answer["report"].values_at("kept", "unknown")
     assert_equal [ [ 35.0, 20.0, 24.0 ] ], board.cells.second.readings.map(&:value)
-    { "junk" => /no data format/, text.gsub("Illumination=D65", "Illumination=A") => /stated for A/, text.gsub(/^2\t/, "8\t") => /No sample of the file is a cell/ }.each do |wrong, wanted|
+    {
+      "junk" => /no data format/, text.gsub("Illumination=D65", "Illumination=A") => /stated for A/,
+      text.gsub(/^2\t/, "8\t") => /No sample of the file is a cell/
+    }.each do |wrong, wanted|
       post "/boards/#{board.id}/read_file", params: { file: upload(wrong) }, headers: { "Accept" => "application/json" }
       assert_match wanted, sentence
     end
   end
 
-  # A grey of 20 % at every wavelength is L* = 116 cbrt(0.2) - 16 = 51.84, a* and b* 0, in any light; a narrow red is not.
+  # A grey of 20 % at every wavelength is L* = 116 cbrt(0.2) - 16 = 51.84, a* and b* 0, in any light; a narrow red is
+  # not.
   test "spectra are kept, shown in each light as they are, and written again" do
     board = make_board
     flat = Array.new(31, 0.2)
     red = Rhexon::Colour::Spectrum::NM.map { |nm| nm > 600 ? 0.5 : 0.05 }
-    samples = board.cells.zip([ flat, red, flat ]).map { |cell, spectrum| Rhexon::Colour::Cgats::Sample.new(id: cell.label, spectrum: spectrum) }
-    post "/boards/#{board.id}/read_file", params: { file: upload(Rhexon::Colour::Cgats.write(samples)) }, headers: { "Accept" => "application/json" }
+    samples = board.cells.zip([ flat, red, flat ]).map do |cell, spectrum|
+      Rhexon::Colour::Cgats::Sample.new(id: cell.label, spectrum: spectrum)
+    end
+    post "/boards/#{board.id}/read_file", params: { file: upload(Rhexon::Colour::Cgats.write(samples)) },
+                                          headers: { "Accept" => "application/json" }
     first, second = answer["board"]["cells"]
     assert_in_delta 51.84, first["summary"]["lab"][0], 0.02
     assert_equal 1, first["read_hexes"].values.uniq.size
     assert_operator second["read_hexes"].values.uniq.size, :>, 2
     get "/boards/#{board.id}/readings"
     again = Rhexon::Colour::Cgats.read(response.body)
-    again.samples.zip([ flat, red, flat ]) { |sample, spectrum| sample.spectrum.zip(spectrum) { |one, other| assert_in_delta other, one, 1e-5 } }
+    again.samples.zip([ flat, red, flat ]) do |sample, spectrum|
+      sample.spectrum.zip(spectrum) { |one, other| assert_in_delta other, one, 1e-5 }
+    end
     read(board.cells.first, "spectrum", [ 0.2 ] * 30)
     assert_match(/31 numbers from 0 to 1/, sentence + answer["error"]["accepted"])
   end
@@ -127,9 +153,11 @@ class BoardsRequestTest < RequestTest
 
   test "layers made in place are checked" do
     cell = make_board.cells.first
-    patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: -3) ] }.to_json, headers: RequestTest::JSON_HEADERS
+    patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: -3) ] }.to_json,
+                                                       headers: RequestTest::JSON_HEADERS
     assert_match(/Wet film is more than 0/, sentence)
-    patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: 60) ] }.to_json, headers: RequestTest::JSON_HEADERS
+    patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: 60) ] }.to_json,
+                                                       headers: RequestTest::JSON_HEADERS
     assert_equal 60, cell.reload.layers.first["wet_um"]
   end
 
@@ -138,7 +166,9 @@ class BoardsRequestTest < RequestTest
     cell.update!(layers: [ coat("s9", wet_um: 70) ])
     log(@piece, "s1/1/top", "done", Time.current)
     %w[promotion_preview promotion].each do |way|
-      assert_no_difference(-> { Revision.count }) { send_json("/boards/#{cell.board_id}/cells/#{cell.id}/#{way}", { piece_id: @piece.id, methods: {} }) }
+      assert_no_difference(-> { Revision.count }) do
+        send_json("/boards/#{cell.board_id}/cells/#{cell.id}/#{way}", { piece_id: @piece.id, methods: {} })
+      end
       assert_match(/already in the log/, sentence)
     end
   end

@@ -8,14 +8,39 @@ class DecisionsTest < RequestTest
     set_up_shop
     Product.find_by!(code: "russet").update!(figures: DYE)
     Product.find_by!(code: "w20").update!(figures: { "sheen_gu" => 28, "wet_um" => { "spray" => 100, "brush" => 90 } })
-    @piece = make_piece(target_lab: [ 35, 20, 23 ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" }, coat("s3", coats: 2) ])
-    @board = Board.create!(name: "Board 1", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 13))
-    @cells = [ 50, 75, 100 ].each_with_index.map { |percent, index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: layers(percent)) }
+    @piece = make_piece(
+      target_lab: [ 35, 20, 23 ],
+      steps: [
+        { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] },
+        { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" }, coat("s3", coats: 2)
+      ]
+    )
+    @board = Board.create!(name: "Board 1", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.new(2026, 11, 13))
+    @cells = [ 50, 75, 100 ].each_with_index.map do |percent, index|
+      @board.cells.create!(label: (index + 1).to_s, position: index, layers: layers(percent))
+    end
   end
 
-  def layers(percent) = [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe", **(percent == 100 ? {} : { "strength_percent" => percent }) }, coat("s3", coats: 2) ]
-  def read(cell, kind, value) = Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: kind, value: value, taken_at: Time.current)
-  def findings(id) = Rhexon::Checks::Catalogue.findings(ShopFloor.new.plan, @piece.core_id).select { |finding| finding.id == id }
+  def layers(percent)
+    [
+      { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] },
+      {
+        "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe",
+        **(percent == 100 ? {} : { "strength_percent" => percent })
+      },
+      coat("s3", coats: 2)
+    ]
+  end
+
+  def read(cell, kind, value)
+    Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: kind, value: value, taken_at: Time.current)
+  end
+
+  def findings(id)
+    Rhexon::Checks::Catalogue.findings(ShopFloor.new.plan, @piece.core_id).select { |finding| finding.id == id }
+  end
+
   def cell_path(cell) = "/boards/#{@board.id}/cells/#{cell.id}"
 
   # --- approval
@@ -23,7 +48,8 @@ class DecisionsTest < RequestTest
   test "an approval silences the hold point until the schedule changes" do
     assert_equal 1, findings("colour.hold_point").size
     send_json("#{cell_path(@cells.last)}/approve", { client_id: "a1", name: " The librarian ", light: "warm lamp" })
-    assert_equal [ "The librarian", "warm lamp", 10, false ], answer["approval"].values_at("name", "light", "age_days", "stale")
+    assert_equal [ "The librarian", "warm lamp", 10, false ],
+                 answer["approval"].values_at("name", "light", "age_days", "stale")
     assert_empty findings("colour.hold_point")
     get "/bench"
     assert_empty props["latest"], "a yes is not taken back with a touch at the bench"
@@ -65,7 +91,8 @@ class DecisionsTest < RequestTest
 
   test "a board of ten days waits for its look of day seven" do
     get "/boards"
-    assert_equal [ [ "Board 1", 7, "2026-11-20" ] ], props["look_again"].map { |look| look.values_at("name", "days", "on") }
+    assert_equal [ [ "Board 1", 7, "2026-11-20" ] ],
+                 props["look_again"].map { |look| look.values_at("name", "days", "on") }
     read(@cells.first, "note", "No change")
     get "/boards"
     assert_empty props["look_again"]
@@ -75,21 +102,28 @@ class DecisionsTest < RequestTest
 
   test "readings of the whole board are kept together or not at all" do
     good = @cells.map { |cell| { cell: cell.id, kind: "gloss", value: 25 } }
-    send_json("/boards/#{@board.id}/quick", { client_id: "q1", readings: good + [ { cell: @cells.last.id, kind: "lab", value: [ 36, 20, 22 ] } ] })
+    send_json("/boards/#{@board.id}/quick",
+              { client_id: "q1", readings: good + [ { cell: @cells.last.id, kind: "lab", value: [ 36, 20, 22 ] } ] })
     assert_equal 4, answer["kept"]
-    assert_no_difference(-> { Reading.count }) { send_json("/boards/#{@board.id}/quick", { client_id: "q2", readings: good + [ { cell: @cells[1].id, kind: "blotch", value: 9 } ] }) }
+    assert_no_difference(-> { Reading.count }) do
+      send_json("/boards/#{@board.id}/quick",
+                { client_id: "q2", readings: good + [ { cell: @cells[1].id, kind: "blotch", value: 9 } ] })
+    end
     assert_equal [ "#{@cells[1].id}/blotch", "0 (even) to 5" ], answer["error"].values_at("where", "accepted")
     assert_match(/\ACell 2: blotch cannot be 9/, sentence)
     send_json("/boards/#{@board.id}/quick", { client_id: "q3", readings: [] })
     assert_match(/nothing to keep/, sentence)
-    assert_no_difference(-> { Reading.count }) { send_json("/boards/#{@board.id}/quick", { client_id: "q1", readings: good }) }
+    assert_no_difference(-> { Reading.count }) do
+      send_json("/boards/#{@board.id}/quick", { client_id: "q1", readings: good })
+    end
   end
 
   test "how far two cells are apart, as read where they were" do
     read(@cells[0], "lab", [ 50, 2.6772, -79.7751 ])
     read(@cells[1], "lab", [ 50, 0, -82.7485 ])
     get "/boards/#{@board.id}"
-    assert_equal 2.0, props["apart"].fetch(@cells.first(2).map(&:id).join(" ")), "the first pair of Sharma, Wu and Dalal (2005): 2.0425"
+    assert_equal 2.0, props["apart"].fetch(@cells.first(2).map(&:id).join(" ")),
+                 "the first pair of Sharma, Wu and Dalal (2005): 2.0425"
     assert_equal 3, props["apart"].size
     @cells[2].update!(ruined: "sanded through")
     get "/boards/#{@board.id}"
@@ -101,10 +135,19 @@ class DecisionsTest < RequestTest
   test "boards that read darker than the sheet says make the next prediction darker, and it is told" do
     sheet = LooksState.new("elm", layers(100)).last_lab[0]
     products = Shelf.as_on_sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-    @cells.each { |cell| read(cell, "lab", Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("elm"), cell.layers, products, strengths: { "russet" => 1.4 }).final.look.lab.map { |value| value.round(2) }) }
+    @cells.each do |cell|
+      read(
+        cell, "lab",
+        Rhexon::Colour::Looks
+          .new(Rhexon::Colour::Wood.for_species("elm"), cell.layers, products, strengths: { "russet" => 1.4 })
+          .final.look.lab
+          .map { |value| value.round(2) }
+      )
+    end
     taught = LooksState.new("elm", layers(100))
     assert_operator taught.last_lab[0], :<, sheet - 1
-    assert_match(/Vellaby russet dye is reckoned as this shop's boards taught: 1\.4\d? of its sheet, 3 readings/, taught.to_h["own"])
+    assert_match(/Vellaby russet dye is reckoned as this shop's boards taught: 1\.4\d? of its sheet, 3 readings/,
+                 taught.to_h["own"])
     get "/boards/colour"
     lesson = props["taught"].sole
     assert_in_delta 1.4, lesson["strength"], 0.02
@@ -132,7 +175,8 @@ class DecisionsTest < RequestTest
     read(bare, "lab", [ 72, 6, 20 ])
     after = Cell.find(@cells.last.id).looks.last_lab
     assert_operator after[0], :>, before[0] + 1, "a paler piece of elm"
-    assert_equal Rhexon::Colour::Wood.for_species("elm").lab.map { |value| value.round(1) }, Cell.find(bare.id).looks.last_lab, "bare itself is predicted as a mean board"
+    assert_equal Rhexon::Colour::Wood.for_species("elm").lab.map { |value| value.round(1) },
+                 Cell.find(bare.id).looks.last_lab, "bare itself is predicted as a mean board"
   end
 
   # --- findings that carry what was done otherwise
@@ -160,17 +204,24 @@ class DecisionsTest < RequestTest
     assert_equal "/bench", answer["location"]
     piece = @board.reload.making
     assert_equal [ "Sample boards", %w[1 2 3] ], [ piece.job.client, piece.faces.map(&:name) ]
-    assert_equal [ %w[1 2 3], %w[1], %w[2], %w[3], %w[1 2 3] ], piece.schedule.document["steps"].map { |step| step["faces"] }, "three strengths, the rest once"
+    assert_equal [ %w[1 2 3], %w[1], %w[2], %w[3], %w[1 2 3] ],
+                 piece.schedule.document["steps"].map { |step| step["faces"] }, "three strengths, the rest once"
     plan = ShopFloor.new.plan
-    assert_empty Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:id).grep(/colour/), "the making of a board wants no board"
-    assert plan.batches.any? { |batch| batch.passes.any? { |key| key.start_with?(piece.core_id) } }, "what it needs is mixed with the rest"
+    assert_empty Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:id).grep(/colour/),
+                 "the making of a board wants no board"
+    assert plan.batches.any? { |batch| batch.passes.any? { |key| key.start_with?(piece.core_id) } },
+           "what it needs is mixed with the rest"
     assert_no_difference(-> { Piece.count }) { send_json("/boards/#{@board.id}/making", {}) }
 
-    keys = plan.of_piece(piece.core_id).reject { |placement| placement.pass.inserted }.map { |placement| placement.pass.key }
+    keys = plan.of_piece(piece.core_id)
+      .reject { |placement| placement.pass.inserted }
+      .map { |placement| placement.pass.key }
     keys.each { |key| log(piece, key.split("/", 2).last, "started", 1.hour.ago) }
     log(piece, "#{keys[1].split("/", 2).last}/scuff", "done", 2.minutes.ago)
     assert_equal 0, BoardMaking.new(@board.reload).progress[:done], "a scuff in between is no pass of its own"
-    keys.each_with_index { |key, index| send_json("/entries", { client_id: "done-#{index}", kind: "done", pass: key, happened_at: 1.minute.ago.iso8601 }) }
+    keys.each_with_index do |key, index|
+      send_json("/entries", { client_id: "done-#{index}", kind: "done", pass: key, happened_at: 1.minute.ago.iso8601 })
+    end
     assert_equal Date.new(2026, 11, 23), @board.reload.made_on
     get "/boards/#{@board.id}"
     assert_equal [ keys.size ] * 2, props["work"]["making"].values_at("passes", "done")

@@ -7,10 +7,12 @@ class EveryRouteTest < RequestTest
 
   HUGE = ("x" * 100_000).freeze
   DEEP = 40.times.reduce("x") { |inner, _| { "a" => [ inner ] } }.freeze
-  JUNK = [ nil, 0, 7, -1, 1.5, 1e308, 10**30, "", "x", "-1", "9999-12-31", "2026-13-45T99:99:99Z", "🙂" * 40, "a\u0000b", HUGE, true, false, [], [ nil ], [ 1, "x" ], [ [ [] ] ], {}, { "a" => 1 }, { "id" => { "x" => [] } }, DEEP ].freeze
+  JUNK = [ nil, 0, 7, -1, 1.5, 1e308, 10**30, "", "x", "-1", "9999-12-31", "2026-13-45T99:99:99Z", "🙂" * 40,
+           "a\u0000b", HUGE, true, false, [], [ nil ], [ 1, "x" ], [ [ [] ] ], {}, { "a" => 1 }, { "id" => { "x" => [] } }, DEEP ].freeze
   QUERY = [ "x", "", "-1", "99999999999999999999", "%F0%9F%99%82", "a%00b", "%ff", "x" * 5000 ].freeze
   # Shapes of a query that a form would never make.
-  NESTED = %w[?face[]=x ?face[a]=b ?copy[]=1 ?copy[a]=b ?piece[]=1 ?piece[a]=1 ?with[a]=b ?with[][a]=b ?view[]=x ?product[]=x ?sum[]=x ?pass[]=x ?pass=a/b/c ?job_id[]=x ?id[]=1 ?a[b][c]=1&a[b]=2].freeze
+  NESTED = %w[?face[]=x ?face[a]=b ?copy[]=1 ?copy[a]=b ?piece[]=1 ?piece[a]=1 ?with[a]=b ?with[][a]=b ?view[]=x
+              ?product[]=x ?sum[]=x ?pass[]=x ?pass=a/b/c ?job_id[]=x ?id[]=1 ?a[b][c]=1&a[b]=2].freeze
 
   # Routes that write, with a body as the pages send it. A route that is not here fails the test.
   def bodies
@@ -24,8 +26,12 @@ class EveryRouteTest < RequestTest
       "PATCH /jobs/:id" => [ { client: "A", place: "B", due_on: "2026-12-24", closed: false } ],
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
-      "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
-      "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },
+      "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation|
+ { operation: operation, face: "top", sequence: 1 }
+},
+      "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation|
+ { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 }
+},
       "POST /pieces/:piece_id/schedule/undo" => [ { face: "top" } ], "POST /pieces/:piece_id/schedule/redo" => [ { face: "top" } ],
       "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ], "DELETE /photos/:id" => [ {} ], "POST /photos/:id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
       "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], cell_id: @cell.id, target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
@@ -43,7 +49,9 @@ class EveryRouteTest < RequestTest
       "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ], "POST /shop/goal" => [ { goal: "soonest" } ], "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
       "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ], "POST /shop/rooms/:id/logger" => [ { file: "x" } ],
       "POST /products" => [ product ], "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ], "POST /products/:id/retire" => [ {} ], "POST /products/:id/take_up" => [ {} ], "POST /products/import" => [ { file: "x" } ],
-      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" } }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
+      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act|
+ { act: act, left: "100 g", grams: "10 g", client_id: "c1" }
+}, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
       "POST /consumables" => [ consumable ], "PATCH /consumables/:id" => [ consumable ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ], "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ] }
   end
@@ -55,10 +63,22 @@ class EveryRouteTest < RequestTest
       { op: "all", operations: [ { op: "remove_step", id: "s1" } ] } ]
   end
 
-  def trial = { name: "T2", piece_id: @piece.id, base_from: @piece.id, wood: "elm", grain: "open", timber_lot: "L", width_mm: 600, height_mm: 400, factors: [ { name: "coats", step: "s1", field: "coats", levels: [ 1, 2 ] } ], design: "full", runs: 2, boards: 1, shuffled: true, step_strip: false, seed: 1 }
-  def mix = { product: "w20", want: { amount: "500 ml", unit: "ml", have: nil }, thinning: { percent: 5, of: "base" }, thinner: "water", hardener_parts: 10, room: "bench", container: "1 l" }
-  def product = { maker: "M", name: "N", role: "oil", colour: "clear", kind: "shellac", code: "n", figures: { "density_g_per_ml" => "1", "milestones_min.touch" => "5", "mix" => "h12 10 volume 8 to 12", "packs" => "1000 ml 34.50" } }
-  def consumable = { name: "N", unit: "m", pack: 1, price: 2.5, left: 3, wear: { kinds: "coat", methods: "brush", grits: "P320", per_m2: "1", per_coat: "0.5" } }
+  def trial
+    { name: "T2", piece_id: @piece.id, base_from: @piece.id, wood: "elm", grain: "open", timber_lot: "L",
+      width_mm: 600, height_mm: 400, factors: [ { name: "coats", step: "s1", field: "coats", levels: [ 1, 2 ] } ], design: "full", runs: 2, boards: 1, shuffled: true, step_strip: false, seed: 1 }
+  end
+  def mix
+    { product: "w20", want: { amount: "500 ml", unit: "ml", have: nil }, thinning: { percent: 5, of: "base" },
+      thinner: "water", hardener_parts: 10, room: "bench", container: "1 l" }
+  end
+  def product
+    { maker: "M", name: "N", role: "oil", colour: "clear", kind: "shellac", code: "n",
+      figures: { "density_g_per_ml" => "1", "milestones_min.touch" => "5", "mix" => "h12 10 volume 8 to 12", "packs" => "1000 ml 34.50" } }
+  end
+  def consumable
+    { name: "N", unit: "m", pack: 1, price: 2.5, left: 3,
+      wear: { kinds: "coat", methods: "brush", grits: "P320", per_m2: "1", per_coat: "0.5" } }
+  end
 
   setup do
     set_up_shop
@@ -67,41 +87,67 @@ class EveryRouteTest < RequestTest
     Tool.create!(name: "gun", used_for: "spray")
     @piece = make_piece(steps: [ coat("s1", coats: 2), coat("s2", product: "seal") ])
     @entry = log(@piece, "s2/1/top", "done", 1.hour.ago)
-    @board = Board.create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 1), piece: @piece)
-    @cell, @other = 2.times.map { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
+    @board = Board.create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.new(2026, 11, 1), piece: @piece)
+    @cell, @other = 2.times.map { |index|
+ @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ])
+}
     @photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
     @mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
-    Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ], factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
+    Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ],
+                  factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
     @sent = 0
     @failed = []
   end
 
   # All that went wrong is told together.
-  teardown { assert_empty @failed.first(40), "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence" }
+  teardown {
+ assert_empty @failed.first(40),
+              "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence"
+}
 
-  IDS = { "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first }, "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "products" => -> { Product.find_by!(code: "waxy") }, "batches" => -> { Batch.first }, "consumables" => -> { Consumable.first },
+  IDS = { "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first }, "trials" => -> {
+ Trial.first
+}, "boards" => -> {
+ Board.first
+}, "products" => -> {
+ Product.find_by!(code: "waxy")
+}, "batches" => -> {
+ Batch.first
+}, "consumables" => -> {
+ Consumable.first
+},
           "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" } }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
   def routes
     Rails.application.routes.routes.reject(&:internal).filter_map do |route|
       path = route.path.spec.to_s.delete_suffix("(.:format)")
-      route.verb.split("|").reject { |verb| verb.empty? || verb == "PUT" }.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
+      route.verb.split("|").reject { |verb|
+ verb.empty? || verb == "PUT"
+}.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
     end.flatten(1).uniq
   end
 
   # A pattern with things that are there.
   def filled(pattern)
-    path = pattern.gsub(/\(\/?:id\)/, "/film").gsub(":piece_id", @piece.id.to_s).gsub(":board_id", @board.id.to_s).gsub(":cell_id", @cell.id.to_s).gsub(":mix_id", @mix.id.to_s).gsub(":batch_id", @can.id.to_s).gsub("/mix/:id", "/mix/#{@mix.id}").gsub("/cells/:id", "/cells/#{@cell.id}")
-    path.gsub(%r{/(\w+)/:id}) { "/#{Regexp.last_match(1)}/#{IDS.fetch(Regexp.last_match(1)).call.then { |found| found.respond_to?(:id) ? found.id : found }}" }
+    path = pattern.gsub(/\(\/?:id\)/, "/film").gsub(":piece_id", @piece.id.to_s).gsub(":board_id", @board.id.to_s).gsub(":cell_id", @cell.id.to_s).gsub(":mix_id", @mix.id.to_s).gsub(":batch_id", @can.id.to_s).gsub("/mix/:id", "/mix/#{@mix.id}").gsub(
+"/cells/:id", "/cells/#{@cell.id}"
+)
+    path.gsub(%r{/(\w+)/:id}) {
+      "/#{Regexp.last_match(1)}/#{IDS.fetch(Regexp.last_match(1)).call.then { |found|
+ found.respond_to?(:id) ? found.id : found
+}}"
+}
   end
 
   # Sends in a transaction that is rolled back, so that each request meets the same shop.
   def tried(verb, path, body = nil, accept: "application/json")
     @sent += 1
     ApplicationRecord.transaction(requires_new: true) do
-      process(verb.downcase.to_sym, path, params: body.nil? ? nil : JSON.generate(body), headers: { "ACCEPT" => accept, **(body.nil? ? {} : { "CONTENT_TYPE" => "application/json" }) })
+      process(verb.downcase.to_sym, path, params: body.nil? ? nil : JSON.generate(body),
+                                          headers: { "ACCEPT" => accept, **(body.nil? ? {} : { "CONTENT_TYPE" => "application/json" }) })
       told = "#{verb} #{path} #{body.to_s.first(300)}: #{response.status} #{response.body.to_s.first(300)}"
       @failed << told if response.status >= 500 || (response.status >= 400 && accept == "application/json" && response.media_type == "application/json" && sentence.blank?)
       raise ActiveRecord::Rollback
@@ -134,7 +180,9 @@ class EveryRouteTest < RequestTest
   def without(body, path)
     copy = JSON.parse(JSON.generate(body))
     *parents, last = path.map { |part| part.is_a?(Symbol) ? part.to_s : part }
-    parents.reduce(copy) { |inner, part| inner[part] }.then { |inner| inner.is_a?(Array) ? inner.delete_at(last) : inner.delete(last) }
+    parents.reduce(copy) { |inner, part|
+ inner[part]
+}.then { |inner| inner.is_a?(Array) ? inner.delete_at(last) : inner.delete(last) }
     copy
   end
 
@@ -151,11 +199,17 @@ class EveryRouteTest < RequestTest
       known.fetch("#{verb} #{pattern}").each do |body|
         tried(verb, path, body)
         turn += 1
-        mutations(body, JUNK.each_slice(SHARE).filter_map { |slice| slice[turn % SHARE] }).each { |odd| tried(verb, path, odd) }
+        mutations(body, JUNK.each_slice(SHARE).filter_map { |slice|
+ slice[turn % SHARE]
+}).each { |odd| tried(verb, path, odd) }
       end
       JUNK.each { |junk| tried(verb, path, junk) }
       tried(verb, path)
-      QUERY.first(5).each { |odd| tried(verb, pattern.gsub(/:\w+/) { odd.gsub("/", "") }, known.fetch("#{verb} #{pattern}").first) } if pattern.include?(":")
+      QUERY.first(5).each { |odd|
+        tried(verb, pattern.gsub(/:\w+/) {
+ odd.gsub("/", "")
+}, known.fetch("#{verb} #{pattern}").first)
+} if pattern.include?(":")
     end
     assert_operator @sent, :>, 7_000
   end
@@ -164,8 +218,16 @@ class EveryRouteTest < RequestTest
     routes.select { |verb, _| verb == "GET" }.each do |verb, pattern|
       path = filled(pattern)
       [ "application/json", "text/html" ].each do |accept|
-        [ "", *NESTED, *QUERY.flat_map { |odd| %w[face with piece copy view pass job_id sum format].map { |name| "?#{name}=#{odd}" } }.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
-        QUERY.first(6).each { |odd| tried(verb, pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) { odd }.squeeze("/"), accept: accept) } if pattern.include?(":")
+        [ "", *NESTED, *QUERY.flat_map { |odd|
+                          %w[face with piece copy view pass job_id sum format].map { |name|
+ "?#{name}=#{odd}"
+}
+}.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
+        QUERY.first(6).each { |odd|
+          tried(verb, pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) {
+ odd
+}.squeeze("/"), accept: accept)
+} if pattern.include?(":")
       end
     end
     assert_operator @sent, :>, 3_000
@@ -174,7 +236,8 @@ class EveryRouteTest < RequestTest
   test "files that are none" do
     files = [ "", "\u0000\u0001", "x", "[]", "{}", "[1]", "{\"products\":7}", "{\"products\":[null]}", "{\"products\":[{\"maker\":7,\"name\":[],\"class\":{}}]}", "{\"products\":[{\"maker\":\"M\",\"name\":\"N\",\"class\":\"shellac\",\"wet_um\":7,\"milestones_min\":[1],\"mix\":{\"a\":1},\"packs\":[[]],\"sources\":7}]}",
               "maker,name,class\n,,\n", "maker,name,class\n\"M,N\n", "time,t_c,rh\n", "time\n", "\xFF\xFE\x00".b, "CGATS.17\nBEGIN_DATA\n", "," * 5000, "\n" * 5000, JSON.generate(DEEP) ]
-    [ "/products/import", "/shop/rooms/#{Room.first.id}/logger", "/boards/#{@board.id}/read_file", "/photos" ].each do |path|
+    [ "/products/import", "/shop/rooms/#{Room.first.id}/logger", "/boards/#{@board.id}/read_file",
+      "/photos" ].each do |path|
       files.each do |content|
         ApplicationRecord.transaction(requires_new: true) do
           post path, params: { client_id: "c1", file: Rack::Test::UploadedFile.new(StringIO.new(content), "text/plain", original_filename: "f.txt") }, headers: { "ACCEPT" => "application/json" }

@@ -10,7 +10,13 @@ class FaultsTest < RequestTest
     log(@piece, "s1/1/top", "done", 2.hours.ago)
   end
 
-  def find_fault(fault, mending, id: SecureRandom.uuid) = send_json("/entries", { client_id: id, kind: "fault", happened_at: Time.current.iso8601, pass: @pass, fault: fault, mending: mending })
+  def find_fault(fault, mending, id: SecureRandom.uuid)
+    send_json(
+      "/entries",
+      { client_id: id, kind: "fault", happened_at: Time.current.iso8601, pass: @pass, fault: fault, mending: mending }
+    )
+  end
+
   def kinds = @piece.schedule.reload.document["steps"].map { |step| step["kind"] }
 
   test "the ways to mend a fault, each with its date" do
@@ -28,7 +34,13 @@ class FaultsTest < RequestTest
     assert_equal %w[coat wait level coat coat], kinds
     assert_equal "Runs or sags: let it get hard, cut it flat, recoat", @piece.schedule.head.reason
     assert_equal 1, Entry.where(kind: "fault").count
-    send_json("/entries", { client_id: "back", kind: "correction", happened_at: Time.current.iso8601, corrects: Entry.find_by(kind: "fault").id })
+    send_json(
+      "/entries",
+      {
+        client_id: "back", kind: "correction", happened_at: Time.current.iso8601,
+        corrects: Entry.find_by(kind: "fault").id
+      }
+    )
     assert_response :ok
     assert_equal %w[coat coat], kinds
   end
@@ -37,7 +49,13 @@ class FaultsTest < RequestTest
     find_fault("dry_spray", "denib")
     sand = @piece.schedule.reload.document["steps"].find { |step| step["kind"] == "sand" }
     log(@piece, "#{sand["id"]}/1/top", "done", 1.minute.ago)
-    send_json("/entries", { client_id: "back", kind: "correction", happened_at: Time.current.iso8601, corrects: Entry.find_by(kind: "fault").id })
+    send_json(
+      "/entries",
+      {
+        client_id: "back", kind: "correction", happened_at: Time.current.iso8601,
+        corrects: Entry.find_by(kind: "fault").id
+      }
+    )
     assert_match(/already in the log/, sentence)
     assert_nil Entry.find_by(kind: "correction")
   end

@@ -2,7 +2,10 @@ require "test_helper"
 
 # A shop of one's own begins on its first page; nothing is made by itself.
 class FirstShopTest < RequestTest
-  GOOD = { name: "Tarn Yard", person: "Imke", zone: "Europe/Berlin", room: "loft", t_c: "18,5".tr(",", "."), rh: "55", opens: "07:30", closes: "16:30" }.freeze
+  GOOD = {
+    name: "Tarn Yard", person: "Imke", zone: "Europe/Berlin", room: "loft", t_c: "18,5".tr(",", "."), rh: "55",
+    opens: "07:30", closes: "16:30"
+  }.freeze
 
   test "every page leads to the first one until there is a shop" do
     %w[/bench /pieces /shelf /mix /boards /pieces/plan].each do |path|
@@ -19,8 +22,14 @@ class FirstShopTest < RequestTest
   test "what is typed begins a shop that can plan at once" do
     post "/begin", params: GOOD
     assert_redirected_to "/bench"
-    assert_equal [ "Tarn Yard", [ "Imke" ], [ [ "loft", 18.5, 55.0 ] ], 5 ], [ Shop.current.name, Person.pluck(:name), Room.pluck(:name, :t_c, :rh), OpenHour.where(opens: "07:30", closes: "16:30").count ]
-    Rhexon::Schedule::Kinds.laying.each { |kind| assert_predicate Rhexon::Schedule::Kinds.sorted(kind, Shelf.products.values), :any?, kind }
+    assert_equal [ "Tarn Yard", [ "Imke" ], [ [ "loft", 18.5, 55.0 ] ], 5 ],
+                 [
+                   Shop.current.name, Person.pluck(:name), Room.pluck(:name, :t_c, :rh),
+                   OpenHour.where(opens: "07:30", closes: "16:30").count
+                 ]
+    Rhexon::Schedule::Kinds.laying.each do |kind|
+      assert_predicate Rhexon::Schedule::Kinds.sorted(kind, Shelf.products.values), :any?, kind
+    end
     make_piece(steps: [ coat("s1", product: "oil_varnish", method: "brush", wet_um: 85) ])
     get "/bench"
     assert_equal 200, response.status

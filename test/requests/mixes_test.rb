@@ -8,7 +8,9 @@ class MixesRequestTest < RequestTest
     Devices.scale.hand.clear(now: Time.current)
   end
 
-  def touch(mix, what, **more) = send_json("/mix/#{mix}/#{what}", { client_id: SecureRandom.uuid, happened_at: Time.current.iso8601, **more })
+  def touch(mix, what, **more)
+    send_json("/mix/#{mix}/#{what}", { client_id: SecureRandom.uuid, happened_at: Time.current.iso8601, **more })
+  end
 
   test "from the plan to the shelf" do
     piece = make_piece(steps: [ coat("s1", coats: 2) ])

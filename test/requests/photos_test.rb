@@ -7,11 +7,16 @@ class PhotosTest < RequestTest
   setup do
     set_up_shop
     @piece = make_piece(steps: [ coat("s1", coats: 2) ])
-    @board = Board.create!(name: "Board 1", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 13))
+    @board = Board.create!(name: "Board 1", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.new(2026, 11, 13))
     @cell = @board.cells.create!(label: "1", position: 0, layers: [])
   end
 
-  def take(bytes, id: SecureRandom.uuid, name: "photo.jpg", **of) = post("/photos", params: { file: upload(bytes, name: name), client_id: id, **of }, headers: { "ACCEPT" => "application/json" })
+  def take(bytes, id: SecureRandom.uuid, name: "photo.jpg", **of)
+    post("/photos", params: { file: upload(bytes, name: name), client_id: id, **of },
+                    headers: { "ACCEPT" => "application/json" })
+  end
+
   def stored = Vips::Image.new_from_buffer(Photo.last.image.download, "")
 
   test "a large photo is made small and is sent once however often it comes" do
@@ -32,8 +37,12 @@ class PhotosTest < RequestTest
 
   test "bad photos are refused kindly and nothing is kept" do
     whole = picture(wide: 1200, high: 900)
-    { "x" * 200 => /no picture this program can read/, "%PDF-1.7\n" => /no picture/, whole.first(whole.bytesize / 2) => /broken/, "" => /no picture/, Vips::Image.black(12_000, 12_000).pngsave_buffer => /12000 x 12000 pixels, which is too many/,
-      picture(wide: 40, high: 30) => /only 40 x 30/, (whole + ("\0" * 21.megabytes)) => /21 MB, which is too large/ }.each do |bytes, says|
+    { "x" * 200 => /no picture this program can read/, "%PDF-1.7\n" => /no picture/,
+      whole.first(whole.bytesize / 2) => /broken/, "" => /no picture/,
+      Vips::Image.black(12_000, 12_000).pngsave_buffer => /12000 x 12000 pixels, which is too many/,
+      picture(wide: 40,
+              high: 30) => /only 40 x 30/, (whole +
+                ("\0" * 21.megabytes)) => /21 MB, which is too large/ }.each do |bytes, says|
       assert_no_difference(-> { Photo.count + ActiveStorage::Blob.count }) { take(bytes, cell_id: @cell.id) }
       assert_response :unprocessable_entity
       assert_match says, sentence
@@ -45,9 +54,11 @@ class PhotosTest < RequestTest
     assert_response :not_found
   end
 
-  # The patch is [0.2, 0.08, 0.03] in linear light whatever the lamp: L* = 116 f(Y) - 16 with Y = 0.2126 * 0.2 + 0.7152 * 0.08 + 0.0722 * 0.03 = 0.1019, so 38.2.
+  # The patch is [0.2, 0.08, 0.03] in linear light whatever the lamp: L* = 116 f(Y) - 16 with Y = 0.2126 * 0.2 +
+  # 0.7152 * 0.08 + 0.0722 * 0.03 = 0.1019, so 38.2.
   test "a patch beside a grey card gives its colour in any lamp, of low trust and apart from what was read" do
-    send_json("/boards/#{@board.id}/cells/#{@cell.id}/readings", { client_id: "r", kind: "lab", value: [ 50, 10, 20 ], taken_at: Time.current.iso8601 })
+    send_json("/boards/#{@board.id}/cells/#{@cell.id}/readings",
+              { client_id: "r", kind: "lab", value: [ 50, 10, 20 ], taken_at: Time.current.iso8601 })
     found = [ [ 1.0, 0.8, 0.6 ], [ 0.7, 0.9, 1.0 ] ].map do |lamp|
       take(picture(lamp: lamp), cell_id: @cell.id)
       send_json("/photos/#{Photo.last.id}/colour", { patch: [ 0.6, 0.6, 0.3, 0.3 ], grey: [ 0.1, 0.1, 0.3, 0.3 ] })
@@ -55,7 +66,8 @@ class PhotosTest < RequestTest
     end
     found.each { |lab| assert_in_delta 38.2, lab[0], 0.6 }
     assert_operator Rhexon::Colour::DeltaE.ciede2000(*found), :<, 2
-    send_json("/boards/#{@board.id}/cells/#{@cell.id}/photo_colour", { client_id: "c", photo: Photo.last.id, patch: [ 0.6, 0.6, 0.3, 0.3 ], grey: [ 0.1, 0.1, 0.3, 0.3 ] })
+    send_json("/boards/#{@board.id}/cells/#{@cell.id}/photo_colour",
+              { client_id: "c", photo: Photo.last.id, patch: [ 0.6, 0.6, 0.3, 0.3 ], grey: [ 0.1, 0.1, 0.3, 0.3 ] })
     summary = answer["board"]["cells"].first["summary"]
     assert_equal [ [ 50.0, 10.0, 20.0 ], found.last ], summary.values_at("lab", "photo_lab")
     assert_equal "a photo", @cell.readings.last.instrument
@@ -63,7 +75,11 @@ class PhotosTest < RequestTest
 
   test "marks that cannot be are refused by name" do
     take(picture, cell_id: @cell.id)
-    { { patch: [ 0.9, 0.9, 0.3, 0.3 ], grey: [ 0, 0, 0.2, 0.2 ] } => "patch", { patch: [ 0.6, 0.6, 0.2, 0.2 ], grey: "there" } => "grey", { patch: [ 0.6, 0.6, 0.001, 0.001 ], grey: [ 0, 0, 0.2, 0.2 ] } => "patch" }.each do |marks, where|
+    {
+      { patch: [ 0.9, 0.9, 0.3, 0.3 ], grey: [ 0, 0, 0.2, 0.2 ] } => "patch",
+      { patch: [ 0.6, 0.6, 0.2, 0.2 ], grey: "there" } => "grey",
+      { patch: [ 0.6, 0.6, 0.001, 0.001 ], grey: [ 0, 0, 0.2, 0.2 ] } => "patch"
+    }.each do |marks, where|
       send_json("/photos/#{Photo.last.id}/colour", marks)
       assert_equal where, answer["error"]["where"]
     end

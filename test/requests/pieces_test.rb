@@ -4,7 +4,11 @@ class PiecesRequestTest < RequestTest
   setup { set_up_shop }
 
   def make(**fields)
-    post "/pieces", params: { job_id: "", client: "Ostrel Quay", due: "2026-12-18", name: "Desk", count: "6", wood: "elm", use: "table_top", arris: "eased_2mm", faces: [ { name: "top", area_m2: "1.2", grain: "open", kind: "face" } ] }.merge(fields)
+    post "/pieces",
+         params: {
+           job_id: "", client: "Ostrel Quay", due: "2026-12-18", name: "Desk", count: "6", wood: "elm",
+           use: "table_top", arris: "eased_2mm", faces: [ { name: "top", area_m2: "1.2", grain: "open", kind: "face" } ]
+         }.merge(fields)
   end
 
   test "empty places teach the first step" do
@@ -27,8 +31,12 @@ class PiecesRequestTest < RequestTest
       make(name: "", count: "0", client: "", faces: [ { name: "a/b", area_m2: "-2", grain: "open", kind: "face" } ])
     end
     follow_redirect!
-    assert_equal({ "name" => "Name the piece.", "count" => "How many alike: a whole number from 1 to 1000.", "client" => "Name the client or the job.", "faces.0.area_m2" => "Area is more than 0 and at most 10 000 m².",
-                   "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice("name", "count", "client", "faces.0.area_m2", "faces.0.name"))
+    assert_equal({ "name" => "Name the piece.", "count" => "How many alike: a whole number from 1 to 1000.",
+                   "client" => "Name the client or the job.", "faces.0.area_m2" => "Area is more than 0 and at most " \
+                                                                                   "10 000 m².",
+                   "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice(
+                     "name", "count", "client", "faces.0.area_m2", "faces.0.name"
+                   ))
   end
 
   test "a due date that is no day is refused, not forgotten" do
@@ -40,10 +48,18 @@ class PiecesRequestTest < RequestTest
   test "a piece is changed, its faces keep their names, its wanted look is understood" do
     piece = make_piece(steps: [ coat("s1") ])
     face = { name: "top", area_m2: "2.5", grain: "open", kind: "face" }
-    patch "/pieces/#{piece.id}", params: { name: "Desk", count: "2", wanted_colour: "34,6 20.2 -3", wanted_gloss: "25 to 35", faces: [ face, face.merge(name: "back", kind: "back") ] }
+    patch "/pieces/#{piece.id}",
+          params: {
+            name: "Desk", count: "2", wanted_colour: "34,6 20.2 -3", wanted_gloss: "25 to 35",
+            faces: [ face, face.merge(name: "back", kind: "back") ]
+          }
     assert_redirected_to "/pieces/#{piece.id}/schedule"
     piece.reload
-    assert_equal [ [ 34.6, 20.2, -3.0 ], 25, 35, [ "top", "back" ], 2.5 ], [ piece.target_lab, piece.sheen_low, piece.sheen_high, piece.faces.map(&:name), piece.faces.first.area_m2 ]
+    assert_equal [ [ 34.6, 20.2, -3.0 ], 25, 35, [ "top", "back" ], 2.5 ],
+                 [
+                   piece.target_lab, piece.sheen_low, piece.sheen_high, piece.faces.map(&:name),
+                   piece.faces.first.area_m2
+                 ]
     patch "/pieces/#{piece.id}", params: { wanted_colour: "reddish", wanted_gloss: "shiny" }
     follow_redirect!
     assert_equal %w[wanted_colour wanted_gloss], props["errors"].keys.sort
@@ -71,7 +87,8 @@ class PiecesRequestTest < RequestTest
   test "a job's client, place and due date can be changed, and the plan follows" do
     piece = make_piece(steps: [ coat("s1") ])
     change_job(piece.job, client: "Hollin Weir", place: "the mill", due_on: "2026-12-01")
-    assert_equal [ "Hollin Weir", "the mill", Time.utc(2026, 12, 1, 16) ], piece.job.reload.then { |job| [ job.client, job.place, job.due_at ] }
+    assert_equal [ "Hollin Weir", "the mill", Time.utc(2026, 12, 1, 16) ],
+                 piece.job.reload.then { |job| [ job.client, job.place, job.due_at ] }
     get "/pieces"
     assert_equal [ "2026-12-01" ], props["jobs"].map { |job| job["due_on"] }
     change_job(piece.job, due_on: "")

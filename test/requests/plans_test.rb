@@ -25,7 +25,9 @@ class PlansTest < RequestTest
 
   test "the film of a strand never runs back in time" do
     get "/pieces/plan", headers: JSON_WANTED
-    answer["plan"]["strands"].each { |strand| assert_equal strand["film"].map(&:first).sort, strand["film"].map(&:first) }
+    answer["plan"]["strands"].each do |strand|
+      assert_equal strand["film"].map(&:first).sort, strand["film"].map(&:first)
+    end
   end
 
   test "each goal with what it would change" do
@@ -48,7 +50,8 @@ class PlansTest < RequestTest
   test "a plan that is kept, and what moved since" do
     post "/pieces/plan/accept", as: :json
     assert_empty answer["plan"]["moves"]
-    @desk.schedule.edit!({ "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number, reason: "No sanding")
+    @desk.schedule.edit!({ "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number,
+                                                                  reason: "No sanding")
     get "/pieces/plan", headers: JSON_WANTED
     assert_includes answer["plan"]["moves"].map { |move| move["because"] }, "gone"
   end
@@ -72,7 +75,10 @@ class PlansTest < RequestTest
     assert_equal [ "top+underside" ], keys.call.uniq
     log(@desk, "s1/1/top+underside", "done", 2.hours.ago)
     log(@desk, "s2/1/top+underside", "done", 1.hour.ago)
-    refusal = assert_raises(Rhexon::InvalidInput) { @desk.schedule.reload.edit!({ "op" => "place", "set" => { "support" => "points" } }, base: @desk.schedule.head.number, reason: "Points") }
+    refusal = assert_raises(Rhexon::InvalidInput) do
+      @desk.schedule.reload.edit!({ "op" => "place", "set" => { "support" => "points" } },
+                                  base: @desk.schedule.head.number, reason: "Points")
+    end
     assert_match(/already in the log as the piece lay then/, refusal.message)
   end
 end

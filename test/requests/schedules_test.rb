@@ -23,7 +23,8 @@ class SchedulesRequestTest < RequestTest
 
   test "what if computes and keeps nothing" do
     assert_no_difference -> { Revision.count } do
-      send_json("/pieces/#{@piece.id}/schedule/what_if", { operation: { op: "change_step", id: "s1", set: { coats: 4 } } })
+      send_json("/pieces/#{@piece.id}/schedule/what_if",
+                { operation: { op: "change_step", id: "s1", set: { coats: 4 } } })
     end
     assert_equal 4, answer["sheet"]["rows"].size
   end
@@ -31,7 +32,8 @@ class SchedulesRequestTest < RequestTest
   test "bad input is refused with a sentence and a place" do
     edit(@piece, { op: "change_step", id: "s1", set: { wet_um: 900 } })
     assert_response :unprocessable_entity
-    assert_equal [ "Wet film is more than 0 and at most 500 µm.", "steps/0/wet_um" ], answer["error"].values_at("sentence", "where")
+    assert_equal [ "Wet film is more than 0 and at most 500 µm.", "steps/0/wet_um" ],
+                 answer["error"].values_at("sentence", "where")
     edit(@piece, "nonsense")
     assert_response :unprocessable_entity
     post "/pieces/#{@piece.id}/schedule/edits", params: "{not json", headers: RequestTest::JSON_HEADERS

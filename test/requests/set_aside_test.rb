@@ -2,19 +2,32 @@ require "test_helper"
 
 # One bad piece never stops the others: it is set aside with its reason, and history and undo work without a plan.
 class SetAsideTest < RequestTest
-  PAGES = %w[/bench /pieces /pieces/plan /pieces/plan/goals /pieces/plan/chance /pieces/new /pieces/area /boards /boards/new /boards/colour /trials/new /mix /shelf /shelf?view=batches /shelf?view=shopping /shop /sums /handbook /shop/calendar.ics /products/export.csv].freeze
-  ODD = [ { "format" => "rhexon-schedule/1", "steps" => 5 }, { "format" => "rhexon-schedule/1" }, [], "x", { "format" => "rhexon-schedule/9", "steps" => [] }, { "format" => "rhexon-schedule/1", "steps" => [ nil ] },
+  PAGES = %w[
+    /bench /pieces /pieces/plan /pieces/plan/goals /pieces/plan/chance /pieces/new /pieces/area /boards /boards/new
+    /boards/colour /trials/new /mix /shelf /shelf?view=batches /shelf?view=shopping /shop /sums /handbook
+    /shop/calendar.ics /products/export.csv
+  ].freeze
+  ODD = [ { "format" => "rhexon-schedule/1", "steps" => 5 }, { "format" => "rhexon-schedule/1" }, [], "x",
+          { "format" => "rhexon-schedule/9", "steps" => [] }, { "format" => "rhexon-schedule/1", "steps" => [ nil ] },
           { "format" => "rhexon-schedule/1", "steps" => [ { "id" => "s1", "kind" => "coat" } ] } ].freeze
 
   setup do
     set_up_shop
     @sound = make_piece(name: "Desk top", steps: [ coat("s1", coats: 2) ])
     @bad = make_piece(name: "Stool", steps: [ coat("s1") ])
-    Board.create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 1), piece: @bad).cells.create!(label: "1", position: 0, layers: [])
+    Board
+      .create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 1),
+               piece: @bad)
+      .cells
+      .create!(label: "1", position: 0, layers: [])
   end
 
   def walk
-    pages = PAGES + [ "/pieces/#{@sound.id}/schedule", "/pieces/#{@bad.id}/schedule", "/pieces/#{@bad.id}/edit", "/pieces/compare?piece=#{@sound.id}", "/boards/#{Board.first.id}" ]
+    pages = PAGES +
+      [
+        "/pieces/#{@sound.id}/schedule", "/pieces/#{@bad.id}/schedule", "/pieces/#{@bad.id}/edit",
+        "/pieces/compare?piece=#{@sound.id}", "/boards/#{Board.first.id}"
+      ]
     pages.each do |path|
       get path
       assert_includes [ 200, 302 ], response.status, "#{path}: #{response.body[0, 300]}"
@@ -74,7 +87,10 @@ class SetAsideTest < RequestTest
     poison(@bad)
     edit(@sound, { "op" => "change_step", "id" => "s1", "set" => { "coats" => 3 } })
     assert_equal 200, response.status, response.body
-    send_json("/entries", { client_id: "c", kind: "started", pass: "#{@sound.core_id}/s1/1/top", happened_at: Time.current.iso8601 })
+    send_json(
+      "/entries",
+      { client_id: "c", kind: "started", pass: "#{@sound.core_id}/s1/1/top", happened_at: Time.current.iso8601 }
+    )
     assert_equal 200, response.status, response.body
     send_json("/shop/room", { name: "loft", t_c: 18, rh: 55, air: "ordinary", uses: [] })
     assert_equal 200, response.status, response.body
@@ -83,7 +99,14 @@ class SetAsideTest < RequestTest
   test "a defect in drawing one piece leaves the others drawn" do
     real = Rhexon::Picture::Section.instance_method(:layers)
     bad = @bad.core_id
-    Rhexon::Picture::Section.define_method(:layers) { @piece_id == bad || instance_variable_get(:@walk).snapshots.any? { |snapshot| snapshot.placement.pass.piece.id == bad } ? raise(ZeroDivisionError, "divided by 0") : real.bind_call(self) }
+    Rhexon::Picture::Section.define_method(:layers) do
+      if @piece_id == bad ||
+          instance_variable_get(:@walk).snapshots.any? { |snapshot| snapshot.placement.pass.piece.id == bad }
+        raise(ZeroDivisionError, "divided by 0")
+      else
+        real.bind_call(self)
+      end
+    end
     get "/pieces/#{@sound.id}/schedule"
     assert_match(/"component":"Schedule"/, response.body)
     get "/pieces/#{@bad.id}/schedule"
@@ -94,18 +117,26 @@ class SetAsideTest < RequestTest
   end
 
   test "records that older versions kept and this one would not: each page goes on" do
-    Product.create!(code: "odd", maker: "Skerrow", name: "odd one", kind: "shellac", role: "oil").update_columns(kind: "no_such_class")
+    Product.create!(code: "odd", maker: "Skerrow", name: "odd one", kind: "shellac", role: "oil")
+      .update_columns(kind: "no_such_class")
     Product.find_by!(code: "waxy").update_columns(figures: { "milestones_min" => { "touch" => "soon" }, "wet_um" => 7 })
     cell = Cell.first
-    [ [ coat("s1", product: "gone") ], [ coat("s1", product: "odd") ], [ coat("s1", product: "russet") ] ].each do |layers|
+    [
+      [ coat("s1", product: "gone") ], [ coat("s1", product: "odd") ], [ coat("s1", product: "russet") ]
+    ].each do |layers|
       cell.update_columns(layers: layers, updated_at: Time.current)
       walk
     end
-    Entry.connection.execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd', 'done', #{@bad.id}, 'p#{@bad.id}/s1', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
-    Entry.connection.execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd2', 'done', #{@bad.id}, 'nonsense', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
+    Entry.connection
+      .execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd', " \
+               "'done', #{@bad.id}, 'p#{@bad.id}/s1', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
+    Entry.connection
+      .execute("INSERT INTO entries (client_id, kind, piece_id, pass_key, happened_at, recorded_at) VALUES ('odd2', " \
+               "'done', #{@bad.id}, 'nonsense', '2026-11-20 08:00:00', '2026-11-20 08:00:00')")
     walk
     get "/shelf"
-    assert_equal [ "odd", "waxy" ], props["products"].select { |row| row["mechanism"] == "" }.map { |row| row["code"] }.sort
+    assert_equal [ "odd", "waxy" ],
+                 props["products"].select { |row| row["mechanism"] == "" }.map { |row| row["code"] }.sort
     get "/products/#{Product.find_by!(code: "odd").id}"
     assert_match(/odd/, response.body)
   end

@@ -23,10 +23,18 @@ class ShelfRequestTest < RequestTest
   end
 
   test "a product is made, changed line by line, copied and removed" do
-    send_json("/products", { maker: "Orrin", name: "New clear", kind: "shellac", role: "sealer", colour: "clear", figures: { "density_g_per_ml" => "0,86", "packs" => "1 l 20" } })
+    send_json(
+      "/products",
+      {
+        maker: "Orrin", name: "New clear", kind: "shellac", role: "sealer", colour: "clear",
+        figures: { "density_g_per_ml" => "0,86", "packs" => "1 l 20" }
+      }
+    )
     product = Product.find_by!(name: "New clear")
-    assert_equal [ "new_clear", 0.86, [ { "ml" => 1000.0, "price" => 20 } ] ], [ product.code, product.figures["density_g_per_ml"], product.figures["packs"] ]
-    patch "/products/#{product.id}", params: { figures: { "sheen_gu" => "40", "density_g_per_ml" => "heavy" } }.to_json, headers: @headers
+    assert_equal [ "new_clear", 0.86, [ { "ml" => 1000.0, "price" => 20 } ] ],
+                 [ product.code, product.figures["density_g_per_ml"], product.figures["packs"] ]
+    patch "/products/#{product.id}", params: { figures: { "sheen_gu" => "40", "density_g_per_ml" => "heavy" } }.to_json,
+                                     headers: @headers
     assert_equal [ 422, "density_g_per_ml" ], [ response.status, answer["error"]["where"] ]
     assert_nil product.reload.figures["sheen_gu"], "nothing is half kept"
     get "/products/new", params: { copy: product.id }
@@ -74,7 +82,13 @@ class ShelfRequestTest < RequestTest
   end
 
   test "consumables are kept with their wear" do
-    send_json("/consumables", { name: "Discs P180", unit: "disc", pack: 50, price: 21, left: 3, wear: { kinds: "sand", grits: "P180", per_m2: "0,6" } })
+    send_json(
+      "/consumables",
+      {
+        name: "Discs P180", unit: "disc", pack: 50, price: 21, left: 3,
+        wear: { kinds: "sand", grits: "P180", per_m2: "0,6" }
+      }
+    )
     assert_equal({ "kinds" => [ "sand" ], "grits" => [ "P180" ], "per_m2" => 0.6 }, Consumable.first.wear.first)
     send_json("/consumables", { name: "Tape", unit: "m", pack: 0, left: 3 })
     assert_equal "pack", answer["error"]["where"]

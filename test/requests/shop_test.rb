@@ -4,7 +4,10 @@ class ShopRequestTest < RequestTest
   setup { set_up_shop }
 
   def room = Room.find_by!(name: "bench")
-  def keep(**fields) = send_json("/shop/room", { id: room.id, name: "bench", air: "ordinary", t_c: 20, rh: 50, daily: nil, **fields })
+
+  def keep(**fields)
+    send_json("/shop/room", { id: room.id, name: "bench", air: "ordinary", t_c: 20, rh: 50, daily: nil, **fields })
+  end
 
   test "the shop is shown with rooms, people and hours" do
     get "/shop"
@@ -32,7 +35,11 @@ class ShopRequestTest < RequestTest
   end
 
   test "settings that cannot be are refused and nothing is kept" do
-    { { t_c: 200 } => "t_c", { rh: 0 } => "rh", { air: "gale" } => "air", { daily: [ { at: "25:00", t_c: 20, rh: 50 } ] } => "daily", { daily: [ { at: "06:00", t_c: 99, rh: 50 } ] } => "daily" }.each do |fields, where|
+    {
+      { t_c: 200 } => "t_c", { rh: 0 } => "rh", { air: "gale" } => "air",
+      { daily: [ { at: "25:00", t_c: 20, rh: 50 } ] } => "daily",
+      { daily: [ { at: "06:00", t_c: 99, rh: 50 } ] } => "daily"
+    }.each do |fields, where|
       keep(**fields)
       assert_equal [ 422, where ], [ response.status, answer.dig("error", "where") ], fields.inspect
     end
@@ -40,10 +47,17 @@ class ShopRequestTest < RequestTest
     assert_equal 0, ClimateReading.count
   end
 
-  def upload(text) = post("/shop/rooms/#{room.id}/logger", params: { file: Rack::Test::UploadedFile.new(StringIO.new(text), "text/csv", original_filename: "logger.csv") }, headers: { "Accept" => "application/json" })
+  def upload(text)
+    post(
+      "/shop/rooms/#{room.id}/logger",
+      params: { file: Rack::Test::UploadedFile.new(StringIO.new(text), "text/csv", original_filename: "logger.csv") },
+      headers: { "Accept" => "application/json" }
+    )
+  end
 
   test "a logger file is averaged by the hour and decides the air of its hours" do
-    upload("Time;Temp (°C);RH %\n2026-11-23 06:10;14,0;60\n2026-11-23 06:40;16,0;64\n2026-11-23 07:10;18;55\nlater;18;55\n2026-11-23 07:20;180;55\n")
+    upload("Time;Temp (°C);RH %\n2026-11-23 06:10;14,0;60\n2026-11-23 06:40;16,0;64\n2026-11-23 " \
+           "07:10;18;55\nlater;18;55\n2026-11-23 07:20;180;55\n")
     assert_equal [ 2, 2 ], answer["report"].values_at("hours", "refused")
     assert_equal [ 15.0, 62.0 ], room.air_at(Time.utc(2026, 11, 23, 5, 30)).then { |air| [ air.t_c, air.rh ] }
     assert_equal 20, room.air_at(Time.utc(2026, 11, 23, 9)).t_c, "after it the room is as it is set"
@@ -58,7 +72,9 @@ class ShopRequestTest < RequestTest
     send_json("/shop/hours", { person: nil, week: week, days: [ { date: "2026-12-24", hours: "" } ] })
     assert_equal [ [ "07:30", "12:00" ], [ "12:30", "16:30" ] ], Person.first.to_core["week"]["mon"]
     assert_equal [ { "date" => "2026-12-24", "open" => [] } ], Person.first.to_core["except"]
-    [ { "1" => "16:30-07:30" }, { "1" => "all day" }, { "1" => "08:00-12:00, 11:00-14:00" }, { "9" => "08:00-12:00" } ].each do |bad|
+    [
+      { "1" => "16:30-07:30" }, { "1" => "all day" }, { "1" => "08:00-12:00, 11:00-14:00" }, { "9" => "08:00-12:00" }
+    ].each do |bad|
       send_json("/shop/hours", { person: nil, week: bad, days: [] })
       assert_response :unprocessable_entity, bad.inspect
     end
@@ -112,19 +128,24 @@ class ShopRequestTest < RequestTest
     events = Icalendar::Calendar.parse(response.body).first.events
     assert_equal 2, events.size
     plan = ShopFloor.new.plan
-    assert_equal plan.placements.map { |placement| placement.hands_start * 60 }, events.map { |event| event.dtstart.to_time.to_i }.sort
+    assert_equal plan.placements.map { |placement| placement.hands_start * 60 },
+                 events.map { |event| event.dtstart.to_time.to_i }.sort
     assert_equal "Coat 1 of 2: Desk, top; 1", events.first.summary.to_s
     assert_equal "bench", events.first.location.to_s
   end
 
   test "boards to be looked at again stand in the calendar on their days" do
     make_piece(steps: [ coat("s1") ])
-    board = Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.new(2026, 11, 10))
+    board = Board.create!(name: "Board 1", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                          made_on: Date.new(2026, 11, 10))
     cell = board.cells.create!(label: "1", position: 0, layers: [])
     Reading.record!(cell: cell, client_id: "r", kind: "note", value: "as it was", taken_at: Time.utc(2026, 11, 18, 9))
     get "/shop/calendar.ics"
-    looks = Icalendar::Calendar.parse(response.body).first.events.select { |event| event.summary.start_with?("Look again") }
-    assert_equal [ [ "Look again after 30 days: Board 1", Date.new(2026, 12, 10) ] ], looks.map { |event| [ event.summary.to_s, event.dtstart.to_date ] }, "seven days are done"
+    looks = Icalendar::Calendar.parse(response.body).first.events.select do |event|
+      event.summary.start_with?("Look again")
+    end
+    assert_equal [ [ "Look again after 30 days: Board 1", Date.new(2026, 12, 10) ] ],
+                 looks.map { |event| [ event.summary.to_s, event.dtstart.to_date ] }, "seven days are done"
   end
 
   # --- house rules
@@ -134,7 +155,11 @@ class ShopRequestTest < RequestTest
     edit(own, { op: "house", set: { scuff: "none" } })
     send_json("/shop/house", { rule: "scuff", value: "always" })
     assert_equal "always", answer["house"]["scuff"]
-    scuffed = ShopFloor.new.plan.placements.select { |placement| placement.pass.kind == "scuff" }.map { |placement| placement.pass.piece.id }
+    scuffed = ShopFloor.new
+      .plan
+      .placements
+      .select { |placement| placement.pass.kind == "scuff" }
+      .map { |placement| placement.pass.piece.id }
     assert_equal [ free.core_id ], scuffed.uniq
     get "/pieces/#{free.id}/schedule"
     assert_equal "always", props["house"]["scuff"]

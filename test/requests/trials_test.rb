@@ -3,15 +3,28 @@ require "test_helper"
 class TrialsTest < RequestTest
   setup do
     set_up_shop
-    Product.find_by!(code: "russet").update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
-    @piece = make_piece(target_lab: [ 35, 20, 23 ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
-                                                             coat("s3", product: "seal", method: "brush", wet_um: 60, role: "seal"), coat("s4", coats: 2) ])
+    Product.find_by!(code: "russet")
+      .update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
+    @piece = make_piece(target_lab: [
+                          35, 20, 23
+                        ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] },
+                                    { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                                    coat(
+                                      "s3", product: "seal", method: "brush", wet_um: 60,
+                                            role: "seal"
+                                    ), coat("s4", coats: 2) ])
   end
 
   STRENGTH = { name: "dye strength", step: "s2", field: "strength_percent", levels: [ 50, 100 ] }.freeze
   COATS = { name: "clear coats", step: "s4", field: "coats", levels: [ 2, 3 ] }.freeze
 
-  def asked(**fields) = { name: "Dye and coats", piece_id: @piece.id, wood: "elm", grain: "open", width_mm: 480, height_mm: 305, boards: 2, design: "full", step_strip: true, factors: [ STRENGTH, COATS ] }.merge(fields)
+  def asked(**fields)
+    {
+      name: "Dye and coats", piece_id: @piece.id, wood: "elm", grain: "open", width_mm: 480, height_mm: 305, boards: 2,
+      design: "full", step_strip: true, factors: [ STRENGTH, COATS ]
+    }.merge(fields)
+  end
+
   def made(**fields) = send_json("/trials", asked(**fields)).then { Trial.last }
 
   test "the designer draws cells with predicted looks, and says what they take and when they can be judged" do
@@ -22,7 +35,8 @@ class TrialsTest < RequestTest
     assert_operator strong, :<, weak
     assert_equal [ 6, 2, 6 ], [ answer["places"].size, answer["boards"], answer["passes"] ]
     assert_equal 10_080, answer["judged_at"] - answer["ready_at"]
-    assert_equal [ "Vellaby russet dye", "Orrin dewaxed shellac", "Skerrow W20 clear satin" ], answer["amounts"].map { |amount| amount["name"] }
+    assert_equal [ "Vellaby russet dye", "Orrin dewaxed shellac", "Skerrow W20 clear satin" ],
+                 answer["amounts"].map { |amount| amount["name"] }
     assert_equal 0, Trial.count
   end
 
@@ -31,7 +45,11 @@ class TrialsTest < RequestTest
     assert_equal "/boards/#{trial.boards.first.id}", answer["location"]
     assert_equal [ "Dye and coats, board 1", "Dye and coats, board 2" ], trial.boards.map(&:name)
     assert_equal [ [ 0, 0 ], [ 0, 1 ], [ 1, 0 ], [ 1, 1 ], nil, nil ], trial.boards.last.cells.map(&:run)
-    assert_equal [ 50, nil ], trial.boards.first.cells.to_a.values_at(0, 2).map { |cell| cell.layers.find { |layer| layer["kind"] == "stain" }["strength_percent"] }
+    assert_equal [ 50, nil ],
+                 trial.boards.first.cells.to_a.values_at(0, 2).map { |cell|
+                   cell.layers
+                   .find { |layer| layer["kind"] == "stain" }["strength_percent"]
+}
     shuffled = made(name: "Shuffled", shuffled: true)
     refute_equal shuffled.boards.first.cells.map(&:label), shuffled.boards.last.cells.map(&:label)
     assert_equal shuffled.boards.first.cells.map(&:label).sort, shuffled.boards.last.cells.map(&:label).sort
@@ -39,22 +57,34 @@ class TrialsTest < RequestTest
 
   # 5 x 4 x 2 = 40 cells of at least 25 mm, 12 mm of tape between, and 30 of them on a board of 260 x 200 mm.
   test "more cells than a board holds are dealt over several, each with its own bare and base" do
-    many = asked(name: "Many", width_mm: 260, height_mm: 200, step_strip: false, timber_lot: "batch 7, batch 9", factors: [ STRENGTH.merge(levels: [ 20, 40, 60, 80, 100 ]), COATS.merge(levels: [ 1, 2, 3, 4 ]), { name: "film", step: "s3", field: "wet_um", levels: [ 50, 70 ] } ])
+    many = asked(
+      name: "Many", width_mm: 260, height_mm: 200, step_strip: false, timber_lot: "batch 7, batch 9",
+      factors: [
+        STRENGTH.merge(levels: [ 20, 40, 60, 80, 100 ]), COATS.merge(levels: [ 1, 2, 3, 4 ]),
+        { name: "film", step: "s3", field: "wet_um", levels: [ 50, 70 ] }
+      ]
+    )
     send_json("/trials/preview", many)
     parts = answer["parts"]
     assert_operator parts.size, :>, 1
-    assert_equal (1..40).map(&:to_s), parts.flatten.uniq.reject { |label| %w[bare base].include?(label) }.sort_by(&:to_i)
+    assert_equal (1..40).map(&:to_s),
+                 parts.flatten.uniq.reject { |label| %w[bare base].include?(label) }.sort_by(&:to_i)
     assert(parts.all? { |part| part.last(2) == %w[bare base] && part.size <= answer["places"].size })
     send_json("/trials", many)
     boards = Trial.last.boards.to_a
     assert_equal parts.size * 2, boards.size
-    assert_equal [ "Many, board 1a", "batch 7", "Many, board 2a", "batch 9" ], boards.values_at(0, parts.size).flat_map { |board| [ board.name, board.timber_lot ] }
+    assert_equal [ "Many, board 1a", "batch 7", "Many, board 2a", "batch 9" ],
+                 boards.values_at(0, parts.size).flat_map { |board| [ board.name, board.timber_lot ] }
     get "/boards/#{boards.last.id}"
     assert_response :success
   end
 
   test "what cannot be is refused beside its field, and nothing is kept" do
-    { { width_mm: 60 } => "cells", { boards: 9 } => "boards", { design: "half" } => "design", { factors: [] } => "factors", { factors: [ COATS.merge(step: "s1") ] } => "factors", { name: " " } => "name", { height_mm: "tall" } => "height_mm" }.each do |wrong, where|
+    {
+      { width_mm: 60 } => "cells", { boards: 9 } => "boards", { design: "half" } => "design",
+      { factors: [] } => "factors", { factors: [ COATS.merge(step: "s1") ] } => "factors", { name: " " } => "name",
+      { height_mm: "tall" } => "height_mm"
+    }.each do |wrong, where|
       assert_no_difference(-> { Trial.count + Board.count }, wrong.inspect) { send_json("/trials", asked(**wrong)) }
       assert_equal where, answer.dig("error", "where"), wrong.inspect
     end
@@ -67,13 +97,21 @@ class TrialsTest < RequestTest
     # 480 + 2 x 16 mm in points.
     assert_includes response.body.force_encoding("BINARY"), format("[0 0 %.5g", 512 * 72 / 25.4)[0, 10]
     order = BoardSheet.new(board, "http://shop/boards/1").order
-    assert_equal [ "1, 2, 3, 4, bare, base, strip bare, strip 1, strip 2, strip 3, strip 4", "3, 4, base, strip 1, strip 2, strip 3, strip 4", "1, 2", "1, 2, 3, 4, base, strip 2, strip 3, strip 4" ], order.passes.first(4).map { |pass| pass.cells.join(", ") }
+    assert_equal [
+      "1, 2, 3, 4, bare, base, strip bare, strip 1, strip 2, strip 3, strip 4",
+      "3, 4, base, strip 1, strip 2, strip 3, strip 4", "1, 2", "1, 2, 3, 4, base, strip 2, strip 3, strip 4"
+    ],
+                 order.passes.first(4).map { |pass| pass.cells.join(", ") }
   end
 
   # Blotch by hand: dye strength up 1 on both boards, board 2 worse by 0.5 all over.
   test "effects of what was varied stand on the board, in words" do
     trial = made
-    trial.boards.each_with_index { |board, index| board.cells.select(&:run).each { |cell| read(cell, "blotch", 1 + cell.run[0] + index * 0.5 + (cell.run[1] == 1 && index.zero? ? 0.1 : 0)) } }
+    trial.boards.each_with_index do |board, index|
+      board.cells.select(&:run).each do |cell|
+        read(cell, "blotch", 1 + cell.run[0] + index * 0.5 + (cell.run[1] == 1 && index.zero? ? 0.1 : 0))
+      end
+    end
     get "/boards/#{trial.boards.first.id}"
     effects = props["trial"]["effects"].sole
     assert_equal "blotch", effects["name"]
@@ -85,11 +123,23 @@ class TrialsTest < RequestTest
   # Look alone: blotch 1, 2 on the scale of 5 score 0.8, 0.6; with hands the quick one overtakes.
   test "combinations are judged by what counts here" do
     trial = made
-    trial.boards.each { |board| board.cells.select(&:run).each { |cell| { "blotch" => 2 - cell.run[0], "hands_min" => 20 + 30 * cell.run[0] }.each { |kind, value| read(cell, kind, value) } } }
+    trial.boards.each do |board|
+      board.cells.select(&:run).each do |cell|
+        { "blotch" => 2 - cell.run[0], "hands_min" => 20 + 30 * cell.run[0] }.each { |kind, value|
+          read(
+          cell, kind, value
+        )
+}
+      end
+    end
     board = trial.boards.first
-    weigh = ->(weights) { patch("/trials/#{trial.id}", params: { weights: weights, board: board.id }.to_json, headers: RequestTest::JSON_HEADERS) }
+    weigh = ->(weights) {
+              patch("/trials/#{trial.id}", params: { weights: weights, board: board.id }.to_json,
+                                           headers: RequestTest::JSON_HEADERS)
+}
     weigh.call({ look: 5, hands: 0 })
-    assert_equal [ [ "3", 0.8 ], [ "4", 0.8 ], [ "1", 0.6 ], [ "2", 0.6 ] ], answer["trial"]["verdicts"].map { |verdict| verdict.values_at("label", "score") }
+    assert_equal [ [ "3", 0.8 ], [ "4", 0.8 ], [ "1", 0.6 ], [ "2", 0.6 ] ],
+                 answer["trial"]["verdicts"].map { |verdict| verdict.values_at("label", "score") }
     weigh.call({ look: 1, hands: 5 })
     assert_equal "1", answer["trial"]["verdicts"].first["label"]
     weigh.call({ luck: 2 })
@@ -105,7 +155,8 @@ class TrialsTest < RequestTest
     assert_response :conflict
     8.times { pick(board, one, two) }
     pairs = answer["pairs"]
-    assert_equal [ one, 9, true ], [ pairs["strengths"].first["id"], pairs["picks"], pairs["strengths"].first["strength"] > 0.5 ]
+    assert_equal [ one, 9, true ],
+                 [ pairs["strengths"].first["id"], pairs["picks"], pairs["strengths"].first["strength"] > 0.5 ]
     assert_not_includes pairs["left"].map(&:sort), [ one, two ].sort
     board.cells.second.update!(ruined: "run")
     pick(board, one, two)
@@ -113,15 +164,26 @@ class TrialsTest < RequestTest
   end
 
   test "the colour desk: a recipe by weight, what cannot be reached, and sentences for what is wrong" do
-    ask = ->(**fields) { send_json("/boards/colour", { wood: "elm", way: "stain", target: [ 45, 18, 20 ], colourants: [ "russet" ], batch_g: 500, **fields }) }
+    ask = ->(**fields) {
+            send_json(
+      "/boards/colour",
+      { wood: "elm", way: "stain", target: [ 45, 18, 20 ], colourants: [ "russet" ], batch_g: 500, **fields }
+    )
+}
     ask.call
     assert_equal [ "russet" ], answer["answers"].first["grams"].map { |part| part["id"] }
-    assert_in_delta 500, answer["answers"].first["grams"].sum { |part| part["grams"] } + answer["answers"].first["carrier_g"], 0.01
+    assert_in_delta 500,
+                    answer["answers"].first["grams"].sum { |part| part["grams"] } +
+                      answer["answers"].first["carrier_g"],
+                    0.01
     ask.call(target: [ 90, 0, 10 ])
     assert_match(/Dyes only darken/, answer["beyond"].join)
     ask.call(way: "toner", wood_lab: [ 45, 22, 22 ], target: [ 40, 24, 22 ])
     assert_operator answer["answers"].first["delta_e"], :<, answer["delta_start"]
-    { { target: [ 1, 2 ] } => "target", { way: "toner", wood_lab: nil } => "wood_lab", { colourants: [] } => "colourants", { batch_g: 0 } => "batch_g", { wood: "brass" } => "wood" }.each do |wrong, where|
+    {
+      { target: [ 1, 2 ] } => "target", { way: "toner", wood_lab: nil } => "wood_lab",
+      { colourants: [] } => "colourants", { batch_g: 0 } => "batch_g", { wood: "brass" } => "wood"
+    }.each do |wrong, where|
       ask.call(**wrong)
       assert_equal where, answer.dig("error", "where"), wrong.inspect
     end
@@ -141,6 +203,11 @@ class TrialsTest < RequestTest
 
   private
 
-  def read(cell, kind, value) = Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: kind, value: value, taken_at: Time.current)
-  def pick(board, winner, loser, id: SecureRandom.uuid) = send_json("/boards/#{board.id}/picks", { client_id: id, winner: winner, loser: loser })
+  def read(cell, kind, value)
+    Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: kind, value: value, taken_at: Time.current)
+  end
+
+  def pick(board, winner, loser, id: SecureRandom.uuid)
+    send_json("/boards/#{board.id}/picks", { client_id: id, winner: winner, loser: loser })
+  end
 end

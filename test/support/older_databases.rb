@@ -1,5 +1,5 @@
-# Brings databases of earlier structures, with records in them, to today's, and writes every kind of record into each. Run by bin/rails runner with the folder of the databases
-# to make; prints one line of JSON for each structure.
+# Brings databases of earlier structures, with records in them, to today's, and writes every kind of record into each.
+# Run by bin/rails runner with the folder of the databases to make; prints one line of JSON for each structure.
 require "json"
 require_relative "shop_records"
 
@@ -7,7 +7,10 @@ extend ShopRecords
 
 OLDER = Dir[Rails.root.join("test/databases/*.sql")].sort
 STAMP = "'2026-11-20 08:00:00'".freeze
-DOCUMENT = { format: "rhexon-schedule/1", room: "bench", steps: [ { id: "s1", kind: "coat", product: "w20", method: "spray", wet_um: 100, coats: 2, role: "top" } ] }.to_json.freeze
+DOCUMENT = {
+  format: "rhexon-schedule/1", room: "bench",
+  steps: [ { id: "s1", kind: "coat", product: "w20", method: "spray", wet_um: 100, coats: 2, role: "top" } ]
+}.to_json.freeze
 # What a shop of the first structure had in it; later structures have these tables too.
 RECORDS = <<~SQL.freeze
   INSERT INTO shops (id, name, zone, created_at, updated_at) VALUES (1, 'Test yard', 'Europe/Berlin', #{STAMP}, #{STAMP});
@@ -29,7 +32,12 @@ SQL
 
 def tables = ApplicationRecord.connection.tables.sort - %w[schema_migrations ar_internal_metadata]
 def columns = tables.to_h { |table| [ table, ApplicationRecord.connection.columns(table).map(&:name).sort ] }
-def connect(file) = ActiveRecord::Base.establish_connection(ActiveRecord::Base.connection_db_config.configuration_hash.merge(database: file))
+
+def connect(file)
+  ActiveRecord::Base.establish_connection(
+    ActiveRecord::Base.connection_db_config.configuration_hash.merge(database: file)
+  )
+end
 
 def write_everything
   ApplicationRecord.descendants.each(&:reset_column_information)
@@ -38,14 +46,16 @@ def write_everything
   stock_two_part
   piece = Piece.first
   piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "coats" => 3 } }, base: 1, reason: "test")
-  Entry.record!(client_id: "e2", kind: "fault", happened_at: Time.current, piece: piece, pass_key: "p1/s1/1/top", body: { "fault" => "runs", "mending" => "leave" })
+  Entry.record!(client_id: "e2", kind: "fault", happened_at: Time.current, piece: piece, pass_key: "p1/s1/1/top",
+                body: { "fault" => "runs", "mending" => "leave" })
   cell = Cell.first
   Reading.record!(cell: cell, client_id: "r2", kind: "water", value: 5, taken_at: Time.current)
   Approval.record!(piece, { "client_id" => "a1", "name" => "The client" }, cell: cell)
   Verdict.record!(cell.board, { "client_id" => "v1", "cell" => cell.id, "reason" => "It is even" }, now: Time.current)
   mix = MixStart.for_pass!("p1/s1/2/top")
   mix.update!(usable_g: 12.5)
-  Trial.create!(name: "T", piece: piece, base: cell.layers, factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
+  Trial.create!(name: "T", piece: piece, base: cell.layers,
+                factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
   Room.first.update!(rack_places: 12, uses: %w[dry], daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ])
   Person.first.update!(skills: %w[spray])
   Tool.create!(name: "gun", used_for: "spray").retire!
@@ -69,5 +79,10 @@ OLDER.each do |structure|
   differs = columns.to_a - today.to_a
   puts({ structure: File.basename(structure), same: same, differs: differs, written: write_everything }.to_json)
 rescue StandardError => error
-  puts({ structure: File.basename(structure), error: "#{error.class}: #{error.message.lines.first} #{error.backtrace.grep(/app|test/).first}" }.to_json)
+  puts(
+    {
+      structure: File.basename(structure),
+      error: "#{error.class}: #{error.message.lines.first} #{error.backtrace.grep(/app|test/).first}"
+    }.to_json
+  )
 end

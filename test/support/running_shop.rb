@@ -3,7 +3,8 @@ require "json"
 require "socket"
 require "open3"
 
-# The application as a shop runs it: a process of its own in production mode, with a database of its own that may be harmed.
+# The application as a shop runs it: a process of its own in production mode, with a database of its own that may be
+# harmed.
 class RunningShop
   ROOT = File.expand_path("../..", __dir__)
   RACKUP = File.join(ROOT, "test/faults/config.ru")
@@ -19,7 +20,14 @@ class RunningShop
     @cookies = {}
   end
 
-  def env(**more) = { "RAILS_ENV" => "production", "RHEXON_DATABASE" => @name, "RHEXON_DEMO" => nil, "SECRET_KEY_BASE" => "f" * 128, "PORT" => port.to_s, "RAILS_LOG_LEVEL" => "fatal", "RAILS_MAX_THREADS" => "3" }.merge(more.transform_keys(&:to_s))
+  def env(**more)
+    {
+      "RAILS_ENV" => "production", "RHEXON_DATABASE" => @name, "RHEXON_DEMO" => nil, "SECRET_KEY_BASE" => "f" * 128,
+      "PORT" => port.to_s, "RAILS_LOG_LEVEL" => "fatal", "RAILS_MAX_THREADS" => "3"
+    }.merge(
+      more.transform_keys(&:to_s)
+    )
+  end
 
   # A shop with one piece of many coats.
   def make
@@ -40,7 +48,8 @@ class RunningShop
   end
 
   def start(fault: nil, wait: "/up")
-    @process = spawn(env(FAULT: fault), "bundle", "exec", "puma", "-C", "config/puma.rb", "--quiet", RACKUP, chdir: ROOT, out: File::NULL, err: File::NULL, pgroup: true)
+    @process = spawn(env(FAULT: fault), "bundle", "exec", "puma", "-C", "config/puma.rb", "--quiet", RACKUP,
+                     chdir: ROOT, out: File::NULL, err: File::NULL, pgroup: true)
     (BOOT_S * 10).times { answering?(wait) ? (return self) : sleep(0.1) }
     raise "The shop did not start"
   end
@@ -65,12 +74,24 @@ class RunningShop
   def remove = Dir.glob("#{@file}*").each { |found| File.delete(found) }
 
   # @return [Net::HTTPResponse]
-  def get(path, accept: "application/json") = remember(http { |server| server.get(path, "Accept" => accept, "Cookie" => cookie) })
+  def get(path, accept: "application/json")
+    remember(http { |server| server.get(path, "Accept" => accept, "Cookie" => cookie) })
+  end
 
   # As a page does: a token that is too old is answered with a new one, and the request is sent again.
   def post(path, body)
     2.times do
-      response = remember(http { |server| server.post(path, JSON.generate(body), { "Accept" => "application/json", "Content-Type" => "application/json", "Cookie" => cookie, "X-XSRF-TOKEN" => URI.decode_www_form_component(@cookies["XSRF-TOKEN"].to_s) }) })
+      response = remember(
+        http do |server|
+          server.post(
+            path, JSON.generate(body),
+            {
+              "Accept" => "application/json", "Content-Type" => "application/json", "Cookie" => cookie,
+              "X-XSRF-TOKEN" => URI.decode_www_form_component(@cookies["XSRF-TOKEN"].to_s)
+            }
+          )
+        end
+      )
       return response unless response.code == "403"
     end
   end
@@ -85,7 +106,9 @@ class RunningShop
   def cookie = @cookies.map { |name, value| "#{name}=#{value}" }.join("; ")
 
   def remember(response)
-    (response.get_fields("set-cookie") || []).each { |line| line.split(";").first.split("=", 2).then { |name, value| @cookies[name] = value } }
+    (response.get_fields("set-cookie") || []).each do |line|
+      line.split(";").first.split("=", 2).then { |name, value| @cookies[name] = value }
+    end
     response
   end
 end

@@ -23,11 +23,13 @@ class BenchScreenTest < ApplicationSystemTestCase
     visit "/bench"
     assert_text "Now: coat 1 of 2"
     page.driver.browser.execute_cdp("Network.enable")
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: true, latency: 0, downloadThroughput: 0, uploadThroughput: 0)
+    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: true, latency: 0,
+                                                                        downloadThroughput: 0, uploadThroughput: 0)
     click_on "Start"
     assert_text "kept here, not yet sent"
     assert_equal 0, Entry.count
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: false, latency: 0,
+                                                                        downloadThroughput: -1, uploadThroughput: -1)
     page.execute_script("window.dispatchEvent(new Event('online'))")
     assert_text "In hand: coat 1 of 2"
     assert_equal [ "started" ], Entry.pluck(:kind)
@@ -53,7 +55,8 @@ class BenchScreenTest < ApplicationSystemTestCase
   end
 
   test "how a coat is laid on stands on its card" do
-    @piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "pattern" => "moving_start" } }, base: @piece.schedule.head.number, reason: "Round work")
+    @piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "pattern" => "moving_start" } },
+                          base: @piece.schedule.head.number, reason: "Round work")
     visit "/bench"
     assert_text "start at mark 1"
   end
@@ -90,7 +93,9 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_text "Now: coat 1 of 2"
     failing = true
     real = BenchWork.method(:record!)
-    BenchWork.define_singleton_method(:record!) { |*arguments, **options| failing ? raise(NoMethodError, "a defect") : real.call(*arguments, **options) }
+    BenchWork.define_singleton_method(:record!) do |*arguments, **options|
+      failing ? raise(NoMethodError, "a defect") : real.call(*arguments, **options)
+    end
     click_on "Start"
     assert_text "kept here, not yet sent"
     assert_text(/stands in the log as error [A-Z0-9]{6}/)

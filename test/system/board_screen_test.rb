@@ -3,8 +3,14 @@ require "application_system_test_case"
 class BoardScreenTest < ApplicationSystemTestCase
   setup do
     @piece = make_piece(steps: [ coat("s1") ], target_lab: [ 35, 20, 23 ])
-    @board = Board.create!(name: "Board 7", piece: @piece, wood: "oak", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.current)
-    2.times { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: index.zero? ? [ coat("s1", product: "seal", wet_um: 80, role: "seal"), coat("s2") ] : []) }
+    @board = Board.create!(name: "Board 7", piece: @piece, wood: "oak", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.current)
+    2.times do |index|
+      @board.cells.create!(
+        label: (index + 1).to_s, position: index,
+        layers: index.zero? ? [ coat("s1", product: "seal", wet_um: 80, role: "seal"), coat("s2") ] : []
+      )
+    end
     visit "/boards/#{@board.id}"
     assert_selector "[role=radio]", count: 2
   end

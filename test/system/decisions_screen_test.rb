@@ -6,16 +6,30 @@ class DecisionsScreenTest < ApplicationSystemTestCase
   include Pictures
 
   setup do
-    Product.find_by!(code: "russet").update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 45, 9.0 ], [ 535, 40, 2.6 ] ] } })
-    layers = [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" }, coat("s3", coats: 2) ]
+    Product.find_by!(code: "russet")
+      .update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 45, 9.0 ], [ 535, 40, 2.6 ] ] } })
+    layers = [
+      { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P220] },
+      { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" }, coat("s3", coats: 2)
+    ]
     @piece = make_piece(steps: layers, target_lab: [ 35, 20, 23 ])
-    @board = Board.create!(name: "Board 7", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.current - 8)
-    @cells = [ 50, 100 ].each_with_index.map { |percent, index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: layers.map { |step| step["kind"] == "stain" && percent != 100 ? step.merge("strength_percent" => percent) : step }) }
+    @board = Board.create!(name: "Board 7", piece: @piece, wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.current - 8)
+    @cells = [ 50, 100 ].each_with_index.map do |percent, index|
+      @board.cells.create!(
+        label: (index + 1).to_s, position: index,
+        layers: layers.map { |step|
+          step["kind"] == "stain" && percent != 100 ? step.merge("strength_percent" => percent) : step
+        }
+      )
+    end
     visit "/boards/#{@board.id}"
     assert_selector "[role=radio]", count: 2
   end
 
-  def choose_photo(bytes, name: "photo.jpg") = attach_file("Add a photo", upload(bytes, name: name).path, make_visible: true)
+  def choose_photo(bytes, name: "photo.jpg")
+    attach_file("Add a photo", upload(bytes, name: name).path, make_visible: true)
+  end
 
   test "a photo with a grey card becomes a colour of low trust" do
     choose_photo(picture)
@@ -40,7 +54,10 @@ class DecisionsScreenTest < ApplicationSystemTestCase
   end
 
   test "bad photos are refused kindly beside the button, and the page goes on" do
-    { picture.first(2_000) => "broken", "no picture at all" => "no picture this program can read", Vips::Image.black(12_000, 12_000).pngsave_buffer => "which is too many" }.each do |bytes, says|
+    {
+      picture.first(2_000) => "broken", "no picture at all" => "no picture this program can read",
+      Vips::Image.black(12_000, 12_000).pngsave_buffer => "which is too many"
+    }.each do |bytes, says|
       choose_photo(bytes)
       assert_selector ".photos .said", text: says
     end

@@ -80,7 +80,8 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   end
 
   test "somebody else edited: it says so, and the change goes on top" do
-    @piece.schedule.reload.edit!({ "op" => "change_step", "id" => "s1", "set" => { "grits" => %w[P150 P180] } }, base: @piece.schedule.head.number, reason: "Coarser start")
+    @piece.schedule.reload.edit!({ "op" => "change_step", "id" => "s1", "set" => { "grits" => %w[P150 P180] } },
+                                 base: @piece.schedule.head.number, reason: "Coarser start")
     row("Coat 1 of 2").click
     find_field("Coats").set("3").send_keys(:enter)
     assert_text "The schedule has changed since you opened it"
@@ -135,21 +136,34 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     before = @piece.schedule.reload.head.number
     overlay = find(".film-section rect[fill=transparent]")
     at, left, wide = start_of_selected.values_at("x", "left", "wide")
-    page.driver.browser.action.move_to(overlay.native, (at - left - wide / 2).round, 0).click_and_hold.move_by(30, 0).move_by(30, 0).release.perform
+    page.driver
+      .browser.action
+      .move_to(overlay.native, (at - left - wide / 2).round, 0)
+      .click_and_hold
+      .move_by(30, 0)
+      .move_by(30, 0).release.perform
     eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
   end
 
   # Where the selected coat begins on the picture, and the surface that takes the pointer.
   def start_of_selected
     assert_selector ".film-section g[data-state=selected]"
-    page.evaluate_script("(() => { const box = document.querySelector('.film-section rect[fill=transparent]').getBoundingClientRect(); const film = document.querySelector('.film-section g[data-state=selected] path:nth-of-type(2)').getBoundingClientRect(); return { x: film.left + 1, y: box.top + box.height / 2, left: box.left, wide: box.width } })()")
+    page.evaluate_script("(() => { const box = document.querySelector('.film-section " \
+                         "rect[fill=transparent]').getBoundingClientRect(); const film = " \
+                         "document.querySelector('.film-section g[data-state=selected] " \
+                         "path:nth-of-type(2)').getBoundingClientRect(); return { x: film.left + 1, y: box.top + " \
+                         "box.height / 2, left: box.left, wide: box.width } })()")
   end
 
   test "a finger drags a start once it has moved far enough, and scrolls before" do
     row("Coat 2 of 2").click
     before = @piece.schedule.reload.head.number
     x, y = start_of_selected.values_at("x", "y")
-    finger = ->(type, by) { page.driver.browser.execute_cdp("Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]) }
+    finger = ->(type, by) {
+               page.driver.browser.execute_cdp(
+      "Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]
+    )
+}
     page.driver.browser.execute_cdp("Emulation.setTouchEmulationEnabled", enabled: true)
     finger.call("touchStart", 0)
     finger.call("touchMove", 4)
@@ -179,14 +193,21 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   end
 
   test "the chance of being ready as dates, with what drives it" do
-    assert_selector "section[aria-label='Chance of being ready']", text: /by the date asked for.*(one in ten after|give or take)/
+    assert_selector "section[aria-label='Chance of being ready']",
+                    text: /by the date asked for.*(one in ten after|give or take)/
     assert_selector ".film-section [data-part=chance] circle", minimum: 8
   end
 
   test "a step that cannot be placed stands in the list and can go" do
     Room.first.update!(t_c: 3)
     Product.create!(code: "varnish", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
-    piece = make_piece(name: "Frost", steps: [ coat("s1", product: "varnish", method: "brush", wet_um: 85), coat("s2", product: "varnish", method: "brush", wet_um: 85) ])
+    piece = make_piece(
+      name: "Frost",
+      steps: [
+        coat("s1", product: "varnish", method: "brush", wet_um: 85),
+        coat("s2", product: "varnish", method: "brush", wet_um: 85)
+      ]
+    )
     visit "/pieces/#{piece.id}/schedule"
     assert_text "Stop: no date can be given"
     within("[aria-label='Steps that cannot be placed']") { click_on "Remove" }
@@ -232,12 +253,16 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   end
 
   test "every kind of new step, with every product its list offers, by every method" do
-    Product.create!(code: "filler", maker: "Quillon", name: "clear grain filler", kind: "waterborne_filler", role: "pore filler")
+    Product.create!(code: "filler", maker: "Quillon", name: "clear grain filler", kind: "waterborne_filler",
+                    role: "pore filler")
     Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")
     Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner")
     piece = make_piece
     visit "/pieces/#{piece.id}/schedule"
-    { "Sand" => /sand P150/i, "Raise the grain" => /raise the grain/i, "Stain" => /stain/i, "Coat" => /top coat/i, "Level" => /scuff P320/i, "Wait" => /wait/i, "Look" => /look/i }.each_with_index do |(kind, words), index|
+    {
+      "Sand" => /sand P150/i, "Raise the grain" => /raise the grain/i, "Stain" => /stain/i, "Coat" => /top coat/i,
+      "Level" => /scuff P320/i, "Wait" => /wait/i, "Look" => /look/i
+    }.each_with_index do |(kind, words), index|
       click_on index.zero? ? "Add the first step" : "New step", match: :first
       within("[role=dialog]") { find(".kind-button", text: kind, match: :first).click }
       assert_no_selector "[role=dialog]"
@@ -249,11 +274,16 @@ class ScheduleScreenTest < ApplicationSystemTestCase
       products = find_field("Product").all("option").map(&:value)
       assert_equal codes, products.sort
       products.each do |code|
-        step = -> { piece.schedule.reload.document["steps"].find { |found| found["kind"] == (words == "Stain" ? "stain" : "coat") } }
+        step = -> {
+          piece.schedule.reload.document["steps"].find do |found|
+            found["kind"] == (words == "Stain" ? "stain" : "coat")
+          end
+        }
         select Product.find_by!(code: code).full_name, from: "Product"
         assert_equal code, wait_for(code) { step.call["product"] }
         methods = Rhexon::Schedule::Kinds.methods(step.call["kind"], Product.find_by!(code: code).to_value)
-        listed = "[...[...document.querySelectorAll('.field')].find((field) => field.textContent.startsWith('Method')).querySelectorAll('option')].map((option) => option.value)"
+        listed = "[...[...document.querySelectorAll('.field')].find((field) => " \
+                 "field.textContent.startsWith('Method')).querySelectorAll('option')].map((option) => option.value)"
         assert_equal methods, wait_for(methods) { page.evaluate_script(listed) }
         methods.each do |method|
           select Rhexon::Schedule::Words::DONE.fetch(method), from: "Method"
@@ -270,7 +300,9 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     piece = make_piece
     visit "/pieces/#{piece.id}/schedule"
     click_on "Add the first step", match: :first
-    within("[role=dialog]") { assert_selector ".kind-button[disabled]", text: "Put a dye, a pigment stain or a filler on the shelf first" }
+    within("[role=dialog]") do
+      assert_selector ".kind-button[disabled]", text: "Put a dye, a pigment stain or a filler on the shelf first"
+    end
   end
 
   test "a piece that cannot be computed is set aside, told on every page, and undone" do

@@ -50,7 +50,9 @@ class ShelfScreenTest < ApplicationSystemTestCase
   test "a file of products is reported row by row" do
     visit "/shelf"
     click_on "File in"
-    file = Tempfile.new([ "products", ".csv" ]).tap { |made| made.write("maker,name,class\nOrrin,new one,shellac\nOrrin,odd,soup\n") && made.close }
+    file = Tempfile.new([ "products", ".csv" ]).tap do |made|
+      made.write("maker,name,class\nOrrin,new one,shellac\nOrrin,odd,soup\n") && made.close
+    end
     attach_file "File", file.path
     assert_text "1 new, 0 changed, 0 as they were, 1 refused"
     assert_text "of no class"

@@ -14,7 +14,9 @@ class ShopScreenTest < ApplicationSystemTestCase
       click_on "Keep bench"
       assert_text "Kept. The plan follows."
       assert_selector ".air-drawing path"
-      file = Tempfile.new([ "logger", ".csv" ]).tap { |made| made.write("time,t_c,rh\n#{1.hour.ago.strftime("%F %H:%M")},18,55\nx,1,1\n") && made.close }
+      file = Tempfile.new([ "logger", ".csv" ]).tap do |made|
+        made.write("time,t_c,rh\n#{1.hour.ago.strftime("%F %H:%M")},18,55\nx,1,1\n") && made.close
+      end
       attach_file "Logger file in", file.path, make_visible: true
       assert_text "1 hours read, 1 rows refused"
     end

@@ -2,9 +2,16 @@ require "application_system_test_case"
 
 class TrialScreenTest < ApplicationSystemTestCase
   setup do
-    Product.find_by!(code: "russet").update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
-    @piece = make_piece(target_lab: [ 35, 20, 23 ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }, { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
-                                                             coat("s3", product: "seal", method: "brush", wet_um: 60, role: "seal"), coat("s4", coats: 2) ])
+    Product.find_by!(code: "russet")
+      .update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
+    @piece = make_piece(target_lab: [
+                          35, 20, 23
+                        ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] },
+                                    { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                                    coat(
+                                      "s3", product: "seal", method: "brush", wet_um: 60,
+                                            role: "seal"
+                                    ), coat("s4", coats: 2) ])
   end
 
   test "a board is designed, made, read, and says what each thing does" do
@@ -26,7 +33,12 @@ class TrialScreenTest < ApplicationSystemTestCase
     assert_selector "h1", text: "Dye and sealer, board 1"
     assert_selector "[role=radio][data-shows=predicted]", count: 6
     assert_text "Read the same measure on two cells or more"
-    Trial.last.boards.each { |board| board.cells.select(&:run).each { |cell| Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: "blotch", value: 1 + cell.run[0], taken_at: Time.current) } }
+    Trial.last.boards.each do |board|
+      board.cells.select(&:run).each do |cell|
+        Reading.record!(cell: cell, client_id: SecureRandom.uuid, kind: "blotch", value: 1 + cell.run[0],
+                        taken_at: Time.current)
+      end
+    end
     visit current_path
     assert_selector ".effects li[data-told=certain]", text: "100 % instead of 50 %: blotch up 1.0"
     select "touch", from: "Another measure"
@@ -38,7 +50,13 @@ class TrialScreenTest < ApplicationSystemTestCase
   end
 
   test "a cell is read by instruments and from a file, and combinations are weighed" do
-    trial = TrialDesign.new({ "name" => "Coats", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300, "factors" => [ { "name" => "clear coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 3 ] } ] }, today: Date.current).save!
+    trial = TrialDesign.new(
+      {
+        "name" => "Coats", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300,
+        "factors" => [ { "name" => "clear coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 3 ] } ]
+      },
+      today: Date.current
+    ).save!
     visit "/boards/#{trial.boards.first.id}"
     find("[role=radio]", text: "1", match: :first).click
     click_on "Read the colour"
@@ -46,7 +64,10 @@ class TrialScreenTest < ApplicationSystemTestCase
     click_on "Read the gloss"
     assert_text "Gloss of cell 1 kept"
     assert_selector "[role=radio][data-shows=read]", count: 1
-    file = Tempfile.new([ "readings", ".txt" ]).tap { |kept| kept.write(Rhexon::Colour::Cgats.write([ Rhexon::Colour::Cgats::Sample.new(id: "2", lab: [ 36, 19, 22 ]) ])) && kept.flush }
+    file = Tempfile.new([ "readings", ".txt" ]).tap do |kept|
+      kept.write(Rhexon::Colour::Cgats.write([ Rhexon::Colour::Cgats::Sample.new(id: "2", lab: [ 36, 19, 22 ]) ])) &&
+        kept.flush
+    end
     attach_file "Readings in", file.path, make_visible: true
     assert_text "are kept."
     assert_selector "[role=radio][data-shows=read]", count: 2
@@ -62,7 +83,13 @@ class TrialScreenTest < ApplicationSystemTestCase
   end
 
   test "blind pairs by the arrow keys, and no winner inside the noise" do
-    board = TrialDesign.new({ "name" => "Pairs", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300, "factors" => [ { "name" => "coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 2, 3 ] } ] }, today: Date.current).save!.boards.first
+    board = TrialDesign.new(
+      {
+        "name" => "Pairs", "piece_id" => @piece.id, "wood" => "elm", "width_mm" => 480, "height_mm" => 300,
+        "factors" => [ { "name" => "coats", "step" => "s4", "field" => "coats", "levels" => [ 1, 2, 3 ] } ]
+      },
+      today: Date.current
+    ).save!.boards.first
     visit "/boards/#{board.id}"
     click_on "Blind pairs"
     assert_text "6 pairs are left"

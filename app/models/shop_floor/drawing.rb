@@ -25,5 +25,9 @@ class ShopFloor::Drawing
   def faces = @plan.piece(@piece.core_id).faces.keys
   def strand = Rhexon::Picture::ShopPlan.new(@plan).strand_of(@piece.core_id).to_h
   def slabs = Rhexon::Picture::Bench.new(@plan).slabs_of(@piece.core_id).map { |slab| SlabSerializer.new(slab).to_h }
-  def looks(face) = LooksState.new(@piece.wood, @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }).to_h
+
+  def looks(face)
+    LooksState.new(@piece.wood,
+                   @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }).to_h
+  end
 end

@@ -3,10 +3,14 @@ require "json"
 module Rhexon
   # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
   class CLI
-    USAGE = "Usage: rhexon plan|check|mix|cut|colour difference|colour predict|board effects [FILE.json]   (without FILE: standard input)".freeze
+    USAGE = "Usage: rhexon plan|check|mix|cut|colour difference|colour predict|board effects [FILE.json]   (without " \
+            "FILE: standard input)".freeze
     # Command and the format of its input.
-    COMMANDS = { "plan" => "rhexon-shop/1", "check" => "rhexon-shop/1", "mix" => "rhexon-mix/1", "cut" => "rhexon-cut/1", "colour difference" => "two colours", "colour predict" => "a wood and its steps",
-                 "board effects" => "a board's runs" }.freeze
+    COMMANDS = {
+      "plan" => "rhexon-shop/1", "check" => "rhexon-shop/1", "mix" => "rhexon-mix/1", "cut" => "rhexon-cut/1",
+      "colour difference" => "two colours", "colour predict" => "a wood and its steps",
+      "board effects" => "a board's runs"
+    }.freeze
 
     def initialize(input: $stdin, output: $stdout, errors: $stderr)
       @input = input
@@ -45,11 +49,21 @@ module Rhexon
     def plan(json) = Planning::Planner.plan(Planning::Shop.new(json))
 
     def findings(plan)
-      { "format" => "rhexon-check/1", "pieces" => plan.shop.pieces.map { |piece| { "id" => piece.id, "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding| finding(finding, plan.shop.zone) } } } }
+      {
+        "format" => "rhexon-check/1",
+        "pieces" => plan.shop.pieces.map { |piece|
+          {
+            "id" => piece.id,
+            "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding| finding(finding, plan.shop.zone) }
+          }
+        }
+      }
     end
 
     def finding(finding, zone)
-      figures = finding.figures.to_h { |name, value| [ name, name.end_with?("_at") || name == :due ? zone.iso(value) : value ] }
+      figures = finding.figures.to_h do |name, value|
+        [ name, name.end_with?("_at") || name == :due ? zone.iso(value) : value ]
+      end
       finding.to_h.merge(figures: figures)
     end
 
@@ -62,7 +76,9 @@ module Rhexon
     end
 
     def parse(text, format)
-      JSON.parse(text).tap { |value| raise InvalidInput.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash) }
+      JSON.parse(text).tap do |value|
+        raise InvalidInput.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash)
+      end
     rescue JSON::ParserError, EncodingError => error
       raise InvalidInput.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: format)
     end

@@ -11,7 +11,10 @@ module Rhexon
     # quantity => unit => size of one unit in the stored unit (first of each row).
     SCALES = {
       mass: { g: 1.0, kg: 1000.0, oz: LB_G / 16, lb: LB_G },
-      volume: { ml: 1.0, l: 1000.0, fl_oz: US_FL_OZ_ML, gal: US_GAL_L * 1000, qt: US_GAL_L * 250, pt: US_GAL_L * 125, cup: US_FL_OZ_ML * 8, tbsp: US_FL_OZ_ML / 2, tsp: US_FL_OZ_ML / 6 },
+      volume: {
+        ml: 1.0, l: 1000.0, fl_oz: US_FL_OZ_ML, gal: US_GAL_L * 1000, qt: US_GAL_L * 250, pt: US_GAL_L * 125,
+        cup: US_FL_OZ_ML * 8, tbsp: US_FL_OZ_ML / 2, tsp: US_FL_OZ_ML / 6
+      },
       film: { um: 1.0, mil: MIL_UM },
       area: { m2: 1.0, ft2: SQ_FT_M2 },
       cut: { g_per_l: 1.0, lb_per_gal: LB_G / US_GAL_L },
@@ -20,9 +23,9 @@ module Rhexon
     }.transform_values(&:freeze).freeze
 
     SYMBOLS = {
-      g: "g", kg: "kg", oz: "oz", lb: "lb", ml: "ml", l: "L", fl_oz: "US fl oz", gal: "US gal", qt: "US qt", pt: "US pt", cup: "US cup", tbsp: "tbsp", tsp: "tsp", um: "µm", mil: "mil",
-      m2: "m²", ft2: "ft²", g_per_l: "g/L", lb_per_gal: "lb cut", m2_per_l: "m²/L", ft2_per_gal: "ft²/gal",
-      min: "min", h: "h", d: "d", c: "°C", f: "°F"
+      g: "g", kg: "kg", oz: "oz", lb: "lb", ml: "ml", l: "L", fl_oz: "US fl oz", gal: "US gal", qt: "US qt",
+      pt: "US pt", cup: "US cup", tbsp: "tbsp", tsp: "tsp", um: "µm", mil: "mil", m2: "m²", ft2: "ft²", g_per_l: "g/L",
+      lb_per_gal: "lb cut", m2_per_l: "m²/L", ft2_per_gal: "ft²/gal", min: "min", h: "h", d: "d", c: "°C", f: "°F"
     }.freeze
 
     module_function
@@ -34,7 +37,9 @@ module Rhexon
       return temperature(value, from, to) if [ from, to ].all? { |unit| %i[c f].include?(unit) }
 
       scale = SCALES.each_value.find { |units| units.key?(from) && units.key?(to) }
-      raise InvalidInput.new("Cannot turn #{from} into #{to}", where: "unit", accepted: "two units of one quantity") unless scale
+      unless scale
+        raise InvalidInput.new("Cannot turn #{from} into #{to}", where: "unit", accepted: "two units of one quantity")
+      end
 
       value * scale.fetch(from) / scale.fetch(to)
     end

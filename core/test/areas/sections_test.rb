@@ -3,7 +3,9 @@ require "test_helper"
 class SectionsTest < CoreTest
   Sections = Rhexon::Areas::Sections
 
-  def sections(*rectangles, exit: [ 0, 0 ], limit_m: 3.5, rate_m2_per_h: 30, ml_per_m2: 100, **fields) = Sections.new(rectangles, exit: exit, limit_m: limit_m, rate_m2_per_h: rate_m2_per_h, ml_per_m2: ml_per_m2, **fields)
+  def sections(*rectangles, exit: [ 0, 0 ], limit_m: 3.5, rate_m2_per_h: 30, ml_per_m2: 100, **fields)
+    Sections.new(rectangles, exit: exit, limit_m: limit_m, rate_m2_per_h: rate_m2_per_h, ml_per_m2: ml_per_m2, **fields)
+  end
 
   # 0.7 · 30 m²/h · 10 min / 0.25 m = 14 m with a roller; a brush at 7 m²/h and 0.1 m: 8.17 m.
   def test_how_long_an_edge_stays_wet
@@ -36,7 +38,10 @@ class SectionsTest < CoreTest
     60.times do |seed|
       random = Random.new(seed)
       limit = random.rand(0.5..6.0)
-      made = sections([ 0, 0, random.rand(1.0..20.0), random.rand(1.0..20.0) ], limit_m: limit, strips: %w[along x y].sample(random: random))
+      made = sections([ 0, 0, random.rand(1.0..20.0), random.rand(1.0..20.0) ], limit_m: limit,
+                                                                                strips: %w[
+                                                                                  along x y
+                                                                                ].sample(random: random))
       assert made.all.all? { |section| section.live_edge_m <= limit + 1e-9 }, "seed #{seed}"
       assert_in_delta made.area_m2, made.all.sum(&:area_m2), 1e-6, "seed #{seed}"
     end

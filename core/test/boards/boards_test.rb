@@ -6,7 +6,13 @@ class BoardsTest < CoreTest
   def products = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.new(record) ] }
 
   def test_means_and_distance_to_the_wanted_look
-    summary = Readings.summary([ [ "lab", [ 34.0, 20.0, 24.0 ] ], [ "lab", [ 36.0, 21.0, 22.0 ] ], [ "gloss", 30.0 ], [ "gloss", 33.0 ], [ "note", "even" ] ], target_lab: [ 35, 20.5, 23 ])
+    summary = Readings.summary(
+      [
+        [ "lab", [ 34.0, 20.0, 24.0 ] ], [ "lab", [ 36.0, 21.0, 22.0 ] ], [ "gloss", 30.0 ], [ "gloss", 33.0 ],
+        [ "note", "even" ]
+      ],
+      target_lab: [ 35, 20.5, 23 ]
+    )
     assert_equal [ 35.0, 20.5, 23.0 ], summary.lab
     assert_in_delta 31.5, summary.gloss, 1e-9
     assert_in_delta 0.0, summary.delta_e, 1e-9
@@ -30,7 +36,10 @@ class BoardsTest < CoreTest
 
   def test_promotion_changes_method_and_film_and_says_so
     layers = [ step("s1", "sand", grits: [ "P220" ]), coat("s2", product: "seal", wet_um: 80, faces: [ "cell" ]) ]
-    result = Rhexon::Boards::Promotion.promote(layers, products: products, methods: { "spray" => "brush" }, cell: { readings: 0, age_days: 2, timber: "elm", piece_wood: "oak" })
+    result = Rhexon::Boards::Promotion.promote(layers, products: products, methods: { "spray" => "brush" },
+                                                       cell: {
+                                                         readings: 0, age_days: 2, timber: "elm", piece_wood: "oak"
+                                                       })
     assert_equal [ "brush", 70 ], result.document["steps"].last.values_at("method", "wet_um")
     refute result.document["steps"].last.key?("faces")
     assert_includes result.differences, "Dewaxed shellac: sprayed on the board, brushed here"
@@ -38,12 +47,19 @@ class BoardsTest < CoreTest
   end
 
   def test_promotion_is_refused_where_the_product_cannot_be_laid_so
-    error = refusal { Rhexon::Boards::Promotion.promote([ coat("s1", product: "lacquer") ], products: products, methods: { "spray" => "brush" }) }
+    error = refusal do
+      Rhexon::Boards::Promotion.promote([ coat("s1", product: "lacquer") ], products: products,
+                                                                            methods: { "spray" => "brush" })
+    end
     assert_equal "spray", error.accepted
   end
 
   def test_a_seasoned_cell_with_readings_on_the_same_wood_raises_nothing
-    result = Rhexon::Boards::Promotion.promote([ coat("s1") ], products: products, cell: { readings: 4, age_days: 30, timber: "elm", piece_wood: "elm" })
+    result = Rhexon::Boards::Promotion.promote([ coat("s1") ], products: products,
+                                                               cell: {
+                                                                 readings: 4, age_days: 30, timber: "elm",
+                                                                 piece_wood: "elm"
+                                                               })
     assert_empty result.cautions
     assert_empty result.differences
   end
@@ -58,6 +74,12 @@ class LayoutTest < CoreTest
   end
 
   def test_too_many_cells_are_refused_with_how_many_fit
-    assert_match(/at most 5 here/, refusal { Rhexon::Boards::Layout.row(width_mm: 200, height_mm: 300, margin_mm: 10, tape_mm: 12, cells: 9) }.message)
+    assert_match(
+      /at most 5 here/,
+      refusal {
+        Rhexon::Boards::Layout.row(width_mm: 200, height_mm: 300, margin_mm: 10, tape_mm: 12,
+                                   cells: 9)
+}.message
+    )
   end
 end

@@ -3,7 +3,11 @@ require "test_helper"
 class DesignTest < CoreTest
   Design = Rhexon::Boards::Design
 
-  def factors(*sizes) = sizes.each_with_index.map { |size, at| { "name" => %w[dye sealer grit toner sheen method cut][at], "levels" => (1..size).map(&:to_s) } }
+  def factors(*sizes)
+    sizes.each_with_index.map do |size, at|
+      { "name" => %w[dye sealer grit toner sheen method cut][at], "levels" => (1..size).map(&:to_s) }
+    end
+  end
 
   def columns(runs) = runs.transpose.map { |column| column.map { |level| level.zero? ? -1 : 1 } }
 
@@ -17,11 +21,17 @@ class DesignTest < CoreTest
     half = Design.for(factors(2, 2, 2), "half")
     assert_equal [ [ 0, 0, 1 ], [ 0, 1, 0 ], [ 1, 0, 0 ], [ 1, 1, 1 ] ], half.runs
     assert_equal 3, half.resolution
-    assert_equal [ "dye cannot be told from sealer with grit together", "sealer cannot be told from dye with grit together", "grit cannot be told from dye with sealer together" ], half.confounded
+    assert_equal [
+      "dye cannot be told from sealer with grit together", "sealer cannot be told from dye with grit together",
+      "grit cannot be told from dye with sealer together"
+    ],
+                 half.confounded
   end
 
   def test_fractions_are_balanced_and_orthogonal
-    [ [ "half", 4, 4 ], [ "half", 5, 5 ], [ "quarter", 5, 3 ], [ "quarter", 6, 4 ], [ "quarter", 7, 4 ] ].each do |kind, count, resolution|
+    [
+      [ "half", 4, 4 ], [ "half", 5, 5 ], [ "quarter", 5, 3 ], [ "quarter", 6, 4 ], [ "quarter", 7, 4 ]
+    ].each do |kind, count, resolution|
       made = Design.for(factors(*[ 2 ] * count), kind)
       assert_equal 2**(count - (kind == "half" ? 1 : 2)), made.runs.uniq.size
       assert_equal resolution, made.resolution, "#{kind} of #{count}"
@@ -50,30 +60,42 @@ class DesignTest < CoreTest
 
   def test_what_cannot_be_a_design_is_refused
     assert_match(/at least one thing to vary/, refusal { Design.for([], "full") }.message)
-    assert_match(/needs 2 to 5 different levels/, refusal { Design.for([ { "name" => "dye", "levels" => %w[1 1] } ], "full") }.message)
-    assert_match(/A half needs at least 3 factors of two levels/, refusal { Design.for(factors(2, 3, 2), "half") }.message)
+    assert_match(/needs 2 to 5 different levels/,
+                 refusal { Design.for([ { "name" => "dye", "levels" => %w[1 1] } ], "full") }.message)
+    assert_match(/A half needs at least 3 factors of two levels/,
+                 refusal { Design.for(factors(2, 3, 2), "half") }.message)
     assert_match(/is not known/, refusal { Design.for(factors(2), "taguchi") }.message)
   end
 
-  # 2^4 over two boards: the defining contrast is ABCD, so each board has four of each level and each pair of levels as often as any other.
+  # 2^4 over two boards: the defining contrast is ABCD, so each board has four of each level and each pair of levels
+  # as often as any other.
   def test_runs_over_two_boards_are_balanced_in_each_factor_and_each_pair
     runs = [ 0, 1 ].repeated_permutation(4).to_a
     boards = Rhexon::Boards::Design.dealt(runs, 2).map { |places| runs.values_at(*places) }
     boards.each do |board|
       4.times { |factor| assert_equal 4, board.count { |run| run[factor] == 1 } }
-      (0..3).to_a.combination(2) { |one, other| assert_equal [ 2 ] * 4, board.map { |run| run.values_at(one, other) }.tally.values }
+      (0..3).to_a.combination(2) do |one, other|
+        assert_equal [ 2 ] * 4, board.map { |run| run.values_at(one, other) }.tally.values
+      end
     end
     assert_equal runs.sort, boards.flatten(1).sort
   end
 
-  # Half of 2^5 on two, four and eight boards, a full 2^4 on eight, and a subset of odd levels: on no board is a factor at one level alone where that can be helped.
+  # Half of 2^5 on two, four and eight boards, a full 2^4 on eight, and a subset of odd levels: on no board is a
+  # factor at one level alone where that can be helped.
   def test_no_main_effect_lies_wholly_between_boards_where_it_can_be_helped
     half = Design.for(factors(2, 2, 2, 2, 2), "half").runs
     [ 2, 4, 8 ].each do |count|
       dealt = Design.dealt(half, count)
       assert_equal (0..15).to_a, dealt.flatten.sort
       assert_empty Design.between_boards(half, dealt, factors(2, 2, 2, 2, 2)), "#{count} boards"
-      5.times { |factor| dealt.each { |places| assert_equal places.size / 2, places.count { |place| half[place][factor] == 1 }, "#{count} boards" } } if count < 8
+      if count < 8
+        5.times do |factor|
+          dealt.each do |places|
+            assert_equal places.size / 2, places.count { |place| half[place][factor] == 1 }, "#{count} boards"
+          end
+        end
+      end
     end
     odd = Design.for(factors(3, 2, 4), "subset", runs: 12).runs
     assert_empty Design.between_boards(odd, Design.dealt(odd, 3), factors(3, 2, 4))
@@ -82,7 +104,8 @@ class DesignTest < CoreTest
   # Half of 2^3 on two boards of two cells: whatever the dealing, one factor has one level on each.
   def test_what_cannot_be_helped_is_said
     runs = Design.for(factors(2, 2, 2), "half").runs
-    assert_match(/cannot be told from the boards/, Design.between_boards(runs, Design.dealt(runs, 2), factors(2, 2, 2)).first)
+    assert_match(/cannot be told from the boards/,
+                 Design.between_boards(runs, Design.dealt(runs, 2), factors(2, 2, 2)).first)
     assert_empty Design.between_boards(runs, Design.dealt(runs, 1), factors(2, 2, 2))
   end
 end

@@ -10,7 +10,8 @@ class TouchesTest < CoreTest
 
   def test_touches_that_are_not_of_one_surface_are_refused_by_what_they_said
     assert_match(/do not agree: 30.0 \/ 37.0/, refusal { Touches.mean("gloss", [ 30.0, 37.0 ]) }.message)
-    assert_match(/do not agree/, refusal { Touches.mean("lab", [ [ 35, 20, 23 ], [ 35, 20, 23 ], [ 45, 20, 23 ] ]) }.message)
+    assert_match(/do not agree/,
+                 refusal { Touches.mean("lab", [ [ 35, 20, 23 ], [ 35, 20, 23 ], [ 45, 20, 23 ] ]) }.message)
     assert_equal 33.0, Touches.mean("gloss", [ 30.0, 36.0 ]), "six GU apart is still one surface"
   end
 end

@@ -4,7 +4,11 @@ class SubsetTest < CoreTest
   Subset = Rhexon::Boards::Subset
   Design = Rhexon::Boards::Design
 
-  def rows(*sizes) = sizes.map { |size| (0...size).to_a }.then { |first, *rest| first.product(*rest) }.map { |run| Rhexon::Boards::Effects.main_row(run, sizes) }
+  def rows(*sizes)
+    sizes.map { |size| (0...size).to_a }
+      .then { |first, *rest| first.product(*rest) }
+      .map { |run| Rhexon::Boards::Effects.main_row(run, sizes) }
+  end
 
   def determinant(rows) = Matrix.rows(rows).then { |x| (x.transpose * x).determinant }
 
@@ -27,11 +31,16 @@ class SubsetTest < CoreTest
     assert_operator Subset.new(rows(3, 3, 2), 8, 5).instance_variable_get(:@left), :<, Subset::WORK
   end
 
-  def factors(*sizes) = sizes.each_with_index.map { |size, at| { "name" => "f#{at}", "levels" => (1..size).map(&:to_s) } }
+  def factors(*sizes)
+    sizes.each_with_index.map { |size, at| { "name" => "f#{at}", "levels" => (1..size).map(&:to_s) } }
+  end
 
-  # Designs that once took minutes or gigabytes: work is counted, what is too many is refused before it is multiplied out.
+  # Designs that once took minutes or gigabytes: work is counted, what is too many is refused before it is multiplied
+  # out.
   def test_large_designs_are_sampled_or_refused
-    { [ [ 5 ] * 4, 24 ] => 0.9, [ [ 3 ] * 5, 16 ] => 0.9, [ [ 2 ] * 8, 16 ] => 0.95, [ [ 5 ] * 8, 40 ] => 0.6 }.each do |(sizes, runs), efficiency|
+    {
+      [ [ 5 ] * 4, 24 ] => 0.9, [ [ 3 ] * 5, 16 ] => 0.9, [ [ 2 ] * 8, 16 ] => 0.95, [ [ 5 ] * 8, 40 ] => 0.6
+    }.each do |(sizes, runs), efficiency|
       made = Design.for(factors(*sizes), "subset", runs: runs)
       assert_equal runs, made.runs.uniq.size
       assert_includes efficiency..1.0 + 1e-9, made.efficiency, sizes.inspect

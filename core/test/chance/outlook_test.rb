@@ -24,7 +24,8 @@ class OutlookTest < CoreTest
     assert_equal [ 1.5, 1.5, 3.0 ], rank.ranks([ 4, 4, 9 ])
   end
 
-  # One coat, ready at handle 240 min after 07:43. Nothing known: the spread of ln is sqrt(0.35² + 0.15²) = 0.38, besides weather and hands:
+  # One coat, ready at handle 240 min after 07:43. Nothing known: the spread of ln is sqrt(0.35² + 0.15²) = 0.38,
+  # besides weather and hands:
   # one in ten before 240 · e^(-0.49) = 147 min, one in ten after 240 · e^0.49 = 391.
   def test_dates_spread_as_the_belief_says
     found = outlook(plan(piece(document(coat("s1")))), runs: 2000)
@@ -35,8 +36,14 @@ class OutlookTest < CoreTest
   end
 
   def test_a_belief_that_is_sure_narrows_the_dates
-    beliefs = %w[early hard].map { |group| { "product" => "w20", "group" => group, "m" => 0.0, "s" => 0.02, "coats" => 60 } }
-    spread = ->(**fields) { outlook(plan(piece(document(coat("s1"))), **fields)).then { |found| found.quantile("top", 0.9) - found.quantile("top", 0.1) } }
+    beliefs = %w[early hard].map do |group|
+      { "product" => "w20", "group" => group, "m" => 0.0, "s" => 0.02, "coats" => 60 }
+    end
+    spread = ->(**fields) {
+               outlook(plan(piece(document(coat("s1"))), **fields)).then { |found|
+      found.quantile("top", 0.9) - found.quantile("top", 0.1)
+    }
+}
     assert_operator spread.call(beliefs: beliefs), :<, spread.call / 1.5
   end
 
@@ -57,18 +64,30 @@ class OutlookTest < CoreTest
 
   # A coat of varnish under four of lacquer: its day and night of drying drives the date.
   def test_what_drives_the_date
-    made = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85), coat("s2", product: "lacquer", coats: 2))))
+    made = plan(
+      piece(
+        document(coat("s1", product: "varnish", method: "brush", wet_um: 85), coat("s2", product: "lacquer", coats: 2))
+      )
+    )
     assert_includes outlook(made).drivers("top").map(&:key), "top/s1/1/show"
   end
 
   def test_what_is_done_is_not_drawn_again
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "handle", "answer" => "dry", "at" => "2026-11-23T11:00+01:00" } ]
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },
+      {
+        "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "handle", "answer" => "dry",
+        "at" => "2026-11-23T11:00+01:00"
+      }
+    ]
     found = outlook(plan(piece(document(coat("s1"))), log: log, now: "2026-11-23T12:00+01:00"))
     assert_equal [ at("2026-11-23T11:00+01:00") ], found.dates("top").uniq
   end
 
   def test_people_and_order_stay_as_planned_over_several_pieces
-    pieces = %w[a b c].map { |id| piece(document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id, count: 2) }
+    pieces = %w[a b c].map do |id|
+      piece(document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id, count: 2)
+    end
     made = plan(*pieces)
     found = outlook(made)
     %w[a b c].each { |id| assert_in_delta made.build.ready[id], found.quantile(id, 0.5), 1440, id }

@@ -29,14 +29,22 @@ class ChecksTest < CoreTest
   end
 
   def test_the_house_rule_stop_and_ask
-    asked = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00", house: { "missed_window" => "stop" })
+    asked = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00",
+                                                        house: { "missed_window" => "stop" })
     assert_equal [ "stop" ], levels(asked, "bond.window_over")
     assert_equal [ "note" ], levels(remedied(asked, "bond.window_over"), "bond.window_over")
   end
 
   def test_coats_inside_their_windows_and_lacquer_raise_nothing
     assert_empty findings(plan(piece(document(coat("s1", coats: 3)))), "bond.window_over")
-    assert_empty findings(plan(piece(document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000), coat("s3", product: "lacquer")))), "bond.window_over")
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000), coat("s3", product: "lacquer"))
+        )
+      ),
+      "bond.window_over"
+    )
   end
 
   # --- bond.too_soon
@@ -49,8 +57,11 @@ class ChecksTest < CoreTest
   end
 
   def test_a_coat_logged_too_soon_is_a_stop_without_a_remedy
-    log = [ [ "1", "07:43" ], [ "2", "08:30" ] ].map { |coat, clock| { "kind" => "done", "pass" => "top/s1/#{coat}/show", "at" => "2026-11-23T#{clock}+01:00" } }
-    finding = findings(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T08:31+01:00"), "bond.too_soon").first
+    log = [ [ "1", "07:43" ], [ "2", "08:30" ] ].map do |coat, clock|
+      { "kind" => "done", "pass" => "top/s1/#{coat}/show", "at" => "2026-11-23T#{clock}+01:00" }
+    end
+    finding = findings(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T08:31+01:00"),
+                       "bond.too_soon").first
     assert_equal [ "stop", [] ], [ finding.level, finding.remedies ]
   end
 
@@ -60,7 +71,14 @@ class ChecksTest < CoreTest
   end
 
   # --- bond.waxy_shellac
-  def over_shellac(lower, upper, **fields) = plan(piece(document(coat("s1", product: lower, method: "brush", wet_um: 70, role: "seal"), coat("s2", product: upper, **fields))))
+  def over_shellac(lower, upper, **fields)
+    plan(
+      piece(
+        document(coat("s1", product: lower, method: "brush", wet_um: 70, role: "seal"),
+                 coat("s2", product: upper, **fields))
+      )
+    )
+  end
 
   def test_waterborne_over_waxy_shellac_stops_and_both_remedies_hold
     bad = over_shellac("waxy", "w20")
@@ -70,7 +88,8 @@ class ChecksTest < CoreTest
 
   def test_lacquer_and_varnish_over_waxy_shellac_are_cautions
     assert_equal [ "caution" ], levels(over_shellac("waxy", "lacquer"), "bond.waxy_shellac")
-    assert_equal [ "caution" ], levels(over_shellac("waxy", "varnish", method: "brush", wet_um: 85), "bond.waxy_shellac")
+    assert_equal [ "caution" ],
+                 levels(over_shellac("waxy", "varnish", method: "brush", wet_um: 85), "bond.waxy_shellac")
     assert_equal [ "stop" ], levels(over_shellac("waxy", "catalysed"), "bond.waxy_shellac")
   end
 
@@ -80,7 +99,15 @@ class ChecksTest < CoreTest
   end
 
   # --- film.sand_through: 80 · 0.18 · 0.55 = 7.9 µm of shellac over dye, sharp arris 4.0; a scuff takes 2.6 off it
-  def dyed(*steps, **fields) = plan(piece(document(step("d1", "stain", product: "russet", method: "wipe"), coat("d2", product: "seal", wet_um: 80, role: "seal"), *steps), **fields))
+  def dyed(*steps, **fields)
+    plan(
+      piece(
+        document(step("d1", "stain", product: "russet", method: "wipe"),
+                 coat("d2", product: "seal", wet_um: 80, role: "seal"), *steps),
+        **fields
+      )
+    )
+  end
 
   # Flattening takes 6.5 ± 1.6 off the edges, 3.96 ± 0.4 lies there: z = 2.54 / 1.67 = 1.52, 94 of 100.
   def test_sanding_a_thin_sealer_over_dye_stops
@@ -90,37 +117,71 @@ class ChecksTest < CoreTest
     assert_in_delta 0.935, finding.figures[:chance], 0.005
     labels = finding.remedies.map(&:label)
     assert_includes labels, "Leave this step out"
-    labels.each_index { |index| assert_empty(findings(remedied(bad, "film.sand_through", index), "film.sand_through").reject { |left| left.level == "note" }, labels[index]) }
+    labels.each_index do |index|
+      assert_empty(
+        findings(remedied(bad, "film.sand_through", index), "film.sand_through").reject { |left| left.level == "note" },
+        labels[index]
+      )
+    end
   end
 
-  # What is done every day: a denib of one sealer coat over dye, a scuff over a sanded filler, the sheet's own 240 to 320 after coat 1.
+  # What is done every day: a denib of one sealer coat over dye, a scuff over a sanded filler, the sheet's own 240 to
+  # 320 after coat 1.
   def test_everyday_sanding_over_colour_is_at_most_a_note
     vinyl = { "id" => "vinyl", "class" => "vinyl_sealer" }
     filler = { "id" => "fill", "class" => "paste_filler_oil", "colour" => "tinted" }
-    made = ->(*steps) { findings(plan(piece(document(*steps)), products: PRODUCTS + [ vinyl, filler ]), "film.sand_through") }
-    dye, sealer = step("d1", "stain", product: "russet", method: "wipe"), coat("d2", product: "vinyl", wet_um: 90, role: "seal")
+    made = ->(*steps) {
+             findings(plan(piece(document(*steps)), products: PRODUCTS + [ vinyl, filler ]),
+                      "film.sand_through")
+}
+    dye, sealer = step("d1", "stain", product: "russet",
+                                      method: "wipe"), coat("d2", product: "vinyl", wet_um: 90, role: "seal")
     assert_empty made.(dye, sealer, step("s3", "level", grits: [ "P320" ], aim: "denib"), coat("s4"))
     assert_equal [ "note" ], made.(dye, sealer, step("s3", "sand", grits: %w[P240 P320]), coat("s4")).map(&:level)
-    assert_empty made.(step("f1", "stain", product: "fill", method: "wipe"), step("f2", "sand", grits: [ "P220" ]), coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "scuff"), coat("s5"))
+    assert_empty made.(step("f1", "stain", product: "fill", method: "wipe"), step("f2", "sand", grits: [ "P220" ]),
+                       coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "scuff"), coat("s5"))
   end
 
-  # 40 µm of white at 40 %: 8.8 µm, 4.4 at the arris; flattened it is gone through where clear goes over, and hidden again by white.
+  # 40 µm of white at 40 %: 8.8 µm, 4.4 at the arris; flattened it is gone through where clear goes over, and hidden
+  # again by white.
   def test_going_through_a_white_sealer_under_clear_is_told
     white = { "id" => "white", "class" => "waterborne_primer", "colour" => "pigmented" }
-    steps = [ coat("s1", product: "white", wet_um: 40, role: "seal"), step("s2", "level", grits: [ "P320" ], aim: "between") ]
-    made = ->(over) { findings(plan(piece(document(*steps, coat("s3", product: over))), products: PRODUCTS + [ white ]), "film.sand_through").map(&:level) }
+    steps = [
+      coat("s1", product: "white", wet_um: 40, role: "seal"), step("s2", "level", grits: [ "P320" ], aim: "between")
+    ]
+    made = ->(over) {
+             findings(plan(piece(document(*steps, coat("s3", product: over))), products: PRODUCTS + [ white ]),
+                      "film.sand_through").map(&:level)
+}
     assert_equal [ "stop" ], made.("w20")
     assert_empty made.("white")
   end
 
   def test_enough_clear_over_the_dye_and_bare_wood_raise_nothing
-    assert_empty findings(dyed(coat("s3", coats: 3), step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s5"), arris: "eased_3mm"), "film.sand_through")
-    assert_empty findings(plan(piece(document(coat("s1", product: "seal", wet_um: 80), step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s3")))), "film.sand_through")
+    assert_empty findings(
+      dyed(coat("s3", coats: 3), step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s5"),
+           arris: "eased_3mm"),
+      "film.sand_through"
+    )
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "seal", wet_um: 80),
+                   step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s3"))
+        )
+      ),
+      "film.sand_through"
+    )
   end
 
   # --- film.witness: a rub-out of 12 + 3 + 1.98 µm reaches 22.1; the last coat alone is 17 µm
   def test_rings_where_the_last_coat_missed_its_window
-    bad = plan(piece(document(coat("s1", coats: 2), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50), step("s4", "level", grits: %w[P800 P1000], aim: "rub_out"))))
+    bad = plan(
+      piece(
+        document(coat("s1", coats: 2), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50),
+                 step("s4", "level", grits: %w[P800 P1000], aim: "rub_out"))
+      )
+    )
     finding = findings(bad, "film.witness").first
     assert_equal "caution", finding.level
     assert_in_delta 22.1, finding.figures[:reach_um], 0.05
@@ -131,8 +192,24 @@ class ChecksTest < CoreTest
   def test_coats_that_fused_lacquer_and_sanding_between_coats_raise_no_rings
     rub = step("s4", "level", grits: %w[P800 P1000], aim: "rub_out")
     assert_empty findings(plan(piece(document(coat("s1", coats: 3), rub))), "film.witness")
-    assert_empty findings(plan(piece(document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000), coat("s3", product: "lacquer", wet_um: 60), rub))), "film.witness")
-    assert_empty findings(plan(piece(document(coat("s1"), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50), step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 15), coat("s5")))), "film.witness")
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000),
+                   coat("s3", product: "lacquer", wet_um: 60), rub)
+        )
+      ),
+      "film.witness"
+    )
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1"), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50),
+                   step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 15), coat("s5"))
+        )
+      ),
+      "film.witness"
+    )
   end
 
   # --- film.too_thin: 55 + 90 % of 34 µm = 49.3 µm, a table top wants 65
@@ -163,7 +240,9 @@ class ChecksTest < CoreTest
     after = remedied(foggy, "film.foggy")
     assert_empty findings(after, "film.foggy")
     assert_equal %w[w80 w20], document_of(after)["steps"].map { |step| step["product"] }
-    assert_equal [ "caution" ], levels(plan(piece(document(coat("s1", coats: 4))).merge("wood" => "walnut")), "film.foggy"), "over dark wood it is a caution"
+    assert_equal [ "caution" ],
+                 levels(plan(piece(document(coat("s1", coats: 4))).merge("wood" => "walnut")), "film.foggy"),
+                 "over dark wood it is a caution"
   end
 
   def test_three_satin_coats_or_a_gloss_build_are_clear
@@ -172,7 +251,12 @@ class ChecksTest < CoreTest
   end
 
   # --- climate.cold
-  def two_rooms(t_c) = [ { "id" => "bay", "climate" => [ { "t_c" => t_c, "rh" => 50 } ] }, { "id" => "loft", "climate" => [ { "t_c" => 19, "rh" => 50 } ] } ]
+  def two_rooms(t_c)
+    [
+      { "id" => "bay", "climate" => [ { "t_c" => t_c, "rh" => 50 } ] },
+      { "id" => "loft", "climate" => [ { "t_c" => 19, "rh" => 50 } ] }
+    ]
+  end
 
   def test_too_cold_to_lay_and_a_warmer_room_answers_it
     cold = plan(piece(document(coat("s1"), room: "bay")), rooms: two_rooms(8))
@@ -184,10 +268,12 @@ class ChecksTest < CoreTest
 
   def test_at_the_limit_and_for_shellac_in_the_cold_nothing_is_raised
     assert_empty findings(plan(piece(document(coat("s1"))), t_c: 10), "climate.cold")
-    assert_empty findings(plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70))), t_c: 6), "climate.cold")
+    assert_empty findings(plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70))), t_c: 6),
+                          "climate.cold")
   end
 
-  # --- climate.blush: sprayed lacquer cools by 6 °C; at 20 °C the dew point is 14.36 at 70 %, 15.44 at 75 %, 16.44 at 80 %
+  # --- climate.blush: sprayed lacquer cools by 6 °C; at 20 °C the dew point is 14.36 at 70 %, 15.44 at 75 %, 16.44 at
+  # 80 %
   def lacquered(rh, **fields) = plan(piece(document(coat("s1", product: "lacquer", **fields))), t_c: 20, rh: rh)
 
   def test_blush_below_the_dew_point
@@ -208,7 +294,13 @@ class ChecksTest < CoreTest
     finding = findings(late, "time.due").first
     assert_equal "caution", finding.level
     assert_operator finding.figures[:late_min], :>, 0
-    finding.remedies.each { |remedy| assert_operator late.with_schedule("top", Rhexon::Schedule::Edit.apply(document_of(late), remedy.operation)).build.ready["top"], :<, late.build.ready["top"] }
+    finding.remedies.each do |remedy|
+      assert_operator late.with_schedule("top",
+                                         Rhexon::Schedule::Edit.apply(
+                                           document_of(late), remedy.operation
+                                         )).build.ready["top"],
+                      :<, late.build.ready["top"]
+    end
     assert_includes finding.remedies.map(&:label).join, "One coat less"
   end
 
@@ -220,15 +312,22 @@ class ChecksTest < CoreTest
   # --- the catalogue
   def test_every_file_is_a_rule_and_stops_come_first
     assert_equal 30, Rhexon::Checks::Catalogue.rules.size
-    bad = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__)))))
+    bad = Rhexon::Planning::Planner.plan(
+      Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__))))
+    )
     levels = Rhexon::Checks::Catalogue.findings(bad, "trial_top").map(&:level)
     assert_equal levels.sort_by { |level| %w[stop caution note].index(level) }, levels
   end
 
   def test_the_good_examples_raise_nothing_above_a_note
     %w[desk-top two-pieces].each do |name|
-      good = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/#{name}.json", __dir__)))))
-      good.shop.pieces.each { |piece| assert_empty Rhexon::Checks::Catalogue.findings(good, piece.id).map(&:level) - [ "note" ], "#{name}: #{piece.id}" }
+      good = Rhexon::Planning::Planner.plan(
+        Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/#{name}.json", __dir__))))
+      )
+      good.shop.pieces.each do |piece|
+        assert_empty Rhexon::Checks::Catalogue.findings(good, piece.id).map(&:level) - [ "note" ],
+                     "#{name}: #{piece.id}"
+      end
     end
   end
 end

@@ -12,7 +12,9 @@ class LayerTest < CoreTest
   end
 
   def test_an_endless_layer_hides_what_is_below
-    [ 0.0, 0.4, 1.0 ].each { |below| assert_in_delta Layer.ground(0.3), Layer.over(below, k: 0.03, s: 0.1, thickness: 1e6), 1e-9 }
+    [ 0.0, 0.4, 1.0 ].each do |below|
+      assert_in_delta Layer.ground(0.3), Layer.over(below, k: 0.03, s: 0.1, thickness: 1e6), 1e-9
+    end
   end
 
   def test_without_scatter_light_is_only_lost_both_ways
@@ -40,10 +42,12 @@ class LayerTest < CoreTest
   # Two half layers are one whole.
   def test_layers_add_up
     half = Layer.over(0.3, k: 0.02, s: 0.05, thickness: 10.0)
-    assert_in_delta Layer.over(0.3, k: 0.02, s: 0.05, thickness: 20.0), Layer.over(half, k: 0.02, s: 0.05, thickness: 10.0), 1e-12
+    assert_in_delta Layer.over(0.3, k: 0.02, s: 0.05, thickness: 20.0),
+                    Layer.over(half, k: 0.02, s: 0.05, thickness: 10.0), 1e-12
   end
 
-  # R 0.4: r = 0.36 / 0.96 = 0.375; Ri = 0.375 / (0.5 + 0.1875) = 0.54545; Ro = 0.96 · 0.4 · 0.54545 / (1 - 0.32727) = 0.31135.
+  # R 0.4: r = 0.36 / 0.96 = 0.375; Ri = 0.375 / (0.5 + 0.1875) = 0.54545; Ro = 0.96 · 0.4 · 0.54545 / (1 - 0.32727) =
+  # 0.31135.
   def test_wet_look_by_hand
     surface = Rhexon::Colour::Surface.usual
     inside = surface.into(Array.new(31, 0.4))

@@ -8,7 +8,10 @@ class BeliefTest < CoreTest
 
   # Published quantiles of the normal distribution.
   def test_quantiles_of_the_normal_distribution
-    { 0.75 => 0.67449, 0.9 => 1.28155, 0.975 => 1.95996, 0.1 => -1.28155 }.each { |share, value| assert_in_delta value, Normal.quantile(share), 1e-5 }
+    { 0.75 => 0.67449, 0.9 => 1.28155, 0.975 => 1.95996, 0.1 => -1.28155 }.each { |share, value|
+      assert_in_delta value,
+                      Normal.quantile(share), 1e-5
+}
     assert_in_delta 0.9, Normal.share(1.28155), 1e-5
   end
 
@@ -30,7 +33,8 @@ class BeliefTest < CoreTest
     assert_in_delta 0.35, open.s, 1e-9
   end
 
-  # Dry at the first look at x = 0: below the mean of its half normal. v = 0.43012; E = -0.79788; m' = 0.1225/0.43012 · E = -0.22724.
+  # Dry at the first look at x = 0: below the mean of its half normal. v = 0.43012; E = -0.79788; m' = 0.1225/0.43012
+  # · E = -0.22724.
   def test_dry_at_the_first_look_moves_the_belief_down
     taught = FIRST.after(nil, 0.0)
     assert_in_delta(-0.22724, taught.m, 1e-4)
@@ -54,11 +58,21 @@ class BeliefTest < CoreTest
     assert_in_delta 1.2, belief.factor, 0.08
   end
 
-  def look(answer, at, **fields) = { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => answer, "at" => at, **fields.transform_keys(&:to_s) }
+  def look(answer, at, **fields)
+    {
+      "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => answer, "at" => at,
+      **fields.transform_keys(&:to_s)
+    }
+  end
 
-  # Laid by 07:43, recoat 90 min on the sheet: not yet at 09:28 (105 min), dry at 09:43 (120): ln of 7/6 to 4/3, one coat.
+  # Laid by 07:43, recoat 90 min on the sheet: not yet at 09:28 (105 min), dry at 09:43 (120): ln of 7/6 to 4/3, one
+  # coat.
   def test_all_looks_at_one_coat_are_one_interval
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:10+01:00"), look("not_yet", "2026-11-23T09:28+01:00"), look("dry", "2026-11-23T09:43+01:00") ]
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },
+      look("not_yet", "2026-11-23T09:10+01:00"), look("not_yet", "2026-11-23T09:28+01:00"),
+      look("dry", "2026-11-23T09:43+01:00")
+    ]
     made = plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:45+01:00")
     found = Rhexon::Drying::Learning.observations(made.shop)
     assert_equal 1, found.size
@@ -68,13 +82,24 @@ class BeliefTest < CoreTest
     expected = FIRST.after(Math.log(7 / 6.0), Math.log(4 / 3.0))
     assert_equal [ "w20", "early", 1 ], taught.first.values_at("product", "group", "coats")
     assert_in_delta expected.m, taught.first["m"], 1e-9
-    exact = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ], now: "2026-11-23T09:45+01:00").shop))
+    exact = Rhexon::Drying::Learning.taught(
+      Rhexon::Drying::Learning.observations(
+        plan(piece(document(coat("s1", coats: 2))),
+             log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ],
+             now: "2026-11-23T09:45+01:00").shop
+      )
+    )
     assert_in_delta FIRST.exactly(Math.log(4 / 3.0)).m, exact.first["m"], 1e-9
   end
 
   def test_a_coat_that_was_never_found_dry_teaches_nothing
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, look("not_yet", "2026-11-23T09:28+01:00") ]
-    assert_empty Rhexon::Drying::Learning.observations(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00").shop)
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },
+      look("not_yet", "2026-11-23T09:28+01:00")
+    ]
+    assert_empty Rhexon::Drying::Learning.observations(
+      plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00").shop
+    )
   end
 
   # q = 0.9: exp(0 + 1.28155 · sqrt(0.35² + 0.15²)) = exp(0.48800) = 1.6290.
@@ -84,12 +109,16 @@ class BeliefTest < CoreTest
   end
 
   def test_a_product_without_a_log_begins_at_half_of_its_mechanism
-    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1"))), beliefs: [ { "product" => "w80", "group" => "early", "m" => 0.3, "s" => 0.1, "coats" => 9 } ]))
+    shop = Rhexon::Planning::Shop.new(
+      shop_json(piece(document(coat("s1"))),
+                beliefs: [ { "product" => "w80", "group" => "early", "m" => 0.3, "s" => 0.1, "coats" => 9 } ])
+    )
     assert_in_delta 0.15, shop.beliefs.belief_for(shop.products["w20"], "early").m, 1e-9
     assert_in_delta 0, shop.beliefs.belief_for(shop.products["lacquer"], "early").m, 1e-9
   end
 
-  # Recoat of W20 at b = e^0.2: 90 · 1.2214 = 109.9 min; at safety 0.9 the closing shrinks to exp(-1.28155 · 0.15) = 0.8251 of 720.
+  # Recoat of W20 at b = e^0.2: 90 · 1.2214 = 109.9 min; at safety 0.9 the closing shrinks to exp(-1.28155 · 0.15) =
+  # 0.8251 of 720.
   def test_plans_use_the_shops_own_factor_and_the_safety_level
     second = ->(**fields) { plan(piece(document(coat("s1", coats: 2))), **fields).placements.last.window }
     beliefs = [ { "product" => "w20", "group" => "early", "m" => 0.2, "s" => 0.1, "coats" => 12 } ]
@@ -100,24 +129,34 @@ class BeliefTest < CoreTest
     assert_operator safe.opens_at, :>, laid + 110
   end
 
-  def seen(from, to, exact: false, product: "w20") = Rhexon::Drying::Learning::Observation.new(product: product, mechanism: "reactive", phase: "early", from: from, to: to, exact: exact, at: 0)
+  def seen(from, to, exact: false, product: "w20")
+    Rhexon::Drying::Learning::Observation.new(product: product, mechanism: "reactive", phase: "early", from: from,
+                                              to: to, exact: exact, at: 0)
+  end
 
-  # Eight exact coats around a mean of 0 at +0.3 and -0.3: (8 · 0.15² + 8 · 0.3²) / 16 = 0.05625, sd 0.237. Seven say nothing yet.
+  # Eight exact coats around a mean of 0 at +0.3 and -0.3: (8 · 0.15² + 8 · 0.3²) / 16 = 0.05625, sd 0.237. Seven say
+  # nothing yet.
   def test_how_much_coats_vary_is_learned_from_about_eight_coats_on
     mean = [ { "product" => "w20", "group" => "early", "m" => 0.0 } ]
     coats = Array.new(8) { |index| seen(nil, index.even? ? 0.3 : -0.3, exact: true) }
     assert_in_delta 0.23717, Rhexon::Drying::Learning.coat_sd(coats, mean), 1e-5
     assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(coats.first(7), mean), 1e-12
     late = Array.new(12) { seen(nil, 1.5) }
-    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(late, mean), 1e-12, "one late look tells nothing of how coats vary"
+    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(late, mean), 1e-12,
+                    "one late look tells nothing of how coats vary"
   end
 
-  # A shop whose coats vary by 0.25: of 60 shops of 40 coats each, looked at every twelfth of the time, the 80 % band holds 8 coats of 10, and not 58 of 100.
+  # A shop whose coats vary by 0.25: of 60 shops of 40 coats each, looked at every twelfth of the time, the 80 % band
+  # holds 8 coats of 10, and not 58 of 100.
   def test_the_band_of_a_shop_whose_coats_vary_holds
     random = Random.new(11)
     held = total = 0
     60.times do
-      log = Array.new(40) { (Math.log(1.1) + 0.25 * Normal.draw(random)).then { |dry| (dry / 0.08).ceil * 0.08 }.then { |look| seen(look - 0.08, look) } }
+      log = Array.new(40) do
+        (Math.log(1.1) + 0.25 * Normal.draw(random))
+          .then { |dry| (dry / 0.08).ceil * 0.08 }
+          .then { |look| seen(look - 0.08, look) }
+      end
       beliefs = Rhexon::Drying::Learning.taught(log)
       belief = Belief.new(*beliefs.first.values_at("m", "s", "coats"))
       sd = Rhexon::Drying::Learning.coat_sd(log, beliefs)
@@ -136,18 +175,43 @@ class BeliefTest < CoreTest
     assert_equal 522, second.closes_at - at("2026-11-23T07:43+01:00")
   end
 
-  # Handle is 24 h on hardwax oil; dry "just then" after 72 h: x = ln 3, m = 0.662 · 1.0986 = 0.727, 2.07 times the sheet, by the update of one exact look. The ledger says so.
+  # Handle is 24 h on hardwax oil; dry "just then" after 72 h: x = ln 3, m = 0.662 · 1.0986 = 0.727, 2.07 times the
+  # sheet, by the update of one exact look. The ledger says so.
   def test_the_ledger_says_what_moved_a_wait
     oil = { "id" => "oil", "class" => "hardwax_oil" }
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" }, { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "handle", "answer" => "dry", "exact" => true, "at" => "2026-11-23T07:43+01:00" } ]
-    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), log: log, now: "2026-11-23T08:00+01:00", products: PRODUCTS + [ oil ]))
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" },
+      {
+        "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "handle", "answer" => "dry", "exact" => true,
+        "at" => "2026-11-23T07:43+01:00"
+      }
+    ]
+    shop = Rhexon::Planning::Shop.new(
+      shop_json(
+        piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), log: log,
+        now: "2026-11-23T08:00+01:00", products: PRODUCTS + [ oil ]
+      )
+    )
     taught = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
     assert_in_delta 0.662 * Math.log(3), taught.first["m"], 0.001
-    made = plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ], beliefs: taught)
-    assert_equal "2.07 x the sheet (1 coat logged; last dry after 3 d 0 h 00, just then)", Rhexon::Picture::Sheet.new(made, "top").rows.first.drying.shop
-    late = Rhexon::Drying::Learning.taught([ Rhexon::Drying::Learning::Observation.new(product: "oil", mechanism: "oxidative", phase: "hard", from: nil, to: 1.0, exact: false, at: 0, after: 4000) ])
-    assert_match(/one look, which says little/, plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ], beliefs: late).shop.beliefs.words(Rhexon::Materials::Product.read(oil), "hard"))
-    kin = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85))), products: PRODUCTS + [ oil ], beliefs: taught).shop
+    made = plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
+                                                                                         beliefs: taught)
+    assert_equal "2.07 x the sheet (1 coat logged; last dry after 3 d 0 h 00, just then)",
+                 Rhexon::Picture::Sheet.new(made, "top").rows.first.drying.shop
+    late = Rhexon::Drying::Learning.taught([ Rhexon::Drying::Learning::Observation.new(
+      product: "oil", mechanism: "oxidative", phase: "hard", from: nil, to: 1.0, exact: false, at: 0, after: 4000
+    ) ])
+    assert_match(
+      /one look, which says little/,
+      plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
+                                                                                    beliefs: late)
+        .shop.beliefs
+        .words(
+        Rhexon::Materials::Product.read(oil), "hard"
+      )
+    )
+    kin = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85))),
+               products: PRODUCTS + [ oil ], beliefs: taught).shop
     assert_match(/half of what other oxidative materials showed/, kin.beliefs.words(kin.products["varnish"], "hard"))
   end
 end

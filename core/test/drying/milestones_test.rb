@@ -1,11 +1,15 @@
 require "test_helper"
 
 class MilestonesTest < CoreTest
-  def milestones(klass, t_c: 20, rh: 50, air: "ordinary", method: nil, wet_um: nil, earlier: 0, stack: nil, films: nil, **record)
-    product = Rhexon::Materials::Product.new({ "id" => "p", "class" => klass, "wet_um" => films }.compact.merge(record.transform_keys(&:to_s)))
+  def milestones(klass, t_c: 20, rh: 50, air: "ordinary", method: nil, wet_um: nil, earlier: 0, stack: nil, films: nil,
+**record)
+    product = Rhexon::Materials::Product.new(
+      { "id" => "p", "class" => klass, "wet_um" => films }.compact.merge(record.transform_keys(&:to_s))
+    )
     method ||= product.methods_known.first
     wet_um ||= product.wet_um(method)&.value
-    coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: wet_um, earlier_coats: earlier, stack_dry_um: stack)
+    coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: method, wet_um: wet_um,
+                                                earlier_coats: earlier, stack_dry_um: stack)
     Rhexon::Drying::Milestones.new(coat, Rhexon::Drying::Climate.new(t_c: t_c, rh: rh, air: air))
   end
 
@@ -62,10 +66,12 @@ class MilestonesTest < CoreTest
     assert_in_delta 60, found.minutes, 1e-6
   end
 
-  # (150/100)^1.3 = 1.694 lacquer; (130/100)^1.2 = 1.370 waterborne; varnish 170 on the 90 µm its time is stated for: (170/90)^1.5 = 2.596
+  # (150/100)^1.3 = 1.694 lacquer; (130/100)^1.2 = 1.370 waterborne; varnish 170 on the 90 µm its time is stated for:
+  # (170/90)^1.5 = 2.596
   def test_thick_coats_dry_slower
     assert_in_delta 45 * 1.694, milestones("nitro_lacquer", wet_um: 150)["recoat_opens"].minutes, 0.1
-    assert_in_delta 120 * 1.370, milestones("waterborne_one_part", method: "spray", wet_um: 130)["recoat_opens"].minutes, 0.1
+    assert_in_delta 120 * 1.370,
+                    milestones("waterborne_one_part", method: "spray", wet_um: 130)["recoat_opens"].minutes, 0.1
     assert_in_delta 960 * 2.596, milestones("oil_varnish", method: "brush", wet_um: 170)["recoat_opens"].minutes, 1
   end
 
@@ -75,8 +81,9 @@ class MilestonesTest < CoreTest
     assert_in_delta 45 * 0.05, milestones("nitro_lacquer", wet_um: 5)["recoat_opens"].minutes, 1e-9
   end
 
-  # A time is stated for the thickest film listed: shellac 20 min at 80 µm, so 12 µm padded (12/80)^1.3 = 0.0849: 1.7 min. Where the sheet itself lists
-  # its 70 µm: (12/70)^1.3 = 0.1009, about 2 min; where it gives the time of padding, that is it.
+  # A time is stated for the thickest film listed: shellac 20 min at 80 µm, so 12 µm padded (12/80)^1.3 = 0.0849: 1.7
+  # min. Where the sheet itself lists its 70 µm: (12/70)^1.3 = 0.1009, about 2 min; where it gives the time of
+  # padding, that is it.
   def test_a_thin_padded_coat_opens_in_minutes
     assert_in_delta 1.70, milestones("shellac", method: "pad", wet_um: 12)["recoat_opens"].minutes, 0.01
     sheet = { milestones_min: { "recoat_opens" => 20 }, films: { "brush" => 70, "pad" => 12 } }
@@ -86,7 +93,8 @@ class MilestonesTest < CoreTest
     assert_in_delta 20, milestones("shellac", method: "spray", wet_um: 80, **by_method)["recoat_opens"].minutes, 1e-9
   end
 
-  # w / ws below 40 µm, ((w / 40))^0.5 more above it: at 39.9 and 40.1 on a 12 µm wiping varnish 3.325 and 3.346, under the clamp of 3 both 3; on 25 µm 1.596 and 1.606.
+  # w / ws below 40 µm, ((w / 40))^0.5 more above it: at 39.9 and 40.1 on a 12 µm wiping varnish 3.325 and 3.346,
+  # under the clamp of 3 both 3; on 25 µm 1.596 and 1.606.
   def test_a_thick_oil_film_slows_without_a_jump
     at = ->(um) { milestones("hardwax_oil", method: "brush", wet_um: um)["recoat_opens"].minutes / 600 }
     assert_in_delta 1.596, at.(39.9), 0.001
@@ -107,7 +115,8 @@ class MilestonesTest < CoreTest
     assert_in_delta 120, milestones("waterborne_one_part", method: "spray", earlier: 5)["recoat_opens"].minutes, 1e-9
   end
 
-  # Solvent leaves by the thickness of the stack: lacquer 4 x 100 µm at 20 % is 80 µm on 60: 1.155, 16.2 d and 34.6 d; shellac padded 13 times, 28 µm on 45: as the sheet says.
+  # Solvent leaves by the thickness of the stack: lacquer 4 x 100 µm at 20 % is 80 µm on 60: 1.155, 16.2 d and 34.6 d;
+  # shellac padded 13 times, 28 µm on 45: as the sheet says.
   def test_rub_out_and_cure_of_an_evaporative_stack_go_with_its_thickness
     thick = milestones("nitro_lacquer", stack: 80.0)
     assert_in_delta 16.17 * 1440, thick["rub_out"].minutes, 10
@@ -115,7 +124,8 @@ class MilestonesTest < CoreTest
     padded = milestones("shellac", method: "pad", wet_um: 12, stack: 28.08, earlier: 12)
     assert_equal [ 7.0, 30.0 ], %w[rub_out full_cure].map { |name| padded[name].minutes / 1440 }
     assert_in_delta 20_160 * 2.9**0.5, milestones("nitro_lacquer", stack: 400.0)["rub_out"].minutes, 1e-6
-    assert_in_delta 20_160 * 2**0.5, milestones("nitro_lacquer", stack: 80.0, finished_um: 40)["rub_out"].minutes, 1e-6, "a sheet may say what it is meant for"
+    assert_in_delta 20_160 * 2**0.5, milestones("nitro_lacquer", stack: 80.0, finished_um: 40)["rub_out"].minutes, 1e-6,
+                    "a sheet may say what it is meant for"
   end
 
   # Never longer for the same film in more coats, never shorter for more film.
@@ -123,19 +133,22 @@ class MilestonesTest < CoreTest
     films = [ 20.0, 45.0, 60.0, 80.0, 120.0, 200.0 ]
     times = films.map { |um| milestones("nitro_lacquer", stack: um)["full_cure"].minutes }
     assert_equal times.sort, times
-    assert_in_delta milestones("nitro_lacquer", stack: 80.0, wet_um: 100, earlier: 3)["full_cure"].minutes, milestones("nitro_lacquer", stack: 80.0, wet_um: 40, earlier: 9)["full_cure"].minutes, 1e-6
+    assert_in_delta milestones("nitro_lacquer", stack: 80.0, wet_um: 100, earlier: 3)["full_cure"].minutes,
+                    milestones("nitro_lacquer", stack: 80.0, wet_um: 40, earlier: 9)["full_cure"].minutes, 1e-6
   end
 
   # A recoat in the tacky state is not held to touch; other films are.
   def test_no_milestone_comes_before_the_one_it_rests_on
-    assert_in_delta 180, milestones("epoxy_clear")["recoat_opens"].minutes, 1e-9, "epoxy is laid on itself while it is tacky"
+    assert_in_delta 180, milestones("epoxy_clear")["recoat_opens"].minutes, 1e-9,
+                    "epoxy is laid on itself while it is tacky"
     found = milestones("waterborne_one_part", method: "spray", milestones_min: { "touch" => 200 })
     assert_in_delta 200, found["recoat_opens"].minutes, 1e-9
     assert_equal "touch", found["recoat_opens"].bound_by
     assert_equal 200, found.opening("recoat_opens").at(0)
   end
 
-  # A sheet that gives full cure in 3 days caps the class's rub-out of 7; its 6 h to rub-out are not held back by the class's handle of 6 h at 10 °C.
+  # A sheet that gives full cure in 3 days caps the class's rub-out of 7; its 6 h to rub-out are not held back by the
+  # class's handle of 6 h at 10 °C.
   def test_an_estimate_gives_way_to_a_sheet
     quick = milestones("waterborne_one_part", method: "spray", milestones_min: { "full_cure" => 3 * 1440 })
     assert_in_delta 3 * 1440, quick["full_cure"].minutes, 1e-9
@@ -148,8 +161,15 @@ class MilestonesTest < CoreTest
 
   # Cure 14 d at 10 parts of hardener, the sheet's ends 20 d at 8 and 8 d at 12: at 9 parts 17 d.
   def test_cure_goes_with_the_share_of_hardener
-    product = Rhexon::Materials::Product.new("id" => "p", "class" => "waterborne_two_part", "cure_by_hardener" => [ [ 8, 20 * 1440 ], [ 12, 8 * 1440 ] ])
-    days = ->(parts) { Rhexon::Drying::Milestones.new(Rhexon::Drying::Milestones::Coat.new(product: product, method: "spray", wet_um: 100, hardener_parts: parts), Rhexon::Drying::Climate.new(t_c: 20, rh: 50))["full_cure"].minutes / 1440 }
+    product = Rhexon::Materials::Product.new("id" => "p", "class" => "waterborne_two_part",
+                                             "cure_by_hardener" => [ [ 8, 20 * 1440 ], [ 12, 8 * 1440 ] ])
+    days = ->(parts) {
+             Rhexon::Drying::Milestones.new(
+      Rhexon::Drying::Milestones::Coat.new(product: product, method: "spray", wet_um: 100, hardener_parts: parts),
+      Rhexon::Drying::Climate.new(t_c: 20, rh: 50)
+    )["full_cure"].minutes /
+               1440
+}
     assert_in_delta 17, days.(9), 1e-9
     assert_in_delta 8, days.(15), 1e-9, "past its end: the end"
     assert_in_delta 14, days.(nil), 1e-9
@@ -162,7 +182,8 @@ class MilestonesTest < CoreTest
     assert_in_delta 960 * 1.18 / 1.09, milestones("oil_varnish", t_c: 23, rh: 80, **sheet)["recoat_opens"].minutes, 1e-6
     moist = { moisture_cure: true, sheet_at: { "t_c" => 20, "rh" => 40 } }
     assert_in_delta 20_160, milestones("solvent_two_part", rh: 40, **moist)["full_cure"].minutes, 1e-6
-    assert_in_delta 20_160 * (50 / 60.0) / (50 / 40.0), milestones("solvent_two_part", rh: 60, **moist)["full_cure"].minutes, 1e-6
+    assert_in_delta 20_160 * (50 / 60.0) / (50 / 40.0),
+                    milestones("solvent_two_part", rh: 60, **moist)["full_cure"].minutes, 1e-6
   end
 
   def test_the_ledger_rows_sum_to_the_time_in_this_shop
@@ -171,7 +192,8 @@ class MilestonesTest < CoreTest
     assert_equal %i[sheet temperature humidity air film coat shop], found.ledger.map(&:first)
   end
 
-  # Closing: 12 h at 20 °C; at 30 °C by Arrhenius 50 kJ/mol: exp(6013.6 · (1/303.15 - 1/293.15)) = 0.508; cold gives nothing.
+  # Closing: 12 h at 20 °C; at 30 °C by Arrhenius 50 kJ/mol: exp(6013.6 · (1/303.15 - 1/293.15)) = 0.508; cold gives
+  # nothing.
   def test_warmth_shortens_the_window_and_cold_never_lengthens_it
     assert_in_delta 720, milestones("waterborne_two_part").closing.at(0), 1e-9
     assert_in_delta 720 * 0.508, milestones("waterborne_two_part", t_c: 30).closing.at(0), 1

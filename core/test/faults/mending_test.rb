@@ -2,7 +2,12 @@ require_relative "../test_helper"
 
 # Faults put the steps that mend them into the schedule; the plan takes them up.
 class MendingTest < CoreTest
-  COATS = [ { "id" => "s1", "kind" => "coat", "product" => "w20", "method" => "spray", "wet_um" => 100, "coats" => 3, "role" => "build", "pins" => [ { "coat" => 1, "person" => "imke" } ] } ].freeze
+  COATS = [
+    {
+      "id" => "s1", "kind" => "coat", "product" => "w20", "method" => "spray", "wet_um" => 100, "coats" => 3,
+      "role" => "build", "pins" => [ { "coat" => 1, "person" => "imke" } ]
+    }
+  ].freeze
 
   def mending(steps: COATS, pass: "top/s1/2/show", begun: [ "top/s1/1/show", "top/s1/2/show" ], products: shelf)
     document = { "format" => "rhexon-schedule/1", "steps" => steps }
@@ -12,7 +17,11 @@ class MendingTest < CoreTest
 
   def shelf = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
 
-  def with_sealer = shelf.merge("seal" => Rhexon::Materials::Product.read({ "id" => "seal", "name" => "dewaxed shellac", "class" => "shellac", "role" => "sealer" }))
+  def with_sealer
+    shelf.merge("seal" => Rhexon::Materials::Product.read(
+      { "id" => "seal", "name" => "dewaxed shellac", "class" => "shellac", "role" => "sealer" }
+    ))
+  end
 
   def mended(fault_id, id = nil, **options)
     found, document = mending(**options)
@@ -22,7 +31,8 @@ class MendingTest < CoreTest
 
   def test_runs_get_hard_for_the_sheets_time_to_sand_once_more_and_are_cut_flat_and_recoated_before_the_third_coat
     steps = mended("runs")
-    assert_equal [ %w[s1 coat], %w[s3 wait], %w[s4 level], %w[s5 coat], %w[s2 coat] ], steps.map { |step| step.values_at("id", "kind") }
+    assert_equal [ %w[s1 coat], %w[s3 wait], %w[s4 level], %w[s5 coat], %w[s2 coat] ],
+                 steps.map { |step| step.values_at("id", "kind") }
     assert_equal [ 2, nil, nil, 1, 1 ], steps.map { |step| step["coats"] }
     assert_equal shelf["w20"].milestone("sand").value, steps[1]["minutes"]
     assert_equal [ %w[show] ] * 3, steps[1..3].map { |step| step["faces"] }
@@ -32,12 +42,20 @@ class MendingTest < CoreTest
 
   def test_dust_in_a_coat_that_another_follows_is_only_denibbed
     assert_equal %w[coat sand coat], mended("dust_nibs").map { |step| step["kind"] }
-    assert_equal %w[coat sand coat], mended("dust_nibs", pass: "top/s1/3/show", begun: [ "top/s1/3/show" ]).map { |step| step["kind"] }
+    assert_equal %w[coat sand coat],
+                 mended("dust_nibs", pass: "top/s1/3/show", begun: [ "top/s1/3/show" ]).map { |step| step["kind"] }
   end
 
   def test_a_mending_comes_after_work_that_is_begun_already
-    sanded = [ *COATS, { "id" => "s2", "kind" => "sand", "grits" => %w[P320] }, { "id" => "s3", "kind" => "coat", "product" => "w20", "method" => "spray", "wet_um" => 100, "coats" => 2, "role" => "top" } ]
-    ids = mended("orange_peel", steps: sanded, pass: "top/s1/3/show", begun: [ "top/s1/3/show", "top/s3/1/show" ]).map { |step| step["id"] }
+    sanded = [
+      *COATS, { "id" => "s2", "kind" => "sand", "grits" => %w[P320] },
+      {
+        "id" => "s3", "kind" => "coat", "product" => "w20", "method" => "spray", "wet_um" => 100, "coats" => 2,
+        "role" => "top"
+      }
+    ]
+    ids = mended("orange_peel", steps: sanded, pass: "top/s1/3/show",
+                                begun: [ "top/s1/3/show", "top/s3/1/show" ]).map { |step| step["id"] }
     assert_equal %w[s1 s2 s3 s5 s6 s4], ids
   end
 
@@ -65,7 +83,8 @@ class MendingTest < CoreTest
   end
 
   def test_only_what_was_laid_on_can_be_at_fault
-    assert_match(/coat or a stain/, refusal { mending(steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P180] } ]) }.message)
+    assert_match(/coat or a stain/,
+                 refusal { mending(steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P180] } ]) }.message)
     assert_match(/not known/, refusal { Rhexon::Faults::Fault.find("gremlins") }.message)
   end
 
@@ -76,7 +95,9 @@ class MendingTest < CoreTest
     mended = plan(piece(document(*COATS)), log: log + [ runs ], now: "2026-11-23T09:00+01:00")
     assert_equal %w[s1 s3 s4 s5 s2 s2], mended.placements.map { |placement| placement.pass.step["id"] }
     assert_operator mended.build.ready["top"], :>, sound.build.ready["top"]
-    assert_equal mended.to_h["passes"], plan(piece(mended.piece("top").schedule), log: log + [ runs ], now: "2026-11-23T09:00+01:00").to_h["passes"]
+    assert_equal mended.to_h["passes"],
+                 plan(piece(mended.piece("top").schedule), log: log + [ runs ],
+                                                           now: "2026-11-23T09:00+01:00").to_h["passes"]
     left = plan(piece(document(*COATS)), log: log + [ runs.merge("mending" => "leave") ], now: "2026-11-23T09:00+01:00")
     assert_equal sound.build.ready, left.build.ready
   end
@@ -86,22 +107,42 @@ class MendingTest < CoreTest
       found, document = mending(products: with_sealer)
       found.ways(fault).each do |way|
         after = Rhexon::Schedule::Edit.apply(document, found.operation(fault, way))
-        assert_equal document["steps"].size, Rhexon::Schedule::Edit.apply(after, Rhexon::Faults::Mending.withdrawal(after, "top/s1/2/show"))["steps"].size - 1, fault.id
+        assert_equal document["steps"].size,
+                     Rhexon::Schedule::Edit.apply(after,
+                                                  Rhexon::Faults::Mending.withdrawal(
+                                                    after, "top/s1/2/show"
+                                                  ))["steps"].size -
+                       1,
+                     fault.id
       end
     end
   end
 
-  # A polish gone through is coated and polished again, with both papers; on clear work nobody asks to touch in a colour.
+  # A polish gone through is coated and polished again, with both papers; on clear work nobody asks to touch in a
+  # colour.
   def test_a_polish_that_is_sanded_through_is_polished_again
-    rubbed = [ *COATS, { "id" => "s2", "kind" => "level", "grits" => [ "P800" ], "aim" => "rub_out" }, { "id" => "s3", "kind" => "level", "grits" => [ "P1200" ], "aim" => "rub_out" } ]
-    log = { steps: rubbed, pass: "top/s1/3/show", begun: [ "top/s1/3/show", "top/s2/1/show", "top/s3/1/show" ], products: with_sealer }
-    ways = ->(steps) { mending(**log, steps: steps).first.ways(Rhexon::Faults::Fault.find("sanded_through")).map { |way| way["id"] } }
+    rubbed = [
+      *COATS, { "id" => "s2", "kind" => "level", "grits" => [ "P800" ], "aim" => "rub_out" },
+      { "id" => "s3", "kind" => "level", "grits" => [ "P1200" ], "aim" => "rub_out" }
+    ]
+    log = {
+      steps: rubbed, pass: "top/s1/3/show", begun: [ "top/s1/3/show", "top/s2/1/show", "top/s3/1/show" ],
+      products: with_sealer
+    }
+    ways = ->(steps) {
+             mending(**log, steps: steps)
+      .first
+      .ways(Rhexon::Faults::Fault.find("sanded_through"))
+      .map { |way| way["id"] }
+}
     assert_equal [ "recoat" ], ways.(rubbed)
-    assert_equal [ "touch_in" ], ways.([ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }, *rubbed ])
+    assert_equal [ "touch_in" ],
+                 ways.([ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }, *rubbed ])
     steps = mended("sanded_through", "recoat", **log).drop(3)
     assert_equal %w[sand coat level level], steps.map { |step| step["kind"] }
     assert_equal [ [ "P800" ], [ "P1200" ] ], steps.last(2).map { |step| step["grits"] }
     half = mended("sanded_through", "recoat", **log, begun: [ "top/s1/3/show", "top/s2/1/show" ])
-    assert_equal %w[coat level sand coat level level], half.map { |step| step["kind"] }, "the paper that is still to come is not doubled"
+    assert_equal %w[coat level sand coat level level], half.map { |step| step["kind"] },
+                 "the paper that is still to come is not doubled"
   end
 end

@@ -9,7 +9,8 @@ class StackTest < CoreTest
 
   def lay(stack, id, key = "k#{stack.coats_laid}", wet: 100, fused: true, role: "top", method: "spray")
     found = product(id)
-    stack.coat(found, method: method, pass: key, wet_um: wet, mixed_solids_percent: found.solids_volume_percent.value, fused: fused, role: role)
+    stack.coat(found, method: method, pass: key, wet_um: wet, mixed_solids_percent: found.solids_volume_percent.value,
+                      fused: fused, role: role)
   end
 
   # 80 µm wet at 34 % solids: 27.2 µm dry, and back
@@ -79,9 +80,12 @@ class StackTest < CoreTest
     assert_in_delta 0.1587, film.chance_under(39.3 - 4.3716), 0.0005
   end
 
-  def off(texture, **step) = Rhexon::Film::Abrasion.of_step({ "kind" => "level", "aim" => "rub_out", **step.transform_keys(&:to_s) }, texture)
+  def off(texture, **step)
+    Rhexon::Film::Abrasion.of_step({ "kind" => "level", "aim" => "rub_out", **step.transform_keys(&:to_s) }, texture)
+  end
 
-  # Sprayed texture 12 + 3; then P600 5 · 25.8 / 46.2 = 2.792, P1000 1.981, P2000 1.115, P3000 0.649. By machine only what is pressed for counts twice.
+  # Sprayed texture 12 + 3; then P600 5 · 25.8 / 46.2 = 2.792, P1000 1.981, P2000 1.115, P3000 0.649. By machine only
+  # what is pressed for counts twice.
   def test_texture_is_taken_once
     ladder = off(12.0, grits: %w[P400 P600 P1000])
     assert_in_delta 15 + 2.792 + 1.981, ladder.um, 0.001
@@ -93,21 +97,31 @@ class StackTest < CoreTest
     assert_in_delta 12 + 6 + 2 * 2.792, off(12.0, grits: %w[P400 P600], machine: true).um, 0.001
   end
 
-  # Eight sprayed coats of shellac at 80 µm wet: 14.4 µm each, the first two 7.92 and 12.96. P400 and P600 take 17.79 off, however the ladder is cut up.
+  # Eight sprayed coats of shellac at 80 µm wet: 14.4 µm each, the first two 7.92 and 12.96. P400 and P600 take 17.79
+  # off, however the ladder is cut up.
   def test_a_ladder_in_one_step_in_two_and_split_by_a_look_leaves_the_same
     laid = 8.times.reduce(stack) { |film, _| lay(film, "seal", wet: 80) }
-    one = off(laid.texture_um, grits: %w[P400 P600]).then { |taken| laid.abrade(taken.um, texture_um: taken.texture_um) }
-    two = [ %w[P400], %w[P600] ].reduce(laid) { |film, grits| off(film.texture_um, grits: grits).then { |taken| film.abrade(taken.um, texture_um: taken.texture_um) } }
+    one = off(laid.texture_um, grits: %w[P400 P600]).then do |taken|
+      laid.abrade(taken.um, texture_um: taken.texture_um)
+    end
+    two = [ %w[P400], %w[P600] ].reduce(laid) do |film, grits|
+      off(film.texture_um, grits: grits).then { |taken| film.abrade(taken.um, texture_um: taken.texture_um) }
+    end
     assert_in_delta laid.total_um - 17.792, one.total_um, 0.001
     assert_in_delta one.total_um, two.total_um, 1e-9
     assert_in_delta 12, lay(two, "seal").texture_um, 1e-9, "a coat sets it anew"
   end
 
-  # 5 µm at P320 (46.2 µm); P120 · 125 / 46.2, P600 · 25.8 / 46.2, P1000 · 18.3 / 46.2. A scuff is 2 at P320, and one rubbing whatever papers it takes.
+  # 5 µm at P320 (46.2 µm); P120 · 125 / 46.2, P600 · 25.8 / 46.2, P1000 · 18.3 / 46.2. A scuff is 2 at P320, and one
+  # rubbing whatever papers it takes.
   def test_what_comes_off_goes_with_the_grain_and_the_purpose
-    assert_equal [ 13.53, 7.36, 5.0, 3.79, 2.79, 1.98 ], %w[P120 P220 P320 P400 P600 P1000].map { |grit| off(12.0, aim: "between", grits: [ grit ]).um.round(2) }
+    assert_equal [ 13.53, 7.36, 5.0, 3.79, 2.79, 1.98 ],
+                 %w[
+                   P120 P220 P320 P400 P600 P1000
+                 ].map { |grit| off(12.0, aim: "between", grits: [ grit ]).um.round(2) }
     assert_in_delta 2, off(12.0, aim: "scuff", grits: [ "P320" ]).um, 1e-9
-    assert_in_delta 2 * 58.5 / 46.2, Rhexon::Film::Abrasion.of_step({ "kind" => "sand", "grits" => %w[P240 P320] }, 12.0).um, 1e-9
+    assert_in_delta 2 * 58.5 / 46.2,
+                    Rhexon::Film::Abrasion.of_step({ "kind" => "sand", "grits" => %w[P240 P320] }, 12.0).um, 1e-9
     assert_in_delta 0.5, off(12.0, aim: "denib", grits: [ "P320" ]).um, 1e-9
     assert_in_delta 3, off(12.0, aim: "between", grits: [ "P320" ], removes_um: 3).um, 1e-9
   end
@@ -118,7 +132,13 @@ class StackTest < CoreTest
     assert_equal 20, least.(lay(lay(stack, "seal", method: "pad", wet: 40), "seal", method: "brush", wet: 20))
     assert_equal 65, least.(lay(lay(lay(stack, "w20"), "w20"), "w20", method: "wipe", wet: 15)), "mostly sprayed"
     assert_equal 15, least.(lay(lay(stack, "w20", method: "wipe", wet: 15), "w20", method: "wipe", wet: 15))
-    assert_equal 0, least.(stack.coat(Rhexon::Materials::Product.new("id" => "raw", "class" => "raw_oil"), method: "wipe", pass: "k", wet_um: 8, mixed_solids_percent: 100, fused: true))
+    assert_equal 0,
+                 least.(
+                   stack.coat(
+                     Rhexon::Materials::Product.new("id" => "raw", "class" => "raw_oil"), method: "wipe", pass: "k",
+                     wet_um: 8, mixed_solids_percent: 100, fused: true
+                   )
+                 )
     assert_nil Rhexon::Film::MinimumThickness.um(nil, lay(stack, "w20"))
   end
 
@@ -127,10 +147,17 @@ class StackTest < CoreTest
     assert_equal [ 1, 2 ], lay(lay(stack, "seal"), "w20", fused: true).layers.map(&:bond_group)
   end
 
-  # 25 wiped coats of 12 µm at 28 %: 3.36 µm each (the first two 0.40 and 0.75 of it on open wood) go wholly into 200 µm of pores: 79.4 / 200.
-  # Brushed, 0.4 of the film. A filler fills 0.85 of what is open and loses 15 % of that: 0.7225 after one pass, 0.9230 after two.
+  # 25 wiped coats of 12 µm at 28 %: 3.36 µm each (the first two 0.40 and 0.75 of it on open wood) go wholly into 200
+  # µm of pores: 79.4 / 200.
+  # Brushed, 0.4 of the film. A filler fills 0.85 of what is open and loses 15 % of that: 0.7225 after one pass,
+  # 0.9230 after two.
   def test_pores_by_how_they_are_filled
-    wiped = 25.times.reduce(stack(wood: "open")) { |film, _| film.coat(Rhexon::Materials::Product.new("id" => "w", "class" => "wiping_varnish"), method: "wipe", pass: "k", wet_um: 12, mixed_solids_percent: 28, fused: true) }
+    wiped = 25.times.reduce(stack(wood: "open")) do |film, _|
+      film.coat(
+        Rhexon::Materials::Product.new("id" => "w", "class" => "wiping_varnish"), method: "wipe", pass: "k", wet_um: 12,
+        mixed_solids_percent: 28, fused: true
+      )
+    end
     assert_in_delta (3.36 * (0.4 + 0.75 + 23)) / 200, wiped.pores_filled, 1e-4
     assert_equal "half-filled", wiped.pores
     assert_in_delta 0.4 * 0.4 * 34 / 200, lay(stack(wood: "open"), "w20").pores_filled, 1e-9
@@ -139,12 +166,16 @@ class StackTest < CoreTest
     assert_in_delta 0.7225, once.pores_filled, 1e-9
     assert_in_delta 0.9230, once.stain(filler).pores_filled, 1e-4
     assert_equal %w[half-filled closed], [ once.pores, once.stain(filler).pores ]
-    assert_in_delta once.pores_filled + 0.4 * 0.4 * 34 / 200, lay(once, "w20").abrade(6).cut_back.pores_filled, 1e-9, "neither levelling nor cutting back empties them"
-    epoxy = lay(stack(wood: "open"), "w20").coat(Rhexon::Materials::Product.new("id" => "e", "class" => "epoxy_clear"), method: "brush", pass: "k", wet_um: 150, mixed_solids_percent: 100, fused: false)
+    assert_in_delta once.pores_filled + 0.4 * 0.4 * 34 / 200, lay(once, "w20").abrade(6).cut_back.pores_filled, 1e-9,
+                    "neither levelling nor cutting back empties them"
+    epoxy = lay(stack(wood: "open"), "w20").coat(Rhexon::Materials::Product.new("id" => "e", "class" => "epoxy_clear"),
+                                                 method: "brush", pass: "k", wet_um: 150, mixed_solids_percent: 100,
+                                                 fused: false)
     assert_in_delta 0.0272 + 0.7 * (1 - 0.0272), epoxy.pores_filled, 1e-9
   end
 
-  # One sealer coat of 90 µm at 20 %: 9.9 µm, sharp arris 4.95 ± 0.495. Flattened with P320: 6.5 ± 1.625 off the edge: z = 1.55 / 1.699 = 0.912.
+  # One sealer coat of 90 µm at 20 %: 9.9 µm, sharp arris 4.95 ± 0.495. Flattened with P320: 6.5 ± 1.625 off the edge:
+  # z = 1.55 / 1.699 = 0.912.
   # A denib of 0.65 ± 0.16 never gets there.
   def test_the_chance_of_going_through_to_colour
     sealed = lay(stack(arris: "sharp").stain(product("russet")), "lacquer", wet: 90)
@@ -152,7 +183,8 @@ class StackTest < CoreTest
     assert_operator sealed.sand_through(0.5, hidden: false)[:chance], :<, 1e-6
     assert_nil lay(stack, "lacquer").sand_through(5, hidden: false), "bare wood has no colour"
     white = Rhexon::Materials::Product.new("id" => "white", "class" => "waterborne_primer", "colour" => "pigmented")
-    primed = stack(arris: "sharp").coat(white, method: "spray", pass: "k", wet_um: 40, mixed_solids_percent: 40, fused: true)
+    primed = stack(arris: "sharp").coat(white, method: "spray", pass: "k", wet_um: 40, mixed_solids_percent: 40,
+                                               fused: true)
     assert_in_delta 4.4, primed.sand_through(2, hidden: false)[:clear_um], 1e-9
     assert_nil primed.sand_through(2, hidden: true)
   end

@@ -27,14 +27,17 @@ class WalkTest < CoreTest
   end
 
   def test_each_face_has_its_own_film_and_wood
-    faces = [ { "id" => "show", "area_m2" => 1.0, "wood" => "open" }, { "id" => "back", "area_m2" => 1.0, "wood" => "closed" } ]
+    faces = [
+      { "id" => "show", "area_m2" => 1.0, "wood" => "open" }, { "id" => "back", "area_m2" => 1.0, "wood" => "closed" }
+    ]
     steps = [ coat("s1"), coat("s2", faces: [ "show" ]) ]
     assert_in_delta 13.6 + 25.5, walk(*steps, faces: faces).final.total_um, 1e-6
     assert_in_delta 18.7, walk(*steps, face: "back", faces: faces).final.total_um, 1e-6
   end
 
   def test_sanding_bare_wood_and_waiting_change_nothing
-    assert_empty walk(step("s1", "sand", grits: [ "P180" ]), step("s2", "wait", minutes: 30), step("s3", "look")).snapshots
+    assert_empty walk(step("s1", "sand", grits: [ "P180" ]), step("s2", "wait", minutes: 30),
+                      step("s3", "look")).snapshots
   end
 
   def test_stain_between_coats_lies_over_the_film_below_it
@@ -45,7 +48,12 @@ class WalkTest < CoreTest
 
   def test_paint_is_not_sanded_through_to_itself
     record = { "id" => "green", "class" => "waterborne_one_part", "colour" => "pigmented" }
-    json = shop_json(piece(document(coat("s1", product: "green", coats: 2), step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 8), coat("s3", product: "green"))))
+    json = shop_json(
+      piece(
+        document(coat("s1", product: "green", coats: 2),
+                 step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 8), coat("s3", product: "green"))
+      )
+    )
     made = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json.merge("products" => PRODUCTS + [ record ])))
     assert_nil made.film("top", "show").final.clear_over_colour
     assert_empty findings(made, "film.sand_through")

@@ -1,7 +1,10 @@
 require "test_helper"
 
 class CautionsTest < CoreTest
-  def cautions(klass, method = "spray", kind: "coat") = Rhexon::Materials::Cautions.for(kind, Rhexon::Materials::Product.new("id" => "p", "class" => klass), method).join(" ")
+  def cautions(klass, method = "spray", kind: "coat")
+    Rhexon::Materials::Cautions.for(kind, Rhexon::Materials::Product.new("id" => "p", "class" => klass),
+                                    method).join(" ")
+  end
 
   def test_each_danger_is_named_where_it_belongs
     assert_match(/catch fire hours later/, cautions("oil_varnish", "brush"))

@@ -10,12 +10,16 @@ class ProductTest < CoreTest
   end
 
   def test_its_own_sheet_wins_and_carries_its_source
-    figure = product(class: "oil_varnish", milestones_min: { "sand" => 900 }, source: "Marram sheet, 2026-02").milestone("sand")
+    figure = product(class: "oil_varnish", milestones_min: { "sand" => 900 },
+                     source: "Marram sheet, 2026-02").milestone(
+      "sand"
+    )
     assert_equal [ 900, "Marram sheet, 2026-02", false ], figure.to_a
   end
 
   def test_a_sheet_may_state_that_a_film_never_closes
-    assert_nil product(class: "waterborne_one_part", milestones_min: { "recoat_closes" => nil }).milestone("recoat_closes").value
+    assert_nil product(class: "waterborne_one_part", milestones_min: { "recoat_closes" => nil })
+      .milestone("recoat_closes").value
     assert_nil product(class: "shellac").milestone("recoat_closes").value
   end
 
@@ -34,29 +38,44 @@ class ProductTest < CoreTest
     assert_includes error.accepted, "oil_varnish"
   end
 
-  # Water dye: 3 h under waterborne, 10 h under shellac; oil stain 12 h under varnish, 24 h under shellac, 60 h under waterborne.
+  # Water dye: 3 h under waterborne, 10 h under shellac; oil stain 12 h under varnish, 24 h under shellac, 60 h under
+  # waterborne.
   def test_the_wait_belongs_to_the_pair
-    products = { dye: product(class: "water_dye"), stain: product(class: "pigment_oil_stain"), water: product(class: "waterborne_one_part"),
-                 shellac: product(class: "shellac"), varnish: product(class: "oil_varnish"), pu: product(class: "solvent_two_part") }
-    waits = { %i[dye water] => 180, %i[dye shellac] => 600, %i[stain varnish] => 720, %i[stain shellac] => 1440, %i[stain water] => 3600, %i[shellac pu] => 1440, %i[shellac water] => nil }
+    products = {
+      dye: product(class: "water_dye"), stain: product(class: "pigment_oil_stain"),
+      water: product(class: "waterborne_one_part"), shellac: product(class: "shellac"),
+      varnish: product(class: "oil_varnish"), pu: product(class: "solvent_two_part")
+    }
+    waits = {
+      %i[dye water] => 180, %i[dye shellac] => 600, %i[stain varnish] => 720, %i[stain shellac] => 1440,
+      %i[stain water] => 3600, %i[shellac pu] => 1440, %i[shellac water] => nil
+    }
     waits.each do |(lower, upper), minutes|
       found = Rhexon::Materials::Pairs.wait(products[lower], products[upper])&.value
       minutes.nil? ? assert_nil(found) : assert_equal(minutes, found, "#{lower} under #{upper}")
     end
   end
 
-  # By code, by class, and in the words of a sheet; the narrowest that fits counts, and may be shorter than the usual one.
+  # By code, by class, and in the words of a sheet; the narrowest that fits counts, and may be shorter than the usual
+  # one.
   def test_a_pair_wait_on_the_sheet_wins
-    stain = product(class: "pigment_oil_stain", waits_under_min: { "waterborne" => 120, "solvent" => 1440, "w20" => 90 })
+    stain = product(class: "pigment_oil_stain",
+                    waits_under_min: { "waterborne" => 120, "solvent" => 1440, "w20" => 90 })
     wait = ->(**upper) { Rhexon::Materials::Pairs.wait(stain, product(**upper))&.value }
-    assert_equal [ 90, 120, 1440, 1440 ], [ wait.(id: "w20", class: "waterborne_two_part"), wait.(class: "waterborne_one_part"), wait.(class: "nitro_lacquer"), wait.(class: "oil_varnish") ]
+    assert_equal [ 90, 120, 1440, 1440 ],
+                 [
+                   wait.(id: "w20", class: "waterborne_two_part"), wait.(class: "waterborne_one_part"),
+                   wait.(class: "nitro_lacquer"), wait.(class: "oil_varnish")
+                 ]
     refute Rhexon::Materials::Pairs.wait(stain, product(class: "nitro_lacquer")).estimate
   end
 
   def test_the_usual_wait_fills_a_gap_and_does_not_override_the_recoat_of_a_sheet
     water = product(class: "waterborne_one_part")
     assert_equal 3600, Rhexon::Materials::Pairs.wait(product(class: "pigment_oil_stain"), water).value
-    assert_nil Rhexon::Materials::Pairs.wait(product(class: "pigment_oil_stain", milestones_min: { "recoat_opens" => 120 }), water)
+    assert_nil Rhexon::Materials::Pairs.wait(
+      product(class: "pigment_oil_stain", milestones_min: { "recoat_opens" => 120 }), water
+    )
   end
 
   def test_every_class_is_complete_enough_to_be_planned

@@ -3,13 +3,19 @@ require "planning/plan_checker"
 
 # What is mixed when: one batch for the coats of a day, several for a long pass.
 class BatchesTest < CoreTest
-  TWO_PART = { "id" => "clear", "name" => "Clear", "class" => "waterborne_two_part", "pot_life_min" => 240, "density_g_per_ml" => 1.04,
-               "mix" => [ { "product" => "hard", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] } ], "thinner" => "water", "thinning_range_percent" => [ 0, 10 ] }.freeze
+  TWO_PART = { "id" => "clear", "name" => "Clear", "class" => "waterborne_two_part", "pot_life_min" => 240,
+               "density_g_per_ml" => 1.04,
+               "mix" => [
+                 { "product" => "hard", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] }
+               ], "thinner" => "water", "thinning_range_percent" => [ 0, 10 ] }.freeze
   HARDENER = { "id" => "hard", "name" => "Hard", "class" => "hardener", "density_g_per_ml" => 1.12 }.freeze
-  WATER = { "id" => "water", "name" => "Water", "class" => "thinner", "carrier" => "water", "density_g_per_ml" => 1.0 }.freeze
+  WATER = {
+    "id" => "water", "name" => "Water", "class" => "thinner", "carrier" => "water", "density_g_per_ml" => 1.0
+  }.freeze
 
   def shop(*steps, count: 1, area_m2: 1.0, product: {}, **fields)
-    plan(piece(document(*steps), count: count, area_m2: area_m2), products: PRODUCTS + [ TWO_PART.merge(product), HARDENER, WATER ], **fields)
+    plan(piece(document(*steps), count: count, area_m2: area_m2),
+         products: PRODUCTS + [ TWO_PART.merge(product), HARDENER, WATER ], **fields)
   end
 
   def clear(id = "s1", **fields) = coat(id, product: "clear", **fields)
@@ -29,7 +35,10 @@ class BatchesTest < CoreTest
   end
 
   def test_warmth_shortens_the_series
-    assert_equal [ 1, 1 ], shop(clear(coats: 2), t_c: 30, product: { "milestones_min" => { "recoat_opens" => 150 } }).batches.map { |batch| batch.passes.size }
+    assert_equal [ 1, 1 ],
+                 shop(clear(coats: 2), t_c: 30, product: { "milestones_min" => { "recoat_opens" => 150 } })
+                   .batches
+                   .map { |batch| batch.passes.size }
   end
 
   # 8 pieces of 12 m² at 25 m²/h take 3 h 51 and 10 min of set-up; 192 min are usable.
@@ -54,24 +63,39 @@ class BatchesTest < CoreTest
     json = shop(clear(coats: 2)).to_h
     assert_equal "b1", json["passes"].first["batch"]
     assert_equal json["passes"].map { |pass| pass["key"] }, json["batches"].first["passes"]
-    assert_empty PlanChecker.new(shop_json(piece(document(clear(coats: 2))), products: PRODUCTS + [ TWO_PART, HARDENER, WATER ]), json).faults
+    assert_empty PlanChecker.new(
+      shop_json(piece(document(clear(coats: 2))), products: PRODUCTS + [ TWO_PART, HARDENER, WATER ]), json
+    ).faults
   end
 
   # One product in two pieces on one morning comes from one pot; another room, another share, another day do not.
   def test_what_may_come_from_one_pot
     pots = lambda do |*pieces, **more|
-      plan(*pieces, products: PRODUCTS + [ TWO_PART, HARDENER, WATER ], rooms: [ { "id" => "bench", "climate" => [ { "t_c" => 20, "rh" => 50 } ] }, { "id" => "loft", "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ], **more).batches
+      plan(
+        *pieces, products: PRODUCTS + [ TWO_PART, HARDENER, WATER ],
+                 rooms: [
+                   { "id" => "bench", "climate" => [ { "t_c" => 20, "rh" => 50 } ] },
+                   { "id" => "loft", "climate" => [ { "t_c" => 20, "rh" => 50 } ] }
+                 ],
+                 **more
+      ).batches
     end
     two = pots.(piece(document(clear)), piece(document(clear), id: "other"))
     assert_equal [ %w[other top] ], two.map { |batch| batch.passes.map { |key| key.split("/").first }.sort }
     assert_equal 2, pots.(piece(document(clear)), piece(document(clear(room: "loft")), id: "other")).size
     assert_equal 2, pots.(piece(document(clear)), piece(document(clear(hardener_parts: 9)), id: "other")).size
-    assert_equal 2, pots.(piece(document(clear)), piece(document(clear), id: "other", release: "2026-11-24T07:30+01:00")).size
+    assert_equal 2,
+                 pots.(piece(document(clear)),
+                       piece(document(clear), id: "other", release: "2026-11-24T07:30+01:00")).size
   end
 
   # 12 m² at 40 m²/h are 18 min, at 25 m²/h 29.
   def test_the_gun_decides_pace_and_loss
-    work = ->(**more) { shop(clear(**more), area_m2: 12.0).placements.first.then { |placed| placed.work_end - placed.work_start } }
+    work = ->(**more) {
+             shop(clear(**more), area_m2: 12.0).placements.first.then { |placed|
+      placed.work_end - placed.work_start
+    }
+}
     assert_equal [ 29, 18, 9 ], [ work.call, work.call(gun: "conventional"), work.call(gun: "airless") ]
     amount = ->(**more) { shop(clear(**more), area_m2: 12.0).batches.first.ml }
     assert_in_delta (1200 / 0.40 + 60) * 1.1, amount.call(gun: "conventional"), 1e-6

@@ -3,14 +3,23 @@ require "test_helper"
 class CorrectionTest < CoreTest
   Mixing = Rhexon::Mixing
 
-  def part(name, parts, **fields) = { "name" => name, "parts" => parts, "basis" => "mass", "density_g_per_ml" => 1.0, **fields.transform_keys(&:to_s) }
+  def part(name, parts, **fields)
+    { "name" => name, "parts" => parts, "basis" => "mass", "density_g_per_ml" => 1.0, **fields.transform_keys(&:to_s) }
+  end
 
   # 400 g of base, 40 g of hardener, 40 g of thinner that may be 5 to 15 parts.
   def sheet(*more, base: {}, hardener: {})
-    Mixing::PourSheet.new(Mixing::Recipe.new([ part("base", 100, **base), part("hardener", 10, **hardener), part("thinner", 10, range: [ 5, 15 ]), *more ]), { "total_g" => 480 })
+    Mixing::PourSheet.new(
+      Mixing::Recipe.new(
+        [ part("base", 100, **base), part("hardener", 10, **hardener), part("thinner", 10, range: [ 5, 15 ]), *more ]
+      ),
+      { "total_g" => 480 }
+    )
   end
 
-  def correct(*poured, limits: {}, sheet: sheet()) = Mixing::Correction.new(sheet, poured.map { |name, g| { "name" => name, "g" => g } }, limits)
+  def correct(*poured, limits: {}, sheet: sheet())
+    Mixing::Correction.new(sheet, poured.map { |name, g| { "name" => name, "g" => g } }, limits)
+  end
 
   def adds(correction) = correction.pours.map { |pour| pour.add_g.round(3) }
 
@@ -31,7 +40,8 @@ class CorrectionTest < CoreTest
     assert_equal [ 1.0, [ 100.0, 40.0, 40.0 ] ], [ found.factor, adds(found) ]
   end
 
-  # 44 g of hardener are 1.1 of its target: the base already in the pot is topped up by 1.1 · 400 - 400, and stirred again.
+  # 44 g of hardener are 1.1 of its target: the base already in the pot is topped up by 1.1 · 400 - 400, and stirred
+  # again.
   def test_too_much_hardener_tops_up_the_base
     found = correct([ "base", 400 ], [ "hardener", 44 ])
     assert_equal [ 40.0, 0.0, 44.0 ], adds(found)
@@ -74,8 +84,16 @@ class CorrectionTest < CoreTest
 
   def test_stock_and_pot_life_stand_in_the_way_of_topping_up
     tight = sheet(base: { left_g: 30 })
-    assert_equal "stock", correct([ "base", 400 ], [ "hardener", 48 ], sheet: tight).options.find { |option| option.kind == "top_up" }.blocked_by
-    assert_equal "pot_life", correct([ "base", 480 ], limits: { "usable_g" => 500 }).options.find { |option| option.kind == "top_up" }.blocked_by
+    assert_equal "stock",
+                 correct([ "base", 400 ], [ "hardener", 48 ], sheet: tight)
+                   .options
+                   .find { |option| option.kind == "top_up" }
+                   .blocked_by
+    assert_equal "pot_life",
+                 correct([ "base", 480 ], limits: { "usable_g" => 500 })
+                   .options
+                   .find { |option| option.kind == "top_up" }
+                   .blocked_by
   end
 
   def test_far_over_discarding_comes_first
@@ -93,16 +111,20 @@ class CorrectionTest < CoreTest
     assert_match(/cannot have been poured/, refusal { correct([ "base", -3 ]) }.message)
   end
 
-  # Whatever is poured in whatever order: following the correction brings every component to k times its target within its tolerance, or inside its range.
+  # Whatever is poured in whatever order: following the correction brings every component to k times its target within
+  # its tolerance, or inside its range.
   def test_following_the_correction_restores_every_ratio
     random = Random.new(7)
     300.times do
       sheet = random_sheet(random)
-      poured = sheet.pours.first(random.rand(1..sheet.pours.size)).map { |pour| { "name" => pour.name, "g" => pour.g * random.rand(0.7..1.6) } }
+      poured = sheet.pours.first(random.rand(1..sheet.pours.size)).map do |pour|
+        { "name" => pour.name, "g" => pour.g * random.rand(0.7..1.6) }
+      end
       correction = Mixing::Correction.new(sheet, poured)
       correction.pours.zip(sheet.pours) { |now, target| assert_restored(now, target, correction) }
       followed = poured + correction.pours.map { |pour| { "name" => pour.name, "g" => pour.add_g } }
-      assert_in_delta correction.factor, Mixing::Correction.new(sheet, followed).factor, 1e-6, "followed, there is nothing more to correct"
+      assert_in_delta correction.factor, Mixing::Correction.new(sheet, followed).factor, 1e-6,
+                      "followed, there is nothing more to correct"
     end
   end
 
@@ -114,15 +136,23 @@ class CorrectionTest < CoreTest
     assert_in_delta 48 + 0.96, hardener.high_add_g, 1e-6
     assert_in_delta 28 - 2.4, thinner.low_add_g, 1e-6
     assert_equal 0.0, base.low_add_g
-    assert_equal %w[short done], [ 0.1, 300 ].map { |resolution| correct([ "base", 300 ]).pours.first.state(resolution) }, "less than half a step of the scale is nothing"
+    assert_equal %w[short done],
+                 [ 0.1, 300 ].map { |resolution| correct([ "base", 300 ]).pours.first.state(resolution) },
+                 "less than half a step of the scale is nothing"
   end
 
   private
 
   def random_sheet(random)
-    parts = [ part("base", 100, density_g_per_ml: random.rand(0.8..1.4)), part("hardener", random.rand(2.0..60), basis: %w[mass volume].sample(random: random), density_g_per_ml: random.rand(0.8..1.2)) ]
+    parts = [
+      part("base", 100, density_g_per_ml: random.rand(0.8..1.4)),
+      part("hardener", random.rand(2.0..60), basis: %w[mass volume].sample(random: random),
+                                             density_g_per_ml: random.rand(0.8..1.2))
+    ]
     share = random.rand(5.0..30)
-    parts << part("thinner", share, of: %w[base total].sample(random: random), range: [ share * 0.6, share * 1.4 ]) if random.rand < 0.6
+    if random.rand < 0.6
+      parts << part("thinner", share, of: %w[base total].sample(random: random), range: [ share * 0.6, share * 1.4 ])
+    end
     Mixing::PourSheet.new(Mixing::Recipe.new(parts), { "total_g" => random.rand(100..5000) })
   end
 
@@ -130,6 +160,7 @@ class CorrectionTest < CoreTest
     assert_operator now.add_g, :>=, 0
     return if correction.accepted.key?(now.name) || target.component.range
 
-    assert_in_delta correction.factor * target.g, now.final_g, correction.factor * target.g * target.component.tolerance_percent / 100 + 1e-6
+    assert_in_delta correction.factor * target.g, now.final_g,
+                    correction.factor * target.g * target.component.tolerance_percent / 100 + 1e-6
   end
 end

@@ -47,7 +47,8 @@ class CutsTest < CoreTest
     made = Cuts.from_stock(pounds(3), make_ml: 400, to: pounds(1))
     assert_in_delta 400, made.stock_ml + made.add_spirit_ml, 1e-6
     assert_in_delta 1, made.cut.lb_per_gal, 1e-9
-    assert_match(/cannot make a cut stronger/, refusal { Cuts.from_stock(pounds(1), make_ml: 400, to: pounds(2)) }.message)
+    assert_match(/cannot make a cut stronger/,
+                 refusal { Cuts.from_stock(pounds(1), make_ml: 400, to: pounds(2)) }.message)
   end
 
   # 250 ml of a 1 lb cut hold 225.44 ml of spirit and 27.01 g; a 2 lb cut of that spirit needs twice the flake.
@@ -76,7 +77,10 @@ class CutsTest < CoreTest
   end
 
   def test_absurd_cuts_are_refused
-    [ { "lb_per_gal" => 0 }, { "lb_per_gal" => 40 }, { "percent_mass" => 100 }, { "g_to_ml" => [ 1 ] }, { "spoons" => 2 }, {}, nil, { "g_per_l" => "much" } ].each do |cut|
+    [
+      { "lb_per_gal" => 0 }, { "lb_per_gal" => 40 }, { "percent_mass" => 100 }, { "g_to_ml" => [ 1 ] },
+      { "spoons" => 2 }, {}, nil, { "g_per_l" => "much" }
+    ].each do |cut|
       assert_instance_of Rhexon::InvalidInput, refusal { Cut.read(cut) }, cut.inspect
     end
   end

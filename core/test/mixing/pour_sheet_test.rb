@@ -1,9 +1,14 @@
 require "test_helper"
 
 class PourSheetTest < CoreTest
-  RECIPE = [ { "name" => "base", "parts" => 100, "density_g_per_ml" => 1.04 }, { "name" => "hardener", "parts" => 10, "density_g_per_ml" => 1.12 } ].freeze
+  RECIPE = [
+    { "name" => "base", "parts" => 100, "density_g_per_ml" => 1.04 },
+    { "name" => "hardener", "parts" => 10, "density_g_per_ml" => 1.12 }
+  ].freeze
 
-  def sheet(want, resolution_g: 1, recipe: RECIPE) = Rhexon::Mixing::PourSheet.new(Rhexon::Mixing::Recipe.new(recipe), want, resolution_g: resolution_g)
+  def sheet(want, resolution_g: 1, recipe: RECIPE)
+    Rhexon::Mixing::PourSheet.new(Rhexon::Mixing::Recipe.new(recipe), want, resolution_g: resolution_g)
+  end
 
   # 500 ml are 454.55 ml of base (472.73 g) and 45.45 ml of hardener (50.91 g).
   def test_targets_bands_and_running_totals
@@ -24,27 +29,40 @@ class PourSheetTest < CoreTest
 
   # A 1 g scale and hardener at 10 % of the total mass at 2 %: 500 g; a 0.1 g scale: 50 g.
   def test_the_smallest_batch_a_scale_can_weigh
-    tenth = [ { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" }, { "name" => "hardener", "parts" => 10, "of" => "total", "basis" => "mass" } ]
+    tenth = [
+      { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" },
+      { "name" => "hardener", "parts" => 10, "of" => "total", "basis" => "mass" }
+    ]
     assert_in_delta 500, sheet({ "total_g" => 400 }, recipe: tenth).smallest_total_g, 1e-6
     assert_predicate sheet({ "total_g" => 400 }, recipe: tenth), :too_small?
     refute_predicate sheet({ "total_g" => 500 }, recipe: tenth), :too_small?
     assert_in_delta 50, sheet({ "total_g" => 400 }, resolution_g: 0.1, recipe: tenth).smallest_total_g, 1e-6
   end
 
-  # 14 parts of 10 to 20 on 100 g of base: 10 to 20 g will do, so a gram does not matter. 10 % of the total, allowed 5 to 15 %, beside 90 g: 4.74 to 15.88 g.
+  # 14 parts of 10 to 20 on 100 g of base: 10 to 20 g will do, so a gram does not matter. 10 % of the total, allowed 5
+  # to 15 %, beside 90 g: 4.74 to 15.88 g.
   def test_a_component_with_a_range_of_its_own_is_judged_by_it
-    ranged = [ { "name" => "base", "parts" => 100, "basis" => "mass" }, { "name" => "hardener", "parts" => 14, "basis" => "mass", "range" => [ 10, 20 ] } ]
+    ranged = [
+      { "name" => "base", "parts" => 100, "basis" => "mass" },
+      { "name" => "hardener", "parts" => 14, "basis" => "mass", "range" => [ 10, 20 ] }
+    ]
     pour = sheet({ "total_g" => 114 }, recipe: ranged).pours.last
     assert_equal [ 14.0, 10.0, 20.0 ], [ pour.g, pour.low_g, pour.high_g ].map { |g| g.round(9) }
     refute_predicate sheet({ "total_g" => 114 }, recipe: ranged), :too_small?
-    total = [ { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" }, { "name" => "thinner", "parts" => 10, "of" => "total", "basis" => "mass", "range" => [ 5, 15 ] } ]
+    total = [
+      { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" },
+      { "name" => "thinner", "parts" => 10, "of" => "total", "basis" => "mass", "range" => [ 5, 15 ] }
+    ]
     pour = sheet({ "total_g" => 100 }, recipe: total).pours.last
     assert_in_delta 90 * 5 / 95.0, pour.low_g, 1e-9
     assert_in_delta 90 * 15 / 85.0, pour.high_g, 1e-9
   end
 
   def test_amounts_that_cannot_be_mixed_are_refused
-    [ { "total_ml" => 0 }, { "total_g" => -5 }, { "total_ml" => Float::INFINITY }, {}, { "total_g" => 5_000_000 }, { "have" => { "name" => "nothing", "g" => 1 } } ].each do |want|
+    [
+      { "total_ml" => 0 }, { "total_g" => -5 }, { "total_ml" => Float::INFINITY }, {}, { "total_g" => 5_000_000 },
+      { "have" => { "name" => "nothing", "g" => 1 } }
+    ].each do |want|
       assert_instance_of Rhexon::InvalidInput, refusal { sheet(want) }, want.inspect
     end
     assert_match(/no resolution/, refusal { sheet({ "total_ml" => 1 }, resolution_g: 0) }.message)

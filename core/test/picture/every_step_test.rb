@@ -1,15 +1,25 @@
 require_relative "../test_helper"
 require "yaml"
 
-# Every kind of step x every product of the demo shelf and every class x every method and hard window: refused with a sentence, or planned, drawn, checked and mixed for with finite numbers.
+# Every kind of step x every product of the demo shelf and every class x every method and hard window: refused with a
+# sentence, or planned, drawn, checked and mixed for with finite numbers.
 class EveryStepTest < CoreTest
   DEMO = File.expand_path("../../../db/demo/products.yml", __dir__)
   METHODS = %w[spray brush roller wipe pad].freeze
-  VARIANTS = [ {}, { "wipe_off" => true }, { "wet_on_wet" => true, "coats" => 2 }, { "one_batch" => true, "coats" => 3 }, { "thinning" => { "percent" => 10, "of" => "base" } } ].freeze
+  VARIANTS = [
+    {}, { "wipe_off" => true }, { "wet_on_wet" => true, "coats" => 2 }, { "one_batch" => true, "coats" => 3 },
+    { "thinning" => { "percent" => 10, "of" => "base" } }
+  ].freeze
 
   def self.shelf
-    demo = YAML.safe_load_file(DEMO, aliases: true).map { |row| { "id" => row["code"], "name" => row["name"], "maker" => row["maker"], "class" => row["kind"], "role" => row["role"], "colour" => row["colour"] || "clear", **row["figures"].to_h } }
-    demo + Rhexon::Reference.table("classes").fetch("classes").keys.map { |kind| { "id" => "any_#{kind}", "class" => kind } }
+    demo = YAML.safe_load_file(DEMO, aliases: true).map do |row|
+      {
+        "id" => row["code"], "name" => row["name"], "maker" => row["maker"], "class" => row["kind"],
+        "role" => row["role"], "colour" => row["colour"] || "clear", **row["figures"].to_h
+      }
+    end
+    demo +
+      Rhexon::Reference.table("classes").fetch("classes").keys.map { |kind| { "id" => "any_#{kind}", "class" => kind } }
   end
 
   SHELF = Rhexon::Reference.freeze_deep(shelf)
@@ -17,8 +27,11 @@ class EveryStepTest < CoreTest
   def shop(*steps)
     named = steps.filter_map { |step| SHELF.find { |product| product["id"] == step["product"] } }
     parts = named.flat_map { |product| [ product["thinner"], *(product["mix"] || []).map { |part| part["product"] } ] }
-    Rhexon::Planning::Shop.new(shop_json(piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"), products: SHELF.select { |product| named.include?(product) || parts.include?(product["id"]) },
-                                                                                                                       tools: [ { "id" => "gun", "for" => "spray" } ]))
+    Rhexon::Planning::Shop.new(shop_json(
+      piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"),
+      products: SHELF.select { |product| named.include?(product) || parts.include?(product["id"]) },
+      tools: [ { "id" => "gun", "for" => "spray" } ]
+    ))
   end
 
   # @return [Boolean] false when it was refused
@@ -34,12 +47,20 @@ class EveryStepTest < CoreTest
 
   def drawn(plan)
     sheet = Rhexon::Picture::Sheet.new(plan, "top")
-    finite(plan.to_h, sheet.findings.map(&:to_h), sheet.air.map(&:to_h), sheet.open, figures(sheet.section), sheet.rows.map { |row| [ figures(row), row.mix && figures(row.mix) ] },
-           plan.batches.map { |batch| [ batch.ml, batch.sheet.total_g ] }, figures(Rhexon::Picture::Bench.new(plan)), figures(Rhexon::Picture::ShopPlan.new(plan)))
+    finite(plan.to_h, sheet.findings.map(&:to_h), sheet.air.map(&:to_h), sheet.open, figures(sheet.section),
+           sheet.rows.map { |row| [ figures(row), row.mix && figures(row.mix) ] },
+           plan.batches.map do |batch|
+             [ batch.ml, batch.sheet.total_g ]
+           end, figures(Rhexon::Picture::Bench.new(plan)), figures(Rhexon::Picture::ShopPlan.new(plan)))
   end
 
   # All answers that ask for nothing.
-  def figures(drawing) = drawing.class.public_instance_methods(false).select { |name| drawing.method(name).arity.zero? && !%i[plan placement step].include?(name) }.map { |name| drawing.public_send(name) }
+  def figures(drawing)
+    drawing.class
+      .public_instance_methods(false)
+      .select { |name| drawing.method(name).arity.zero? && !%i[plan placement step].include?(name) }
+      .map { |name| drawing.public_send(name) }
+  end
 
   def finite(*values)
     values.each do |value|
@@ -47,7 +68,8 @@ class EveryStepTest < CoreTest
       when Float then assert_predicate value, :finite?
       when Array then finite(*value)
       when Hash then finite(*value.values)
-      when Rhexon::Picture::Section::Layer, Rhexon::Picture::Row::Ledger, Rhexon::Picture::ShopPlan::Strand then finite(*value.to_a)
+      when Rhexon::Picture::Section::Layer, Rhexon::Picture::Row::Ledger, Rhexon::Picture::ShopPlan::Strand
+        finite(*value.to_a)
       end
     end
   end
@@ -56,7 +78,9 @@ class EveryStepTest < CoreTest
 
   def test_every_product_in_every_kind_of_step_by_every_method
     taken = %w[stain coat].product(SHELF, METHODS, VARIANTS).count do |kind, product, method, variant|
-      sound?({ "id" => "s1", "kind" => kind, "product" => product["id"], "method" => method, **fields(kind), **variant })
+      sound?(
+        { "id" => "s1", "kind" => kind, "product" => product["id"], "method" => method, **fields(kind), **variant }
+      )
     rescue StandardError => error
       flunk "#{kind} #{product["id"]} #{method} #{variant}: #{error.class} #{error.message} #{error.backtrace.first}"
     end
@@ -66,20 +90,32 @@ class EveryStepTest < CoreTest
   def test_every_film_levelled_while_it_is_soft_and_coated_again
     SHELF.each do |product|
       coat = { "id" => "s1", "kind" => "coat", "product" => product["id"], "method" => "spray", **fields("coat") }
-      sound?(coat, { "id" => "s2", "kind" => "level", "grits" => [ "P320" ], "aim" => "between", "while_soft" => true }, coat.merge("id" => "s3"))
+      sound?(coat, { "id" => "s2", "kind" => "level", "grits" => [ "P320" ], "aim" => "between", "while_soft" => true },
+             coat.merge("id" => "s3"))
     end
   end
 
   def test_no_other_kind_of_step_lays_a_product_on
     (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).each do |kind|
-      own = { "sand" => { "grits" => [ "P150" ] }, "level" => { "grits" => [ "P320" ], "aim" => "between" }, "wait" => { "minutes" => 5 } }.fetch(kind, {})
+      own = {
+        "sand" => { "grits" => [ "P150" ] }, "level" => { "grits" => [ "P320" ], "aim" => "between" },
+        "wait" => { "minutes" => 5 }
+      }.fetch(
+        kind, {}
+      )
       assert sound?({ "id" => "s1", "kind" => kind, **own }), kind
       refute sound?({ "id" => "s1", "kind" => kind, "product" => "w20", "method" => "spray", **own }), kind
     end
   end
 
   def test_a_window_that_opens_at_once_adds_nothing_to_its_sheet_time
-    shelf = PRODUCTS + [ { "id" => "glaze", "class" => "pigment_oil_stain", "milestones_min" => { "wipe_off_earliest" => 0, "wipe_off_latest" => 40 } } ]
+    shelf = PRODUCTS +
+      [
+        {
+          "id" => "glaze", "class" => "pigment_oil_stain",
+          "milestones_min" => { "wipe_off_earliest" => 0, "wipe_off_latest" => 40 }
+        }
+      ]
     plan = plan(piece(document(step("s1", "stain", product: "glaze", method: "wipe", wipe_off: true))), products: shelf)
     wiped = Rhexon::Picture::Sheet.new(plan, "top").rows.find { |row| row.kind == "wipe_off" }
     assert_equal [ 0 ], wiped.waits.first.rows.map(&:last).uniq

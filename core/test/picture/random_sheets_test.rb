@@ -13,7 +13,13 @@ class RandomSheetsTest < CoreTest
   def sheets
     (0...SHOPS).flat_map do |seed|
       shop = random_shop(Random.new(5000 + seed))
-      plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("pieces" => shop["pieces"].map { |piece| piece.merge("use" => "furniture", "due" => "2026-04-20T12:00+02:00") })))
+      plan = Rhexon::Planning::Planner.plan(
+        Rhexon::Planning::Shop.new(
+          shop.merge("pieces" => shop["pieces"].map { |piece|
+            piece.merge("use" => "furniture", "due" => "2026-04-20T12:00+02:00")
+          })
+        )
+      )
       plan.shop.pieces.map { |piece| [ Rhexon::Picture::Sheet.new(plan, piece.id), plan, seed ] }
     end
   end
@@ -26,7 +32,8 @@ class RandomSheetsTest < CoreTest
       section.layers.each_with_index do |layer, index|
         times = layer.top.map(&:first)
         assert_equal times.uniq.sort, times, "seed #{seed} #{layer.pass}: times rise"
-        assert_in_delta final.layers.first(index + 1).sum(&:um), layer.top.last.last, 0.2, "seed #{seed} #{layer.pass}: ends at what is left"
+        assert_in_delta final.layers.first(index + 1).sum(&:um), layer.top.last.last, 0.2,
+                        "seed #{seed} #{layer.pass}: ends at what is left"
       end
     end
   end
@@ -55,7 +62,9 @@ class RandomSheetsTest < CoreTest
   def test_every_remedy_is_a_legal_edit_and_can_be_planned
     applied = Hash.new(0)
     each_sheet do |sheet, plan, seed|
-      sheet.findings.flat_map { |finding| finding.remedies.select(&:operation).map { |remedy| [ finding, remedy ] } }.each do |finding, remedy|
+      sheet.findings
+        .flat_map { |finding| finding.remedies.select(&:operation).map { |remedy| [ finding, remedy ] } }
+        .each do |finding, remedy|
         document = Rhexon::Schedule::Edit.apply(sheet.document, remedy.operation)
         refute_equal sheet.document, document, "seed #{seed} #{finding.id}: #{remedy.label} changes something"
         applied[finding.id] += 1
@@ -82,7 +91,9 @@ class RandomSheetsTest < CoreTest
   def test_the_bench_never_offers_work_that_is_too_soon
     each_sheet do |_, plan, seed|
       bench = Rhexon::Picture::Bench.new(plan)
-      bench.upcoming.each { |row| assert_operator row.work_start, :>=, row.waits.map(&:reached_at).max || 0, "seed #{seed} #{row.key}" }
+      bench.upcoming.each do |row|
+        assert_operator row.work_start, :>=, row.waits.map(&:reached_at).max || 0, "seed #{seed} #{row.key}"
+      end
     end
   end
 end

@@ -3,7 +3,15 @@ require "test_helper"
 class SheetTest < CoreTest
   def sheet(plan) = Rhexon::Picture::Sheet.new(plan, "top")
 
-  def rubbed = plan(piece(document(step("s0", "stain", product: "russet", method: "wipe"), coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out")), use: "furniture"))
+  def rubbed
+    plan(
+      piece(
+        document(step("s0", "stain", product: "russet", method: "wipe"), coat("s1", coats: 3),
+                 step("s2", "level", grits: [ "P800" ], aim: "rub_out")),
+        use: "furniture"
+      )
+    )
+  end
 
   def test_layers_rise_wet_and_end_where_the_film_walk_ends
     section = sheet(rubbed).section
@@ -22,7 +30,8 @@ class SheetTest < CoreTest
 
   def test_the_strip_of_a_coat_goes_from_too_soon_to_open_to_what_is_left
     strip = sheet(plan(piece(document(coat("s1", coats: 2))))).section.layers.first.strip
-    assert_equal [ [ "too_soon", false ], [ "open", false ], [ "open", true ] ], strip.map { |stretch| [ stretch.state, stretch.over ] }
+    assert_equal [ [ "too_soon", false ], [ "open", false ], [ "open", true ] ],
+                 strip.map { |stretch| [ stretch.state, stretch.over ] }
     assert_equal strip.each_cons(2).map { |one, two| two.from - one.to }, [ 0, 0 ]
   end
 
@@ -32,7 +41,13 @@ class SheetTest < CoreTest
   end
 
   def test_the_drying_ledger_sums_to_the_clock
-    sheet(plan(piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16, rh: 62)).rows.filter_map(&:drying).each do |ledger|
+    sheet(
+      plan(piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16,
+                                                                                                          rh: 62)
+    )
+      .rows
+      .filter_map(&:drying)
+      .each do |ledger|
       assert_equal ledger.minutes, ledger.rows.sum(&:last)
       assert_equal ledger.minutes, ledger.reached_at - ledger.from
     end
@@ -47,7 +62,9 @@ class SheetTest < CoreTest
   end
 
   def test_a_film_that_never_dries_can_still_be_shown
-    frozen = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2), step("s2", "look"))), t_c: 3)
+    frozen = plan(
+      piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2), step("s2", "look"))), t_c: 3
+    )
     shown = sheet(frozen)
     assert_equal [ "Coat 1 of 2" ], shown.rows.map(&:words)
     assert_equal 1, shown.section.layers.size
@@ -58,8 +75,16 @@ class SheetTest < CoreTest
   end
 
   def test_a_film_that_dried_before_the_room_went_cold_is_explained_by_what_was_seen
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" }, { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => "dry", "at" => "2026-11-20T23:00+01:00" } ]
-    shown = sheet(plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), t_c: 3, log: log))
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-20T07:43+01:00" },
+      {
+        "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => "recoat_opens", "answer" => "dry",
+        "at" => "2026-11-20T23:00+01:00"
+      }
+    ]
+    shown = sheet(
+      plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))), t_c: 3, log: log)
+    )
     assert_equal [ [ "sheet", 960 ], [ "seen", -43 ] ], shown.rows.first.drying.rows
     assert_equal %w[coat scuff coat], shown.rows.map(&:kind)
   end
@@ -72,25 +97,38 @@ class SheetTest < CoreTest
   end
 
   def test_the_bench_knows_what_is_next_drying_and_in_hand
-    log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" }, { "kind" => "started", "pass" => "b/s1/1/show", "at" => "2026-11-23T07:58+01:00" } ]
-    bench = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log, now: "2026-11-23T08:00+01:00"))
+    log = [
+      { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },
+      { "kind" => "started", "pass" => "b/s1/1/show", "at" => "2026-11-23T07:58+01:00" }
+    ]
+    bench = Rhexon::Picture::Bench.new(
+      plan(piece(document(coat("s1", coats: 2))),
+           piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log,
+                                                                                          now: "2026-11-23T08:00+01:00")
+    )
     assert_equal [ "b/s1/1/show" ], bench.running.map(&:key)
     assert_equal [ "top/s1/2/show" ], bench.upcoming.map(&:key)
     slab = bench.drying.first
-    assert_equal [ "too_soon", at("2026-11-23T09:13+01:00"), at("2026-11-23T19:43+01:00"), "top/s1/2/show" ], [ slab.state, slab.opens_at, slab.closes_at, slab.next_row.key ]
+    assert_equal [ "too_soon", at("2026-11-23T09:13+01:00"), at("2026-11-23T19:43+01:00"), "top/s1/2/show" ],
+                 [ slab.state, slab.opens_at, slab.closes_at, slab.next_row.key ]
   end
 
   # Levelled at 08:00 the next day: open for a day, and what is asked is the next coat's question, not the paper's.
   def test_the_bench_shows_a_scuffed_film_open_for_a_day
     steps = document(coat("s1"), step("s2", "level", grits: [ "P320" ], aim: "between"), coat("s3"))
-    log = [ [ "s1", "2026-11-23T15:43+01:00" ], [ "s2", "2026-11-24T08:00+01:00" ] ].map { |id, moment| { "kind" => "done", "pass" => "top/#{id}/1/show", "at" => moment } }
+    log = [ [ "s1", "2026-11-23T15:43+01:00" ], [ "s2", "2026-11-24T08:00+01:00" ] ].map do |id, moment|
+      { "kind" => "done", "pass" => "top/#{id}/1/show", "at" => moment }
+    end
     slab = Rhexon::Picture::Bench.new(plan(piece(steps), log: log, now: "2026-11-24T09:00+01:00")).drying.first
-    assert_equal [ "scuffed", at("2026-11-25T08:00+01:00"), "recoat_opens", "top/s3/1/show" ], [ slab.state, slab.closes_at, slab.milestone, slab.next_row.key ]
+    assert_equal [ "scuffed", at("2026-11-25T08:00+01:00"), "recoat_opens", "top/s3/1/show" ],
+                 [ slab.state, slab.closes_at, slab.milestone, slab.next_row.key ]
   end
 
   def test_the_bench_calls_a_shut_film_shut_and_asks_for_the_scuff
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T15:43+01:00" } ]
-    slab = Rhexon::Picture::Bench.new(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-24T07:30+01:00")).drying.first
+    slab = Rhexon::Picture::Bench.new(
+      plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-24T07:30+01:00")
+    ).drying.first
     assert_equal [ "shut", "top/s1/2/show/scuff" ], [ slab.state, slab.next_row.key ]
   end
 end

@@ -2,7 +2,10 @@ require "test_helper"
 
 class ExpansionTest < CoreTest
   def expand(*steps, count: 1, faces: { "show" => 1.0, "back" => 0.5 }, **fields)
-    piece = { "id" => "top", "count" => count, "faces" => faces.map { |id, area| { "id" => id, "area_m2" => area } }, "schedule" => document(*steps, support: "hung") }
+    piece = {
+      "id" => "top", "count" => count, "faces" => faces.map { |id, area| { "id" => id, "area_m2" => area } },
+      "schedule" => document(*steps, support: "hung")
+    }
     shop = Rhexon::Planning::Shop.new(shop_json(piece, **fields))
     Rhexon::Planning::Expansion.for_piece(shop, shop.pieces.first, 0)
   end
@@ -14,18 +17,25 @@ class ExpansionTest < CoreTest
     assert_equal %w[top/s1/1/show+back top/s2/1/show top/s2/2/show], keys
   end
 
-  # 1.5 m² together: sand 6 min a grit, 2 grits: 18; level 12: 18; rub out 8 a grit, 2 grits: 24; raise grain 2: 3; spray 60/25: 3.6 so 4
+  # 1.5 m² together: sand 6 min a grit, 2 grits: 18; level 12: 18; rub out 8 a grit, 2 grits: 24; raise grain 2: 3;
+  # spray 60/25: 3.6 so 4
   def test_minutes_of_hands
-    passes = expand(step("s1", "sand", grits: %w[P150 P180]), step("s2", "raise_grain"), coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"),
-                    step("s6", "level", grits: %w[P800 P1000], aim: "rub_out"), step("s7", "look"), step("s8", "wait", minutes: 60), count: 3)
+    passes = expand(step("s1", "sand", grits: %w[P150 P180]), step("s2", "raise_grain"), coat("s3"),
+                    step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"),
+                    step("s6", "level", grits: %w[P800 P1000],
+                                        aim: "rub_out"), step("s7", "look"), step("s8", "wait", minutes: 60), count: 3)
     assert_equal [ 18, 3, 4, 18, 4, 24, 2, 0 ], passes.map(&:each_min)
     assert_equal [ 54, 9, 10 + 12 + 15, 54, 37, 72, 6, 0 ], passes.map(&:hands_min)
   end
 
   def test_what_the_next_pass_on_a_face_waits_for
-    passes = expand(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]), coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"), step("s6", "look"),
+    passes = expand(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]), coat("s3"),
+                    step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"), step("s6", "look"),
                     step("s7", "wait", milestone: "stack"), step("s8", "level", grits: [ "P800" ], aim: "rub_out"))
-    expected = [ [], [ %w[s1/1 dry] ], [], [ %w[s3/1 sand] ], [ %w[s3/1 recoat_opens] ], [ %w[s5/1 dust_safe] ], [ %w[s5/1 stack] ], [ %w[s5/1 rub_out] ] ]
+    expected = [
+      [], [ %w[s1/1 dry] ], [], [ %w[s3/1 sand] ], [ %w[s3/1 recoat_opens] ], [ %w[s5/1 dust_safe] ],
+      [ %w[s5/1 stack] ], [ %w[s5/1 rub_out] ]
+    ]
     assert_equal expected, passes.map { |pass| needs(pass, passes) }
   end
 
@@ -41,19 +51,25 @@ class ExpansionTest < CoreTest
     assert_equal [ %w[s1/1 rub_out] ], needs(passes[1], passes)
   end
 
-  # A filler is sanded when it is dry to sand, coat or no coat; the last wool or pad on thin, oiled or one-part films waits for sand and handle, on others for the rub-out.
+  # A filler is sanded when it is dry to sand, coat or no coat; the last wool or pad on thin, oiled or one-part films
+  # waits for sand and handle, on others for the rub-out.
   def test_light_last_touches_and_fillers_do_not_wait_for_the_rub_out
     last = ->(*steps) { needs(expand(*steps).last, expand(*steps)).map(&:last) }
     denib = step("s9", "level", grits: [ "P600" ], aim: "denib")
     assert_equal %w[sand handle], last.(coat("s1", product: "varnish", method: "wipe", wet_um: 12), denib)
     assert_equal %w[sand handle], last.(coat("s1", product: "seal", method: "pad", wet_um: 12), denib)
     assert_equal %w[rub_out], last.(coat("s1", product: "lacquer"), denib)
-    assert_equal %w[rub_out], last.(coat("s1", product: "seal", method: "pad", wet_um: 12), step("s9", "level", grits: [ "P800" ], aim: "rub_out"))
-    assert_equal %w[sand], last.(step("s1", "stain", product: "umber", method: "wipe"), step("s9", "sand", grits: [ "P220" ]))
+    assert_equal %w[rub_out],
+                 last.(coat("s1", product: "seal", method: "pad", wet_um: 12),
+                       step("s9", "level", grits: [ "P800" ], aim: "rub_out"))
+    assert_equal %w[sand],
+                 last.(step("s1", "stain", product: "umber", method: "wipe"), step("s9", "sand", grits: [ "P220" ]))
   end
 
   def test_only_an_abrasion_of_the_whole_face_after_the_coat_counts_for_it
-    passes = expand(step("s0", "sand", grits: [ "P180" ]), coat("s1", faces: [ "show" ]), step("s2", "level", grits: [ "P320" ], aim: "between", faces: [ "show" ]), coat("s3", faces: [ "show" ]), coat("s4", faces: [ "show" ]))
+    passes = expand(step("s0", "sand", grits: [ "P180" ]), coat("s1", faces: [ "show" ]),
+                    step("s2", "level", grits: [ "P320" ], aim: "between", faces: [ "show" ]),
+                    coat("s3", faces: [ "show" ]), coat("s4", faces: [ "show" ]))
     assert_equal({ 1 => [ [ 2 ] ] }, passes[3].abraded_by)
     assert_equal({ 3 => [ [] ] }, passes[4].abraded_by)
   end
@@ -71,6 +87,7 @@ class ExpansionTest < CoreTest
   end
 
   def test_thinning_lowers_the_solids_of_the_pass
-    assert_in_delta 34 / 1.1, expand(coat("s1", thinning: { "percent" => 10, "of" => "base" })).first.solids_percent, 1e-9
+    assert_in_delta 34 / 1.1, expand(coat("s1", thinning: { "percent" => 10, "of" => "base" })).first.solids_percent,
+                    1e-9
   end
 end

@@ -1,7 +1,12 @@
 require "test_helper"
 
 class GoalsTest < CoreTest
-  WORK = -> { [ "a", "b" ].map { |id| piece(document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id, due: "2026-12-11T16:00+01:00") } }
+  WORK = -> {
+    [ "a", "b" ].map do |id|
+      piece(document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id,
+                                                                                   due: "2026-12-11T16:00+01:00")
+    end
+  }
 
   def of(goal, **fields) = plan(*instance_exec(&WORK), goal: goal, **fields)
 
@@ -10,7 +15,9 @@ class GoalsTest < CoreTest
   end
 
   def test_fewest_sessions_never_takes_more_than_soonest
-    soonest, fewest = of("soonest", now: "2026-11-23T13:00+01:00", effort: "full"), of("fewest_sessions", now: "2026-11-23T13:00+01:00", effort: "full")
+    soonest, fewest = of("soonest", now: "2026-11-23T13:00+01:00",
+                                    effort: "full"), of("fewest_sessions", now: "2026-11-23T13:00+01:00",
+                                                                           effort: "full")
     assert_operator fewest.to_h["goal"]["sessions"], :<=, soonest.to_h["goal"]["sessions"]
     assert_operator soonest.build.ready.values.max, :<=, fewest.build.ready.values.max
   end
@@ -34,7 +41,9 @@ class GoalsTest < CoreTest
   # An accepted plan is left alone when leaving it costs less than ten minutes a moved pass.
   def test_a_new_plan_stays_near_the_accepted_one_and_says_what_moved
     accepted = of("soonest")
-    previous = accepted.placements.map { |found| { "pass" => found.pass.key, "start" => accepted.shop.zone.iso(found.hands_start), "person" => found.person } }
+    previous = accepted.placements.map do |found|
+      { "pass" => found.pass.key, "start" => accepted.shop.zone.iso(found.hands_start), "person" => found.person }
+    end
     assert_empty of("soonest", previous: previous).to_h["moved"]
     later = of("soonest", previous: previous, now: "2026-11-23T09:00+01:00").to_h["moved"]
     assert_equal previous.first["pass"], later.first["pass"]
@@ -45,7 +54,10 @@ class GoalsTest < CoreTest
   def test_an_accepted_order_is_kept
     pieces = %w[a b].map { |id| piece(document(step("s1", "sand", grits: %w[P180])), id: id, area_m2: 5.0) }
     assert_equal %w[a b], plan(*pieces).placements.map { |found| found.pass.piece.id }
-    previous = [ { "pass" => "b/s1/1/show", "start" => "2026-11-23T07:30+01:00", "person" => "imke" }, { "pass" => "a/s1/1/show", "start" => "2026-11-23T08:00+01:00", "person" => "imke" } ]
+    previous = [
+      { "pass" => "b/s1/1/show", "start" => "2026-11-23T07:30+01:00", "person" => "imke" },
+      { "pass" => "a/s1/1/show", "start" => "2026-11-23T08:00+01:00", "person" => "imke" }
+    ]
     kept = plan(*pieces, previous: previous)
     assert_equal %w[b a], kept.placements.map { |found| found.pass.piece.id }
     assert_empty kept.to_h["moved"]
@@ -65,7 +77,9 @@ class GoalsTest < CoreTest
 
   # 8 h of sanding for one pair of hands on a day of 9 h: 16 pieces of 30 min end no sooner than 15:30.
   def test_the_bound_counts_all_hands
-    pieces = Array.new(16) { |index| piece(document(step("s1", "sand", grits: [ "P180" ])), id: "p#{index}", area_m2: 5.0) }
+    pieces = Array.new(16) do |index|
+      piece(document(step("s1", "sand", grits: [ "P180" ])), id: "p#{index}", area_m2: 5.0)
+    end
     plan = plan(*pieces)
     assert_equal [ at("2026-11-23T15:30+01:00"), "hands" ], [ plan.bound.ready_at, plan.bound.because ]
     assert_equal plan.bound.ready_at, plan.build.ready.values.max

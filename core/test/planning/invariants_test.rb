@@ -28,7 +28,8 @@ class InvariantsTest < CoreTest
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{seed}"
       plan["passes"].each { |pass| seen[pass["because"]] += 1; seen["watched"] += 1 if pass["watched"] }
     end
-    assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > 5 }, "the shops must be hard enough to meet each reason"
+    assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > 5 },
+                 "the shops must be hard enough to meet each reason"
   end
 
   # Small ones by the thousand: rare meetings of rules show in numbers.
@@ -47,7 +48,10 @@ class InvariantsTest < CoreTest
     lapsed = infeasible = 0
     1000.times do |seed|
       shop = random_trouble(Random.new(50_000 + seed))
-      plan = Timeout.timeout(LIMIT_S) { Rhexon::Planning::Report.new(Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)), changes: false).to_h }
+      plan = Timeout.timeout(LIMIT_S) do
+        Rhexon::Planning::Report.new(Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)),
+                                     changes: false).to_h
+      end
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{50_000 + seed}"
       lapsed += plan["lapsed_pins"].size
       infeasible += 1 if plan["infeasible"]
@@ -61,7 +65,9 @@ class InvariantsTest < CoreTest
     20.times do |seed|
       shop = random_shop(Random.new(700 + seed), most: 3)
       quick = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop))
-      kept = quick.placements.select { |found| found.hands.any? }.map { |found| { "pass" => found.pass.key, "start" => quick.shop.zone.iso(found.hands_start), "person" => found.person } }
+      kept = quick.placements.select { |found| found.hands.any? }.map do |found|
+        { "pass" => found.pass.key, "start" => quick.shop.zone.iso(found.hands_start), "person" => found.person }
+      end
       full = shop.merge("effort" => "full", "previous" => kept)
       best = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(full))
       assert_empty PlanChecker.new(full, best.to_h).faults, "seed #{700 + seed}"
@@ -75,7 +81,10 @@ class InvariantsTest < CoreTest
     plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h
     second = plan["passes"].last
     early = plan.merge("passes" => [ plan["passes"].first, second.merge("work_start" => "2026-11-23T08:20+01:00") ])
-    night = plan.merge("passes" => [ plan["passes"].first, second.merge("hands" => [ [ "2026-11-23T20:00+01:00", "2026-11-23T20:28+01:00" ] ]) ])
+    night = plan.merge("passes" => [
+                         plan["passes"].first, second.merge("hands" => [ [ "2026-11-23T20:00+01:00",
+                                                                           "2026-11-23T20:28+01:00" ] ])
+                       ])
     assert_match(/before its milestone/, PlanChecker.new(shop, early).faults.join)
     assert_match(/outside shop hours/, PlanChecker.new(shop, night).faults.join)
   end

@@ -5,12 +5,19 @@ class DrierTest < CoreTest
 
   def laid(document, looks: [], **fields)
     log = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => LAID } ]
-    log += looks.map { |milestone, answer, clock| { "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => milestone, "answer" => answer, "at" => "2026-11-23T#{clock}+01:00" } }
+    log += looks.map do |milestone, answer, clock|
+      {
+        "kind" => "dry_test", "pass" => "top/s1/1/show", "milestone" => milestone, "answer" => answer,
+        "at" => "2026-11-23T#{clock}+01:00"
+      }
+    end
     made = plan(piece(document), log: log, now: "2026-11-23T16:00+01:00", **fields)
     [ made.drier, made.placements.first ]
   end
 
-  def minutes(drier, placement, name, pair = nil) = drier.reached(placement, name, pair)&.then { |found| found.reached_at - placement.work_end }
+  def minutes(drier, placement, name, pair = nil)
+    drier.reached(placement, name, pair)&.then { |found| found.reached_at - placement.work_end }
+  end
 
   def test_milestones_that_a_material_lacks_fall_back_to_a_later_or_harder_one
     drier, placement = laid(document(step("s1", "stain", product: "russet", method: "wipe")))
@@ -27,8 +34,17 @@ class DrierTest < CoreTest
 
   # 72 h is for estimates; a sheet's 6 h hold, a brisk school does not go below them and a cautious one goes beyond.
   def test_the_rub_out_of_a_sheet_is_not_held_to_the_floor
-    sheet = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("milestones_min" => { "rub_out" => 360 }) : record }
-    house = ->(school) { laid(document(coat("s1")), products: sheet, house: { "rub_out" => school }).then { |drier, placement| minutes(drier, placement, "rub_out") } }
+    sheet = PRODUCTS.map do |record|
+      record["id"] == "w20" ? record.merge("milestones_min" => { "rub_out" => 360 }) : record
+    end
+    house = ->(school) {
+              laid(document(coat("s1")), products: sheet,
+                                         house: { "rub_out" => school }).then { |drier, placement|
+                           minutes(
+      drier, placement, "rub_out"
+    )
+}
+}
     assert_equal [ 540, 360, 360 ], %w[cautious usual brisk].map(&house)
     drier, placement = laid(document(coat("s1")))
     assert_equal 4320, minutes(drier, placement, "rub_out")
@@ -36,7 +52,8 @@ class DrierTest < CoreTest
 
   # 20 minutes late on 90: what comes later is late in the same proportion, 240 · 110/90 = 293.3
   def test_a_late_coat_is_late_for_all_its_openings
-    drier, placement = laid(document(coat("s1")), looks: [ [ "recoat_opens", "not_yet", "09:20" ], [ "recoat_opens", "dry", "09:33" ] ])
+    drier, placement = laid(document(coat("s1")),
+                            looks: [ [ "recoat_opens", "not_yet", "09:20" ], [ "recoat_opens", "dry", "09:33" ] ])
     assert_equal 110, minutes(drier, placement, "recoat_opens")
     assert_equal 294, minutes(drier, placement, "handle")
     assert_equal at(LAID) + 720, drier.closes_at(placement)

@@ -7,10 +7,15 @@ class NumbersHoldTest < CoreTest
   def clock(minute) = Time.at(minute * 60).utc.strftime("%m-%d %H:%M")
   def at_clock(text) = at("2026-#{text}+01:00")
 
-  # --- large faces: 110 m² by one grit are 660 min of a day of 540: the rest of it is done next morning by the same hands.
+  # --- large faces: 110 m² by one grit are 660 min of a day of 540: the rest of it is done next morning by the same
+  # hands.
   def test_sanding_a_hall_goes_on_next_morning
     made = plan(piece(document(step("s1", "sand", grits: [ "P120" ])), area_m2: 110.0))
-    assert_equal [ [ at("2026-11-23T07:30+01:00"), at("2026-11-23T16:30+01:00") ], [ at("2026-11-24T07:30+01:00"), at("2026-11-24T09:30+01:00") ] ], made.placements.first.hands
+    assert_equal [
+      [ at("2026-11-23T07:30+01:00"), at("2026-11-23T16:30+01:00") ],
+      [ at("2026-11-24T07:30+01:00"), at("2026-11-24T09:30+01:00") ]
+    ],
+                 made.placements.first.hands
     assert made.build.ready["top"]
   end
 
@@ -18,30 +23,44 @@ class NumbersHoldTest < CoreTest
   def test_no_stretch_inside_a_face_is_shorter_than_half_an_hour
     hands = plan(piece(document(step("s1", "sand", grits: [ "P120" ])), area_m2: 565 / 6.0)).placements.first.hands
     assert_equal [ 535, 30 ], hands.map { |from, to| to - from }
-    late = plan(piece(document(step("s1", "sand", grits: [ "P120" ])), area_m2: 20.0), now: "2026-11-23T16:10+01:00").placements.first.hands
+    late = plan(piece(document(step("s1", "sand", grits: [ "P120" ])), area_m2: 20.0),
+                now: "2026-11-23T16:10+01:00").placements.first.hands
     assert_equal at("2026-11-24T07:30+01:00"), late.first.first, "twenty minutes before closing are not worth beginning"
   end
 
-  # A coat does not pause: 110 m² brushed at 7 m²/h are 943 min, and 5 and 5 of set-up and clean-up; a day has 540. Rolled at 30 m²/h it is 220.
+  # A coat does not pause: 110 m² brushed at 7 m²/h are 943 min, and 5 and 5 of set-up and clean-up; a day has 540.
+  # Rolled at 30 m²/h it is 220.
   def test_a_coat_that_is_longer_than_a_day_says_so_and_what_would_do
     made = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: 110.0))
     finding = findings(made, "time.due").first
     assert_match(/it takes 15 h 53 in one go, and the longest open stretch is 9 h 00/, finding.sentence)
     remedy = finding.remedies.find { |found| found.label.start_with?("Have it rolled") }
-    assert made.with_schedule("top", Rhexon::Schedule::Edit.apply(made.piece("top").schedule, remedy.operation)).build.ready["top"]
+    assert made.with_schedule("top",
+                              Rhexon::Schedule::Edit.apply(made.piece("top").schedule,
+                                                           remedy.operation)).build.ready["top"]
   end
 
   # --- support by the piece
 
   def faces(*ids) = ids.map { |id| { "id" => id, "area_m2" => 0.5, **(id == "back" ? { "kind" => "back" } : {}) } }
-  def supported(ids, steps = [ coat("s1") ], **fields) = { **piece(document(*steps)), "faces" => faces(*ids), **fields.transform_keys(&:to_s) }
-  def usual(record) = plan(record).piece("top").then { |found| Rhexon::Planning::Turns.support(found, found.schedule["steps"].first) }
+
+  def supported(ids, steps = [ coat("s1") ], **fields)
+    { **piece(document(*steps)), "faces" => faces(*ids), **fields.transform_keys(&:to_s) }
+  end
+
+  def usual(record)
+    plan(record).piece("top").then { |found| Rhexon::Planning::Turns.support(found, found.schedule["steps"].first) }
+  end
 
   def test_how_a_piece_lies_goes_by_the_piece
     assert_equal "flat", usual(supported(%w[show back]))
     assert_equal "points", usual(supported(%w[front left right]))
     assert_equal "fixed", usual(supported(%w[hall stair], use: "floor"))
-    assert_equal "points", usual({ **supported(%w[show back]), "faces" => faces("show", "back").map { |face| face.merge("area_m2" => 0.03) } })
+    assert_equal "points",
+                 usual({
+                         **supported(%w[show back]),
+                         "faces" => faces("show", "back").map { |face| face.merge("area_m2" => 0.03) }
+                       })
   end
 
   # Handle is 240 min: three faces on points are done one after the other, rooms of a floor too.
@@ -65,7 +84,8 @@ class NumbersHoldTest < CoreTest
 
   # --- wiped off place by place
 
-  # 36 m² wiped at 12 m²/h are 180 min of laying; wiping 3 min/m². A section of 3 m² is laid in 15 min and wiped in 9: 12 sections, 288 min and 3 of set-up and clean-up each.
+  # 36 m² wiped at 12 m²/h are 180 min of laying; wiping 3 min/m². A section of 3 m² is laid in 15 min and wiped in 9:
+  # 12 sections, 288 min and 3 of set-up and clean-up each.
   def test_a_large_floor_is_laid_and_wiped_in_sections
     made = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true)), area_m2: 36.0))
     assert_equal [ 12 ], made.placements.map { |found| found.pass.sections }
@@ -73,9 +93,12 @@ class NumbersHoldTest < CoreTest
     assert_match(/12 sections of 3.0 m²/, Rhexon::Picture::Sheet.new(made, "top").rows.first.pattern)
   end
 
-  # 377 knobs of 0.01 m²: 20 min of laying, one piece at a time waits a moment. No section waits longer than the 15 min of the sheet, and there is one pass.
+  # 377 knobs of 0.01 m²: 20 min of laying, one piece at a time waits a moment. No section waits longer than the 15
+  # min of the sheet, and there is one pass.
   def test_hundreds_of_wiped_pieces_are_one_pass_in_sections
-    made = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true)), count: 377, area_m2: 0.01))
+    made = plan(
+      piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true)), count: 377, area_m2: 0.01)
+    )
     sections = made.placements.first.pass.sections
     pieces = (377 / sections.to_f).ceil
     assert_operator pieces * 0.01 * 5, :<=, 15
@@ -91,8 +114,17 @@ class NumbersHoldTest < CoreTest
 
   # --- levelled while soft, between 12 and 18 h after the last coat: the night lies between
 
-  SOFT = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record }.freeze
-  def soft(now: "2026-11-23T07:30+01:00", **level) = plan(piece(document(coat("s1"), step("s2", "level", grits: [ "P1000" ], aim: "rub_out", while_soft: true, **level))), products: SOFT, now: now)
+  SOFT = PRODUCTS.map { |record|
+           record["id"] ==
+             "w20" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record
+}.freeze
+
+  def soft(now: "2026-11-23T07:30+01:00", **level)
+    plan(
+      piece(document(coat("s1"), step("s2", "level", grits: [ "P1000" ], aim: "rub_out", while_soft: true, **level))),
+      products: SOFT, now: now
+    )
+  end
 
   # Shut from 16:30 to 07:30: a coat laid by 13:30 at the earliest is levelled next morning, 18 h later at the latest.
   def test_a_soft_window_over_night
@@ -105,29 +137,46 @@ class NumbersHoldTest < CoreTest
 
   def test_a_pin_on_it_moves_it_or_lapses
     moved = soft(pins: [ { "coat" => 1, "start" => "2026-11-24T09:00+01:00" } ])
-    assert_equal [ at("2026-11-24T09:00+01:00"), "pin" ], placement(moved, "s2/1").then { |found| [ found.hands_start, found.because ] }
+    assert_equal [ at("2026-11-24T09:00+01:00"), "pin" ],
+                 placement(moved, "s2/1").then { |found| [ found.hands_start, found.because ] }
     assert_operator placement(moved, "s1/1").work_end, :>=, at("2026-11-23T15:00+01:00")
     shut = soft(pins: [ { "coat" => 1, "start" => "2026-11-24T20:00+01:00" } ])
     assert_equal [ "top/s2/1/show" ], shut.build.lapsed
   end
 
-  # Two-part, usable 192 min at 10 parts: two coats of 53 min take 206 with the wait and do not fit; at 8 parts, 240 usable, they do.
+  # Two-part, usable 192 min at 10 parts: two coats of 53 min take 206 with the wait and do not fit; at 8 parts, 240
+  # usable, they do.
   def test_a_pot_that_is_too_short_says_by_how_much_and_what_would_do
-    shelf = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("pot_life_by_hardener" => [ [ 8, 300 ], [ 12, 180 ] ], "mix" => [ { "product" => "hard", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] } ]) : record }
-    made = plan(piece(document(coat("s1", coats: 2, one_batch: true)), area_m2: 22.0), products: shelf + [ { "id" => "hard", "class" => "hardener" } ])
+    shelf = PRODUCTS.map do |record|
+      if record["id"] == "w20"
+        record.merge("pot_life_by_hardener" => [ [ 8, 300 ], [ 12, 180 ] ],
+                     "mix" => [ { "product" => "hard", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] } ])
+      else
+        record
+      end
+    end
+    made = plan(piece(document(coat("s1", coats: 2, one_batch: true)), area_m2: 22.0),
+                products: shelf + [ { "id" => "hard", "class" => "hardener" } ])
     finding = findings(made, "time.due").first
     assert_match(/one pot may be used for 3 h 12, and its coats take/, finding.sentence)
     remedy = finding.remedies.find { |found| found.label.start_with?("Use 8 parts") }
-    assert made.with_schedule("top", Rhexon::Schedule::Edit.apply(made.piece("top").schedule, remedy.operation)).build.ready["top"]
+    assert made.with_schedule("top",
+                              Rhexon::Schedule::Edit.apply(made.piece("top").schedule,
+                                                           remedy.operation)).build.ready["top"]
   end
 
   # --- scuffs
 
-  TWO = { "faces" => [ { "id" => "show", "area_m2" => 1.0 }, { "id" => "back", "kind" => "back", "area_m2" => 1.0 } ] }.freeze
+  TWO = {
+    "faces" => [ { "id" => "show", "area_m2" => 1.0 }, { "id" => "back", "kind" => "back", "area_m2" => 1.0 } ]
+  }.freeze
 
   # Only the back's window is over: its scuff takes the back alone, 3 min of it, and does not wait for the other.
   def test_a_scuff_is_done_on_the_face_whose_window_was_missed
-    steps = [ coat("s1", faces: [ "back" ]), step("s2", "wait", minutes: 1200), coat("s3", product: "w80", faces: [ "show" ]), coat("s4", product: "w80") ]
+    steps = [
+      coat("s1", faces: [ "back" ]), step("s2", "wait", minutes: 1200), coat("s3", product: "w80", faces: [ "show" ]),
+      coat("s4", product: "w80")
+    ]
     made = plan({ **piece(document(*steps, support: "hung")), **TWO })
     scuff = made.placements.find { |found| found.pass.kind == "scuff" }
     assert_equal [ [ "back" ], 3 ], [ scuff.pass.faces, scuff.hands_end - scuff.hands_start ]
@@ -136,23 +185,32 @@ class NumbersHoldTest < CoreTest
 
   # The show face was sanded, the back was not: half a sanding is none for the back.
   def test_every_face_is_scuffed_of_its_own
-    steps = [ coat("s1"), step("s2", "wait", minutes: 1200), step("s3", "level", grits: [ "P320" ], aim: "scuff", faces: [ "show" ]), coat("s4") ]
+    steps = [
+      coat("s1"), step("s2", "wait", minutes: 1200),
+      step("s3", "level", grits: [ "P320" ], aim: "scuff", faces: [ "show" ]), coat("s4")
+    ]
     made = plan({ **piece(document(*steps, support: "hung")), **TWO })
-    assert_equal [ [ "back" ] ], made.placements.select { |found| found.pass.kind == "scuff" }.map { |found| found.pass.faces }
+    assert_equal [ [ "back" ] ],
+                 made.placements.select { |found| found.pass.kind == "scuff" }.map { |found| found.pass.faces }
   end
 
   # Laid in the booth, wet in the bay where it was scuffed: the dust of the scuff settles there first.
   def test_the_dust_of_a_scuff_settles_where_the_film_lies_wet
-    rooms = [ { "id" => "bay", "uses" => [ "sand" ], "climate" => [ { "t_c" => 20, "rh" => 50 } ] }, { "id" => "booth", "uses" => [ "spray" ], "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ]
+    rooms = [
+      { "id" => "bay", "uses" => [ "sand" ], "climate" => [ { "t_c" => 20, "rh" => 50 } ] },
+      { "id" => "booth", "uses" => [ "spray" ], "climate" => [ { "t_c" => 20, "rh" => 50 } ] }
+    ]
     made = plan(piece(document(coat("s1", coats: 2, dry_room: "bay"))), rooms: rooms, house: { "scuff" => "always" })
     scuff, coat = made.placements.last(2)
     assert_operator coat.work_start - scuff.hands_end, :>=, 30
   end
 
-  # Saturdays only from 8 to 9, when hands are just enough for the coat: the scuff goes on Friday evening, 16 h before, not weeks later.
+  # Saturdays only from 8 to 9, when hands are just enough for the coat: the scuff goes on Friday evening, 16 h
+  # before, not weeks later.
   def test_a_scuff_may_be_done_at_any_free_hour_in_which_it_stays_fresh
     week = { "fri" => [ %w[15:00 18:00] ], "sat" => [ %w[08:00 08:30] ] }
-    made = plan(piece(document(coat("s1"), step("s2", "wait", minutes: 3 * 1440), coat("s3", product: "w80"))), week: week, now: "2026-11-23T07:30+01:00", house: { "dust_settles_min" => 90 })
+    made = plan(piece(document(coat("s1"), step("s2", "wait", minutes: 3 * 1440), coat("s3", product: "w80"))),
+                week: week, now: "2026-11-23T07:30+01:00", house: { "dust_settles_min" => 90 })
     scuff, coat = made.placements.last(2)
     assert_equal "scuff", scuff.pass.kind
     assert_operator coat.work_start - scuff.hands_end, :<=, 1440
@@ -161,16 +219,28 @@ class NumbersHoldTest < CoreTest
 
   # --- wet on wet over a step of the same product; coats a day
 
-  FLASH = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("milestones_min" => { "flash_min" => 15, "flash_max" => 40 }) : record }.freeze
+  FLASH = PRODUCTS.map { |record|
+            record["id"] ==
+              "w20" ? record.merge("milestones_min" => { "flash_min" => 15, "flash_max" => 40 }) : record
+}.freeze
 
   def test_wet_on_wet_counts_across_steps_of_one_product
     made = plan(piece(document(coat("s1"), coat("s2", wet_on_wet: true))), products: FLASH)
     assert_equal "flash_min", placement(made, "s2/1").waits.first.name
-    assert_equal "recoat_opens", placement(plan(piece(document(coat("s1", product: "lacquer"), coat("s2", wet_on_wet: true))), products: FLASH), "s2/1").waits.first.name
+    assert_equal "recoat_opens",
+                 placement(
+                   plan(piece(document(coat("s1", product: "lacquer"), coat("s2", wet_on_wet: true))), products: FLASH),
+                   "s2/1"
+                 ).waits.first.name
   end
 
   def test_so_many_coats_a_day
-    days = ->(**fields) { plan(piece(document(coat("s1", coats: 4, **fields))), house: {}).placements.reject { |found| found.pass.inserted }.map { |found| clock(found.hands_start)[0, 5] }.tally.values }
+    days = ->(**fields) {
+             plan(piece(document(coat("s1", coats: 4, **fields))), house: {})
+      .placements
+      .reject { |found| found.pass.inserted }
+      .map { |found| clock(found.hands_start)[0, 5] }.tally.values
+}
     assert_equal [ 4 ], days.call
     assert_equal [ 2, 2 ], days.call(coats_a_day: 2)
     assert_equal [ 1, 1, 1, 1 ], days.call(coats_a_day: 1)
@@ -182,7 +252,10 @@ class NumbersHoldTest < CoreTest
 
   def test_a_pinned_start_holds_its_gun
     pin = [ { "coat" => 1, "start" => "2026-11-23T09:00+01:00" } ]
-    pieces = [ piece(document(coat("s1", pins: pin)), id: "a"), piece(document(step("s0", "wait", minutes: 90), coat("s1")), id: "b") ]
+    pieces = [
+      piece(document(coat("s1", pins: pin)), id: "a"),
+      piece(document(step("s0", "wait", minutes: 90), coat("s1")), id: "b")
+    ]
     made = plan(*pieces, people: [ person("imke"), person("osei") ], tools: [ { "id" => "gun", "for" => "spray" } ])
     one, other = %w[a b].map { |id| made.of_piece(id).last }
     assert_equal "gun", one.tool
@@ -206,15 +279,20 @@ class NumbersHoldTest < CoreTest
   def test_a_part_that_is_only_numbered_is_still_known
     log = [ { "kind" => "done", "pass" => "top/s1/1/show/part2", "at" => "2026-11-23T14:00+01:00" } ]
     made = plan(piece(document(coat("s1")), count: 20, area_m2: 15.0), log: log, now: "2026-11-23T15:00+01:00")
-    assert_equal({ "top/s1/1/show/pieces1-10" => "planned", "top/s1/1/show/part2" => "done" }, made.placements.to_h { |found| [ found.pass.key, found.status ] })
+    assert_equal({ "top/s1/1/show/pieces1-10" => "planned", "top/s1/1/show/part2" => "done" },
+                 made.placements.to_h { |found| [ found.pass.key, found.status ] })
     assert_equal (0..19).to_a, made.placements.flat_map { |found| found.pass.range.to_a }.sort
   end
 
   # Places for 14: the seven of part 1 lie there while part 2 is laid.
   def test_part_two_leaves_part_one_on_the_rack
     rooms = [ { "id" => "bench", "rack_places" => 14, "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ]
-    made = plan(piece(document(coat("s1")), count: 20, area_m2: 15.0), piece(document(coat("s1")), id: "other", count: 5), rooms: rooms, week: WEEK.transform_values { [ %w[07:30 16:30] ] })
-    lying = made.placements.flat_map { |found| found.pass.range.map { [ found.work_start, made.drier.reached_at(found, "handle") ] } }
+    made = plan(piece(document(coat("s1")), count: 20, area_m2: 15.0),
+                piece(document(coat("s1")), id: "other", count: 5), rooms: rooms,
+                                                                    week: WEEK.transform_values { [ %w[07:30 16:30] ] })
+    lying = made.placements.flat_map do |found|
+      found.pass.range.map { [ found.work_start, made.drier.reached_at(found, "handle") ] }
+    end
     assert(lying.map(&:first).all? { |minute| lying.count { |from, to| from <= minute && minute < to } <= 14 })
   end
 
@@ -222,11 +300,27 @@ class NumbersHoldTest < CoreTest
 
   # 6 m² brushed at 7 m²/h: 51.4 min, 52; 6.9 m²: 59.1 min, 60. Written 6 or 6.0 it is the same.
   def test_whole_numbers_in_a_file_do_not_divide_as_whole_numbers
-    minutes = ->(area) { plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: area)).placements.first.then { |found| found.work_end - found.work_start } }
+    minutes = ->(area) {
+                plan(
+      piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: area)
+    )
+      .placements.first
+      .then { |found| found.work_end - found.work_start }
+}
     assert_equal [ 52, 52, 60 ], [ 6, 6.0, 6.9 ].map(&minutes)
-    json = shop_json(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2), step("s2", "level", grits: [ "P320" ], aim: "between")), area_m2: 6))
-    whole, decimal = json, JSON.parse(JSON.generate(json).gsub(/(?<=[:\[,])(\d+)(?=[,\]}])/) { "#{$1}.0" }.gsub(/"(coats|seed)":(\d+)\.0/, '"\1":\2'))
-    one, other = [ whole, decimal ].map { |record| Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(record)).to_h.except("input_digest") }
+    json = shop_json(
+      piece(
+        document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2),
+                 step("s2", "level", grits: [ "P320" ], aim: "between")),
+        area_m2: 6
+      )
+    )
+    whole, decimal = json, JSON.parse(
+      JSON.generate(json).gsub(/(?<=[:\[,])(\d+)(?=[,\]}])/) { "#{$1}.0" }.gsub(/"(coats|seed)":(\d+)\.0/, '"\1":\2')
+    )
+    one, other = [ whole, decimal ].map { |record|
+      Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(record)).to_h.except("input_digest")
+    }
     assert_equal one["passes"], other["passes"]
   end
 end

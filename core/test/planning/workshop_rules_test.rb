@@ -1,10 +1,14 @@
 require "test_helper"
 
-# Hand-worked cases of people, rooms, tools, faces and hard windows. Spraying: set-up 10, 60/25 = 2.4 so 3 min a square metre, clean-up 15; brushing 5, 60/7 so 9, 5.
+# Hand-worked cases of people, rooms, tools, faces and hard windows. Spraying: set-up 10, 60/25 = 2.4 so 3 min a
+# square metre, clean-up 15; brushing 5, 60/7 so 9, 5.
 class WorkshopRulesTest < CoreTest
   BENCH = { "climate" => [ { "t_c" => 20, "rh" => 50 } ] }.freeze
   ROOMS = [ { "id" => "bay", "uses" => [ "sand" ], **BENCH }, { "id" => "booth", "uses" => %w[spray], **BENCH } ].freeze
-  FACES = [ { "id" => "show", "area_m2" => 1.0 }, { "id" => "back", "kind" => "back", "area_m2" => 1.0 }, { "id" => "edges", "kind" => "edges", "area_m2" => 0.1 } ].freeze
+  FACES = [
+    { "id" => "show", "area_m2" => 1.0 }, { "id" => "back", "kind" => "back", "area_m2" => 1.0 },
+    { "id" => "edges", "kind" => "edges", "area_m2" => 0.1 }
+  ].freeze
 
   def person(id, skills: nil, week: WEEK) = { "id" => id, "skills" => skills, "week" => week }
 
@@ -19,17 +23,22 @@ class WorkshopRulesTest < CoreTest
   # --- people
 
   def test_spraying_is_done_by_who_is_trained_and_the_rest_by_whoever_is_free
-    plan = plan(piece(document(step("s1", "sand", grits: [ "P180" ]), coat("s2"))), people: [ person("osei", skills: []), person("imke", skills: [ "spray" ]) ])
+    plan = plan(piece(document(step("s1", "sand", grits: [ "P180" ]), coat("s2"))),
+                people: [ person("osei", skills: []), person("imke", skills: [ "spray" ]) ])
     assert_equal %w[osei imke], plan.placements.map(&:person)
   end
 
   def test_nobody_trained_is_infeasible
-    assert_equal "hours", plan(piece(document(coat("s1"))), people: [ person("osei", skills: []) ]).to_h["infeasible"]["constraint"]
+    assert_equal "hours",
+                 plan(piece(document(coat("s1"))),
+                      people: [ person("osei", skills: []) ]).to_h["infeasible"]["constraint"]
   end
 
   def test_each_piece_that_cannot_be_placed_says_why
     cold = piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2)), id: "cold")
-    made = plan(cold, piece(document(coat("s1")), id: "sprayed"), piece(document(step("s1", "sand", grits: %w[P180])), id: "fine"), people: [ person("osei", skills: []) ], t_c: 3)
+    made = plan(cold, piece(document(coat("s1")), id: "sprayed"),
+                piece(document(step("s1", "sand", grits: %w[P180])), id: "fine"),
+                people: [ person("osei", skills: []) ], t_c: 3)
     infeasible = made.to_h["infeasible"]
     assert_equal [ "milestone", [ "cold/s1/2/show" ] ], infeasible.values_at("constraint", "passes")
     assert_equal [ { "constraint" => "hours", "passes" => [ "sprayed/s1/1/show" ] } ], infeasible["also"]
@@ -42,14 +51,21 @@ class WorkshopRulesTest < CoreTest
     pieces = %w[a b].map { |id| piece(document(step("s1", "sand", grits: %w[P120 P150 P180])), id: id, area_m2: 4.0) }
     both = plan(*pieces, people: [ person("imke"), person("osei") ])
     assert_equal [ at("2026-11-23T07:30+01:00") ], both.placements.map(&:hands_start).uniq
-    turns = plan(*pieces, people: [ person("imke", week: WEEK.transform_values { [ %w[07:30 09:00] ] }), person("osei", week: late) ])
-    assert_equal [ [ "imke", at("2026-11-23T07:30+01:00") ], [ "osei", at("2026-11-23T13:00+01:00") ] ], turns.placements.map { |found| [ found.person, found.hands_start ] }
+    turns = plan(
+      *pieces,
+      people: [ person("imke", week: WEEK.transform_values { [ %w[07:30 09:00] ] }), person("osei", week: late) ]
+    )
+    assert_equal [ [ "imke", at("2026-11-23T07:30+01:00") ], [ "osei", at("2026-11-23T13:00+01:00") ] ],
+                 turns.placements.map { |found| [ found.person, found.hands_start ] }
   end
 
   def test_a_piece_that_is_somebodys_own_waits_for_them
-    busy = plan(piece(document(step("s1", "sand", grits: [ "P180" ])), by: "osei"), people: [ person("imke"), person("osei", week: { "tue" => [ %w[08:00 12:00] ] }) ])
-    assert_equal [ "osei", at("2026-11-24T08:00+01:00") ], busy.placements.first.then { |found| [ found.person, found.hands_start ] }
-    assert_match(/not among the people/, refusal { Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1")), by: "wren"))) }.message)
+    busy = plan(piece(document(step("s1", "sand", grits: [ "P180" ])), by: "osei"),
+                people: [ person("imke"), person("osei", week: { "tue" => [ %w[08:00 12:00] ] }) ])
+    assert_equal [ "osei", at("2026-11-24T08:00+01:00") ],
+                 busy.placements.first.then { |found| [ found.person, found.hands_start ] }
+    assert_match(/not among the people/,
+                 refusal { Rhexon::Planning::Shop.new(shop_json(piece(document(coat("s1")), by: "wren"))) }.message)
   end
 
   def test_a_person_can_be_pinned_without_a_time
@@ -62,11 +78,15 @@ class WorkshopRulesTest < CoreTest
 
   # Laid 07:40 to 07:43, dust-safe half of touch: 12.5 min, 07:56. Sanding elsewhere may go on at once.
   def test_dust_waits_until_the_film_in_the_room_is_dust_safe
-    pieces = [ piece(document(coat("s1")), id: "a"), piece(document(step("s1", "sand", grits: [ "P180" ])), id: "b", release: "2026-11-23T07:35+01:00") ]
+    pieces = [
+      piece(document(coat("s1")), id: "a"),
+      piece(document(step("s1", "sand", grits: [ "P180" ])), id: "b", release: "2026-11-23T07:35+01:00")
+    ]
     people = [ person("imke"), person("osei") ]
     one_room = plan(*pieces, people: people).of_piece("b").first
     assert_equal [ at("2026-11-23T08:00+01:00"), "dust" ], [ one_room.hands_start, one_room.because ]
-    assert_equal at("2026-11-23T07:35+01:00"), plan(*pieces, people: people, rooms: ROOMS).of_piece("b").first.hands_start
+    assert_equal at("2026-11-23T07:35+01:00"),
+                 plan(*pieces, people: people, rooms: ROOMS).of_piece("b").first.hands_start
   end
 
   # Sanded 07:30 to 07:36; dust settles until 08:06; the spray starts 10 min before.
@@ -82,11 +102,18 @@ class WorkshopRulesTest < CoreTest
   def test_a_spray_room_holds_one_pass_and_a_gun_too
     pieces = %w[a b].map { |id| piece(document(coat("s1")), id: id) }
     people = [ person("imke"), person("osei") ]
-    starts = ->(**fields) { plan(*pieces, people: people, **fields).placements.map(&:hands_start).sort.each_cons(2).map { |one, other| other - one } }
+    starts = ->(**fields) {
+               plan(*pieces, people: people, **fields)
+      .placements
+      .map(&:hands_start).sort
+      .each_cons(2)
+      .map { |one, other| other - one }
+}
     assert_equal [ 0 ], starts.call
     assert_equal [ 30 ], starts.call(rooms: ROOMS)
     assert_equal [ 30 ], starts.call(tools: [ { "id" => "gun", "for" => "spray" } ])
-    assert_equal [ 0 ], starts.call(tools: [ { "id" => "gun", "for" => "spray" }, { "id" => "other", "for" => "spray" } ])
+    assert_equal [ 0 ],
+                 starts.call(tools: [ { "id" => "gun", "for" => "spray" }, { "id" => "other", "for" => "spray" } ])
   end
 
   # Three pieces lie until they can be handled, 240 min after 07:43 or 07:49; four places hold no second three before.
@@ -102,7 +129,9 @@ class WorkshopRulesTest < CoreTest
     none = plan(*pieces, rooms: rooms.call(0) + [ { "id" => "loft", **BENCH } ])
     assert_equal "rack", none.to_h["infeasible"]["constraint"]
     finding = findings(none, "time.due", "a").first
-    mended = none.with_schedule("a", Rhexon::Schedule::Edit.apply(none.piece("a").schedule, finding.remedies.first.operation))
+    mended = none.with_schedule(
+      "a", Rhexon::Schedule::Edit.apply(none.piece("a").schedule, finding.remedies.first.operation)
+    )
     assert mended.build.ready["a"], finding.remedies.first.label
   end
 
@@ -112,12 +141,16 @@ class WorkshopRulesTest < CoreTest
     plan = plan(two_sided([ coat("s1") ]))
     assert_equal %w[top/s1/1/show+edges top/s1/1/back], keys(plan)
     # laid by 07:43, handle 240 min later: 11:43; hands 10 min before, on the grid
-    assert_equal [ at("2026-11-23T11:35+01:00"), "milestone" ], [ on(plan, "s1/1/back").hands_start, on(plan, "s1/1/back").because ]
+    assert_equal [ at("2026-11-23T11:35+01:00"), "milestone" ],
+                 [ on(plan, "s1/1/back").hands_start, on(plan, "s1/1/back").because ]
   end
 
   # On points it is turned at once, but the edges that are caught again must be dust-safe: 07:44 + 12.5 = 07:57.
   def test_on_points_the_edges_set_the_pace_unless_they_are_masked
-    waits = ->(**fields) { on(plan(two_sided([ coat("s1", **fields) ], support: "points")), "s1/1/back").waits.map(&:name) }
+    waits = ->(**fields) {
+              on(plan(two_sided([ coat("s1", **fields) ], support: "points")),
+                 "s1/1/back").waits.map(&:name)
+}
     assert_equal [ "dust_safe" ], waits.call
     assert_empty waits.call(mask: [ "edges" ])
   end
@@ -127,7 +160,10 @@ class WorkshopRulesTest < CoreTest
   end
 
   def test_caught_edges_get_the_film_of_both_coats
-    film = ->(**fields) { plan(two_sided([ coat("s1", **fields) ], support: "points")).film("top", "edges").final.layers.size }
+    film = ->(**fields) {
+             plan(two_sided([ coat("s1", **fields) ], support: "points"))
+      .film("top", "edges").final.layers.size
+}
     assert_equal 2, film.call
     assert_equal 1, film.call(mask: [ "edges" ])
   end
@@ -140,37 +176,51 @@ class WorkshopRulesTest < CoreTest
 
   # --- hard windows
 
-  # Oil stain: wiped at 12 m²/h, 5 min; off within 5 to 15 min of the end of laying, here 07:38 + 5 = 07:43, on the grid 07:45.
+  # Oil stain: wiped at 12 m²/h, 5 min; off within 5 to 15 min of the end of laying, here 07:38 + 5 = 07:43, on the
+  # grid 07:45.
   def test_what_is_flooded_on_is_wiped_off_in_its_window
     plan = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true))))
     wet, wiped = plan.placements
     assert_equal [ "top/s1/1/show/wipe", "wipe_off" ], [ wiped.pass.key, wiped.pass.kind ]
     assert_equal [ at("2026-11-23T07:38+01:00"), at("2026-11-23T07:45+01:00") ], [ wet.work_end, wiped.work_start ]
-    assert_equal({ "kind" => "wipe_off", "from" => "2026-11-23T07:30+01:00", "to" => "2026-11-23T07:51+01:00" }, plan.to_h["passes"].first["watched"])
+    assert_equal({ "kind" => "wipe_off", "from" => "2026-11-23T07:30+01:00", "to" => "2026-11-23T07:51+01:00" },
+                 plan.to_h["passes"].first["watched"])
   end
 
   # The shop shuts 16:30: begun at 16:20 the stain could not be wiped off any more.
   def test_nothing_is_flooded_on_that_cannot_be_wiped_off_before_closing
-    plan = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true))), now: "2026-11-23T16:15+01:00")
+    plan = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true))),
+                now: "2026-11-23T16:15+01:00")
     assert_equal at("2026-11-24T07:30+01:00"), plan.placements.first.hands_start
   end
 
-  FLASH = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("milestones_min" => { "flash_min" => 15, "flash_max" => 40, "soft_earliest" => 60, "soft_latest" => 120 }) : record }.freeze
+  FLASH = PRODUCTS.map { |record|
+            record["id"] ==
+              "w20" ? record.merge("milestones_min" => {
+                                     "flash_min" => 15, "flash_max" => 40, "soft_earliest" => 60, "soft_latest" => 120
+                                   }) : record
+}.freeze
 
   # Laid by 07:43: the second coat from 07:58 to 08:23 in place of the sheet's 90 min.
   def test_wet_on_wet_goes_by_the_flash_off
     second = placement(plan(piece(document(coat("s1", coats: 2, wet_on_wet: true))), products: FLASH), "s1/2")
-    assert_equal [ at("2026-11-23T07:58+01:00"), at("2026-11-23T08:23+01:00"), "open" ], [ second.window.opens_at, second.window.closes_at, second.window.state ]
+    assert_equal [ at("2026-11-23T07:58+01:00"), at("2026-11-23T08:23+01:00"), "open" ],
+                 [ second.window.opens_at, second.window.closes_at, second.window.state ]
     assert second.work_start.between?(second.window.opens_at, second.window.closes_at)
   end
 
   def test_without_flash_off_times_on_the_sheet_a_coat_waits_for_its_window_as_ever
-    assert_equal "recoat_opens", placement(plan(piece(document(coat("s1", coats: 2, wet_on_wet: true)))), "s1/2").waits.first.name
+    assert_equal "recoat_opens",
+                 placement(plan(piece(document(coat("s1", coats: 2, wet_on_wet: true)))), "s1/2").waits.first.name
   end
 
   # Soft 60 to 120 min after 07:43.
   def test_a_film_is_levelled_while_it_is_soft
-    level = placement(plan(piece(document(coat("s1"), step("s2", "level", grits: [ "P320" ], aim: "between", while_soft: true))), products: FLASH), "s2/1")
+    level = placement(
+      plan(piece(document(coat("s1"), step("s2", "level", grits: [ "P320" ], aim: "between", while_soft: true))),
+           products: FLASH),
+      "s2/1"
+    )
     assert_equal "soft_earliest", level.waits.first.name
     assert level.work_start.between?(at("2026-11-23T08:43+01:00"), at("2026-11-23T09:43+01:00"))
   end
@@ -184,7 +234,9 @@ class WorkshopRulesTest < CoreTest
     assert_equal "hard_window", four.to_h["infeasible"]["constraint"]
     finding = findings(four, "time.due").first
     assert_match(/window is shorter/, finding.sentence)
-    mended = four.with_schedule("top", Rhexon::Schedule::Edit.apply(four.piece("top").schedule, finding.remedies.first.operation))
+    mended = four.with_schedule(
+      "top", Rhexon::Schedule::Edit.apply(four.piece("top").schedule, finding.remedies.first.operation)
+    )
     assert mended.build.ready["top"], "the remedy gives a date"
   end
 

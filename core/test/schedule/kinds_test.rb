@@ -4,14 +4,19 @@ class KindsTest < CoreTest
   KINDS = Rhexon::Schedule::Kinds
 
   def product(id, **fields) = Rhexon::Materials::Product.read({ "id" => id, **fields.transform_keys(&:to_s) })
-  def shelf(*more) = [ *PRODUCTS.map { |record| Rhexon::Materials::Product.read(record) }, *more ].to_h { |found| [ found.id, found ] }
+
+  def shelf(*more)
+    [ *PRODUCTS.map { |record| Rhexon::Materials::Product.read(record) }, *more ].to_h { |found| [ found.id, found ] }
+  end
+
   def wax = product("wax", name: "Paste wax", class: "wax")
   def thinner = product("spirit", name: "Spirit", class: "thinner")
   def filler = product("filler", name: "Clear filler", class: "waterborne_filler", role: "pore filler")
 
   def check(step, products = shelf(wax, thinner, filler))
     document = Rhexon::Schedule::Document.check!(document(step))
-    Rhexon::Schedule::Document.check_names!(document, faces: [ "show" ], products: products, rooms: [ "bench" ], tools: [ "gun" ], people: [ "imke" ])
+    Rhexon::Schedule::Document.check_names!(document, faces: [ "show" ], products: products, rooms: [ "bench" ],
+                                                      tools: [ "gun" ], people: [ "imke" ])
     KINDS.check_changes!(document, nil, products)
   end
 
@@ -20,15 +25,22 @@ class KindsTest < CoreTest
     check(step("s1", "stain", product: "filler", method: "wipe"))
     error = refusal { check(step("s1", "stain", product: "wax", method: "wipe")) }
     assert_equal "steps/s1/product", error.where
-    assert_match(/Stain cannot use Paste wax: it wants a dye, a pigment stain or a filler\. Accepted: Clear filler, Umber oil stain, Russet dye\./, error.message)
+    assert_match(
+      /Stain cannot use Paste wax: it wants a dye, a pigment stain or a filler\. Accepted: Clear filler, Umber oil stain, Russet dye\./,
+      error.message
+    )
     assert_match(/cannot use W20/, refusal { check(step("s1", "stain", product: "w20", method: "wipe")) }.message)
-    assert_match(/Clear filler cannot be sprayed: that is not how it is laid on\. Accepted: wiped, brushed, padded/, refusal { check(step("s1", "stain", product: "filler", method: "spray")) }.message)
+    assert_match(/Clear filler cannot be sprayed: that is not how it is laid on\. Accepted: wiped, brushed, padded/,
+                 refusal { check(step("s1", "stain", product: "filler", method: "spray")) }.message)
   end
 
   def test_a_coat_is_a_film_laid_on_by_a_method_its_product_has_a_wet_film_for
     check(coat("s1", product: "varnish", method: "brush"))
     assert_match(/Coat cannot use Russet dye/, refusal { check(coat("s1", product: "russet")) }.message)
-    assert_match(/Bar varnish cannot be padded: its page gives no wet film for that\. Accepted: sprayed, brushed, rolled/, refusal { check(coat("s1", product: "varnish", method: "pad")) }.message)
+    assert_match(
+      /Bar varnish cannot be padded: its page gives no wet film for that\. Accepted: sprayed, brushed, rolled/,
+      refusal { check(coat("s1", product: "varnish", method: "pad")) }.message
+    )
     own = shelf(product("brushing", name: "Brushing lacquer", class: "nitro_lacquer", wet_um: { "brush" => 90 }))
     check(coat("s1", product: "brushing", method: "brush"), own)
   end
@@ -39,39 +51,64 @@ class KindsTest < CoreTest
   end
 
   def test_a_step_has_the_fields_of_its_kind_and_what_stood_there_before_is_left_alone
-    before = Rhexon::Schedule::Document.check!(document(step("s1", "look", minutes: 5), step("s2", "sand", grits: [ "P150" ])))
-    error = refusal { Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s2", "set" => { "wet_um" => 50 } }) }
+    before = Rhexon::Schedule::Document.check!(
+      document(step("s1", "look", minutes: 5), step("s2", "sand", grits: [ "P150" ]))
+    )
+    error = refusal do
+      Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s2", "set" => { "wet_um" => 50 } })
+    end
     assert_equal [ "steps/s2/wet_um", "Sand has no wet um" ], [ error.where, error.message.split(".").first ]
-    assert_equal "later", Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s1", "set" => { "asks" => "later" } })["steps"][0]["asks"], "what stood there before is no hindrance"
+    assert_equal "later",
+                 Rhexon::Schedule::Edit.apply(before,
+                                              {
+                                                "op" => "change_step", "id" => "s1", "set" => { "asks" => "later" }
+                                              })["steps"][0]["asks"],
+                 "what stood there before is no hindrance"
     brushed = document(coat("s1", method: "brush"))
     KINDS.check_changes!(document(coat("s1", method: "brush", coats: 3)), brushed, shelf)
-    assert_match(/cannot be padded/, refusal { KINDS.check_changes!(document(coat("s1", method: "pad")), brushed, shelf) }.message)
-    assert_equal "note", Rhexon::Schedule::Edit.apply(before, { "op" => "change_step", "id" => "s2", "set" => { "name" => "note" } })["steps"][1]["name"]
+    assert_match(/cannot be padded/,
+                 refusal { KINDS.check_changes!(document(coat("s1", method: "pad")), brushed, shelf) }.message)
+    assert_equal "note",
+                 Rhexon::Schedule::Edit.apply(before,
+                                              {
+                                                "op" => "change_step", "id" => "s2", "set" => { "name" => "note" }
+                                              })["steps"][1]["name"]
   end
 
   def test_only_a_thinner_thins_and_tools_people_and_drying_rooms_are_names_too
     check(coat("s1", thinner: "spirit"))
-    assert_match(/names a thinner that is not there: russet. Accepted: spirit/, refusal { check(coat("s1", thinner: "russet")) }.message)
+    assert_match(/names a thinner that is not there: russet. Accepted: spirit/,
+                 refusal { check(coat("s1", thinner: "russet")) }.message)
     assert_match(/names a tool that is not there: brush/, refusal { check(coat("s1", tool: "brush")) }.message)
     assert_match(/names a room that is not there: attic/, refusal { check(coat("s1", dry_room: "attic")) }.message)
-    assert_match(/names a person that is not there: Nobody/, refusal { check(coat("s1", pins: [ { "coat" => 1, "person" => "Nobody" } ])) }.message)
+    assert_match(/names a person that is not there: Nobody/,
+                 refusal { check(coat("s1", pins: [ { "coat" => 1, "person" => "Nobody" } ])) }.message)
   end
 
   def test_forms_offer_what_the_rule_accepts_the_usual_ones_first
     products = shelf(wax, thinner, filler, product("top", name: "A top", class: "oil_varnish", role: "top coat")).values
-    assert_equal %w[filler umber russet], KINDS.sorted("stain", products).map(&:id), "a role that is named goes first, then as they stand on the shelf"
+    assert_equal %w[filler umber russet], KINDS.sorted("stain", products).map(&:id),
+                 "a role that is named goes first, then as they stand on the shelf"
     assert_equal [ "top", "w20" ], KINDS.sorted("coat", products).map(&:id).first(2)
     assert_equal "waxy", KINDS.sorted("coat", products).last.id, "what holds wax goes last"
     %w[stain coat].each do |kind|
       KINDS.sorted(kind, products).each do |product|
-        KINDS.methods(kind, product).each { |method| check(step("s1", kind, product: product.id, method: method, **(kind == "coat" ? { wet_um: 50, coats: 1, role: "top" } : {})), products.to_h { |one| [ one.id, one ] }) }
+        KINDS.methods(kind, product).each do |method|
+          check(
+            step("s1", kind, product: product.id, method: method,
+                             **(kind == "coat" ? { wet_um: 50, coats: 1, role: "top" } : {})),
+            products.to_h { |one| [ one.id, one ] }
+          )
+        end
       end
     end
     assert_equal [], KINDS.methods("sand", products.first)
   end
 
   def test_every_kind_of_the_schema_is_listed
-    schema = JSON.parse(File.read(File.join(Rhexon::Schedule::Schema::FOLDER, "rhexon-schedule-1.json")))["$defs"]["step"]["properties"]
+    schema = JSON.parse(
+      File.read(File.join(Rhexon::Schedule::Schema::FOLDER, "rhexon-schedule-1.json"))
+    )["$defs"]["step"]["properties"]
     assert_equal schema["kind"]["enum"].sort, KINDS.all.sort
     assert_equal schema.keys.sort, KINDS.all.flat_map { |kind| KINDS.fields(kind) }.uniq.sort
   end

@@ -5,7 +5,10 @@ class BoundTest < CoreTest
   TWO = [ { "id" => "imke", "week" => WEEK }, { "id" => "osei", "week" => WEEK } ].freeze
 
   # Rooms are free in a bound, so dust that settles is left out.
-  def planner(*pieces, house: { "dust_settles_min" => 0 }, **fields) = Rhexon::Planning::Planner.new(Rhexon::Planning::Shop.new(shop_json(*pieces, house: house, **fields)))
+  def planner(*pieces, house: { "dust_settles_min" => 0 }, **fields)
+    Rhexon::Planning::Planner.new(Rhexon::Planning::Shop.new(shop_json(*pieces, house: house, **fields)))
+  end
+
   def sanding(id, area) = piece(document(step("s1", "sand", grits: [ "P180" ])), id: id, area_m2: area)
 
   # One person: three sandings laid end to end from 7:30 end when their hands end.
@@ -18,13 +21,18 @@ class BoundTest < CoreTest
   end
 
   def test_two_people_halve_it
-    alone, both = [ nil, TWO ].map { |people| planner(*%w[a b c d].map { |id| sanding(id, 5.0) }, **{ people: people }.compact).bound.ready_at - at("2026-11-23T07:30+01:00") }
+    alone, both = [ nil, TWO ].map { |people|
+      planner(*%w[a b c d].map { |id| sanding(id, 5.0) }, **{ people: people }.compact).bound.ready_at -
+        at("2026-11-23T07:30+01:00")
+    }
     assert_equal (alone / 2.0).ceil, both
   end
 
   # One piece: its chain is the bound, and the plan meets it to the minute.
   def test_one_piece_is_bound_by_its_chain
-    once, thrice = [ 1, 3 ].map { |coats| planner(piece(document(step("s1", "sand", grits: [ "P180" ]), coat("s2", coats: coats)))) }
+    once, thrice = [ 1, 3 ].map { |coats|
+      planner(piece(document(step("s1", "sand", grits: [ "P180" ]), coat("s2", coats: coats))))
+    }
     assert_equal %w[chain chain], [ once, thrice ].map { |work| work.bound.because }
     [ once, thrice ].each { |work| assert_equal work.plan.build.ready["top"], work.bound.ready_at }
     assert_equal thrice.model.passes.map(&:key), thrice.bound.passes
@@ -41,7 +49,12 @@ class BoundTest < CoreTest
 
   # Held to its latest start each pass still makes the target; five minutes more and it does not.
   def test_latest_starts_make_the_target_and_not_a_grid_later
-    work = planner(piece(document(step("s1", "sand", grits: [ "P180" ]), step("s2", "raise_grain"), step("s3", "sand", grits: [ "P220" ]), coat("s4"))))
+    work = planner(
+      piece(
+        document(step("s1", "sand", grits: [ "P180" ]), step("s2", "raise_grain"),
+                 step("s3", "sand", grits: [ "P220" ]), coat("s4"))
+      )
+    )
     target = at("2026-11-27T16:00+01:00")
     latest = Rhexon::Search::BackwardPass.starts(work.model, [ target ])
     assert latest.each_cons(2).all? { |one, other| one < other }

@@ -12,14 +12,18 @@ class LaneTest < CoreTest
   def hours = Fixed.new([ 60, 300, 500 ], [ 200, 420, 900 ])
 
   def slot_by_minute(free, from, length)
-    (from..(free.size - length)).find { |start| (start % GRID).zero? && (start...(start + length)).all? { |minute| free[minute] } }
+    (from..(free.size - length)).find do |start|
+      (start % GRID).zero? && (start...(start + length)).all? { |minute| free[minute] }
+    end
   end
 
   def test_random_work_finds_the_first_gap_on_the_grid
     random = Random.new(5)
     80.times do
       lane = Rhexon::Search::Lane.new(hours)
-      free = Array.new(901) { |minute| hours.opens.zip(hours.shuts).any? { |open, shut| minute >= open && minute < shut } }
+      free = Array.new(901) do |minute|
+        hours.opens.zip(hours.shuts).any? { |open, shut| minute >= open && minute < shut }
+      end
       10.times do
         from, length = random.rand(700), 1 + random.rand(90)
         expected = slot_by_minute(free, from, length)
@@ -39,7 +43,8 @@ class LaneTest < CoreTest
     lane = Rhexon::Search::Lane.new(hours)
     assert_equal [ [ 160, 200 ], [ 300, 340 ] ], lane.stretches(160, 20, 4), "two units before closing, two after"
     lane.take(180, 190)
-    assert_equal [ [ 300, 380 ] ], lane.stretches(140, 20, 4), "40 min free before other work at 180 do not count: nobody closes there"
+    assert_equal [ [ 300, 380 ] ], lane.stretches(140, 20, 4),
+                 "40 min free before other work at 180 do not count: nobody closes there"
   end
 
   def test_gaps_far_behind_the_last_work_are_left_when_a_lane_looks_back_so_far_only

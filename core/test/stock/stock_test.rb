@@ -2,13 +2,17 @@ require "test_helper"
 require "date"
 
 class StockTest < CoreTest
-  CLEAR = { "id" => "clear", "name" => "Clear", "class" => "waterborne_one_part", "density_g_per_ml" => 1.0, "packs" => [ { "ml" => 1000, "price" => 30 }, { "ml" => 5000, "price" => 120 } ] }.freeze
+  CLEAR = {
+    "id" => "clear", "name" => "Clear", "class" => "waterborne_one_part", "density_g_per_ml" => 1.0,
+    "packs" => [ { "ml" => 1000, "price" => 30 }, { "ml" => 5000, "price" => 120 } ]
+  }.freeze
 
   def product(**fields) = Rhexon::Materials::Product.new(CLEAR.merge(fields.transform_keys(&:to_s)))
 
   # 1 m² at 100 µm sprayed: (142.86 + 60) · 1.1 = 223.1 ml.
   def shop(stock, area_m2: 1.0, consumables: [], steps: [ coat("s1", product: "clear") ])
-    plan(piece(document(*steps), area_m2: area_m2), products: PRODUCTS + [ CLEAR ], stock: stock, consumables: consumables)
+    plan(piece(document(*steps), area_m2: area_m2), products: PRODUCTS + [ CLEAR ], stock: stock,
+                                                    consumables: consumables)
   end
 
   def test_the_least_cost_in_whole_packs
@@ -30,7 +34,11 @@ class StockTest < CoreTest
   end
 
   def test_stale_cans_and_kept_touch_ups_do_not_count
-    stock = [ { "id" => "old", "product" => "clear", "g" => 900, "expires_on" => "2026-11-22" }, { "id" => "kept", "product" => "clear", "g" => 900, "kept" => true }, { "id" => "good", "product" => "clear", "g" => 100, "expires_on" => "2026-11-23" } ]
+    stock = [
+      { "id" => "old", "product" => "clear", "g" => 900, "expires_on" => "2026-11-22" },
+      { "id" => "kept", "product" => "clear", "g" => 900, "kept" => true },
+      { "id" => "good", "product" => "clear", "g" => 100, "expires_on" => "2026-11-23" }
+    ]
     line = shop(stock).shopping.line_of("clear")
     assert_equal [ 100.0, 900.0 ], [ line.left_g, line.stale_g ]
   end
@@ -41,11 +49,24 @@ class StockTest < CoreTest
 
   # 4 m² of P180 at 0.5 discs a m², and a strainer for each of two coats.
   def test_consumables_wear_by_area_and_by_coat
-    consumables = [ { "id" => "d180", "name" => "Discs P180", "unit" => "disc", "pack" => 50, "price" => 20, "left" => 1, "wear" => [ { "kinds" => [ "sand" ], "grits" => [ "P180" ], "per_m2" => 0.5 } ] },
-                    { "id" => "strainer", "name" => "Strainers", "unit" => "strainer", "pack" => 10, "left" => 10, "wear" => [ { "methods" => [ "spray" ], "per_coat" => 1 } ] },
-                    { "id" => "pad", "name" => "Pads", "unit" => "pad", "wear" => [ { "methods" => [ "pad" ], "per_coat" => 1 } ] } ]
-    worn = shop([], area_m2: 4.0, consumables: consumables, steps: [ step("s0", "sand", grits: [ "P180" ]), coat("s1", product: "clear", coats: 2) ]).shopping.worn
-    assert_equal [ [ "d180", 2.0, 1.0, 1, 20 ], [ "strainer", 2, 0, 0, nil ] ], worn.map { |row| [ row.id, row.need, row.short, row.packs, row.cost ] }
+    consumables = [ {
+      "id" => "d180", "name" => "Discs P180", "unit" => "disc", "pack" => 50, "price" => 20, "left" => 1,
+      "wear" => [ { "kinds" => [ "sand" ], "grits" => [ "P180" ], "per_m2" => 0.5 } ]
+    },
+                    {
+                      "id" => "strainer", "name" => "Strainers", "unit" => "strainer", "pack" => 10, "left" => 10,
+                      "wear" => [ { "methods" => [ "spray" ], "per_coat" => 1 } ]
+                    },
+                    {
+                      "id" => "pad", "name" => "Pads", "unit" => "pad",
+                      "wear" => [ { "methods" => [ "pad" ], "per_coat" => 1 } ]
+                    } ]
+    worn = shop([], area_m2: 4.0, consumables: consumables,
+                    steps: [
+                      step("s0", "sand", grits: [ "P180" ]), coat("s1", product: "clear", coats: 2)
+                    ]).shopping.worn
+    assert_equal [ [ "d180", 2.0, 1.0, 1, 20 ], [ "strainer", 2, 0, 0, nil ] ],
+                 worn.map { |row| [ row.id, row.need, row.short, row.packs, row.cost ] }
   end
 
   def test_how_long_things_keep
@@ -56,20 +77,34 @@ class StockTest < CoreTest
     assert_equal Date.new(2026, 10, 31), keeping.call("opened", class: "oil_varnish")
     assert_equal Date.new(2026, 7, 31), keeping.call("mixed", class: "shellac")
     assert_equal Date.new(2026, 3, 31), keeping.call("opened", shelf_life_months: { "opened" => 2 })
-    assert_equal Date.new(2026, 4, 30), Rhexon::Stock::Keeping.until(product(class: "shellac"), "mixed", Date.new(2026, 1, 31), shellac_months: 3)
+    assert_equal Date.new(2026, 4, 30),
+                 Rhexon::Stock::Keeping.until(product(class: "shellac"), "mixed", Date.new(2026, 1, 31),
+                                              shellac_months: 3)
   end
 
   def test_what_is_mixed_for_a_pass_is_not_needed_again
-    open = shop([ { "id" => "b1", "product" => "clear", "g" => 900 } ], steps: [ coat("s1", product: "clear", coats: 2) ])
+    open = shop([ { "id" => "b1", "product" => "clear", "g" => 900 } ],
+                steps: [ coat("s1", product: "clear", coats: 2) ])
     key = open.placements.first.pass.key
-    mixed = shop([ { "id" => "b1", "product" => "clear", "g" => 900 }, { "id" => "m1", "product" => "clear", "g" => 220, "state" => "mixed", "passes" => [ key ] } ], steps: [ coat("s1", product: "clear", coats: 2) ])
+    mixed = shop(
+      [
+        { "id" => "b1", "product" => "clear", "g" => 900 },
+        { "id" => "m1", "product" => "clear", "g" => 220, "state" => "mixed", "passes" => [ key ] }
+      ],
+      steps: [ coat("s1", product: "clear", coats: 2) ]
+    )
     assert_in_delta open.shopping.line_of("clear").need_g / 2, mixed.shopping.line_of("clear").need_g, 1e-6
     assert_equal 900.0, mixed.shopping.line_of("clear").left_g, "a mix for one pass is no stock for another"
   end
 
   def test_old_shellac_is_tried_first_and_blends_keep_half_a_year
     made = Date.new(2026, 8, 31)
-    assert_equal [ false, true ], [ Date.new(2026, 11, 30), Date.new(2026, 12, 1) ].map { |day| Rhexon::Mixing::Cuts.smear_first?(made, day) }
+    assert_equal [ false, true ],
+                 [ Date.new(2026, 11, 30), Date.new(2026, 12, 1) ].map { |day|
+                   Rhexon::Mixing::Cuts.smear_first?(
+                   made, day
+                 )
+}
     assert_equal Date.new(2027, 2, 28), Rhexon::Stock::Keeping.blend_until(made)
   end
 end

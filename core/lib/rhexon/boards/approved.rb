@@ -13,7 +13,10 @@ module Rhexon
       # @return [Boolean]
       def stale?(approved, planned) = looks(approved) != looks(planned)
 
-      def looks(document) = document["steps"].reject { |step| LOOKED_AT.include?(step["kind"]) }.map { |step| step.except(*OF_THE_CLOCK) }
+      def looks(document)
+        document["steps"].reject { |step| LOOKED_AT.include?(step["kind"]) }.map { |step| step.except(*OF_THE_CLOCK) }
+      end
+
       private_class_method :looks
     end
   end

@@ -25,19 +25,33 @@ module Rhexon
       # @param boards [Array<Hash>] "name", "wood", "layers"
       # @return [Array(Hash, Array<Difference>), nil] the board nearest to what is planned
       def nearest(boards, steps, products:, wood: nil)
-        boards.map { |board| [ board, differences(board["layers"], steps, products: products, timber: [ board["wood"], wood ]) ] }
-              .min_by.with_index { |(_, differences), index| [ differences.count { |one| OTHER.include?(one.kind) }, differences.size, index ] }
+        boards
+          .map { |board|
+            [
+              board, differences(board["layers"], steps, products: products, timber: [ board["wood"], wood ])
+            ]
+          }
+              .min_by.with_index do |(_, differences), index|
+          [ differences.count { |one| OTHER.include?(one.kind) }, differences.size, index ]
+        end
       end
 
       def wood(there, here)
-        return [] if there.nil? || here.nil? || there.casecmp?(here) || ((known = Colour::Wood.named(there)) && known == Colour::Wood.named(here))
+        if there.nil? || here.nil? || there.casecmp?(here) ||
+            ((known = Colour::Wood.named(there)) && known == Colour::Wood.named(here))
+          return []
+        end
 
         [ Difference.new(kind: "timber", words: "the board is #{there}, the piece #{here}") ]
       end
       private_class_method :wood
 
       def preparation(layers, steps)
-        grits = [ layers, steps ].map { |list| list.take_while { |step| !%w[stain coat].include?(step["kind"]) }.select { |step| step["kind"] == "sand" }.last&.fetch("grits")&.last }
+        grits = [ layers, steps ].map do |list|
+          list.take_while { |step| !%w[stain coat].include?(step["kind"]) }
+            .select { |step| step["kind"] == "sand" }.last
+            &.fetch("grits")&.last
+        end
         return [] if grits.any?(&:nil?) || grits.uniq.size == 1
 
         [ Difference.new(kind: "preparation", words: "sanded to #{grits[0]} there, #{grits[1]} here") ]
@@ -46,25 +60,43 @@ module Rhexon
 
       # Products in their order, coats of one product taken together, and the strength of colours.
       def things(there, here, products)
-        there, here = [ there, here ].map { |list| list.map { |step| [ step["product"], step["kind"] == "stain" ? (step["strength_percent"] || 100) : nil ] }.chunk_while { |one, other| one == other }.map(&:first) }
+        there, here = [ there, here ].map { |list|
+          list.map { |step| [ step["product"], step["kind"] == "stain" ? (step["strength_percent"] || 100) : nil ] }
+            .chunk_while { |one, other| one == other }
+            .map(&:first)
+        }
         gone, come = there - here, here - there
-        (gone + come).map { |id, strength| thing(id, strength, gone.include?([ id, strength ]), products) } + (gone.empty? && come.empty? && there != here ? [ Difference.new(kind: "film", words: "the order is another one") ] : [])
+        (gone + come).map { |id, strength| thing(id, strength, gone.include?([ id, strength ]), products) } +
+          (gone.empty? && come.empty? &&
+            there != here ? [ Difference.new(kind: "film", words: "the order is another one") ] : [])
       end
       private_class_method :things
 
       def thing(id, strength, there, products)
         name = products[id]&.name || id
-        Difference.new(kind: strength ? "colour" : "film", words: "#{name}#{" at #{strength} %" if strength && strength != 100} #{there ? "there, not here" : "here, not there"}")
+        Difference.new(
+          kind: strength ? "colour" : "film",
+          words: "#{name}#{" at #{strength} %" if strength && strength != 100} " \
+                 "#{there ? "there, not here" : "here, not there"}"
+        )
       end
       private_class_method :thing
 
       def ways(there, here, products)
         here.filter_map do |step|
           was = there.find { |other| other["product"] == step["product"] && other["kind"] == step["kind"] } or next
-          next if was["method"] == step["method"] || there.any? { |other| other["product"] == step["product"] && other["method"] == step["method"] }
+          if was["method"] == step["method"] ||
+              there.any? { |other| other["product"] == step["product"] && other["method"] == step["method"] }
+            next
+          end
 
           done = Schedule::Words::DONE
-          Difference.new(kind: "method", words: "#{products[step["product"]]&.name || step["product"]} #{done.fetch(was["method"])} there, #{done.fetch(step["method"])} here", step: step["id"], there: was)
+          Difference.new(
+            kind: "method",
+            words: "#{products[step["product"]]&.name || step["product"]} #{done.fetch(was["method"])} there, " \
+                   "#{done.fetch(step["method"])} here",
+            step: step["id"], there: was
+          )
         end
       end
       private_class_method :ways

@@ -1,7 +1,8 @@
 module Rhexon
   module Boards
-    # Runs dealt over boards of equal size: the levels of every factor as even on each board as can be, and no factor left worse off than another; of those the one
-    # whose pairs of levels are the most even. Begun from several orders, and two runs of two boards exchanged as long as that evens them out. The same each time.
+    # Runs dealt over boards of equal size: the levels of every factor as even on each board as can be, and no factor
+    # left worse off than another; of those the one whose pairs of levels are the most even. Begun from several
+    # orders, and two runs of two boards exchanged as long as that evens them out. The same each time.
     class Dealing
       # Orders begun from: many runs take long, and come near even from any.
       STARTS = 12
@@ -16,7 +17,9 @@ module Rhexon
         @runs = runs
         @factors = runs.first.each_index.to_a
         size = (runs.size / count.to_f).ceil
-        @shares = @factors.map { |factor| runs.map { |run| run[factor] }.tally.transform_values { |levels| levels / runs.size.to_f } }
+        @shares = @factors.map do |factor|
+          runs.map { |run| run[factor] }.tally.transform_values { |levels| levels / runs.size.to_f }
+        end
         dealt = starts(count).map { |order| evened(order.each_slice(size).map(&:dup)) }
         @boards = dealt.min_by { |boards| [ worth(unevenness(boards)).round(9), pairs(boards).round(9) ] }.map(&:sort)
       end
@@ -27,7 +30,10 @@ module Rhexon
       def starts(count)
         random = Random.new(1)
         places = @runs.each_index.to_a
-        [ places.sort_by { |place| [ @runs[place].sum % count, place ] }, *Array.new((WORK / @runs.size**2).clamp(1, STARTS)) { places.shuffle(random: random) } ]
+        [
+          places.sort_by { |place| [ @runs[place].sum % count, place ] },
+          *Array.new((WORK / @runs.size**2).clamp(1, STARTS)) { places.shuffle(random: random) }
+        ]
       end
 
       def evened(boards)
@@ -50,7 +56,9 @@ module Rhexon
             boards[other].each_index do |there|
               first = uneven(boards[one].dup.tap { |places| places[at] = boards[other][there] })
               second = uneven(boards[other].dup.tap { |places| places[there] = boards[one][at] })
-              changed = @factors.map { |factor| whole[factor] - by_board[one][factor] - by_board[other][factor] + first[factor] + second[factor] }
+              changed = @factors.map do |factor|
+                whole[factor] - by_board[one][factor] - by_board[other][factor] + first[factor] + second[factor]
+              end
               return [ one, at, other, there, first, second ] if worth(changed) < best - 1e-9
             end
           end
@@ -78,7 +86,11 @@ module Rhexon
         @factors.combination(2).sum do |one, other|
           key = ->(place) { @runs[place].values_at(one, other) }
           all = @runs.each_index.map(&key).tally
-          boards.sum { |places| (here = places.map(&key).tally).then { all.sum { |levels, count| (here.fetch(levels, 0) - count * places.size / @runs.size.to_f)**2 } } }
+          boards.sum do |places|
+            (here = places.map(&key).tally).then do
+              all.sum { |levels, count| (here.fetch(levels, 0) - count * places.size / @runs.size.to_f)**2 }
+            end
+          end
         end
       end
     end

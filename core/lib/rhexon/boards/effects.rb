@@ -9,7 +9,8 @@ module Rhexon
       # @!attribute from, to [String] levels compared
       # @!attribute size    [Float] measure at +to+ less at +from+, the others in balance
       # @!attribute low, high [Float, nil] 95 % interval; nil without replicates
-      # @!attribute with    [String, nil] the other factor of an interaction: half the difference that its level makes to this effect
+      # @!attribute with [String, nil] the other factor of an interaction: half the difference that its level makes to
+      #   this effect
       # @!attribute told    [String] certain, cannot_tell (the interval holds 0), no_replicate
       Effect = Struct.new(:factor, :from, :to, :size, :low, :high, :with, :told, keyword_init: true)
       # @!attribute effects  [Array<Effect>] the largest first
@@ -28,7 +29,13 @@ module Rhexon
       def self.coded(level, size)
         return [ level.zero? ? -1.0 : 1.0 ] if size == 2
 
-        (1...size).map { |other| level.zero? ? -1.0 : (level == other ? 1.0 : 0.0) }
+        (1...size).map { |other|
+          if level.zero?
+-1.0
+          else
+(level == other ? 1.0 : 0.0)
+          end
+}
       end
 
       # @param factors [Array<Hash>] "name", "levels"
@@ -42,7 +49,10 @@ module Rhexon
         @sizes = factors.map { |factor| factor["levels"].size }
         @runs = runs.reject { |run| run["value"].nil? }
         @ruined = runs.size - @runs.size
-        Rhexon.refuse_unless(@runs.size >= 2, "#{@runs.size} readings cannot show what anything does", where: "runs", accepted: "at least two cells with a reading")
+        Rhexon.refuse_unless(
+          @runs.size >= 2, "#{@runs.size} readings cannot show what anything does", where: "runs",
+          accepted: "at least two cells with a reading"
+        )
         @runs.each { |run| check(run) }
         @blocks = @runs.map { |run| run["block"] }.uniq
       end
@@ -52,19 +62,26 @@ module Rhexon
         fit = solved
         error = error_sd
         result = mains(fit, error) + pairs(fit, error)
-        Result.new(effects: result.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error, freedom: freedom, lost: lost).freeze
+        Result.new(effects: result.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error,
+                   freedom: freedom, lost: lost).freeze
       end
 
       private
 
       def check(run)
-        ok = run["levels"].is_a?(Array) && run["levels"].size == @sizes.size && run["levels"].zip(@sizes).all? { |level, size| level.is_a?(Integer) && level.between?(0, size - 1) } && run["value"].is_a?(Numeric)
-        Rhexon.refuse_unless(ok, "A run names a level of each factor and a value", where: "runs", accepted: '{"levels":[0,1],"block":"board 1","value":2.5}')
+        ok = run["levels"].is_a?(Array) && run["levels"].size == @sizes.size &&
+          run["levels"].zip(@sizes).all? { |level, size| level.is_a?(Integer) && level.between?(0, size - 1) } &&
+          run["value"].is_a?(Numeric)
+        Rhexon.refuse_unless(
+          ok, "A run names a level of each factor and a value", where: "runs",
+          accepted: '{"levels":[0,1],"block":"board 1","value":2.5}'
+        )
       end
 
       # Terms in the order in which they are fitted: the mean, blocks, main effects, interactions of two-level factors.
       def terms
-        @terms ||= [ [ :mean ], *@blocks.drop(1).map { |block| [ :block, block ] }, *@sizes.each_index.flat_map { |at| Array.new(@sizes[at] - 1) { |nth| [ :main, at, nth ] } },
+        @terms ||= [ [ :mean ], *@blocks.drop(1).map { |block| [ :block, block ] },
+                     *@sizes.each_index.flat_map { |at| Array.new(@sizes[at] - 1) { |nth| [ :main, at, nth ] } },
                      *two_level.combination(2).map { |one, other| [ :pair, one, other ] } ]
       end
 
@@ -75,7 +92,11 @@ module Rhexon
         @runs.map do |run|
           case kind
           when :mean then 1.0
-          when :block then run["block"] == one ? 1.0 : (run["block"] == @blocks.first ? -1.0 : 0.0)
+          when :block then if run["block"] == one
+1.0
+                           else
+(run["block"] == @blocks.first ? -1.0 : 0.0)
+                           end
           when :main then self.class.coded(run["levels"][one], @sizes[one])[other]
           when :pair then (run["levels"][one].zero? ? -1.0 : 1.0) * (run["levels"][other].zero? ? -1.0 : 1.0)
           end
@@ -116,13 +137,20 @@ module Rhexon
       end
 
       # Runs of treatments that lie on more than one block.
-      def repeated = @repeated ||= @runs.group_by { |run| run["levels"] }.select { |_, same| same.map { |run| run["block"] }.uniq.size > 1 }.values.flatten
+      def repeated
+        @repeated ||= @runs.group_by { |run| run["levels"] }
+          .select { |_, same| same.map { |run| run["block"] }.uniq.size > 1 }.values.flatten
+      end
 
       # Blocks need not hold all treatments: only what can be told apart is counted.
       def additive
         @additive ||= begin
           treatments = repeated.map { |run| run["levels"] }.uniq
-          independent([ repeated.map { 1.0 }, *@blocks.drop(1).map { |block| repeated.map { |run| run["block"] == block ? 1.0 : 0.0 } }, *treatments.drop(1).map { |levels| repeated.map { |run| run["levels"] == levels ? 1.0 : 0.0 } } ])
+          independent([
+                        repeated.map { 1.0 },
+                        *@blocks.drop(1).map { |block| repeated.map { |run| run["block"] == block ? 1.0 : 0.0 } },
+                        *treatments.drop(1).map { |levels| repeated.map { |run| run["levels"] == levels ? 1.0 : 0.0 } }
+                      ])
         end
       end
 
@@ -145,7 +173,9 @@ module Rhexon
       # Level against the first: a sum of the coded columns.
       def main(fit, error, at, level)
         weights = estimable.map { |term| term[0] == :main && term[1] == at ? weight(at, level, term[2]) : 0.0 }
-        return if (0...(@sizes[at] - 1)).any? { |nth| weight(at, level, nth) != 0 && !estimable.include?([ :main, at, nth ]) }
+        if (0...(@sizes[at] - 1)).any? { |nth| weight(at, level, nth) != 0 && !estimable.include?([ :main, at, nth ]) }
+          return
+        end
 
         levels = @factors[at]["levels"]
         effect(fit, error, weights, factor: @factors[at]["name"], from: levels[0], to: levels[level])
@@ -158,14 +188,23 @@ module Rhexon
           next unless term[0] == :pair
 
           one, other = @factors.values_at(term[1], term[2])
-          effect(fit, error, estimable.each_index.map { |index| index == place ? 2.0 : 0.0 }, factor: one["name"], from: one["levels"][0], to: one["levels"][1], with: other["name"])
+          effect(
+            fit, error, estimable.each_index.map { |index| index == place ? 2.0 : 0.0 }, factor: one["name"],
+            from: one["levels"][0], to: one["levels"][1], with: other["name"]
+          )
         end
       end
 
       def effect(fit, error, weights, **names)
         size = weights.zip(fit[:values]).sum { |weight, value| weight * value }
-        half = error && StudentT.quantile(SHARE, freedom) * error * Math.sqrt([ Vector.elements(weights).inner_product(fit[:inverse] * Vector.elements(weights)), 0 ].max)
-        told = half.nil? ? "no_replicate" : (size.abs > half ? "certain" : "cannot_tell")
+        half = error &&
+          StudentT.quantile(SHARE, freedom) * error *
+            Math.sqrt([ Vector.elements(weights).inner_product(fit[:inverse] * Vector.elements(weights)), 0 ].max)
+        told = if half.nil?
+"no_replicate"
+        else
+(size.abs > half ? "certain" : "cannot_tell")
+        end
         Effect.new(size: size, low: half && size - half, high: half && size + half, told: told, **names).freeze
       end
 
@@ -173,10 +212,13 @@ module Rhexon
         gone = (terms - estimable).reject { |term| term[0] == :block }.map { |term| named(term) }.uniq
         return [] if gone.empty?
 
-        [ "#{gone.join(", ")} cannot be told from the cells that were read#{@ruined.positive? ? " (#{@ruined} ruined or not read)" : ""}" ]
+        [ "#{gone.join(", ")} cannot be told from the cells that were " \
+          "read#{@ruined.positive? ? " (#{@ruined} ruined or not read)" : ""}" ]
       end
 
-      def named(term) = term[0] == :main ? @factors[term[1]]["name"] : "#{@factors[term[1]]["name"]} with #{@factors[term[2]]["name"]}"
+      def named(term)
+        term[0] == :main ? @factors[term[1]]["name"] : "#{@factors[term[1]]["name"]} with #{@factors[term[2]]["name"]}"
+      end
     end
   end
 end

@@ -4,7 +4,11 @@ module Rhexon
     # A factor: {"name":"dye strength","step":"s4","field":"strength_percent","levels":[50,100]}.
     module FactorLevels
       # Fields that a level may set, and the kinds of step that have them. "included": false leaves the step out.
-      FIELDS = { "strength_percent" => %w[stain], "product" => %w[stain coat], "method" => %w[stain coat], "coats" => %w[coat], "wet_um" => %w[coat], "thinned_percent" => %w[stain coat], "last_grit" => %w[sand], "included" => %w[sand raise_grain stain coat level] }.freeze
+      FIELDS = {
+        "strength_percent" => %w[stain], "product" => %w[stain coat], "method" => %w[stain coat], "coats" => %w[coat],
+        "wet_um" => %w[coat], "thinned_percent" => %w[stain coat], "last_grit" => %w[sand],
+        "included" => %w[sand raise_grain stain coat level]
+      }.freeze
 
       module_function
 
@@ -34,10 +38,19 @@ module Rhexon
       # @raise [InvalidInput] when a factor does not fit the layers
       def check!(layers, factors)
         factors.each do |factor|
-          step = layers.find { |layer| layer["id"] == factor["step"] } or raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}", where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
-          kinds = FIELDS[factor["field"]] or raise InvalidInput.new("#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", "))
-          Rhexon.refuse_unless(kinds.include?(step["kind"]), "#{factor["field"].tr("_", " ")} is nothing of a #{step["kind"]} step", where: "factors", accepted: FIELDS.select { |_, fits| fits.include?(step["kind"]) }.keys.join(", "))
-          factor["levels"].each { |value| Schedule::Document.check!(Schedule::Document.empty.merge("steps" => set(layers, factor, value))) }
+          step = layers.find { |layer| layer["id"] == factor["step"] } or
+            raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}",
+                                   where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
+          kinds = FIELDS[factor["field"]] or
+            raise InvalidInput.new("#{factor["field"].inspect} cannot be varied", where: "factors",
+                                                                                  accepted: FIELDS.keys.join(", "))
+          Rhexon.refuse_unless(
+            kinds.include?(step["kind"]), "#{factor["field"].tr("_", " ")} is nothing of a #{step["kind"]} step",
+            where: "factors", accepted: FIELDS .select { |_, fits| fits.include?(step["kind"]) }.keys.join(", ")
+          )
+          factor["levels"].each do |value|
+            Schedule::Document.check!(Schedule::Document.empty.merge("steps" => set(layers, factor, value)))
+          end
         end
       end
 
@@ -47,9 +60,16 @@ module Rhexon
 
           case factor["field"]
           when "included" then value ? layer : nil
-          when "strength_percent" then value == 100 ? layer.except("strength_percent") : layer.merge("strength_percent" => value)
-          when "thinned_percent" then value.to_f.zero? ? layer.except("thinning") : layer.merge("thinning" => { "percent" => value, "of" => layer.dig("thinning", "of") || "base" })
-          when "last_grit" then layer.merge("grits" => [ *layer["grits"].reject { |grit| finer?(grit, value) }, value ].uniq)
+          when "strength_percent"
+            value == 100 ? layer.except("strength_percent") : layer.merge("strength_percent" => value)
+          when "thinned_percent"
+            if value.to_f.zero?
+              layer.except("thinning")
+            else
+              layer.merge("thinning" => { "percent" => value, "of" => layer.dig("thinning", "of") || "base" })
+            end
+          when "last_grit"
+            layer.merge("grits" => [ *layer["grits"].reject { |grit| finer?(grit, value) }, value ].uniq)
           else layer.merge(factor["field"] => value)
           end
         end

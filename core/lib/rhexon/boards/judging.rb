@@ -1,6 +1,7 @@
 module Rhexon
   module Boards
-    # Cells against each other: a score by the job's weights, who is beaten in everything, and the best looks for their hours.
+    # Cells against each other: a score by the job's weights, who is beaten in everything, and the best looks for
+    # their hours.
     class Judging
       # @!attribute score    [Float, nil] 0 to 1; nil when nothing that counts was read
       # @!attribute aspects  [Hash{String=>Float}] score of each aspect that was read
@@ -17,7 +18,10 @@ module Rhexon
         @weights = weights.select { |_, weight| weight.positive? }
         @gloss = gloss
         unknown = weights.keys - table.fetch("aspects")
-        Rhexon.refuse_unless(unknown.empty?, "#{unknown.first} is nothing that is weighed", where: "weights", accepted: table.fetch("aspects").join(", "))
+        Rhexon.refuse_unless(unknown.empty?, "#{unknown.first} is nothing that is weighed", where: "weights",
+                                                                                            accepted: table.fetch(
+                                                                                              "aspects"
+                                                                                            ).join(", "))
       end
 
       # @return [Array<Verdict>] the best first; cells without a score at the end
@@ -29,7 +33,9 @@ module Rhexon
       # @return [Float, nil] 0 to 1; nil when the measure has no curve or no target
       def self.mapped(measure, value, gloss: nil)
         record = Reference.table("judging").fetch("measures").fetch(measure)
-        return between(Reference.table("judging").fetch("gloss_curve"), off(value, gloss)) if record["better"] == "target" && gloss
+        if record["better"] == "target" && gloss
+          return between(Reference.table("judging").fetch("gloss_curve"), off(value, gloss))
+        end
 
         record["curve"] && between(record["curve"], value)
       end
@@ -56,12 +62,15 @@ module Rhexon
         aspects = aspects(id)
         known = @weights.slice(*aspects.keys)
         score = known.sum { |aspect, weight| weight * aspects[aspect] } / known.values.sum.to_f if known.any?
-        Verdict.new(id: id, score: score, aspects: aspects, missing: @weights.keys - aspects.keys, beaten_by: @cells.keys.find { |other| beats?(other, id) }, frontier: frontier?(id)).freeze
+        Verdict.new(id: id, score: score, aspects: aspects, missing: @weights.keys - aspects.keys,
+                    beaten_by: @cells.keys.find { |other| beats?(other, id) }, frontier: frontier?(id)).freeze
       end
 
       # Mean of the measures of each aspect.
       def aspects(id)
-        scores = @cells.fetch(id).filter_map { |measure, value| (score = score(measure, value)) && [ record(measure).fetch("aspect"), score ] }
+        scores = @cells.fetch(id).filter_map do |measure, value|
+          (score = score(measure, value)) && [ record(measure).fetch("aspect"), score ]
+        end
         scores.group_by(&:first).transform_values { |pairs| pairs.sum(&:last) / pairs.size }
       end
 
@@ -76,13 +85,18 @@ module Rhexon
       def beats?(other, id)
         return false if other == id
 
-        both = (@cells.fetch(other).keys & @cells.fetch(id).keys).select { |measure| score(measure, @cells[id][measure]) }
-        both.size >= 2 && both.all? { |measure| score(measure, @cells[other][measure]) > score(measure, @cells[id][measure]) }
+        both = (@cells.fetch(other).keys & @cells.fetch(id).keys).select do |measure|
+          score(measure, @cells[id][measure])
+        end
+        both.size >= 2 &&
+          both.all? { |measure| score(measure, @cells[other][measure]) > score(measure, @cells[id][measure]) }
       end
 
       def frontier?(id)
         mine = standing(id) or return false
-        @cells.keys.none? { |other| (theirs = standing(other)) && theirs[0] >= mine[0] && theirs[1] <= mine[1] && theirs != mine }
+        @cells.keys.none? do |other|
+          (theirs = standing(other)) && theirs[0] >= mine[0] && theirs[1] <= mine[1] && theirs != mine
+        end
       end
 
       # Look, and minutes of hands.

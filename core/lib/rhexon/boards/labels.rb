@@ -12,7 +12,9 @@ module Rhexon
       def words(labels, all)
         return "all" if labels.size > 1 && labels.size == all.size
 
-        labels.chunk_while { |one, other| follows?(one, other) }.map { |run| run.size > 2 ? "#{run.first} to #{run.last[NUMBERED, "number"]}" : run.join(", ") }.join(", ")
+        labels.chunk_while { |one, other| follows?(one, other) }
+          .map { |run| run.size > 2 ? "#{run.first} to #{run.last[NUMBERED, "number"]}" : run.join(", ") }
+          .join(", ")
       end
 
       def follows?(one, other)

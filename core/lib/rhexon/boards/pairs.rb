@@ -2,7 +2,8 @@ require "matrix"
 
 module Rhexon
   module Boards
-    # Strengths from blind picks of pairs, after Bradley and Terry (1952): the odds that one is picked over another are the ratio of their strengths.
+    # Strengths from blind picks of pairs, after Bradley and Terry (1952): the odds that one is picked over another
+    # are the ratio of their strengths.
     # Half a win is added each way to every pair, so that a clean sweep stays finite.
     module Pairs
       # @!attribute strength [Float] ln, the mean of all 0
@@ -19,13 +20,19 @@ module Rhexon
       # @return [Array<Strength>] the strongest first
       # @raise [InvalidInput]
       def strengths(ids, picks)
-        Rhexon.refuse_unless(ids.size >= 2 && picks.flatten.all? { |id| ids.include?(id) }, "A pick names two of what is compared", where: "picks", accepted: "at least two cells")
+        Rhexon.refuse_unless(ids.size >= 2 && picks.flatten.all? { |id| ids.include?(id) },
+                             "A pick names two of what is compared", where: "picks", accepted: "at least two cells")
         won = ids.to_h { |one| [ one, ids.to_h { |other| [ other, one == other ? 0.0 : ADDED ] } ] }
         picks.each { |winner, loser| won[winner][loser] += 1 }
         logs = solve(ids, won).transform_values { |value| Math.log(value) }
         mean = logs.values.sum / logs.size
         errors = errors(ids, won, logs)
-        ids.map { |id| Strength.new(id: id, strength: logs[id] - mean, sd: errors[id], wins: picks.count { |winner, _| winner == id }, losses: picks.count { |_, loser| loser == id }).freeze }
+        ids
+          .map { |id|
+            Strength.new(id: id, strength: logs[id] - mean, sd: errors[id],
+                         wins: picks.count { |winner, _| winner == id },
+                         losses: picks.count { |_, loser| loser == id }).freeze
+          }
            .sort_by { |standing| [ -standing.strength, ids.index(standing.id) ] }
       end
 
@@ -46,7 +53,15 @@ module Rhexon
       def solve(ids, won)
         strength = ids.to_h { |id| [ id, 1.0 ] }
         ROUNDS.times do
-          following = ids.to_h { |one| [ one, won[one].values.sum / ids.sum { |other| one == other ? 0.0 : (won[one][other] + won[other][one]) / (strength[one] + strength[other]) } ] }
+          following = ids.to_h do |one|
+            [
+              one,
+              won[one].values.sum /
+                ids.sum do |other|
+                  one == other ? 0.0 : (won[one][other] + won[other][one]) / (strength[one] + strength[other])
+                end
+            ]
+          end
           scale = ids.size / following.values.sum
           moved = ids.map { |id| (following[id] * scale - strength[id]).abs }.max
           strength = following.transform_values { |value| value * scale }
@@ -58,9 +73,18 @@ module Rhexon
 
       # From the information of the log strengths, held to a mean of 0.
       def errors(ids, won, logs)
-        information = ids.map { |one| ids.map { |other| one == other ? ids.sum { |third| third == one ? 0.0 : weight(won, logs, one, third) } : -weight(won, logs, one, other) } }
+        information = ids.map do |one|
+          ids.map do |other|
+            if one == other
+              ids.sum { |third| third == one ? 0.0 : weight(won, logs, one, third) }
+            else
+              -weight(won, logs, one, other)
+            end
+          end
+        end
         share = 1.0 / ids.size
-        inverse = (Matrix.rows(information) + Matrix.build(ids.size) { share }).inverse - Matrix.build(ids.size) { share }
+        inverse = (Matrix.rows(information) + Matrix.build(ids.size) { share }).inverse -
+          Matrix.build(ids.size) { share }
         ids.each_with_index.to_h { |id, at| [ id, Math.sqrt([ inverse[at, at], 0 ].max) ] }
       end
       private_class_method :errors

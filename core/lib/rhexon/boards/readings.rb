@@ -6,7 +6,8 @@ module Rhexon
       # @!attribute photo_lab [Array<Float>, nil] the same from photos: of low trust, and never mixed with what was read
       # @!attribute spectrum [Array<Float>, nil] mean reflectance, where an instrument gave it
       # @!attribute delta_e [Float, nil] CIEDE2000 of the mean to the wanted look
-      # @!attribute means [Hash{String=>Float}] of every measure that was read, the difference to the wanted look included
+      # @!attribute means [Hash{String=>Float}] of every measure that was read, the difference to the wanted look
+      #   included
       Summary = Struct.new(:lab, :photo_lab, :spectrum, :delta_e, :means, :count, keyword_init: true) do
         def gloss = means["gloss"]
         def blotch = means["blotch"]
@@ -29,7 +30,12 @@ module Rhexon
         when "lab", "photo_lab" then lab(value)
         when "spectrum" then Colour::Spectrum.check(value, where: "spectrum")
         when *measures.keys then number(kind, value)
-        else raise InvalidInput.new("A reading of #{kind.inspect} is not known", where: "kind", accepted: [ "lab", *measures.keys, "note" ].join(", "))
+        else raise InvalidInput.new("A reading of #{kind.inspect} is not known", where: "kind",
+                                                                                 accepted: [
+                                                                                   "lab", *measures.keys, "note"
+                                                                                 ].join(
+                                                                                   ", "
+                                                                                 ))
         end
       end
 
@@ -41,14 +47,21 @@ module Rhexon
         lab, photo = %w[lab photo_lab].map { |kind| by_kind[kind]&.transpose&.map { |channel| mean(channel) } }
         spectrum = by_kind["spectrum"]&.transpose&.map { |values| values.sum / values.size.to_f }
         off = lab && target_lab ? Colour::DeltaE.ciede2000(target_lab, lab).round(1) : nil
-        Summary.new(lab: lab, photo_lab: photo, spectrum: spectrum, delta_e: off, count: readings.size, means: by_kind.slice(*measures.keys).transform_values { |values| mean(values) }.merge({ "delta_e" => off }.compact).freeze)
+        Summary.new(
+          lab: lab, photo_lab: photo, spectrum: spectrum, delta_e: off, count: readings.size,
+          means: by_kind.slice(*measures.keys)
+            .transform_values { |values| mean(values) }
+            .merge({ "delta_e" => off }.compact).freeze
+        )
       end
 
       # When a film is fully cured after its last coat, at the climate of its sheets.
       # @param layers [Array<Hash>]
       # @param products [Hash{String=>Materials::Product}]
       # @return [Numeric, nil] minutes; nil where nothing on it cures
-      def full_cure_min(layers, products) = layers.filter_map { |step| products[step["product"]]&.milestone("full_cure")&.value }.max
+      def full_cure_min(layers, products)
+        layers.filter_map { |step| products[step["product"]]&.milestone("full_cure")&.value }.max
+      end
 
       # @param cured_at [Numeric, nil] minute of full cure
       # @return [Boolean] whether a test that wants full cure was made before it
@@ -71,21 +84,27 @@ module Rhexon
       def mean(values) = (values.sum / values.size.to_f).round(2)
 
       def lab(value)
-        ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) && value.drop(1).all? { |axis| axis.between?(-128, 127) }
-        Rhexon.refuse_unless(ok, "That is not a colour reading", where: "lab", accepted: "L* 0 to 100, a* and b* -128 to 127")
+        ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) &&
+          value.drop(1).all? { |axis| axis.between?(-128, 127) }
+        Rhexon.refuse_unless(ok, "That is not a colour reading", where: "lab",
+                                                                 accepted: "L* 0 to 100, a* and b* -128 to 127")
         value.map(&:to_f)
       end
       private_class_method :lab
 
       def number(kind, value)
         record = measures.fetch(kind)
-        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(*record["range"]), "#{record["name"].sub(/^./, &:upcase)} cannot be #{value.inspect}", where: kind, accepted: record["accepted"])
+        Rhexon.refuse_unless(
+          value.is_a?(Numeric) && value.between?(*record["range"]),
+          "#{record["name"].sub(/^./, &:upcase)} cannot be #{value.inspect}", where: kind, accepted: record["accepted"]
+        )
         value.to_f
       end
       private_class_method :number
 
       def text(value)
-        Rhexon.refuse_unless(value.is_a?(String) && value.strip.length.between?(1, 500), "A note needs words", where: "note", accepted: "1 to 500 letters")
+        Rhexon.refuse_unless(value.is_a?(String) && value.strip.length.between?(1, 500), "A note needs words",
+                             where: "note", accepted: "1 to 500 letters")
         value.strip
       end
       private_class_method :text

@@ -16,7 +16,11 @@ module Rhexon
       def for(made_on, read_on, today)
         Reference.table("judging").fetch("look_again_days").map do |days|
           on = made_on + days
-          state = read_on.any? { |date| date >= on } ? "done" : on <= today ? "due" : "coming"
+          state = if read_on.any? { |date| date >= on }
+"done"
+          else
+on <= today ? "due" : "coming"
+          end
           Look.new(days: days, on: on, state: state)
         end
       end

@@ -15,9 +15,17 @@ module Rhexon
       # @return [Float, Array<Float>] their mean
       # @raise [InvalidInput] when they are too far apart to be of one surface
       def mean(measure, values)
-        apart = values.combination(2).map { |one, other| measure == "lab" ? Colour::DeltaE.ciede2000(one, other) : (one - other).abs }.max || 0
-        Rhexon.refuse_unless(apart <= Reference.table("judging").fetch("apart").fetch(measure), "The touches do not agree: #{values.map { |value| Array(value).join(" ") }.join(" / ")}", where: measure, accepted: "touches near each other")
-        measure == "lab" ? values.transpose.map { |channel| (channel.sum / channel.size).round(2) } : (values.sum / values.size).round(1)
+        apart = values.combination(2)
+          .map { |one, other| measure == "lab" ? Colour::DeltaE.ciede2000(one, other) : (one - other).abs }.max ||
+          0
+        Rhexon.refuse_unless(apart <= Reference.table("judging").fetch("apart").fetch(measure),
+                             "The touches do not agree: #{values.map { |value| Array(value).join(" ") }.join(" / ")}",
+                             where: measure, accepted: "touches near each other")
+        if measure == "lab"
+          values.transpose.map { |channel| (channel.sum / channel.size).round(2) }
+        else
+          (values.sum / values.size).round(1)
+        end
       end
     end
   end

@@ -20,7 +20,9 @@ module Rhexon
       def beta(x, a, b)
         return x if x <= 0 || x >= 1
 
-        front = Math.exp(Math.lgamma(a + b)[0] - Math.lgamma(a)[0] - Math.lgamma(b)[0] + a * Math.log(x) + b * Math.log(1 - x))
+        front = Math.exp(
+          Math.lgamma(a + b)[0] - Math.lgamma(a)[0] - Math.lgamma(b)[0] + a * Math.log(x) + b * Math.log(1 - x)
+        )
         x < (a + 1) / (a + b + 2) ? front * fraction(x, a, b) / a : 1 - front * fraction(1 - x, b, a) / b
       end
       private_class_method :beta
@@ -31,7 +33,10 @@ module Rhexon
         d = 1 / [ 1 - (a + b) * x / (a + 1), tiny ].max
         h = d
         (1..300).each do |m|
-          [ m * (b - m) * x / ((a + 2 * m - 1) * (a + 2 * m)), -(a + m) * (a + b + m) * x / ((a + 2 * m) * (a + 2 * m + 1)) ].each do |term|
+          [
+            m * (b - m) * x / ((a + 2 * m - 1) * (a + 2 * m)),
+            -(a + m) * (a + b + m) * x / ((a + 2 * m) * (a + 2 * m + 1))
+          ].each do |term|
             d = 1 + term * d
             d = 1 / (d.abs < tiny ? tiny : d)
             c = 1 + term / c

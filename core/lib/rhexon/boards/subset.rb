@@ -1,8 +1,10 @@
 module Rhexon
   module Boards
-    # The cells of a design of which a few are made: those that tell the main effects best (largest determinant of the information, D-optimal).
-    # Fedorov's exchange in the form of Cook and Nachtsheim (1980, Technometrics 22): pick after pick is changed for the candidate that gains most;
-    # what an exchange gains is reckoned from the inverse that stands, by Fedorov's formula (Atkinson, Donev and Tobias, Optimum Experimental Designs, ch. 12).
+    # The cells of a design of which a few are made: those that tell the main effects best (largest determinant of the
+    # information, D-optimal).
+    # Fedorov's exchange in the form of Cook and Nachtsheim (1980, Technometrics 22): pick after pick is changed for
+    # the candidate that gains most; what an exchange gains is reckoned from the inverse that stands, by Fedorov's
+    # formula (Atkinson, Donev and Tobias, Optimum Experimental Designs, ch. 12).
     # Work is bounded by counting, never by the clock, so that the same question has the same answer.
     class Subset
       RESTARTS = 12

@@ -1,6 +1,7 @@
 module Rhexon
   module Boards
-    # The cells of a trial as one piece of work: each material is mixed once and goes on all the cells that want it in one pass, masks move little, waits overlap.
+    # The cells of a trial as one piece of work: each material is mixed once and goes on all the cells that want it in
+    # one pass, masks move little, waits overlap.
     class WorkOrder
       # @!attribute step  [Hash] of a schedule document, on the faces (cells) it goes on
       # @!attribute cells [Array<String>] labels
@@ -27,27 +28,52 @@ module Rhexon
       # @raise [InvalidInput] when there are more passes than a schedule holds
       def passes
         @passes ||= together.then do |batches|
-          Rhexon.refuse_unless(batches.size <= MOST_STEPS, "#{batches.size} passes are too many for one board", where: "cells", accepted: "at most #{MOST_STEPS}: vary less, or make two trials")
-          batches.each_with_index.map { |(step, coats, cells), index| Pass.new(step: { "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}), "faces" => cells }, cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []).freeze }
+          Rhexon.refuse_unless(batches.size <= MOST_STEPS, "#{batches.size} passes are too many for one board",
+                               where: "cells", accepted: "at most #{MOST_STEPS}: vary less, or make two trials")
+          batches.each_with_index.map do |(step, coats, cells), index|
+            Pass.new(
+              step: {
+                "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}),
+                "faces" => cells
+              },
+              cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []
+            ).freeze
+          end
         end
       end
 
       # @param room [String, nil]
       # @return [Hash] schedule document over all cells: a board hangs, all its cells are laid on at once
-      def document(room: nil) = Schedule::Document.check!(Schedule::Document.empty(room: room).merge("support" => "hung", "steps" => passes.map(&:step)))
+      def document(room: nil)
+        Schedule::Document.check!(
+          Schedule::Document.empty(room: room).merge("support" => "hung", "steps" => passes.map(&:step))
+        )
+      end
 
       # How often tape is put on or taken off a cell.
-      def mask_moves = passes.select { |pass| WET.include?(pass.step["kind"]) }.map(&:masked).then { |masks| [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size } }
+      def mask_moves
+        passes.select { |pass| WET.include?(pass.step["kind"]) }
+          .map(&:masked)
+          .then do |masks|
+          [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size }
+        end
+      end
 
       # What is mixed, each material once for all cells, with what stays in cup and gun and the margin.
       # @param areas [Hash{String=>Float}] m² by label
       # @return [Array<Hash>] product, ml
       def amounts(areas, products)
-        passes.select { |pass| WET.include?(pass.step["kind"]) }.group_by { |pass| pass.step["product"] }.map do |product, mine|
-          Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}", where: "layers")
+        passes.select { |pass| WET.include?(pass.step["kind"]) }
+          .group_by { |pass| pass.step["product"] }
+          .map do |product, mine|
+          Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}",
+                               where: "layers")
           layings = mine.map { |pass| laying(pass, areas, products.fetch(product)) }
           largest = layings.max_by(&:left_behind_ml)
-          { "product" => product, "name" => products.fetch(product).name, "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil }
+          {
+            "product" => product, "name" => products.fetch(product).name,
+            "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil
+          }
         end
       end
 
@@ -56,13 +82,20 @@ module Rhexon
       def laying(pass, areas, product)
         area = pass.cells.sum { |cell| areas.fetch(cell) } * (pass.step["coats"] || 1)
         wiped = %w[wipe pad].include?(pass.step["method"]) || !product.film? ? product.consumption_ml_per_m2 : nil
-        Mixing::Laying.for_area(area_m2: area, wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"), method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
+        Mixing::Laying.for_area(area_m2: area,
+                                wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"),
+                                method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
       end
 
       # One coat at a time, so that two coats here and three there share the first two.
-      def queues = @cells.transform_values { |layers| layers.flat_map { |layer| Array.new(layer["coats"] || 1) { layer.except(*OWN, "coats") } } }
+      def queues
+        @cells.transform_values do |layers|
+          layers.flat_map { |layer| Array.new(layer["coats"] || 1) { layer.except(*OWN, "coats") } }
+        end
+      end
 
-      # Again and again the work that fewest other cells would have to wait for, most cells at once; then like passes next to each other.
+      # Again and again the work that fewest other cells would have to wait for, most cells at once; then like passes
+      # next to each other.
       def together
         left = queues
         done = []
@@ -70,7 +103,11 @@ module Rhexon
           step = left.values.filter_map(&:first).uniq.min_by { |candidate| rank(candidate, left, done.last) }
           cells = left.select { |_, queue| queue.first == step }.keys
           cells.each { |cell| left[cell].shift }
-          done.last && done.last[0] == step && done.last[2] == cells && step["kind"] == "coat" ? done.last[1] += 1 : done << [ step, 1, cells ]
+          if done.last && done.last[0] == step && done.last[2] == cells && step["kind"] == "coat"
+            done.last[1] += 1
+          else
+            done << [ step, 1, cells ]
+          end
         end
         done
       end

@@ -2,7 +2,8 @@ require "zlib"
 
 module Rhexon
   module Chance
-    # Seeded normal draws keyed by name and run: the same name gives the same draw in every plan, so that what-ifs share them.
+    # Seeded normal draws keyed by name and run: the same name gives the same draw in every plan, so that what-ifs
+    # share them.
     class Draws
       # The middle of each of so many equal shares of the normal distribution.
       STEPS = 4096

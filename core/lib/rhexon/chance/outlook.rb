@@ -27,7 +27,9 @@ module Rhexon
       end
 
       # @return [Float] share of the runs that were ready by then
-      def share_by(piece_id, minute) = (dates(piece_id).bsearch_index { |date| date > minute } || dates(piece_id).size) / @runs.to_f
+      def share_by(piece_id, minute)
+        (dates(piece_id).bsearch_index { |date| date > minute } || dates(piece_id).size) / @runs.to_f
+      end
 
       # So many dates that stand for all of them, for a picture.
       # @return [Array<Integer>]

@@ -1,7 +1,8 @@
 module Rhexon
   module Chance
-    # A plan pushed through drawn drying, weather and hand times: order and people as planned, each pass at its earliest legal time,
-    # lost windows scuffed, pins kept, nothing planned anew. One belief a product and group and one air a day in each run, noise from coat to coat.
+    # A plan pushed through drawn drying, weather and hand times: order and people as planned, each pass at its
+    # earliest legal time, lost windows scuffed, pins kept, nothing planned anew. One belief a product and group and
+    # one air a day in each run, noise from coat to coat.
     # Dust, spray rooms and tools keep their planned order; racks are left out.
     class Sampling
       # @!attribute ready  [Array<Array<Integer>>] by piece: minute it is ready, run after run
@@ -46,9 +47,14 @@ module Rhexon
         reached = latest(step.waits)
         return wait(step, reached) if step.person.nil?
 
-        from = [ @piece_end[step.piece], @person_end[step.person], @single_end[step.room], @single_end[step.tool], step.not_before, reached - step.setup ].max
+        from = [
+          @piece_end[step.piece], @person_end[step.person], @single_end[step.room], @single_end[step.tool],
+          step.not_before, reached - step.setup
+        ].max
         from = [ from, @wet_until[step.room] - step.setup ].max if step.dust
-        from = [ from, @plan.shop.zone.end_of_day(@first_end[step.after_day]) ].max if step.after_day && @first_end[step.after_day]
+        if step.after_day && @first_end[step.after_day]
+          from = [ from, @plan.shop.zone.end_of_day(@first_end[step.after_day]) ].max
+        end
         from = [ from, @dusty_until[step.dry_room] - step.setup ].max if step.film
         length = hands(step)
         start = open_at(step.person, from, length)
@@ -71,7 +77,9 @@ module Rhexon
       end
 
       # Minutes of hands, with set-up and clean-up.
-      def hands(step) = step.setup + (step.work * Math.exp(@hand_sd * @draws.normal(step.hand_key, @run))).ceil + step.cleanup
+      def hands(step)
+        step.setup + (step.work * Math.exp(@hand_sd * @draws.normal(step.hand_key, @run))).ceil + step.cleanup
+      end
 
       def settle(step, start, length)
         @work_end[step.index] = start + length - step.cleanup
@@ -103,7 +111,9 @@ module Rhexon
         from = @work_end[wait.lower] or return
         latest = from + wait.least
         wait.parts.each do |part|
-          minute = @weather.reached(part.process, from, part.needed * @scale[part.draw] * @course.noise(wait.lower, part.phase, @run)) or return
+          minute = @weather.reached(part.process, from,
+                                    part.needed * @scale[part.draw] * @course.noise(wait.lower, part.phase, @run)) or
+            return
           latest = minute if minute > latest
         end
         @span[wait.lower] = latest - from if latest - from > @span[wait.lower]
@@ -111,13 +121,22 @@ module Rhexon
       end
 
       def lost?(step, work)
-        return false if @scuffed_at[step.index] || step.unders.empty? || @model.house(step.index, "missed_window") != "scuff"
+        if @scuffed_at[step.index] || step.unders.empty? || @model.house(step.index, "missed_window") != "scuff"
+          return false
+        end
 
         valid = @model.house(step.index, "scuff_valid_min")
-        step.unders.any? { |under| (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) && !fresh?(under, work, valid) }
+        step.unders.any? do |under|
+          (from = @first_end[under.lower]) && under.closing && work > under.closing.at(from) &&
+            !fresh?(under, work, valid)
+        end
       end
 
-      def fresh?(under, work, valid) = under.abraded.all? { |face| face.any? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + valid } }
+      def fresh?(under, work, valid)
+        under.abraded.all? do |face|
+          face.any? { |rub| (done = @hands_end[rub]) && done >= @work_end[under.lower] && work <= done + valid }
+        end
+      end
 
       def after_scuff(step, start, length)
         from = [ @piece_end[step.piece], @person_end[step.person], start - step.scuff_min ].max
@@ -130,7 +149,10 @@ module Rhexon
         index = hours.shuts.bsearch_index { |shut| shut > from }
         while index
           start = hours.opens[index] > from ? hours.opens[index] : from
-          return start if start + length <= hours.shuts[index] || (start == hours.opens[index] && length > hours.shuts[index] - start)
+          if start + length <= hours.shuts[index] ||
+              (start == hours.opens[index] && length > hours.shuts[index] - start)
+            return start
+          end
 
           index += 1
           return from if index >= hours.shuts.size && !hours.grow

@@ -1,6 +1,7 @@
 module Rhexon
   module Chance
-    # Drying in one run: the air of each local day is off by so much, so that every process runs faster or slower on that day.
+    # Drying in one run: the air of each local day is off by so much, so that every process runs faster or slower on
+    # that day.
     class Weather
       # Draws are rounded to these steps, so that a rate is reckoned once for many runs.
       T_STEP_C = 0.5
@@ -59,7 +60,10 @@ module Rhexon
       end
 
       def speed_of(process, day)
-        t, rh = @offsets[day] ||= [ (@draws.normal(@t_key + day, @run) * @t_sd_c / T_STEP_C).round, (@draws.normal(@rh_key + day, @run) * @rh_sd / RH_STEP).round ]
+        t, rh = @offsets[day] ||= [
+          (@draws.normal(@t_key + day, @run) * @t_sd_c / T_STEP_C).round,
+          (@draws.normal(@rh_key + day, @run) * @rh_sd / RH_STEP).round
+        ]
         noon = (@noons[process] ||= {})[day] ||= process.line.at(day * 1440 + 720)
         @speeds[[ process.object_id, noon.t_c, noon.rh, t, rh ]] ||= ratio(process, noon, t * T_STEP_C, rh * RH_STEP)
       end
@@ -68,7 +72,10 @@ module Rhexon
         planned = process.rate.call(noon)
         return 1.0 if planned.zero?
 
-        process.rate.call(Drying::Climate.new(t_c: (noon.t_c + t_c).clamp(-20, 60), rh: (noon.rh + rh).clamp(1, 100), air: noon.air)) / planned
+        process.rate.call(
+          Drying::Climate.new(t_c: (noon.t_c + t_c).clamp(-20, 60), rh: (noon.rh + rh).clamp(1, 100), air: noon.air)
+        ) /
+          planned
       end
     end
   end

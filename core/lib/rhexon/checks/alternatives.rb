@@ -13,49 +13,91 @@ module Rhexon
         here = context.document["room"]
         context.shop.rooms.filter_map do |room, other|
           climate = other.line.at(context.shop.now)
-          context.remedy("Work and dry in the #{room} (#{format("%g", climate.t_c.round(1))} °C, #{format("%g", climate.rh.round)} %)", in_room(context, room)) unless room == here
+          unless room == here
+            context.remedy(
+              "Work and dry in the #{room} (#{format("%g", climate.t_c.round(1))} °C, " \
+              "#{format("%g", climate.rh.round)} %)",
+              in_room(context, room)
+            )
+          end
         end
       end
 
       # One coat less, where the film stays thick enough.
       # @return [Array<Remedy>]
       def fewer(context)
-        step = context.document["steps"].reverse.find { |candidate| candidate["kind"] == "coat" && candidate["coats"] > 1 } or return []
-        return [] if context.placements.any? { |placement| placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] && placement.status != "planned" }
+        step = context.document["steps"].reverse.find do |candidate|
+          candidate["kind"] == "coat" && candidate["coats"] > 1
+        end or
+          return []
+        if context.placements.any? { |placement|
+          placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] &&
+              placement.status != "planned"
+        }
+          return []
+        end
 
         spare = context.walks.values.all? do |walk|
           walk.last_coat or next true
           least = Film::MinimumThickness.um(context.piece.use, walk.final)
           least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
         end
-        spare ? [ context.remedy("One coat less, the film stays thick enough", { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ] : []
+        if spare
+          [ context.remedy("One coat less, the film stays thick enough",
+                           { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]
+        else
+          []
+        end
       end
 
       # Another product of the same look for the coats to come.
       # @return [Array<Remedy>]
       def products(context)
         open = untouched(context).select { |step| step["kind"] == "coat" }
-        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first or return []
+        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first or
+          return []
         mine = open.select { |step| step["product"] == id }
-        others = context.shelf.select { |product| fits?(product, context.shop.products.fetch(id), mine) }.first(MOST_PRODUCTS)
-        others.map { |product| context.remedy("Use #{product.name}", { "op" => "all", "operations" => mine.map { |step| swap(step, product) } }) }
+        others = context.shelf
+          .select { |product| fits?(product, context.shop.products.fetch(id), mine) }
+          .first(MOST_PRODUCTS)
+        others.map do |product|
+          context.remedy("Use #{product.name}",
+                         { "op" => "all", "operations" => mine.map { |step| swap(step, product) } })
+        end
       end
 
       def in_room(context, room)
-        { "op" => "all", "operations" => untouched(context).select { |step| %w[stain coat].include?(step["kind"]) }.map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } } }
+        {
+          "op" => "all",
+          "operations" => untouched(context)
+            .select { |step| %w[stain coat].include?(step["kind"]) }
+            .map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } }
+        }
       end
 
       # Steps nothing is logged about.
       def untouched(context)
-        begun = context.placements.reject { |placement| placement.status == "planned" }.map { |placement| placement.pass.step["id"] }
+        begun = context.placements
+          .reject { |placement| placement.status == "planned" }
+          .map { |placement| placement.pass.step["id"] }
         context.document["steps"].reject { |step| begun.include?(step["id"]) }
       end
 
       def fits?(product, now, steps)
-        product != now && product.film? && product.colour == now.colour && product.role && product.role == now.role && product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
+        product != now && product.film? && product.colour == now.colour && product.role && product.role == now.role &&
+          product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
       end
 
-      def swap(step, product) = { "op" => "change_step", "id" => step["id"], "set" => { "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil, "hardener_parts" => nil } }
+      def swap(step, product)
+        {
+          "op" => "change_step", "id" => step["id"],
+          "set" => {
+            "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil,
+            "hardener_parts" => nil
+          }
+        }
+      end
+
       private_class_method :in_room, :untouched, :fits?, :swap
     end
   end

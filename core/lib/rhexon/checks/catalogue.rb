@@ -1,6 +1,7 @@
 module Rhexon
   module Checks
-    # All checks, found by folder: each is a file in checks/rules with one public method +call(context)+ that returns findings.
+    # All checks, found by folder: each is a file in checks/rules with one public method +call(context)+ that returns
+    # findings.
     module Catalogue
       LEVELS = %w[stop caution note].freeze
 
@@ -15,7 +16,9 @@ module Rhexon
       def findings(plan, piece_id)
         context = Context.new(plan, piece_id)
         order = context.document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
-        rules.flat_map { |rule| rule.call(context) }.sort_by { |finding| [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ] }
+        rules.flat_map { |rule| rule.call(context) }.sort_by do |finding|
+          [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ]
+        end
       end
     end
   end

@@ -26,13 +26,22 @@ module Rhexon
 
       # What the shelf must give for work of which this piece has a part.
       # @return [Array<Stock::Shopping::Line>]
-      def shopping_lines = plan.shopping ? plan.shopping.lines.select { |line| line.passes.any? { |key, _| placement_of(key) } } : []
+      def shopping_lines
+        plan.shopping ? plan.shopping.lines.select { |line| line.passes.any? { |key, _| placement_of(key) } } : []
+      end
 
       # @return [Planning::Placement, nil] of this piece
       def placement_of(key) = (@by_key ||= placements.to_h { |placement| [ placement.pass.key, placement ] })[key]
 
       # @return [Float] g on the shelf that are good at that minute
-      def stock_g(product_id, minute) = shop.stock.select { |batch| batch.product == product_id && batch.free? && batch.good_on?(shop.zone.date(minute)) }.sum(&:g)
+      def stock_g(product_id, minute)
+        shop.stock
+          .select { |batch|
+            batch.product == product_id && batch.free? &&
+              batch.good_on?(shop.zone.date(minute))
+          }.sum(&:g)
+      end
+
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
       # @return [Drying::Climate] when the work begins
       def climate(placement, room = placement.pass.dry_room) = shop.line(room).at(placement.work_start)
@@ -41,7 +50,8 @@ module Rhexon
       def shelf = shop.products.values.reject(&:retired?).sort_by(&:id)
 
       def finding(id, level, title, sentence, placement: nil, figures: {}, remedies: [])
-        Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"), pass: placement&.pass&.key, figures: figures, remedies: remedies.compact)
+        Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"),
+                    pass: placement&.pass&.key, figures: figures, remedies: remedies.compact)
       end
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)
@@ -51,7 +61,13 @@ module Rhexon
       def pin(label, placement, start)
         pass = placement.pass
         faces = Planning::Turns.for(piece, pass.step).first.faces == pass.faces ? {} : { "faces" => pass.faces }
-        remedy(label, { "op" => "pin", "id" => pass.step["id"], "coat" => pass.coat, "start" => start && shop.zone.iso(start), **faces })
+        remedy(
+          label,
+          {
+            "op" => "pin", "id" => pass.step["id"], "coat" => pass.coat, "start" => start && shop.zone.iso(start),
+            **faces
+          }
+        )
       end
 
       # The first minute from which somebody who may do the pass is there long enough.
@@ -66,7 +82,9 @@ module Rhexon
 
       # A remedy that is not a change of the schedule: a place to go to.
       # @param place [String] "product", "shelf", "shopping", "trial" (a new one) or "colour" (the desk)
-      def go(label, place, product_id = nil) = Remedy.new(label: label, place: { "name" => place, "product" => product_id })
+      def go(label, place, product_id = nil)
+        Remedy.new(label: label, place: { "name" => place, "product" => product_id })
+      end
 
       # @return [Materials::Product, nil] shellac without wax
       def dewaxed = shelf.find { |product| product.class_id == "shellac" && !product.waxy? }
@@ -75,22 +93,39 @@ module Rhexon
       # @param faces [Array<String>, nil] those it goes on; nil: all
       # @param set [Hash] other fields of its step
       def seal_under(placement, product, label, faces: placement.pass.step["faces"], **set)
-        method = product.methods_known.include?(placement.pass.method) ? placement.pass.method : product.methods_known.first
-        seal = { "id" => Schedule::Edit.free_id(document), "kind" => "coat", "role" => "seal", "product" => product.id, "method" => method, "wet_um" => product.wet_um(method).value, "coats" => 1, **(faces ? { "faces" => faces } : {}), **set }
+        method =
+          product.methods_known.include?(placement.pass.method) ? placement.pass.method : product.methods_known.first
+        seal = {
+          "id" => Schedule::Edit.free_id(document), "kind" => "coat", "role" => "seal", "product" => product.id,
+          "method" => method, "wet_um" => product.wet_um(method).value, "coats" => 1,
+          **(faces ? { "faces" => faces } : {}), **set
+        }
         before = document["steps"].take_while { |step| step["id"] != placement.pass.step["id"] }.last
         remedy(label, { "op" => "add_step", "after" => before && before["id"], "step" => seal })
       end
 
-      # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off first.
+      # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off
+      # first.
       def change(placement, label, set)
         step = placement.pass.step
-        done = placements.select { |other| other.pass.step.equal?(step) && !other.pass.inserted && other.status != "planned" }.map { |other| other.pass.coat }.max
+        done = placements
+          .select { |other| other.pass.step.equal?(step) && !other.pass.inserted && other.status != "planned" }
+          .map { |other| other.pass.coat }.max
         change = { "op" => "change_step", "id" => step["id"], "set" => set }
         return remedy(label, change) if done.nil? || set.keys == [ "coats" ]
         return if done >= (step["coats"] || 1)
 
         rest = Schedule::Edit.free_id(document)
-        remedy(label, { "op" => "all", "operations" => [ { "op" => "split_coats", "id" => step["id"], "keep" => done, "new_id" => rest }, change.merge("id" => rest) ] })
+        remedy(
+          label,
+          {
+            "op" => "all",
+            "operations" => [
+              { "op" => "split_coats", "id" => step["id"], "keep" => done, "new_id" => rest },
+              change.merge("id" => rest)
+            ]
+          }
+        )
       end
 
       # @return [String] "Wed 25 Nov 10:30" in the shop's zone
@@ -101,7 +136,12 @@ module Rhexon
       # @return [String] "coat 2 of W20 clear" or the step in words
       def name(placement)
         step = placement.pass.step
-        return "the scuff before #{name(plan.build.by_index.compact.find { |coat| coat.pass.key == Planning::Scuff.served(placement.pass) })}" if placement.pass.kind == "scuff"
+        if placement.pass.kind == "scuff"
+          return "the scuff before " \
+                 "#{name(plan.build.by_index.compact.find { |coat|
+ coat.pass.key == Planning::Scuff.served(placement.pass)
+})}"
+        end
         return "coat #{placement.pass.coat} of #{placement.pass.product.name}" if (step["coats"] || 1) > 1
 
         Schedule::Words.step(step, placement.pass.product&.name)
@@ -113,7 +153,9 @@ module Rhexon
       # A warmer or drier room of the shop in which the block holds.
       # @yieldparam climate [Drying::Climate]
       def other_room(placement)
-        id, = shop.rooms.find { |room, other| room != placement.pass.room && yield(other.line.at(placement.work_start)) }
+        id, = shop.rooms.find { |room, other|
+          room != placement.pass.room && yield(other.line.at(placement.work_start))
+        }
         id
       end
     end

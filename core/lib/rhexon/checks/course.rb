@@ -11,7 +11,14 @@ module Rhexon
         piece = context.piece
         face = piece.faces.keys.find { |id| piece.shown?(id) } || piece.faces.keys.first
         mine = context.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }
-        @laid = mine.map { |step| Laid.new(step: step, product: context.shop.products[step["product"]], placements: context.placements.select { |placement| placement.pass.step["id"] == step["id"] && !placement.pass.inserted }) }
+        @laid = mine.map do |step|
+          Laid.new(
+            step: step, product: context.shop.products[step["product"]],
+            placements: context.placements.select { |placement|
+              placement.pass.step["id"] == step["id"] && !placement.pass.inserted
+            }
+          )
+        end
       end
 
       def steps = laid.map(&:step)
@@ -20,11 +27,15 @@ module Rhexon
       def under(one) = laid.take_while { |other| !other.equal?(one) }.select { |other| other.stain? || other.coat? }
 
       # @return [Laid, nil] the stain or coat that follows
-      def over(one) = laid.drop_while { |other| !other.equal?(one) }.drop(1).find { |other| other.stain? || other.coat? }
+      def over(one)
+        laid.drop_while { |other| !other.equal?(one) }.drop(1).find { |other| other.stain? || other.coat? }
+      end
 
       # @return [Prep::Abrasive, nil] the last the bare wood was sanded with before
       def last_grit(one)
-        sanded = laid.take_while { |other| !other.equal?(one) }.take_while { |other| !other.coat? }.select { |other| other.step["kind"] == "sand" }.last
+        sanded = laid.take_while { |other| !other.equal?(one) }
+          .take_while { |other| !other.coat? }
+          .select { |other| other.step["kind"] == "sand" }.last
         sanded && Prep::Abrasive.near(sanded.step["grits"].last)
       end
 
@@ -36,7 +47,9 @@ module Rhexon
       def hangs_on = (laid.find(&:colours?) || laid.find(&:coat?)).then { |one| one if one&.first && !one.begun? }
 
       # @return [Colour::Wood, nil] nil when the wood has no colour figures
-      def wood(board = "mean") = (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.for_species(species, board)
+      def wood(board = "mean")
+        (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.for_species(species, board)
+      end
 
       # The look in the end.
       # @param without [Symbol, nil] :colour leaves stains out, :yellow takes the yellow out of clear films
@@ -45,7 +58,11 @@ module Rhexon
         wood = wood(board) or return
         steps = steps.reject { |step| step["kind"] == "stain" } if without == :colour
         water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
-        Colour::Looks.new(wood, steps, @context.shop.products, surface: @context.shop.surface, years: years, strengths: water_white).final.then { |stage| stage if stage.gaps.empty? }
+        Colour::Looks
+          .new(wood, steps, @context.shop.products, surface: @context.shop.surface, years: years,
+                                                    strengths: water_white)
+          .final
+          .then { |stage| stage if stage.gaps.empty? }
       end
 
       # @return [Array<Numeric>, nil] wanted L*a*b*, D65

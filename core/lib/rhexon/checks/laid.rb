@@ -13,7 +13,8 @@ module Rhexon
       # A film that shows what lies under it.
       def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
 
-      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes from its can, a filler fills pores.
+      # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes
+      # from its can, a filler fills pores.
       def colours? = (stain? && !product.filler?) || (coat? && product.colour == "tinted")
     end
   end

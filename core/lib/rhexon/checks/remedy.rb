@@ -3,7 +3,7 @@ module Rhexon
     # A change of the schedule that answers a finding.
     # @!attribute label     [String] what it does, in the imperative
     # @!attribute operation [Hash, nil] for Schedule::Edit.apply
-    # @!attribute place     [Hash, nil] where to go instead: {"name" => "product", "shelf" or "shopping", "product" => id}
+    # @!attribute place [Hash, nil] where to go instead: {"name" => "product", "shelf" or "shopping", "product" => id}
     Remedy = Struct.new(:label, :operation, :place, keyword_init: true)
   end
 end

@@ -16,17 +16,24 @@ module Rhexon
         # @return [Hash]
         def apply(record)
           fit = record["optics"] && used[record["id"]] or return record
-          record.merge("optics" => record["optics"].merge("strength" => (record["optics"]["strength"] || 1.0) * fit.values["strength"], "read" => fit.range))
+          record.merge("optics" => record["optics"].merge(
+            "strength" => (record["optics"]["strength"] || 1.0) * fit.values["strength"], "read" => fit.range
+          ))
         end
 
         private
 
-        def used?(fit, least) = Reference.table("colour").fetch("taught").then { |table| fit.count >= table.fetch(least) && fit.before - fit.after >= table.fetch("nearer") }
+        def used?(fit, least)
+          Reference.table("colour").fetch("taught").then do |table|
+            fit.count >= table.fetch(least) && fit.before - fit.after >= table.fetch("nearer")
+          end
+        end
       end
 
       module_function
 
-      # @param boards [Array<Hash>] "wood" as it is named, "cells" [{"layers", "lab"}]: sound cells whose colour was read, D65
+      # @param boards [Array<Hash>] "wood" as it is named, "cells" [{"layers", "lab"}]: sound cells whose colour was
+      #   read, D65
       # @param products [Hash{String=>Materials::Product}] by their sheets
       # @return [Lessons]
       def for(boards, products)
@@ -34,17 +41,32 @@ module Rhexon
         surface = surface(cells, products)
         shares = Surface.usual(Lessons.new(surface: surface, strengths: {}).surface_shares)
         stains = cells.filter_map { |cell| cell[:stain] }.uniq { |step| step["product"] }.map { |step| step["product"] }
-        Lessons.new(surface: surface, strengths: stains.to_h { |id| [ id, strength(cells.select { |cell| cell[:stain] && cell[:stain]["product"] == id }, products, id, shares) ] }.freeze).freeze
+        Lessons.new(
+          surface: surface,
+          strengths: stains.to_h { |id|
+            [ id, strength(
+            cells.select { |cell| cell[:stain] && cell[:stain]["product"] == id }, products, id, shares
+          ) ]
+          }.freeze
+        ).freeze
       end
 
-      # Cells that teach one thing at most: no stain or one, and nothing without colour figures. Alike cells of a board count once, by their mean.
+      # Cells that teach one thing at most: no stain or one, and nothing without colour figures. Alike cells of a
+      # board count once, by their mean.
       def known(board, products)
         species = Wood.named(board["wood"]) or return []
-        bare, laid = board["cells"].partition { |cell| cell["layers"].none? { |step| %w[stain coat].include?(step["kind"]) } }
+        bare, laid = board["cells"].partition { |cell|
+          cell["layers"].none? { |step| %w[stain coat].include?(step["kind"]) }
+        }
         wood = bare.any? ? Wood.read(species: species, lab: mean(bare)) : Wood.for_species(species)
         laid.group_by { |cell| cell["layers"] }.filter_map do |layers, alike|
           stains = layers.select { |step| step["kind"] == "stain" }
-          next if stains.size > 1 || layers.any? { |step| step["product"] && !(products[step["product"]] && Optics.for(products[step["product"]]).known) }
+          if stains.size > 1 ||
+              layers.any? do |step|
+                step["product"] && !(products[step["product"]] && Optics.for(products[step["product"]]).known)
+              end
+            next
+          end
 
           { wood: wood, bare: bare.any?, layers: layers, lab: mean(alike), stain: stains.first }
         end
@@ -57,16 +79,27 @@ module Rhexon
       private_class_method :mean
 
       def surface(cells, products)
-        uncoloured = cells.select { |cell| cell[:bare] && cell[:stain].nil? }.first(Reference.table("colour").dig("taught", "most"))
+        uncoloured = cells.select { |cell| cell[:bare] && cell[:stain].nil? }.first(
+          Reference.table("colour").dig("taught", "most")
+        )
         return if uncoloured.empty?
 
-        Fit.surface(uncoloured.map { |cell| cell[:lab] }) { |surface, index| uncoloured[index].then { |cell| Looks.new(cell[:wood], cell[:layers], products, surface: surface).final.look.lab } }
+        Fit.surface(uncoloured.map { |cell| cell[:lab] }) do |surface, index|
+          uncoloured[index].then do |cell|
+            Looks.new(cell[:wood], cell[:layers], products, surface: surface).final.look.lab
+          end
+        end
       end
       private_class_method :surface
 
       def strength(cells, products, id, surface)
         cells = cells.last(Reference.table("colour").dig("taught", "most"))
-        Fit.strength(cells.map { |cell| [ Looks.share(cell[:stain]) * 100, cell[:lab], cell ] }) { |strength, _, cell| Looks.new(cell[:wood], cell[:layers], products, surface: surface, strengths: { id => strength }).final.look.lab }
+        Fit.strength(cells.map { |cell|
+          [ Looks.share(cell[:stain]) * 100, cell[:lab], cell ]
+        }) do |strength, _, cell|
+          Looks.new(cell[:wood], cell[:layers], products, surface: surface,
+                                                          strengths: { id => strength }).final.look.lab
+        end
       end
       private_class_method :strength
     end

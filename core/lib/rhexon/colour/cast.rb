@@ -11,13 +11,23 @@ module Rhexon
         lightness, a, b = lab.zip(target).map { |is, wanted| is - wanted }
         chroma = Math.hypot(*lab.drop(1)) - Math.hypot(*target.drop(1))
         hue = Math.sqrt([ a**2 + b**2 - chroma**2, 0 ].max)
-        parts = [ [ a.abs, a.positive? ? "red" : "green" ], [ b.abs, b.positive? ? "yellow" : "blue" ], [ lightness.abs, lightness.positive? ? "pale" : "dark" ] ]
+        parts = [
+          [ a.abs, a.positive? ? "red" : "green" ], [ b.abs, b.positive? ? "yellow" : "blue" ],
+          [ lightness.abs, lightness.positive? ? "pale" : "dark" ]
+        ]
         seen = Reference.table("colour").fetch("seen")
-        new(lightness: lightness, chroma: chroma, hue: hue, parts: parts.select { |size, _| size >= seen }.sort_by { |size, _| -size }).freeze
+        new(lightness: lightness, chroma: chroma, hue: hue,
+            parts: parts.select { |size, _| size >= seen }.sort_by { |size, _| -size }).freeze
       end
 
       # @return [String] "6 too green, 3 too dark"
-      def words = parts.empty? ? "no cast that is seen" : parts.map { |size, direction| "#{size.round} too #{direction}" }.join(", ")
+      def words
+        if parts.empty?
+          "no cast that is seen"
+        else
+          parts.map { |size, direction| "#{size.round} too #{direction}" }.join(", ")
+        end
+      end
     end
   end
 end

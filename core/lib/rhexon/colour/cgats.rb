@@ -19,24 +19,37 @@ module Rhexon
       # @param samples [Array<Sample>]
       # @return [String]
       def write(samples, light: "D65", observer: "2", originator: "Rhexon", created: nil)
-        fields = [ "SAMPLE_ID", *(LAB if samples.any?(&:lab)), *(Spectrum::NM.map { |nm| "SPECTRAL_NM_#{nm}" } if samples.any?(&:spectrum)) ]
+        fields = [
+          "SAMPLE_ID", *(LAB if samples.any?(&:lab)),
+          *(Spectrum::NM.map { |nm| "SPECTRAL_NM_#{nm}" } if samples.any?(&:spectrum))
+        ]
         rows = samples.map { |sample| row(sample, fields).join("\t") }
-        [ "CGATS.17", "ORIGINATOR \"#{originator}\"", *("CREATED \"#{created}\"" if created), "MEASUREMENT_SOURCE \"Illumination=#{light} ObserverAngle=#{observer}\"", "NUMBER_OF_FIELDS #{fields.size}",
-          "BEGIN_DATA_FORMAT", fields.join("\t"), "END_DATA_FORMAT", "NUMBER_OF_SETS #{rows.size}", "BEGIN_DATA", *rows, "END_DATA", "" ].join("\n")
+        [ "CGATS.17", "ORIGINATOR \"#{originator}\"", *("CREATED \"#{created}\"" if created),
+          "MEASUREMENT_SOURCE \"Illumination=#{light} ObserverAngle=#{observer}\"", "NUMBER_OF_FIELDS #{fields.size}",
+          "BEGIN_DATA_FORMAT", fields.join(
+            "\t"
+          ), "END_DATA_FORMAT", "NUMBER_OF_SETS #{rows.size}", "BEGIN_DATA", *rows, "END_DATA", "" ].join(
+            "\n"
+          )
       end
 
       # @param text [String]
       # @return [Table]
       # @raise [InvalidInput] with the line that is wrong
       def read(text)
-        lines = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).split(/\r\n|\r|\n/).map.with_index(1) { |line, number| [ line.sub(/(\A|\s)#.*/, ""), number ] }
+        lines = text.to_s
+          .encode("UTF-8", invalid: :replace, undef: :replace)
+          .split(/\r\n|\r|\n/).map
+          .with_index(1) { |line, number| [ line.sub(/(\A|\s)#.*/, ""), number ] }
         fields = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT").flat_map { |line, _| words(line) }.map(&:upcase)
         refuse("The file has no data format", "a CGATS text file with BEGIN_DATA_FORMAT") if fields.empty?
         rows = between(lines, "BEGIN_DATA", "END_DATA").reject { |line, _| line.strip.empty? }
         refuse("The file has no data", "rows between BEGIN_DATA and END_DATA") if rows.empty?
         refuse("The file has #{rows.size} rows", "at most #{MOST_ROWS}") if rows.size > MOST_ROWS
         head = lines.map(&:first).join("\n")
-        Table.new(samples: rows.map { |line, number| sample(fields, words(line), number) }, light: light(head), observer: head.match?(/(?:OBSERVER\w*)\W+10\b/i) ? "10" : "2", originator: head[/^ORIGINATOR\s+"([^"]*)"/, 1])
+        Table.new(samples: rows.map { |line, number| sample(fields, words(line), number) }, light: light(head),
+                  observer: head.match?(/(?:OBSERVER\w*)\W+10\b/i) ? "10" : "2",
+                  originator: head[/^ORIGINATOR\s+"([^"]*)"/, 1])
       end
 
       def row(sample, fields)
@@ -51,7 +64,8 @@ module Rhexon
 
       def between(lines, first, last)
         from = lines.index { |line, _| line.strip == first } or return []
-        upto = lines.index { |line, _| line.strip == last } or refuse("#{first} has no #{last}", "a whole CGATS text file")
+        upto = lines.index { |line, _| line.strip == last } or
+          refuse("#{first} has no #{last}", "a whole CGATS text file")
         lines[(from + 1)...upto]
       end
       private_class_method :between
@@ -60,19 +74,27 @@ module Rhexon
       private_class_method :words
 
       def sample(fields, values, number)
-        refuse("Line #{number} has #{values.size} values", "#{fields.size}, as the data format says") unless values.size == fields.size
+        unless values.size == fields.size
+          refuse("Line #{number} has #{values.size} values", "#{fields.size}, as the data format says")
+        end
         named = fields.zip(values).to_h
         id = named["SAMPLE_NAME"] || named["SAMPLE_ID"] || number.to_s
         lab = LAB.map { |field| decimal(named[field], field, number) } if LAB.all? { |field| named.key?(field) }
         spectrum = spectrum(named, number)
-        refuse("Line #{number} has neither L*a*b* nor a spectrum", "LAB_L LAB_A LAB_B, or SPECTRAL_NM_400 to SPECTRAL_NM_700") unless lab || spectrum
+        unless lab || spectrum
+          refuse("Line #{number} has neither L*a*b* nor a spectrum",
+                 "LAB_L LAB_A LAB_B, or SPECTRAL_NM_400 to SPECTRAL_NM_700")
+        end
         Sample.new(id: id, lab: lab && checked(lab, number), spectrum: spectrum).freeze
       end
       private_class_method :sample
 
       # Other steps than 10 nm are read between; percents are shares.
       def spectrum(named, number)
-        known = named.filter_map { |field, value| (nm = field[SPECTRAL, 1]) && [ nm.to_i, decimal(value, field, number) ] }.sort
+        known = named.filter_map { |field, value|
+          (nm = field[SPECTRAL, 1]) &&
+            [ nm.to_i, decimal(value, field, number) ]
+        }.sort
         return if known.empty? || known.first[0] > 400 || known.last[0] < 700
 
         scale = known.map(&:last).max > 1.5 ? 100.0 : 1.0
@@ -84,7 +106,10 @@ module Rhexon
       end
       private_class_method :spectrum
 
-      def decimal(text, field, number) = Float(text, exception: false) || refuse("Line #{number} says #{text.inspect} for #{field}", "a number")
+      def decimal(text, field, number)
+        Float(text, exception: false) || refuse("Line #{number} says #{text.inspect} for #{field}", "a number")
+      end
+
       private_class_method :decimal
 
       def checked(lab, number)

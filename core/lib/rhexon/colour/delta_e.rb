@@ -23,7 +23,9 @@ module Rhexon
       def cie76(one, other) = Math.sqrt(one.zip(other).sum { |a, b| (a - b)**2 })
 
       # @return [String] in words (estimates)
-      def words(delta) = Reference.table("colour").fetch("words").find { |limit, _| delta < limit }&.last || "another colour"
+      def words(delta)
+        Reference.table("colour").fetch("words").find { |limit, _| delta < limit }&.last || "another colour"
+      end
 
       def polar(a, b) = [ Math.hypot(a, b), a.zero? && b.zero? ? 0.0 : Math.atan2(b, a) * 180 / Math::PI % 360 ]
       private_class_method :polar
@@ -33,7 +35,8 @@ module Rhexon
         l_mean = (l1 + l2) / 2.0
         c_mean = (c1 + c2) / 2
         h_mean = mean_hue(c1, c2, h1, h2)
-        t = 1 - 0.17 * cos(h_mean - 30) + 0.24 * cos(2 * h_mean) + 0.32 * cos(3 * h_mean + 6) - 0.20 * cos(4 * h_mean - 63)
+        t = 1 - 0.17 * cos(h_mean - 30) + 0.24 * cos(2 * h_mean) + 0.32 * cos(3 * h_mean + 6) -
+          0.20 * cos(4 * h_mean - 63)
         sl = 1 + 0.015 * (l_mean - 50)**2 / Math.sqrt(20 + (l_mean - 50)**2)
         rotation = -2 * Math.sqrt(c_mean**7 / (c_mean**7 + 25.0**7)) * sin(60 * Math.exp(-((h_mean - 275) / 25)**2))
         lightness, chroma, hue = (l2 - l1) / sl, (c2 - c1) / (1 + 0.045 * c_mean), dh / (1 + 0.015 * c_mean * t)

@@ -4,11 +4,18 @@ module Rhexon
     module Lab
       WHITE_D65 = [ 95.047, 100.0, 108.883 ].freeze
       # XYZ (D65) to linear sRGB.
-      TO_SRGB = [ [ 3.2404542, -1.5371385, -0.4985314 ], [ -0.9692660, 1.8760108, 0.0415560 ], [ 0.0556434, -0.2040259, 1.0572252 ] ].freeze
-      FROM_SRGB = [ [ 0.4124564, 0.3575761, 0.1804375 ], [ 0.2126729, 0.7151522, 0.0721750 ], [ 0.0193339, 0.1191920, 0.9503041 ] ].freeze
+      TO_SRGB = [
+        [ 3.2404542, -1.5371385, -0.4985314 ], [ -0.9692660, 1.8760108, 0.0415560 ],
+        [ 0.0556434, -0.2040259, 1.0572252 ]
+      ].freeze
+      FROM_SRGB = [
+        [ 0.4124564, 0.3575761, 0.1804375 ], [ 0.2126729, 0.7151522, 0.0721750 ], [ 0.0193339, 0.1191920, 0.9503041 ]
+      ].freeze
       # Bradford cone responses and back, as in Lam (1985) and ICC.1.
       CONES = [ [ 0.8951, 0.2664, -0.1614 ], [ -0.7502, 1.7135, 0.0367 ], [ 0.0389, -0.0685, 1.0296 ] ].freeze
-      CONES_BACK = [ [ 0.9869929, -0.1470543, 0.1599627 ], [ 0.4323053, 0.5183603, 0.0492912 ], [ -0.0085287, 0.0400428, 0.9684867 ] ].freeze
+      CONES_BACK = [
+        [ 0.9869929, -0.1470543, 0.1599627 ], [ 0.4323053, 0.5183603, 0.0492912 ], [ -0.0085287, 0.0400428, 0.9684867 ]
+      ].freeze
       EDGE = 6 / 29.0
       # Rounding of the two matrices is not out of gamut.
       SLACK = 0.002
@@ -19,7 +26,9 @@ module Rhexon
       # @param white [Array(Numeric, Numeric, Numeric)] XYZ of the light's white
       # @return [Array(Float, Float, Float)]
       def of_xyz(xyz, white)
-        fx, fy, fz = xyz.zip(white).map { |value, whole| (t = value / whole.to_f) > EDGE**3 ? Math.cbrt(t) : t / (3 * EDGE**2) + 4 / 29.0 }
+        fx, fy, fz = xyz.zip(white).map { |value, whole|
+          (t = value / whole.to_f) > EDGE**3 ? Math.cbrt(t) : t / (3 * EDGE**2) + 4 / 29.0
+        }
         [ 116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz) ]
       end
 
@@ -28,10 +37,13 @@ module Rhexon
       def xyz(lab, white = WHITE_D65)
         l, a, b = lab
         fy = (l + 16) / 116.0
-        [ fy + a / 500.0, fy, fy - b / 200.0 ].zip(white).map { |f, whole| whole * (f > EDGE ? f**3 : 3 * EDGE**2 * (f - 4 / 29.0)) }
+        [ fy + a / 500.0, fy, fy - b / 200.0 ].zip(white).map do |f, whole|
+          whole * (f > EDGE ? f**3 : 3 * EDGE**2 * (f - 4 / 29.0))
+        end
       end
 
-      # @param lab [Array(Numeric, Numeric, Numeric)] L* 0-100, a*, b*, against its own light's white: the screen's white stands for that
+      # @param lab [Array(Numeric, Numeric, Numeric)] L* 0-100, a*, b*, against its own light's white: the screen's
+      #   white stands for that
       # @return [String] "#rrggbb", clipped to sRGB
       def hex(lab) = bytes(linear(xyz(lab)))
 

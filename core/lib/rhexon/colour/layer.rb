@@ -1,6 +1,7 @@
 module Rhexon
   module Colour
-    # Kubelka and Munk: what a layer makes of what lies below it. Reflectances inside the film (Ri), absorption K and scatter S a unit of thickness.
+    # Kubelka and Munk: what a layer makes of what lies below it. Reflectances inside the film (Ri), absorption K and
+    # scatter S a unit of thickness.
     module Layer
       LEAST, MOST = 0.005, 0.995
       THIN = 1e-8

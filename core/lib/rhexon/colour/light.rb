@@ -11,7 +11,11 @@ module Rhexon
         def find(id)
           @known ||= {}
           @known[id] ||= begin
-            record = table.fetch("lights")[id] or raise InvalidInput.new("The light #{id.inspect} is not known", where: "light", accepted: table.fetch("lights").keys.join(", "))
+            record = table.fetch("lights")[id] or
+              raise InvalidInput.new("The light #{id.inspect} is not known", where: "light",
+                                                                             accepted: table.fetch(
+                                                                               "lights"
+                                                                             ).keys.join(", "))
             new(id: id, name: record.fetch("name"), power: power(record).freeze, model: record["model"] || false).freeze
           end
         end
@@ -31,17 +35,24 @@ module Rhexon
         # @param kelvin [Numeric] 4000 to 25000
         def daylight(kelvin)
           t = 1000.0 / kelvin
-          x = kelvin <= 7000 ? -4.6070 * t**3 + 2.9678 * t**2 + 0.09911 * t + 0.244063 : -2.0064 * t**3 + 1.9018 * t**2 + 0.24748 * t + 0.237040
+          x = if kelvin <= 7000
+            -4.6070 * t**3 + 2.9678 * t**2 + 0.09911 * t + 0.244063
+          else
+            -2.0064 * t**3 + 1.9018 * t**2 + 0.24748 * t + 0.237040
+          end
           y = -3.000 * x**2 + 2.870 * x - 0.275
           m = 0.0241 + 0.2562 * x - 0.7341 * y
-          m1, m2 = ((-1.3515 - 1.7703 * x + 5.9114 * y) / m).round(3), ((0.0300 - 31.4424 * x + 30.0717 * y) / m).round(3)
+          m1, m2 = ((-1.3515 - 1.7703 * x + 5.9114 * y) /
+            m).round(3), ((0.0300 - 31.4424 * x + 30.0717 * y) / m).round(3)
           s0, s1, s2 = table.fetch("daylight").values_at("s0", "s1", "s2")
           s0.zip(s1, s2).map { |a, b, c| a + m1 * b + m2 * c }
         end
 
         # CIE 15: illuminant A, 100 at 560 nm.
         def planck(kelvin)
-          Spectrum::NM.map { |nm| 100 * (560.0 / nm)**5 * (Math.exp(1.435e7 / (kelvin * 560)) - 1) / (Math.exp(1.435e7 / (kelvin * nm)) - 1) }
+          Spectrum::NM.map do |nm|
+            100 * (560.0 / nm)**5 * (Math.exp(1.435e7 / (kelvin * 560)) - 1) / (Math.exp(1.435e7 / (kelvin * nm)) - 1)
+          end
         end
       end
 

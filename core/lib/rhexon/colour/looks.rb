@@ -1,6 +1,7 @@
 module Rhexon
   module Colour
-    # The look after every step of a schedule on a wood: stain colours the wood itself, films lie over it, gloss comes once, at the very top.
+    # The look after every step of a schedule on a wood: stain colours the wood itself, films lie over it, gloss comes
+    # once, at the very top.
     class Looks
       # @!attribute step  [Hash] of the schedule document
       # @!attribute made  [Proc] what is seen, reckoned when it is asked for
@@ -20,7 +21,8 @@ module Rhexon
       # @param surface [Surface]
       # @param end_grain [Boolean]
       # @param years [Numeric] in the light
-      # @param strengths [Hash{String=>Numeric}] product id => what its colour figures are multiplied by, from the shop's own boards
+      # @param strengths [Hash{String=>Numeric}] product id => what its colour figures are multiplied by, from the
+      #   shop's own boards
       def initialize(wood, steps, products, surface: Surface.usual, end_grain: false, years: 0, strengths: {})
         @wood = wood
         @steps = steps
@@ -31,12 +33,17 @@ module Rhexon
         @strengths = strengths
       end
 
-      # Share of its stock strength at which a stain is laid on: a part of the stock's colour is left when it is thinned.
+      # Share of its stock strength at which a stain is laid on: a part of the stock's colour is left when it is
+      # thinned.
       # @param step [Hash] a stain step
       # @return [Float]
       def self.share(step)
         thinning = step["thinning"]
-        left = thinning.nil? ? 1.0 : thinning["of"] == "total" ? 1 - thinning["percent"] / 100.0 : 100.0 / (100 + thinning["percent"])
+        left = if thinning.nil?
+          1.0
+        else
+          thinning["of"] == "total" ? 1 - thinning["percent"] / 100.0 : 100.0 / (100 + thinning["percent"])
+        end
         (step["strength_percent"] || 100) / 100.0 * left
       end
 
@@ -111,7 +118,8 @@ module Rhexon
       def beyond(product, optics, percent, result)
         return if optics.read.nil? || percent.between?(optics.read[0] - 0.5, optics.read[1] + 0.5)
 
-        result.notes |= [ "#{product.name} at #{percent.round} % lies beyond what boards were read at (#{optics.read.map(&:round).join(" to ")} %)" ]
+        result.notes |= [ "#{product.name} at #{percent.round} % lies beyond what boards were read at " \
+                          "(#{optics.read.map(&:round).join(" to ")} %)" ]
       end
 
       def uptake(optics)
@@ -121,14 +129,19 @@ module Rhexon
       end
 
       # What is sealed takes less, and ever less with more on and in the face.
-      def sealed(table) = table.fetch("sealed") + (1 - table.fetch("sealed")) * Math.exp(-film_um / table.fetch("sealer_um"))
+      def sealed(table)
+        table.fetch("sealed") + (1 - table.fetch("sealed")) * Math.exp(-film_um / table.fetch("sealer_um"))
+      end
 
       def film_um = @films.sum { |film| film[:um] }
 
       def limited(product, optics, before, result)
         limit = Reference.table("colour").fetch("limited")
         moved = before - Spectrum.lab(result.reflectance, Light.find("D65"))[0]
-        @notes |= result.notes |= [ "#{product.name} hardly moves it: the wood limits this" ] if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") && before < limit.fetch("below_l")
+        if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") &&
+            before < limit.fetch("below_l")
+          @notes |= result.notes |= [ "#{product.name} hardly moves it: the wood limits this" ]
+        end
       end
 
       def coated(step, coat)
@@ -137,7 +150,11 @@ module Rhexon
         @gaps |= [ product.name ] unless optics.known
         solids = Mixing::ProductMix.solids_percent(product, @products, step)
         @texture_um = Film::Abrasion.texture_um(step["method"]).to_f
-        @films << { um: Film::Coat.dry_um(step["wet_um"], solids), k: optics.k.map { |k| k * strength(product) }, s: optics.s.map { |s| s * strength(product) } }
+        @films <<
+          {
+            um: Film::Coat.dry_um(step["wet_um"], solids), k: optics.k.map { |k| k * strength(product) },
+            s: optics.s.map { |s| s * strength(product) }
+          }
         @open_stain = false
         @gloss = product.sheen_gu&.value || Reference.table("colour").fetch("gloss_gu")
         stage(step, coat)
@@ -161,7 +178,10 @@ module Rhexon
       def optics(product) = Optics.for(product).aged(product.film? ? @years : 0)
       def strength(product) = @strengths[product.id] || 1.0
 
-      def stage(step, coat) = Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup, notes: [])
+      def stage(step, coat)
+        Stage.new(step: step, coat: coat, made: seen_later, film_um: @films.sum { |film| film[:um] }, gaps: @gaps.dup,
+                  notes: [])
+      end
 
       # The ground with more stain in it. A recipe asks thousands of times, so nothing is made anew but the answer.
       def stained_ground(shares)
@@ -179,14 +199,19 @@ module Rhexon
       # What a stain at stock strength adds where the steps leave off.
       def pull(product)
         @pulls ||= {}.compare_by_identity
-        @pulls[product] ||= Optics.for(product).then { |optics| (strength(product) * uptake(optics)).then { |by| [ optics.k, optics.s ].map { |values| values.map { |value| value * by } } } }
+        @pulls[product] ||= Optics.for(product).then do |optics|
+          (strength(product) * uptake(optics)).then do |by|
+            [ optics.k, optics.s ].map { |values| values.map { |value| value * by } }
+          end
+        end
       end
 
       def seen = seen_later.call
 
       # What is there now, however it goes on.
       def seen_later
-        absorbed, scattered, films, gloss, wet = @absorbed, @scattered, @films.map(&:dup), @gloss, @open_stain ? wetness : 1.0
+        absorbed, scattered, films, gloss, wet = @absorbed, @scattered, @films.map(&:dup), @gloss,
+@open_stain ? wetness : 1.0
         -> { on_top(absorbed.zip(scattered).map { |k, s| Layer.ground(k / s) }, films, gloss, wet) }
       end
 
@@ -200,9 +225,15 @@ module Rhexon
       def on_top(ground, films, gloss, wet)
         return @surface.bare(ground, @wood.reflectance.min) if films.empty?
 
-        through = films.reduce(ground) { |below, film| below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) } }
+        through = films.reduce(ground) do |below, film|
+          below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) }
+        end
         coated = @surface.coated(through, gu: gloss)
-        wet < 1 ? @surface.bare(through, @wood.reflectance.min).zip(coated).map { |open, closed| open + wet * (closed - open) } : coated
+        if wet < 1
+          @surface.bare(through, @wood.reflectance.min).zip(coated).map { |open, closed| open + wet * (closed - open) }
+        else
+          coated
+        end
       end
     end
   end

@@ -13,12 +13,18 @@ module Rhexon
       # @param lamp [String, nil] id of the light of the place; nil: the lamp that tells most
       # @return [Answer]
       def for(reflectance, target, lamp: nil)
-        differences = Light.all.to_h { |light| [ light.id, DeltaE.ciede2000(Spectrum.lab(target, light), Spectrum.lab(reflectance, light)) ] }
+        differences = Light.all.to_h do |light|
+          [ light.id, DeltaE.ciede2000(Spectrum.lab(target, light), Spectrum.lab(reflectance, light)) ]
+        end
         limits = Reference.table("colour").fetch("metamer")
         lamps = differences.except("D65", "D50")
         lamp, worst = lamp ? [ lamp, lamps.fetch(lamp, 0.0) ] : lamps.max_by { |_, difference| difference }
         tells = differences["D65"] <= limits.fetch("day") && worst > limits.fetch("lamp")
-        Answer.new(differences: differences, caution: tells ? format("It matches by day (%.1f) and not under the %s (%.1f).", differences["D65"], Light.find(lamp).name.sub(/^./, &:downcase), worst) : nil).freeze
+        Answer.new(
+          differences: differences,
+          caution: tells ? format("It matches by day (%.1f) and not under the %s (%.1f).", differences["D65"],
+                                  Light.find(lamp).name.sub(/^./, &:downcase), worst) : nil
+        ).freeze
       end
     end
   end

@@ -22,11 +22,15 @@ module Rhexon
           new(kind: product.film? ? "film" : "dye", k: none, s: none, known: false, ageing: 1.0).freeze
         end
 
-        # @param record [Hash] "kind", "bands" [[nm, width, strength]] or "k" [31], "s" number or [31]; "strength" and "read" as the shop's boards taught
+        # @param record [Hash] "kind", "bands" [[nm, width, strength]] or "k" [31], "s" number or [31]; "strength" and
+        #   "read" as the shop's boards taught
         def stated(record, product)
           strength = record["strength"] || 1.0
-          k, s = [ curve(record["k"], record["bands"]), scatter(record["s"]) ].map { |values| values.map { |value| value * strength } }
-          new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: k, s: s, known: true, ageing: record["ageing"] || 1.0, read: record["read"]).freeze
+          k, s = [ curve(record["k"], record["bands"]), scatter(record["s"]) ].map { |values|
+            values.map { |value| value * strength }
+          }
+          new(kind: record["kind"] || (product.film? ? "film" : "dye"), k: k, s: s, known: true,
+              ageing: record["ageing"] || 1.0, read: record["read"]).freeze
         end
 
         def none = Array.new(Spectrum::NM.size, 0.0)
@@ -34,7 +38,9 @@ module Rhexon
         def curve(values, bands)
           return values.map(&:to_f) if values
 
-          Spectrum::NM.map { |nm| (bands || []).sum { |centre, width, strength| strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2) } }
+          Spectrum::NM.map do |nm|
+            (bands || []).sum { |centre, width, strength| strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2) }
+          end
         end
 
         def scatter(value) = value.is_a?(Array) ? value.map(&:to_f) : Array.new(Spectrum::NM.size, value.to_f)
@@ -43,13 +49,24 @@ module Rhexon
         def clear(product)
           amber = Reference.table("colour").fetch("amber")
           strength, ageing = amber.fetch("classes").fetch(product.class_id, [ 0.0, 1.0 ])
-          new(kind: "film", k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) }, s: none, known: true, ageing: ageing).freeze
+          new(kind: "film", k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) },
+              s: none, known: true, ageing: ageing).freeze
         end
       end
 
       # After years in the light: a clear film's yellow grows with them, and slows down.
       # @param years [Numeric]
-      def aged(years) = years.zero? || ageing == 1.0 ? self : dup.tap { |older| older.k = k.map { |value| value * (1 + (ageing - 1) * (1 - Math.exp(-years)) / (1 - Math.exp(-1))) } }.freeze
+      def aged(years)
+        if years.zero? || ageing == 1.0
+          self
+        else
+          dup.tap { |older|
+            older.k = k.map { |value|
+            value * (1 + (ageing - 1) * (1 - Math.exp(-years)) / (1 - Math.exp(-1)))
+          }
+          }.freeze
+        end
+      end
     end
   end
 end

@@ -1,6 +1,7 @@
 module Rhexon
   module Colour
-    # The colour of a patch in a photo, by a grey card in the same picture: channels are scaled so that the card is as grey and as light as it is known to be.
+    # The colour of a patch in a photo, by a grey card in the same picture: channels are scaled so that the card is as
+    # grey and as light as it is known to be.
     # Of low trust: a camera's eye is not the observer's, and light is never even.
     module Patch
       module_function
@@ -13,19 +14,28 @@ module Rhexon
       def lab(patch, grey:, white: nil)
         { "patch" => patch, "grey" => grey, "white" => white }.compact.each { |name, rgb| check(name, rgb) }
         cards = Reference.table("colour").fetch("cards")
-        seen = patch.each_with_index.map { |value, channel| white ? line(value, grey[channel], white[channel], cards) : value * cards.fetch("grey") / grey[channel] }
+        seen = patch.each_with_index.map do |value, channel|
+          white ? line(value, grey[channel], white[channel], cards) : value * cards.fetch("grey") / grey[channel]
+        end
         Lab.of_xyz(Lab.srgb_xyz(seen.map { |value| [ value, 0.0 ].max }), Lab::WHITE_D65).map { |value| value.round(1) }
       end
 
       def check(name, rgb)
         table = Reference.table("colour").fetch("cards")
-        Rhexon.refuse_unless(rgb.max < table.fetch("burnt"), "The #{name} is burnt out in the photo", where: name, accepted: "a darker exposure")
-        Rhexon.refuse_unless(rgb.min > table.fetch("drowned") || name == "patch", "The #{name} is too dark in the photo", where: name, accepted: "more light")
+        Rhexon.refuse_unless(
+          rgb.max < table.fetch("burnt"), "The #{name} is burnt out in the photo", where: name,
+          accepted: "a darker exposure"
+        )
+        Rhexon.refuse_unless(rgb.min > table.fetch("drowned") || name == "patch",
+                             "The #{name} is too dark in the photo", where: name, accepted: "more light")
       end
       private_class_method :check
 
       def line(value, grey, white, cards)
-        Rhexon.refuse_unless(white > grey * 1.2, "The white card is hardly lighter than the grey one", where: "white", accepted: "the white card in the same light")
+        Rhexon.refuse_unless(
+          white > grey * 1.2, "The white card is hardly lighter than the grey one", where: "white",
+          accepted: "the white card in the same light"
+        )
         cards.fetch("grey") + (value - grey) * (cards.fetch("white") - cards.fetch("grey")) / (white - grey)
       end
       private_class_method :line

@@ -1,6 +1,7 @@
 module Rhexon
   module Colour
-    # Which colourants, and how much of each, bring a surface nearest to a target. Deterministic: the same question has the same answer.
+    # Which colourants, and how much of each, bring a surface nearest to a target. Deterministic: the same question
+    # has the same answer.
     class Recipe
       # @!attribute shares   [Hash{String=>Float}] product id => share of the mix by weight
       # @!attribute grams    [Hash{String=>Float}] what is weighed for the batch; the rest is carrier
@@ -9,14 +10,17 @@ module Rhexon
       # @!attribute delta_e  [Float] to the target
       # @!attribute ten_more [Hash{String=>Array<Float>}] what a tenth more of each does: change of L*, a*, b*
       Answer = Struct.new(:shares, :grams, :lab, :hex, :delta_e, :ten_more, keyword_init: true)
-      # @!attribute answers [Array<Answer>] the best of one, of two and of three colourants, as far as each is better than the one before
+      # @!attribute answers [Array<Answer>] the best of one, of two and of three colourants, as far as each is better
+      #   than the one before
       # @!attribute cast    [Cast] of the best
-      # @!attribute spread  [Float, nil] difference of a pale and a dark board of the wood: nearer than that is within the wood itself
+      # @!attribute spread [Float, nil] difference of a pale and a dark board of the wood: nearer than that is within
+      #   the wood itself
       # @!attribute beyond  [Array<String>] what cannot be reached by adding, and what could be done
       Result = Struct.new(:start, :answers, :cast, :spread, :beyond, keyword_init: true)
       STEPS = [ 0.2, 0.1, 0.05, 0.02, 0.01, 0.005, 0.002 ].freeze
       WORTH = 0.1
-      # Looks reckoned in all: about a second and a half; counted, not timed, so that the same question has the same answer.
+      # Looks reckoned in all: about a second and a half; counted, not timed, so that the same question has the same
+      # answer.
       MOST_LOOKS = 30_000
 
       # @param target [Array<Numeric>] L*a*b*, D65
@@ -30,7 +34,10 @@ module Rhexon
       def initialize(target, colourants, batch_g: 100, scale_g: 0.1, most: 1.0, spread: nil, &made)
         @target = target
         @colourants = colourants.select { |product| Optics.for(product).known && Optics.for(product).k.sum.positive? }
-        Rhexon.refuse_unless(@colourants.any?, "None of the colourants has colour figures", where: "colourants", accepted: "products with optics, or ones that were read on boards")
+        Rhexon.refuse_unless(
+          @colourants.any?, "None of the colourants has colour figures", where: "colourants",
+          accepted: "products with optics, or ones that were read on boards"
+        )
         @batch_g = batch_g
         @scale_g = scale_g
         @most = most
@@ -44,7 +51,9 @@ module Rhexon
       # @param looks [Looks] up to where it would go on
       # @param under_gu [Float, nil] gloss of the clear film it will be seen under; nil: dry and bare
       # @return [Recipe]
-      def self.stain(looks, target, colourants, under_gu: nil, **options) = new(target, colourants, **options) { |shares| looks.with_stain(shares, under_gu: under_gu) }
+      def self.stain(looks, target, colourants, under_gu: nil, **options)
+        new(target, colourants, **options) { |shares| looks.with_stain(shares, under_gu: under_gu) }
+      end
 
       # A toner over what is there.
       # @param reflectance [Array<Float>] as it is seen, coated
@@ -53,7 +62,10 @@ module Rhexon
         inside = surface.under_film(reflectance, gu: gu)
         new(target, colourants, **options) do |shares|
           optics = shares.map { |product, share| [ Optics.for(product), share * table.fetch("share_per_um") ] }
-          toned = inside.each_with_index.map { |ri, at| Layer.over(ri, k: optics.sum { |optic, share| optic.k[at] * share }, s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.fetch("film_um").to_f) }
+          toned = inside.each_with_index.map do |ri, at|
+            Layer.over(ri, k: optics.sum { |optic, share| optic.k[at] * share },
+                           s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.fetch("film_um").to_f)
+          end
           surface.coated(toned, gu: gu)
         end
       end
@@ -66,9 +78,15 @@ module Rhexon
       def result
         start = lab({})
         best = sizes.map { |shares| answer(shares) }
-        kept = best.each_with_object([]) { |candidate, list| list << candidate if list.empty? ? candidate.delta_e < DeltaE.ciede2000(@target, start) - WORTH : candidate.delta_e < list.last.delta_e - WORTH }
+        kept = best.each_with_object([]) do |candidate, list|
+          if list.empty? ? candidate.delta_e <
+              DeltaE.ciede2000(@target, start) - WORTH : candidate.delta_e < list.last.delta_e - WORTH
+            list << candidate
+          end
+        end
         nearest = kept.last&.lab || start
-        Result.new(start: start, answers: kept, cast: Cast.for(nearest, @target), spread: @spread, beyond: beyond(nearest, kept.last)).freeze
+        Result.new(start: start, answers: kept, cast: Cast.for(nearest, @target), spread: @spread,
+                   beyond: beyond(nearest, kept.last)).freeze
       end
 
       private
@@ -79,10 +97,16 @@ module Rhexon
         carried = [ {} ]
         grid = []
         (1..[ table.fetch("most"), @colourants.size ].min).each do
-          begun = carried.flat_map { |shares| (@colourants - shares.keys).select { |more| mixes?([ *shares.keys, more ]) }.map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h } }.uniq(&:keys)
+          begun = carried.flat_map { |shares|
+            (@colourants - shares.keys)
+            .select { |more| mixes?([ *shares.keys, more ]) }
+            .map { |more| shares.merge(more => 0.0).sort_by { |product, _| product.id }.to_h }
+          }.uniq(&:keys)
           break if begun.empty?
 
-          ranked = begun.map { |shares| searched(shares) }.sort_by { |difference, shares| [ difference, shares.keys.map(&:id) ] }
+          ranked = begun.map { |shares| searched(shares) }.sort_by do |difference, shares|
+            [ difference, shares.keys.map(&:id) ]
+          end
           carried = ranked.map(&:last).uniq(&:keys).first(table.fetch("carried"))
           grid << ranked.first.last
         end
@@ -126,11 +150,18 @@ module Rhexon
 
       # As it can be weighed.
       def answer(shares)
-        weighed = shares.transform_values { |share| (share * @batch_g / @scale_g).round * @scale_g }.reject { |_, grams| grams.zero? }
+        weighed = shares.transform_values { |share| (share * @batch_g / @scale_g).round * @scale_g }
+          .reject { |_, grams| grams.zero? }
         real = weighed.transform_values { |grams| grams / @batch_g.to_f }
         look = Look.new(@made.call(real), @light)
-        Answer.new(shares: real.transform_keys(&:id), grams: weighed.to_h { |product, grams| [ product.id, grams.round(4) ] }, lab: look.lab, hex: look.hex, delta_e: look.delta_e(@target),
-                   ten_more: real.to_h { |product, share| [ product.id, lab(real.merge(product => share * 1.1)).zip(look.lab).map { |now, was| now - was } ] }).freeze
+        Answer
+          .new(
+            shares: real.transform_keys(&:id), grams: weighed.to_h { |product, grams| [ product.id, grams.round(4) ] },
+            lab: look.lab, hex: look.hex, delta_e: look.delta_e(@target),
+            ten_more: real.to_h { |product, share|
+              [ product.id, lab(real.merge(product => share * 1.1)).zip(look.lab).map { |now, was| now - was } ]
+            }
+          ).freeze
       end
 
       # What is left cannot be brought by adding.
@@ -138,10 +169,23 @@ module Rhexon
         return [] if DeltaE.ciede2000(@target, nearest) <= Reference.table("colour").dig("recipe", "reached")
 
         cast = Cast.for(nearest, @target)
-        dark = cast.lightness < -1 ? [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils the grain" ] : []
+        dark = if cast.lightness < -1
+          [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils the " \
+            "grain" ]
+        else
+          []
+        end
         dull = cast.chroma < -1 ? [ "None of these colourants is so strong in colour: another colourant" ] : []
-        strong = cast.chroma > 1 && cast.lightness >= -1 ? [ "What is there is too strong in colour: its opposite would darken it, so begin from less" ] : []
-        full = answer && answer.shares.values.sum > @most - 0.02 ? [ "The mix is all colourant already: a stronger stock, or a second time" ] : []
+        strong = if cast.chroma > 1 && cast.lightness >= -1
+          [ "What is there is too strong in colour: its opposite would darken it, so begin from less" ]
+        else
+          []
+        end
+        full = if answer && answer.shares.values.sum > @most - 0.02
+          [ "The mix is all colourant already: a stronger stock, or a second time" ]
+        else
+          []
+        end
         [ "#{cast.words.sub(/^./, &:upcase)} is left", *full, *dark, *(dull if full.empty?), *strong ]
       end
     end

@@ -2,9 +2,11 @@ require "matrix"
 
 module Rhexon
   module Colour
-    # A reflectance for a colour that was only read as L*a*b*: the smoothest that an eye cannot tell from it, shaped by a known curve.
-    # In terms of z, R = (tanh z + 1) / 2, so that it stays between 0 and 1: least squared slope of z - z(shape) under the three equations of XYZ,
-    # by Newton's method on the Lagrangian, after Burns (2020), "Numerical methods for smoothest reflectance reconstruction".
+    # A reflectance for a colour that was only read as L*a*b*: the smoothest that an eye cannot tell from it, shaped
+    # by a known curve.
+    # In terms of z, R = (tanh z + 1) / 2, so that it stays between 0 and 1: least squared slope of z - z(shape) under
+    # the three equations of XYZ, by Newton's method on the Lagrangian, after Burns (2020), "Numerical methods for
+    # smoothest reflectance reconstruction".
     module Reflectance
       MOST_STEPS = 60
       # Spectra found lately: a page shows the same readings again and again.
@@ -36,9 +38,15 @@ module Rhexon
           z, multipliers, moved = step(z, multipliers, base, wanted, light)
           return z.map { |value| r_of(value) } if moved < CLOSE
         end
-        raise InvalidInput.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
+        raise InvalidInput.new(
+          "No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}",
+          where: "lab", accepted: "a colour that can be painted"
+        )
       rescue ExceptionForMatrix::ErrNotRegular, FloatDomainError
-        raise InvalidInput.new("No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}", where: "lab", accepted: "a colour that can be painted")
+        raise InvalidInput.new(
+          "No surface has the colour L* #{lab.map { |value| value.round(1) }.join(", ")} in #{light.name}",
+          where: "lab", accepted: "a colour that can be painted"
+        )
       end
 
       private_class_method :found
@@ -64,14 +72,25 @@ module Rhexon
         size = z.size
         slope = z.map { |value| (1 - Math.tanh(value)**2) / 2 }
         bend = z.each_with_index.map { |value, index| -2 * Math.tanh(value) * slope[index] }
-        pull = light.weights.transpose.map { |row| row.zip(multipliers).sum { |weight, multiplier| weight * multiplier } }
-        rows = Array.new(size) { |i| Array.new(size) { |j| smooth(i, j, size) + (i == j ? pull[i] * bend[i] : 0.0) } + light.weights.map { |curve| curve[i] * slope[i] } }
+        pull = light.weights.transpose.map do |row|
+          row.zip(multipliers).sum { |weight, multiplier| weight * multiplier }
+        end
+        rows = Array.new(size) do |i|
+          Array.new(size) { |j| smooth(i, j, size) + (i == j ? pull[i] * bend[i] : 0.0) } +
+            light.weights.map { |curve| curve[i] * slope[i] }
+        end
         rows += light.weights.map { |curve| curve.zip(slope).map { |weight, rate| weight * rate } + [ 0.0, 0.0, 0.0 ] }
         missing = Spectrum.xyz(z.map { |value| r_of(value) }, light).zip(wanted).map { |has, wants| has - wants }
-        gradient = Array.new(size) { |i| (0...size).sum { |j| smooth(i, j, size) * (z[j] - base[j]) } + pull[i] * slope[i] }
+        gradient = Array.new(size) do |i|
+          (0...size).sum { |j| smooth(i, j, size) * (z[j] - base[j]) } + pull[i] * slope[i]
+        end
         change = Matrix.rows(rows).lup.solve(Vector.elements((gradient + missing).map { |value| -value })).to_a
         damped = [ 1.0, 2.0 / change.first(size).map(&:abs).max ].min
-        [ z.zip(change).map { |value, by| value + damped * by }, multipliers.zip(change.last(3)).map { |value, by| value + damped * by }, [ change.first(size).map(&:abs).max, missing.map(&:abs).max ].max ]
+        [
+          z.zip(change).map { |value, by| value + damped * by },
+          multipliers.zip(change.last(3)).map { |value, by| value + damped * by },
+          [ change.first(size).map(&:abs).max, missing.map(&:abs).max ].max
+        ]
       end
       private_class_method :step
 

@@ -22,16 +22,27 @@ module Rhexon
         light = Light.find(json["light"] || "D65")
         wood = Wood.request(json["wood"])
         products = (json["products"] || []).to_h { |record| [ record["id"], Materials::Product.read(record) ] }
-        steps = Schedule::Document.check!({ "format" => Schedule::Document::FORMAT, "steps" => json["steps"] || [] })["steps"]
+        steps = Schedule::Document.check!(
+          { "format" => Schedule::Document::FORMAT, "steps" => json["steps"] || [] }
+        )["steps"]
         missing = steps.filter_map { |step| step["product"] }.find { |id| !products.key?(id) }
-        Rhexon.refuse_unless(missing.nil?, "The steps name a product that is not there: #{missing}", where: "products", accepted: products.keys.join(", "))
+        Rhexon.refuse_unless(
+          missing.nil?, "The steps name a product that is not there: #{missing}", where: "products",
+          accepted: products.keys.join(", ")
+        )
         options = { years: number(json["years"] || 0, "years"), end_grain: json["end_grain"] == true }
-        { "format" => "rhexon-looks/1", "light" => light.id, "observer" => "2", "says" => GUIDE, "stages" => Looks.new(wood, steps, products, **options).stages.map { |stage| stage(stage, light) }, **spread(json["wood"], steps, products, light, options) }
+        {
+          "format" => "rhexon-looks/1", "light" => light.id, "observer" => "2", "says" => GUIDE,
+          "stages" => Looks.new(wood, steps, products, **options).stages.map { |stage| stage(stage, light) },
+          **spread(json["wood"], steps, products, light, options)
+        }
       end
 
       def stage(stage, light)
         look = stage.look(light)
-        { "step" => stage.step && stage.step["id"], "coat" => stage.coat, "lab" => look.lab.map { |value| value.round(2) }, "xyz" => look.xyz.map { |value| value.round(3) }, "srgb" => look.hex, "in_gamut" => look.in_gamut?, "film_um" => stage.film_um.round(1),
+        { "step" => stage.step && stage.step["id"], "coat" => stage.coat,
+          "lab" => look.lab.map { |value| value.round(2) }, "xyz" => look.xyz.map { |value| value.round(3) },
+          "srgb" => look.hex, "in_gamut" => look.in_gamut?, "film_um" => stage.film_um.round(1),
           "gaps" => stage.gaps, "notes" => stage.notes }
       end
       private_class_method :stage
@@ -40,7 +51,15 @@ module Rhexon
       def spread(wood, steps, products, light, options)
         return {} unless wood["species"] && (wood.keys & %w[lab reflectance board]).empty?
 
-        looks = %w[pale dark].to_h { |board| [ board, Looks.new(Wood.for_species(wood["species"], board), steps, products, **options).final.look(light).lab.map { |value| value.round(2) } ] }
+        looks = %w[pale dark].to_h do |board|
+          [
+            board,
+            Looks.new(Wood.for_species(wood["species"], board), steps, products, **options)
+              .final
+              .look(light).lab
+              .map { |value| value.round(2) }
+          ]
+        end
         { "spread" => looks.merge("ciede2000" => DeltaE.ciede2000(*looks.values).round(2)) }
       end
       private_class_method :spread
@@ -53,7 +72,8 @@ module Rhexon
       private_class_method :lab
 
       def number(value, where)
-        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(0, 50), "#{where} is a number", where: where, accepted: "0 to 50")
+        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(0, 50), "#{where} is a number", where: where,
+                                                                                                    accepted: "0 to 50")
         value
       end
       private_class_method :number

@@ -10,8 +10,11 @@ module Rhexon
       # @return [Array<Float>]
       # @raise [InvalidInput] unless they are 31 numbers from 0 to 1
       def check(values, where: "reflectance")
-        ok = values.is_a?(Array) && values.size == NM.size && values.all? { |value| value.is_a?(Numeric) && value.between?(0, 1) }
-        Rhexon.refuse_unless(ok, "That is no reflectance", where: where, accepted: "#{NM.size} numbers from 0 to 1, for 400 to 700 nm every 10 nm")
+        ok = values.is_a?(Array) && values.size == NM.size &&
+          values.all? { |value| value.is_a?(Numeric) && value.between?(0, 1) }
+        Rhexon.refuse_unless(ok, "That is no reflectance", where: where,
+                                                           accepted: "#{NM.size} numbers from 0 to 1, for 400 to 700 " \
+                                                                     "nm every 10 nm")
         values.map(&:to_f)
       end
 
@@ -37,11 +40,18 @@ module Rhexon
 
       # Colour matching functions of the CIE 1931 2 degree eye, by the fit of Wyman, Sloan and Shirley (2013).
       # @return [Array<Array<Float>>] x, y, z
-      def eye = @eye ||= %w[x y z].map { |curve| NM.map { |nm| lobes(Reference.table("lights").fetch("eye").fetch(curve), nm) }.freeze }.freeze
+      def eye
+        @eye ||= %w[x y z]
+          .map { |curve| NM.map { |nm| lobes(Reference.table("lights").fetch("eye").fetch(curve), nm) }.freeze }.freeze
+      end
 
       # A sum of lobes, each a bell with its own width on either side.
       # @param lobes [Array<Array(Numeric, Numeric, Numeric, Numeric)>] weight, centre nm, width below, width above
-      def lobes(lobes, nm) = lobes.sum { |weight, centre, below, above| weight * Math.exp(-0.5 * ((nm - centre) / (nm < centre ? below : above).to_f)**2) }
+      def lobes(lobes, nm)
+        lobes.sum do |weight, centre, below, above|
+          weight * Math.exp(-0.5 * ((nm - centre) / (nm < centre ? below : above).to_f)**2)
+        end
+      end
     end
   end
 end

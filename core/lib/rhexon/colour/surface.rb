@@ -1,6 +1,7 @@
 module Rhexon
   module Colour
-    # What a surface adds: bare wood reflects at its own dry surface, a film at its top (Saunderson, n = 1.5). Estimates where the shop has no boards that say otherwise.
+    # What a surface adds: bare wood reflects at its own dry surface, a film at its top (Saunderson, n = 1.5).
+    # Estimates where the shop has no boards that say otherwise.
     # @!attribute s   [Float] share that bare, sanded wood reflects at its surface
     # @!attribute k2w [Float] share of the light inside that bare wood throws back in
     # @!attribute k1, k2 [Float] the same two of a film
@@ -8,7 +9,8 @@ module Rhexon
       # @param fitted [Hash] "s" and "k2w" from the shop's own boards
       def self.usual(fitted = {})
         table = Reference.table("colour").fetch("surface")
-        new(s: fitted["s"] || table.fetch("s"), k2w: fitted["k2w"] || table.fetch("k2w"), k1: table.fetch("k1"), k2: table.fetch("k2")).freeze
+        new(s: fitted["s"] || table.fetch("s"), k2w: fitted["k2w"] || table.fetch("k2w"), k1: table.fetch("k1"),
+            k2: table.fetch("k2")).freeze
       end
 
       # Bare reflectance to the inside.
@@ -21,7 +23,9 @@ module Rhexon
 
       # The inside of bare (stained, not coated) wood as it is seen.
       # @param lowest [Float] least reflectance of the bare wood, as it was read
-      def bare(inside, lowest) = dry_share(lowest).then { |dry| inside.map { |ri| dry + (1 - dry) * (1 - k2w) * ri / (1 - k2w * ri) } }
+      def bare(inside, lowest)
+        dry_share(lowest).then { |dry| inside.map { |ri| dry + (1 - dry) * (1 - k2w) * ri / (1 - k2w * ri) } }
+      end
 
       # Under a film: applied once, at the very top. Flatted films scatter part of what a gloss film mirrors away.
       # @param gu [Float] gloss at 60 degrees
@@ -42,7 +46,10 @@ module Rhexon
       # At most half of the lowest reflectance, so that nothing falls below zero.
       def dry_share(lowest) = [ s, lowest / 2 ].min
 
-      def flat_share(gu) = (1 - gu / Reference.table("colour").fetch("gloss_gu").to_f).clamp(0.0, 1.0) * Reference.table("colour").fetch("flat_scatter")
+      def flat_share(gu)
+        (1 - gu / Reference.table("colour").fetch("gloss_gu").to_f).clamp(0.0, 1.0) *
+          Reference.table("colour").fetch("flat_scatter")
+      end
     end
   end
 end

@@ -6,7 +6,8 @@ module Rhexon
     # @!attribute spots, tannin, knots [Boolean] known to blotch; holds tannin; holds resinous knots
     # @!attribute read        [Boolean] read on a board, not taken from the table of species
     # @!attribute drift       [Hash{String=>Array<Float>}] L*a*b* that light adds: "30d", "2y"
-    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :read, :drift, keyword_init: true) do
+    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :read, :drift,
+                      keyword_init: true) do
       self::BOARDS = { "pale" => "pale", "mean" => "lab", "dark" => "dark" }.freeze
 
       class << self
@@ -25,8 +26,11 @@ module Rhexon
           @known ||= {}
           @known[[ species, board ]] ||= begin
             record = record(species)
-            name = self::BOARDS[board] or raise InvalidInput.new("A board is pale, mean or dark", where: "wood", accepted: self::BOARDS.keys.join(", "))
-            made(species, board, Reflectance.from_lab(record.fetch(name), Light.find("D65"), shape: shape(record)), record, false)
+            name = self::BOARDS[board] or
+              raise InvalidInput.new("A board is pale, mean or dark", where: "wood",
+                                                                      accepted: self::BOARDS.keys.join(", "))
+            made(species, board, Reflectance.from_lab(record.fetch(name), Light.find("D65"), shape: shape(record)),
+                 record, false)
           end
         end
 
@@ -37,31 +41,55 @@ module Rhexon
         # @raise [InvalidInput]
         def read(species: nil, lab: nil, reflectance: nil, light: Light.find("D65"))
           record = species ? record(species) : {}
-          reflected = reflectance ? Spectrum.check(reflectance) : Reflectance.from_lab(lab, light, shape: (shape(record) if species))
+          reflected = if reflectance
+            Spectrum.check(reflectance)
+          else
+            Reflectance.from_lab(lab, light, shape: (shape(record) if species))
+          end
           made(species, "read", reflected, record, true)
         end
 
         # @param request [Hash] "species" and "board", or "lab", or "reflectance"
         # @raise [InvalidInput]
         def request(request)
-          Rhexon.refuse_unless(request.is_a?(Hash) && (request.keys & %w[species lab reflectance]).any?, "A wood is a species, a reading or a reflectance", where: "wood", accepted: '{"species":"elm"}, {"lab":[64,8,21]} or {"reflectance":[31 numbers]}')
-          return for_species(request["species"], request["board"] || "mean") unless request["lab"] || request["reflectance"]
+          Rhexon.refuse_unless(
+            request.is_a?(Hash) && (request.keys & %w[species lab reflectance]).any?,
+            "A wood is a species, a reading or a reflectance", where: "wood",
+            accepted: '{"species":"elm"}, {"lab":[64,8,21]} or {"reflectance":[31 numbers]}'
+          )
+          unless request["lab"] || request["reflectance"]
+            return for_species(request["species"], request["board"] || "mean")
+          end
 
-          read(species: request["species"], lab: request["lab"] && Boards::Readings.check("lab", request["lab"]), reflectance: request["reflectance"], light: Light.find(request["light"] || "D65"))
+          read(species: request["species"], lab: request["lab"] && Boards::Readings.check("lab", request["lab"]),
+               reflectance: request["reflectance"], light: Light.find(request["light"] || "D65"))
         end
 
         private
 
         def table = Reference.table("woods")
-        def record(species) = table.fetch("woods")[species] || raise(InvalidInput.new("The wood #{species.inspect} is not known", where: "wood", accepted: "#{self.species.join(", ")}, or a reading of the board"))
+
+        def record(species)
+          table.fetch("woods")[species] ||
+            raise(
+              InvalidInput.new("The wood #{species.inspect} is not known", where: "wood",
+                                                                           accepted: "#{self.species.join(", ")}, or " \
+                                                                                     "a reading of the board")
+            )
+        end
 
         def made(species, board, reflectance, record, read)
-          new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0, spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false, read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
+          new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0,
+              spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false,
+              read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
         end
 
         def shape(record)
           curve = table.fetch("shapes").fetch(record.fetch("shape"))
-          Spectrum::NM.map { |nm| curve["low"] + (curve["high"] - curve["low"]) / (1 + Math.exp(-(nm - curve["middle_nm"]) / (curve["width_nm"] / 2.0))) }
+          Spectrum::NM.map do |nm|
+            curve["low"] +
+              (curve["high"] - curve["low"]) / (1 + Math.exp(-(nm - curve["middle_nm"]) / (curve["width_nm"] / 2.0)))
+          end
         end
       end
 
@@ -70,7 +98,11 @@ module Rhexon
       # @return [Wood, nil] nil where its drift is not known
       def aged(time)
         by = drift[time] or return
-        dup.tap { |older| older.reflectance = Reflectance.from_lab(lab.zip(by).map(&:sum), Light.find("D65"), shape: reflectance).freeze }.freeze
+        dup.tap { |older|
+          older.reflectance = Reflectance.from_lab(
+          lab.zip(by).map(&:sum), Light.find("D65"), shape: reflectance
+        ).freeze
+        }.freeze
       end
 
       # @return [Array(Float, Float, Float)] of the bare board

@@ -17,7 +17,11 @@ module Rhexon
       def ready_at = plan.build.ready[@id]
       def cured_at = plan.reached_at(@id, "full_cure")
       def coats = thickest.snapshots.count { |snapshot| snapshot.placement.pass.film? }
-      def sessions = placements.flat_map { |placement| placement.hands.map { |from, _| plan.shop.zone.date(from) } }.uniq.size
+
+      def sessions
+        placements.flat_map { |placement| placement.hands.map { |from, _| plan.shop.zone.date(from) } }.uniq.size
+      end
+
       def hands_min = plan.hands_min(@id)
       def elapsed_min = plan.elapsed_min(@id)
       def scuffs = placements.count { |placement| placement.pass.kind == "scuff" }
@@ -43,12 +47,19 @@ module Rhexon
 
       # @return [Float, nil] grams that evaporate, thinner included; nil when a sheet does not say
       def voc_g
-        solvents = laid.map { |placement| (parts = Mixing::ProductMix.voc_parts(pours(placement.pass), plan.shop.products)) && parts.sum { |part| part[:ml] * part[:ready_g_per_l] / 1000.0 } }
+        solvents = laid.map do |placement|
+          (parts = Mixing::ProductMix.voc_parts(pours(placement.pass), plan.shop.products)) &&
+            parts.sum { |part| part[:ml] * part[:ready_g_per_l] / 1000.0 }
+        end
         solvents.sum unless solvents.any?(&:nil?)
       end
 
       # @return [Array<Checks::Finding>] stops and cautions
-      def findings = @findings ||= Checks::Catalogue.findings(plan, @id).select { |finding| %w[stop caution].include?(finding.level) }
+      def findings
+        @findings ||= Checks::Catalogue.findings(plan, @id).select do |finding|
+          %w[stop caution].include?(finding.level)
+        end
+      end
 
       def piece_id = @id
 
@@ -74,7 +85,8 @@ module Rhexon
 
       def pours(pass)
         recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)
-        Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml }, resolution_g: plan.shop.scale_g).pours
+        Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml },
+                              resolution_g: plan.shop.scale_g).pours
       end
     end
   end

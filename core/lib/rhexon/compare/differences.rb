@@ -12,23 +12,48 @@ module Rhexon
       # @return [Array<String>] sentence parts
       # @param currency [String, nil] unit of what material costs
       def for(one, other, currency: nil)
-        [ date(one, other), counted(other.coats - one.coats, "coat"), counted(other.sessions - one.sessions, "session"), hands(other.hands_min - one.hands_min), film(other.film_um - one.film_um),
-          amount(one.litres, other.litres, :litres) { |by| "#{format("%.1f", by)} l of mix" }, amount(one.voc_g, other.voc_g, :voc_g) { |by| "#{by.round} g of solvent in the air" },
-          amount(one.cost, other.cost, :cost) { |by| [ format("%.2f", by), currency, "of material" ].compact.join(" ") }, sheen(one, other), pores(one, other), counted(other.scuffs - one.scuffs, "scuff"), counted(stops(other) - stops(one), "stop") ].compact
+        [ date(one, other), counted(other.coats - one.coats, "coat"), counted(other.sessions - one.sessions, "session"),
+          hands(other.hands_min - one.hands_min), film(other.film_um - one.film_um),
+          amount(one.litres, other.litres, :litres) do |by|
+            "#{format("%.1f", by)} l of mix"
+          end, amount(one.voc_g, other.voc_g, :voc_g) { |by| "#{by.round} g of solvent in the air" },
+          amount(one.cost, other.cost, :cost) do |by|
+            [ format("%.2f", by), currency, "of material" ].compact.join(" ")
+          end, sheen(one,
+                     other), pores(one,
+                                   other), counted(other.scuffs - one.scuffs,
+                                                   "scuff"), counted(stops(other) - stops(one), "stop") ].compact
       end
 
       def date(one, other)
         return "no date" if other.ready_at.nil?
         return if one.ready_at.nil? || (other.ready_at - one.ready_at).abs < LEAST[:elapsed_min]
 
-        "#{Schedule::Words.duration((other.ready_at - one.ready_at).abs)} #{other.ready_at < one.ready_at ? "sooner" : "later"}"
+        "#{Schedule::Words.duration((other.ready_at - one.ready_at).abs)} " \
+        "#{other.ready_at < one.ready_at ? "sooner" : "later"}"
       end
 
-      def counted(by, word) = by.zero? ? nil : "#{by.abs} #{word}#{"s" unless by.abs == 1} #{by.positive? ? "more" : "fewer"}"
+      def counted(by, word)
+        if by.zero?
+nil
+        else
+"#{by.abs} #{word}#{"s" unless by.abs == 1} #{by.positive? ? "more" : "fewer"}"
+        end
+      end
 
-      def hands(by) = by.abs < LEAST[:hands_min] ? nil : "#{Schedule::Words.duration(by.abs)} #{by.positive? ? "more" : "less"} of hands"
+      def hands(by)
+        if by.abs < LEAST[:hands_min]
+          nil
+        else
+          "#{Schedule::Words.duration(by.abs)} #{by.positive? ? "more" : "less"} of hands"
+        end
+      end
 
-      def film(by) = by.abs < LEAST[:film_um] ? nil : "#{by.abs.round} µm #{by.positive? ? "more" : "less"} film"
+      def film(by) = if by.abs < LEAST[:film_um]
+nil
+                     else
+"#{by.abs.round} µm #{by.positive? ? "more" : "less"} film"
+                     end
 
       def amount(one, other, name)
         return if one.nil? || other.nil? || (other - one).abs < LEAST[name]
@@ -39,7 +64,8 @@ module Rhexon
       def sheen(one, other)
         return if one.sheen_gu.nil? || other.sheen_gu.nil? || (other.sheen_gu - one.sheen_gu).abs < LEAST[:sheen_gu]
 
-        "#{other.sheen_gu > one.sheen_gu ? "glossier" : "flatter"} (#{other.sheen_gu.round} against #{one.sheen_gu.round} GU)"
+        "#{other.sheen_gu > one.sheen_gu ? "glossier" : "flatter"} (#{other.sheen_gu.round} against " \
+        "#{one.sheen_gu.round} GU)"
       end
 
       def pores(one, other) = one.pores == other.pores ? nil : "pores #{other.pores} instead of #{one.pores}"

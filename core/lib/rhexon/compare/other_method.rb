@@ -1,6 +1,7 @@
 module Rhexon
   module Compare
-    # The same dry film by another method: one brushed or sprayed coat is n wiped coats of the same product, n the ratio of their dry films.
+    # The same dry film by another method: one brushed or sprayed coat is n wiped coats of the same product, n the
+    # ratio of their dry films.
     module OtherMethod
       # A rest smaller than this share of a coat is not worth another one.
       SPARE = 0.15
@@ -15,7 +16,13 @@ module Rhexon
       def laying_for(product, wet_um, coats, method)
         usual = product.wet_um(method)&.value or return
         count = [ (coats * wet_um / usual.to_f - SPARE).ceil, 1 ].max
-        { "method" => method, "wet_um" => [ (coats * wet_um / count.to_f).round, (usual * Reference.table("limits").fetch("heaviest_share")).floor ].min, "coats" => count }
+        {
+          "method" => method,
+          "wet_um" => [
+            (coats * wet_um / count.to_f).round, (usual * Reference.table("limits").fetch("heaviest_share")).floor
+          ].min,
+          "coats" => count
+        }
       end
 
       # A schedule with its open coats laid on by another method where their product allows it.
@@ -28,7 +35,9 @@ module Rhexon
           next unless step["kind"] == "coat" && step["method"] != method && !fixed.include?(step["id"])
 
           laying = laying_for(products.fetch(step["product"]), step["wet_um"], step["coats"], method)
-          { "op" => "change_step", "id" => step["id"], "set" => { **laying, "gun" => nil, "pins" => nil } } if laying && laying["coats"] <= 30
+          if laying && laying["coats"] <= 30
+            { "op" => "change_step", "id" => step["id"], "set" => { **laying, "gun" => nil, "pins" => nil } }
+          end
         end
         { "op" => "all", "operations" => changes } if changes.any?
       end

@@ -1,6 +1,7 @@
 module Rhexon
   module Drying
-    # What a shop believes of its own drying factor b of a product and group: ln b is normal with mean m and standard deviation s.
+    # What a shop believes of its own drying factor b of a product and group: ln b is normal with mean m and standard
+    # deviation s.
     # Each coat teaches it once, when "dry" is logged, by one interval: last "not yet", first "dry".
     # @!attribute m, s  [Float] of ln b
     # @!attribute coats [Integer] that taught it
@@ -28,10 +29,14 @@ module Rhexon
       # @param share [Float] quantile
       # @param coat_sd [Float] from coat to coat
       # @return [Float] b, coat-to-coat noise included
-      def factor(share = 0.5, coat_sd = self.class::COAT_SD) = share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + coat_sd**2))
+      def factor(share = 0.5, coat_sd = self.class::COAT_SD)
+        share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + coat_sd**2))
+      end
     end
 
     # Standard deviations of ln b: of one look, from coat to coat, and before anything is known.
-    Belief::LOOK_SD, Belief::COAT_SD, Belief::FIRST_SD = Reference.table("drying").fetch("belief").values_at("look_sd", "coat_sd", "first_sd")
+    Belief::LOOK_SD, Belief::COAT_SD, Belief::FIRST_SD = Reference.table("drying")
+      .fetch("belief")
+      .values_at("look_sd", "coat_sd", "first_sd")
   end
 end

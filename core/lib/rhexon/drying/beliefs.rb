@@ -11,7 +11,11 @@ module Rhexon
       # @param share [Float] safety level: this quantile of openings, one minus it of closings
       # @param coat_sd [Float, nil] of ln b from coat to coat, as the shop's log shows it; nil: the usual one
       def initialize(records, products, share, coat_sd = nil)
-        @given = records.to_h { |record| [ [ record["product"], record["group"] ], Belief.new(record["m"].to_f, record["s"].to_f, record["coats"] || 0) ] }
+        @given = records.to_h do |record|
+          [
+            [ record["product"], record["group"] ], Belief.new(record["m"].to_f, record["s"].to_f, record["coats"] || 0)
+          ]
+        end
         @last = records.to_h { |record| [ [ record["product"], record["group"] ], record["last"] ] }
         @products = products
         @share = share
@@ -23,7 +27,10 @@ module Rhexon
       # @return [Belief]
       def belief_for(product, phase)
         @given.fetch([ product.id, phase ]) do
-          kin = @given.select { |(id, group), belief| group == phase && belief.coats.positive? && @products[id]&.mechanism == product.mechanism }.values
+          kin = @given.select { |(id, group), belief|
+            group == phase && belief.coats.positive? &&
+              @products[id]&.mechanism == product.mechanism
+          }.values
           coats = kin.sum(&:coats)
           Belief.new(coats.zero? ? 0.0 : kin.sum { |belief| belief.m * belief.coats } / coats / 2, Belief::FIRST_SD, 0)
         end
@@ -38,7 +45,8 @@ module Rhexon
         factor = "#{format("%.2f", Math.exp(belief.m))} x the sheet"
         return "#{factor}, half of what other #{product.mechanism} materials showed" if belief.coats.zero?
 
-        "#{factor} (#{belief.coats} #{belief.coats == 1 ? "coat" : "coats"} logged#{look(@last[[ product.id, phase ]])})"
+        "#{factor} (#{belief.coats} #{belief.coats == 1 ? "coat" : "coats"} " \
+        "logged#{look(@last[[ product.id, phase ]])})"
       end
 
       # @return [Hash{String=>Float}, nil] factor by phase; nil when the sheet's times hold
@@ -57,7 +65,8 @@ module Rhexon
       def look(last)
         return unless last && last["after_min"]
 
-        "; last dry after #{Schedule::Words.duration(last["after_min"])}#{", just then" if last["exact"]}#{", one look, which says little" if last["alone"]}"
+        "; last dry after " \
+        "#{Schedule::Words.duration(last["after_min"])}#{", just then" if last["exact"]}#{", one look, which says little" if last["alone"]}"
       end
     end
   end

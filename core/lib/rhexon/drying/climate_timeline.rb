@@ -1,7 +1,8 @@
 module Rhexon
   module Drying
-    # The air of a room over time: what is known hour by hour (a forecast, a logger file), and where nothing is known its daily pattern,
-    # or steady air. A known value holds until its own end; one without an end until the next, or for an hour where a pattern goes on.
+    # The air of a room over time: what is known hour by hour (a forecast, a logger file), and where nothing is known
+    # its daily pattern, or steady air. A known value holds until its own end; one without an end until the next, or
+    # for an hour where a pattern goes on.
     class ClimateTimeline
       HOUR = 60
       DAY = 1440
@@ -10,7 +11,8 @@ module Rhexon
       @kept = {}
 
       class << self
-        # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily" [{"at", "t_c", "rh", "air"}]
+        # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily"
+        #   [{"at", "t_c", "rh", "air"}]
         # @param zone [Planning::Zone] of the daily pattern
         # @return [ClimateTimeline]
         # @raise [InvalidInput]
@@ -31,9 +33,15 @@ module Rhexon
         def known(entries, alone)
           return entries.map { |entry| [ nil, climate(entry) ] } if entries.size == 1 && entries[0]["from"].nil?
 
-          Rhexon.refuse_unless(entries.all? { |entry| entry["from"] }, "Each of several entries says from when it holds", where: "climate/from", accepted: "2026-11-25T10:30+01:00")
-          spans = entries.map { |entry| [ minute(entry, "from"), entry["until"] && minute(entry, "until"), climate(entry) ] }.sort_by(&:first)
-          spans.each_with_index { |span, index| span[1] ||= spans[index + 1]&.first || (alone ? Float::INFINITY : span[0] + HOUR) }
+          Rhexon.refuse_unless(entries.all? { |entry| entry["from"] },
+                               "Each of several entries says from when it holds", where: "climate/from",
+                                                                                  accepted: "2026-11-25T10:30+01:00")
+          spans = entries
+            .map { |entry| [ minute(entry, "from"), entry["until"] && minute(entry, "until"), climate(entry) ] }
+            .sort_by(&:first)
+          spans.each_with_index do |span, index|
+            span[1] ||= spans[index + 1]&.first || (alone ? Float::INFINITY : span[0] + HOUR)
+          end
           flat(spans)
         end
 
@@ -52,7 +60,13 @@ module Rhexon
         end
 
         def daily(entries)
-          entries.map { |entry| [ entry["at"].split(":").then { |hours, minutes| hours.to_i * 60 + minutes.to_i }, climate(entry) ] }.sort_by(&:first)
+          entries
+            .map { |entry|
+              [
+                entry["at"].split(":").then { |hours, minutes| hours.to_i * 60 + minutes.to_i }, climate(entry)
+              ]
+            }
+            .sort_by(&:first)
         end
 
         def climate(entry) = Climate.new(t_c: entry["t_c"], rh: entry["rh"], air: entry["air"] || "ordinary")
@@ -61,7 +75,9 @@ module Rhexon
       # @param known [Array<Array(Integer or nil, Climate or nil)>] from a minute on; nil: not known
       # @param daily [Array<Array(Integer, Climate)>] from a minute of the local day on
       def initialize(known, daily, zone)
-        Rhexon.refuse_unless(known.any? || daily.any?, "A room has air", where: "climate", accepted: "at least one entry, or a daily pattern")
+        Rhexon.refuse_unless(known.any? || daily.any?, "A room has air", where: "climate",
+                                                                         accepted: "at least one entry, or a daily " \
+                                                                                   "pattern")
         @known = known
         @daily = daily
         @zone = zone
@@ -119,7 +135,9 @@ module Rhexon
       def knots(day)
         @knots[day] ||= begin
           first = @zone.date(day * DAY) - 1
-          all = (0..2).flat_map { |later| @daily.map { |at, climate| [ @zone.at(first + later, format("%02d:%02d", *at.divmod(60))), climate ] } }
+          all = (0..2).flat_map do |later|
+            @daily.map { |at, climate| [ @zone.at(first + later, format("%02d:%02d", *at.divmod(60))), climate ] }
+          end
           before, within = all.partition { |from, _| from <= day * DAY }
           [ before.last, *within.select { |from, _| from < (day + 1) * DAY } ]
         end

@@ -10,7 +10,9 @@ module Rhexon
 
       # @param minute [Integer]
       # @return [Integer, nil] the earliest end of laying that is still open then
-      def latest_start_for(minute) = progress.latest_start_for(minute, minutes)&.then { |latest| at(latest) < minute ? latest + 1 : latest }
+      def latest_start_for(minute)
+        progress.latest_start_for(minute, minutes)&.then { |latest| at(latest) < minute ? latest + 1 : latest }
+      end
     end
   end
 end

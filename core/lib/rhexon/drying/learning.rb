@@ -1,9 +1,11 @@
 module Rhexon
   module Drying
-    # What a shop's log teaches of its drying factors: all looks at one coat and one milestone make one interval, counted once it was dry.
+    # What a shop's log teaches of its drying factors: all looks at one coat and one milestone make one interval,
+    # counted once it was dry.
     class Learning
       # @!attribute phase    [String] early or hard
-      # @!attribute from, to [Float, nil] ln of the reference minutes that had passed over those the sheet asks for, at the last "not yet" and the first "dry"
+      # @!attribute from, to [Float, nil] ln of the reference minutes that had passed over those the sheet asks for,
+      #   at the last "not yet" and the first "dry"
       # @!attribute exact    [Boolean] the user said "just now"
       # @!attribute at       [Integer] minute it was logged
       # @!attribute after    [Integer] minutes from laying to that look
@@ -14,41 +16,71 @@ module Rhexon
       def self.observations(shop)
         queues = Planning::Expansion.queues(shop)
         drier = Planning::MilestoneCalculator.new(shop)
-        looked = Planning::ActualWork.new(shop, queues, drier).all.select { |placement| placement.looks&.any? && placement.milestones }
-        looked.flat_map { |placement| placement.looks.group_by(&:first).filter_map { |name, looks| observation(drier, shop, placement, name, looks) } }.sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
+        looked = Planning::ActualWork.new(shop, queues, drier).all.select do |placement|
+          placement.looks&.any? && placement.milestones
+        end
+        looked
+          .flat_map { |placement|
+            placement.looks.group_by(&:first).filter_map { |name, looks|
+            observation(drier, shop, placement, name, looks)
+          }
+          }
+          .sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
       end
 
       def self.observation(drier, shop, placement, name, looks)
         dry = looks.find { |_, answer, _| answer == "dry" } or return
         milestone = placement.milestones[drier.known(placement.pass, name)] or return
         before = looks.select { |_, answer, minute| answer == "not_yet" && minute <= dry[2] }.last
-        Observation.new(product: placement.pass.product.id, mechanism: placement.pass.product.mechanism, phase: milestone.phase, from: before && passed(shop, placement, milestone, before[2]), to: passed(shop, placement, milestone, dry[2]),
-                        exact: dry[3] == true, at: dry[2], after: dry[2] - placement.work_end).freeze
+        Observation
+          .new(product: placement.pass.product.id, mechanism: placement.pass.product.mechanism, phase: milestone.phase,
+               from: before && passed(shop, placement, milestone, before[2]),
+               to: passed(shop, placement, milestone, dry[2]),
+               exact: dry[3] == true, at: dry[2], after: dry[2] - placement.work_end).freeze
       end
       private_class_method :observation
 
       # ln of time passed over time needed without the shop's own factor; nil right after laying.
       def self.passed(shop, placement, milestone, minute)
-        done = Rate.progress(placement.pass.product, milestone.phase, shop.line(placement.pass.dry_room)).between(placement.work_end, minute)
+        done = Rate.progress(placement.pass.product, milestone.phase, shop.line(placement.pass.dry_room))
+          .between(placement.work_end, minute)
         done.positive? ? Math.log(done / (milestone.needed / milestone.own[:shop])) : nil
       end
       private_class_method :passed
 
-      # Each observation updates the belief of its product and group once; a product without a log begins at half the mean of its mechanism.
+      # Each observation updates the belief of its product and group once; a product without a log begins at half the
+      # mean of its mechanism.
       # @param observations [Array<Observation>]
       # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
       def self.taught(observations)
-        last = observations.to_h { |observation| [ [ observation.product, observation.phase ], { "after_min" => observation.after, "exact" => observation.exact, "alone" => observation.from.nil? && !observation.exact } ] }
+        last = observations.to_h do |observation|
+          [
+            [ observation.product, observation.phase ],
+            {
+              "after_min" => observation.after, "exact" => observation.exact,
+              "alone" => observation.from.nil? && !observation.exact
+            }
+          ]
+        end
         beliefs = observations.each_with_object({}) do |observation, known|
           key = [ observation.product, observation.phase, observation.mechanism ]
           before = known[key] || first(known, observation)
-          known[key] = observation.exact ? before.exactly(observation.to) : before.after(observation.from, observation.to)
+          known[key] = observation.exact ? before.exactly(
+            observation.to
+          ) : before.after(observation.from, observation.to)
         end
-        beliefs.map { |(product, phase, _), belief| { "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats, "last" => last[[ product, phase ]] } }
+        beliefs.map do |(product, phase, _), belief|
+          {
+            "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats,
+            "last" => last[[ product, phase ]]
+          }
+        end
       end
 
-      # How much coats vary: from about eight on the log itself says it, as an inverse-gamma estimate whose prior has the weight of eight coats.
-      # Of a coat that was looked at twice only the interval is known; what lies in it is expected under the estimate so far, until it stands.
+      # How much coats vary: from about eight on the log itself says it, as an inverse-gamma estimate whose prior has
+      # the weight of eight coats.
+      # Of a coat that was looked at twice only the interval is known; what lies in it is expected under the estimate
+      # so far, until it stands.
       # @param observations [Array<Observation>]
       # @param beliefs [Array<Hash>] what they have taught
       # @return [Float] standard deviation of ln b from coat to coat
@@ -57,9 +89,14 @@ module Rhexon
         return Belief::COAT_SD if observations.count { |observation| observation.exact || observation.from } < seen
 
         means = beliefs.to_h { |belief| [ belief.values_at("product", "group"), belief["m"] ] }
-        spread = observations.map { |observation| [ observation, means.fetch([ observation.product, observation.phase ]) ] }
+        spread = observations.map do |observation|
+          [ observation, means.fetch([ observation.product, observation.phase ]) ]
+        end
         (1..20).reduce(Belief::COAT_SD) do |sd, _|
-          Math.sqrt((prior * Belief::COAT_SD**2 + spread.sum { |observation, mean| square(observation, mean, sd) }) / (prior + spread.size))
+          Math.sqrt(
+            (prior * Belief::COAT_SD**2 + spread.sum { |observation, mean| square(observation, mean, sd) }) /
+              (prior + spread.size)
+          )
         end
       end
 
@@ -69,12 +106,19 @@ module Rhexon
 
         ends = [ observation.from || -Float::INFINITY, observation.to ].map { |x| (x - mean) / spread }
         middle, variance = Normal.cut(*ends)
-        middle ? spread**2 * (variance + middle**2) : (([ observation.from, observation.to ].compact.min_by { |x| (x - mean).abs }) - mean)**2
+        if middle
+          spread**2 * (variance + middle**2)
+        else
+          (([ observation.from, observation.to ].compact.min_by { |x| (x - mean).abs }) - mean)**2
+        end
       end
       private_class_method :square
 
       def self.first(known, observation)
-        kin = known.select { |(_, phase, mechanism), _| phase == observation.phase && mechanism == observation.mechanism }.values
+        kin = known.select { |(_, phase, mechanism), _|
+          phase == observation.phase &&
+            mechanism == observation.mechanism
+        }.values
         coats = kin.sum(&:coats)
         Belief.new(coats.zero? ? 0.0 : kin.sum { |belief| belief.m * belief.coats } / coats / 2, Belief::FIRST_SD, 0)
       end

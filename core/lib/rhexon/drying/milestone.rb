@@ -10,13 +10,14 @@ module Rhexon
     # @!attribute bound_by  [String, nil] the earlier milestone that this one may not precede
     # @!attribute phase     [String] early or hard
     # @!attribute causes    [Proc] () -> Hash{Symbol=>Float}
-    Milestone = Struct.new(:name, :sheet_min, :own, :needed, :minutes, :source, :bound_by, :phase, :causes, keyword_init: true) do
+    Milestone = Struct.new(:name, :sheet_min, :own, :needed, :minutes, :source, :bound_by, :phase, :causes,
+                           keyword_init: true) do
       # Temperature, humidity, air, film, coat, shop; their product times sheet_min is +minutes+.
       # @return [Hash{Symbol=>Float}]
       def factors = causes.call
 
-      # Rows for the drying ledger: [cause, minutes it adds], in the order sheet, temperature, humidity, air, film, coat, shop;
-      # they sum exactly to +minutes+.
+      # Rows for the drying ledger: [cause, minutes it adds], in the order sheet, temperature, humidity, air, film,
+      # coat, shop; they sum exactly to +minutes+.
       def ledger
         running = sheet_min
         [ [ :sheet, sheet_min ] ] + factors.map do |cause, factor|

@@ -11,7 +11,8 @@ module Rhexon
       # @!attribute stack_dry_um [Float] dry film of that stack with this coat, µm
       # @!attribute shop [Hash{String=>Float}, nil] the shop's own factor b by phase; nil: the sheet's time holds
       # @!attribute hardener_parts [Numeric, nil] what is mixed in, where the sheet gives its cure at both ends
-      Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, :hardener_parts, keyword_init: true)
+      Coat = Struct.new(:product, :method, :wet_um, :earlier_coats, :stack_dry_um, :shop, :hardener_parts,
+                        keyword_init: true)
 
       attr_reader :coat, :line, :from
 
@@ -38,7 +39,9 @@ module Rhexon
       # @return [Opening, nil] nil when the product has no such milestone
       def opening(name, pair: nil, factor: 1.0, least: 0)
         needs = pair ? [ need("recoat_opens", pair.value) ] : chain(name) or return
-        parts = needs.group_by(&:first).map { |phase, rows| Opening::Part.new(progress(phase), rows.map(&:last).max * factor, phase, crowded?(phase)).freeze }
+        parts = needs.group_by(&:first).map do |phase, rows|
+          Opening::Part.new(progress(phase), rows.map(&:last).max * factor, phase, crowded?(phase)).freeze
+        end
         Opening.new(parts.freeze, least: least)
       end
 
@@ -53,15 +56,24 @@ module Rhexon
       # @param pair [Materials::Figure]
       def opens_after_pair(pair) = build("recoat_opens", pair)
 
-      # A milestone's figure at the sheet's climate. Of two figures out of order the class default gives way: an estimate is never later
-      # than what the sheet itself says of a later milestone.
+      # A milestone's figure at the sheet's climate. Of two figures out of order the class default gives way: an
+      # estimate is never later than what the sheet itself says of a later milestone.
       # @return [Materials::Figure, nil]
       def figure(name)
         sheet_figure = coat.product.milestone(name, coat.method)
         return sheet_figure unless sheet_figure&.value && sheet_figure.estimate
 
-        later = after(name).filter_map { |following| coat.product.milestone(following, coat.method) }.reject(&:estimate).filter_map(&:value).min
-        later && later < sheet_figure.value ? Materials::Figure.new(value: later, source: "#{sheet_figure.source}, and not after what the sheet says of later", estimate: true) : sheet_figure
+        later = after(name)
+          .filter_map { |following| coat.product.milestone(following, coat.method) }
+          .reject(&:estimate)
+          .filter_map(&:value).min
+        if later && later < sheet_figure.value
+          Materials::Figure.new(value: later,
+                                source: "#{sheet_figure.source}, and not after what the sheet says of later",
+                                estimate: true)
+        else
+          sheet_figure
+        end
       end
 
       # When a number of reference minutes of a phase have passed.
@@ -82,7 +94,9 @@ module Rhexon
         figure = figure(name)
         return unless figure&.value
 
-        earlier = before(name).find { |candidate| (held = figure(candidate))&.value && (figure.estimate || !held.estimate) }
+        earlier = before(name).find do |candidate|
+          (held = figure(candidate))&.value && (figure.estimate || !held.estimate)
+        end
         [ need(name, figure.value), *(chain(earlier) if earlier) ]
       end
 
@@ -90,7 +104,9 @@ module Rhexon
       def before(name)
         return [] if name == "recoat_opens" && coat.product.tacky_recoat?
 
-        [ ORDER, HARD_ORDER ].find { |names| names.index(name)&.positive? }.to_a.take_while { |other| other != name }.reverse
+        [ ORDER, HARD_ORDER ]
+          .find { |names| names.index(name)&.positive? }.to_a
+          .take_while { |other| other != name }.reverse
       end
 
       # Milestones that come after one.
@@ -100,7 +116,11 @@ module Rhexon
         coat.product.tacky_recoat? ? later - [ "recoat_opens" ] : later
       end
 
-      def need(name, sheet) = Rate.phase(name).then { |phase| [ phase, sheet * film_factor(name) * share_factor(phase) * shop_factor(phase) ] }
+      def need(name, sheet)
+        Rate.phase(name).then do |phase|
+          [ phase, sheet * film_factor(name) * share_factor(phase) * shop_factor(phase) ]
+        end
+      end
 
       # Hardener at another share than the sheet's.
       def share_factor(phase) = phase == "hard" ? coat.product.cure_factor(coat.hardener_parts) : 1.0
@@ -115,7 +135,9 @@ module Rhexon
         return unless figure&.value
 
         own = build(name, figure)
-        held = before(name).filter_map { |earlier| self[earlier] }.find { |earlier| figure.estimate || !earlier.source.estimate }
+        held = before(name).filter_map { |earlier| self[earlier] }.find do |earlier|
+          figure.estimate || !earlier.source.estimate
+        end
         return own if held.nil? || own.minutes >= held.minutes
 
         Milestone.new(**held.to_h, name: name, bound_by: held.bound_by || held.name)
@@ -123,23 +145,36 @@ module Rhexon
 
       def build(name, figure)
         phase = Rate.phase(name)
-        own = { film: film_factor(name) * share_factor(phase), coat: crowded?(phase) ? self.class.coat_factor(coat.earlier_coats.to_i) : 1.0, shop: shop_factor(phase) }
+        own = {
+          film: film_factor(name) * share_factor(phase),
+          coat: crowded?(phase) ? self.class.coat_factor(coat.earlier_coats.to_i) : 1.0, shop: shop_factor(phase)
+        }
         needed = figure.value * own.each_value.reduce(:*)
-        Milestone.new(name: name, sheet_min: figure.value.to_f, own: own, needed: needed, minutes: minutes(phase, needed), source: figure, phase: phase, causes: -> { causes(phase, figure.value.to_f, own) })
+        Milestone.new(name: name, sheet_min: figure.value.to_f, own: own, needed: needed,
+                      minutes: minutes(phase, needed), source: figure, phase: phase,
+                      causes: -> { causes(phase, figure.value.to_f, own) })
       end
 
       def minutes(phase, needed) = reached(phase, needed)&.-(from) || Float::INFINITY
 
       # Each cause is turned on after the other and the time reckoned anew, so that the rows sum exactly.
       def causes(phase, sheet, own)
-        times = [ sheet, *Rate::CAUSES.map { |cause| Rate.progress(coat.product, phase, line, cause).reached(from, sheet)&.-(from) || Float::INFINITY } ]
+        times = [
+          sheet,
+          *Rate::CAUSES.map { |cause|
+            Rate.progress(coat.product, phase, line, cause).reached(from, sheet)&.-(from) || Float::INFINITY
+          }
+        ]
         share = 1.0
         own.each_value { |factor| times << minutes(phase, sheet * (share *= factor)) }
-        [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h { |cause, (before, after)| [ cause, before.infinite? || before.zero? ? 1.0 : after / before ] }
+        [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h do |cause, (before, after)|
+          [ cause, before.infinite? || before.zero? ? 1.0 : after / before ]
+        end
       end
 
-      # How the film that was laid lengthens a time: the solvent of an evaporative stack leaves by diffusion, so that its thickness decides;
-      # the carrier of any film leaves by the film it is stated for; other films cure at their own pace.
+      # How the film that was laid lengthens a time: the solvent of an evaporative stack leaves by diffusion, so that
+      # its thickness decides; the carrier of any film leaves by the film it is stated for; other films cure at their
+      # own pace.
       def film_factor(name)
         return stack_factor if coat.product.mechanism == "evaporative" && SOLVENT_LEFT.include?(name)
         return 1.0 unless Rate::EARLY.include?(name)
@@ -147,7 +182,9 @@ module Rhexon
         stated = coat.product.stated_wet_um(name, coat.method)
         return 1.0 unless coat.wet_um && stated
 
-        low, high = table.fetch("film_clamp").then { |clamps| clamps.fetch(coat.product.mechanism, clamps.fetch("other")) }
+        low, high = table.fetch("film_clamp").then { |clamps|
+          clamps.fetch(coat.product.mechanism, clamps.fetch("other"))
+        }
         carrier_factor(coat.wet_um.to_f, stated.to_f).clamp(low, high)
       end
 
@@ -166,7 +203,9 @@ module Rhexon
         exponents = table.fetch("film_exponent")
         return exponents.fetch(coat.product.mechanism, 0) unless coat.product.mechanism == "reactive"
 
-        { "water" => exponents.fetch("coalescing"), "none" => 0 }.fetch(coat.product.carrier, exponents.fetch("evaporative"))
+        { "water" => exponents.fetch("coalescing"), "none" => 0 }.fetch(
+          coat.product.carrier, exponents.fetch("evaporative")
+        )
       end
 
       # clamp(stack / a usual finished film, 1, 2.9)^0.5

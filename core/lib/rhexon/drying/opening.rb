@@ -43,7 +43,11 @@ module Rhexon
       # @return [Integer, nil] the latest minute laying may end so that it is reached by then
       def latest_start_for(by, earlier = 0)
         crowd = Milestones.coat_factor(earlier)
-        @parts.reduce(by - @least) { |latest, part| [ latest, part.progress.latest_start_for(by, part.crowded ? part.needed * crowd : part.needed) || (return nil) ].min }
+        @parts.reduce(by - @least) do |latest, part|
+          [
+            latest, part.progress.latest_start_for(by, part.crowded ? part.needed * crowd : part.needed) || (return nil)
+          ].min
+        end
       end
     end
   end

@@ -1,7 +1,8 @@
 module Rhexon
   module Drying
-    # A process in changing air: cumulative reference minutes over time, looked up both ways. Piecewise linear, since the air holds between its changes;
-    # reached(from, needed) is where the integral of the rate from +from+ equals +needed+, latest_start_for(by, needed) the latest start that is there by +by+.
+    # A process in changing air: cumulative reference minutes over time, looked up both ways. Piecewise linear, since
+    # the air holds between its changes; reached(from, needed) is where the integral of the rate from +from+ equals
+    # +needed+, latest_start_for(by, needed) the latest start that is there by +by+.
     class Progress
       HORIZON_MIN = 400 * 1440
       # How far a table reaches before and after the first minute asked; it grows when more is asked.
@@ -11,7 +12,8 @@ module Rhexon
       NOISE_MIN = 1e-6
 
       # What is known so far: frozen, so that threads may share it.
-      # @!attribute times, done, rates [Array<Numeric>] from times[i] on rates[i]; done[i] reference minutes have passed by then
+      # @!attribute times, done, rates [Array<Numeric>] from times[i] on rates[i]; done[i] reference minutes have
+      #   passed by then
       Table = Struct.new(:times, :done, :rates) do
         def at(minute)
           index = (times.bsearch_index { |time| time > minute } || times.size) - 1
@@ -62,7 +64,8 @@ module Rhexon
       def minute(from, needed) = reached(from, needed)&.-(NOISE_MIN)&.ceil
 
       # @param by [Numeric] minute
-      # @return [Integer, nil] the latest whole minute from which it is reached by then; nil when that is more than 400 days before
+      # @return [Integer, nil] the latest whole minute from which it is reached by then; nil when that is more than
+      #   400 days before
       def latest_start_for(by, needed)
         return (by - needed / @line_rate + NOISE_MIN).floor unless @line_rate.nil? || @line_rate.zero?
         return if @line_rate
@@ -91,7 +94,11 @@ module Rhexon
 
         table = covering(from, to)
         first = (table.times.bsearch_index { |time| time > from } || table.times.size) - 1
-        [ [ from, table.rates[first] ] ] + table.times.each_index.select { |index| index > first && table.times[index] < to }.map { |index| [ table.times[index], table.rates[index] ] }
+        [ [ from, table.rates[first] ] ] +
+          table.times
+            .each_index
+            .select { |index| index > first && table.times[index] < to }
+            .map { |index| [ table.times[index], table.rates[index] ] }
       end
 
       private
@@ -101,19 +108,27 @@ module Rhexon
         table = @table
         return table if table && table.times.first <= from && table.times.last > to
 
-        @lock.synchronize { @table = reckon([ from.floor - BACK_MIN, @table&.times&.first ].compact.min, [ to.ceil + AHEAD_MIN, @table&.times&.last ].compact.max) }
+        @lock.synchronize do
+          @table = reckon([ from.floor - BACK_MIN, @table&.times&.first ].compact.min,
+                          [ to.ceil + AHEAD_MIN, @table&.times&.last ].compact.max)
+        end
       end
 
       # A table that reaches further back counts from the same zero, so that what was looked up before still holds.
       def reckon(from, to)
-        times, done, rates = @table && @table.times.first == from ? @table.to_a.map(&:dup) : [ [ from ], [ 0.0 ], [ @rate.call(@line.at(from)) ] ]
+        times, done, rates = @table &&
+          @table.times.first == from ? @table.to_a.map(&:dup) : [ [ from ], [ 0.0 ], [ @rate.call(@line.at(from)) ] ]
         while times.last <= to
           change = @line.change_after(times.last) || [ times.last, to ].max + HORIZON_MIN
           done << done.last + (change - times.last) * rates.last
           times << change
           rates << @rate.call(@line.at(change))
         end
-        shift = @table && @table.times.first != from ? @table.done.first - Table.new(times, done, rates).at(@table.times.first) : 0.0
+        shift = if @table && @table.times.first != from
+          @table.done.first - Table.new(times, done, rates).at(@table.times.first)
+        else
+          0.0
+        end
         Table.new(times.freeze, (shift.zero? ? done : done.map { |value| value + shift }).freeze, rates.freeze).freeze
       end
     end

@@ -2,8 +2,8 @@ module Rhexon
   module Drying
     # How much longer than on the sheet a milestone takes in a room's air: the climate factors of one rate group.
     #
-    # A rate group is a mechanism with its carrier and either "early" (dust_safe, touch, recoat_opens, sand: the carrier leaves)
-    # or "hard" (handle, stack, rub_out, full_cure: the film cures).
+    # A rate group is a mechanism with its carrier and either "early" (dust_safe, touch, recoat_opens, sand: the
+    # carrier leaves) or "hard" (handle, stack, rub_out, full_cure: the film cures).
     module Rate
       GAS_J_PER_MOL_K = 8.314462
       KELVIN = 273.15
@@ -48,15 +48,23 @@ module Rhexon
       # @param cause [Symbol] only the causes up to this one count
       # @return [Progress] of a phase in a room
       def progress(product, phase, line, cause = :air)
-        line.progress([ product.rate_group(phase), product.moisture_cure?, product.drying_mechanism, cause ]) { |climate| factors(product, phase, climate).rate_up_to(cause) }
+        line.progress([
+                        product.rate_group(phase), product.moisture_cure?, product.drying_mechanism, cause
+                      ]) { |climate| factors(product, phase, climate).rate_up_to(cause) }
       end
 
       # @param name [String] recoat_closes, flash_max, soft_latest; wipe_off_latest goes with the carrier
       # @return [Progress] towards closing
       def closing(product, line, name = "recoat_closes")
-        return line.progress([ product.rate_group("early"), product.moisture_cure?, :wipe_off ]) { |climate| [ factors(product, "early", climate).rate, 1.0 ].max } if name == "wipe_off_latest"
+        if name == "wipe_off_latest"
+          return line.progress([ product.rate_group("early"), product.moisture_cure?, :wipe_off ]) { |climate|
+            [ factors(product, "early", climate).rate, 1.0 ].max
+          }
+        end
 
-        line.progress([ product.mechanism, product.sheet_t_c, :close ]) { |climate| 1.0 / closing_factor(product, climate) }
+        line.progress([ product.mechanism, product.sheet_t_c, :close ]) do |climate|
+          1.0 / closing_factor(product, climate)
+        end
       end
 
       # Time factor of a closing: only warmth counts, and only to shorten.
@@ -105,7 +113,10 @@ module Rhexon
       def damp(rh) = 1 + constants.fetch("oxidative_damp_per_percent") * [ rh - 50, 0 ].max
       private_class_method :damp
 
-      def moisture_cure(product, phase, rh) = product.moisture_cure? && phase == "hard" ? dryness(rh) / dryness(product.sheet_rh) : 1.0
+      def moisture_cure(product, phase, rh)
+        product.moisture_cure? && phase == "hard" ? dryness(rh) / dryness(product.sheet_rh) : 1.0
+      end
+
       private_class_method :moisture_cure
 
       def dryness(rh) = (50.0 / rh).clamp(0.6, 1.7)

@@ -6,15 +6,32 @@ module Rhexon
     # @!attribute mendings [Array<Hash>] "id", "label", "steps" of core/data/faults.yml
     Fault = Struct.new(:id, :name, :looks, :causes, :mendings, keyword_init: true) do
       # @return [Array<Fault>]
-      def self.all = @all ||= Reference.table("faults").fetch("faults").map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
+      def self.all
+        @all ||= Reference.table("faults")
+          .fetch("faults")
+          .map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
+      end
 
       # @raise [InvalidInput]
-      def self.find(id) = all.find { |fault| fault.id == id } || raise(InvalidInput.new("The fault #{id.inspect} is not known", where: "fault", accepted: all.map(&:id).join(", ")))
+      def self.find(id)
+        all.find { |fault| fault.id == id } ||
+          raise(
+            InvalidInput.new("The fault #{id.inspect} is not known", where: "fault", accepted: all.map(&:id).join(", "))
+          )
+      end
 
       # @param id [String, nil] nil: the first
       # @return [Hash]
       # @raise [InvalidInput]
-      def mending(id) = mendings.find { |mending| id.nil? || mending["id"] == id } || raise(InvalidInput.new("#{name} cannot be mended by #{id.inspect}", where: "mending", accepted: mendings.map { |mending| mending["id"] }.join(", ")))
+      def mending(id)
+        mendings.find { |mending| id.nil? || mending["id"] == id } ||
+          raise(
+            InvalidInput.new("#{name} cannot be mended by #{id.inspect}", where: "mending",
+                                                                          accepted: mendings.map { |mending|
+ mending["id"]
+}.join(", "))
+          )
+      end
     end
   end
 end

@@ -18,7 +18,9 @@ module Rhexon
         return document if faults.empty?
 
         begun = mine.select { |entry| %w[started done].include?(entry["kind"]) }.map { |entry| entry["pass"] }
-        faults.reduce(document) { |so_far, entry| known?(so_far, entry) ? so_far : mend(so_far, entry, begun, products) }
+        faults.reduce(document) do |so_far, entry|
+          known?(so_far, entry) ? so_far : mend(so_far, entry, begun, products)
+        end
       end
 
       def known?(document, entry) = document["steps"].any? { |step| step["mends"] == entry.slice("pass", "fault") }

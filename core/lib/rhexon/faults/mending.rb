@@ -1,6 +1,7 @@
 module Rhexon
   module Faults
-    # A mending as an edit of the schedule: steps after the coat at fault, on its faces. Coats of its step that are still to come move behind them.
+    # A mending as an edit of the schedule: steps after the coat at fault, on its faces. Coats of its step that are
+    # still to come move behind them.
     # Where work after the coat is begun already, the steps come after that.
     class Mending
       # @param document [Hash] a schedule document
@@ -14,7 +15,8 @@ module Rhexon
         @coat = Integer(coat.to_s, exception: false) || 1
         @faces = faces.to_s.split("+")
         @step = Schedule::Document.step(document, @step_id)
-        Rhexon.refuse_unless(%w[coat stain].include?(@step["kind"]), "A fault is logged on a coat or a stain", where: "pass", accepted: "the pass that was laid on last")
+        Rhexon.refuse_unless(%w[coat stain].include?(@step["kind"]), "A fault is logged on a coat or a stain",
+                             where: "pass", accepted: "the pass that was laid on last")
         @begun = (begun + [ pass ]).map { |key| key.split("/") }.map { |_, step, number| [ step, number.to_i ] }
         @products = products
       end
@@ -27,12 +29,17 @@ module Rhexon
       # @return [Hash] operation of Schedule::Edit
       # @raise [InvalidInput] when a barrier is asked for and the shelf has no sealer
       def operation(fault, mending)
-        Rhexon.refuse_unless(offered?(mending), "#{mending["label"]} cannot be done with what is on the shelf", where: "mending", accepted: "a product whose role is sealer, or another way")
+        Rhexon.refuse_unless(offered?(mending), "#{mending["label"]} cannot be done with what is on the shelf",
+                             where: "mending", accepted: "a product whose role is sealer, or another way")
         after, split = anchor
         free = Schedule::Edit.free_id(@document).delete_prefix("s").to_i
         operations = split ? [ split.merge("new_id" => "s#{free}") ] : []
         steps(mending).each.with_index(free + operations.size) do |step, number|
-          operations << { "op" => "add_step", "after" => after, "step" => step.merge("id" => "s#{number}", "mends" => { "pass" => @pass, "fault" => fault.id }) }
+          operations <<
+            {
+              "op" => "add_step", "after" => after,
+              "step" => step.merge("id" => "s#{number}", "mends" => { "pass" => @pass, "fault" => fault.id })
+            }
           after = "s#{number}"
         end
         { "op" => "all", "operations" => operations }
@@ -42,16 +49,24 @@ module Rhexon
       # @return [Hash, nil] operation of Schedule::Edit; nil when there are none
       def self.withdrawal(document, pass)
         mine = document["steps"].select { |step| step.dig("mends", "pass") == pass }
-        { "op" => "all", "operations" => mine.map { |step| { "op" => "remove_step", "id" => step["id"] } } } if mine.any?
+        if mine.any?
+          { "op" => "all", "operations" => mine.map { |step| { "op" => "remove_step", "id" => step["id"] } } }
+        end
       end
 
       private
 
-      def offered?(mending) = (!needs_barrier?(mending) || sealer) && (!mending["redissolves"] || product.redissolves?) && (mending["coloured"].nil? || mending["coloured"] == coloured?)
+      def offered?(mending)
+        (!needs_barrier?(mending) || sealer) && (!mending["redissolves"] || product.redissolves?) &&
+          (mending["coloured"].nil? || mending["coloured"] == coloured?)
+      end
 
       # Something under the coat at fault has a colour that can be gone through to.
       def coloured?
-        laid = @document["steps"].select { |step| %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?) }
+        laid = @document["steps"].select do |step|
+          %w[stain coat].include?(step["kind"]) &&
+            (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
+        end
         laid.any? { |step| (material = @products[step["product"]]) && material.coloured? && !material.filler? }
       end
 
@@ -67,14 +82,20 @@ module Rhexon
         [ id, (done < coats ? { "op" => "split_coats", "id" => id, "keep" => done } : nil) ]
       end
 
-      def steps(mending) = (mending["steps"].flat_map { |template| made(template) } + rubbed_out_again(mending)).map { |step| on_faces(step) }
+      def steps(mending)
+        (mending["steps"].flat_map { |template| made(template) } +
+          rubbed_out_again(mending)).map { |step| on_faces(step) }
+      end
 
       # What was rubbed out already is rubbed out again, once a coat lies over it.
       def rubbed_out_again(mending)
         return [] unless mending["steps"].any? { |template| %w[coat again].include?(template["do"]) }
 
         begun = @begun.map(&:first)
-        done = @document["steps"].select { |step| step["kind"] == "level" && step["aim"] == "rub_out" && begun.include?(step["id"]) && (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?) }
+        done = @document["steps"].select do |step|
+          step["kind"] == "level" && step["aim"] == "rub_out" && begun.include?(step["id"]) &&
+            (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
+        end
         done.map { |step| step.except("id", "pins", "mends", "while_soft") }
       end
 
@@ -89,34 +110,69 @@ module Rhexon
         end
       end
 
-      def wait(template) = template["twice"] ? { "minutes" => [ product.milestone(template["twice"])&.value.to_i, 1 ].max, "name" => "Let it get hard" } : template.slice("minutes", "milestone")
+      def wait(template)
+        if template["twice"]
+          { "minutes" => [ product.milestone(template["twice"])&.value.to_i, 1 ].max, "name" => "Let it get hard" }
+        else
+          template.slice("minutes", "milestone")
+        end
+      end
 
       # A coat once more: pins and coats belong to the first time.
-      def again(step) = step.except("id", "pins", "one_batch", "wet_on_wet", "mends").merge(step["kind"] == "coat" ? { "coats" => 1 } : {})
+      def again(step)
+        step.except("id", "pins", "one_batch", "wet_on_wet", "mends")
+          .merge(step["kind"] == "coat" ? { "coats" => 1 } : {})
+      end
 
       def barrier
         method = sealer.methods_known.include?(@step["method"]) ? @step["method"] : sealer.methods_known.first
-        { "kind" => "coat", "name" => "Barrier, #{sealer.name}", "product" => sealer.id, "method" => method, "wet_um" => sealer.wet_um(method).value, "coats" => 1, "role" => "seal" }
+        {
+          "kind" => "coat", "name" => "Barrier, #{sealer.name}", "product" => sealer.id, "method" => method,
+          "wet_um" => sealer.wet_um(method).value, "coats" => 1, "role" => "seal"
+        }
       end
 
       # What is kept apart from wax and oil: a sealer that dries by itself, of another carrier where there is one.
       def sealer
-        @sealer ||= @products.values.select { |product| !product.helper? && !product.waxy? && product.role == "sealer" && product.methods_known.any? }.min_by { |product| [ product.carrier == product.carrier ? 1 : 0, product.id ] }
+        @sealer ||= @products.values
+          .select { |product|
+            !product.helper? && !product.waxy? && product.role == "sealer" &&
+              product.methods_known.any?
+          }
+          .min_by { |product| [ product.carrier == product.carrier ? 1 : 0, product.id ] }
       end
 
       # Down to the wood and up again to the coat at fault.
       def stripped(sealed)
         upto = @document["steps"].index(@step)
-        built = @document["steps"].first(upto + 1).select { |step| %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || (step["faces"] & @faces).any?) }
-        again = built.map { |step| again(step).merge(step["kind"] == "coat" ? { "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 } : {}) }
-        [ { "kind" => "level", "aim" => "between", "grits" => %w[P150], "removes_um" => 200, "name" => "Strip to the wood" }, { "kind" => "sand", "grits" => %w[P180 P240] }, *([ barrier ] if sealed), *again ]
+        built = @document["steps"].first(upto + 1).select do |step|
+          %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || (step["faces"] & @faces).any?)
+        end
+        again = built.map do |step|
+          again(step).merge(if step["kind"] ==
+            "coat"
+{ "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 }
+          else
+{}
+          end)
+        end
+        [
+          {
+            "kind" => "level", "aim" => "between", "grits" => %w[P150], "removes_um" => 200,
+            "name" => "Strip to the wood"
+          },
+          { "kind" => "sand", "grits" => %w[P180 P240] }, *([ barrier ] if sealed), *again
+        ]
       end
 
       def on_faces(step) = step["faces"] == @faces || @faces.empty? ? step : step.merge("faces" => @faces)
 
       def coated_later?
         upto = @document["steps"].index(@step)
-        @coat < (@step["coats"] || 1) || @document["steps"].drop(upto + 1).any? { |step| step["kind"] == "coat" && (step["faces"].nil? || (step["faces"] & @faces).any?) }
+        @coat < (@step["coats"] || 1) ||
+          @document["steps"].drop(upto + 1).any? do |step|
+            step["kind"] == "coat" && (step["faces"].nil? || (step["faces"] & @faces).any?)
+          end
       end
     end
   end

@@ -11,7 +11,9 @@ module Rhexon
       # @param pass [Planning::Pass] an abrasion
       # @param texture_um [Numeric] of the surface under the paper
       # @return [Taken]
-      def for(pass, texture_um) = pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
+      def for(pass, texture_um)
+        pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
+      end
 
       # @param step [Hash] a level or sand step of the schedule document
       # @return [Taken]
@@ -35,7 +37,12 @@ module Rhexon
       def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.dig("removal_um", "scuff").to_f
 
       # Everyday work by hand, which nobody stops for.
-      def light?(pass) = pass.kind == "scuff" || (!pass.step["machine"] && (purpose(pass.step) == "denib" || (pass.step["removes_um"] || Float::INFINITY) <= table.dig("removal_um", "denib")))
+      def light?(pass)
+        pass.kind == "scuff" ||
+          (!pass.step["machine"] &&
+            (purpose(pass.step) == "denib" ||
+              (pass.step["removes_um"] || Float::INFINITY) <= table.dig("removal_um", "denib")))
+      end
 
       def edge_factor = table.fetch("edge_removal_factor")
 
@@ -46,11 +53,16 @@ module Rhexon
       # @return [Numeric] µm
       def texture_um(method) = table.fetch("texture_um").fetch(method)
 
-      # The first grit takes what is left of the texture; each finer one only its scratches. Texture is there once, however hard a machine presses.
+      # The first grit takes what is left of the texture; each finer one only its scratches. Texture is there once,
+      # however hard a machine presses.
       def levelled(grits, texture, force)
         um = grits.sum do |grit|
           first, texture = texture, 0.0
-          first.positive? ? first + table.dig("removal_um", "level") * force : [ by_grain("finer", grit), table.fetch("least_removal_um") ].max * force
+          if first.positive?
+            first + table.dig("removal_um", "level") * force
+          else
+            [ by_grain("finer", grit), table.fetch("least_removal_um") ].max * force
+          end
         end
         Taken.new(um, 0.0)
       end
@@ -59,7 +71,10 @@ module Rhexon
       def off(um, texture) = Taken.new(um, [ texture - um, 0.0 ].max)
       private_class_method :off
 
-      def by_grain(purpose, grit) = table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.fetch("grain_um").to_f
+      def by_grain(purpose, grit)
+        table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.fetch("grain_um").to_f
+      end
+
       private_class_method :by_grain
 
       def table = Reference.table("film")

@@ -10,7 +10,10 @@ module Rhexon
       # wet µm for a wanted dry film
       # @raise [InvalidInput] when the mix has no solids
       def wet_um(dry_um, solids_percent)
-        raise InvalidInput.new("A material without solids leaves no film", where: "solids_volume_percent", accepted: "more than 0 %") unless solids_percent.positive?
+        unless solids_percent.positive?
+          raise InvalidInput.new("A material without solids leaves no film", where: "solids_volume_percent",
+                                                                             accepted: "more than 0 %")
+        end
 
         dry_um * 100.0 / solids_percent
       end

@@ -9,7 +9,8 @@ module Rhexon
       module_function
 
       # @param laid_at [Integer] minute the coat was on (work_end)
-      # @param minute_at [Proc] (share of the way to touch) -> minute, rising; in changing air the film rests in the cold
+      # @param minute_at [Proc] (share of the way to touch) -> minute, rising; in changing air the film rests in the
+      #   cold
       # @param wet_um [Numeric] wet film that lies on the surface, µm
       # @param dry_um [Numeric] µm
       # @return [Array<Array(Integer, Float)>] at most 24 pairs [minute, µm above the film below], times rising

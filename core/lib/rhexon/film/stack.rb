@@ -1,7 +1,8 @@
 module Rhexon
   module Film
     # The running film on one face: layers from the wood up, colour in the wood below them.
-    # A value: every operation returns another stack. Layers are never joined or forgotten; a layer sanded away stays with 0 µm.
+    # A value: every operation returns another stack. Layers are never joined or forgotten; a layer sanded away stays
+    # with 0 µm.
     class Stack
       # @!attribute texture_um [Float] of the surface: a coat sets it, levelling takes it away once
       # @!attribute pores_um   [Float] depth of the open pores that is filled
@@ -9,7 +10,8 @@ module Rhexon
 
       # @param wood [String] absorption class of the face
       # @param arris [String] sharp, eased_2mm or eased_3mm
-      def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false, sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
+      def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false,
+sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
         @wood = wood
         @arris = arris
         @layers = layers.freeze
@@ -31,9 +33,14 @@ module Rhexon
         share = Coat.surface_share(@wood, @coats_laid + 1, sealed_and_sanded: @sealer_sanded)
         dry = Coat.dry_um(wet_um, mixed_solids_percent) * share
         layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * arris_share, laid_um: dry,
-                          coloured: product.coloured?, opaque: product.colour == "pigmented", redissolves: product.redissolves?, family: product.family,
-                          mechanism: product.mechanism, way: MinimumThickness.way(product, method), bond_group: bond_group(product, fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
-        with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1, variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2,
+                          coloured: product.coloured?, opaque: product.colour ==
+                            "pigmented", redissolves: product.redissolves?, family: product.family,
+                          mechanism: product.mechanism, way: MinimumThickness.way(
+                            product, method
+                          ), bond_group: bond_group(product,
+                                                    fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
+        with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1,
+             variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2,
              texture_um: Abrasion.texture_um(method).to_f, pores_um: filled(dry, product, method))
       end
 
@@ -64,7 +71,8 @@ module Rhexon
           left_edge -= off_edge
           layer.without(off_face, off_edge)
         end
-        with(layers: kept.reverse, texture_um: texture_um, sealer_sanded: @sealer_sanded || (@coats_laid == 1 && @layers.last.role == "seal"),
+        with(layers: kept.reverse, texture_um: texture_um,
+             sealer_sanded: @sealer_sanded || (@coats_laid == 1 && @layers.last.role == "seal"),
              variance_um2: @variance_um2 + (face_um * film_table.fetch("removal_sd"))**2)
       end
 
@@ -83,17 +91,27 @@ module Rhexon
         { face_um: above.sum(&:um), arris_um: above.sum(&:arris_um) }
       end
 
-      # Chance that an abrasion goes through to colour at the arris: what comes off there (1.3 r, sd 25 %) against what lies over the colour (sd 10 % a coat).
-      # Pigment of its own colour all through is gone through only where nothing hides it again: under clear, or at the very top.
+      # Chance that an abrasion goes through to colour at the arris: what comes off there (1.3 r, sd 25 %) against
+      # what lies over the colour (sd 10 % a coat).
+      # Pigment of its own colour all through is gone through only where nothing hides it again: under clear, or at
+      # the very top.
       # @param face_um [Numeric] off the face
       # @param hidden [Boolean] an opaque coat goes over it
-      # @return [Hash{Symbol=>Float}, nil] chance, clear_um and taken_um at the arris; nil when there is no colour to go through to
+      # @return [Hash{Symbol=>Float}, nil] chance, clear_um and taken_um at the arris; nil when there is no colour to
+      #   go through to
       def sand_through(face_um, hidden:)
         over = over_colour(hidden) or return
         taken = face_um * Abrasion.edge_factor
         there = over.sum(&:arris_um)
-        spread = Math.sqrt((taken * film_table.fetch("removal_sd"))**2 + over.sum { |layer| (layer.laid_um * arris_share * film_table.fetch("coat_sd"))**2 })
-        chance = spread.zero? ? (taken > there ? 1.0 : 0.0) : Drying::Normal.share((taken - there) / spread)
+        spread = Math.sqrt(
+          (taken * film_table.fetch("removal_sd"))**2 +
+            over.sum { |layer| (layer.laid_um * arris_share * film_table.fetch("coat_sd"))**2 }
+        )
+        chance = if spread.zero?
+taken > there ? 1.0 : 0.0
+        else
+Drying::Normal.share((taken - there) / spread)
+        end
         { chance: chance, clear_um: there, taken_um: taken }
       end
 
@@ -107,7 +125,10 @@ module Rhexon
       def top_layer
         top = @layers.reverse.find(&:left?) or return
         group = @layers.select { |layer| layer.bond_group == top.bond_group }
-        { um: group.sum(&:um), redissolves: top.redissolves, whole_film: group.sum(&:um) >= total_um, passes: group.map(&:pass) }
+        {
+          um: group.sum(&:um), redissolves: top.redissolves, whole_film: group.sum(&:um) >= total_um,
+          passes: group.map(&:pass)
+        }
       end
 
       # @param least_um [Numeric]
@@ -134,7 +155,9 @@ module Rhexon
         if top&.opaque
           return if hidden
 
-          return @layers.reverse.drop_while { |layer| !layer.left? }.take_while { |layer| layer.product_id == top.product_id }
+          return @layers.reverse.drop_while { |layer| !layer.left? }.take_while { |layer|
+            layer.product_id == top.product_id
+          }
         end
         index = @layers.rindex { |layer| layer.coloured && layer.left? }
         @layers.drop(index ? index + 1 : 0) if index || @colour_in_wood
@@ -147,13 +170,20 @@ module Rhexon
       # Depth of the pores that is filled after a coat.
       def filled(dry, product, method)
         brushed_in = method == "brush" && (product.class_id == "epoxy_clear" || product.filler?)
-        more = brushed_in ? open_um * film_table.fetch("filler").fetch("brushed") : dry * film_table.fetch("pore_share").fetch(method)
+        more = if brushed_in
+          open_um * film_table.fetch("filler").fetch("brushed")
+        else
+          dry * film_table.fetch("pore_share").fetch(method)
+        end
         @pores_um + [ more, open_um ].min
       end
 
       def with(**changes)
-        self.class.new(**{ wood: @wood, arris: @arris, layers: @layers, coats_laid: @coats_laid, variance_um2: @variance_um2,
-                           colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded, texture_um: @texture_um, pores_um: @pores_um }.merge(changes))
+        self.class
+          .new(**{
+            wood: @wood, arris: @arris, layers: @layers, coats_laid: @coats_laid, variance_um2: @variance_um2,
+            colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded, texture_um: @texture_um, pores_um: @pores_um
+          }.merge(changes))
       end
 
       def film_table = Reference.table("film")

@@ -21,7 +21,10 @@ module Rhexon
 
           before = stack
           stack, asked = step(stack, placement)
-          Snapshot.new(placement: placement, before: before, after: stack, removed_um: [ before.total_um - stack.total_um, 0.0 ].max, asked_um: asked) unless stack.equal?(before)
+          unless stack.equal?(before)
+            Snapshot.new(placement: placement, before: before, after: stack,
+                         removed_um: [ before.total_um - stack.total_um, 0.0 ].max, asked_um: asked)
+          end
         end
       end
 
@@ -48,10 +51,15 @@ module Rhexon
 
       def coat(stack, placement)
         pass = placement.pass
-        stack.coat(pass.product, method: pass.method, pass: pass.key, wet_um: pass.wet_um, mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: pass.step["role"])
+        stack.coat(
+          pass.product, method: pass.method, pass: pass.key, wet_um: pass.wet_um,
+          mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: pass.step["role"]
+        )
       end
 
-      def abrade(stack, taken) = stack.layers.empty? ? [ stack, 0.0 ] : [ stack.abrade(taken.um, texture_um: taken.texture_um), taken.um ]
+      def abrade(stack, taken)
+        stack.layers.empty? ? [ stack, 0.0 ] : [ stack.abrade(taken.um, texture_um: taken.texture_um), taken.um ]
+      end
     end
   end
 end

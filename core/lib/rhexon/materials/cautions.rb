@@ -1,6 +1,7 @@
 module Rhexon
   module Materials
-    # Reminders for work that can hurt someone; they defer to labels, local codes and trained practice (core/data/cautions.yml).
+    # Reminders for work that can hurt someone; they defer to labels, local codes and trained practice
+    # (core/data/cautions.yml).
     module Cautions
       ABRASIONS = %w[sand level scuff].freeze
 
@@ -14,11 +15,16 @@ module Rhexon
         return [ table.fetch("dust") ] if ABRASIONS.include?(kind)
         return [] unless product
 
-        table.fetch("cautions").select { |row| fits?(row.fetch("when"), product, method) }.map { |row| row.fetch("text") }
+        table.fetch("cautions")
+          .select { |row| fits?(row.fetch("when"), product, method) }
+          .map { |row| row.fetch("text") }
       end
 
       def fits?(selector, product, method)
-        facts = { "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism, "method" => method }
+        facts = {
+          "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism,
+          "method" => method
+        }
         selector.all? { |name, values| values.include?(facts.fetch(name)) }
       end
       private_class_method :fits?

@@ -6,17 +6,26 @@ module Rhexon
 
       # @param lower [Product]
       # @param upper [Product]
-      # @return [Figure, nil] *recoat opens* of the lower under the upper, minutes at the sheet's climate. What the lower one's own sheet says
+      # @return [Figure, nil] *recoat opens* of the lower under the upper, minutes at the sheet's climate. What the
+      #   lower one's own sheet says
       #   of it wins outright; the table fills a gap only, and not where the sheet gives its recoat.
       def wait(lower, upper)
         own = lower.pair_wait_min(upper)
-        return Figure.new(value: own, source: lower.milestone("recoat_opens")&.source || "its sheet", estimate: false) if own
+        if own
+          return Figure.new(value: own, source: lower.milestone("recoat_opens")&.source || "its sheet", estimate: false)
+        end
 
         recoat = lower.milestone("recoat_opens")
         return if recoat&.value && !recoat.estimate
 
-        usual = table.fetch("waits").find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }&.fetch("min")
-        usual && (recoat&.value.nil? || usual > recoat.value) ? Figure.new(value: usual, source: source, estimate: true) : nil
+        usual = table.fetch("waits")
+          .find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
+          &.fetch("min")
+        if usual && (recoat&.value.nil? || usual > recoat.value)
+          Figure.new(value: usual, source: source, estimate: true)
+        else
+          nil
+        end
       end
 
       # Words by which a sheet names what goes over: waterborne, solvent films, oil varnish ...
@@ -30,7 +39,9 @@ module Rhexon
 
       def fits?(selector, product)
         selector.all? do |kind, values|
-          values.include?({ "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism }.fetch(kind))
+          values.include?(
+            { "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism }.fetch(kind)
+          )
         end
       end
       private_class_method :fits?

@@ -2,7 +2,10 @@ module Rhexon
   module Materials
     # A product as the core reckons with it: its own figures where its sheet gives them, the class default elsewhere.
     class Product
-      MILESTONES = %w[dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure wipe_off_earliest wipe_off_latest flash_min flash_max soft_earliest soft_latest].freeze
+      MILESTONES = %w[
+        dust_safe touch recoat_opens recoat_closes sand handle stack rub_out full_cure wipe_off_earliest wipe_off_latest
+        flash_min flash_max soft_earliest soft_latest
+      ].freeze
       # Classes that go into a mix and are not laid on by themselves.
       HELPERS = %w[hardener thinner flake colourant].freeze
       OILS = %w[siccative_oil raw_oil hardwax_oil].freeze
@@ -53,20 +56,26 @@ module Rhexon
 
       # @param method [String, nil] where the sheet gives times per method, those of this one
       # @return [Figure, nil] minutes at the sheet's climate; its value is nil when there is no such limit,
-      #   and there is no figure at all when the milestone does not apply. Dust-safe is half of touch unless the sheet says so.
+      #   and there is no figure at all when the milestone does not apply. Dust-safe is half of touch unless the sheet
+      #   says so.
       def milestone(name, method = nil)
         return @figures[[ name, method ]] if @figures.key?([ name, method ])
 
-        @figures[[ name, method ]] = by_method(name, method) || figure("milestones_min", name) || (name == "dust_safe" ? half_of_touch(method) : nil)
+        @figures[[
+          name, method
+        ]] = by_method(name, method) || figure("milestones_min", name) ||
+          (name == "dust_safe" ? half_of_touch(method) : nil)
       end
 
-      # The wet film that a milestone's time is stated for: of the method where the sheet gives times per method, else the thickest that is listed
-      # where the time stands, on the sheet or with the class.
+      # The wet film that a milestone's time is stated for: of the method where the sheet gives times per method, else
+      # the thickest that is listed where the time stands, on the sheet or with the class.
       # @return [Numeric, nil] µm
       def stated_wet_um(name, method)
         return wet_um(method)&.value if by_method(name, method) || (name == "dust_safe" && by_method("touch", method))
 
-        own = (@record["milestones_min"] || {}).then { |times| times.key?(name) || (name == "dust_safe" && times.key?("touch")) }
+        own = (@record["milestones_min"] || {}).then do |times|
+          times.key?(name) || (name == "dust_safe" && times.key?("touch"))
+        end
         [ (@record["wet_um"] if own), @defaults["wet_um"], @record["wet_um"] ].find { |films| films&.any? }&.values&.max
       end
 
@@ -100,7 +109,8 @@ module Rhexon
       # @return [Array<Array(Numeric, Numeric)>, nil] [[fewest parts, min], [most parts, min]]
       def pot_life_by_hardener = @record["pot_life_by_hardener"]&.sort_by(&:first)
 
-      # How much longer it cures with a share of hardener than at the full cure of its sheet: linear between both ends, where the sheet gives them.
+      # How much longer it cures with a share of hardener than at the full cure of its sheet: linear between both
+      # ends, where the sheet gives them.
       # @param parts [Numeric, nil] what is mixed in
       # @return [Float] time factor of handle, stack, rub-out and full cure
       def cure_factor(parts)
@@ -114,7 +124,9 @@ module Rhexon
 
       # Laid on by wiping, first or later coat; most of it is wiped off again.
       # @return [Numeric, nil] ml/m²
-      def consumption_ml_per_m2(later: false) = figure("consumption_ml_per_m2")&.value&.then { |first, other| later ? other : first }
+      def consumption_ml_per_m2(later: false)
+        figure("consumption_ml_per_m2")&.value&.then { |first, other| later ? other : first }
+      end
 
       # What it is mixed with, in order of addition: components of rhexon-mix/1 that name products.
       # @return [Array<Hash>]
@@ -188,7 +200,11 @@ module Rhexon
       private
 
       def group(phase)
-        base = mechanism == "reactive" || mechanism == "penetrating" ? "#{mechanism}_#{carrier}#{"_moisture" if moisture_cure?}" : mechanism
+        base = if mechanism == "reactive" || mechanism == "penetrating"
+          "#{mechanism}_#{carrier}#{"_moisture" if moisture_cure?}"
+        else
+          mechanism
+        end
         reference = sheet_t_c == 20 && sheet_rh == 50 ? "" : "@#{sheet_t_c}C#{sheet_rh}"
         "#{base}#{reference}.#{phase}"
       end
@@ -196,7 +212,9 @@ module Rhexon
       def figure(*path)
         given = path.size == 1 ? @record : @record[path.first]
         key = path.last
-        return Figure.new(value: given[key], source: source(path.join(".")), estimate: estimate?(path.join("."))) if given&.key?(key)
+        if given&.key?(key)
+          return Figure.new(value: given[key], source: source(path.join(".")), estimate: estimate?(path.join(".")))
+        end
 
         default = path.size == 1 ? @defaults : @defaults[path.first]
         Figure.new(value: default[key], source: classes.fetch("source"), estimate: true) if default&.key?(key)
@@ -204,7 +222,8 @@ module Rhexon
 
       def by_method(name, method)
         value = @record.dig("milestones_by_method_min", method, name) or return
-        Figure.new(value: value, source: source("milestones_by_method_min"), estimate: estimate?("milestones_by_method_min"))
+        Figure.new(value: value, source: source("milestones_by_method_min"),
+                   estimate: estimate?("milestones_by_method_min"))
       end
 
       def half_of_touch(method)
@@ -221,8 +240,12 @@ module Rhexon
       end
 
       def refuse_class
-        raise InvalidInput.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows", where: "products/#{@record["id"]}/class",
-                                                                                                    accepted: classes.fetch("classes").keys.join(", "))
+        raise InvalidInput.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows",
+                               where: "products/#{@record["id"]}/class",
+                               accepted: classes
+                                                                                                      .fetch(
+                                                                                                      "classes"
+                                                                                                    ).keys.join(", "))
       end
 
       def classes = Reference.table("classes")

@@ -2,7 +2,8 @@ require "json"
 
 module Rhexon
   module Materials
-    # A product record as lines of text, one a figure, and back: what the product page shows, its form edits and CSV carries.
+    # A product record as lines of text, one a figure, and back: what the product page shows, its form edits and CSV
+    # carries.
     # The list of figures is core/data/figures.yml.
     class ProductFigures
       # @!attribute value  [String] as written; empty when there is none
@@ -44,10 +45,23 @@ module Rhexon
           when "range" then value.map { |number| plain(number) }.join(" to ")
           when "pairs" then value.map { |at, number| "#{plain(at)}: #{plain(number)}" }.join(", ")
           when "waits" then value.map { |name, minutes| "#{name.tr("_", " ")}: #{plain(minutes)}" }.join(", ")
-          when "methods" then value.map { |method, times| "#{Schedule::Words::DONE.fetch(method, method)}: #{times.map { |name, minutes| "#{name.tr("_", " ")} #{plain(minutes)}" }.join(", ")}" }.join("; ")
-          when "packs" then value.map { |pack| "#{plain(pack["g"] || pack["ml"])} #{pack["g"] ? "g" : "ml"}#{" #{plain(pack["price"])}" if pack["price"]}" }.join("; ")
+          when "methods"
+            value.map { |method, times|
+              "#{Schedule::Words::DONE.fetch(method, method)}: " \
+                                        "#{times.map { |name, minutes|
+ "#{name.tr("_", " ")} #{plain(minutes)}"
+}.join(", ")}"
+            }.join("; ")
+          when "packs"
+            value.map { |pack|
+              "#{plain(pack["g"] || pack["ml"])} " \
+                               "#{pack["g"] ? "g" : "ml"}#{" #{plain(pack["price"])}" if pack["price"]}"
+            }.join("; ")
           when "mix" then value.map { |component| component_words(component) }.join("; ")
-          when "steps" then value.map { |step| "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}" }.join("; ")
+          when "steps"
+            value.map { |step|
+ "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}"
+}.join("; ")
           else value.is_a?(Numeric) ? plain(value) : value.to_s
           end
         end
@@ -67,14 +81,20 @@ module Rhexon
           when "mix" then text.split(";").map { |part| component(figure, part.strip) }
           when "steps" then text.split(";").map { |part| step(part.strip) }
           when "flag" then flag(figure, text)
-          when "choice" then figure["choices"].include?(text.downcase) ? text.downcase : refuse(figure, text, figure["choices"].join(" or "))
+          when "choice"
+            if figure["choices"].include?(text.downcase)
+              text.downcase
+            else
+              refuse(figure, text, figure["choices"].join(" or "))
+            end
           else text[0, 2000]
           end
         end
 
         def number(figure, text)
           value = comma!(figure, text) && Float(text.tr(",", ".").delete(" "), exception: false)
-          fits = value && value.finite? && (figure["least"].nil? || value >= figure["least"]) && (figure["above"].nil? || value > figure["above"]) && (figure["most"].nil? || value <= figure["most"])
+          fits = value && value.finite? && (figure["least"].nil? || value >= figure["least"]) &&
+            (figure["above"].nil? || value > figure["above"]) && (figure["most"].nil? || value <= figure["most"])
           refuse(figure, text, limits(figure)) unless fits
           value == value.round ? value.to_i : value
         end
@@ -86,7 +106,13 @@ module Rhexon
         end
 
         def limits(figure)
-          [ ("#{figure["least"]} or more" if figure["least"]), ("more than #{figure["above"]}" if figure["above"]), ("at most #{figure["most"]}" if figure["most"]), ("or none" if figure["none"]) ].compact.join(", ").then { |words| "a number#{" #{figure["unit"]}" if figure["unit"]}#{", #{words}" unless words.empty?}" }
+          [
+            ("#{figure["least"]} or more" if figure["least"]), ("more than #{figure["above"]}" if figure["above"]),
+            ("at most #{figure["most"]}" if figure["most"]), ("or none" if figure["none"])
+          ]
+            .compact
+            .join(", ")
+            .then { |words| "a number#{" #{figure["unit"]}" if figure["unit"]}#{", #{words}" unless words.empty?}" }
         end
 
         def range(figure, text)
@@ -105,7 +131,12 @@ module Rhexon
           name, minutes = text.split(/[:=]/).map(&:strip)
           key = name.to_s.downcase.tr(" ", "_")
           known = Pairs.words | Reference.table("classes").fetch("classes").keys
-          refuse(figure, text, "what goes over and minutes, such as waterborne: 120. Known are #{Pairs.words.join(", ").tr("_", " ")}") unless minutes && known.include?(key)
+          unless minutes && known.include?(key)
+            refuse(
+              figure, text,
+              "what goes over and minutes, such as waterborne: 120. Known are #{Pairs.words.join(", ").tr("_", " ")}"
+            )
+          end
           [ key, number({ **figure, "least" => 0 }, minutes) ]
         end
 
@@ -119,7 +150,9 @@ module Rhexon
         def time_of(figure, text)
           match = /\A(.+?)\s+([\d.,]+)\z/.match(text)
           name = match && match[1].downcase.tr(" -", "__")
-          refuse(figure, text, "a milestone and minutes: #{Product::MILESTONES.first(9).join(", ").tr("_", " ")}") unless Product::MILESTONES.include?(name)
+          unless Product::MILESTONES.include?(name)
+            refuse(figure, text, "a milestone and minutes: #{Product::MILESTONES.first(9).join(", ").tr("_", " ")}")
+          end
           [ name, number({ **figure, "least" => 0 }, match[2]) ]
         end
 
@@ -130,9 +163,13 @@ module Rhexon
         end
 
         def component(figure, text)
-          match = MIX.match(text) or refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
+          match = MIX.match(text) or
+            refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
           code, parts, basis, of, range = match.captures
-          { "product" => code, "parts" => number(figure, parts), "basis" => basis || "volume", "of" => of || "base", "role" => "hardener", "range" => range && range({ **figure, "least" => 0 }, range) }.compact
+          {
+            "product" => code, "parts" => number(figure, parts), "basis" => basis || "volume", "of" => of || "base",
+            "role" => "hardener", "range" => range && range({ **figure, "least" => 0 }, range)
+          }.compact
         end
 
         def step(text)
@@ -147,18 +184,30 @@ module Rhexon
           refuse(figure, text, "yes or no")
         end
 
-        def refuse(figure, text, accepted) = raise(InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"], accepted: accepted))
+        def refuse(figure, text, accepted)
+          raise(
+            InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"],
+                                                                                                 accepted: accepted)
+          )
+        end
 
         def set(record, path, value)
           *parents, last = path
           inner = parents.inject(record) { |hash, name| hash[name] ||= {} }
-          value.nil? ? inner.delete(last) : inner[last] = (value == :none ? nil : value)
+          if value.nil?
+inner.delete(last)
+          else
+inner[last] = (value == :none ? nil : value)
+          end
           record.delete(parents.first) if parents.any? && inner.empty?
         end
 
         def component_words(component)
           range = component["range"]
-          "#{component["product"]} #{plain(component["parts"])} #{component["basis"] || "volume"}#{" of the total" if component["of"] == "total"}#{" #{range.map { |part| plain(part) }.join(" to ")}" if range}"
+          "#{component["product"]} #{plain(component["parts"])} " \
+          "#{component["basis"] || "volume"}#{" of the total" if component["of"] == "total"}#{" #{range.map { |part|
+ plain(part)
+}.join(" to ")}" if range}"
         end
 
         def plain(number) = number.is_a?(Numeric) ? format("%.10g", number) : number.to_s
@@ -172,7 +221,11 @@ module Rhexon
       end
 
       # @return [Array<Group>]
-      def groups = self.class.table.fetch("groups").map { |group| Group.new(name: group["name"], lines: group["figures"].map { |figure| line(figure) }) }
+      def groups
+        self.class.table.fetch("groups").map do |group|
+          Group.new(name: group["name"], lines: group["figures"].map { |figure| line(figure) })
+        end
+      end
 
       # Figures that matter for planning and have neither a value of their own nor one of the class.
       # @return [Array<Line>]
@@ -187,8 +240,25 @@ module Rhexon
         path = figure["path"]
         given = given?(path)
         default = dig(@defaults, path)
-        Line.new(path: path, words: figure["words"], unit: figure["unit"], kind: figure["kind"], choices: figure["choices"], value: given ? written_value(figure) : (default.nil? ? "" : self.class.write(figure, default)),
-                 state: given ? "given" : (default.nil? ? "missing" : "default"), source: given ? @record.dig("sources", path) || @record["source"] || "given with the product" : (default.nil? ? nil : Reference.table("classes").fetch("source")))
+        Line.new(
+          path: path, words: figure["words"], unit: figure["unit"], kind: figure["kind"], choices: figure["choices"],
+          value: if given
+written_value(figure)
+                 else
+(default.nil? ? "" : self.class.write(figure, default))
+                 end,
+          state: if given
+"given"
+                 else
+(default.nil? ? "missing" : "default")
+                 end,
+          source: if given
+@record.dig("sources", path) || @record["source"] ||
+            "given with the product"
+                  else
+(default.nil? ? nil : Reference.table("classes").fetch("source"))
+                  end
+        )
       end
 
       def written_value(figure)

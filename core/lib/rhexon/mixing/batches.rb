@@ -1,14 +1,15 @@
 module Rhexon
   module Mixing
-    # The mixes of a plan: what is mixed when, for which passes, and how long it may be used. One batch serves several coats of a day
-    # when they fit inside its usable pot life; a step may ask for several equal batches for one pass.
+    # The mixes of a plan: what is mixed when, for which passes, and how long it may be used. One batch serves several
+    # coats of a day when they fit inside its usable pot life; a step may ask for several equal batches for one pass.
     class Batches
       # @!attribute mixed_at     [Integer] minute the hardener goes in
       # @!attribute usable_until [Integer, nil] nil: no pot life
       # @!attribute used_until   [Integer] end of the work it serves
       # @!attribute share        [Integer] how many equal batches its pass has
       # @!attribute sheet        [PourSheet]
-      Batch = Struct.new(:id, :product, :mixed_at, :usable_until, :used_until, :passes, :ml, :share, :sheet, :room, keyword_init: true) do
+      Batch = Struct.new(:id, :product, :mixed_at, :usable_until, :used_until, :passes, :ml, :share, :sheet, :room,
+                         keyword_init: true) do
         def short? = !usable_until.nil? && used_until > usable_until
 
         # What these hands can lay on before the pot life ends.
@@ -27,7 +28,9 @@ module Rhexon
       end
 
       def all
-        laid = @plan.placements.select { |placement| placement.pass.leaves_something? && placement.status != "done" && placement.pass.product }
+        laid = @plan.placements.select do |placement|
+          placement.pass.leaves_something? && placement.status != "done" && placement.pass.product
+        end
         laid.sort_by { |placement| [ placement.hands_start, placement.pass.key ] }.each { |placement| serve(placement) }
         @batches.sort_by { |batch| [ batch.mixed_at, batch.id ] }
       end
@@ -42,7 +45,9 @@ module Rhexon
         count = pass.step["batches"] || 1
         return split(placement, ml, count) if count > 1
 
-        begin_batch(placement, ml, placement.hands_start, placement.work_end, 1) unless join(@open[mix_of(placement)], placement, ml)
+        unless join(@open[mix_of(placement)], placement, ml)
+          begin_batch(placement, ml, placement.hands_start, placement.work_end, 1)
+        end
       end
 
       # Equal batches, each mixed when the one before is used up.
@@ -56,7 +61,8 @@ module Rhexon
 
       def begin_batch(placement, ml, from, used_until, share)
         sheet = sheet(placement.pass, ml)
-        batch = Batch.new(id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from, usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
+        batch = Batch.new(id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from,
+                          usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
                           passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room)
         @batches << batch
         @open[mix_of(placement)] = batch if share == 1
@@ -65,7 +71,10 @@ module Rhexon
       # What may come from one pot: the same product and shares, in one room, on one day.
       def mix_of(placement)
         pass = placement.pass
-        [ pass.product.id, pass.room, shop.zone.date(placement.hands_start), *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts") ]
+        [
+          pass.product.id, pass.room, shop.zone.date(placement.hands_start),
+          *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts")
+        ]
       end
 
       # Without a pot life a mix of the same day serves on; with one it must last to the end of the pass.
@@ -85,10 +94,16 @@ module Rhexon
         true
       end
 
-      def sheet(pass, ml) = PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml }, resolution_g: shop.scale_g)
+      def sheet(pass, ml)
+        PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml },
+                      resolution_g: shop.scale_g)
+      end
 
       def usable_until(pass, from, sheet)
-        PotLife.usable_until(pass.product, shop.line(pass.room), from, batch_g: sheet.total_g, hardener_parts: ProductMix.hardener_parts(pass.product, pass.step))
+        PotLife.usable_until(pass.product, shop.line(pass.room), from, batch_g: sheet.total_g,
+                                                                       hardener_parts: ProductMix.hardener_parts(
+                                                                         pass.product, pass.step
+                                                                       ))
       end
     end
   end

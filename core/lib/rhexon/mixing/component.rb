@@ -1,7 +1,7 @@
 module Rhexon
   module Mixing
-    # One material of a mix and its share: parts of the base (component 1 = 100 unless it says otherwise) or percent of the total,
-    # by volume or by mass. A component that is a mix itself holds its recipe.
+    # One material of a mix and its share: parts of the base (component 1 = 100 unless it says otherwise) or percent
+    # of the total, by volume or by mass. A component that is a mix itself holds its recipe.
     class Component
       ROLES = %w[base hardener thinner other colourant].freeze
       BASES = %w[volume mass].freeze
@@ -9,7 +9,8 @@ module Rhexon
       # A base and its hardener are one reaction: too much of either asks for more of the other.
       GROUP = %w[base hardener].freeze
 
-      attr_reader :name, :parts, :basis, :of, :role, :range, :density_g_per_ml, :tolerance_percent, :recipe, :product, :price_per_kg, :left_g, :note
+      attr_reader :name, :parts, :basis, :of, :role, :range, :density_g_per_ml, :tolerance_percent, :recipe, :product,
+                  :price_per_kg, :left_g, :note
 
       # @param record [Hash{String=>Object}] a component of rhexon-mix/1
       # @param first [Boolean] the base
@@ -64,10 +65,16 @@ module Rhexon
       end
 
       def check!
-        Rhexon.refuse_unless(parts.finite? && parts.positive?, "#{name} has no share", where: "components/#{name}/parts", accepted: "more than 0")
-        Rhexon.refuse_unless(density_g_per_ml.positive?, "#{name} has no density", where: "components/#{name}/density_g_per_ml", accepted: "more than 0 g/ml")
-        Rhexon.refuse_unless(range.nil? || (range[0] <= parts && parts <= range[1]), "#{name}: #{format("%g", parts)} lies outside its own range", where: "components/#{name}/range",
-                                                                                     accepted: range && "#{format("%g", range[0])} to #{format("%g", range[1])}")
+        Rhexon.refuse_unless(parts.finite? && parts.positive?, "#{name} has no share",
+                             where: "components/#{name}/parts", accepted: "more than 0")
+        Rhexon.refuse_unless(density_g_per_ml.positive?, "#{name} has no density",
+                             where: "components/#{name}/density_g_per_ml", accepted: "more than 0 g/ml")
+        Rhexon.refuse_unless(range.nil? || (range[0] <= parts && parts <= range[1]),
+                             "#{name}: #{format("%g", parts)} lies outside its own range",
+                             where: "components/#{name}/range",
+                             accepted: range &&
+                                                                                       "#{format("%g", range[0])} to " \
+                                                                                       "#{format("%g", range[1])}")
       end
 
       def table = Reference.table("mixing")

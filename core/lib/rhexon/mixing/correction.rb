@@ -1,7 +1,8 @@
 module Rhexon
   module Mixing
-    # What to do after pours that missed their targets t_i. A component outside its tolerance is accepted when its real share is inside its own
-    # range; otherwise k = max(a_i / t_i) of the poured amounts a_i scales every target, and what is in the pot is topped up.
+    # What to do after pours that missed their targets t_i. A component outside its tolerance is accepted when its
+    # real share is inside its own range; otherwise k = max(a_i / t_i) of the poured amounts a_i scales every target,
+    # and what is in the pot is topped up.
     class Correction
       # @!attribute low_add_g, high_add_g [Float] least and most that may still go in, by the component's tolerance
       Pour = Struct.new(:name, :add_g, :final_g, :low_add_g, :high_add_g, keyword_init: true) do
@@ -23,7 +24,8 @@ module Rhexon
 
       # @param sheet [PourSheet]
       # @param poured [Array<Hash>] {"name", "g"}, in order; several pours of one component add up
-      # @param limits [Hash] "container_ml", "usable_g": what the pot holds and what can be used before the pot life ends
+      # @param limits [Hash] "container_ml", "usable_g": what the pot holds and what can be used before the pot life
+      #   ends
       # @param leave [Boolean] what went in too much is left as it is, the rest is poured as first planned
       # @raise [InvalidInput]
       def initialize(sheet, poured, limits = {}, leave: false)
@@ -45,10 +47,17 @@ module Rhexon
 
       # Components poured outside their tolerance and inside their own range: kept, with the share they really have.
       # @return [Hash{String=>Float}] name => share as its recipe reads it
-      def accepted = indices.select { |index| fate(index) == :accepted }.to_h { |index| [ recipe.components[index].name, share(index) ] }
+      def accepted
+        indices.select { |index| fate(index) == :accepted }.to_h do |index|
+          [ recipe.components[index].name, share(index) ]
+        end
+      end
 
       # Base went in after the hardener: stir again; the pot life already runs.
-      def stir_again? = poured?("hardener") && pours.any? { |pour| pour.add_g > TINY && recipe.components[recipe.index(pour.name)].role == "base" }
+      def stir_again?
+        poured?("hardener") &&
+          pours.any? { |pour| pour.add_g > TINY && recipe.components[recipe.index(pour.name)].role == "base" }
+      end
 
       def needed? = factor > 1 + TINY
 
@@ -57,7 +66,9 @@ module Rhexon
         return [] unless needed?
 
         all = [ accept, top_up, split, discard ].compact
-        all.sort_by.with_index { |option, place| [ option.blocked_by ? 1 : 0, factor > discard_first && option.kind == "discard" ? 0 : 1, place ] }
+        all.sort_by.with_index do |option, place|
+          [ option.blocked_by ? 1 : 0, factor > discard_first && option.kind == "discard" ? 0 : 1, place ]
+        end
       end
 
       private
@@ -69,10 +80,15 @@ module Rhexon
       def discard_first = Reference.table("mixing").fetch("discard_first_above")
 
       def add(pour)
-        index = recipe.index(pour["name"]) or raise InvalidInput.new("The mix has no component called #{pour["name"]}", where: "poured", accepted: recipe.components.map(&:name).join(", "))
+        index = recipe.index(pour["name"]) or
+          raise InvalidInput.new(
+            "The mix has no component called #{pour["name"]}", where: "poured",
+            accepted: recipe.components.map(&:name).join(", ")
+          )
         grams = pour["g"]
-        Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G, "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured",
-                                                                                                                accepted: "0 g or more")
+        Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G,
+                             "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured",
+                                                                                              accepted: "0 g or more")
         @amounts[index] = (@amounts[index] || 0.0) + grams
       end
 
@@ -88,7 +104,9 @@ module Rhexon
         amount > targets[index] ? :over : :under
       end
 
-      def inside?(index, amount, scale) = (amount / (targets[index] * scale) - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY
+      def inside?(index, amount, scale)
+        (amount / (targets[index] * scale) - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY
+      end
 
       def in_own_range?(index)
         range = recipe.components[index].range or return false
@@ -101,7 +119,8 @@ module Rhexon
       def filled(scale)
         indices.map do |index|
           amount = @amounts[index] || 0.0
-          keeps = @amounts[index] && (inside?(index, amount, scale) || (fate(index) == :accepted && in_range_at?(index, scale)))
+          keeps = @amounts[index] &&
+            (inside?(index, amount, scale) || (fate(index) == :accepted && in_range_at?(index, scale)))
           add = keeps ? 0.0 : [ targets[index] * scale - amount, 0.0 ].max
           pour(index, add, amount + add)
         end
@@ -109,7 +128,8 @@ module Rhexon
 
       def pour(index, add, final)
         slack = targets[index] * factor * recipe.components[index].tolerance_percent / 100
-        Pour.new(name: recipe.components[index].name, add_g: add, final_g: final, low_add_g: [ add - slack, 0.0 ].max, high_add_g: add + slack)
+        Pour.new(name: recipe.components[index].name, add_g: add, final_g: final, low_add_g: [ add - slack, 0.0 ].max,
+                 high_add_g: add + slack)
       end
 
       def in_range_at?(index, scale)
@@ -121,13 +141,20 @@ module Rhexon
 
       def top_up
         extra = total_g - sheet.total_g
-        Option.new(kind: "top_up", total_g: total_g, extra_g: extra, cost: cost(pours.map(&:final_g).zip(targets).map { |final, target| [ final - target, 0 ].max }), blocked_by: blocked, pours: pours,
-                   sentence: "Top up the rest to the same ratio: #{grams(total_g)} in all, #{grams(extra)} more than planned.#{" Stir again; the pot life already runs." if stir_again?}")
+        Option.new(
+          kind: "top_up", total_g: total_g, extra_g: extra,
+          cost: cost(pours.map(&:final_g).zip(targets).map { |final, target| [ final - target, 0 ].max }),
+          blocked_by: blocked, pours: pours,
+          sentence: "Top up the rest to the same ratio: #{grams(total_g)} in all, #{grams(extra)} more than " \
+                    "planned.#{" Stir again; the pot life already runs." if stir_again?}"
+        )
       end
 
       def blocked
         return "container" if @limits["container_ml"] && total_ml > @limits["container_ml"]
-        return "stock" if pours.any? { |pour| (left = recipe.components[recipe.index(pour.name)].left_g) && pour.add_g > left + TINY }
+        if pours.any? { |pour| (left = recipe.components[recipe.index(pour.name)].left_g) && pour.add_g > left + TINY }
+          return "stock"
+        end
 
         "pot_life" if @limits["usable_g"] && total_g > @limits["usable_g"]
       end
@@ -137,11 +164,25 @@ module Rhexon
         amounts = at_least_planned
         ranged = indices.drop(1).select { |index| recipe.components[index].range }
         loose = indices.drop(1) - ranged
-        return unless ranged.any? && ranged.all? { |index| recipe.own_reading(index, amounts).between?(*recipe.components[index].range) }
-        return unless loose.all? { |index| (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY }
+        unless ranged.any? &&
+            ranged.all? { |index| recipe.own_reading(index, amounts).between?(*recipe.components[index].range) }
+          return
+        end
+        unless loose.all? { |index|
+          (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100 <=
+              recipe.components[index].tolerance_percent + TINY
+        }
+          return
+        end
 
-        shares = ranged.map { |index| "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} (#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})" }
-        Option.new(kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts), sentence: "Leave it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows.")
+        shares = ranged.map do |index|
+          "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} " \
+          "(#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})"
+        end
+        Option.new(
+          kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts),
+          sentence: "Leave it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows."
+        )
       end
 
       def at_least_planned = indices.map { |index| [ in_pot[index], targets[index] ].max }
@@ -154,12 +195,14 @@ module Rhexon
         amounts = indices.map { |index| [ kept[index], targets[index] ].max }
         out = in_pot.sum - kept.sum
         later = poured?("hardener") ? "the hardener in it runs on" : "keep it for the next mix"
-        Option.new(kind: "split", total_g: amounts.sum, extra_g: out, cost: 0.0, pours: indices.map { |index| pour(index, amounts[index] - kept[index], amounts[index]) },
+        Option.new(kind: "split", total_g: amounts.sum, extra_g: out, cost: 0.0,
+                   pours: indices.map { |index| pour(index, amounts[index] - kept[index], amounts[index]) },
                    sentence: "Take #{grams(out)} out into a second pot and finish this one as planned; #{later}.")
       end
 
       def discard
-        Option.new(kind: "discard", total_g: 0.0, extra_g: in_pot.sum, cost: cost(in_pot), pours: [], sentence: "Throw #{grams(in_pot.sum)} away and begin again.")
+        Option.new(kind: "discard", total_g: 0.0, extra_g: in_pot.sum, cost: cost(in_pot), pours: [],
+                   sentence: "Throw #{grams(in_pot.sum)} away and begin again.")
       end
 
       def cost(grams)

@@ -4,17 +4,21 @@ module Rhexon
     # @!attribute net_ml   [Float] area · wet film / 1000 (m², µm), or area · consumption for what is wiped off again
     # @!attribute laid_ml  [Float] net over transfer efficiency
     # @!attribute gross_ml [Float] with what stays in gun and cup, and the margin
-    Laying = Struct.new(:net_ml, :laid_ml, :left_behind_ml, :margin_percent, :transfer_efficiency, :wiped, keyword_init: true) do
+    Laying = Struct.new(:net_ml, :laid_ml, :left_behind_ml, :margin_percent, :transfer_efficiency, :wiped,
+                        keyword_init: true) do
       # @param area_m2 [Numeric] of all faces of the pass
       # @param wet_um [Numeric, nil] wet film left on
       # @param method [String]
       # @param gun [String, nil] of core/data/hands.yml, for spray
       # @param narrow [Boolean] chairs, spindles: counts only where sprayed
       # @param consumption_ml_per_m2 [Numeric, nil] laid on by wiping; takes the place of the film left on
-      def self.for_area(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil, left_behind_ml: nil, margin_percent: nil)
+      def self.for_area(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil,
+left_behind_ml: nil, margin_percent: nil)
         efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
         net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
-        new(net_ml: net, laid_ml: net / efficiency, left_behind_ml: (left_behind_ml || hands.fetch("left_behind_ml").fetch(method)).to_f, margin_percent: (margin_percent || Reference.table("mixing").fetch("margin_percent")).to_f,
+        new(net_ml: net, laid_ml: net / efficiency,
+            left_behind_ml: (left_behind_ml || hands.fetch("left_behind_ml").fetch(method)).to_f,
+            margin_percent: (margin_percent || Reference.table("mixing").fetch("margin_percent")).to_f,
             transfer_efficiency: efficiency, wiped: !consumption_ml_per_m2.nil?).freeze
       end
 
@@ -24,20 +28,27 @@ module Rhexon
       def self.of_pass(pass)
         return rubbed_on(pass) if rubbed?(pass)
 
-        wiped = %w[wipe pad].include?(pass.method) || !pass.film? ? pass.product.consumption_ml_per_m2(later: later?(pass)) : nil
-        for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method, gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
+        wiped = if %w[wipe pad].include?(pass.method) || !pass.film?
+          pass.product.consumption_ml_per_m2(later: later?(pass))
+        else
+          nil
+        end
+        for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method,
+                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
       end
 
       # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.
       # @param pass [Planning::Pass]
       def self.rubbed?(pass)
-        pass.film? && %w[wipe pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) && Reference.table("mixing").dig("rubbed", "classes").include?(pass.product.class_id)
+        pass.film? && %w[wipe pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) &&
+          Reference.table("mixing").dig("rubbed", "classes").include?(pass.product.class_id)
       end
 
       def self.rubbed_on(pass)
         net = pass.area_m2 * pass.count * pass.wet_um.to_f
         keeps = Reference.table("mixing").dig("rubbed", "hand_keeps")
-        new(net_ml: net, laid_ml: net * (1 + keeps), left_behind_ml: 0.0, margin_percent: 0.0, transfer_efficiency: 1 / (1 + keeps), wiped: false).freeze
+        new(net_ml: net, laid_ml: net * (1 + keeps), left_behind_ml: 0.0, margin_percent: 0.0,
+            transfer_efficiency: 1 / (1 + keeps), wiped: false).freeze
       end
 
       # Not the first coat on its face: by its number, or with a film below.
@@ -46,16 +57,24 @@ module Rhexon
 
       # Real wet film of a coat from the pot before and after: (m_before - m_after) · TE / (density · area).
       # @return [Float] µm
-      def self.film_um(used_g:, density_g_per_ml:, area_m2:, transfer_efficiency:) = used_g * transfer_efficiency / (density_g_per_ml * area_m2)
+      def self.film_um(used_g:, density_g_per_ml:, area_m2:, transfer_efficiency:)
+        used_g * transfer_efficiency / (density_g_per_ml * area_m2)
+      end
 
       # The shop's own transfer efficiency from the same coat and a comb reading.
-      def self.own_efficiency(used_g:, density_g_per_ml:, area_m2:, wet_um:) = wet_um * density_g_per_ml * area_m2 / used_g
+      def self.own_efficiency(used_g:, density_g_per_ml:, area_m2:, wet_um:)
+        wet_um * density_g_per_ml * area_m2 / used_g
+      end
 
       # Spread in g/m² and wet film are one figure: w = g/m² / rho.
       def self.wet_um(g_per_m2, density_g_per_ml) = g_per_m2 / density_g_per_ml.to_f
 
       def self.efficiency(method, gun, narrow)
-        share = method == "spray" && gun ? hands.fetch("guns").fetch(gun).fetch("transfer_efficiency") : hands.fetch("transfer_efficiency").fetch(method)
+        share = if method == "spray" && gun
+          hands.fetch("guns").fetch(gun).fetch("transfer_efficiency")
+        else
+          hands.fetch("transfer_efficiency").fetch(method)
+        end
         narrow && method == "spray" ? share * Reference.table("mixing").fetch("narrow_work_factor") : share
       end
 

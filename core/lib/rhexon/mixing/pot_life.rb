@@ -1,7 +1,7 @@
 module Rhexon
   module Mixing
-    # How long a catalysed mix may be used. Pot life halves for every +10 °C, what the Arrhenius figure of the reactive mechanism
-    # (50 kJ/mol, core/data/drying.yml) comes to near 20 °C; 80 % of it is counted on.
+    # How long a catalysed mix may be used. Pot life halves for every +10 °C, what the Arrhenius figure of the
+    # reactive mechanism (50 kJ/mol, core/data/drying.yml) comes to near 20 °C; 80 % of it is counted on.
     module PotLife
       module_function
 
@@ -16,11 +16,18 @@ module Rhexon
       end
 
       # How much faster than at the sheet's temperature it ages; in the cold not slower than a usual cap.
-      def speed(product, t_c) = [ 2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f), 1.0 / table.fetch("pot_life_longest") ].max
+      def speed(product, t_c)
+        [
+          2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f),
+          1.0 / table.fetch("pot_life_longest")
+        ].max
+      end
 
       # @param line [Drying::ClimateTimeline] of the room
       # @return [Drying::Progress] in minutes at the sheet's temperature
-      def progress(product, line) = line.progress([ :pot_life, product.pot_life_t_c ]) { |climate| speed(product, climate.t_c) }
+      def progress(product, line)
+        line.progress([ :pot_life, product.pot_life_t_c ]) { |climate| speed(product, climate.t_c) }
+      end
 
       # Until when a mix may be used, through the air of its room.
       # @param line [Drying::ClimateTimeline]
@@ -34,24 +41,31 @@ module Rhexon
         usable && progress(product, line).reached(from, usable)&.floor
       end
 
-      def usable_min(product, **conditions) = minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
+      def usable_min(product, **conditions)
+        minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
+      end
 
-      # Pot life at 20 °C for a hardener share: linear between the ends of the sheet; fixed where the sheet gives one figure.
+      # Pot life at 20 °C for a hardener share: linear between the ends of the sheet; fixed where the sheet gives one
+      # figure.
       def at_share(product, hardener_parts)
         ends = product.pot_life_by_hardener
         return product.pot_life_min&.value unless ends && hardener_parts
 
         (low, longest), (high, shortest) = ends
-        Rhexon.refuse_unless(hardener_parts.between?(low, high), "#{product.name} does not take #{format("%g", hardener_parts)} parts of hardener", where: "hardener_parts", accepted: "#{format("%g", low)} to #{format("%g", high)}")
+        Rhexon.refuse_unless(hardener_parts.between?(low, high),
+                             "#{product.name} does not take #{format("%g", hardener_parts)} parts of hardener",
+                             where: "hardener_parts", accepted: "#{format("%g", low)} to #{format("%g", high)}")
         longest + (shortest - longest) * (hardener_parts - low) / (high - low).to_f
       end
 
-      # Halved at 500 g against the 100 g of the sheet: (m / 100)^(-ln 2 / ln 5); less than the sheet's mass does not lengthen it.
+      # Halved at 500 g against the 100 g of the sheet: (m / 100)^(-ln 2 / ln 5); less than the sheet's mass does not
+      # lengthen it.
       def mass_factor(product, batch_g)
         figures = table.fetch("mass_shortens")
         return 1.0 unless batch_g && product.class_id == figures.fetch("class") && batch_g > figures.fetch("sheet_g")
 
-        (batch_g / figures.fetch("sheet_g").to_f)**(-Math.log(2) / Math.log(figures.fetch("halved_at_g") / figures.fetch("sheet_g").to_f))
+        (batch_g / figures.fetch("sheet_g").to_f)**
+          (-Math.log(2) / Math.log(figures.fetch("halved_at_g") / figures.fetch("sheet_g").to_f))
       end
       private_class_method :mass_factor
 

@@ -1,6 +1,7 @@
 module Rhexon
   module Mixing
-    # What to pour, in order: for each pour the target reading, the lowest and highest that is accepted, and the running total.
+    # What to pour, in order: for each pour the target reading, the lowest and highest that is accepted, and the
+    # running total.
     class PourSheet
       # @!attribute running_g [Float] what a scale that is not zeroed should read after it
       Pour = Struct.new(:name, :g, :ml, :low_g, :high_g, :running_g, :component, keyword_init: true)
@@ -9,16 +10,19 @@ module Rhexon
       attr_reader :recipe, :resolution_g, :factor
 
       # @param recipe [Recipe]
-      # @param want [Hash] one of {"total_ml"}, {"total_g"}, {"have" => {"name", "g" or "ml"}} or have as a list: then the limiting one decides
+      # @param want [Hash] one of {"total_ml"}, {"total_g"}, {"have" => {"name", "g" or "ml"}} or have as a list: then
+      #   the limiting one decides
       # @param resolution_g [Numeric] of the scale
       # @raise [InvalidInput]
       def initialize(recipe, want, resolution_g: 1)
         @recipe = recipe
         @want = want
         @resolution_g = resolution_g.to_f
-        Rhexon.refuse_unless(@resolution_g.positive?, "The scale has no resolution", where: "scale/resolution_g", accepted: "more than 0 g")
+        Rhexon.refuse_unless(@resolution_g.positive?, "The scale has no resolution", where: "scale/resolution_g",
+                                                                                     accepted: "more than 0 g")
         @factor = factor_of(want)
-        Rhexon.refuse_unless(total_g <= MOST_G, "A mix of #{(total_g / 1000).round} kg is more than any pot here holds", where: "want", accepted: "up to 1000 kg")
+        Rhexon.refuse_unless(total_g <= MOST_G, "A mix of #{(total_g / 1000).round} kg is more than any pot here holds",
+                             where: "want", accepted: "up to 1000 kg")
       end
 
       # @return [Array<Float>]
@@ -33,21 +37,25 @@ module Rhexon
         recipe.components.zip(grams, millilitres).map do |component, g, ml|
           running += g
           low, high = component.allowed
-          Pour.new(name: component.name, g: g, ml: ml, low_g: g * low, high_g: g * high, running_g: running, component: component)
+          Pour.new(name: component.name, g: g, ml: ml, low_g: g * low, high_g: g * high, running_g: running,
+                   component: component)
         end
       end
 
       # A scale cannot tell a component of which less is allowed to miss than one of its steps.
       def too_small? = total_g < smallest_total_g - 1e-9
 
-      # @return [Float] the smallest batch this scale can weigh: resolution / what may miss / share by mass, largest over the components
+      # @return [Float] the smallest batch this scale can weigh: resolution / what may miss / share by mass, largest
+      #   over the components
       def smallest_total_g
         recipe.components.zip(recipe.mass_shares).map { |component, share| resolution_g / component.slack / share }.max
       end
 
       # Which stock decides when several are given.
       # @return [String, nil]
-      def limiting = @want["have"].is_a?(Array) ? @want["have"].min_by { |stock| stock_factor(stock) }.fetch("name") : nil
+      def limiting
+        @want["have"].is_a?(Array) ? @want["have"].min_by { |stock| stock_factor(stock) }.fetch("name") : nil
+      end
 
       private
 
@@ -56,20 +64,26 @@ module Rhexon
         when "total_ml" then positive(want["total_ml"], "total_ml") / recipe.unit_ml.sum
         when "total_g" then positive(want["total_g"], "total_g") / recipe.unit_g.sum
         when "have" then [ want["have"] ].flatten.map { |stock| stock_factor(stock) }.min
-        else raise InvalidInput.new("How much is wanted is missing", where: "want", accepted: "total_ml, total_g, or have with a name and g or ml")
+        else raise InvalidInput.new("How much is wanted is missing", where: "want",
+                                                                     accepted: "total_ml, total_g, or have with a " \
+                                                                               "name and g or ml")
         end
       end
 
       def stock_factor(stock)
         index = recipe.index(stock["name"]) or
-          raise InvalidInput.new("The mix has no component called #{stock["name"]}", where: "want/have/name", accepted: recipe.components.map(&:name).join(", "))
+          raise InvalidInput.new(
+            "The mix has no component called #{stock["name"]}", where: "want/have/name",
+            accepted: recipe.components.map(&:name).join(", ")
+          )
         return positive(stock["g"], "have/g") / recipe.unit_g[index] if stock.key?("g")
 
         positive(stock["ml"], "have/ml") / recipe.unit_ml[index]
       end
 
       def positive(value, where)
-        Rhexon.refuse_unless(value.is_a?(Numeric) && value.to_f.finite? && value.positive?, "#{value.inspect} is no amount to mix", where: "want/#{where}", accepted: "more than 0")
+        Rhexon.refuse_unless(value.is_a?(Numeric) && value.to_f.finite? && value.positive?,
+                             "#{value.inspect} is no amount to mix", where: "want/#{where}", accepted: "more than 0")
         value.to_f
       end
     end

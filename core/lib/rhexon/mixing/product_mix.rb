@@ -22,10 +22,13 @@ module Rhexon
         return base.to_f if product.mix.empty? && thinning(product, step).nil?
 
         mix = recipe(product, products, step)
-        Thinning.solids_percent(mix.unit_ml.zip(mix.components.map { |component| solids_of(component, product, products) }))
+        Thinning.solids_percent(
+          mix.unit_ml.zip(mix.components.map { |component| solids_of(component, product, products) })
+        )
       end
 
-      # What evaporates of the pours of a mix, in both conventions: parts of {Thinning.voc}. Of a thinner all does, where its sheet gives no figure; of water nothing.
+      # What evaporates of the pours of a mix, in both conventions: parts of {Thinning.voc}. Of a thinner all does,
+      # where its sheet gives no figure; of water nothing.
       # @param pours [Array<PourSheet::Pour>]
       # @return [Array<Hash>, nil] nil where a sheet does not say
       def voc_parts(pours, products)
@@ -38,10 +41,19 @@ module Rhexon
       # @raise [InvalidInput] for a cut of what is no shellac, or a stronger one than is in the jar
       def thinning(product, step)
         pounds = step["cut_lb_per_gal"] or return step["thinning"]
-        Rhexon.refuse_unless(product.class_id == "shellac", "#{product.name} is no solution of flake and has no cut", where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "thinning in percent")
+        Rhexon.refuse_unless(product.class_id == "shellac", "#{product.name} is no solution of flake and has no cut",
+                             where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "thinning in percent")
         jar = Cut.of_solids(product.solids_volume_percent.value)
-        Rhexon.refuse_unless(pounds <= jar.lb_per_gal * (1 + Cut::SAME), "#{product.name} is a #{jar.lb_per_gal.round(2)} lb cut, and spirit cannot make it #{format("%g", pounds)} lb", where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "at most #{jar.lb_per_gal.round(2)} lb")
-        spirit = Cuts.change(jar, solution_ml: 100, to: jar.with([ Cut.read({ "lb_per_gal" => pounds }).g_per_ml, jar.g_per_ml ].min)).add_spirit_ml
+        Rhexon.refuse_unless(
+          pounds <= jar.lb_per_gal * (1 + Cut::SAME),
+          "#{product.name} is a #{jar.lb_per_gal.round(2)} lb cut, and spirit cannot make it #{format("%g", pounds)} " \
+          "lb",
+          where: "steps/#{step["id"]}/cut_lb_per_gal", accepted: "at most #{jar.lb_per_gal.round(2)} lb"
+        )
+        spirit = Cuts.change(jar, solution_ml: 100,
+                                  to: jar.with(
+                               [ Cut.read({ "lb_per_gal" => pounds }).g_per_ml, jar.g_per_ml ].min
+                             )).add_spirit_ml
         { "percent" => spirit, "of" => "base" }
       end
 
@@ -50,18 +62,28 @@ module Rhexon
 
       # What is really poured: nil where the step has no hardener.
       # @return [Numeric, nil] parts
-      def hardener_parts(product, step) = step["hardener_parts"] || product.mix.find { |component| component["role"] == "hardener" }&.fetch("parts")
+      def hardener_parts(product, step)
+        step["hardener_parts"] || product.mix.find { |component| component["role"] == "hardener" }&.fetch("parts")
+      end
 
       def base(product)
         density = product.density_g_per_ml
-        { "name" => product.name, "parts" => 100, "of" => "base", "basis" => "volume", "role" => "base", "product" => product.id, "class" => product.class_id, "price_per_kg" => price_per_kg(product),
+        { "name" => product.name, "parts" => 100, "of" => "base", "basis" => "volume", "role" => "base",
+          "product" => product.id, "class" => product.class_id, "price_per_kg" => price_per_kg(product),
           **(density && !density.estimate ? { "density_g_per_ml" => density.value } : {}) }
       end
 
       def from_shelf(component, products, step)
         product = products[component["product"]]
-        parts = component["role"] == "hardener" && step["hardener_parts"] ? { "parts" => step["hardener_parts"], "range" => nil } : {}
-        { "name" => product&.name || component["name"] || component["product"], "price_per_kg" => product && price_per_kg(product), **density(product), **component, **parts }.then { |part| part.merge("name" => part["name"].to_s) }
+        parts = if component["role"] == "hardener" && step["hardener_parts"]
+          { "parts" => step["hardener_parts"], "range" => nil }
+        else
+          {}
+        end
+        {
+          "name" => product&.name || component["name"] || component["product"],
+          "price_per_kg" => product && price_per_kg(product), **density(product), **component, **parts
+        }.then { |part| part.merge("name" => part["name"].to_s) }
       end
 
       def thinner(product, products, step)
@@ -70,11 +92,20 @@ module Rhexon
 
         used = products[step["thinner"] || product.thinner_id]
         range = product.thinning_of == thinning["of"] ? product.thinning_range_percent : nil
-        [ { "name" => used&.name || product.thinner_id || stand_in(product), "parts" => thinning["percent"], "of" => thinning["of"], "basis" => "volume", "role" => "thinner", "product" => used&.id,
-            "range" => (range if range&.then { |low, high| thinning["percent"].between?(low, high) }), "price_per_kg" => used && price_per_kg(used), **(used ? density(used) : water?(product) ? { "density_g_per_ml" => 1.0 } : {}) } ]
+        [ { "name" => used&.name || product.thinner_id || stand_in(product), "parts" => thinning["percent"],
+            "of" => thinning["of"], "basis" => "volume", "role" => "thinner", "product" => used&.id,
+            "range" => (range if range&.then { |low, high|
+              thinning["percent"].between?(low, high)
+            }), "price_per_kg" => used &&
+              price_per_kg(used), **(if used
+density(used)
+                                     else
+water?(product) ? { "density_g_per_ml" => 1.0 } : {}
+                                     end) } ]
       end
 
-      # Of what the shelf does not say, a thinner has none; for a hardener the sheet's figure is taken as that of its mix.
+      # Of what the shelf does not say, a thinner has none; for a hardener the sheet's figure is taken as that of its
+      # mix.
       def solids_of(component, product, products)
         return 0.0 if component.role == "thinner"
 
@@ -83,14 +114,19 @@ module Rhexon
 
       def voc_part(pour, product)
         water = product.nil? ? pour.component.name == "water" : product.waterborne?
-        return { ml: pour.ml, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 } if pour.component.role == "thinner" && water
+        if pour.component.role == "thinner" && water
+          return { ml: pour.ml, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 }
+        end
 
-        ready = product&.voc_ready_g_per_l || (pour.component.density_g_per_ml * 1000 if pour.component.role == "thinner") or return
+        ready =
+          product&.voc_ready_g_per_l || (pour.component.density_g_per_ml * 1000 if pour.component.role == "thinner") or
+          return
         { ml: pour.ml, ready_g_per_l: ready, less_water_g_per_l: product&.voc_less_water_g_per_l || ready }
       end
 
       def price_per_kg(product)
-        product.packs.filter_map { |pack| pack["price"] && pack["price"] / (Stock::Packs.grams(pack, product) / 1000.0) }.min
+        product.packs
+          .filter_map { |pack| pack["price"] && pack["price"] / (Stock::Packs.grams(pack, product) / 1000.0) }.min
       end
 
       def density(product)

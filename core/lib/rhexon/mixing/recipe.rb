@@ -1,6 +1,7 @@
 module Rhexon
   module Mixing
-    # A ratio recipe: components in order of addition. Mass of component i is m_i = V_i * rho_i; mixing volumes are taken as additive.
+    # A ratio recipe: components in order of addition. Mass of component i is m_i = V_i * rho_i; mixing volumes are
+    # taken as additive.
     class Recipe
       READINGS = [ %w[base volume], %w[base mass], %w[total volume], %w[total mass] ].freeze
       # What shares of the total may miss 100 by, percent.
@@ -14,7 +15,10 @@ module Rhexon
         @components = records.each_with_index.map { |record, index| Component.new(record, first: index.zero?) }.freeze
         names = components.map(&:name)
         Rhexon.refuse_unless(names.any?, "A mix needs at least one component", where: where)
-        Rhexon.refuse_unless(names.uniq.size == names.size, "Two components are called #{names.find { |name| names.count(name) > 1 }}", where: where, accepted: "a name of its own for each")
+        Rhexon.refuse_unless(
+          names.uniq.size == names.size, "Two components are called #{names.find { |name| names.count(name) > 1 }}",
+          where: where, accepted: "a name of its own for each"
+        )
         @unit_ml = solve(where).freeze
         check_base!(where)
         freeze
@@ -38,18 +42,23 @@ module Rhexon
       # @param amounts_g [Array<Float>] grams of every component
       # @return [Float] parts to 100 of base (in the base's own number of parts), or percent of the total
       def reading(index, amounts_g, of:, basis:)
-        amounts = basis == "mass" ? amounts_g : amounts_g.zip(components).map { |g, component| g / component.density_g_per_ml }
+        amounts =
+          basis == "mass" ? amounts_g : amounts_g.zip(components).map { |g, component| g / component.density_g_per_ml }
         of == "base" ? amounts[index] / amounts[0] * base_parts : amounts[index] / amounts.sum * 100
       end
 
       # All four readings of each component.
       # @return [Array<Hash{Array(String, String)=>Float}>]
       def readings
-        components.each_index.map { |index| READINGS.to_h { |of, basis| [ [ of, basis ], reading(index, unit_g, of: of, basis: basis) ] } }
+        components.each_index.map do |index|
+          READINGS.to_h { |of, basis| [ [ of, basis ], reading(index, unit_g, of: of, basis: basis) ] }
+        end
       end
 
       # The share of a component as its recipe states it, for other amounts.
-      def own_reading(index, amounts_g) = reading(index, amounts_g, of: components[index].of, basis: components[index].basis)
+      def own_reading(index, amounts_g)
+        reading(index, amounts_g, of: components[index].of, basis: components[index].basis)
+      end
 
       # Final shares of the raw materials of a blend of blends.
       # @return [Hash{String=>Float}] name => share of the total mass
@@ -65,7 +74,8 @@ module Rhexon
 
       private
 
-      # Shares of the base are known at once; shares of the total follow from two equations, one for volume and one for mass:
+      # Shares of the base are known at once; shares of the total follow from two equations, one for volume and one
+      # for mass:
       #   V = A + a V + b M and M = B + c V + d M.
       def solve(where)
         of_total = components.drop(1).select { |component| component.of == "total" }
@@ -74,7 +84,10 @@ module Rhexon
         known_v = volumes.values.sum
         known_m = volumes.sum { |component, ml| ml * component.density_g_per_ml }
         total_v, total_m = totals(of_total, known_v, known_m, where)
-        of_total.each { |component| volumes[component] = component.basis == "volume" ? component.parts / 100 * total_v : component.parts / 100 * total_m / component.density_g_per_ml }
+        of_total.each do |component|
+          volumes[component] = component.basis ==
+            "volume" ? component.parts / 100 * total_v : component.parts / 100 * total_m / component.density_g_per_ml
+        end
         components.map { |component| volumes.fetch(component) }
       end
 
@@ -103,7 +116,10 @@ module Rhexon
       end
 
       def refuse_shares(where)
-        raise InvalidInput.new("The shares of the total do not come to 100 %", where: where, accepted: "shares of the total that leave room for the base, or parts of the base")
+        raise InvalidInput.new("The shares of the total do not come to 100 %", where: where,
+                                                                               accepted: "shares of the total that " \
+                                                                                         "leave room for the base, " \
+                                                                                         "or parts of the base")
       end
     end
   end

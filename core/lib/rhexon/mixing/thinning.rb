@@ -8,13 +8,19 @@ module Rhexon
       # @return [Float] ml
       def thinner_ml(base_ml, percent, of:)
         share = percent / 100.0
-        Rhexon.refuse_unless(share.finite? && share >= 0 && (of == "base" || share < 1), "#{format("%g", percent)} % of the #{of} cannot be thinner", where: "percent", accepted: "0 % or more, and less than 100 % of the total")
+        Rhexon.refuse_unless(
+          share.finite? && share >= 0 && (of == "base" || share < 1),
+          "#{format("%g", percent)} % of the #{of} cannot be thinner", where: "percent",
+          accepted: "0 % or more, and less than 100 % of the total"
+        )
         of == "total" ? base_ml * share / (1 - share) : base_ml * share
       end
 
       # The same thinning in the other convention.
       # @return [Float] percent
-      def other_percent(percent, of:) = of == "total" ? 100.0 * percent / (100 - percent) : 100.0 * percent / (100 + percent)
+      def other_percent(percent, of:)
+        of == "total" ? 100.0 * percent / (100 - percent) : 100.0 * percent / (100 + percent)
+      end
 
       # Solids by volume of a mix: sum(V_i vs_i) / sum(V_i).
       # @param parts [Array<Array(Numeric, Numeric)>] ml and solids %
@@ -49,7 +55,11 @@ module Rhexon
 
       def not_water(part)
         less = part[:less_water_g_per_l].to_f
-        less.positive? ? part[:ready_g_per_l] / less : (part[:ready_g_per_l].to_f.positive? ? 1.0 : part.fetch(:solids, 1.0))
+        if less.positive?
+          part[:ready_g_per_l] / less
+        else
+          (part[:ready_g_per_l].to_f.positive? ? 1.0 : part.fetch(:solids, 1.0))
+        end
       end
       private_class_method :not_water
     end

@@ -3,7 +3,8 @@ module Rhexon
     # What the bench shows: over all pieces, what is in hand, what hands may do now and next, and what is drying.
     class Bench
       # A coat that dries: its strip, what it asks next, the film on it.
-      Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row, keyword_init: true)
+      Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row,
+                        keyword_init: true)
       LATELY_MIN = 3 * 1440
       HORIZON_MIN = 400 * 1440
 
@@ -55,20 +56,30 @@ module Rhexon
       # The last coat on each set of faces, until its next work is begun or it has reached what it dries for.
       def slabs(piece)
         mine = rows.select { |row| row.placement.pass.piece.equal?(piece) }
-        laid = mine.select { |row| row.placement.pass.leaves_something? && row.status == "done" && (covered(row, mine).nil? || covered(row, mine).status == "planned") }
+        laid = mine.select do |row|
+          row.placement.pass.leaves_something? && row.status == "done" &&
+            (covered(row, mine).nil? || covered(row, mine).status == "planned")
+        end
         laid.reject { |row| finished?(row, mine) }.map { |row| slab(row, piece, mine) }
       end
 
       def covered(row, mine)
-        mine.drop(mine.index(row) + 1).find { |later| later.placement.pass.leaves_something? && (later.faces & row.faces).any? }
+        mine.drop(mine.index(row) + 1).find do |later|
+          later.placement.pass.leaves_something? && (later.faces & row.faces).any?
+        end
       end
 
       def finished?(row, mine)
-        following(row, mine).nil? && (reached = plan.drier.reached(row.placement, row.placement.pass.piece.ready_at)&.reached_at) && reached < now - LATELY_MIN
+        following(row, mine).nil? &&
+          (reached = plan.drier.reached(row.placement, row.placement.pass.piece.ready_at)&.reached_at) &&
+          reached < now - LATELY_MIN
       end
 
       def following(row, mine)
-        mine.find { |other| other.status == "planned" && !other.inserted && other.placement.pass.needs.any? { |need| need.pass == row.placement.pass.index } } ||
+        mine.find do |other|
+          other.status == "planned" && !other.inserted &&
+            other.placement.pass.needs.any? { |need| need.pass == row.placement.pass.index }
+        end ||
           mine.drop(mine.index(row) + 1).find { |other| other.status == "planned" && (other.faces & row.faces).any? }
       end
 
@@ -78,21 +89,37 @@ module Rhexon
         drying = waiting ? row.drying_to(follower.placement) : row.drying
         scuffed = scuffed_until(row.placement, follower)
         closes = scuffed || closes(row.placement, follower)
-        Slab.new(row: row, piece: piece, strip: Strip.for(row.placement, plan), film_um: row.film_um, opens_at: drying&.reached_at, closes_at: closes,
-                 state: state(drying, closes, scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine))
+        Slab.new(row: row, piece: piece, strip: Strip.for(row.placement, plan), film_um: row.film_um,
+                 opens_at: drying&.reached_at, closes_at: closes,
+                 state: state(drying, closes,
+                              scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine))
       end
 
       # An inserted scuff comes before the coat it serves.
-      def first_of(follower, mine) = follower && (mine.find { |other| other.kind == "scuff" && other.status == "planned" && Planning::Scuff.served(other.placement.pass) == follower.key } || follower)
+      def first_of(follower, mine)
+        follower &&
+          (mine.find { |other|
+            other.kind == "scuff" && other.status == "planned" &&
+              Planning::Scuff.served(other.placement.pass) == follower.key
+          } ||
+            follower)
+      end
 
-      def closes(placement, follower) = follower&.placement&.pass&.leaves_something? ? plan.drier.closes_at(placement) : nil
+      def closes(placement, follower)
+        follower&.placement&.pass&.leaves_something? ? plan.drier.closes_at(placement) : nil
+      end
 
       # @return [Integer, nil] until when the last abrasion that is done keeps the film open for the coat to come
       def scuffed_until(placement, follower)
         return unless follower
 
-        by_step = (follower.placement.pass.abraded_by[placement.pass.index] || []).flatten.uniq.map { |index| plan.build.by_index[index] }
-        done = [ *by_step, *plan.build.scuffs_before(follower.key) ].compact.select { |other| other.status == "done" }.map(&:hands_end).max
+        by_step = (follower.placement.pass.abraded_by[placement.pass.index] || [])
+          .flatten.uniq
+          .map { |index| plan.build.by_index[index] }
+        done = [ *by_step, *plan.build.scuffs_before(follower.key) ]
+          .compact
+          .select { |other| other.status == "done" }
+          .map(&:hands_end).max
         done && done + placement.pass.piece.house.fetch("scuff_valid_min")
       end
 
@@ -104,7 +131,8 @@ module Rhexon
         scuffed ? "scuffed" : "open"
       end
 
-      # When it calls on the hands: a film that waits for them without hurry comes after what opens or shuts within a day.
+      # When it calls on the hands: a film that waits for them without hurry comes after what opens or shuts within a
+      # day.
       def call(slab)
         return slab.opens_at || now + HORIZON_MIN if slab.state == "too_soon"
         return now + HORIZON_MIN unless slab.next_row

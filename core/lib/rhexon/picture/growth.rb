@@ -1,6 +1,7 @@
 module Rhexon
   module Picture
-    # The film of a piece over time in few points, on the face with the most: up to its wet height with each coat, down as it dries.
+    # The film of a piece over time in few points, on the face with the most: up to its wet height with each coat,
+    # down as it dries.
     module Growth
       module_function
 
@@ -9,12 +10,19 @@ module Rhexon
       # @param wet [Boolean] with the wet heights
       # @return [Array<Array(Integer, Float)>] minute and µm
       def for(plan, piece_id, wet: true)
-        curve = plan.film(piece_id, plan.thickest_face(piece_id)).snapshots.flat_map { |snapshot| points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet) }
+        curve = plan.film(piece_id, plan.thickest_face(piece_id)).snapshots.flat_map do |snapshot|
+          points(plan, snapshot.placement, snapshot.before.total_um.round(1), snapshot.after.total_um.round(1), wet)
+        end
         forward(curve)
       end
 
       # A coat that is laid on before the one below has dried ends its fall there.
-      def forward(points) = points.each_index.map { |index| [ [ points[index].first, *points.drop(index + 1).map(&:first) ].min, points[index].last ] }
+      def forward(points)
+        points.each_index.map do |index|
+          [ [ points[index].first, *points.drop(index + 1).map(&:first) ].min, points[index].last ]
+        end
+      end
+
       private_class_method :forward
 
       def points(plan, placement, before, after, wet)

@@ -42,7 +42,8 @@ module Rhexon
       # Efflux time of the thinned product, inside the known readings only.
       def efflux_s = Mixing::Thinning.efflux_s(@pass.product.efflux, @pass.step.dig("thinning", "percent") || 0)&.round
 
-      # VOC of the mix, g/L; nil where a component has none stated (water and other thinners that are not stocked count as none).
+      # VOC of the mix, g/L; nil where a component has none stated (water and other thinners that are not stocked
+      # count as none).
       # @return [Hash{Symbol=>Integer}, nil] :ready_g_per_l, :less_water_g_per_l
       def voc
         parts = Mixing::ProductMix.voc_parts(pours, @plan.shop.products)
@@ -57,7 +58,10 @@ module Rhexon
 
       private
 
-      def sheet = @sheet ||= Mixing::PourSheet.new(Mixing::ProductMix.recipe(@pass.product, @plan.shop.products, @pass.step), { "total_ml" => laying.gross_ml }, resolution_g: @plan.shop.scale_g)
+      def sheet
+        @sheet ||= Mixing::PourSheet.new(Mixing::ProductMix.recipe(@pass.product, @plan.shop.products, @pass.step),
+                                         { "total_ml" => laying.gross_ml }, resolution_g: @plan.shop.scale_g)
+      end
     end
   end
 end

@@ -4,7 +4,8 @@ module Rhexon
     class Row
       # @!attribute t_c, rh [Array(Float, Float)] lowest and highest of the air it dries in
       # @!attribute rows [Array<Array(String, Float)>] cause and minutes it adds; they sum to +minutes+
-      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate, :bound_by, :follower, :t_c, :rh, :air, :shop, keyword_init: true)
+      Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate,
+                          :bound_by, :follower, :t_c, :rh, :air, :shop, keyword_init: true)
 
       attr_reader :placement, :number
 
@@ -62,14 +63,24 @@ module Rhexon
       def dry_um = snapshot && @pass.film? ? change_um : nil
 
       # @return [String, nil] how the coat is laid on
-      def pattern = [ Schedule::Words.pattern(@pass.step, mark), in_sections ].compact.join("; ").then { |words| words unless words.empty? }
+      def pattern
+        [ Schedule::Words.pattern(@pass.step, mark), in_sections ]
+          .compact
+          .join("; ")
+          .then { |words| words unless words.empty? }
+      end
 
-      # Where pad or brush waits for the next coat of the same material; what is mixed with water or a hardener is washed out each time.
+      # Where pad or brush waits for the next coat of the same material; what is mixed with water or a hardener is
+      # washed out each time.
       # @return [String, nil]
       def rests
-        return unless @pass.leaves_something? && @pass.product.carrier != "water" && @pass.product.pot_life_min&.value.nil?
+        unless @pass.leaves_something? && @pass.product.carrier != "water" && @pass.product.pot_life_min&.value.nil?
+          return
+        end
 
-        Schedule::Words::RESTS[@pass.method] if later_passes.any? { |other| other.product.equal?(@pass.product) && other.method == @pass.method }
+        if later_passes.any? { |other| other.product.equal?(@pass.product) && other.method == @pass.method }
+          Schedule::Words::RESTS[@pass.method]
+        end
       end
 
       # @return [Array<String>] reminders where the work can hurt someone
@@ -77,11 +88,17 @@ module Rhexon
 
       # What it waited for, the latest first.
       # @return [Array<Ledger>]
-      def waits = placement.waits.select(&:reached_at).sort_by { |wait| -wait.reached_at }.map { |wait| ledger(wait, nil) }
+      def waits
+        placement.waits.select(&:reached_at).sort_by { |wait| -wait.reached_at }.map { |wait| ledger(wait, nil) }
+      end
 
       # How long this coat takes to what comes next on it.
       # @return [Ledger, nil]
-      def drying = drying_to(@plan.of_piece(@pass.piece.id).find { |other| other.pass.needs.any? { |need| need.pass == @pass.index } })
+      def drying
+        drying_to(
+          @plan.of_piece(@pass.piece.id).find { |other| other.pass.needs.any? { |need| need.pass == @pass.index } }
+        )
+      end
 
       # How long this coat takes to one of the passes that wait for it; without one, to ready.
       # @param follower [Planning::Placement, nil]
@@ -90,33 +107,55 @@ module Rhexon
         return unless placement.milestones
 
         need = follower&.pass&.needs&.find { |candidate| candidate.pass == @pass.index }
-        reached = need ? @plan.drier.reached(placement, need.milestone, need.pair) : @plan.drier.reached(placement, @pass.piece.ready_at)
+        reached = if need
+          @plan.drier.reached(placement, need.milestone, need.pair)
+        else
+          @plan.drier.reached(placement, @pass.piece.ready_at)
+        end
         reached&.reached_at && ledger(reached, follower)
       end
 
       private
 
       # Which of the alike pieces.
-      def pieces = @pass.range.one? ? "piece #{@pass.range.begin + 1}" : "pieces #{@pass.range.begin + 1} to #{@pass.range.end + 1}"
+      def pieces
+        if @pass.range.one?
+          "piece #{@pass.range.begin + 1}"
+        else
+          "pieces #{@pass.range.begin + 1} to #{@pass.range.end + 1}"
+        end
+      end
 
       def in_sections
         return unless @pass.sections
 
         area = @pass.area_m2 * @pass.count / @pass.sections
-        "in #{@pass.sections} sections of #{area >= 1 ? area.round(1) : area.round(2)} m², each laid and wiped before the next"
+        "in #{@pass.sections} sections of #{area >= 1 ? area.round(1) : area.round(2)} m², each laid and wiped " \
+        "before the next"
       end
 
       def queue = @plan.queues.fetch(@pass.piece.id)
       def later_passes = queue.drop(queue.index { |other| other.key == @pass.key }.to_i + 1)
 
       # Coats of round work go on by one mark, over all its steps.
-      def mark = queue.take_while { |other| other.key != @pass.key }.count { |other| other.step["pattern"] == "moving_start" && other.faces == @pass.faces } + 1
+      def mark
+        queue.take_while { |other| other.key != @pass.key }.count do |other|
+          other.step["pattern"] == "moving_start" && other.faces == @pass.faces
+        end +
+          1
+      end
 
       def own_words
-        return { "scuff" => "Scuff #{@pass.step["scuff_with"] || "P320"}", "wipe_off" => "Wipe off" }[kind] if %w[scuff wipe_off].include?(kind)
+        if %w[scuff wipe_off].include?(kind)
+          return { "scuff" => "Scuff #{@pass.step["scuff_with"] || "P320"}", "wipe_off" => "Wipe off" }[kind]
+        end
 
         coats = @pass.step["coats"] || 1
-        coats > 1 ? "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}" : Schedule::Words.step(@pass.step, @pass.product&.name)
+        if coats > 1
+          "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}"
+        else
+          Schedule::Words.step(@pass.step, @pass.product&.name)
+        end
       end
 
       def laying = @pass.leaves_something? && @pass.product ? @laying ||= Mixing::Laying.of_pass(@pass) : nil
@@ -124,19 +163,28 @@ module Rhexon
       def slack = @plan.slack[@pass.key]
 
       def snapshot
-        @snapshot ||= @pass.faces.filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }.max_by { |candidate| candidate.after.total_um }
+        @snapshot ||= @pass.faces
+          .filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }
+          .max_by { |candidate| candidate.after.total_um }
       end
 
       def ledger(wait, follower)
         rows = rows(wait)
-        Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from, reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
-                   sheet: sheet(wait), source: wait.milestone&.source&.source || Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? || wait.milestone.source.estimate,
-                   bound_by: wait.bound_by, follower: follower&.pass&.key, shop: wait.milestone && @plan.shop.beliefs.words(wait.pass.product, wait.phase), **air(wait))
+        Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from,
+                   reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
+                   sheet: sheet(wait), source: wait.milestone&.source&.source ||
+                     Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? ||
+                       wait.milestone.source.estimate,
+                   bound_by: wait.bound_by, follower: follower&.pass&.key, shop: wait.milestone &&
+                     @plan.shop.beliefs.words(wait.pass.product, wait.phase), **air(wait))
       end
 
       def air(wait)
         climates = @plan.shop.line(wait.pass.dry_room).between(wait.from, wait.reached_at)
-        { t_c: climates.map(&:t_c).minmax, rh: climates.map(&:rh).minmax, air: climates.map(&:air).tally.max_by(&:last).first }
+        {
+          t_c: climates.map(&:t_c).minmax, rh: climates.map(&:rh).minmax,
+          air: climates.map(&:air).tally.max_by(&:last).first
+        }
       end
 
       def sheet(wait)
@@ -144,14 +192,21 @@ module Rhexon
         product ? "#{product.sheet_t_c} °C #{product.sheet_rh} %" : "20 °C 50 %"
       end
 
-      # Rows sum exactly to the minutes from laying to the milestone; what was seen at the bench, the floor and rounding up
-      # to whole minutes go into a row of their own or the largest one.
+      # Rows sum exactly to the minutes from laying to the milestone; what was seen at the bench, the floor and
+      # rounding up to whole minutes go into a row of their own or the largest one.
       def rows(wait)
         return [ [ "sheet", wait.reached_at - wait.from ] ] if wait.milestone.nil?
-        return [ [ "sheet", wait.milestone.sheet_min.round ], [ "seen", wait.reached_at - wait.from - wait.milestone.sheet_min.round ] ] unless wait.milestone.minutes.finite?
+        unless wait.milestone.minutes.finite?
+          return [
+            [ "sheet", wait.milestone.sheet_min.round ],
+            [ "seen", wait.reached_at - wait.from - wait.milestone.sheet_min.round ]
+          ]
+        end
 
         causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
-        causes << [ "school", wait.reckoned_at - wait.from - wait.milestone.minutes.ceil ] unless wait.school == 1.0 || wait.reckoned_at.nil?
+        unless wait.school == 1.0 || wait.reckoned_at.nil?
+          causes << [ "school", wait.reckoned_at - wait.from - wait.milestone.minutes.ceil ]
+        end
         rest = wait.reached_at - wait.from - causes.sum(&:last)
         return causes if rest.zero?
 

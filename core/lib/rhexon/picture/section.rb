@@ -5,7 +5,8 @@ module Rhexon
       # @!attribute top [Array<Array(Integer, Float)>] [minute, µm above the wood], times rising
       # @!attribute strip [Array<Strip::Stretch>]
       # @!attribute stop [Boolean] it went on a film that was shut: it will not bite
-      Layer = Struct.new(:pass, :step, :number, :label, :look, :base_um, :wet_um, :dry_um, :left_um, :laid_at, :touch_at, :top, :strip, :unbonded, keyword_init: true)
+      Layer = Struct.new(:pass, :step, :number, :label, :look, :base_um, :wet_um, :dry_um, :left_um, :laid_at,
+                         :touch_at, :top, :strip, :unbonded, keyword_init: true)
       Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, keyword_init: true)
       Abrasion = Struct.new(:pass, :step, :number, :from, :to, :before_um, :after_um, :inserted, keyword_init: true)
 
@@ -24,7 +25,9 @@ module Rhexon
         @walk = plan.film(piece_id, face)
         @layers = coats.map.with_index { |snapshot, index| layer(snapshot, index) }
         @stains = of_kind("stain").map { |snapshot| stain(snapshot) }
-        @abrasions = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }.map { |snapshot| abrasion(snapshot) }
+        @abrasions = @walk.snapshots
+          .select { |snapshot| snapshot.removed_um.positive? }
+          .map { |snapshot| abrasion(snapshot) }
         @film_um = @walk.final.total_um.round(3)
         @sd_um = @walk.final.sd_um.round(3)
         @least_um = Film::MinimumThickness.um(piece.use, @walk.final) if @walk.last_coat
@@ -39,14 +42,23 @@ module Rhexon
         placement = snapshot.placement
         laid = snapshot.after.layers[index]
         pass = placement.pass
-        Layer.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: label(pass), look: look(pass), base_um: snapshot.before.total_um.round(1),
-                  wet_um: wet_on_surface(snapshot, laid).round(1), dry_um: laid.laid_um.round(1), left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
-                  touch_at: placement.work_end + touch(placement), top: top(snapshot, index), strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over")
+        Layer.new(
+          pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: label(pass),
+          look: look(pass), base_um: snapshot.before.total_um.round(1),
+          wet_um: wet_on_surface(snapshot, laid).round(1), dry_um: laid.laid_um.round(1),
+          left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
+          touch_at: placement.work_end + touch(placement), top: top(snapshot, index),
+          strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over"
+        )
       end
 
       def label(pass)
         coats = pass.step["coats"] || 1
-        coats > 1 ? "#{Schedule::Words::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}" : Schedule::Words::ROLES.fetch(pass.step["role"])
+        if coats > 1
+          "#{Schedule::Words::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}"
+        else
+          Schedule::Words::ROLES.fetch(pass.step["role"])
+        end
       end
 
       # How the layer looks: sealers of shellac are resin, pigmented films hide, tinted ones colour.
@@ -62,9 +74,14 @@ module Rhexon
       def progress(placement)
         touch = touch(placement)
         milestone = placement.milestones["touch"]
-        return ->(share) { placement.work_end + share * touch } if placement.milestones.line.steady? || milestone.nil? || touch >= NEVER_MIN
+        if placement.milestones.line.steady? || milestone.nil? || touch >= NEVER_MIN
+          return ->(share) { placement.work_end + share * touch }
+        end
 
-        ->(share) { placement.milestones.reached(milestone.phase, milestone.needed * share) || placement.work_end + share * touch }
+        ->(share) {
+          placement.milestones.reached(milestone.phase, milestone.needed * share) ||
+            placement.work_end + share * touch
+        }
       end
 
       # The share that stays on the surface is the same wet as dry.
@@ -78,7 +95,9 @@ module Rhexon
         laid = snapshot.after.layers[index]
         base = snapshot.before.total_um
         rise = [ [ placement.work_start, base.round(1) ] ]
-        curve = Film::Curve.points(placement.work_end, progress(placement), wet_on_surface(snapshot, laid), laid.laid_um).map { |minute, um| [ minute, (base + um).round(1) ] }
+        curve = Film::Curve
+          .points(placement.work_end, progress(placement), wet_on_surface(snapshot, laid), laid.laid_um)
+          .map { |minute, um| [ minute, (base + um).round(1) ] }
         thin_out(rise + curve + later(snapshot, index))
       end
 
@@ -103,13 +122,17 @@ module Rhexon
 
       def stain(snapshot)
         pass = snapshot.placement.pass
-        Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name, at: snapshot.placement.work_end, strip: Strip.for(snapshot.placement, @plan))
+        Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name,
+                  at: snapshot.placement.work_end, strip: Strip.for(snapshot.placement, @plan))
       end
 
       def abrasion(snapshot)
         placement = snapshot.placement
-        Abrasion.new(pass: placement.pass.key, step: placement.pass.step["id"], number: @numbers[placement.pass.step["id"]], from: placement.work_start, to: placement.hands_end,
-                     before_um: snapshot.before.total_um.round(1), after_um: snapshot.after.total_um.round(1), inserted: placement.pass.inserted)
+        Abrasion.new(
+          pass: placement.pass.key, step: placement.pass.step["id"], number: @numbers[placement.pass.step["id"]],
+          from: placement.work_start, to: placement.hands_end, before_um: snapshot.before.total_um.round(1),
+          after_um: snapshot.after.total_um.round(1), inserted: placement.pass.inserted
+        )
       end
     end
   end

@@ -27,7 +27,13 @@ module Rhexon
       def cured_at = plan.reached_at(piece_id, "full_cure")
       def hands_min = plan.hands_min(piece_id)
       def elapsed_min = plan.elapsed_min(piece_id)
-      def rows = @rows ||= plan.of_piece(piece_id).map { |placement| Row.new(plan, placement, numbers[placement.pass.step["id"]]) }
+
+      def rows
+        @rows ||= plan.of_piece(piece_id).map do |placement|
+          Row.new(plan, placement, numbers[placement.pass.step["id"]])
+        end
+      end
+
       def section = @section ||= Section.new(plan, piece_id, face, numbers)
       def findings = @findings ||= Checks::Catalogue.findings(plan, piece_id)
       def lapsed = plan.build.lapsed.select { |key| key.start_with?("#{piece_id}/") }
@@ -36,7 +42,12 @@ module Rhexon
       # @return [Array<Hash>] {id:, number:, words:}
       def unplaced
         placed = rows.map { |row| row.placement.pass.step["id"] }
-        document["steps"].reject { |step| placed.include?(step["id"]) }.map { |step| { id: step["id"], number: numbers[step["id"]], words: Schedule::Words.step(step, plan.shop.products[step["product"]]&.name) } }
+        document["steps"].reject { |step| placed.include?(step["id"]) }.map do |step|
+          {
+            id: step["id"], number: numbers[step["id"]],
+            words: Schedule::Words.step(step, plan.shop.products[step["product"]]&.name)
+          }
+        end
       end
 
       # Open hours from the first work of this piece (or now) to a day after its last.
@@ -46,12 +57,20 @@ module Rhexon
       # When the hands are on another piece.
       # @return [Array<Array(Integer, Integer)>]
       def elsewhere
-        plan.placements.reject { |placement| placement.pass.piece.id == piece_id }.flat_map(&:hands).select { |from, to| to > first && from < last }
+        plan.placements
+          .reject { |placement| placement.pass.piece.id == piece_id }
+          .flat_map(&:hands)
+          .select { |from, to| to > first && from < last }
       end
 
       # The air of the room most of its coats dry in.
       # @return [String]
-      def air_room = rows.select { |row| row.placement.pass.leaves_something? }.map(&:dry_room).tally.max_by { |room, count| [ count, room ] }&.first || rows.first&.room || plan.shop.rooms.keys.first
+      def air_room
+        rows.select { |row| row.placement.pass.leaves_something? }
+          .map(&:dry_room).tally
+          .max_by { |room, count| [ count, room ] }&.first ||
+          rows.first&.room || plan.shop.rooms.keys.first
+      end
 
       # @return [Array<AirLine::Air>]
       def air = AirLine.for(plan.shop.line(air_room), first, [ last, cured_at || 0 ].max)

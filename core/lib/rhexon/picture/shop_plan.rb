@@ -1,11 +1,15 @@
 module Rhexon
   module Picture
-    # All that the shop plan draws: pieces over one clock with their film growing, whose hands are where, what rooms and racks hold, what closes next.
+    # All that the shop plan draws: pieces over one clock with their film growing, whose hands are where, what rooms
+    # and racks hold, what closes next.
     # Instants are minutes since 1970 in UTC.
     class ShopPlan
-      # @!attribute film [Array<Array(Integer, Float)>] minute and µm: up to its wet height with each coat, down as it dries
-      Strand = Struct.new(:piece, :job, :due, :ready_at, :late_min, :hands_min, :marks, :film, :blocked, keyword_init: true)
-      Mark = Struct.new(:key, :piece, :words, :kind, :from, :to, :status, :window, :person, :inserted, keyword_init: true)
+      # @!attribute film [Array<Array(Integer, Float)>] minute and µm: up to its wet height with each coat, down as it
+      #   dries
+      Strand = Struct.new(:piece, :job, :due, :ready_at, :late_min, :hands_min, :marks, :film, :blocked,
+                          keyword_init: true)
+      Mark = Struct.new(:key, :piece, :words, :kind, :from, :to, :status, :window, :person, :inserted,
+                        keyword_init: true)
       # @!attribute free [Array<Array(Integer, Integer)>] open hours with nothing planned, from now on
       Lane = Struct.new(:person, :open, :marks, :free, keyword_init: true)
       # @!attribute wet, dusty [Array<Array(Integer, Integer)>]
@@ -27,15 +31,29 @@ module Rhexon
       def now = shop.now
       def zone = shop.zone.name
       def goal = shop.goal
-      def first = [ now, *plan.placements.select { |placement| placement.hands_end > now - 1440 }.map(&:hands_start) ].min
+
+      def first
+        [ now, *plan.placements.select { |placement| placement.hands_end > now - 1440 }.map(&:hands_start) ].min
+      end
+
       def last = [ now, *plan.build.ready.values.compact, *plan.placements.map(&:hands_end) ].max
       def open = shop.open_between(first, last)
       def sessions = plan.model.goal.sessions(plan.trial)
-      def hands_min = plan.placements.reject { |placement| placement.status == "done" }.sum { |placement| placement.hands.sum { |from, to| to - from } }
+
+      def hands_min
+        plan.placements
+          .reject { |placement| placement.status == "done" }
+          .sum { |placement| placement.hands.sum { |from, to| to - from } }
+      end
+
       def bound = { "ready_at" => plan.bound.ready_at, "because" => plan.bound.because }
 
       # @return [Array<Strand>] first those that are ready first
-      def strands = @strands ||= shop.pieces.map { |piece| strand(piece) }.sort_by { |strand| [ strand.ready_at || Float::INFINITY, strand.piece ] }
+      def strands
+        @strands ||= shop.pieces.map { |piece| strand(piece) }.sort_by do |strand|
+          [ strand.ready_at || Float::INFINITY, strand.piece ]
+        end
+      end
 
       # @return [Strand] of one piece
       def strand_of(piece_id) = strand(plan.piece(piece_id))
@@ -49,8 +67,12 @@ module Rhexon
       # Windows that shut next, and whether the plan catches them.
       # @return [Array<Closing>]
       def closings
-        due = plan.placements.select { |placement| placement.pass.film? && placement.hands_end <= last }.filter_map { |placement| closing(placement) }
-        due.select { |closing| closing.closes_at > now }.min_by(NEXT_CLOSINGS) { |closing| [ closing.closes_at, closing.key ] }
+        due = plan.placements
+          .select { |placement| placement.pass.film? && placement.hands_end <= last }
+          .filter_map { |placement| closing(placement) }
+        due.select { |closing| closing.closes_at > now }.min_by(NEXT_CLOSINGS) do |closing|
+          [ closing.closes_at, closing.key ]
+        end
       end
 
       # What moved against the accepted plan.
@@ -60,18 +82,35 @@ module Rhexon
       # What does not fit: pins that lapsed, work that cannot be placed.
       # @return [Array<Clash>]
       def clashes
-        lapsed = plan.build.lapsed.map { |key| Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{words_of(key)} cannot be kept.") }
-        lapsed + absent + plan.build.blocked.map { |piece, block| Clash.new(piece: piece, sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.") }
+        lapsed = plan.build.lapsed.map do |key|
+          Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{words_of(key)} cannot be kept.")
+        end
+        lapsed + absent +
+          plan.build.blocked.map do |piece, block|
+            Clash.new(piece: piece,
+                      sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.")
+          end
       end
 
       # Work that is pinned to somebody who is not at the bench any more.
       def absent
-        mine = plan.placements.select { |placement| placement.status == "planned" && shop.away.include?(shop.pins[placement.pass.key]&.person) }
-        mine.map { |placement| Clash.new(piece: placement.pass.piece.id, sentence: "#{shop.pins.fetch(placement.pass.key).person} is not at the bench, so #{words(placement)} goes to whoever is free.") }
+        mine = plan.placements.select do |placement|
+          placement.status == "planned" && shop.away.include?(shop.pins[placement.pass.key]&.person)
+        end
+        mine.map do |placement|
+          Clash.new(
+            piece: placement.pass.piece.id,
+            sentence: "#{shop.pins.fetch(placement.pass.key).person} is not at the bench, so #{words(placement)} " \
+                      "goes to whoever is free."
+          )
+        end
       end
 
-      CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air", "hours" => "nobody who may do it is there long enough at a time",
-                      "rack" => "the rack of the room it is to dry in has no places", "hard_window" => "its window is shorter than what has to happen in it", "search" => "no place was found for it" }.freeze
+      CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air",
+                      "hours" => "nobody who may do it is there long enough at a time",
+                      "rack" => "the rack of the room it is to dry in has no " \
+                                "places", "hard_window" => "its window is shorter than what has to happen in " \
+                                                           "it", "search" => "no place was found for it" }.freeze
 
       private
 
@@ -80,45 +119,74 @@ module Rhexon
       def strand(piece)
         mine = plan.of_piece(piece.id)
         ready = plan.build.ready[piece.id]
-        Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready, late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
-                   marks: mine.select { |placement| placement.hands.any? }.map { |placement| mark(placement) }, film: Growth.for(plan, piece.id), blocked: plan.build.blocked.key?(piece.id))
+        Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready,
+                   late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
+                   marks: mine.select { |placement| placement.hands.any? }
+                     .map { |placement| mark(placement) }, film: Growth.for(
+                       plan, piece.id
+                     ), blocked: plan.build.blocked.key?(piece.id))
       end
 
       def mark(placement)
         pass = placement.pass
-        Mark.new(key: pass.key, piece: pass.piece.id, words: words(placement), kind: pass.kind, from: placement.hands_start, to: placement.hands_end, status: placement.status, window: placement.window&.state || "none",
+        Mark.new(key: pass.key, piece: pass.piece.id, words: words(placement), kind: pass.kind,
+                 from: placement.hands_start, to: placement.hands_end, status: placement.status,
+                 window: placement.window&.state || "none",
                  person: placement.person, inserted: pass.inserted)
       end
 
       def words(placement) = Row.new(plan, placement, 0).words
-      def words_of(key) = plan.model.passes.find { |pass| pass.key == key }.then { |pass| Schedule::Words.step(pass.step, pass.product&.name) }
+
+      def words_of(key)
+        plan.model.passes.find { |pass| pass.key == key }.then do |pass|
+          Schedule::Words.step(pass.step, pass.product&.name)
+        end
+      end
 
       def lane(person)
         mine = plan.placements.select { |placement| placement.person == person.id }
         open = person.calendar.between(first, last)
-        Lane.new(person: person.id, open: open, marks: mine.flat_map { |placement| placement.hands.map { |from, to| mark(placement).tap { |mark| mark.from, mark.to = from, to } } }, free: free(open, mine.flat_map(&:hands).sort))
+        Lane.new(
+          person: person.id, open: open,
+          marks: mine.flat_map { |placement|
+            placement.hands.map { |from, to| mark(placement).tap { |mark| mark.from, mark.to = from, to } }
+          },
+          free: free(open, mine.flat_map(&:hands).sort)
+        )
       end
 
       def free(open, taken)
         open.flat_map do |from, to|
           cursor = [ from, now ].max
-          gaps = taken.select { |start, finish| finish > from && start < to }.map { |start, finish| [ cursor, start ].tap { cursor = [ cursor, finish ].max } }
+          gaps = taken.select { |start, finish| finish > from && start < to }
+            .map { |start, finish| [ cursor, start ].tap { cursor = [ cursor, finish ].max } }
           [ *gaps, [ cursor, to ] ].select { |start, finish| finish - start >= LEAST_FREE_MIN }
         end
       end
 
       def place(room)
-        films = plan.placements.select { |placement| placement.pass.film? && placement.pass.dry_room == room.id && placement.hands_end > first }
-        wet = films.filter_map { |placement| (safe = plan.drier.reached_at(placement, "dust_safe")) && [ placement.work_start, safe ] }
-        dusty = plan.placements.select { |placement| placement.pass.dust && placement.pass.room == room.id && placement.hands_end > first }.map { |placement| [ placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ] }
-        Place.new(room: room.id, uses: room.uses, wet: Planning::Calendar.joined(wet), dusty: Planning::Calendar.joined(dusty), lying: lying(films), rack_places: room.rack_places)
+        films = plan.placements.select do |placement|
+          placement.pass.film? && placement.pass.dry_room == room.id && placement.hands_end > first
+        end
+        wet = films.filter_map do |placement|
+          (safe = plan.drier.reached_at(placement, "dust_safe")) && [ placement.work_start, safe ]
+        end
+        dusty = plan.placements
+          .select { |placement| placement.pass.dust && placement.pass.room == room.id && placement.hands_end > first }
+          .map do |placement|
+          [ placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ]
+        end
+        Place.new(room: room.id, uses: room.uses, wet: Planning::Calendar.joined(wet),
+                  dusty: Planning::Calendar.joined(dusty), lying: lying(films), rack_places: room.rack_places)
       end
 
       # Pieces on the rack over time: from their coat until they can be handled or are taken up again.
       def lying(films)
         changes = films.flat_map do |placement|
           handled = plan.drier.reached_at(placement, "handle") || placement.work_end
-          taken = plan.of_piece(placement.pass.piece.id).select { |other| other.hands.any? && other.hands_start >= placement.hands_end }.map(&:hands_start).min
+          taken = plan.of_piece(placement.pass.piece.id)
+            .select { |other| other.hands.any? && other.hands_start >= placement.hands_end }
+            .map(&:hands_start).min
           [ [ placement.work_start, placement.pass.count ], [ [ handled, taken ].compact.min, -placement.pass.count ] ]
         end
         count = 0
@@ -126,11 +194,13 @@ module Rhexon
       end
 
       def closing(placement)
-        follower = plan.of_piece(placement.pass.piece.id).find { |other| other.window&.of.equal?(placement.pass) } or return
+        follower = plan.of_piece(placement.pass.piece.id).find { |other| other.window&.of.equal?(placement.pass) } or
+          return
         closes = plan.drier.closes_at(placement) or return
         return if follower.status != "planned"
 
-        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement), closes_at: closes, met: follower.work_start <= closes)
+        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement), closes_at: closes,
+                    met: follower.work_start <= closes)
       end
     end
   end

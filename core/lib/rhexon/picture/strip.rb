@@ -14,7 +14,9 @@ module Rhexon
       def initialize(placement, plan)
         @placement = placement
         @plan = plan
-        @after = plan.of_piece(placement.pass.piece.id).select { |other| other.pass.needs.any? { |need| need.pass == placement.pass.index } }
+        @after = plan.of_piece(placement.pass.piece.id).select do |other|
+          other.pass.needs.any? { |need| need.pass == placement.pass.index }
+        end
       end
 
       def stretches
@@ -34,7 +36,9 @@ module Rhexon
       # What the next work on it waits for: recoat, or the rub-out after the last coat.
       def opens_at
         follower = next_coat || @after.find { |other| other.pass.abrasion? } || @after.first
-        return @plan.drier.reached(@placement, @plan.piece(@placement.pass.piece.id).ready_at)&.reached_at unless follower
+        unless follower
+          return @plan.drier.reached(@placement, @plan.piece(@placement.pass.piece.id).ready_at)&.reached_at
+        end
 
         need = follower.pass.needs.find { |candidate| candidate.pass == @placement.pass.index }
         @plan.drier.reached(@placement, need.milestone, need.pair)&.reached_at
@@ -45,7 +49,10 @@ module Rhexon
         finish = [ next_at, closes ].compact.max || ends(opens)
         return [ stretch("shut", opens, finish) ] if closes && closes <= opens
 
-        [ stretch("open", opens, closes || finish), (stretch("shut", closes, next_at) if closes && next_at && next_at > closes) ]
+        [
+          stretch("open", opens, closes || finish),
+          (stretch("shut", closes, next_at) if closes && next_at && next_at > closes)
+        ]
       end
 
       def ends(opens) = [ @after.map(&:hands_end).max, opens + 240 ].compact.max
@@ -60,11 +67,20 @@ module Rhexon
       def scuffed(next_at)
         return [] unless next_at
 
-        rub = @plan.of_piece(@placement.pass.piece.id).reverse.find { |other| other.pass.abrasion? && (other.pass.faces & @placement.pass.faces).any? && other.hands_start >= laid && other.hands_end <= next_at }
-        rub && !@placement.pass.product.redissolves? ? [ stretch("scuffed", rub.hands_end, [ next_at, rub.hands_end + 1 ].max) ] : []
+        rub = @plan.of_piece(@placement.pass.piece.id).reverse.find do |other|
+          other.pass.abrasion? && (other.pass.faces & @placement.pass.faces).any? && other.hands_start >= laid &&
+            other.hands_end <= next_at
+        end
+        if rub && !@placement.pass.product.redissolves?
+          [ stretch("scuffed", rub.hands_end, [ next_at, rub.hands_end + 1 ].max) ]
+        else
+          []
+        end
       end
 
-      def stretch(state, from, to, over = false) = from && to && to > from ? Stretch.new(state: state, from: from, to: to, over: over) : nil
+      def stretch(state, from, to, over = false)
+        from && to && to > from ? Stretch.new(state: state, from: from, to: to, over: over) : nil
+      end
     end
   end
 end

@@ -26,7 +26,16 @@ module Rhexon
 
       # @param name [Symbol] of a Placement's minutes
       # @return [Array<Integer, nil>] by index of the pass
-      def column(name) = (@columns ||= {})[name] ||= @placed.map { |placement| placement ? placement[name] || 0 : (name == :earlier ? 0 : nil) }.freeze
+      def column(name)
+        (@columns ||= {})[name] ||= @placed.map { |placement|
+          if placement
+placement[name] ||
+  0
+          else
+(name == :earlier ? 0 : nil)
+          end
+        }.freeze
+      end
 
       # @return [Array<Placement>]
       def all = @placed.compact + @scuffed
@@ -34,7 +43,8 @@ module Rhexon
       # @return [Integer] which turn the next scuff before a coat is
       def next_scuff(coat) = scuffed.count { |placement| Scuff.served(placement.pass) == coat } + 1
 
-      # Takes from a build what is not free any more: hands and tool of work in hand, air that is dusty, rooms and racks with wet films.
+      # Takes from a build what is not free any more: hands and tool of work in hand, air that is dusty, rooms and
+      # racks with wet films.
       # @param trial [Search::PartialSchedule]
       # @param model [Search::Model]
       def occupy(trial, model)
@@ -74,18 +84,28 @@ module Rhexon
       # A wait is over at the latest when work after it has begun.
       def outwaited(pass, later)
         begun = later.filter_map { |other| @shop.facts[other.key]&.started_at }.min or return
-        before = @placed.compact.select { |other| other.pass.piece.equal?(pass.piece) }.map(&:hands_end).max || pass.piece.release || begun
+        before = @placed.compact.select { |other| other.pass.piece.equal?(pass.piece) }.map(&:hands_end).max ||
+          pass.piece.release || begun
         waits = waits(pass)
-        finish = [ [ before, waits.filter_map(&:reached_at).max, pass.minutes && before + pass.minutes ].compact.max, begun ].min
+        finish = [
+          [ before, waits.filter_map(&:reached_at).max, pass.minutes && before + pass.minutes ].compact.max, begun
+        ].min
         start = [ before, finish ].min
-        settle(Placement.new(pass: pass, hands: [], hands_start: start, work_start: start, first_end: finish, work_end: finish, hands_end: finish, waits: waits, because: "log", status: "done"))
+        settle(
+          Placement.new(pass: pass, hands: [], hands_start: start, work_start: start, first_end: finish,
+                        work_end: finish, hands_end: finish, waits: waits, because: "log", status: "done")
+        )
       end
 
       def fix(pass, fact)
         finish = fact.done_at || [ @shop.now, fact.started_at + pass.hands_min ].max
         spent = finish - fact.started_at
-        placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ], person: fact.person || someone(pass), hands_start: fact.started_at, work_start: fact.started_at,
-                                  first_end: fact.started_at + (spent / pass.count.to_f).ceil, work_end: finish, hands_end: finish, waits: waits(pass),
+        placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ],
+                                  person: fact.person || someone(pass), hands_start: fact.started_at,
+                                  work_start: fact.started_at,
+                                  first_end: fact.started_at +
+                                    (spent /
+                                      pass.count.to_f).ceil, work_end: finish, hands_end: finish, waits: waits(pass),
                                   because: "log", status: fact.done_at ? "done" : "running", looks: fact.looks)
         settle(placement)
       end
@@ -104,32 +124,57 @@ module Rhexon
         @scuffed << placement
       end
 
-      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair) }
+      def waits(pass)
+        pass.needs.filter_map do |need|
+          @placed[need.pass] && @drier.reached(@placed[need.pass], need.milestone, need.pair)
+        end
+      end
 
       def in_hand
         @in_hand ||= all.select { |placement| placement.status == "running" && placement.hands_end > @shop.now }
-                        .filter_map { |placement| (lane = @shop.people.index { |person| person.id == placement.person }) && [ lane, @shop.now, placement.hands_end ] }
+                        .filter_map do |placement|
+          (lane = @shop.people.index { |person| person.id == placement.person }) &&
+            [ lane, @shop.now, placement.hands_end ]
+        end
       end
 
       def dusty
         @dusty ||= all.select { |placement| placement.pass.dust && placement.hands_end > @shop.now - DAY }
-                      .map { |placement| [ placement.pass.room, placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ] }
+                      .map do |placement|
+          [
+            placement.pass.room, placement.work_start,
+            placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min")
+          ]
+        end
       end
 
       def wet
-        @wet ||= films.filter_map { |placement| (till = @drier.reached_at(placement, "dust_safe")) && till > @shop.now ? [ placement.pass.dry_room, placement.work_start, till ] : nil }
+        @wet ||= films.filter_map do |placement|
+          if (till = @drier.reached_at(placement, "dust_safe")) && till > @shop.now
+            [ placement.pass.dry_room, placement.work_start, till ]
+          else
+            nil
+          end
+        end
       end
 
       def lying
         @lying ||= films.filter_map do |placement|
           till = @drier.reached_at(placement, "handle")
-          [ placement.pass.dry_room, placement.work_start, till, placement.pass.count, placement.pass.index ] if till && till > @shop.now && !moved_on?(placement)
+          if till && till > @shop.now && !moved_on?(placement)
+            [ placement.pass.dry_room, placement.work_start, till, placement.pass.count, placement.pass.index ]
+          end
         end
       end
 
       def films = @placed.compact.select { |placement| placement.pass.leaves_something? }
 
-      def moved_on?(placement) = @placed.compact.any? { |other| other.pass.piece.equal?(placement.pass.piece) && other.hands.any? && other.hands_start >= placement.hands_end && (other.pass.range.to_a & placement.pass.range.to_a).any? }
+      def moved_on?(placement)
+        @placed.compact.any? do |other|
+          other.pass.piece.equal?(placement.pass.piece) && other.hands.any? &&
+            other.hands_start >= placement.hands_end && (other.pass.range.to_a & placement.pass.range.to_a).any?
+        end
+      end
     end
   end
 end

@@ -111,7 +111,10 @@ module Rhexon
       end
 
       # The next day may still lengthen the last interval.
-      def growing? = @next_date <= @last_date && @intervals.any? && @intervals.last[1] == @covered && @covered - @intervals.last[0] < LONGEST
+      def growing?
+        @next_date <= @last_date && @intervals.any? && @intervals.last[1] == @covered &&
+          @covered - @intervals.last[0] < LONGEST
+      end
 
       def first_ending_after(minute)
         extend_to(minute + 1)

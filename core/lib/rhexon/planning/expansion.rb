@@ -9,9 +9,14 @@ module Rhexon
       # @return [Hash{String=>Array<Pass>}] by piece id
       def self.queues(shop)
         index = 0
-        queues = shop.pieces.to_h { |piece| [ piece.id, for_piece(shop, piece, index).tap { |passes| index += passes.size } ] }
+        queues = shop.pieces.to_h do |piece|
+          [ piece.id, for_piece(shop, piece, index).tap { |passes| index += passes.size } ]
+        end
         most = most_passes.fetch("shop")
-        Rhexon.refuse_unless(index <= most, "All pieces in hand come to #{index} passes", where: "pieces", accepted: "at most #{most} passes: close jobs that are done")
+        Rhexon.refuse_unless(
+          index <= most, "All pieces in hand come to #{index} passes", where: "pieces",
+          accepted: "at most #{most} passes: close jobs that are done"
+        )
         queues
       end
 
@@ -22,7 +27,10 @@ module Rhexon
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
       def self.for_piece(shop, piece, first_index)
-        key = [ piece, first_index, shop.setting, shop.parts_of(piece), *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] }) ]
+        key = [
+          piece, first_index, shop.setting, shop.parts_of(piece),
+          *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] })
+        ]
         @kept[key] ||= begin
           @kept.shift if @kept.size >= KEPT
           new(shop, piece, first_index).passes.freeze
@@ -40,7 +48,9 @@ module Rhexon
         @piece = piece
         @first_index = first_index
         @passes = []
-        @on_face = piece.faces.keys.to_h { |id| [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ] }
+        @on_face = piece.faces.keys.to_h do |id|
+          [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ]
+        end
         @steps = piece.schedule["steps"]
         @steps.each_with_index { |step, at| expand(step, @steps.drop(at + 1)) }
         finish
@@ -59,19 +69,29 @@ module Rhexon
       # Counted as they are made, before anything is searched.
       def few!(step)
         most = self.class.most_passes.fetch("piece")
-        Rhexon.refuse_unless(@passes.size < most, "The schedule comes to more than #{most} passes: steps, coats, faces in turn and parts of a day multiply", where: "pieces/#{@piece.id}/steps/#{step["id"]}/coats", accepted: "at most #{most}: fewer coats, faces laid on together, or several pieces")
+        Rhexon.refuse_unless(
+          @passes.size < most,
+          "The schedule comes to more than #{most} passes: steps, coats, faces in turn and parts of a day multiply",
+          where: "pieces/#{@piece.id}/steps/#{step["id"]}/coats",
+          accepted: "at most #{most}: fewer coats, faces laid on together, or several pieces"
+        )
       end
 
       def add(step, coat, turn, range, part, later)
         few!(step)
         room = room(step)
-        pass = Pass.new(index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece, step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught,
-                        kind: step["kind"], product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
-                        sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size), setup_min: gear("setup_min", step),
-                        cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
-                        room: room, dry_room: dry_room(step), pauses: %w[sand level raise_grain].include?(step["kind"]),
-                        dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
-                        inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [], after_day: after_day(step, coat, turn.faces, range))
+        pass = Pass.new(
+          index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece,
+          step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught, kind: step["kind"],
+          product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
+          sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size),
+          setup_min: gear("setup_min", step),
+          cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
+          room: room, dry_room: dry_room(step), pauses: %w[sand level raise_grain].include?(step["kind"]),
+          dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
+          inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
+          after_day: after_day(step, coat, turn.faces, range)
+        )
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
         pass.hard = hard(pass)
         pass.needs = needs(pass, later)
@@ -83,7 +103,10 @@ module Rhexon
       # So many coats a day, and the rest on the next.
       def after_day(step, coat, faces, range)
         most = step["coats_a_day"] || @piece.house["coats_a_day"] or return
-        before = @passes.find { |other| other.kind == "coat" && other.step.equal?(step) && other.coat == coat - most && other.faces == faces && overlap?(other.range, range) && !other.inserted }
+        before = @passes.find do |other|
+          other.kind == "coat" && other.step.equal?(step) && other.coat == coat - most && other.faces == faces &&
+            overlap?(other.range, range) && !other.inserted
+        end
         before&.index if step["kind"] == "coat"
       end
 
@@ -107,21 +130,32 @@ module Rhexon
       end
 
       def needs(pass, later)
-        (pass.faces.flat_map { |face| own_needs(pass, face, later) } + pass.caught.flat_map { |face| state(face).fetch(:film).map { |index| [ index, "dust_safe" ] } } + turning(pass))
+        (pass.faces.flat_map { |face| own_needs(pass, face, later) } +
+          pass.caught.flat_map { |face| state(face).fetch(:film).map { |index| [ index, "dust_safe" ] } } +
+          turning(pass))
           .filter_map { |index, name| need(index, name, pass) }.uniq
       end
 
       def own_needs(pass, face, later)
         state = state(face)
-        film = state[:film].flat_map { |index| (early = hard_opening(pass, index)) ? [ [ index, early ] ] : milestones(pass, face, later, at(index)).map { |name| [ index, name ] } }
-        film + state[:wet].map { |index| [ index, "dry" ] } + (%w[look wait].include?(pass.kind) ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
+        film = state[:film].flat_map do |index|
+          if early = hard_opening(pass, index)
+            [ [ index, early ] ]
+          else
+            milestones(pass, face, later, at(index)).map { |name| [ index, name ] }
+          end
+        end
+        film + state[:wet].map { |index| [ index, "dry" ] } +
+          (%w[look wait].include?(pass.kind) ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
       end
 
       # A face that goes down, or work taken off its hooks, can be handled.
       def turning(pass)
         return [] if %w[look wait].include?(pass.kind)
 
-        Turns.underneath(@piece, pass.step, pass.faces).flat_map { |face| state(face)[:film].map { |index| [ index, "handle" ] } }
+        Turns.underneath(@piece, pass.step, pass.faces).flat_map do |face|
+          state(face)[:film].map { |index| [ index, "handle" ] }
+        end
       end
 
       # What the next pass on a face waits for.
@@ -136,8 +170,9 @@ module Rhexon
         end
       end
 
-      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of wool or pad waits for a film that is thin, oiled or
-      # of one part to be handled; the last paper waits for the rub-out.
+      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of
+      # wool or pad waits for a film that is thin, oiled or of one part to be handled; the last paper waits for the
+      # rub-out.
       def abrasion_waits(pass, face, later, lower)
         return [ "sand" ] if !lower.film? || (pass.step["aim"] != "rub_out" && coated_later?(face, later))
 
@@ -146,20 +181,28 @@ module Rhexon
       end
 
       # Wiped, padded, oiled or one-part waterborne.
-      def quick?(lower) = %w[wipe pad].include?(lower.method) || lower.product.oil? || lower.product.mechanism == "coalescing"
+      def quick?(lower)
+        %w[wipe pad].include?(lower.method) || lower.product.oil? || lower.product.mechanism == "coalescing"
+      end
 
       HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
 
       def hard(pass)
         below = pass.faces.flat_map { |face| state(face)[:film] }.max
-        kind = HARD.keys.find { |flag| pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product)) }
-        return HardWindow.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
+        kind = HARD.keys.find do |flag|
+          pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product))
+        end
+        if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
+          return HardWindow.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze
+        end
 
         first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
         HardWindow.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first
       end
 
-      def hard_opening(pass, index) = pass.hard && HARD.key?(pass.hard.kind) && at(index).film? ? HARD.fetch(pass.hard.kind).first : nil
+      def hard_opening(pass, index)
+        pass.hard && HARD.key?(pass.hard.kind) && at(index).film? ? HARD.fetch(pass.hard.kind).first : nil
+      end
 
       def need(index, name, pass)
         lower = at(index)
@@ -188,7 +231,8 @@ module Rhexon
       def lay(pass, state, face)
         earlier_parts = state[:film].select { |index| same_coat?(at(index), pass) }
         below = earlier_parts.any? ? state[:below] : state[:film]
-        below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }.each { |index| meet(pass, state, index, face) }
+        below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }
+          .each { |index| meet(pass, state, index, face) }
         stack(pass, state, earlier_parts)
         state[:below] = below
         state[:film] = earlier_parts + [ pass.index ]
@@ -218,7 +262,10 @@ module Rhexon
         last = @on_face.each_value.flat_map { |state| state[:film] }
         @passes.each do |pass|
           pass.last_on_faces = last.include?(pass.index)
-          pass.signature = [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um, pass.dry_room, pass.step["hardener_parts"] ].freeze
+          pass.signature = [
+            pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um,
+            pass.dry_room, pass.step["hardener_parts"]
+          ].freeze
           pass.freeze
         end
       end
@@ -228,7 +275,9 @@ module Rhexon
       def overlap?(one, other) = one.begin <= other.max && other.begin <= one.max
 
       def coated_later?(face, later)
-        later.any? { |step| %w[coat stain].include?(step["kind"]) && (step["faces"].nil? || step["faces"].include?(face)) }
+        later.any? do |step|
+          %w[coat stain].include?(step["kind"]) && (step["faces"].nil? || step["faces"].include?(face))
+        end
       end
     end
   end

@@ -5,7 +5,8 @@ module Rhexon
     module Handwork
       private
 
-      # A coat longer than every open interval, or of more pieces than lie on the rack, is split into parts of whole pieces. Each names its pieces, so that what is logged of one stays its own
+      # A coat longer than every open interval, or of more pieces than lie on the rack, is split into parts of whole
+      # pieces. Each names its pieces, so that what is logged of one stays its own
       # whatever the hours are later; the pieces that are left are divided anew.
       # @return [Array<Array(Range, String)>] pieces, and how the key names them; nil for all of them
       def parts(step, coat, faces)
@@ -20,7 +21,10 @@ module Rhexon
         fixed = logged.map { |name, range| [ range || slices[name[/\d+/].to_i - 1] || whole, name ] }.uniq
         left = whole.to_a - fixed.flat_map { |range, _| range.to_a }
         open = left.chunk_while { |one, other| other == one + 1 }.flat_map { |run| slices(step, faces, run) }
-        (fixed + open.map { |range| [ range, "pieces#{range.begin + 1}-#{range.end + 1}" ] }).sort_by { |range, _| range.begin }
+        (fixed +
+          open.map do |range|
+            [ range, "pieces#{range.begin + 1}-#{range.end + 1}" ]
+          end).sort_by { |range, _| range.begin }
       end
 
       # @return [Array<Range>] as many pieces each as fit into the longest open interval and on the rack
@@ -33,8 +37,9 @@ module Rhexon
         pieces.each_slice((pieces.size / lots.to_f).ceil).map { |slice| slice.first..slice.last }
       end
 
-      # What cannot be wiped off in time as a whole is laid and wiped in turn. Each place waits for its own wiping: with L minutes of laying, W of wiping and a pause
-      # until the first place opens, the first place waits L + pause and the last W + pause.
+      # What cannot be wiped off in time as a whole is laid and wiped in turn. Each place waits for its own wiping:
+      # with L minutes of laying, W of wiping and a pause until the first place opens, the first place waits L + pause
+      # and the last W + pause.
       # @return [Integer, nil] sections of a pass; nil: laid as a whole and wiped off after it
       def sections(step, faces, count)
         return unless step["wipe_off"]
@@ -42,10 +47,20 @@ module Rhexon
         laying, wiping = laying_min(step, faces), wiping_min(faces)
         windows = wipe_windows(step)
         # A wiping of its own waits until the last place opens, and begins on the grid.
-        return if windows.all? { |earliest, latest| [ laying, wiping ].max * count + earliest + Calendar::GRID <= latest }
+        if windows.all? { |earliest, latest| [ laying, wiping ].max * count + earliest + Calendar::GRID <= latest }
+          return
+        end
 
-        fits = ->(share) { windows.all? { |earliest, latest| longest_wait(laying * share, wiping * share, earliest) <= latest } }
-        share = fits.(1) ? (1..count).reverse_each.find { |pieces| fits.(pieces) } : 1.0 / ((2..MOST_SECTIONS).find { |turns| fits.(1.0 / turns) } || MOST_SECTIONS)
+        fits = ->(share) {
+          windows.all? { |earliest, latest|
+          longest_wait(laying * share, wiping * share, earliest) <= latest
+        }
+        }
+        share = if fits.(1)
+          (1..count).reverse_each.find { |pieces| fits.(pieces) }
+        else
+          1.0 / ((2..MOST_SECTIONS).find { |turns| fits.(1.0 / turns) } || MOST_SECTIONS)
+        end
         (count / share.to_f).ceil
       end
       MOST_SECTIONS = 1000
@@ -60,25 +75,39 @@ module Rhexon
       # @return [Array<Array(Float, Float)>] earliest and latest, minutes; empty: no limit, or none can be kept
       def wipe_windows(step)
         product = @shop.products.fetch(step["product"])
-        earliest, latest = %w[wipe_off_earliest wipe_off_latest].map { |name| product.milestone(name, step["method"])&.value }
+        earliest, latest = %w[wipe_off_earliest wipe_off_latest].map { |name|
+          product.milestone(name, step["method"])&.value
+        }
         return [] unless latest
 
         rates = week_of_air(room(step)).uniq.map { |climate| Drying::Rate.factors(product, "early", climate).rate }
-        rates.select(&:positive?).map { |rate| [ earliest.to_f / rate, latest / [ rate, 1.0 ].max ] }.select { |opens, shuts| opens < shuts }
+        rates.select(&:positive?)
+          .map { |rate| [ earliest.to_f / rate, latest / [ rate, 1.0 ].max ] }
+          .select { |opens, shuts| opens < shuts }
       end
 
       def laying_min(step, faces) = @piece.area_m2(faces) / rate_m2_per_h(step) * 60.0
       def wiping_min(faces) = @piece.area_m2(faces) * hands.fetch("wipe_off_min_per_m2").to_f
 
       # The air of the days to come, counted from midnight UTC so that plans of one day agree.
-      def week_of_air(room) = (@shop.now - @shop.now % 1440).then { |from| @shop.line(room).between(from, from + 8 * 1440) }
+      def week_of_air(room)
+        (@shop.now - @shop.now % 1440).then { |from| @shop.line(room).between(from, from + 8 * 1440) }
+      end
 
       def longest(step) = @shop.hands_for(skill(step), @piece.by).map { |person| person.calendar.longest }.max || 0
 
       # Work that asks for training: the methods the house says, or what the step says.
       def skill(step) = step["skill"] || (step["method"] if hands.fetch("skilled_methods").include?(step["method"]))
 
-      def tools(step) = step["tool"] ? [ step["tool"] ] : @shop.tools.select { |tool| step["method"] && tool["for"] == step["method"] && !tool["away"] }.map { |tool| tool["id"] }
+      def tools(step)
+        if step["tool"]
+          [ step["tool"] ]
+        else
+          @shop.tools
+            .select { |tool| step["method"] && tool["for"] == step["method"] && !tool["away"] }
+            .map { |tool| tool["id"] }
+        end
+      end
 
       # Where its film dries.
       def dry_room(step) = step["dry_room"] || @piece.schedule["dry_room"] || room(step)
@@ -99,7 +128,9 @@ module Rhexon
       # @return [Integer] minutes for one of them
       def each_min(step, faces, count = 1)
         area = @piece.area_m2(faces)
-        return in_sections(step, faces, count) if step["wipe_off"] && %w[coat stain].include?(step["kind"]) && sections(step, faces, count)
+        if step["wipe_off"] && %w[coat stain].include?(step["kind"]) && sections(step, faces, count)
+          return in_sections(step, faces, count)
+        end
 
         case step["kind"]
         when "wait" then 0
@@ -131,7 +162,11 @@ module Rhexon
       def minutes(exact) = [ (exact - 1e-9).ceil, 1 ].max
 
       def rate_m2_per_h(step)
-        step["method"] == "spray" && step["gun"] ? hands.fetch("guns").fetch(step["gun"]).fetch("rate_m2_per_h") : hands.fetch("rate_m2_per_h").fetch(step["method"])
+        if step["method"] == "spray" && step["gun"]
+          hands.fetch("guns").fetch(step["gun"]).fetch("rate_m2_per_h")
+        else
+          hands.fetch("rate_m2_per_h").fetch(step["method"])
+        end
       end
 
       def gear(kind, step) = step["method"] ? hands.fetch(kind).fetch(step["method"]) : 0

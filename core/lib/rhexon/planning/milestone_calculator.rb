@@ -1,9 +1,13 @@
 module Rhexon
   module Planning
-    # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench and with what the shop's own log has taught.
+    # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench and with what
+    # the shop's own log has taught.
     class MilestoneCalculator
-      FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch], "rub_out" => %w[rub_out full_cure handle],
-                    "dust_safe" => %w[dust_safe touch], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
+      FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch],
+                    "rub_out" => %w[rub_out full_cure handle],
+                    "dust_safe" => %w[
+                      dust_safe touch
+                    ], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
       LOOK_AGAIN_SHARE = 0.15
       LOOK_AGAIN_MIN = 5
       # Raised grain dries as what carries a water dye.
@@ -13,7 +17,8 @@ module Rhexon
       # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for raised grain
       # @!attribute reached_at [Integer, nil] nil: never in this air
       # @!attribute reckoned_at [Integer, nil] the same before anything was seen at the bench
-      Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :reckoned_at, :bound_by, :phase, keyword_init: true)
+      Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :reckoned_at, :bound_by,
+                           :phase, keyword_init: true)
 
       # @param shop [Shop]
       def initialize(shop)
@@ -30,7 +35,9 @@ module Rhexon
       # @return [Drying::Milestones]
       def milestones(pass, earlier, from)
         line = line(pass)
-        @milestones[[ signature(pass), earlier, (from unless line.steady?) ]] ||= Drying::Milestones.new(coat(pass, earlier), line, from)
+        @milestones[[ signature(pass), earlier, (from unless line.steady?) ]] ||= Drying::Milestones.new(
+          coat(pass, earlier), line, from
+        )
       end
 
       # @param pass [Pass] a coat, stain or raise_grain pass
@@ -40,7 +47,15 @@ module Rhexon
       def opening(pass, name, pair = nil)
         school = name == "rub_out" ? school(pass) : 1.0
         @openings.fetch([ signature(pass), name, pair, school ]) do |key|
-          @openings[key] = pass.kind == "raise_grain" ? grain(pass) : milestones_of(pass).opening(known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school, least: name == "rub_out" ? floor_min(pass) : 0)
+          @openings[key] = if pass.kind ==
+              "raise_grain"
+grain(pass)
+          else
+milestones_of(pass).opening(
+              known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school,
+                                 least: name == "rub_out" ? floor_min(pass) : 0
+            )
+          end
         end
       end
 
@@ -48,7 +63,9 @@ module Rhexon
       # @param name [String] recoat_closes, or the end of a hard window
       # @return [Drying::Closing, nil] from the end of laying piece 1; nil when it never shuts
       def closing(pass, name = "recoat_closes")
-        @closings.fetch([ signature(pass), name ]) { |key| @closings[key] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor) }
+        @closings.fetch([ signature(pass), name ]) do |key|
+          @closings[key] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor)
+        end
       end
 
       # @param placed [Placement] of a coat, stain or raise_grain pass
@@ -57,9 +74,12 @@ module Rhexon
         opening = opening(placed.pass, name, pair) or return
         return dry_grain(placed, opening) if name == "dry"
 
-        milestone = (placed.milestones.opens_after_pair(pair) if name == "recoat_opens" && pair) || placed.milestones[known(placed.pass, name)]
-        answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone, school: name == "rub_out" ? school(placed.pass) : 1.0, sheet_min: milestone.sheet_min,
-                             bound_by: milestone.bound_by || (milestone.name unless milestone.name == name), phase: milestone.phase)
+        milestone = (placed.milestones.opens_after_pair(pair) if name == "recoat_opens" && pair) ||
+          placed.milestones[known(placed.pass, name)]
+        answer = Reached.new(pass: placed.pass, name: name, from: placed.work_end, milestone: milestone,
+                             school: name == "rub_out" ? school(placed.pass) : 1.0, sheet_min: milestone.sheet_min,
+                             bound_by: milestone.bound_by ||
+                               (milestone.name unless milestone.name == name), phase: milestone.phase)
         answer.reckoned_at = opening.at(placed.work_end, placed.earlier)
         answer.reached_at = seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
         floored(answer, opening)
@@ -68,18 +88,27 @@ module Rhexon
       # @return [Integer, nil] the same as a minute alone
       def reached_at(placed, name, pair = nil)
         opening = opening(placed.pass, name, pair) or return
-        name == "dry" ? opening.at(placed.work_end) : seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
+        if name == "dry"
+          opening.at(placed.work_end)
+        else
+          seen(placed, name, opening.at(placed.work_end, placed.earlier, scale(placed)))
+        end
       end
 
       # @return [Integer, nil] minute the recoat window shuts; nil when it never does
       def closes_at(placed) = placed.milestones && closing(placed.pass)&.at(placed.first_end)
 
       # @return [Materials::Figure, nil] the pair's own wait
-      def pair(lower, upper) = @pairs.fetch([ lower.id, upper.id ]) { |key| @pairs[key] = Materials::Pairs.wait(lower, upper) }
+      def pair(lower, upper)
+        @pairs.fetch([ lower.id, upper.id ]) { |key| @pairs[key] = Materials::Pairs.wait(lower, upper) }
+      end
 
       # The milestone that stands for one the sheet does not give.
       # @return [String]
-      def known(pass, name) = FALLBACKS.fetch(name, [ name ]).find { |candidate| pass.product.milestone(candidate, pass.method)&.value } || name
+      def known(pass, name)
+        FALLBACKS.fetch(name, [ name ]).find { |candidate| pass.product.milestone(candidate, pass.method)&.value } ||
+          name
+      end
 
       private
 
@@ -88,15 +117,22 @@ module Rhexon
       # Passes with the same signature dry alike.
       def signature(pass) = pass.signature
 
-      def milestones_of(pass) = @milestones[signature(pass)] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
+      def milestones_of(pass)
+        @milestones[signature(pass)] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
+      end
 
       def coat(pass, earlier)
-        Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um, earlier_coats: earlier, stack_dry_um: pass.stack_dry_um, shop: @shop.beliefs.factors(pass.product), hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
+        Drying::Milestones::Coat.new(product: pass.product, method: pass.method, wet_um: pass.wet_um,
+                                     earlier_coats: earlier, stack_dry_um: pass.stack_dry_um,
+                                     shop: @shop.beliefs.factors(pass.product),
+                                     hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
       end
 
       def grain(pass)
         least = Reference.table("hands").fetch("raise_grain_dry_min")
-        Drying::Opening.new([ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ])
+        Drying::Opening.new(
+          [ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ]
+        )
       end
 
       # A brisk school does not go below what a sheet says.
@@ -108,10 +144,14 @@ module Rhexon
       # 72 h where the time is an estimate; a sheet's own figure wins.
       def floor_min(pass) = on_sheet?(pass) ? 0 : Reference.table("hands").fetch("rub_out_floor_min")
 
-      def on_sheet?(pass) = pass.product&.milestone(known(pass, "rub_out"), pass.method).then { |figure| figure && !figure.estimate }
+      def on_sheet?(pass)
+        pass.product&.milestone(known(pass, "rub_out"), pass.method).then { |figure| figure && !figure.estimate }
+      end
 
       def floored(answer, opening)
-        return answer if opening.least.zero? || answer.reached_at.nil? || answer.reached_at > answer.from + opening.least
+        if opening.least.zero? || answer.reached_at.nil? || answer.reached_at > answer.from + opening.least
+          return answer
+        end
 
         answer.tap do |reached|
           reached.reached_at = answer.from + opening.least
@@ -122,7 +162,9 @@ module Rhexon
 
       def dry_grain(placed, opening)
         dry = opening.at(placed.work_end)
-        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end, sheet_min: Reference.table("hands").fetch("raise_grain_dry_min"), school: 1.0, phase: "early", reached_at: dry, reckoned_at: dry)
+        Reached.new(pass: placed.pass, name: "dry", from: placed.work_end,
+                    sheet_min: Reference.table("hands").fetch("raise_grain_dry_min"), school: 1.0, phase: "early",
+                    reached_at: dry, reckoned_at: dry)
       end
 
       # A coat that was seen to be late is late for all its openings, in proportion.
@@ -144,7 +186,9 @@ module Rhexon
       end
 
       # Reference minutes that had passed when it was seen.
-      def by_then(placed, milestone, minute) = Drying::Rate.progress(placed.pass.product, milestone.phase, line(placed.pass)).between(placed.work_end, minute)
+      def by_then(placed, milestone, minute)
+        Drying::Rate.progress(placed.pass.product, milestone.phase, line(placed.pass)).between(placed.work_end, minute)
+      end
 
       # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.
       def seen(placed, name, reached_at)
@@ -158,7 +202,9 @@ module Rhexon
 
       # A film that passed the test of a later milestone has reached the earlier ones.
       def self.implies?(looked, name)
-        [ Drying::Milestones::ORDER, Drying::Milestones::HARD_ORDER ].any? { |chain| chain.include?(looked) && chain.include?(name) && chain.index(name) < chain.index(looked) }
+        [ Drying::Milestones::ORDER, Drying::Milestones::HARD_ORDER ].any? do |chain|
+          chain.include?(looked) && chain.include?(name) && chain.index(name) < chain.index(looked)
+        end
       end
     end
   end

@@ -15,8 +15,11 @@ module Rhexon
         previous = plan.shop.previous
         return [] if previous.empty?
 
-        planned = plan.placements.select { |placement| placement.status == "planned" && placement.hands.any? }.to_h { |placement| [ placement.pass.key, placement ] }
-        gone = previous.reject { |key, _| planned.key?(key) || logged?(plan, key) }.map { |key, was| Move.new(key: key, from: was.minute, because: "gone") }
+        planned = plan.placements
+          .select { |placement| placement.status == "planned" && placement.hands.any? }
+          .to_h { |placement| [ placement.pass.key, placement ] }
+        gone = previous.reject { |key, _| planned.key?(key) || logged?(plan, key) }
+          .map { |key, was| Move.new(key: key, from: was.minute, because: "gone") }
         planned.filter_map { |key, placement| move(key, placement, previous[key]) } + gone
       end
 
@@ -25,11 +28,15 @@ module Rhexon
         other = was.person && was.person != placement.person
         return if (placement.hands_start - was.minute).abs <= Search::Goal::NEAR_MIN && !other
 
-        Move.new(key: key, from: was.minute, to: placement.hands_start, person: (placement.person if other), because: placement.because)
+        Move.new(key: key, from: was.minute, to: placement.hands_start, person: (placement.person if other),
+                 because: placement.because)
       end
       private_class_method :move
 
-      def logged?(plan, key) = plan.placements.any? { |placement| placement.status != "planned" && placement.pass.key == key }
+      def logged?(plan, key)
+        plan.placements.any? { |placement| placement.status != "planned" && placement.pass.key == key }
+      end
+
       private_class_method :logged?
     end
   end

@@ -6,7 +6,8 @@ module Rhexon
     # @!attribute needs  [Array<Precedence>] milestones of earlier passes that must be reached before work starts
     # @!attribute under  [Array<Integer>] film passes whose recoat window this coat meets, by index
     # @!attribute under_faces [Hash{Integer=>Array<String>}] film pass => faces on which this coat meets it
-    # @!attribute abraded_by [Hash{Integer=>Array<Array<Integer>>}] film pass => for each of those faces the later dry abrasions of it before this coat
+    # @!attribute abraded_by [Hash{Integer=>Array<Array<Integer>>}] film pass => for each of those faces the later dry
+    #   abrasions of it before this coat
     # @!attribute sections [Integer, nil] laid and wiped off in so many turns, each before the next
     # @!attribute after_day [Integer, nil] coat that this one may not share a day with, by index
     # @!attribute mates  [Array<Integer>] earlier coats of the same evaporative stack
@@ -17,11 +18,17 @@ module Rhexon
     # @!attribute tools  [Array<String>] one of these is held
     # @!attribute hard   [HardWindow, nil] the window it must catch, watched from the pass it opens on
     # @!attribute signature [Array] passes with the same one dry alike
-    Pass = Struct.new(:index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent, :stack_dry_um, :range, :each_min,
-                      :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools, :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :after_day, :hard, :minutes, :last_on_faces, :signature, keyword_init: true) do
+    Pass = Struct.new(
+      :index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent,
+      :stack_dry_um, :range, :each_min, :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools,
+      :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :after_day, :hard, :minutes,
+      :last_on_faces, :signature, keyword_init: true
+    ) do
       # @param part [String, nil] which of the alike pieces: "pieces1-4"
       # @return [String] piece/step/coat/faces; keys never hold positions
-      def self.key(piece, step, coat, faces, part = nil) = [ piece.id, step["id"], coat, faces.join("+"), *part ].join("/")
+      def self.key(piece, step, coat, faces, part = nil)
+        [ piece.id, step["id"], coat, faces.join("+"), *part ].join("/")
+      end
 
       def count = range.size
       def work_min = count * each_min

@@ -9,8 +9,10 @@ module Rhexon
     # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
-    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house, :named_wood, :wanted, :boards, :look_approved, keyword_init: true) do
-      # The object kept for a piece that was read before and has not changed, so that what was made from it can be used again.
+    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house,
+                       :named_wood, :wanted, :boards, :look_approved, keyword_init: true) do
+      # The object kept for a piece that was read before and has not changed, so that what was made from it can be
+      # used again.
       # @return [Piece]
       def self.same(piece)
         @kept ||= {}

@@ -26,7 +26,9 @@ module Rhexon
       def placements = build.placements
 
       # @return [Array<Placement>] of one piece, in working order
-      def of_piece(piece_id) = (@by_piece ||= placements.group_by { |placement| placement.pass.piece.id }).fetch(piece_id, [])
+      def of_piece(piece_id)
+        (@by_piece ||= placements.group_by { |placement| placement.pass.piece.id }).fetch(piece_id, [])
+      end
 
       # @return [Planning::Piece]
       def piece(id) = shop.pieces.find { |piece| piece.id == id }
@@ -48,13 +50,22 @@ module Rhexon
 
       # Film of a face as the plan builds it.
       # @return [Film::Walk]
-      def film(piece_id, face_id) = (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(of_piece(piece_id), piece(piece_id), face_id, shop.products)
+      def film(piece_id, face_id)
+        (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(
+          of_piece(piece_id), piece(piece_id), face_id, shop.products
+        )
+      end
 
       # The face with the most film, of those that are shown where there are such.
       # @return [String]
       def thickest_face(piece_id)
         faces = piece(piece_id).faces.keys
-        faces.max_by { |id| [ piece(piece_id).shown?(id) ? 1 : 0, film(piece_id, id).final.total_um, film(piece_id, id).snapshots.size, -faces.index(id) ] }
+        faces.max_by do |id|
+          [
+            piece(piece_id).shown?(id) ? 1 : 0, film(piece_id, id).final.total_um, film(piece_id, id).snapshots.size,
+            -faces.index(id)
+          ]
+        end
       end
 
       # What is mixed when, and for which passes.

@@ -1,10 +1,14 @@
 module Rhexon
   module Planning
-    # Plan = f(shop): several builds, the best by goal, repaired where a recoat window was lost, then improved as far as the effort goes.
+    # Plan = f(shop): several builds, the best by goal, repaired where a recoat window was lost, then improved as far
+    # as the effort goes.
     # Deterministic: the seed and the number of builds are inputs, never the clock.
     class Planner
       # Builds by how many passes are open: the first row that fits counts.
-      EFFORT = { "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ 600, 3 ], [ Float::INFINITY, 2 ] ], "full" => [ [ 40, 6000 ], [ 60, 4000 ], [ 300, 800 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ] }.freeze
+      EFFORT = {
+        "quick" => [ [ 60, 25 ], [ 120, 8 ], [ 400, 4 ], [ 600, 3 ], [ Float::INFINITY, 2 ] ],
+        "full" => [ [ 40, 6000 ], [ 60, 4000 ], [ 300, 800 ], [ 600, 60 ], [ Float::INFINITY, 3 ] ]
+      }.freeze
 
       # Swaps that are looked at at most.
       SWAPS = 24
@@ -27,7 +31,8 @@ module Rhexon
       # @return [Plan]
       def plan
         trial, builds = search
-        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::PlanBuilder.for(@model, trial), bound: @bound, builds: builds)
+        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::PlanBuilder.for(@model, trial), bound: @bound,
+                 builds: builds)
       end
 
       # The best build, and how many were made.
@@ -40,7 +45,9 @@ module Rhexon
 
         best, more = Search::Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
         made += more
-        best, more = Search::Swap.new(@model, @construct).run(best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS))
+        best, more = Search::Swap.new(@model, @construct).run(
+          best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS)
+        )
         made += more
         if @shop.goal == "late_as_safe"
           best, more = Search::DueDateDelay.new(@model, @construct).run(best)
@@ -67,10 +74,17 @@ module Rhexon
         [ best, weights(builds).size ]
       end
 
-      # The accepted plan as far as it still stands: its order, each pass held to its start, and as soon as that order allows.
+      # The accepted plan as far as it still stands: its order, each pass held to its start, and as soon as that order
+      # allows.
       # @return [Array<Search::PartialSchedule>]
       def accepted
-        was = @model.passes.each_index.to_h { |index| [ index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute ] }.compact
+        was = @model.passes
+          .each_index
+          .to_h { |index|
+            [
+              index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute
+            ]
+          }.compact
         return [] if was.empty?
 
         order = Search::Orders.by_start(@model, was)
@@ -79,7 +93,10 @@ module Rhexon
 
       def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)
 
-      def at_bound?(trial) = @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= @bound.ready_at && trial.goal[3].zero?
+      def at_bound?(trial)
+        @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= @bound.ready_at &&
+          trial.goal[3].zero?
+      end
     end
   end
 end

@@ -6,16 +6,24 @@ module Rhexon
 
       # @param pass [Pass] a coat
       # @param shop [Shop]
-      # @param turn [Integer] 1 for the first; a scuff that grew too old before its coat is done again under a key of its own
+      # @param turn [Integer] 1 for the first; a scuff that grew too old before its coat is done again under a key of
+      #   its own
       # @param faces [Array<String>] whose windows were missed
       # @return [Pass] key of the coat with /scuff, /scuff2 ...
       def before(pass, shop, turn = 1, faces = pass.faces)
-        Pass.new(key: key(pass.key, turn), piece: pass.piece, step: pass.step, coat: pass.coat, faces: faces, caught: [], kind: "scuff", range: pass.range, each_min: each_min(pass, faces), setup_min: 0, cleanup_min: 0,
-                 room: room(pass, shop), dry_room: pass.dry_room, pauses: true, dust: true, tools: [], inserted: true, needs: [], under: [], under_faces: {}, abraded_by: {}, mates: []).freeze
+        Pass
+          .new(
+            key: key(pass.key, turn), piece: pass.piece, step: pass.step, coat: pass.coat, faces: faces, caught: [],
+            kind: "scuff", range: pass.range, each_min: each_min(pass, faces), setup_min: 0, cleanup_min: 0,
+            room: room(pass, shop), dry_room: pass.dry_room, pauses: true, dust: true, tools: [], inserted: true,
+            needs: [], under: [], under_faces: {}, abraded_by: {}, mates: []
+          ).freeze
       end
 
       # @return [Integer] minutes for one of the alike pieces
-      def each_min(pass, faces = pass.faces) = [ (pass.piece.area_m2(faces) * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
+      def each_min(pass, faces = pass.faces)
+        [ (pass.piece.area_m2(faces) * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
+      end
 
       # In the sanding room, where the shop has one.
       def room(pass, shop) = shop.room_for("sand") || pass.room

@@ -4,17 +4,22 @@ module Rhexon
   module Planning
     # What a plan is made from, read and checked: the values behind rhexon-shop/1.
     class Shop
-      HOUSE = { "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff", "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6 }.freeze
+      HOUSE = {
+        "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff",
+        "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6
+      }.freeze
 
       # Work that is put off must be in time on nine days of ten.
       SAFE = 0.9
 
-      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products, :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
+      attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
+                  :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
       def initialize(json)
-        Schedule::Schema.check_changed!("rhexon-shop-1", json["products"].is_a?(Array) ? json.merge("products" => []) : json)
+        Schedule::Schema.check_changed!("rhexon-shop-1",
+                                        json["products"].is_a?(Array) ? json.merge("products" => []) : json)
         @json = json
         @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])
@@ -30,9 +35,13 @@ module Rhexon
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pieces = json["pieces"].map { |record| piece(record) }
-        @facts = PassLog.fold((json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") })
+        @facts = PassLog.fold(
+          (json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") }
+        )
         @pins = Pin.read(json["pins"] || [], self)
-        @previous = (json["previous"] || []).to_h { |record| [ record["pass"], Start.new(near(record["start"], "previous"), record["person"]) ] }
+        @previous = (json["previous"] || []).to_h do |record|
+          [ record["pass"], Start.new(near(record["start"], "previous"), record["person"]) ]
+        end
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
         @surface = Colour::Surface.usual(json["surface"] || {})
@@ -41,18 +50,34 @@ module Rhexon
 
       # The same shop with another schedule for one piece.
       # @return [Shop]
-      def with_schedule(piece_id, document) = self.class.new(@json.merge("pieces" => @json["pieces"].map { |piece| piece["id"] == piece_id ? piece.merge("schedule" => document) : piece }))
+      def with_schedule(piece_id, document)
+        self.class.new(
+          @json.merge("pieces" => @json["pieces"].map { |piece|
+            piece["id"] == piece_id ? piece.merge("schedule" => document) : piece
+          })
+        )
+      end
 
       # The same shop with other air in some rooms.
       # @param air [Hash{String=>Hash}] room id => "climate" and "daily"
       # @return [Shop]
-      def with_rooms(air) = self.class.new(@json.merge("rooms" => @json["rooms"].map { |room| air.key?(room["id"]) ? room.except("climate", "daily").merge(air[room["id"]]) : room }))
+      def with_rooms(air)
+        self.class.new(
+          @json.merge("rooms" => @json["rooms"].map { |room|
+            air.key?(room["id"]) ? room.except("climate", "daily").merge(air[room["id"]]) : room
+          })
+        )
+      end
 
       # The same shop with other hours.
       # @yieldparam week [Hash{String=>Array}]
       # @yieldreturn [Hash{String=>Array}]
       # @return [Shop]
-      def with_weeks = self.class.new(@json.merge("people" => @json["people"].map { |person| person.merge("week" => yield(person["week"])) }))
+      def with_weeks
+        self.class.new(
+          @json.merge("people" => @json["people"].map { |person| person.merge("week" => yield(person["week"])) })
+        )
+      end
 
       # The same shop asked for something else.
       # @param fields [Hash{String=>Object}] of rhexon-shop/1
@@ -65,7 +90,11 @@ module Rhexon
       # What passes take from the shop beside their own piece.
       # @return [Array]
       def setting
-        @setting ||= [ rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools, people.map { |person| [ person.id, person.skills, person.calendar.longest ] }, products.each_value.map(&:object_id) ].then { |window| [ window.hash, window ].freeze }
+        @setting ||= [
+          rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools,
+          people.map { |person| [ person.id, person.skills, person.calendar.longest ] },
+          products.each_value.map(&:object_id)
+        ].then { |window| [ window.hash, window ].freeze }
       end
 
       # Which air, and from which day on.
@@ -98,7 +127,9 @@ module Rhexon
 
       def part_of(key, parts)
         match = PART.match(key) or return
-        (parts[match[:piece]] ||= {}).then { |mine| mine[match[:base]] ||= {} }[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
+        (parts[match[:piece]] ||= {}).then do |mine|
+          mine[match[:base]] ||= {}
+        end[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
       end
 
       PART = %r{\A(?<base>(?<piece>[^/]+)/[^/]+/\d+/[^/]+)/(?<part>pieces(?<from>\d+)-(?<till>\d+)|part\d+)(?:/|\z)}
@@ -106,18 +137,21 @@ module Rhexon
 
       def read_people(records)
         gone, here = records.partition { |record| record["away"] }
-        Rhexon.refuse_unless(here.any?, "Nobody works at the bench", where: "people", accepted: "at least one person who is not away")
+        Rhexon.refuse_unless(here.any?, "Nobody works at the bench", where: "people",
+                                                                     accepted: "at least one person who is not away")
         @people = here.map { |record| person(record) }
         @away = gone.map { |record| record["id"] }
       end
 
       def person(record)
-        calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now, days: Reference.table("hands").fetch("horizon_days"))
+        calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now,
+                                 days: Reference.table("hands").fetch("horizon_days"))
         Person.new(id: record["id"], skills: record["skills"], calendar: calendar).freeze
       end
 
       def room(record)
-        Room.new(id: record["id"], line: Drying::ClimateTimeline.read(record, @zone), uses: record["uses"] || [], rack_places: record["rack_places"]).freeze
+        Room.new(id: record["id"], line: Drying::ClimateTimeline.read(record, @zone), uses: record["uses"] || [],
+                 rack_places: record["rack_places"]).freeze
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "rooms/#{record["id"]}/#{refusal.where}")
       end
@@ -128,19 +162,30 @@ module Rhexon
       rescue InvalidInput => refusal
         raise refusal if refusal.where.start_with?("products/")
 
-        raise InvalidInput.new(refusal.message, where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
+        raise InvalidInput.new(refusal.message,
+                               where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
       def piece(record)
         most = Reference.table("hands").fetch("most_faces")
-        Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many", where: "faces", accepted: "up to #{most}; write it as several pieces")
+        Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
+                             where: "faces", accepted: "up to #{most}; write it as several pieces")
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
-        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys, tools: tools.map { |tool| tool["id"] }, people: people.map(&:id) + away)
+        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys,
+                                                  tools: tools.map { |tool|
+ tool["id"]
+}, people: people.map(&:id) + away)
         refuse_stranger(record)
-        Piece.same(Piece.new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document, release: near(record["release"], "release"), due: near(record["due"], "due"), job: record["job"] || record["id"], by: record["by"],
-                  ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] || {}), named_wood: record["wood"], wanted: record["wanted"] || {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
+        Piece.same(Piece
+          .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,
+               release: near(record["release"], "release"), due: near(record["due"], "due"),
+               job: record["job"] || record["id"], by: record["by"],
+               ready_at: record["ready_at"] ||
+                 "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] ||
+                      {}), named_wood: record["wood"], wanted: record["wanted"] ||
+                      {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
@@ -153,7 +198,10 @@ module Rhexon
 
       # A piece's own hands are in the shop.
       def refuse_stranger(record)
-        Rhexon.refuse_unless(record["by"].nil? || away.include?(record["by"]) || people.any? { |person| person.id == record["by"] }, "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", "))
+        Rhexon.refuse_unless(
+          record["by"].nil? || away.include?(record["by"]) || people.any? { |person| person.id == record["by"] },
+          "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", ")
+        )
       end
     end
   end

@@ -9,7 +9,11 @@ module Rhexon
       def after(shop, days)
         open = shop.open_between(shop.now, shop.now + 60 * 1440)
         wanted = open.map { |from, _| shop.zone.day([ from, shop.now ].max) }.uniq.first(days)
-        wanted.empty? ? shop.now + days * 1440 : open.select { |from, _| wanted.include?(shop.zone.day([ from, shop.now ].max)) }.last[1]
+        if wanted.empty?
+          shop.now + days * 1440
+        else
+          open.select { |from, _| wanted.include?(shop.zone.day([ from, shop.now ].max)) }.last[1]
+        end
       end
     end
   end

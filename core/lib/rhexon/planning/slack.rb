@@ -1,8 +1,10 @@
 module Rhexon
   module Planning
-    # Earliest and latest start of each planned pass, order, people, rooms and tools fixed: a forward and a backward pass.
-    # Earliest: right after what it waits for and what piece, hands, room and tool do before. Latest: so that nothing after it moves past its own latest,
-    # the piece is still ready when planned (or when due, if that is later), and the window below it is still open.
+    # Earliest and latest start of each planned pass, order, people, rooms and tools fixed: a forward and a backward
+    # pass.
+    # Earliest: right after what it waits for and what piece, hands, room and tool do before. Latest: so that nothing
+    # after it moves past its own latest, the piece is still ready when planned (or when due, if that is later), and
+    # the window below it is still open.
     class Slack
       Range = Struct.new(:earliest, :latest, keyword_init: true)
 
@@ -23,20 +25,31 @@ module Rhexon
         @followers = followers
         @latest = {}
         @planned.reverse_each { |placement| @latest[placement.pass.key] = latest(placement) }
-        @ranges = @planned.to_h { |placement| [ placement.pass.key, Range.new(earliest: earliest(placement), latest: @latest[placement.pass.key]) ] }
+        @ranges = @planned.to_h do |placement|
+          [ placement.pass.key, Range.new(earliest: earliest(placement), latest: @latest[placement.pass.key]) ]
+        end
       end
 
       private
 
       # What serves one pass at a time, each in its order.
       def chains
-        @planned.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |placement, by_resource| resources(placement).each { |resource| by_resource[resource] << placement } }.values
+        @planned.each_with_object(Hash.new { |hash, key|
+          hash[key] = []
+        }) { |placement, by_resource|
+          resources(placement).each { |resource|
+          by_resource[resource] << placement
+        }
+        }.values
       end
 
       def resources(placement)
         pass = placement.pass
         room = @shop.rooms.fetch(pass.room)
-        [ [ :piece, pass.piece.id ], ([ :person, placement.person ] if placement.person), ([ :tool, placement.tool ] if placement.tool), ([ :room, room.id ] if room.single? && placement.hands.any?) ].compact
+        [
+          [ :piece, pass.piece.id ], ([ :person, placement.person ] if placement.person),
+          ([ :tool, placement.tool ] if placement.tool), ([ :room, room.id ] if room.single? && placement.hands.any?)
+        ].compact
       end
 
       def link(one, other)
@@ -45,7 +58,9 @@ module Rhexon
       end
 
       def followers
-        @planned.each_with_object({}) { |placement, by_pass| placement.pass.needs.each { |need| (by_pass[need.pass] ||= []) << [ placement, need ] } }
+        @planned.each_with_object({}) do |placement, by_pass|
+          placement.pass.needs.each { |need| (by_pass[need.pass] ||= []) << [ placement, need ] }
+        end
       end
 
       def fixed?(placement) = placement.hands.size != 1
@@ -57,22 +72,32 @@ module Rhexon
 
         ready = placement.waits.filter_map(&:reached_at).max
         ends = [ *@before[placement], *before_in_log(placement) ].map(&:hands_end)
-        from = [ @shop.now, placement.pass.piece.release, *ends, ready && ready - placement.pass.setup_min, clean_from(placement) ].compact.max
+        from = [
+          @shop.now, placement.pass.piece.release, *ends, ready && ready - placement.pass.setup_min,
+          clean_from(placement)
+        ].compact.max
         start = Search::Lane.new(hours(placement)).slot(from, length(placement)) || placement.hands_start
         [ start, placement.hands_start ].min
       end
 
       def length(placement) = placement.hands_end - placement.hands_start
 
-      def before_in_log(placement) = @plan.of_piece(placement.pass.piece.id).select { |other| other.status != "planned" }
+      def before_in_log(placement)
+        @plan.of_piece(placement.pass.piece.id).select { |other| other.status != "planned" }
+      end
 
       def latest(placement)
         return placement.hands_start if fixed?(placement)
 
-        limits = [ *@after[placement]&.map { |other| @latest.fetch(other.pass.key) }, window_limit(placement), clean_until(placement), *waiting(placement), *tail(placement) ].compact
+        limits = [
+          *@after[placement]&.map { |other| @latest.fetch(other.pass.key) }, window_limit(placement),
+          clean_until(placement), *waiting(placement), *tail(placement)
+        ].compact
         return placement.hands_start if limits.empty?
 
-        [ hours(placement).latest_start(limits.min, length(placement)) || placement.hands_start, placement.hands_start ].max
+        [
+          hours(placement).latest_start(limits.min, length(placement)) || placement.hands_start, placement.hands_start
+        ].max
       end
 
       # A later start of the work may not lose the window below, nor let a scuff grow old.
@@ -83,16 +108,21 @@ module Rhexon
       end
 
       def scuff_valid_until(placement)
-        ends = placement.pass.abraded_by.values.flatten.uniq.filter_map { |index| @plan.build.by_index[index]&.hands_end }
+        ends = placement.pass.abraded_by.values.flatten.uniq.filter_map do |index|
+          @plan.build.by_index[index]&.hands_end
+        end
         own = @plan.build.scuffs_before(placement.pass.key).map(&:hands_end)
-        [ *ends.select { |done| done <= placement.work_start }, *own ].max&.+(placement.pass.piece.house.fetch("scuff_valid_min"))
+        [ *ends.select { |done| done <= placement.work_start }, *own ].max&.+(
+          placement.pass.piece.house.fetch("scuff_valid_min")
+        )
       end
 
       # What waits for it, back through the air of those hours.
       def waiting(placement)
         (@followers[placement.pass.index] || []).filter_map do |follower, need|
           opening = @plan.drier.opening(placement.pass, need.milestone, need.pair)
-          opening&.latest_start_for(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)&.+(placement.pass.cleanup_min)
+          opening&.latest_start_for(@latest.fetch(follower.pass.key) + follower.pass.setup_min, placement.earlier)
+            &.+(placement.pass.cleanup_min)
         end
       end
 
@@ -104,10 +134,13 @@ module Rhexon
         ready = @plan.build.ready[piece.id] or return []
         target = [ ready, piece.due && [ piece.due, @shop.horizon ].min ].compact.max
         opening = placement.milestones && @plan.drier.opening(placement.pass, piece.ready_at)
-        [ opening ? (opening.latest_start_for(target, placement.earlier) || placement.work_end) + placement.pass.cleanup_min : target ]
+        [ opening ? (opening.latest_start_for(target, placement.earlier) || placement.work_end) +
+          placement.pass.cleanup_min : target ]
       end
 
-      def last_of_piece?(placement) = (@last ||= @planned.to_h { |other| [ other.pass.piece.id, other ] })[placement.pass.piece.id].equal?(placement)
+      def last_of_piece?(placement)
+        (@last ||= @planned.to_h { |other| [ other.pass.piece.id, other ] })[placement.pass.piece.id].equal?(placement)
+      end
 
       # Dust and wet films of others on both sides.
       def clean_from(placement)
@@ -128,15 +161,29 @@ module Rhexon
         pass = placement.pass
         return [] unless pass.dust || pass.film?
 
-        (pass.dust ? wet : dusty).filter_map { |room, from, till, owner| [ from, till ] if room == (pass.dust ? pass.room : pass.dry_room) && !owner.equal?(placement) }
+        (pass.dust ? wet : dusty).filter_map do |room, from, till, owner|
+          [ from, till ] if room == (pass.dust ? pass.room : pass.dry_room) && !owner.equal?(placement)
+        end
       end
 
       def wet
-        @wet ||= @plan.placements.select { |placement| placement.pass.film? }.filter_map { |placement| (safe = @plan.drier.reached_at(placement, "dust_safe")) && [ placement.pass.dry_room, placement.work_start, safe, placement ] }
+        @wet ||= @plan.placements
+          .select { |placement| placement.pass.film? }
+          .filter_map do |placement|
+          (safe = @plan.drier.reached_at(placement, "dust_safe")) &&
+            [ placement.pass.dry_room, placement.work_start, safe, placement ]
+        end
       end
 
       def dusty
-        @dusty ||= @plan.placements.select { |placement| placement.pass.dust }.map { |placement| [ placement.pass.room, placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min"), placement ] }
+        @dusty ||= @plan.placements
+          .select { |placement| placement.pass.dust }
+          .map do |placement|
+          [
+            placement.pass.room, placement.work_start,
+            placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min"), placement
+          ]
+        end
       end
     end
   end

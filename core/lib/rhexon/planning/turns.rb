@@ -1,7 +1,8 @@
 module Rhexon
   module Planning
-    # Which faces of a piece are laid on in one pass. On a flat support or on points the piece is turned between its faces, hung work is done all round,
-    # and of what is fixed (floors, built-in work) one face is done after the other and nothing is turned.
+    # Which faces of a piece are laid on in one pass. On a flat support or on points the piece is turned between its
+    # faces, hung work is done all round, and of what is fixed (floors, built-in work) one face is done after the
+    # other and nothing is turned.
     # Edges go with the first face; each other face that is laid on catches them again, unless they are masked.
     module Turns
       # @!attribute faces  [Array<String>] laid on
@@ -19,7 +20,9 @@ module Rhexon
       def for(piece, step)
         faces = step["faces"] || piece.faces.keys
         edges, sides = faces.partition { |face| edge?(piece, face) }
-        return [ Turn.new(faces, []) ] if !WET.include?(step["kind"]) || support(piece, step) == "hung" || sides.size < 2
+        if !WET.include?(step["kind"]) || support(piece, step) == "hung" || sides.size < 2
+          return [ Turn.new(faces, []) ]
+        end
 
         first, *rest = sides
         own = faces.select { |face| face == first || edges.include?(face) }
@@ -30,7 +33,8 @@ module Rhexon
       # @return [String] flat, points, hung or fixed
       def support(piece, step) = step["support"] || piece.schedule["support"] || usual(piece)
 
-      # How a piece lies unless its schedule says otherwise: floors stay where they are, two opposite faces are turned over, more faces and small work lie on points.
+      # How a piece lies unless its schedule says otherwise: floors stay where they are, two opposite faces are turned
+      # over, more faces and small work lie on points.
       # @return [String]
       def usual(piece)
         sides = piece.faces.keys.reject { |face| edge?(piece, face) }
@@ -41,7 +45,8 @@ module Rhexon
 
       def edge?(piece, face) = piece.faces.fetch(face)["kind"] == "edges"
 
-      # Faces that lie down, or are let go of, while these are worked on: the opposite one, and all of them where several are done at a time.
+      # Faces that lie down, or are let go of, while these are worked on: the opposite one, and all of them where
+      # several are done at a time.
       # @return [Array<String>]
       def underneath(piece, step, faces)
         return [] unless support(piece, step) == "flat"

@@ -1,8 +1,9 @@
 module Rhexon
   module Planning
-    # What would become of a piece's date: warmer, drier, with fans, an hour longer each day, on a Saturday, in another room, with another product,
-    # with a coat less.
-    # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried in the air that was.
+    # What would become of a piece's date: warmer, drier, with fans, an hour longer each day, on a Saturday, in
+    # another room, with another product, with a coat less.
+    # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried
+    # in the air that was.
     class WhatIf
       # @!attribute kind      [String] warmer, drier, fans, longer, saturday, or change
       # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the shop's air or hours are to be changed
@@ -23,7 +24,11 @@ module Rhexon
       end
 
       def answers
-        return [] if @plan.queues.fetch(@id).all? { |pass| placed = @plan.build.by_index[pass.index] and placed.status != "planned" }
+        if @plan.queues.fetch(@id).all? { |pass|
+          placed = @plan.build.by_index[pass.index] and placed.status != "planned"
+        }
+          return []
+        end
 
         (air + hours + changes).reject { |answer| answer.gain_min&.zero? }
       end
@@ -34,18 +39,28 @@ module Rhexon
       def limits = Reference.table("limits").fetch("what_if")
 
       def air
-        rooms = @plan.of_piece(@id).select { |placement| placement.milestones }.map { |placement| placement.pass.dry_room }.uniq
+        rooms = @plan.of_piece(@id)
+          .select { |placement| placement.milestones }
+          .map { |placement| placement.pass.dry_room }.uniq
         return [] if rooms.empty?
 
         where = rooms.one? ? "in the #{rooms.first}" : "in its rooms"
-        { "warmer" => [ "#{limits.fetch("warmer_c")} °C warmer #{where}", method(:warmer) ], "drier" => [ "#{limits.fetch("drier_percent")} % drier #{where}", method(:drier) ], "fans" => [ "Fans on #{where}", method(:fanned) ] }.map do |kind, (label, change)|
-          answer(kind, label, nil, Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.line(room), change) ] })))
+        {
+          "warmer" => [ "#{limits.fetch("warmer_c")} °C warmer #{where}", method(:warmer) ],
+          "drier" => [ "#{limits.fetch("drier_percent")} % drier #{where}", method(:drier) ],
+          "fans" => [ "Fans on #{where}", method(:fanned) ]
+        }.map do |kind, (label, change)|
+          answer(kind, label, nil,
+                 Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.line(room), change) ] })))
         end
       end
 
       def hours
         [ [ "longer", "An hour longer each day", ->(week) { week.transform_values { |spans| longer(spans) } } ],
-          [ "saturday", "Saturdays #{limits.fetch("saturday").join(" to ")}", ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.fetch("saturday") ]) } ] ].map do |kind, label, change|
+          [
+            "saturday", "Saturdays #{limits.fetch("saturday").join(" to ")}",
+            ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.fetch("saturday") ]) }
+          ] ].map do |kind, label, change|
           answer(kind, label, nil, Planner.plan(shop.with_weeks(&change)))
         end
       end
@@ -60,10 +75,13 @@ module Rhexon
       end
 
       def changes
-        remedies = Checks::Alternatives.rooms(@context) + Checks::Alternatives.fewer(@context) + Checks::Alternatives.products(@context)
+        remedies = Checks::Alternatives.rooms(@context) + Checks::Alternatives.fewer(@context) +
+          Checks::Alternatives.products(@context)
         remedies.filter_map do |remedy|
           plan = @plan.with_schedule(@id, Schedule::Edit.apply(@context.document, remedy.operation))
-          answer("change", remedy.label, remedy.operation, plan) unless Checks::Catalogue.findings(plan, @id).any? { |finding| finding.level == "stop" }
+          unless Checks::Catalogue.findings(plan, @id).any? { |finding| finding.level == "stop" }
+            answer("change", remedy.label, remedy.operation, plan)
+          end
         rescue InvalidInput
           nil
         end
@@ -72,14 +90,19 @@ module Rhexon
       def answer(kind, label, operation, plan)
         ready = plan.build.ready[@id]
         now = @plan.build.ready[@id]
-        Answer.new(kind: kind, label: label, operation: operation, ready_at: ready, gain_min: ready && now && now - ready, hands_min: plan.hands_min(@id),
+        Answer.new(kind: kind, label: label, operation: operation, ready_at: ready,
+                   gain_min: ready && now && now - ready, hands_min: plan.hands_min(@id),
                    film_um: plan.piece(@id).faces.keys.map { |face| plan.film(@id, face).final.total_um }.max.round)
       end
 
       # The air of a room with everything from now on changed.
       # @return [Hash] "climate" and "daily" of rhexon-shop/1
       def otherwise(line, change)
-        { "climate" => spans(line, shop.now - PAST_MIN, shop.now, &:itself) + spans(line, shop.now, shop.now + PAST_MIN, &change), "daily" => [ { "at" => "00:00", **entry(change.call(line.at(shop.now + PAST_MIN))) } ] }
+        {
+          "climate" => spans(line, shop.now - PAST_MIN, shop.now, &:itself) +
+            spans(line, shop.now, shop.now + PAST_MIN, &change),
+          "daily" => [ { "at" => "00:00", **entry(change.call(line.at(shop.now + PAST_MIN))) } ]
+        }
       end
 
       def spans(line, from, till)
@@ -97,11 +120,24 @@ module Rhexon
       # Heated air holds the same water: its relative humidity falls.
       def warmer(climate)
         t_c = climate.t_c + limits.fetch("warmer_c")
-        Drying::Climate.new(t_c: t_c, rh: (climate.rh * Drying::Air.saturation_kpa(climate.t_c) / Drying::Air.saturation_kpa(t_c)).clamp(1, 100), air: climate.air)
+        Drying::Climate.new(
+          t_c: t_c,
+          rh: (climate.rh * Drying::Air.saturation_kpa(climate.t_c) / Drying::Air.saturation_kpa(t_c)).clamp(1, 100),
+          air: climate.air
+        )
       end
 
-      def drier(climate) = Drying::Climate.new(t_c: climate.t_c, rh: [ climate.rh - limits.fetch("drier_percent"), [ limits.fetch("least_rh"), climate.rh ].min ].max, air: climate.air)
-      def fanned(climate) = Drying::Climate.new(t_c: climate.t_c, rh: climate.rh, air: climate.air == "cabinet" ? "cabinet" : "moving")
+      def drier(climate)
+        Drying::Climate.new(
+          t_c: climate.t_c,
+          rh: [ climate.rh - limits.fetch("drier_percent"), [ limits.fetch("least_rh"), climate.rh ].min ].max,
+          air: climate.air
+        )
+      end
+
+      def fanned(climate)
+        Drying::Climate.new(t_c: climate.t_c, rh: climate.rh, air: climate.air == "cabinet" ? "cabinet" : "moving")
+      end
     end
   end
 end

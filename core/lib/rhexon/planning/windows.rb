@@ -34,19 +34,32 @@ module Rhexon
       end
 
       def ends(pass, lower)
-        return [ @drier.reached_at(lower, "flash_min") || lower.work_end, @drier.closing(lower.pass, "flash_max")&.at(lower.first_end) ] if pass.hard&.kind == "wet_on_wet" && pass.hard.lower == lower.pass.index
+        if pass.hard&.kind == "wet_on_wet" && pass.hard.lower == lower.pass.index
+          return [
+            @drier.reached_at(lower, "flash_min") || lower.work_end,
+            @drier.closing(lower.pass, "flash_max")&.at(lower.first_end)
+          ]
+        end
 
-        [ @drier.reached_at(lower, "recoat_opens", @drier.pair(lower.pass.product, pass.product)), @drier.closes_at(lower) ]
+        [
+          @drier.reached_at(lower, "recoat_opens", @drier.pair(lower.pass.product, pass.product)),
+          @drier.closes_at(lower)
+        ]
       end
 
       # Each face that meets the film was abraded dry after its last coat, not longer ago than the house rule allows.
       def freshly_scuffed?(placement, lower)
         pass = placement.pass
         scuff = @scuffs[pass.key]
-        (pass.under_faces[lower.pass.index] || []).zip(pass.abraded_by.fetch(lower.pass.index, [])).all? do |face, abraded|
+        (pass.under_faces[lower.pass.index] || [])
+          .zip(pass.abraded_by.fetch(lower.pass.index, []))
+          .all? do |face, abraded|
           ends = abraded.to_a.filter_map { |index| @placed[index]&.hands_end }
           ends << scuff.hands_end if scuff&.pass&.faces&.include?(face)
-          ends.any? { |finish| finish >= lower.work_end && finish <= placement.work_start && placement.work_start <= finish + pass.piece.house.fetch("scuff_valid_min") }
+          ends.any? do |finish|
+            finish >= lower.work_end && finish <= placement.work_start &&
+              placement.work_start <= finish + pass.piece.house.fetch("scuff_valid_min")
+          end
         end
       end
     end

@@ -16,7 +16,8 @@ module Rhexon
         @zone = TZInfo::Timezone.get(name)
         @offsets = {}
       rescue TZInfo::InvalidTimezoneIdentifier
-        raise InvalidInput.new("The time zone #{name} is not known", where: "zone", accepted: "an IANA zone such as Europe/Berlin")
+        raise InvalidInput.new("The time zone #{name} is not known", where: "zone",
+                                                                     accepted: "an IANA zone such as Europe/Berlin")
       end
 
       # @param text [String] ISO 8601 with offset
@@ -25,9 +26,13 @@ module Rhexon
       def self.minute(text, where: "")
         match = INSTANT.match(text.to_s)
         year, month, day, hour, minute = match&.captures&.first(5)&.map(&:to_i)
-        return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(match) if match && Date.valid_civil?(year, month, day) && hour < 24 && minute < 60
+        if match && Date.valid_civil?(year, month, day) && hour < 24 && minute < 60
+          return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(match)
+        end
 
-        raise InvalidInput.new("#{text.inspect} is not a time", where: where, accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00")
+        raise InvalidInput.new("#{text.inspect} is not a time", where: where,
+                                                                accepted: "ISO 8601 with an offset, such as " \
+                                                                          "2026-11-25T10:30+01:00")
       end
 
       # @raise [InvalidInput] when a minute is more than ten years from now
@@ -35,7 +40,8 @@ module Rhexon
         return if near?(minute, now)
 
         years = Reference.table("hands").fetch("years_from_now")
-        raise InvalidInput.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now", where: where, accepted: "a date within #{years} years")
+        raise InvalidInput.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now",
+                               where: where, accepted: "a date within #{years} years")
       end
 
       # @return [Boolean] no more than ten years from now, either way
@@ -43,7 +49,11 @@ module Rhexon
 
       def self.offset_of(match)
         sign, hours, minutes = match.captures.last(3)
-        sign ? (hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1) : 0
+        if sign
+(hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1)
+        else
+0
+        end
       end
       private_class_method :offset_of
 
@@ -53,7 +63,8 @@ module Rhexon
 
         seconds = offset(minute)
         sign = seconds.negative? ? "-" : "+"
-        Time.at(minute * 60 + seconds).utc.strftime("%Y-%m-%dT%H:%M#{sign}") + format("%02d:%02d", *(seconds.abs / 60).divmod(60))
+        Time.at(minute * 60 + seconds).utc.strftime("%Y-%m-%dT%H:%M#{sign}") +
+          format("%02d:%02d", *(seconds.abs / 60).divmod(60))
       end
 
       # @return [String] "Wed 25 Nov 10:30", local
@@ -82,11 +93,16 @@ module Rhexon
 
       private
 
-      # The change that skips a clock time, however long the gap: the last one before the same clock time of the period that follows.
+      # The change that skips a clock time, however long the gap: the last one before the same clock time of the
+      # period that follows.
       def after_gap(local)
         late = @zone.period_for(Time.at(local.to_i + 86_400).utc)
-        change = [ late, @zone.period_for(Time.at(local.to_i - late.observed_utc_offset).utc) ].filter_map(&:start_transition).map { |transition| transition.at.to_i }
-        change.select { |seconds| (seconds - local.to_i).abs <= 86_400 }.min_by { |seconds| (seconds + late.observed_utc_offset - local.to_i).abs }.then { |seconds| (seconds || local.to_i - late.observed_utc_offset) / 60 }
+        change = [ late, @zone.period_for(Time.at(local.to_i - late.observed_utc_offset).utc) ]
+          .filter_map(&:start_transition)
+          .map { |transition| transition.at.to_i }
+        change.select { |seconds| (seconds - local.to_i).abs <= 86_400 }
+          .min_by { |seconds| (seconds + late.observed_utc_offset - local.to_i).abs }
+          .then { |seconds| (seconds || local.to_i - late.observed_utc_offset) / 60 }
       end
 
       # Offsets are asked for once an hour of UTC, since no zone in force changes inside one.

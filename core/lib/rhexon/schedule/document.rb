@@ -1,11 +1,14 @@
 module Rhexon
   module Schedule
-    # A schedule document (rhexon-schedule/1): plain frozen JSON, checked against its schema and against the piece it is for.
+    # A schedule document (rhexon-schedule/1): plain frozen JSON, checked against its schema and against the piece it
+    # is for.
     module Document
       KEPT = 128
       @checked = {}
       FORMAT = "rhexon-schedule/1".freeze
-      PHASES = { "sand" => "prepare", "raise_grain" => "prepare", "stain" => "colour", "wait" => "wait", "look" => "look" }.freeze
+      PHASES = {
+        "sand" => "prepare", "raise_grain" => "prepare", "stain" => "colour", "wait" => "wait", "look" => "look"
+      }.freeze
 
       module_function
 
@@ -20,7 +23,9 @@ module Rhexon
 
         Schema.check!("rhexon-schedule-1", document)
         twice = document["steps"].map { |step| step["id"] }.tally.find { |_, count| count > 1 }
-        raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step") if twice
+        if twice
+          raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step")
+        end
 
         Reference.freeze_deep(document).tap { |sound| keep(sound) }
       end
@@ -32,7 +37,8 @@ module Rhexon
       end
       private_class_method :keep
 
-      # The one rule for names, on every way a document comes in: what it names is there, and its kinds of step may use it.
+      # The one rule for names, on every way a document comes in: what it names is there, and its kinds of step may
+      # use it.
       # @param faces  [Array<String>]
       # @param products [Hash{String=>Materials::Product}]
       # @param rooms  [Array<String>]
@@ -48,7 +54,9 @@ module Rhexon
           (step["pins"] || []).each { |pin| known!(step, "pins", pin["person"], people, "person") if pin["person"] }
           stray_pin!(step)
         end
-        %w[room dry_room].each { |field| known!({ "id" => nil }, field, document[field], rooms, "room") if document[field] }
+        %w[room dry_room].each do |field|
+          known!({ "id" => nil }, field, document[field], rooms, "room") if document[field]
+        end
       end
 
       # @param step [Hash]
@@ -72,13 +80,18 @@ module Rhexon
         return if names.include?(name)
 
         whose = step["id"] ? "Step #{step["id"]}" : "The schedule"
-        raise InvalidInput.new("#{whose} names a #{word} that is not there: #{name}", where: [ "steps", step["id"] || "schedule", field ].join("/"), accepted: names.empty? ? "none yet" : names.first(12).join(", "))
+        raise InvalidInput.new("#{whose} names a #{word} that is not there: #{name}",
+                               where: [ "steps", step["id"] || "schedule", field ].join("/"),
+                               accepted: names.empty? ? "none yet" : names.first(12).join(", "))
       end
       private_class_method :known!
 
       def stray_pin!(step)
         stray = (step["pins"] || []).find { |pin| pin["coat"] > (step["coats"] || 1) }
-        raise InvalidInput.new("Step #{step["id"]} has no coat #{stray["coat"]} to pin", where: "steps/#{step["id"]}/pins") if stray
+        if stray
+          raise InvalidInput.new("Step #{step["id"]} has no coat #{stray["coat"]} to pin",
+                                 where: "steps/#{step["id"]}/pins")
+        end
       end
       private_class_method :stray_pin!
     end

@@ -6,8 +6,9 @@ module Rhexon
     #   {"op":"remove_step","id":"s3"}
     #   {"op":"move_step","id":"s3","after":"s5" | null}
     #   {"op":"change_step","id":"s3","set":{"wet_um":90}}         a null value takes the field away
-    #   {"op":"split_coats","id":"s3","keep":1,"new_id":"s9"}      coats after the first +keep+ become a step of their own
-    #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null,"person":"imke","faces":["back"]}   no start and no person: unpin; no faces: the first that are laid on
+    #   {"op":"split_coats","id":"s3","keep":1,"new_id":"s9"} coats after the first +keep+ become a step of their own
+    #   {"op":"pin","id":"s3","coat":1,"start":"2026-11-25T10:30+01:00" | null,"person":"imke","faces":["back"]} no
+    #   start and no person: unpin; no faces: the first that are laid on
     #   {"op":"place","set":{"support":"hung","room":"loft","dry_room":null}}
     #   {"op":"house","set":{"scuff":"always"}}
     #   {"op":"all","operations":[...]}                            one after the other, one revision
@@ -19,7 +20,8 @@ module Rhexon
       # @param document [Hash] a checked schedule document
       # @param operation [Hash] as above
       # @return [Hash] the new document, checked
-      # @raise [InvalidInput] when the operation is not known, names a step that is not there, or leaves a document that is not valid
+      # @raise [InvalidInput] when the operation is not known, names a step that is not there, or leaves a document
+      #   that is not valid
       def apply(document, operation)
         Document.check!(change(document, operation)).tap { |after| Kinds.check_fields!(after, document) }
       end
@@ -41,7 +43,9 @@ module Rhexon
       end
 
       def change(document, operation)
-        raise InvalidInput.new("An edit is an operation with its name in op", where: "operation") unless operation.is_a?(Hash)
+        unless operation.is_a?(Hash)
+          raise InvalidInput.new("An edit is an operation with its name in op", where: "operation")
+        end
 
         case operation["op"]
         when "add_step" then add(document, operation["step"], operation["after"])
@@ -53,7 +57,12 @@ module Rhexon
         when "house" then house(document, operation["set"])
         when "place" then place(document, operation["set"])
         when "all" then several(document, operation["operations"])
-        else raise InvalidInput.new("The edit #{operation["op"].inspect} is not known", where: "op", accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all")
+        else raise InvalidInput.new(
+          "The edit #{operation["op"].inspect} is not known", where: "op",
+                                                              accepted: "add_step, remove_step, move_step, " \
+                                                                        "change_step, split_coats, pin, house, " \
+                                                                        "place, all"
+        )
         end
       end
       private_class_method :change
@@ -68,7 +77,9 @@ module Rhexon
       # Room, drying room and support of the whole schedule.
       def place(document, set)
         known = %w[room dry_room support]
-        raise InvalidInput.new("A place names what it sets", where: "set", accepted: known.join(", ")) unless set.is_a?(Hash) && (set.keys - known).empty?
+        unless set.is_a?(Hash) && (set.keys - known).empty?
+          raise InvalidInput.new("A place names what it sets", where: "set", accepted: known.join(", "))
+        end
 
         merged(document, set)
       end
@@ -108,7 +119,10 @@ module Rhexon
         raise InvalidInput.new("A change names the fields it sets", where: "set") unless set.is_a?(Hash)
 
         fixed = set.keys & UNCHANGEABLE
-        raise InvalidInput.new("A step keeps its #{fixed.first}; remove it and add another", where: "steps/#{id}/#{fixed.first}") if fixed.any?
+        if fixed.any?
+          raise InvalidInput.new("A step keeps its #{fixed.first}; remove it and add another",
+                                 where: "steps/#{id}/#{fixed.first}")
+        end
 
         replace(document, id) { |step| within_coats(merged(step, set)) }
       end
@@ -118,8 +132,10 @@ module Rhexon
         step = Document.step(document, operation["id"])
         coats = step["coats"] || 1
         keep = operation["keep"]
-        Rhexon.refuse_unless(keep.is_a?(Integer) && keep.between?(1, coats - 1), "#{coats} coats cannot be split after #{keep}", where: "steps/#{step["id"]}/coats",
-                                                                                                                         accepted: coats > 1 ? "1 to #{coats - 1}" : "a step of at least two coats")
+        Rhexon.refuse_unless(
+          keep.is_a?(Integer) && keep.between?(1, coats - 1), "#{coats} coats cannot be split after #{keep}",
+          where: "steps/#{step["id"]}/coats", accepted: coats > 1 ? "1 to #{coats - 1}" : "a step of at least two coats"
+        )
         pins = step["pins"] || []
         first = with_pins(step.merge("coats" => keep), pins.select { |pin| pin["coat"] <= keep })
         later = pins.select { |pin| pin["coat"] > keep }.map { |pin| pin.merge("coat" => pin["coat"] - keep) }
@@ -129,9 +145,13 @@ module Rhexon
       private_class_method :split
 
       def pin(document, operation)
-        Rhexon.refuse_unless(operation["coat"].is_a?(Integer), "A pin names its coat by number", where: "coat", accepted: "1 for the first")
+        Rhexon.refuse_unless(
+          operation["coat"].is_a?(Integer), "A pin names its coat by number", where: "coat", accepted: "1 for the first"
+        )
         replace(document, operation["id"]) do |step|
-          others = (step["pins"] || []).reject { |pin| pin["coat"] == operation["coat"] && pin["faces"] == operation["faces"] }
+          others = (step["pins"] || []).reject do |pin|
+            pin["coat"] == operation["coat"] && pin["faces"] == operation["faces"]
+          end
           wanted = operation.slice("coat", "start", "person", "faces").compact
           added = wanted.key?("start") || wanted.key?("person") ? [ wanted ] : []
           with_pins(step, (others + added).sort_by { |pin| pin["coat"].to_i })

@@ -1,6 +1,7 @@
 module Rhexon
   module Schedule
-    # What each kind of step may have (core/data/kinds.yml): its fields, and for work that lays something on, the products and their methods.
+    # What each kind of step may have (core/data/kinds.yml): its fields, and for work that lays something on, the
+    # products and their methods.
     # The one rule that forms offer by and documents are held to.
     module Kinds
       module_function
@@ -26,16 +27,23 @@ module Rhexon
         return [] unless rule["mechanisms"]&.include?(product.mechanism)
         return rule.fetch("class_methods").fetch(product.class_id, rule.fetch("methods")) if rule.key?("methods")
 
-        product.solids_volume_percent&.value ? table.fetch("film_methods").select { |method| product.wet_um(method)&.value } : []
+        if product.solids_volume_percent&.value
+          table.fetch("film_methods").select { |method| product.wet_um(method)&.value }
+        else
+          []
+        end
       end
 
-      # Products to offer for a kind of step: by role, the usual first; what holds wax after what does not; as they stand on the shelf.
+      # Products to offer for a kind of step: by role, the usual first; what holds wax after what does not; as they
+      # stand on the shelf.
       # @param products [Enumerable<Materials::Product>]
       # @return [Array<Materials::Product>]
       def sorted(kind, products)
         roles = rule(kind).fetch("roles")
         fitting = products.select { |product| !product.retired? && methods(kind, product).any? }
-        fitting.each_with_index.sort_by { |product, place| [ roles.index(product.role) || roles.size, product.waxy? ? 1 : 0, place ] }.map(&:first)
+        fitting.each_with_index
+          .sort_by { |product, place| [ roles.index(product.role) || roles.size, product.waxy? ? 1 : 0, place ] }
+          .map(&:first)
       end
 
       # @param step [Hash] of a schedule document
@@ -45,7 +53,8 @@ module Rhexon
         product = products[step["product"]] or return
         return if laying.include?(step["kind"]) && methods(step["kind"], product).any?
 
-        raise InvalidInput.new(unfit(step, product), where: "steps/#{step["id"]}/product", accepted: accepted(step["kind"], products))
+        raise InvalidInput.new(unfit(step, product), where: "steps/#{step["id"]}/product",
+                                                     accepted: accepted(step["kind"], products))
       end
 
       # What is changed or new is held to the methods and fields of its kind as well.
@@ -53,7 +62,11 @@ module Rhexon
       # @raise [InvalidInput]
       def check_changes!(document, before, products)
         check_fields!(document, before)
-        changed(document, before).each { |step, was| check_method!(step, products) unless was && was.values_at("kind", "product", "method") == step.values_at("kind", "product", "method") }
+        changed(document, before).each do |step, was|
+          unless was && was.values_at("kind", "product", "method") == step.values_at("kind", "product", "method")
+            check_method!(step, products)
+          end
+        end
       end
 
       # @raise [InvalidInput] when a changed step has a field that its kind does not have
@@ -61,7 +74,8 @@ module Rhexon
         changed(document, before).each do |step, was|
           check_grits!(step, was)
           stray = (step.keys - fields(step["kind"]) - (was || {}).keys).first or next
-          raise InvalidInput.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}", where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
+          raise InvalidInput.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}",
+                                 where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
         end
       end
 
@@ -93,13 +107,18 @@ module Rhexon
         known = methods(step["kind"], product)
         return if known.include?(step["method"])
 
-        raise InvalidInput.new("#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}", where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", "))
+        raise InvalidInput.new(
+          "#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}",
+          where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", ")
+        )
       end
 
       def unfit(step, product)
         words = Words::KINDS.fetch(step["kind"])
         return "#{words} lays nothing on, and names #{product.name}" unless laying.include?(step["kind"])
-        return "#{product.name} cannot be laid on as a film: it has no wet film or no solids" if step["kind"] == "coat" && rule("coat")["mechanisms"].include?(product.mechanism)
+        if step["kind"] == "coat" && rule("coat")["mechanisms"].include?(product.mechanism)
+          return "#{product.name} cannot be laid on as a film: it has no wet film or no solids"
+        end
 
         "#{words} cannot use #{product.name}: it wants #{rule(step["kind"]).fetch("wants")}"
       end

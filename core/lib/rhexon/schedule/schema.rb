@@ -26,11 +26,21 @@ module Rhexon
         raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
-      # The same for a value that comes again and again with most of the records in its lists unchanged: those found sound lately are not looked at again.
+      # The same for a value that comes again and again with most of the records in its lists unchanged: those found
+      # sound lately are not looked at again.
       # @raise [InvalidInput]
       def check_changed!(name, value)
         sound = @sound[name] ||= {}
-        changed = value.to_h { |key, list| [ key, records?(list) ? list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh } : list ] }
+        changed = value.to_h do |key, list|
+          [
+            key,
+            if records?(list)
+              list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh }
+            else
+              list
+            end
+          ]
+        end
         begin
           check!(name, changed)
         rescue InvalidInput
@@ -47,13 +57,15 @@ module Rhexon
       # One product of rhexon-shop/1 by itself.
       # @raise [InvalidInput]
       def check_product!(record)
-        @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" }, ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
+        @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" },
+                                        ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
         error = @product.validate(record).first or return
         raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
       end
 
       def schema(name)
-        @schemas[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.json"))), ref_resolver: method(:sibling).to_proc)
+        @schemas[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.json"))),
+                                              ref_resolver: method(:sibling).to_proc)
       end
 
       def sibling(uri)

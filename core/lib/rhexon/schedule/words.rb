@@ -2,16 +2,31 @@ module Rhexon
   module Schedule
     # Steps in words, one vocabulary for screen, findings and history.
     module Words
-      KINDS = { "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level", "wait" => "Wait", "look" => "Look", "scuff" => "Scuff", "wipe_off" => "Wipe off" }.freeze
+      KINDS = {
+        "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level",
+        "wait" => "Wait", "look" => "Look", "scuff" => "Scuff", "wipe_off" => "Wipe off"
+      }.freeze
       ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
       AIMS = { "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "rub_out" => "Rub out" }.freeze
-      DONE = { "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded" }.freeze
-      MILESTONES = { "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens", "sand" => "dry to sand", "handle" => "ready to handle",
-                     "stack" => "ready to stack", "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry",
-                     "wipe_off_earliest" => "ready to wipe off", "flash_min" => "flashed off", "soft_earliest" => "ready to level while soft" }.freeze
+      DONE = {
+        "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded"
+      }.freeze
+      MILESTONES = {
+        "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens",
+        "sand" => "dry to sand", "handle" => "ready to handle", "stack" => "ready to stack",
+        "rub_out" => "ready to rub out", "full_cure" => "fully cured", "dry" => "dry",
+        "wipe_off_earliest" => "ready to wipe off", "flash_min" => "flashed off",
+        "soft_earliest" => "ready to level while soft"
+      }.freeze
 
-      PATTERNS = { "with_grain" => "with the grain", "crossing" => "two crossing passes", "edges_first" => "edges first", "cut_in" => "cut in, then the field" }.freeze
-      RESTS = { "pad" => "The pad rests in its closed jar until the next coat.", "brush" => "The brush rests in its thinner until the next coat." }.freeze
+      PATTERNS = {
+        "with_grain" => "with the grain", "crossing" => "two crossing passes", "edges_first" => "edges first",
+        "cut_in" => "cut in, then the field"
+      }.freeze
+      RESTS = {
+        "pad" => "The pad rests in its closed jar until the next coat.",
+        "brush" => "The brush rests in its thinner until the next coat."
+      }.freeze
 
       module_function
 
@@ -28,10 +43,12 @@ module Rhexon
         case step["kind"]
         when "sand" then "Sand #{step["grits"].join(", ")}"
         when "raise_grain" then "Raise the grain"
-        when "stain" then "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
+        when "stain"
+          "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
         when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
         when "level" then "#{AIMS.fetch(step["aim"])} #{step["grits"].join(", ")}"
-        when "wait" then step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"
+        when "wait"
+          step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"
         when "look" then step["asks"] ? "Look: #{step["asks"]}" : "Look"
         end
       end
@@ -48,11 +65,18 @@ module Rhexon
         when "add_step" then "Added: #{step(operation["step"], names[operation.dig("step", "product")])}"
         when "remove_step" then "Removed: #{name}"
         when "move_step" then "Moved: #{name}"
-        when "change_step" then "#{name}: #{operation["set"].map { |field, value| setting(field, value, names) }.join(", ")}"
+        when "change_step"
+          "#{name}: #{operation["set"].map { |field, value| setting(field, value, names) }.join(", ")}"
         when "split_coats" then "Split: #{name} after coat #{operation["keep"]}"
         when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
-        when "place" then "#{operation["set"].map { |field, value| "#{field.tr("_", " ")} #{value || "as usual"}" }.join(", ").capitalize}"
-        when "house" then "House rule: #{operation["set"].map { |rule, value| "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}" }.join(", ")}"
+        when "place"
+          "#{operation["set"].map { |field, value|
+ "#{field.tr("_", " ")} #{value || "as usual"}"
+}.join(", ").capitalize}"
+        when "house"
+          "House rule: #{operation["set"].map { |rule, value|
+ "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}"
+}.join(", ")}"
         else "Several changes"
         end
       end
@@ -64,11 +88,22 @@ module Rhexon
         when "product" then names.fetch(value, value)
         when "method" then DONE.fetch(value, value)
         when "cut_lb_per_gal" then value ? "thinned to a #{format("%g", value)} lb cut" : "not thinned to a cut"
-        when "coats_a_day" then value ? "at most #{value} #{value == 1 ? "coat" : "coats"} a day" : "as many coats a day as dry"
+        when "coats_a_day"
+          if value
+"at most #{value} #{value == 1 ? "coat" : "coats"} a day"
+          else
+"as many coats a day as dry"
+          end
         when "scuff_with" then "scuffed with #{value || "P320"}"
-        when "aim" then "to #{{ "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.fetch(value, value.to_s)}"
+        when "aim"
+          "to #{{ "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.fetch(value,
+                                                                                                                 value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
-        else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value.nil? ? "as usual" : value}"
+        else "#{field.tr("_", " ")} #{if value.is_a?(Array)
+value.join(", ")
+else
+value.nil? ? "as usual" : value
+                                      end}"
         end
       end
       private_class_method :setting

@@ -23,14 +23,21 @@ module Rhexon
       # @return [Integer, nil]
       def start(model, index, target, latest, done_by)
         following = index < model.last[model.piece_of[index]] ? latest[index + 1] : nil
-        finish = [ following || target, done_by[index] && done_by[index] + model.passes[index].cleanup_min, ready_by(model, index, target) ].compact.min
+        finish = [
+          following || target, done_by[index] && done_by[index] + model.passes[index].cleanup_min,
+          ready_by(model, index, target)
+        ].compact.min
         return finish - (model.passes[index].minutes || 0) if model.kind[index] == :wait
 
-        model.crew[index].filter_map { |person| model.hours[person].latest_start(finish, [ model.hands[index], 1 ].max) }.max || finish - model.hands[index]
+        model.crew[index]
+          .filter_map { |person| model.hours[person].latest_start(finish, [ model.hands[index], 1 ].max) }.max ||
+          finish - model.hands[index]
       end
 
       # The last coats must be dry by the target.
-      def ready_by(model, index, target) = model.ready[index]&.latest_start_for(target)&.+(model.passes[index].cleanup_min)
+      def ready_by(model, index, target)
+        model.ready[index]&.latest_start_for(target)&.+(model.passes[index].cleanup_min)
+      end
 
       # What it waits for must be done so much before.
       def pull(model, index, start, done_by)

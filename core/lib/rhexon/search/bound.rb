@@ -1,7 +1,9 @@
 module Rhexon
   module Search
-    # No plan can be ready before: each piece alone with everybody for itself, coats not slowing each other, no scuffs, rooms and tools free;
-    # for each room that holds one pass at a time all its passes; and for each training the hands it takes, through the open hours of those who have it, between the earliest start and the shortest tail.
+    # No plan can be ready before: each piece alone with everybody for itself, coats not slowing each other, no
+    # scuffs, rooms and tools free; for each room that holds one pass at a time all its passes; and for each training
+    # the hands it takes, through the open hours of those who have it, between the earliest start and the shortest
+    # tail.
     class Bound
       # @!attribute ready_at [Integer]
       # @!attribute because  [String] chain, hands or room
@@ -20,7 +22,11 @@ module Rhexon
         longest = chains.max_by { |ready, piece| [ ready, -piece ] }
         limits = { "chain" => longest&.first, "hands" => hands_end, "room" => rooms_end }.compact
         @because, @ready_at = limits.max_by(&:last) || [ "hands", model.shop.now ]
-        @passes = @because == "chain" ? (model.first[longest.last]..model.last[longest.last]).map { |index| model.passes[index].key } : []
+        @passes = if @because == "chain"
+          (model.first[longest.last]..model.last[longest.last]).map { |index| model.passes[index].key }
+        else
+          []
+        end
       end
 
       private
@@ -37,7 +43,11 @@ module Rhexon
         [ ready, piece ]
       end
 
-      def open = @open ||= @model.passes.each_index.select { |index| @model.logged.placed[index].nil? && @model.hands[index].positive? && @earliest[index] }
+      def open
+        @open ||= @model.passes.each_index.select do |index|
+          @model.logged.placed[index].nil? && @model.hands[index].positive? && @earliest[index]
+        end
+      end
 
       # All passes of a room that holds one at a time, while anybody is there.
       def rooms_end
@@ -49,7 +59,9 @@ module Rhexon
 
       # All hands of a crew laid end to end.
       def hands_end
-        open.group_by { |index| @model.crew[index] }.keys.map { |crew| crew_end(crew, open.select { |index| (@model.crew[index] - crew).empty? }) }.compact.max
+        open.group_by { |index| @model.crew[index] }
+          .keys
+          .map { |crew| crew_end(crew, open.select { |index| (@model.crew[index] - crew).empty? }) }.compact.max
       end
 
       # Work that only these hands may do: from the earliest head on, and after it at least the shortest tail.
@@ -66,7 +78,11 @@ module Rhexon
       end
 
       def laid_end_to_end(crew, from, left, most)
-        edges = crew.flat_map { |person| hours = @model.hours[person]; hours.opens.zip(hours.shuts).flat_map { |open, shut| shut > from ? [ [ [ open, from ].max, 1 ], [ shut, -1 ] ] : [] } }.sort
+        edges = crew.flat_map { |person|
+          hours = @model.hours[person]; hours.opens
+          .zip(hours.shuts)
+          .flat_map { |open, shut| shut > from ? [ [ [ open, from ].max, 1 ], [ shut, -1 ] ] : [] }
+        }.sort
         there = 0
         edges.each_with_index do |(minute, change), index|
           there += change

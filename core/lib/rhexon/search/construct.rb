@@ -1,6 +1,7 @@
 module Rhexon
   module Search
-    # Builds a plan pass by pass: each goes to the first place where what it waits for is reached and hands, room and tools are free.
+    # Builds a plan pass by pass: each goes to the first place where what it waits for is reached and hands, room and
+    # tools are free.
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
       include SlotFinder
@@ -19,7 +20,8 @@ module Rhexon
       end
 
       # @param model [Model]
-      # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any number at once
+      # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any
+      #   number at once
       def initialize(model, relaxed: false)
         @model = model
         @relaxed = relaxed
@@ -27,7 +29,8 @@ module Rhexon
       end
 
       # @param order [Array<Integer>] pieces, each as often as it has passes to place
-      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start; ~pass: its scuff goes ahead of other work
+      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start; ~pass: its scuff
+      #   goes ahead of other work
       # @return [PartialSchedule]
       def run(order, holds = {})
         build(holds) do
@@ -138,7 +141,9 @@ module Rhexon
         index = @next[piece]
         advance(piece, index)
         @skip[piece] = 0
-        index.upto((@next[piece] || @model.last[piece] + 1) - 1) { |placed| order << piece unless @model.logged.placed[placed] }
+        index.upto((@next[piece] || @model.last[piece] + 1) - 1) do |placed|
+          order << piece unless @model.logged.placed[placed]
+        end
       end
 
       # Where it would start, pulled forward by what comes after it.
@@ -155,7 +160,11 @@ module Rhexon
 
       # When it could start if hands and rooms were free.
       def roughly(index, weight, tails)
-        start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : [ floor(index), (ready(index) || 0) - @model.setup[index] ].max
+        start = if @model.kind[index] == :wait
+          @partial.ends[@model.piece_of[index]]
+        else
+          [ floor(index), (ready(index) || 0) - @model.setup[index] ].max
+        end
         start -= (weight * tails[index]).round if tails && tails[index]
         hurried?(index) ? start - @model.horizon : start
       rescue Blocked
@@ -165,16 +174,21 @@ module Rhexon
       # A hard window that stands open by the log cannot wait for others.
       def hurried?(index) = (hard = @model.passes[index].hard) && @model.logged.placed[hard.lower]
 
-      # A pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it needs.
+      # A pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it
+      # needs.
       def reserve(lapsed)
         @model.pinned.each do |index, pin|
           next if pin.start.nil? || lapsed.include?(index)
 
           finish = pin.start + @model.hands[index]
-          who = @model.crew[index].find { |person| @partial.lanes[person].free?(pin.start, finish) } if pin.start >= @now
+          if pin.start >= @now
+            who = @model.crew[index].find { |person| @partial.lanes[person].free?(pin.start, finish) }
+          end
           tool = @model.tools[index].find { |lane| @partial.tool_lanes[lane].free?(pin.start, finish) }
           here = @partial.floors[@model.room[index]]
-          next @partial.lapsed << index if who.nil? || (tool.nil? && @model.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
+          if who.nil? || (tool.nil? && @model.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
+            next @partial.lapsed << index
+          end
 
           @partial.lanes[who].take(pin.start, finish)
           @partial.tool_lanes[tool].take(pin.start, finish) if tool

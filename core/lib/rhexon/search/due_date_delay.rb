@@ -1,6 +1,7 @@
 module Rhexon
   module Search
-    # Work as late as is safe: every pass is held to its latest start for the due date, and where that makes a piece late, by so much less.
+    # Work as late as is safe: every pass is held to its latest start for the due date, and where that makes a piece
+    # late, by so much less.
     class DueDateDelay
       ROUNDS = 10
       # A piece that is late again gives way by twice as much.
@@ -16,7 +17,9 @@ module Rhexon
       # @param best [PartialSchedule] built as soon as can be
       # @return [Array(PartialSchedule, Integer)] the best, and how many were made
       def run(best)
-        targets = @model.pieces.each_index.map { |piece| best.ready[piece] && [ @model.pieces[piece].due&.clamp(nil, @model.horizon), best.ready[piece] ].compact.max }
+        targets = @model.pieces.each_index.map do |piece|
+          best.ready[piece] && [ @model.pieces[piece].due&.clamp(nil, @model.horizon), best.ready[piece] ].compact.max
+        end
         latest = BackwardPass.starts(@model, targets)
         earlier = Array.new(targets.size, 0)
         ROUNDS.times do |round|
@@ -25,7 +28,9 @@ module Rhexon
           late = over(trial, targets)
           return [ best, round + 1 ] if late.all?(&:zero?)
 
-          late.each_with_index { |minutes, piece| earlier[piece] += [ minutes, LEAST_MIN << round ].max if minutes.positive? }
+          late.each_with_index do |minutes, piece|
+            earlier[piece] += [ minutes, LEAST_MIN << round ].max if minutes.positive?
+          end
         end
         [ best, ROUNDS ]
       end
@@ -33,10 +38,24 @@ module Rhexon
       private
 
       def holds(best, latest, earlier)
-        latest.each_with_index.filter_map { |minute, index| minute && best.start[index] && @model.kind[index] != :wait && minute - earlier[@model.piece_of[index]] > best.start[index] ? [ index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]]) ] : nil }.to_h
+        latest.each_with_index
+          .filter_map { |minute, index|
+            minute && best.start[index] && @model.kind[index] != :wait &&
+              minute - earlier[@model.piece_of[index]] > best.start[index] ? [
+                index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]])
+              ] : nil
+          }.to_h
       end
 
-      def over(trial, targets) = targets.each_with_index.map { |target, piece| target && (trial.ready[piece].nil? || trial.ready[piece] > target) ? (trial.ready[piece] || target + 1440) - target : 0 }
+      def over(trial, targets)
+        targets.each_with_index.map do |target, piece|
+          if target && (trial.ready[piece].nil? || trial.ready[piece] > target)
+            (trial.ready[piece] || target + 1440) - target
+          else
+            0
+          end
+        end
+      end
     end
   end
 end

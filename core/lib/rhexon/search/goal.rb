@@ -4,7 +4,8 @@ module Rhexon
     # Unmet hard rules and minutes late (summed over jobs) come first under every goal.
     class Goal
       NAMES = %w[soonest fewest_sessions least_hands late_as_safe].freeze
-      # An accepted plan is left near: a start that moves by more than this within two shop days, or another person, costs ten minutes.
+      # An accepted plan is left near: a start that moves by more than this within two shop days, or another person,
+      # costs ten minutes.
       NEAR_MIN = 15
       MOVE_COST_MIN = 10
 
@@ -45,7 +46,10 @@ module Rhexon
       # Minutes late, over the jobs.
       def late(trial)
         @jobs.sum do |pieces|
-          pieces.map { |piece| (due = @model.pieces[piece].due) && trial.ready[piece] && trial.ready[piece] > due ? trial.ready[piece] - due : 0 }.max
+          pieces.map { |piece|
+            (due = @model.pieces[piece].due) && trial.ready[piece] &&
+              trial.ready[piece] > due ? trial.ready[piece] - due : 0
+          }.max
         end
       end
 
@@ -54,12 +58,26 @@ module Rhexon
       # Distinct piece and local date on which hands are on it.
       def sessions(trial)
         zone = @model.shop.zone
-        days = trial.start.each_index.flat_map { |index| trial.start[index] && @model.kind[index] != :wait ? stretches(trial, index).map { |from, _| [ @model.piece_of[index], zone.day(from) ] } : [] }
-        logged = @model.logged.scuffed.map { |placement| [ @model.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ] }
-        (days + logged + trial.scuff.each_index.filter_map { |index| trial.scuff[index] && [ @model.piece_of[index], zone.day(trial.scuff[index][0]) ] }).uniq.size
+        days = trial.start.each_index.flat_map do |index|
+          if trial.start[index] && @model.kind[index] != :wait
+            stretches(trial, index).map { |from, _| [ @model.piece_of[index], zone.day(from) ] }
+          else
+            []
+          end
+        end
+        logged = @model.logged.scuffed.map do |placement|
+          [ @model.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ]
+        end
+        (days + logged +
+          trial.scuff.each_index.filter_map do |index|
+            trial.scuff[index] && [ @model.piece_of[index], zone.day(trial.scuff[index][0]) ]
+          end).uniq.size
       end
 
-      def hands_min(trial) = trial.start.each_index.sum { |index| trial.start[index] ? @model.hands[index] : 0 } + trial.scuff.compact.sum { |start, finish, _| finish - start }
+      def hands_min(trial)
+        trial.start.each_index.sum { |index| trial.start[index] ? @model.hands[index] : 0 } +
+          trial.scuff.compact.sum { |start, finish, _| finish - start }
+      end
 
       private
 
@@ -74,11 +92,25 @@ module Rhexon
         end
       end
 
-      def starts(trial) = trial.start.each_index.sum { |index| trial.start[index] && @model.logged.placed[index].nil? && @model.kind[index] != :wait ? trial.start[index] - @now : 0 }
+      def starts(trial)
+        trial.start.each_index.sum do |index|
+          if trial.start[index] && @model.logged.placed[index].nil? && @model.kind[index] != :wait
+            trial.start[index] - @now
+          else
+            0
+          end
+        end
+      end
 
       def dry_at(trial, index)
         placed = @model.logged.placed[index]
-        placed ? (@logged_dry ||= {}).fetch(index) { @logged_dry[index] = @model.drier.reached_at(placed, placed.pass.piece.ready_at) } : @model.ready[index].at(trial.work_end[index], trial.early[index])
+        if placed
+          (@logged_dry ||= {}).fetch(index) do
+            @logged_dry[index] = @model.drier.reached_at(placed, placed.pass.piece.ready_at)
+          end
+        else
+          @model.ready[index].at(trial.work_end[index], trial.early[index])
+        end
       end
 
       def stretches(trial, index) = trial.stretches[index] || [ [ trial.start[index], trial.hands_end[index] ] ]
@@ -86,7 +118,9 @@ module Rhexon
       def moves(trial)
         MOVE_COST_MIN * @previous.count do |index, was|
           start = trial.start[index]
-          start && ((start - was.minute).abs > NEAR_MIN || (was.person && trial.who[index] && @model.people[trial.who[index]].id != was.person))
+          start &&
+            ((start - was.minute).abs > NEAR_MIN ||
+              (was.person && trial.who[index] && @model.people[trial.who[index]].id != was.person))
         end
       end
 
@@ -95,7 +129,12 @@ module Rhexon
         return {} if model.shop.previous.empty?
 
         until_minute = Planning::ShopDays.after(model.shop, 2)
-        model.passes.each_index.filter_map { |index| (was = model.shop.previous[model.passes[index].key]) && was.minute < until_minute && !model.logged.placed[index] ? [ index, was ] : nil }.to_h
+        model.passes
+          .each_index
+          .filter_map { |index|
+            (was = model.shop.previous[model.passes[index].key]) && was.minute < until_minute &&
+              !model.logged.placed[index] ? [ index, was ] : nil
+          }.to_h
       end
     end
   end

@@ -1,7 +1,7 @@
 module Rhexon
   module Search
-    # Places the passes of a hard window in one go, each closing caught: a short one by one person in one open interval, who may do other work in between;
-    # of a long one each pass by whoever can.
+    # Places the passes of a hard window in one go, each closing caught: a short one by one person in one open
+    # interval, who may do other work in between; of a long one each pass by whoever can.
     # Reads +@model+, +@partial+ and +@holds+ of the build it is part of.
     module HardWindowPlacement
       TRIES = 400
@@ -36,10 +36,13 @@ module Rhexon
       def by_one(block)
         working = members(block).reject { |index| @model.kind[index] == :wait }
         crew = working.map { |index| @reserved.key?(index) ? [ @reserved[index].who ] : @model.crew[index] }.reduce(:&)
-        crew.filter_map { |person| caught_by(person, block) }.min_by { |spots| [ spots.last.start, spots.last.who || 0 ] }
+        crew.filter_map { |person| caught_by(person, block) }.min_by do |spots|
+          [ spots.last.start, spots.last.who || 0 ]
+        end
       end
 
-      # Films under the block whose own windows were lost are scuffed before it begins, and not so long before that the scuff grows old.
+      # Films under the block whose own windows were lost are scuffed before it begins, and not so long before that
+      # the scuff grows old.
       # @return [Array<CandidateSlot>]
       def after_scuffs(block, spots)
         piece = @model.piece_of[block.first]
@@ -62,10 +65,15 @@ module Rhexon
 
       # Each scuff at its own coat.
       def still_fresh?(block, lost, scuffs, spots)
-        lost.zip(scuffs).all? { |index, scuff| spots[index - block.first].start + @model.setup[index] <= scuff[1] + @model.house(index, "scuff_valid_min") }
+        lost.zip(scuffs).all? do |index, scuff|
+          spots[index - block.first].start + @model.setup[index] <= scuff[1] + @model.house(index, "scuff_valid_min")
+        end
       end
 
-      def to_scuff?(block, index, spot) = @model.scuff_min[index].positive? && @model.unders[index].any? { |under| under.lower < block.first } && scuff_first?(index, spot.start + @model.setup[index])
+      def to_scuff?(block, index, spot)
+        @model.scuff_min[index].positive? && @model.unders[index].any? { |under| under.lower < block.first } &&
+          scuff_first?(index, spot.start + @model.setup[index])
+      end
 
       # All of them in one go, as near to the block as hands allow.
       # @return [Array<Array(Integer, Integer, Integer)>] start, end and person, in the order of the passes
@@ -76,12 +84,20 @@ module Rhexon
         before = spots.first.start - @model.settles[block.first]
         scuff = scuff_from(lost.first, earliest, minutes, minutes)
         later = scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
-        scuff = later if later[1] <= before || scuff[0] + @model.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min") < spots[lost.last - block.first].start + @model.setup[lost.last]
+        if later[1] <= before ||
+            scuff[0] + @model.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min") <
+                spots[lost.last - block.first].start + @model.setup[lost.last]
+          scuff = later
+        end
         cursor = scuff[0]
-        lost.zip(lengths).map { |index, length| [ cursor, cursor + @model.scuff_min[index], scuff[2] ].tap { cursor += length } }
+        lost.zip(lengths).map do |index, length|
+          [ cursor, cursor + @model.scuff_min[index], scuff[2] ].tap { cursor += length }
+        end
       end
 
-      def dry_to_sand(index, block) = @model.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
+      def dry_to_sand(index, block)
+        @model.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
+      end
 
       # @param person [Integer, nil] nil: whoever can, pass by pass
       # @return [Array<CandidateSlot>, nil]
@@ -98,9 +114,12 @@ module Rhexon
         nil
       end
 
-      def next_opening(person, minute) = (person ? [ @model.hours[person] ] : @model.hours).filter_map { |hours| hours.opening_after(minute) }.min
+      def next_opening(person, minute)
+        (person ? [ @model.hours[person] ] : @model.hours).filter_map { |hours| hours.opening_after(minute) }.min
+      end
 
-      # The passes one behind the other from a minute on. What they lay lies on the rack for those behind them, until the try is over.
+      # The passes one behind the other from a minute on. What they lay lies on the rack for those behind them, until
+      # the try is over.
       # @return [Array] spots, or nil and a later minute to try from
       def line_up(person, block, from)
         racks = racks_of(block)
@@ -123,8 +142,17 @@ module Rhexon
       def lay_on_rack(block, index)
         here = @partial.floors[@model.dry_room[index]].rack
         mine = @model.passes[index].range.to_a
-        (block.first...index).each { |lower| (taken = (@model.passes[lower].range.to_a & mine).size).positive? && @partial.floors[@model.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken) }
-        here.put(@partial.work_start[index], @model.handle[index]&.at(@partial.work_end[index], @partial.early[index]) || @partial.work_end[index], @model.count[index], [ :try, index ]) if here && @model.wet[index]
+        (block.first...index).each do |lower|
+          (taken = (@model.passes[lower].range.to_a & mine).size).positive? &&
+            @partial.floors[@model.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
+        end
+        if here && @model.wet[index]
+          here.put(
+            @partial.work_start[index],
+            @model.handle[index]&.at(@partial.work_end[index], @partial.early[index]) || @partial.work_end[index],
+            @model.count[index], [ :try, index ]
+          )
+        end
       end
 
       # @param racked [Boolean] several of them lie on one rack
@@ -133,7 +161,9 @@ module Rhexon
         ends = @partial.ends[@model.piece_of[block.first]]
         spots = (block.first..block.last).map do |index|
           ready = ready(index)
-          begun = [ from, ends, ready && ready - @model.setup[index], (next_day(index) if @model.passes[index].after_day) ].compact.max
+          begun = [
+            from, ends, ready && ready - @model.setup[index], (next_day(index) if @model.passes[index].after_day)
+          ].compact.max
           spot = member_spot(index, ready, person, begun, ends) or return [ nil, nil ]
           finish = pencil_in(index, spot)
           lay_on_rack(block, index) if racked
@@ -193,17 +223,23 @@ module Rhexon
         return late_by(@partial.work_end[index], pot_empty(hard.lower)) if hard.kind == "one_batch"
 
         closing = hard.closes && @model.drier.closing(@model.passes[hard.lower], hard.closes) or return 0
-        return late_by(@partial.work_start[index], closing.at(@partial.first_end[hard.lower])) unless hard.kind == "wipe_off"
+        unless hard.kind == "wipe_off"
+          return late_by(@partial.work_start[index], closing.at(@partial.first_end[hard.lower]))
+        end
 
         # Each place is wiped in its turn: the first from where laying began, the last from where it ended.
-        [ late_by(@partial.work_start[index], closing.at(@partial.work_start[hard.lower])), late_by(@partial.work_end[index], closing.at(@partial.work_end[hard.lower])) ].max
+        [
+          late_by(@partial.work_start[index], closing.at(@partial.work_start[hard.lower])),
+          late_by(@partial.work_end[index], closing.at(@partial.work_end[hard.lower]))
+        ].max
       end
 
       def late_by(minute, closes) = closes && minute > closes ? minute - closes : 0
 
       def pot_empty(lower)
         pass = @model.passes[lower]
-        Mixing::PotLife.usable_until(pass.product, @model.shop.line(pass.room), @partial.start[lower], hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
+        Mixing::PotLife.usable_until(pass.product, @model.shop.line(pass.room), @partial.start[lower],
+                                     hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
       end
     end
   end

@@ -48,7 +48,8 @@ module Rhexon
         index ? @opens[index] : (grow && opening_after(minute))
       end
 
-      # @return [Integer, nil] latest start, on the grid, so that +length+ minutes end by +finish+ inside one open interval
+      # @return [Integer, nil] latest start, on the grid, so that +length+ minutes end by +finish+ inside one open
+      #   interval
       def latest_start(finish, length)
         grow while @shuts.any? && @shuts.last < finish && @until <= @horizon && @until < finish
         index = (@opens.bsearch_index { |open| open >= finish } || @opens.size) - 1

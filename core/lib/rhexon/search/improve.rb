@@ -1,6 +1,7 @@
 module Rhexon
   module Search
-    # Looks for a better order, aiming at a target: latest starts for it say which passes are late, and moves pull those forward.
+    # Looks for a better order, aiming at a target: latest starts for it say which passes are late, and moves pull
+    # those forward.
     # A build's makespan alone is flat between nights; lateness against the target is not.
     class Improve
       # Failures after which the target gives way.
@@ -59,14 +60,22 @@ module Rhexon
       def step(best) = [ (best.ready.compact.max.to_i - @bound.ready_at) / TARGETS, 5 ].max
 
       # On time, as early as any plan can be, and nothing put in.
-      def better_possible?(best) = best.goal[0].positive? || best.goal[1].positive? || @model.shop.goal != "soonest" || best.goal[2] > @bound.ready_at || best.goal[3].positive?
+      def better_possible?(best)
+        best.goal[0].positive? || best.goal[1].positive? || @model.shop.goal != "soonest" ||
+          best.goal[2] > @bound.ready_at || best.goal[3].positive?
+      end
 
       def aim(target)
         @target = target
         @latest = BackwardPass.starts(@model, @model.pieces.map { |piece| [ target, piece.due ].compact.min })
       end
 
-      def worth(trial) = [ *trial.goal.first(2), *(@model.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial), *trial.goal.drop(2) ]
+      def worth(trial)
+        [
+          *trial.goal.first(2), *(@model.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial),
+          *trial.goal.drop(2)
+        ]
+      end
 
       def lateness(trial)
         sum = 0
@@ -101,7 +110,9 @@ module Rhexon
 
       # A pass that is late goes before others.
       def pull_forward(trial, order)
-        late = trial.start.each_index.select { |index| @latest[index] && trial.start[index] && trial.start[index] > @latest[index] && !@model.logged.placed[index] }
+        late = trial.start.each_index.select do |index|
+          @latest[index] && trial.start[index] && trial.start[index] > @latest[index] && !@model.logged.placed[index]
+        end
         return insert(order) if late.empty?
 
         move(order, place_of(late[@random.rand(late.size)], order), -1 - @random.rand(8))
@@ -113,7 +124,10 @@ module Rhexon
         from = @random.rand(order.size)
         by = 1 + @random.rand(6)
         taken = 0
-        order.each_index.select { |at| at >= from && order[at] == piece }.first(2 + @random.rand(3)).each { |at| taken += 1 if move(order, at, -by) }
+        order.each_index
+          .select { |at| at >= from && order[at] == piece }
+          .first(2 + @random.rand(3))
+          .each { |at| taken += 1 if move(order, at, -by) }
       end
 
       # Where in the order a pass has its turn.
@@ -139,8 +153,15 @@ module Rhexon
         scuffed = trial.scuff.each_index.select { |index| trial.scuff[index] }
         return flip(holds, ~scuffed[@random.rand(scuffed.size)], 0) if scuffed.any? && @random.rand(3).zero?
 
-        lost = scuffed.flat_map { |index| @model.unders[index].map(&:lower) }.select { |index| @model.logged.placed[index].nil? }
-        pool = lost.any? && @random.rand(3) < 2 ? lost : @model.passes.each_index.select { |index| trial.start[index] && @model.kind[index] != :wait && @model.logged.placed[index].nil? }
+        lost = scuffed.flat_map { |index| @model.unders[index].map(&:lower) }
+          .select { |index| @model.logged.placed[index].nil? }
+        pool = if lost.any? && @random.rand(3) < 2
+          lost
+        else
+          @model.passes.each_index.select do |index|
+            trial.start[index] && @model.kind[index] != :wait && @model.logged.placed[index].nil?
+          end
+        end
         return holds if pool.empty?
 
         index = pool[@random.rand(pool.size)]

@@ -34,7 +34,8 @@ module Rhexon
         !index.nil? && @from[index] <= start
       end
 
-      # Earliest run of +units+ equal lengths that may pause between units, or inside large ones, and only where the hands close.
+      # Earliest run of +units+ equal lengths that may pause between units, or inside large ones, and only where the
+      # hands close.
       # @return [Array<Array(Integer, Integer)>, nil] stretches of hands
       def stretches(from, unit, units)
         stretches = []

@@ -13,7 +13,8 @@ module Rhexon
       # @!attribute faces   [Array<String>]
       Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs, :faces)
 
-      attr_reader :shop, :drier, :passes, :queues, :logged, :people, :hours, :piece_of, :first, :last, :setup, :work, :hands, :each_min, :count, :kind, :crew, :tools, :waits, :unders, :mates,
+      attr_reader :shop, :drier, :passes, :queues, :logged, :people, :hours, :piece_of, :first, :last, :setup, :work,
+                  :hands, :each_min, :count, :kind, :crew, :tools, :waits, :unders, :mates,
                   :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room, :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal, :out_of_reach
 
       # @param shop [Planning::Shop]
@@ -34,7 +35,11 @@ module Rhexon
         number
         minutes
         drying
-        @pinned = @passes.each_index.filter_map { |index| (pin = shop.pins[@passes[index].key]) && !logged.placed[index] ? [ index, pin ] : nil }.to_h
+        @pinned = @passes.each_index
+          .filter_map { |index|
+            (pin = shop.pins[@passes[index].key]) &&
+              !logged.placed[index] ? [ index, pin ] : nil
+          }.to_h
         @blocks = Blocks.for(self)
         @goal = Goal.new(self)
       end
@@ -59,7 +64,9 @@ module Rhexon
       def house(index, rule) = @passes[index].piece.house.fetch(rule)
 
       # Minutes to scuff some faces of all pieces of a pass.
-      def scuff_of(index, faces) = (@scuffs_of ||= {})[[ index, faces ]] ||= Planning::Scuff.each_min(@passes[index], faces) * @count[index]
+      def scuff_of(index, faces)
+        (@scuffs_of ||= {})[[ index, faces ]] ||= Planning::Scuff.each_min(@passes[index], faces) * @count[index]
+      end
 
       # @return [Array<Integer>] passes of each piece that are still to be placed, in document order
       def open_passes(piece) = (@first[piece]..@last[piece]).reject { |index| @logged.placed[index] }
@@ -93,7 +100,9 @@ module Rhexon
         @pauses = @passes.map(&:pauses)
         @settles = @passes.map { |pass| pass.piece.house.fetch("dust_settles_min") }
         places
-        @scuff_crew = @passes.map { |pass| pass.film? ? @shop.hands_for(nil, pass.piece.by).map { |person| @people.index(person) } : [] }
+        @scuff_crew = @passes.map do |pass|
+          pass.film? ? @shop.hands_for(nil, pass.piece.by).map { |person| @people.index(person) } : []
+        end
         @scuff_min = @passes.map { |pass| pass.film? ? Planning::Scuff.each_min(pass) * pass.count : 0 }
       end
 
@@ -129,13 +138,19 @@ module Rhexon
         lower = @passes[need.pass]
         placed = @logged.placed[need.pass]
         opening = @drier.opening(lower, need.milestone, need.pair) or return
-        Wait.new(need.pass, opening, placed && (@drier.reached_at(placed, need.milestone, need.pair) || @horizon + 1)).freeze
+        Wait.new(need.pass, opening,
+                 placed && (@drier.reached_at(placed, need.milestone, need.pair) || @horizon + 1)).freeze
       end
 
       def under(pass, lower)
         below = @passes[lower]
-        closing = pass.hard && pass.hard.lower == lower && pass.hard.closes ? @drier.closing(below, pass.hard.closes) : @drier.closing(below)
-        Under.new(lower, closing, @drier.opening(below, "sand"), pass.abraded_by[lower] || [], !below.product.redissolves?, pass.under_faces.fetch(lower)).freeze
+        closing = if pass.hard && pass.hard.lower == lower && pass.hard.closes
+          @drier.closing(below, pass.hard.closes)
+        else
+          @drier.closing(below)
+        end
+        Under.new(lower, closing, @drier.opening(below, "sand"), pass.abraded_by[lower] || [],
+                  !below.product.redissolves?, pass.under_faces.fetch(lower)).freeze
       end
     end
   end

@@ -14,7 +14,9 @@ module Rhexon
 
       def turns(model, piece, starts)
         latest = model.shop.now
-        model.open_passes(piece).each_with_index.map { |index, turn| [ latest = [ latest, starts[index] || 0 ].max, turn, piece ] }
+        model.open_passes(piece).each_with_index.map do |index, turn|
+          [ latest = [ latest, starts[index] || 0 ].max, turn, piece ]
+        end
       end
       private_class_method :turns
     end

@@ -17,23 +17,45 @@ module Rhexon
       end
 
       def build
-        @model.passes.each_index { |index| unfold(index) if @partial.start[index] && @placed[index].nil? && @partial.hands_end[index] }
+        @model.passes.each_index do |index|
+          unfold(index) if @partial.start[index] && @placed[index].nil? && @partial.hands_end[index]
+        end
         all = @placed.compact + @model.logged.scuffed + @again
-        Planning::Build.new(placements: all.sort_by { |placement| [ placement.hands_start, placement.hands_end, placement.pass.index || 0 ] }, by_index: @placed,
-                            ready: @model.queues.keys.zip(@partial.ready).to_h, lapsed: @partial.lapsed.map { |index| @model.passes[index].key }, blocked: blocked, goal: @partial.goal, late_min: @model.goal.late(@partial))
+        Planning::Build.new(
+          placements: all.sort_by { |placement|
+            [ placement.hands_start, placement.hands_end, placement.pass.index || 0 ]
+          },
+          by_index: @placed, ready: @model.queues.keys.zip(@partial.ready).to_h,
+          lapsed: @partial.lapsed.map { |index| @model.passes[index].key }, blocked: blocked, goal: @partial.goal,
+          late_min: @model.goal.late(@partial)
+        )
       end
 
       private
 
-      def blocked = @partial.blocked.sort_by { |block| block[:index] }.to_h { |block| [ @model.passes[block[:index]].piece.id, Planning::Block.new(block[:constraint], @model.passes[block[:index]].key) ] }
+      def blocked
+        @partial.blocked.sort_by { |block| block[:index] }.to_h do |block|
+          [
+            @model.passes[block[:index]].piece.id,
+            Planning::Block.new(block[:constraint], @model.passes[block[:index]].key)
+          ]
+        end
+      end
 
       def unfold(index)
         pass = @model.passes[index]
         scuff(index, pass) if @partial.scuff[index]
-        placement = Planning::Placement.new(pass: pass, hands: hands(index), person: person(@partial.who[index]), tool: @partial.tool[index] && @model.shop.tools[@partial.tool[index]]["id"], hands_start: @partial.start[index],
-                                            work_start: @partial.work_start[index], first_end: @partial.first_end[index], work_end: @partial.work_end[index], hands_end: @partial.hands_end[index], earlier: @partial.early[index],
-                                            waits: -> { waits(pass) }, because: because(index), status: status(index))
-        placement.milestones = @model.drier.milestones(pass, placement.earlier, placement.work_end) if pass.leaves_something?
+        placement = Planning::Placement.new(
+          pass: pass, hands: hands(index), person: person(@partial.who[index]),
+          tool: @partial.tool[index] && @model.shop.tools[@partial.tool[index]]["id"],
+          hands_start: @partial.start[index], work_start: @partial.work_start[index],
+          first_end: @partial.first_end[index], work_end: @partial.work_end[index],
+          hands_end: @partial.hands_end[index], earlier: @partial.early[index], waits: -> { waits(pass) },
+          because: because(index), status: status(index)
+        )
+        if pass.leaves_something?
+          placement.milestones = @model.drier.milestones(pass, placement.earlier, placement.work_end)
+        end
         @windows.meet(placement) if pass.film?
         @placed[index] = placement
       end
@@ -44,14 +66,23 @@ module Rhexon
 
         at = Planning::Calendar.ceil(@partial.asked[index])
         length = @model.pauses[index] ? @model.each_min[index] : @model.hands[index]
-        @model.crew[index].any? { |person| (shut = @model.hours[person].shut_after(at)) && at + length <= shut } ? "hands" : "hours"
+        if @model.crew[index].any? { |person| (shut = @model.hours[person].shut_after(at)) && at + length <= shut }
+          "hands"
+        else
+          "hours"
+        end
       end
 
       def scuff(index, pass)
         start, finish, who, faces = @partial.scuff[index]
         again = Planning::Scuff.before(pass, @model.shop, @model.logged.next_scuff(pass.key), faces)
-        @scuffs[pass.key] = Planning::Placement.new(pass: again, hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
-                                                    first_end: start + again.each_min, work_end: finish, hands_end: finish, earlier: 0, waits: [], because: "milestone", status: "planned").tap { |placement| @again << placement }
+        @scuffs[pass.key] = Planning::Placement
+          .new(
+            pass: again, hands: [ [ start, finish ] ], person: person(who), hands_start: start, work_start: start,
+            first_end: start + again.each_min, work_end: finish, hands_end: finish, earlier: 0, waits: [],
+            because: "milestone", status: "planned"
+          )
+          .tap { |placement| @again << placement }
       end
 
       def hands(index)
@@ -64,12 +95,20 @@ module Rhexon
         return "planned" unless @model.kind[index] == :wait
 
         now = @model.shop.now
-        @partial.hands_end[index] <= now ? "done" : (@partial.start[index] < now ? "running" : "planned")
+        if @partial.hands_end[index] <= now
+"done"
+        else
+(@partial.start[index] < now ? "running" : "planned")
+        end
       end
 
       def person(who) = who && @model.people[who].id
 
-      def waits(pass) = pass.needs.filter_map { |need| @placed[need.pass] && @model.drier.reached(@placed[need.pass], need.milestone, need.pair) }
+      def waits(pass)
+        pass.needs.filter_map do |need|
+          @placed[need.pass] && @model.drier.reached(@placed[need.pass], need.milestone, need.pair)
+        end
+      end
     end
   end
 end

@@ -26,7 +26,11 @@ module Rhexon
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff
         unless @reserved.key?(index)
-          spot.stretches ? spot.stretches.each { |from, till| @partial.lanes[spot.who].take(from, till) } : @partial.lanes[spot.who].take(spot.start, finish)
+          if spot.stretches
+            spot.stretches.each { |from, till| @partial.lanes[spot.who].take(from, till) }
+          else
+            @partial.lanes[spot.who].take(spot.start, finish)
+          end
         end
         here = @partial.floors[@model.room[index]]
         here.lane&.take(spot.start, finish)
@@ -52,7 +56,8 @@ module Rhexon
         @partial.lying[@model.piece_of[index]] << [ index, @model.passes[index].range.to_a ]
       end
 
-      # The next work on a piece takes it from where it lay; each of alike pieces stays there until it is handled itself.
+      # The next work on a piece takes it from where it lay; each of alike pieces stays there until it is handled
+      # itself.
       def off_the_rack(index, minute)
         mine = @model.passes[index].range
         @partial.lying[@model.piece_of[index]].reject! do |lower, pieces|

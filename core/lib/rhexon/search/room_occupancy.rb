@@ -1,6 +1,7 @@
 module Rhexon
   module Search
-    # What goes on in one room while a plan is built: dust and wet films keep away from each other, a spray room holds one pass at a time, a rack has so many places.
+    # What goes on in one room while a plan is built: dust and wet films keep away from each other, a spray room holds
+    # one pass at a time, a rack has so many places.
     class RoomOccupancy
       attr_reader :wet, :dusty, :lane, :rack
 

@@ -13,7 +13,8 @@ module Rhexon
       # @param work [Integer] minute the coat's work would start
       def scuff_first?(index, work) = to_scuff(index, work).any?
 
-      # Films below that have to be scuffed first, and on which faces: those whose window is over, and what the house's school adds.
+      # Films below that have to be scuffed first, and on which faces: those whose window is over, and what the
+      # house's school adds.
       # @return [Array<Lost>]
       def to_scuff(index, work)
         unders = @model.unders[index]
@@ -29,12 +30,23 @@ module Rhexon
 
       def over?(under, work) = (closes = under.closing&.at(@partial.first_end[under.lower])) && work > closes
 
-      def scuffs_when_over?(index) = @model.house(index, "missed_window") == "scuff" && (@model.passes[index].hard.nil? || @model.passes[index].hard.kind == "one_batch")
+      def scuffs_when_over?(index)
+        @model.house(index, "missed_window") == "scuff" &&
+          (@model.passes[index].hard.nil? || @model.passes[index].hard.kind == "one_batch")
+      end
 
       # Faces that were not abraded dry after their last coat, or longer ago than the house rule allows.
       def stale_faces(under, work)
         valid = @model.house(under.lower, "scuff_valid_min")
-        under.faces.zip(under.abraded).reject { |_, rubs| rubs.any? { |index| (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work && work <= done + valid } }.map(&:first)
+        under.faces
+          .zip(under.abraded)
+          .reject { |_, rubs|
+            rubs.any? { |index|
+            (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work &&
+              work <= done + valid
+          }
+          }
+          .map(&:first)
       end
 
       def fresh_from_log?(index, work)
@@ -45,14 +57,16 @@ module Rhexon
       def school?(index, under, work)
         case @model.house(index, "scuff")
         when "always" then under.scuffs
-        when "after_a_night" then under.scuffs && @model.shop.zone.day(@partial.work_end[under.lower]) != @model.shop.zone.day(work)
+        when "after_a_night"
+          under.scuffs && @model.shop.zone.day(@partial.work_end[under.lower]) != @model.shop.zone.day(work)
         else false
         end
       end
 
-      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a room that the film lies in, that much earlier.
-      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the coat. Where it cannot go right before,
-      # any hour in which it stays fresh will do.
+      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a
+      # room that the film lies in, that much earlier.
+      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the
+      # coat. Where it cannot go right before, any hour in which it stays fresh will do.
       def with_scuff(index, from, coat)
         lost = to_scuff(index, coat.start + @model.setup[index])
         TRIES.times do
@@ -101,7 +115,13 @@ module Rhexon
       end
 
       # Dust settles in a room where the film is laid or lies wet, before its work.
-      def gap(index) = [ @model.room[index], @model.dry_room[index] ].include?(@model.scuff_room[index]) ? [ @model.settles[index] - @model.setup[index], 0 ].max : 0
+      def gap(index)
+        if [ @model.room[index], @model.dry_room[index] ].include?(@model.scuff_room[index])
+          [ @model.settles[index] - @model.setup[index], 0 ].max
+        else
+          0
+        end
+      end
 
       def open_at_or_logged(under)
         placed = @model.logged.placed[under.lower]
@@ -114,7 +134,8 @@ module Rhexon
       def scuff_from(index, from, minutes, length)
         here = @partial.floors[@model.scuff_room[index]]
         SlotFinder::TURNS.times do
-          start, who = @model.scuff_crew[index].filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
+          start, who = @model.scuff_crew[index]
+            .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
           raise Construct::Blocked.new(:hours, index) unless start
 
           later = here.lane ? here.lane.slot(start, minutes) : start

@@ -22,7 +22,11 @@ module Rhexon
         why = ready && ready - @model.setup[index] >= floor ? :milestone : :hands
         slot = first_fit(index, from, why)
         return at_pin(index, floor, slot) if @relaxed
-        @model.scuff_min[index].positive? && scuff_first?(index, slot.start + @model.setup[index]) ? with_scuff(index, from, slot) : slot
+        if @model.scuff_min[index].positive? && scuff_first?(index, slot.start + @model.setup[index])
+          with_scuff(index, from, slot)
+        else
+          slot
+        end
       end
 
       def floor(index)
@@ -34,7 +38,9 @@ module Rhexon
       end
 
       # So many coats a day: not on the day of the one that many coats before.
-      def next_day(index) = (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @now
+      def next_day(index)
+        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @now
+      end
 
       # When the last of what it waits for is reached.
       # @return [Integer, nil] nil: it waits for nothing
@@ -115,7 +121,9 @@ module Rhexon
 
           why, @asked = :late, from if stretches[0][0] >= from + Lane::GRID
           later, reason, tool = clear_from(index, stretches[0][0], stretches[-1][1])
-          return CandidateSlot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool) if later == stretches[0][0]
+          if later == stretches[0][0]
+            return CandidateSlot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool)
+          end
 
           why = reason
           from = later
@@ -127,11 +135,14 @@ module Rhexon
         crew = @model.crew[index]
         return (stretches = stretches_of(index, crew[0], from)) && [ stretches, crew[0] ] if crew.size == 1
 
-        crew.filter_map { |person| (stretches = stretches_of(index, person, from)) && [ stretches, person ] }.min_by { |stretches, person| [ stretches[-1][1], person ] }
+        crew.filter_map { |person| (stretches = stretches_of(index, person, from)) && [ stretches, person ] }
+          .min_by { |stretches, person| [ stretches[-1][1], person ] }
       end
 
       def stretches_of(index, person, from)
-        return @partial.lanes[person].stretches(from, @model.each_min[index], @model.count[index]) if @model.count[index] > 1 || @model.each_min[index] >= Lane::LARGE
+        if @model.count[index] > 1 || @model.each_min[index] >= Lane::LARGE
+          return @partial.lanes[person].stretches(from, @model.each_min[index], @model.count[index])
+        end
 
         start = @partial.lanes[person].slot(from, @model.hands[index])
         start && [ [ start, start + @model.hands[index] ] ]
@@ -154,7 +165,8 @@ module Rhexon
         return [ later, why, nil ] if later
         return [ start, nil, nil ] if @model.tools[index].empty?
 
-        free, tool = @model.tools[index].map { |lane| [ @partial.tool_lanes[lane].slot(start, finish - start), lane ] }.min
+        free, tool = @model.tools[index]
+          .map { |lane| [ @partial.tool_lanes[lane].slot(start, finish - start), lane ] }.min
         [ free, :tool, tool ]
       end
 
@@ -178,7 +190,9 @@ module Rhexon
       def early(index, work)
         return 0 if @relaxed || @model.mates[index].empty?
 
-        @model.mates[index].count { |mate| (done = @partial.work_end[mate]) && work - done < Planning::Placement::CROWDS_MIN }
+        @model.mates[index].count do |mate|
+          (done = @partial.work_end[mate]) && work - done < Planning::Placement::CROWDS_MIN
+        end
       end
     end
   end

@@ -1,7 +1,7 @@
 module Rhexon
   module Search
-    # A look for a swap that saves a night or a week-end: a pass that could have begun before closing time, had its piece had its turn earlier,
-    # gets that turn.
+    # A look for a swap that saves a night or a week-end: a pass that could have begun before closing time, had its
+    # piece had its turn earlier, gets that turn.
     class Swap
       # A gap of so long is a night.
       NIGHT_MIN = 4 * 60
@@ -36,13 +36,22 @@ module Rhexon
 
       private
 
-      # Passes that were put off over night for want of hands, of the pieces that are ready last, the longest wait first.
+      # Passes that were put off over night for want of hands, of the pieces that are ready last, the longest wait
+      # first.
       def nights(trial)
-        trial.start.each_index.select { |index| put_off(trial, index) > NIGHT_MIN }.sort_by { |index| [ -(trial.ready[@model.piece_of[index]] || @model.horizon), -put_off(trial, index), index ] }
+        trial.start
+          .each_index
+          .select { |index| put_off(trial, index) > NIGHT_MIN }
+          .sort_by do |index|
+          [ -(trial.ready[@model.piece_of[index]] || @model.horizon), -put_off(trial, index), index ]
+        end
       end
 
       def put_off(trial, index)
-        return 0 unless trial.start[index] && trial.asked[index] && %i[late hands room rack tool dust].include?(trial.why[index]) && !@model.logged.placed[index]
+        unless trial.start[index] && trial.asked[index] &&
+            %i[late hands room rack tool dust].include?(trial.why[index]) && !@model.logged.placed[index]
+          return 0
+        end
 
         trial.start[index] - trial.asked[index]
       end
@@ -51,7 +60,10 @@ module Rhexon
       def orders(trial, index)
         at = turn_of(trial.order, index)
         before = trial.order.first(at).rindex(@model.piece_of[index]) || -1
-        [ before + 1, before + 1 + (at - before - 1) / 2 ].uniq.reject { |place| place >= at }.map { |place| trial.order.dup.tap { |order| order.insert(place, order.delete_at(at)) } }
+        [ before + 1, before + 1 + (at - before - 1) / 2 ]
+          .uniq
+          .reject { |place| place >= at }
+          .map { |place| trial.order.dup.tap { |order| order.insert(place, order.delete_at(at)) } }
       end
 
       def turn_of(order, index)

@@ -8,11 +8,14 @@ module Rhexon
     # @!attribute expires_on [Date, nil] last day it is good
     # @!attribute boxed      [Boolean] poured together with the other cans of its job: one lot
     # @!attribute passes     [Array<String>] keys of the passes a mix was made for
-    Batch = Struct.new(:id, :product, :state, :g, :opened_on, :expires_on, :lot, :boxed, :kept, :passes, keyword_init: true) do
+    Batch = Struct.new(:id, :product, :state, :g, :opened_on, :expires_on, :lot, :boxed, :kept, :passes,
+                       keyword_init: true) do
       # @param record [Hash] a batch of rhexon-shop/1
       def self.read(record)
-        new(id: record["id"], product: record["product"], state: record["state"] || "opened", g: record["g"].to_f, opened_on: day(record["opened_on"], record), expires_on: day(record["expires_on"], record),
-            lot: record["lot"], boxed: record["boxed"] == true, kept: record["kept"] == true, passes: record["passes"] || []).freeze
+        new(id: record["id"], product: record["product"], state: record["state"] || "opened", g: record["g"].to_f,
+            opened_on: day(record["opened_on"], record), expires_on: day(record["expires_on"], record),
+            lot: record["lot"], boxed: record["boxed"] ==
+              true, kept: record["kept"] == true, passes: record["passes"] || []).freeze
       end
 
       def self.day(text, record)

@@ -9,11 +9,16 @@ module Rhexon
       # @return [Hash{String=>Float}] id => number worn out by the passes still to come
       def worn(plan, consumables)
         passes = plan.placements.reject { |placement| placement.status == "done" }.map(&:pass)
-        consumables.to_h { |consumable| [ consumable["id"], passes.sum { |pass| consumable["wear"].sum { |wear| by(wear, pass) } } ] }
+        consumables.to_h do |consumable|
+          [ consumable["id"], passes.sum { |pass| consumable["wear"].sum { |wear| by(wear, pass) } } ]
+        end
       end
 
       def by(wear, pass)
-        return 0.0 unless fits?(wear["kinds"], [ pass.kind ]) && fits?(wear["methods"], [ pass.method ]) && fits?(wear["grits"], grits(pass))
+        unless fits?(wear["kinds"], [ pass.kind ]) && fits?(wear["methods"], [ pass.method ]) &&
+            fits?(wear["grits"], grits(pass))
+          return 0.0
+        end
 
         (wear["per_m2"] || 0) * pass.area_m2 * pass.count + (wear["per_coat"] || 0)
       end

@@ -20,9 +20,13 @@ module Rhexon
       def months(product, state, shellac_months = nil)
         given = product.shelf_life_months
         return given[state] if given.key?(state)
-        return (shellac_months || Mixing::Cut.defaults.fetch("keeps_months")) if product.class_id == "shellac" && state == "mixed"
+        if product.class_id == "shellac" && state == "mixed"
+          return (shellac_months || Mixing::Cut.defaults.fetch("keeps_months"))
+        end
 
-        Reference.table("mixing").fetch("shelf_life_months").fetch(kind(product))[state == "sealed" ? "sealed" : "opened"]
+        Reference.table("mixing")
+          .fetch("shelf_life_months")
+          .fetch(kind(product))[state == "sealed" ? "sealed" : "opened"]
       end
 
       # A blend of the shop's own.

@@ -20,7 +20,9 @@ module Rhexon
         return [] if sizes.empty? || short_g <= 0
 
         best = cheapest(short_g, sizes)
-        best.zip(sizes).filter_map { |count, (g, pack)| Choice.new(g: g, words: words(pack), count: count, price: pack["price"]) if count.positive? }
+        best.zip(sizes).filter_map do |count, (g, pack)|
+          Choice.new(g: g, words: words(pack), count: count, price: pack["price"]) if count.positive?
+        end
       end
 
       def cost(choices) = choices.sum { |choice| (choice.price || 0) * choice.count }
@@ -34,7 +36,10 @@ module Rhexon
       def cheapest(short_g, sizes)
         best = nil
         counts(short_g, sizes).each do |counted|
-          value = [ counted.zip(sizes).sum { |count, (_, pack)| count * (pack["price"] || 0) }, counted.zip(sizes).sum { |count, (g, _)| count * g }, counted.sum ]
+          value = [
+            counted.zip(sizes).sum { |count, (_, pack)| count * (pack["price"] || 0) },
+            counted.zip(sizes).sum { |count, (g, _)| count * g }, counted.sum
+          ]
           best = [ value, counted ] if best.nil? || (value <=> best.first).negative?
         end
         best.last
@@ -46,7 +51,9 @@ module Rhexon
         needed = (short_g / g - 1e-9).ceil
         return [ [ [ needed, 0 ].max ] ] if smaller.empty?
 
-        ([ needed - MOST_SMALL, 0 ].max..needed).flat_map { |count| counts([ short_g - count * g, 0 ].max, smaller).map { |rest| [ count, *rest ] } }
+        ([ needed - MOST_SMALL, 0 ].max..needed).flat_map do |count|
+          counts([ short_g - count * g, 0 ].max, smaller).map { |rest| [ count, *rest ] }
+        end
       end
       private_class_method :cheapest, :counts
     end

@@ -5,7 +5,8 @@ module Rhexon
       # @!attribute short_g [Float] 0 when the shelf holds enough
       # @!attribute stale_g [Float] on the shelf, past its date when it is needed
       # @!attribute packs   [Array<Packs::Choice>]
-      Line = Struct.new(:product, :need_g, :left_g, :stale_g, :short_g, :needed_at, :passes, :packs, :cost, keyword_init: true)
+      Line = Struct.new(:product, :need_g, :left_g, :stale_g, :short_g, :needed_at, :passes, :packs, :cost,
+                        keyword_init: true)
       # @!attribute packs [Integer] whole packs to buy
       Worn = Struct.new(:id, :name, :unit, :need, :left, :short, :packs, :pack, :cost, keyword_init: true)
 
@@ -27,7 +28,9 @@ module Rhexon
           record = shop.consumables.find { |candidate| candidate["id"] == id }
           short = [ need - (record["left"] || 0), 0 ].max
           packs = (short / (record["pack"] || 1).to_f).ceil
-          Worn.new(id: id, name: record["name"], unit: record["unit"], need: need, left: record["left"] || 0, short: short, packs: packs, pack: record["pack"] || 1, cost: record["price"] && packs * record["price"])
+          Worn.new(id: id, name: record["name"], unit: record["unit"], need: need, left: record["left"] || 0,
+                   short: short, packs: packs, pack: record["pack"] || 1,
+                   cost: record["price"] && packs * record["price"])
         end
       end
 
@@ -43,7 +46,9 @@ module Rhexon
         left = good.sum(&:g)
         short = [ need.g - left, 0 ].max
         packs = Packs.cover(short, product)
-        Line.new(product: product, need_g: need.g, left_g: left, stale_g: stale.sum(&:g), short_g: short, needed_at: need.first_at, passes: need.passes, packs: packs, cost: packs.any? ? Packs.cost(packs) : nil)
+        Line.new(product: product, need_g: need.g, left_g: left, stale_g: stale.sum(&:g), short_g: short,
+                 needed_at: need.first_at, passes: need.passes, packs: packs,
+                 cost: packs.any? ? Packs.cost(packs) : nil)
       end
     end
   end

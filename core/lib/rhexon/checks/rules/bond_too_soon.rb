@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so it is silent without either;
-      # over a stain it leaves the word to colour.stain_not_dry.
+      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so
+      # it is silent without either; over a stain it leaves the word to colour.stain_not_dry.
       module BondTooSoon
         module_function
 
@@ -16,19 +16,35 @@ module Rhexon
         end
 
         # @return [Planning::MilestoneCalculator::Reached, nil] the milestone that was missed by most
-        def early(placement) = placement.waits.select { |wait| wait.reached_at && placement.work_start < wait.reached_at }.max_by(&:reached_at)
+        def early(placement)
+          placement.waits
+            .select { |wait| wait.reached_at && placement.work_start < wait.reached_at }
+            .max_by(&:reached_at)
+        end
 
         def finding(context, placement, early)
           milestone = Schedule::Words::MILESTONES.fetch(early.name)
           by = context.duration(early.reached_at - placement.work_start)
-          sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} before #{milestone} (#{context.clock(early.reached_at)}). " \
+          sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} " \
+                     "before #{milestone} (#{context.clock(early.reached_at)}). " \
                      "The film below is still soft: it drags, wrinkles or traps what should leave."
-          context.finding("bond.too_soon", "stop", "Too soon", sentence, placement: placement, figures: { reached_at: early.reached_at, starts_at: placement.work_start },
-                          remedies: placement.because == "pin" ? [ move(context, placement, early), unpin(context, placement) ] : [])
+          context.finding(
+            "bond.too_soon", "stop", "Too soon", sentence, placement: placement,
+                                                           figures: {
+                                                             reached_at: early.reached_at,
+                                                             starts_at: placement.work_start
+                                                           },
+                                                           remedies: placement.because ==
+                                                             "pin" ? [
+                                                               move(context, placement, early),
+                                                               unpin(context, placement)
+                                                             ] : []
+          )
         end
 
         def move(context, placement, early)
-          start = context.attended(placement, Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)) or return
+          start = context.attended(placement, Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)) or
+            return
           context.pin("Move it to #{context.clock(start)}", placement, start)
         end
 

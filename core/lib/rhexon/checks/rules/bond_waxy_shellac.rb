@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.waxy_shellac: a film over shellac that is not dewaxed. Silent over dewaxed shellac, and for shellac on itself.
+      # bond.waxy_shellac: a film over shellac that is not dewaxed. Silent over dewaxed shellac, and for shellac on
+      # itself.
       module BondWaxyShellac
         module_function
 
@@ -27,16 +28,28 @@ module Rhexon
         end
 
         def finding(context, placement, lower, layer, level)
-          sentence = "#{placement.pass.product.name} goes over #{lower.name}, which holds wax: it may crawl or peel off in sheets."
-          context.finding("bond.waxy_shellac", level, "Wax under the film", sentence, placement: placement, figures: { lower: lower.name, upper: placement.pass.product.name },
-                          remedies: remedies(context, placement, lower, layer))
+          sentence = "#{placement.pass.product.name} goes over #{lower.name}, which holds wax: it may crawl or peel " \
+                     "off in sheets."
+          context.finding(
+            "bond.waxy_shellac", level, "Wax under the film", sentence, placement: placement,
+            figures: { lower: lower.name, upper: placement.pass.product.name },
+            remedies: remedies(context, placement, lower, layer)
+          )
         end
 
         def remedies(context, placement, lower, layer)
           dewaxed = context.dewaxed or return []
           lower_step = context.placements.find { |other| other.pass.key == layer.pass }.pass.step
-          swap = context.remedy("Use #{dewaxed.name} instead of #{lower.name}", { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } })
-          [ (swap if context.placements.none? { |other| other.pass.step.equal?(lower_step) && other.status != "planned" }), context.seal_under(placement, dewaxed, "Seal with #{dewaxed.name} in between", faces: lower_step["faces"]) ]
+          swap = context.remedy(
+            "Use #{dewaxed.name} instead of #{lower.name}",
+            { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } }
+          )
+          [
+            (swap if context.placements.none? { |other|
+              other.pass.step.equal?(lower_step) && other.status != "planned"
+            }),
+            context.seal_under(placement, dewaxed, "Seal with #{dewaxed.name} in between", faces: lower_step["faces"])
+          ]
         end
       end
     end

@@ -15,20 +15,36 @@ module Rhexon
           end
         end
 
-        def inserted_scuff?(context, coat) = context.plan.build.scuffs_before(coat.pass.key).any? { |placement| placement.status == "planned" }
+        def inserted_scuff?(context, coat)
+          context.plan.build.scuffs_before(coat.pass.key).any? { |placement| placement.status == "planned" }
+        end
 
         def scuffed(context, coat, window)
-          sentence = "#{context.title(lower(context, window))} #{window.closes_at < context.shop.now ? "shut" : "shuts"} #{context.clock(window.closes_at)}, before hands #{window.closes_at < context.shop.now ? "were" : "are"} free for the next coat. A scuff is planned so that it bites."
-          context.finding("bond.window_over", "note", "Window missed, scuff planned", sentence, placement: coat,
-                          figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: [ catch_it(context, coat, window) ])
+          sentence = "#{context.title(lower(context, window))} " \
+                     "#{window.closes_at < context.shop.now ? "shut" : "shuts"} #{context.clock(window.closes_at)}, " \
+                     "before hands #{window.closes_at < context.shop.now ? "were" : "are"} free for the next coat. A " \
+                     "scuff is planned so that it bites."
+          context.finding(
+            "bond.window_over", "note", "Window missed, scuff planned", sentence, placement: coat,
+            figures: { closes_at: window.closes_at, starts_at: coat.work_start },
+            remedies: [ catch_it(context, coat, window) ]
+          )
         end
 
         def over(context, coat, window)
           late = context.duration(coat.work_start - window.closes_at)
-          sentence = "#{context.title(lower(context, window))} shut #{context.clock(window.closes_at)}, #{late} before #{context.name(coat)} goes on. Unscuffed it will not bite."
+          sentence = "#{context.title(lower(context, window))} shut #{context.clock(window.closes_at)}, #{late} " \
+                     "before #{context.name(coat)} goes on. Unscuffed it will not bite."
           remedies = coat.because == "pin" ? [ unpin(context, coat) ] : []
-          remedies << context.remedy("Let the plan scuff first", { "op" => "house", "set" => { "missed_window" => "scuff" } }) if context.piece.house["missed_window"] == "stop"
-          context.finding("bond.window_over", "stop", "Window missed", sentence, placement: coat, figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: remedies)
+          if context.piece.house["missed_window"] == "stop"
+            remedies <<
+              context.remedy("Let the plan scuff first", { "op" => "house", "set" => { "missed_window" => "scuff" } })
+          end
+          context.finding("bond.window_over", "stop", "Window missed", sentence, placement: coat,
+                                                                                 figures: {
+                                                                                   closes_at: window.closes_at,
+                                                                                   starts_at: coat.work_start
+                                                                                 }, remedies: remedies)
         end
 
         # Hold the earlier coat so that the later one still meets its window.
@@ -36,8 +52,11 @@ module Rhexon
           earlier = lower(context, window)
           return unless earlier.status == "planned"
 
-          start = context.attended(earlier, Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)) or return
-          context.pin("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window", earlier, start)
+          start = context.attended(earlier,
+                                   Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)) or
+            return
+          context.pin("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window", earlier,
+                      start)
         end
 
         def unpin(context, coat) = context.pin("Scuff first: let the plan place this coat", coat, nil)

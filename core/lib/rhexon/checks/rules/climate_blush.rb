@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # climate.blush: an evaporating film cools itself below the dew point and turns white. Silent in dry air, and on films that do not
-      # dry by evaporation.
+      # climate.blush: an evaporating film cools itself below the dew point and turns white. Silent in dry air, and on
+      # films that do not dry by evaporation.
       module ClimateBlush
         module_function
 
@@ -18,9 +18,13 @@ module Rhexon
 
           level = below >= Reference.table("limits").fetch("blush_stop_c") ? "stop" : "caution"
           cooled = cooling(coat, coat.pass.step["retarder"])
-          sentence = "The wet film cools by #{cooled} °C, to #{(air.t_c - cooled).round(1)} °C; the dew point is #{air.dew_point_c.round(1)} °C at #{format("%g", air.rh)} % RH. Water settles in it: white bloom."
-          context.finding("climate.blush", level, "The film will blush", sentence, placement: coat,
-                          figures: { dew_point_c: air.dew_point_c.round(2), film_c: (air.t_c - cooled).round(2), cooling_c: cooled }, remedies: [ retarder(context, coat, air), drier(context, coat) ])
+          sentence = "The wet film cools by #{cooled} °C, to #{(air.t_c - cooled).round(1)} °C; the dew point is " \
+                     "#{air.dew_point_c.round(1)} °C at #{format("%g", air.rh)} % RH. Water settles in it: white bloom."
+          context.finding(
+            "climate.blush", level, "The film will blush", sentence, placement: coat,
+            figures: { dew_point_c: air.dew_point_c.round(2), film_c: (air.t_c - cooled).round(2), cooling_c: cooled },
+            remedies: [ retarder(context, coat, air), drier(context, coat) ]
+          )
         end
 
         # @return [Float] °C the film lies below the dew point; negative when it stays above
@@ -33,12 +37,16 @@ module Rhexon
         end
 
         def retarder(context, coat, air)
-          context.change(coat, "Add retarder (halves the cooling)", { "retarder" => true }) if !coat.pass.step["retarder"] && below_dew(coat, air, true) <= 0
+          if !coat.pass.step["retarder"] && below_dew(coat, air, true) <= 0
+            context.change(coat, "Add retarder (halves the cooling)", { "retarder" => true })
+          end
         end
 
         def drier(context, coat)
-          room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 } or return
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).rh)} % RH)", { "room" => room })
+          room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 } or
+            return
+          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).rh)} % RH)",
+                         { "room" => room })
         end
       end
     end

@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # climate.cold: the room is under the product's application limit at the planned hour. Silent at or above the limit.
+      # climate.cold: the room is under the product's application limit at the planned hour. Silent at or above the
+      # limit.
       module ClimateCold
         module_function
 
@@ -19,16 +20,28 @@ module Rhexon
           return unless level
 
           wanted = careful || limit
-          sentence = "#{degrees(here)} in the #{placement.pass.room}, #{product.name} asks for #{degrees(level == "stop" ? limit : careful)}: #{why(product)}."
-          context.finding("climate.cold", level, "Too cold to lay", sentence, placement: placement, figures: { air_c: here, limit_c: limit, caution_c: careful },
-                          remedies: [ move(context, placement, wanted) ])
+          sentence = "#{degrees(here)} in the #{placement.pass.room}, #{product.name} asks for " \
+                     "#{degrees(level == "stop" ? limit : careful)}: #{why(product)}."
+          context.finding("climate.cold", level, "Too cold to lay", sentence, placement: placement,
+                                                                              figures: {
+                                                                                air_c: here, limit_c: limit,
+                                                                                caution_c: careful
+                                                                              },
+                                                                              remedies: [ move(
+                                                                                context, placement, wanted
+                                                                              ) ])
         end
 
         # @return [Numeric] °C
         def limit(product)
           limits = Reference.table("limits")
           return product.least_air_c.value if product.least_air_c
-          return [ limits.fetch("waterborne_least_c"), (product.minimum_film_c&.value || -99) + limits.fetch("above_minimum_film_c") ].max if product.waterborne?
+          if product.waterborne?
+            return [
+              limits.fetch("waterborne_least_c"),
+              (product.minimum_film_c&.value || -99) + limits.fetch("above_minimum_film_c")
+            ].max
+          end
 
           -Float::INFINITY
         end
@@ -41,7 +54,8 @@ module Rhexon
 
         def move(context, placement, wanted)
           room = context.other_room(placement) { |climate| climate.t_c >= wanted } or return
-          context.change(placement, "Do it in the #{room} (#{degrees(context.climate(placement, room).t_c)})", { "room" => room })
+          context.change(placement, "Do it in the #{room} (#{degrees(context.climate(placement, room).t_c)})",
+                         { "room" => room })
         end
 
         def degrees(value) = "#{format("%g", value)} °C"

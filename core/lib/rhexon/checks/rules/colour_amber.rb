@@ -1,15 +1,19 @@
 module Rhexon
   module Checks
     module Rules
-      # colour.amber_on_blue, colour.amber_on_white: a film that is yellow, or turns so, over a cool or a pale colour. Silent over warm colours, over bare wood,
-      # and where the difference would not be seen.
+      # colour.amber_on_blue, colour.amber_on_white: a film that is yellow, or turns so, over a cool or a pale colour.
+      # Silent over warm colours, over bare wood, and where the difference would not be seen.
       module ColourAmber
         module_function
 
         def call(context)
           course = context.course
           coloured = course.laid.index { |one| one.stain? || (one.coat? && !one.clear?) } or return []
-          ambering = course.laid.drop(coloured + 1).select { |one| one.clear? && one.first && !one.begun? }.max_by { |one| yellow(one.product) } or return []
+          ambering = course.laid
+            .drop(coloured + 1)
+            .select { |one| one.clear? && one.first && !one.begun? }
+            .max_by { |one| yellow(one.product) } or
+            return []
           clean = course.look(without: :yellow)&.look&.lab or return []
           kind = kind(clean) or return []
           return [] if (delta = difference(course, course.steps, clean)) < limits.fetch("from")
@@ -27,24 +31,54 @@ module Rhexon
         end
 
         # What the yellow does by the end of a year.
-        def difference(course, steps, clean) = Colour::DeltaE.ciede2000(clean, course.look(years: limits.fetch("years"), steps: steps).look.lab)
+        def difference(course, steps, clean)
+          Colour::DeltaE.ciede2000(clean, course.look(years: limits.fetch("years"), steps: steps).look.lab)
+        end
 
         def finding(context, ambering, kind, delta, clean)
           turns = kind == "blue" ? "over blue it goes green" : "over white it goes yellow"
-          sentence = "#{ambering.product.name} is yellow and grows more so: #{turns}, by ΔE #{format("%.1f", delta)} within a year (#{Colour::DeltaE.words(delta)})."
-          context.finding("colour.amber_on_#{kind}", "caution", "Yellow film over #{kind == "blue" ? "a cool" : "a pale"} colour", sentence, placement: ambering.first, figures: { delta_e: delta.round(1) }, remedies: [ other(context, ambering, clean) ])
+          sentence = "#{ambering.product.name} is yellow and grows more so: #{turns}, by ΔE #{format("%.1f", delta)} " \
+                     "within a year (#{Colour::DeltaE.words(delta)})."
+          context.finding("colour.amber_on_#{kind}", "caution",
+                          "Yellow film over #{kind == "blue" ? "a cool" : "a pale"} colour", sentence,
+                          placement: ambering.first, figures: { delta_e: delta.round(1) },
+                          remedies: [ other(context, ambering, clean) ])
         end
 
         # The least yellow film that is laid on the same way and leaves the colour alone.
         def other(context, ambering, clean)
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
-          context.shelf.select { |product| product.film? && !product.coloured? && !product.waxy? && yellow(product) < yellow(ambering.product) && mine.all? { |one| product.methods_known.include?(one.step["method"]) } }
-                 .sort_by { |product| [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ] }.each do |product|
-            sets = mine.to_h { |one| [ one.step["id"], { "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil, "hardener_parts" => nil } ] }
+          context.shelf
+            .select { |product|
+              product.film? && !product.coloured? && !product.waxy? &&
+                yellow(product) < yellow(ambering.product) &&
+                mine.all? { |one| product.methods_known.include?(one.step["method"]) }
+            }
+                 .sort_by { |product|
+                   [
+                     yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id
+                   ]
+                 }
+            .each do |product|
+            sets = mine.to_h do |one|
+              [
+                one.step["id"],
+                {
+                  "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil,
+                  "hardener_parts" => nil
+                }
+              ]
+            end
             steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
             next if difference(context.course, steps, clean) >= limits.fetch("from")
 
-            return context.remedy("Use #{product.name}", { "op" => "all", "operations" => sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } } })
+            return context.remedy(
+              "Use #{product.name}",
+              {
+                "op" => "all",
+                "operations" => sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } }
+              }
+            )
           end
           nil
         end

@@ -10,16 +10,26 @@ module Rhexon
           wood = context.course.wood
           return [] unless wood&.spots
 
-          context.course.laid.select { |one| one.stain? && one.first && !one.begun? }.filter_map { |stain| on_step(context, stain, wood) }.first(1)
+          context.course
+            .laid
+            .select { |one| one.stain? && one.first && !one.begun? }
+            .filter_map { |stain| on_step(context, stain, wood) }.first(1)
         end
 
         def on_step(context, stain, wood)
           grit = context.course.last_grit(stain)
-          least = Prep::Abrasive.read(limits.fetch(stain.product.carrier == "mineral_spirit" || stain.product.optics&.dig("kind") == "pigment" ? "pigment" : "dye"))
+          least = Prep::Abrasive.read(
+            limits.fetch(stain.product.carrier == "mineral_spirit" ||
+              stain.product.optics&.dig("kind") == "pigment" ? "pigment" : "dye")
+          )
           return if grit.nil? || context.course.under(stain).any?(&:coat?) || grit.mean_um <= least.mean_um
 
-          sentence = "#{wood.species.capitalize} drinks unevenly, and #{stain.product.name} sinks into it: sanded to #{grit} it will show dark patches. #{least} or finer evens it out, and so does a washcoat."
-          context.finding("colour.blotch", "caution", "Blotches", sentence, placement: stain.first, figures: { grit: grit.to_s, least_grit: least.to_s }, remedies: remedies(context, stain))
+          sentence = "#{wood.species.capitalize} drinks unevenly, and #{stain.product.name} sinks into it: sanded to " \
+                     "#{grit} it will show dark patches. #{least} or finer evens it out, and so does a washcoat."
+          context.finding("colour.blotch", "caution", "Blotches", sentence, placement: stain.first,
+                                                                            figures: {
+                                                                              grit: grit.to_s, least_grit: least.to_s
+                                                                            }, remedies: remedies(context, stain))
         end
 
         def limits = Reference.table("colour").fetch("blotch")
@@ -31,16 +41,26 @@ module Rhexon
         end
 
         def finer(context, stain)
-          sanding = context.course.laid.take_while { |one| !one.equal?(stain) }.select { |one| one.step["kind"] == "sand" }.last
+          sanding = context.course
+            .laid
+            .take_while { |one| !one.equal?(stain) }
+            .select { |one| one.step["kind"] == "sand" }.last
           return if sanding.begun?
 
-          context.remedy("Sand to #{limits.fetch("finer")}", { "op" => "change_step", "id" => sanding.step["id"], "set" => { "grits" => [ *sanding.step["grits"], limits.fetch("finer") ] } })
+          context.remedy(
+            "Sand to #{limits.fetch("finer")}",
+            {
+              "op" => "change_step", "id" => sanding.step["id"],
+              "set" => { "grits" => [ *sanding.step["grits"], limits.fetch("finer") ] }
+            }
+          )
         end
 
         # As thin as a washcoat is.
         def washcoat(context, stain)
           dewaxed = context.dewaxed or return
-          wet = (Reference.table("colour").dig("uptake", "washcoat_um") * 100 / dewaxed.solids_volume_percent.value).floor
+          wet = (Reference.table("colour").dig("uptake", "washcoat_um") * 100 /
+            dewaxed.solids_volume_percent.value).floor
           context.seal_under(stain.first, dewaxed, "Put a washcoat of #{dewaxed.name} under it", "wet_um" => wet)
         end
       end

@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # colour.tannin: water draws brown colour out of tannin-rich and knotty wood, into what is laid on. Silent on other woods, and where any film
-      # that is not waterborne lies between.
+      # colour.tannin: water draws brown colour out of tannin-rich and knotty wood, into what is laid on. Silent on
+      # other woods, and where any film that is not waterborne lies between.
       module ColourTannin
         module_function
 
@@ -11,9 +11,13 @@ module Rhexon
           return [] unless wood&.tannin || wood&.knots
 
           wet = context.course.laid.find { |one| one.coat? && one.product.waterborne? } or return []
-          return [] if wet.first.nil? || wet.begun? || context.course.under(wet).any? { |one| one.coat? && !one.product.waterborne? }
+          if wet.first.nil? || wet.begun? ||
+              context.course.under(wet).any? { |one| one.coat? && !one.product.waterborne? }
+            return []
+          end
 
-          [ finding(context, wood, wet, context.course.laid.find { |one| one.coat? && one.product.waterborne? && pale?(one.product) }) ]
+          [ finding(context, wood, wet,
+                    context.course.laid.find { |one| one.coat? && one.product.waterborne? && pale?(one.product) }) ]
         end
 
         # By the colour of the paint itself, laid on so that it hides.
@@ -27,9 +31,18 @@ module Rhexon
 
         def finding(context, wood, wet, pale)
           drawn = wood.tannin ? "tannin" : "resin of knots"
-          sentence = pale ? "Water in #{wet.product.name} draws #{drawn} out of #{wood.species}: brown spots come through #{pale.product.name}, coat after coat." : "Water in #{wet.product.name} draws #{drawn} out of #{wood.species}: it may darken and show rings."
-          context.finding("colour.tannin", pale ? "stop" : "note", pale ? "Brown will come through" : "Colour out of the wood", sentence, placement: wet.first, figures: { wood: wood.species },
-                          remedies: [ context.dewaxed && context.seal_under(wet.first, context.dewaxed, "Block it with #{context.dewaxed.name}") ])
+          sentence = if pale
+            "Water in #{wet.product.name} draws #{drawn} out of #{wood.species}: brown spots come through " \
+            "#{pale.product.name}, coat after coat."
+          else
+            "Water in #{wet.product.name} draws #{drawn} out of #{wood.species}: it may darken and show rings."
+          end
+          context.finding(
+            "colour.tannin", pale ? "stop" : "note", pale ? "Brown will come through" : "Colour out of the wood",
+            sentence, placement: wet.first, figures: { wood: wood.species },
+                      remedies: [ context.dewaxed &&
+              context.seal_under(wet.first, context.dewaxed, "Block it with #{context.dewaxed.name}") ]
+          )
         end
       end
     end

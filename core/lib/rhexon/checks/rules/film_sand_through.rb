@@ -1,15 +1,18 @@
 module Rhexon
   module Checks
     module Rules
-      # film.sand_through: an abrasion may go through to colour at the edge, by chance. Silent where nothing is coloured, where it hardly ever happens,
-      # and over a filler, which is cut back; a denib or scuff by hand is everyday work and never more than a note.
+      # film.sand_through: an abrasion may go through to colour at the edge, by chance. Silent where nothing is
+      # coloured, where it hardly ever happens, and over a filler, which is cut back; a denib or scuff by hand is
+      # everyday work and never more than a note.
       module FilmSandThrough
         LEVELS = %w[stop caution note].freeze
 
         module_function
 
         def call(context)
-          worst = context.walks.flat_map { |face, walk| walk.snapshots.filter_map { |snapshot| finding(context, face, walk, snapshot) } }
+          worst = context.walks.flat_map do |face, walk|
+            walk.snapshots.filter_map { |snapshot| finding(context, face, walk, snapshot) }
+          end
           worst.group_by(&:pass).map { |_, findings| findings.max_by { |finding| finding.figures[:chance] } }
         end
 
@@ -18,9 +21,18 @@ module Rhexon
 
           chance = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
           level = level(chance[:chance], snapshot.placement.pass) or return
-          sentence = "#{context.title(snapshot.placement)} takes about #{um(chance[:taken_um])} off the edges of #{face}, where #{um(chance[:clear_um])} lies over the colour: #{odds(chance[:chance])}."
-          context.finding("film.sand_through", level, level == "stop" ? "Sands through to the colour" : "May sand through to the colour", sentence, placement: snapshot.placement,
-                          figures: { clear_arris_um: chance[:clear_um].round(1), taken_arris_um: chance[:taken_um].round(1), chance: chance[:chance].round(3) }, remedies: remedies(context, snapshot, chance))
+          sentence = "#{context.title(snapshot.placement)} takes about #{um(chance[:taken_um])} off the edges of " \
+                     "#{face}, where #{um(chance[:clear_um])} lies over the colour: #{odds(chance[:chance])}."
+          context.finding(
+            "film.sand_through", level,
+            level == "stop" ? "Sands through to the colour" : "May sand through to the colour", sentence,
+            placement: snapshot.placement,
+            figures: {
+              clear_arris_um: chance[:clear_um].round(1), taken_arris_um: chance[:taken_um].round(1),
+              chance: chance[:chance].round(3)
+            },
+            remedies: remedies(context, snapshot, chance)
+          )
         end
 
         # @return [String, nil]
@@ -32,17 +44,30 @@ module Rhexon
 
         # An opaque coat that follows on the face hides it again.
         def hidden?(walk, snapshot)
-          later = walk.snapshots.drop(walk.snapshots.index(snapshot) + 1).map { |other| other.placement.pass }.find(&:film?)
+          later = walk.snapshots
+            .drop(walk.snapshots.index(snapshot) + 1)
+            .map { |other| other.placement.pass }
+            .find(&:film?)
           later&.product&.colour == "pigmented"
         end
 
-        def odds(chance) = chance > 0.98 ? "it goes through" : "it goes through on about #{(chance * 100).round.clamp(2, 98)} of 100 edges"
+        def odds(chance)
+          if chance > 0.98
+            "it goes through"
+          else
+            "it goes through on about #{(chance * 100).round.clamp(2, 98)} of 100 edges"
+          end
+        end
 
         def remedies(context, snapshot, chance)
           placement = snapshot.placement
           return [] if placement.status != "planned" || placement.pass.inserted
 
-          gentle = context.change(placement, "Only denib by hand (#{Reference.table("film").dig("removal_um", "denib")} µm)", { "aim" => "denib", "removes_um" => nil, "machine" => nil }) if placement.pass.step["aim"] == "between"
+          if placement.pass.step["aim"] == "between"
+            gentle = context.change(placement,
+                                    "Only denib by hand (#{Reference.table("film").dig("removal_um", "denib")} µm)",
+                                    { "aim" => "denib", "removes_um" => nil, "machine" => nil })
+          end
           [ gentle, more_clear(context, snapshot, chance), leave_out(context, placement) ]
         end
 
@@ -57,14 +82,21 @@ module Rhexon
           return unless more.between?(1, 4)
 
           coats = coat.pass.step["coats"] + more
-          context.change(coat, "Put #{more == 1 ? "one more coat" : "#{more} more coats"} of #{coat.pass.product.name} on first", { "coats" => coats }) if coats <= 30
+          if coats <= 30
+            context.change(
+              coat, "Put #{more == 1 ? "one more coat" : "#{more} more coats"} of #{coat.pass.product.name} on first",
+              { "coats" => coats }
+            )
+          end
         end
 
         # 1.5 times what comes off is two standard deviations of it.
         SAFELY = 1.5
 
         def leave_out(context, placement)
-          context.remedy("Leave this step out", { "op" => "remove_step", "id" => placement.pass.step["id"] }) if %w[between scuff denib].include?(placement.pass.step["aim"])
+          if %w[between scuff denib].include?(placement.pass.step["aim"])
+            context.remedy("Leave this step out", { "op" => "remove_step", "id" => placement.pass.step["id"] })
+          end
         end
 
         def um(value) = "#{value.round(1).to_s.delete_suffix(".0")} µm"

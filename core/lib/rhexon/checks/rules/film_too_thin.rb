@@ -10,8 +10,11 @@ module Rhexon
         module_function
 
         def call(context)
-          thin_faces = context.walks.select { |face, _| context.piece.shown?(face) }.filter_map { |face, walk| on_face(context, face, walk) }
-          thin_faces.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }.then { |finding| [ finding ].compact }
+          thin_faces = context.walks
+            .select { |face, _| context.piece.shown?(face) }
+            .filter_map { |face, walk| on_face(context, face, walk) }
+          thin_faces.min_by { |finding| [ Catalogue::LEVELS.index(finding.level), finding.figures[:film_um] || 0 ] }
+            .then { |finding| [ finding ].compact }
         end
 
         def on_face(context, face, walk)
@@ -28,7 +31,9 @@ module Rhexon
         end
 
         def unstated(context, coat)
-          context.finding("film.too_thin", "note", "Use not stated", "Say what the piece must stand up to, and Rhexon can tell whether the film is thick enough.", placement: coat)
+          context.finding("film.too_thin", "note", "Use not stated",
+                          "Say what the piece must stand up to, and Rhexon can tell whether the film is thick enough.",
+                          placement: coat)
         end
 
         def finding(context, face, walk, coat, least, chance)
@@ -36,10 +41,20 @@ module Rhexon
           under = film < least
           # Both figures are estimates: what misses by less than they are sure of is said more softly.
           plainly = film + walk.final.sd_um < least
-          sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least for #{use(context)}: " \
-                     "#{plainly ? "it will not protect" : under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"}."
-          context.finding("film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
-                          figures: { film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least, chance_under: chance.round(3) }, remedies: remedies(context, coat, least - film))
+          sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least " \
+                     "for #{use(context)}: " \
+                     "#{if plainly
+"it will not protect"
+else
+under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"
+                        end}."
+          context.finding(
+            "film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
+            figures: {
+              film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least, chance_under: chance.round(3)
+            },
+            remedies: remedies(context, coat, least - film)
+          )
         end
 
         def remedies(context, coat, lacking)
@@ -48,7 +63,14 @@ module Rhexon
           dry = Film::Coat.dry_um(coat.pass.wet_um, coat.pass.solids_percent)
           more = [ (lacking / dry).ceil, 1 ].max
           coats = coat.pass.step["coats"] + more
-          [ heavier(context, coat, lacking), (context.change(coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm", { "coats" => coats }) if more <= MOST_MORE && coats <= 30) ]
+          [
+            heavier(context, coat, lacking),
+            (context.change(
+              coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm",
+              { "coats" => coats }
+            ) if more <= MOST_MORE &&
+              coats <= 30)
+          ]
         end
 
         # Heavier coats of this step, by at most a quarter over what the method usually leaves.
@@ -58,10 +80,18 @@ module Rhexon
           usual = coat.pass.product.wet_um(coat.pass.method)&.value
           return if usual.nil? || wet > usual * Reference.table("limits").fetch("heaviest_share")
 
-          context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet", { "wet_um" => wet })
+          context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet",
+                         { "wet_um" => wet })
         end
 
-        def use(context) = { "show" => "a show piece", "furniture" => "furniture", "table_top" => "a table top", "bar_top" => "a bar top", "floor" => "a floor", "marine" => "marine exterior" }.fetch(context.piece.use, "its use")
+        def use(context)
+          {
+            "show" => "a show piece", "furniture" => "furniture", "table_top" => "a table top",
+            "bar_top" => "a bar top", "floor" => "a floor", "marine" => "marine exterior"
+          }.fetch(
+            context.piece.use, "its use"
+          )
+        end
       end
     end
   end

@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # film.witness: the last abrasion eats through the top layer into an older one and shows rings. Silent on films that melt into one,
-      # where the top coats bonded inside their window, and between coats (the next coat hides it).
+      # film.witness: the last abrasion eats through the top layer into an older one and shows rings. Silent on films
+      # that melt into one, where the top coats bonded inside their window, and between coats (the next coat hides it).
       module FilmWitness
         module_function
 
@@ -21,13 +21,20 @@ module Rhexon
           reach = snapshot.removed_um * Film::Abrasion.edge_factor
           return if reach <= top[:um]
 
-          sentence = "#{context.title(snapshot.placement)} reaches #{reach.round} µm deep in places, but the top layer is #{top[:um].round} µm and did not fuse with the one below: rings will show."
-          context.finding("film.witness", "caution", "Rings where layers meet", sentence, placement: snapshot.placement,
-                          figures: { reach_um: reach.round(1), top_layer_um: top[:um].round(1) }, remedies: remedies(context, top, reach))
+          sentence = "#{context.title(snapshot.placement)} reaches #{reach.round} µm deep in places, but the top " \
+                     "layer is #{top[:um].round} µm and did not fuse with the one below: rings will show."
+          context.finding(
+            "film.witness", "caution", "Rings where layers meet", sentence, placement: snapshot.placement,
+            figures: { reach_um: reach.round(1), top_layer_um: top[:um].round(1) },
+            remedies: remedies(context, top, reach)
+          )
         end
 
         def remedies(context, top, reach)
-          coat = context.coats.reverse.find { |other| other.pass.key == top[:passes].last && other.status == "planned" } or return []
+          coat = context.coats.reverse.find do |other|
+            other.pass.key == top[:passes].last && other.status == "planned"
+          end or
+            return []
           [ heavier(context, coat, reach), another(context, coat) ]
         end
 
@@ -40,7 +47,9 @@ module Rhexon
         end
 
         def another(context, coat)
-          context.change(coat, "One more coat inside the window", { "coats" => coat.pass.step["coats"] + 1 }) if coat.pass.step["coats"] < 30
+          if coat.pass.step["coats"] < 30
+            context.change(coat, "One more coat inside the window", { "coats" => coat.pass.step["coats"] + 1 })
+          end
         end
       end
     end

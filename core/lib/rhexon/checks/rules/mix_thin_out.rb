@@ -15,7 +15,11 @@ module Rhexon
           range = product.thinning_range_percent
           return unless thinning && range
 
-          percent = thinning["of"] == product.thinning_of ? thinning["percent"] : Mixing::Thinning.other_percent(thinning["percent"], of: thinning["of"])
+          percent = if thinning["of"] == product.thinning_of
+            thinning["percent"]
+          else
+            Mixing::Thinning.other_percent(thinning["percent"], of: thinning["of"])
+          end
           return if percent.between?(*range)
 
           finding(context, placement, percent, range)
@@ -24,9 +28,15 @@ module Rhexon
         def finding(context, placement, percent, range)
           product = placement.pass.product
           nearest = percent > range.last ? range.last : range.first
-          sentence = "#{format("%.3g", percent)} % of the #{product.thinning_of} is thinner, the maker allows #{format("%g", range.first)} to #{format("%g", range.last)} %: #{percent > range.last ? "it runs, covers badly and may not form a film" : "it does not level"}."
-          context.finding("mix.thin_out", "caution", percent > range.last ? "Thinned too far" : "Too thick for the gun", sentence, placement: placement, figures: { percent: percent, low: range.first, high: range.last },
-                          remedies: [ context.change(placement, "Thin by #{format("%g", nearest)} % of the #{product.thinning_of}", { "thinning" => { "percent" => nearest, "of" => product.thinning_of } }) ])
+          sentence = "#{format("%.3g", percent)} % of the #{product.thinning_of} is thinner, the maker allows " \
+                     "#{format("%g", range.first)} to #{format("%g", range.last)} %: " \
+                     "#{percent > range.last ? "it runs, covers badly and may not form a film" : "it does not level"}."
+          context.finding(
+            "mix.thin_out", "caution", percent > range.last ? "Thinned too far" : "Too thick for the gun", sentence,
+            placement: placement, figures: { percent: percent, low: range.first, high: range.last },
+            remedies: [ context.change(placement, "Thin by #{format("%g", nearest)} % of the #{product.thinning_of}",
+                                       { "thinning" => { "percent" => nearest, "of" => product.thinning_of } }) ]
+          )
         end
       end
     end

@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # mix.thinner_reacts: a thinner with alcohol in a two-part polyurethane, whose hardener takes the alcohol for the resin.
+      # mix.thinner_reacts: a thinner with alcohol in a two-part polyurethane, whose hardener takes the alcohol for
+      # the resin.
       # Silent for the thinner its sheet names, water or urethane grade.
       module MixThinnerReacts
         module_function
@@ -17,9 +18,16 @@ module Rhexon
           thinner = context.shop.products[placement.pass.step["thinner"] || product.thinner_id]
           return unless thinner&.carrier == "alcohol"
 
-          right = product.thinner_id && product.thinner_id != thinner.id ? context.change(placement, "Thin with what its sheet names", { "thinner" => nil }) : context.change(placement, "Do not thin it", { "thinning" => nil })
-          context.finding("mix.thinner_reacts", "stop", "Thinner reacts with the hardener", "#{thinner.name} is alcohol: it uses up the hardener of #{product.name}, and the film never cures through.", placement: placement,
-                          figures: { thinner: thinner.name }, remedies: [ right ])
+          right = if product.thinner_id && product.thinner_id != thinner.id
+            context.change(placement, "Thin with what its sheet names", { "thinner" => nil })
+          else
+            context.change(placement, "Do not thin it", { "thinning" => nil })
+          end
+          context.finding(
+            "mix.thinner_reacts", "stop", "Thinner reacts with the hardener",
+            "#{thinner.name} is alcohol: it uses up the hardener of #{product.name}, and the film never cures through.",
+            placement: placement, figures: { thinner: thinner.name }, remedies: [ right ]
+          )
         end
       end
     end

@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # mix.water_in_spirit: shellac let down with spirit that holds water (stop), or pale shellac with dyed spirit (caution).
+      # mix.water_in_spirit: shellac let down with spirit that holds water (stop), or pale shellac with dyed spirit
+      # (caution).
       # Silent for dry, undyed spirit.
       module MixWaterInSpirit
         module_function
@@ -12,7 +13,10 @@ module Rhexon
 
         def on_step(context, placement)
           product = placement.pass.product
-          return unless product.class_id == "shellac" && Mixing::ProductMix.thinning(placement.pass.product, placement.pass.step)
+          unless product.class_id == "shellac" &&
+              Mixing::ProductMix.thinning(placement.pass.product, placement.pass.step)
+            return
+          end
 
           spirit = context.shop.products[placement.pass.step["thinner"] || product.thinner_id] or return
           most = Mixing::Cut.defaults.fetch("most_water_percent")
@@ -22,16 +26,28 @@ module Rhexon
         end
 
         def watered(context, placement, spirit, most)
-          sentence = "#{spirit.name} holds #{format("%g", spirit.water_percent)} % water, #{most} % is the most: the flake gels and the film turns white."
-          context.finding("mix.water_in_spirit", "stop", "Water in the spirit", sentence, placement: placement, figures: { water_percent: spirit.water_percent, most_percent: most }, remedies: [ better(context, placement) ])
+          sentence = "#{spirit.name} holds #{format("%g", spirit.water_percent)} % water, #{most} % is the most: the " \
+                     "flake gels and the film turns white."
+          context.finding(
+            "mix.water_in_spirit", "stop", "Water in the spirit", sentence, placement: placement,
+            figures: { water_percent: spirit.water_percent, most_percent: most },
+            remedies: [ better(context, placement) ]
+          )
         end
 
         def dyed(context, placement, spirit)
-          context.finding("mix.water_in_spirit", "caution", "Dyed spirit in pale shellac", "#{spirit.name} is dyed and tints pale flakes.", placement: placement, figures: { spirit: spirit.name }, remedies: [ better(context, placement) ])
+          context.finding("mix.water_in_spirit", "caution", "Dyed spirit in pale shellac",
+                          "#{spirit.name} is dyed and tints pale flakes.", placement: placement,
+                                                                           figures: {
+                                                                             spirit: spirit.name
+                                                                           }, remedies: [ better(context, placement) ])
         end
 
         def better(context, placement)
-          dry = context.shelf.find { |product| product.class_id == "thinner" && product.carrier == "alcohol" && product.water_percent <= Mixing::Cut.defaults.fetch("most_water_percent") && !product.dyed? }
+          dry = context.shelf.find do |product|
+            product.class_id == "thinner" && product.carrier == "alcohol" &&
+              product.water_percent <= Mixing::Cut.defaults.fetch("most_water_percent") && !product.dyed?
+          end
           dry && context.change(placement, "Use #{dry.name}", { "thinner" => dry.id })
         end
       end

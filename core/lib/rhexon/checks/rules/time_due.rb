@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # time.due: the piece is ready after its due date, or a milestone is never reached. Silent when it is ready in time or has no due date.
+      # time.due: the piece is ready after its due date, or a milestone is never reached. Silent when it is ready in
+      # time or has no due date.
       # Its remedies are replanned and shown only if they make the piece earlier.
       module TimeDue
         MOST = 3
@@ -15,14 +16,24 @@ module Rhexon
 
           late = ready - context.piece.due
           remedies = candidates(context).filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
-          sentence = "Ready #{context.clock(ready)}, due #{context.clock(context.piece.due)}: #{context.duration(late)} late."
-          [ context.finding("time.due", "caution", "Late", sentence, placement: context.placements.last, figures: { ready_at: ready, due: context.piece.due, late_min: late }, remedies: remedies) ]
+          sentence =
+            "Ready #{context.clock(ready)}, due #{context.clock(context.piece.due)}: #{context.duration(late)} late."
+          [ context.finding("time.due", "caution", "Late", sentence, placement: context.placements.last,
+                                                                     figures: {
+                                                                       ready_at: ready, due: context.piece.due,
+                                                                       late_min: late
+                                                                     }, remedies: remedies) ]
         end
 
         def candidates(context)
           pins = context.document["steps"].select { |step| step["pins"] }.map do |step|
-            operations = step["pins"].map { |pin| { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil, **pin.slice("faces") } }
-            context.remedy("Let the plan place #{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)}", { "op" => "all", "operations" => operations })
+            operations = step["pins"].map do |pin|
+              { "op" => "pin", "id" => step["id"], "coat" => pin["coat"], "start" => nil, **pin.slice("faces") }
+            end
+            context.remedy(
+              "Let the plan place #{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)}",
+              { "op" => "all", "operations" => operations }
+            )
           end
           pins + Alternatives.rooms(context) + Alternatives.fewer(context)
         end

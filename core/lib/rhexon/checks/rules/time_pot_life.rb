@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # time.pot_life: a pass outlasts the usable pot life of its batch. Silent when it fits, and for products without a pot life.
+      # time.pot_life: a pass outlasts the usable pot life of its batch. Silent when it fits, and for products without
+      # a pot life.
       module TimePotLife
         # Waterborne two-part often does not thicken at its end.
         BY_THE_CLOCK = " It may not thicken: go by the clock."
@@ -15,27 +16,50 @@ module Rhexon
         def finding(context, batch)
           coat = context.placement_of(batch.passes.first)
           usable = batch.usable_until - batch.mixed_at
-          sentence = "Mixing and laying take #{context.duration(batch.used_until - batch.mixed_at)}, the mix may be used for #{context.duration(usable)} at #{format("%g", context.climate(coat).t_c)} °C: the end of the pot sets before it is on.#{BY_THE_CLOCK if batch.product.waterborne?}"
-          context.finding("time.pot_life", "stop", "Outlasts its pot life", sentence, placement: coat, figures: { usable_min: usable, work_min: batch.used_until - batch.mixed_at, t_c: context.climate(coat).t_c },
-                          remedies: [ split(context, coat, batch), cooler(context, coat, batch), less_hardener(context, coat, batch) ])
+          sentence = "Mixing and laying take #{context.duration(batch.used_until - batch.mixed_at)}, the mix may be " \
+                     "used for #{context.duration(usable)} at #{format("%g", context.climate(coat).t_c)} °C: the end " \
+                     "of the pot sets before it is on.#{BY_THE_CLOCK if batch.product.waterborne?}"
+          context.finding(
+            "time.pot_life", "stop", "Outlasts its pot life", sentence, placement: coat,
+                                                                        figures: {
+                                                                          usable_min: usable,
+                                                                          work_min: batch.used_until - batch.mixed_at,
+                                                                          t_c: context.climate(coat).t_c
+                                                                        },
+                                                                        remedies: [
+                                                                          split(context, coat, batch),
+                                                                          cooler(context, coat, batch),
+                                                                          less_hardener(context, coat, batch)
+                                                                        ]
+          )
         end
 
-        # The fewest equal batches that each last: set-up goes with the first, and a smaller pot of what warms itself lasts longer.
+        # The fewest equal batches that each last: set-up goes with the first, and a smaller pot of what warms itself
+        # lasts longer.
         def split(context, coat, batch)
           setup = coat.work_start - coat.hands_start
           work = coat.work_end - coat.work_start
-          count = (2..20).find { |number| setup + (work / number.to_f).ceil <= usable_min(context, coat, batch, number) } or return
+          count = (2..20).find do |number|
+            setup + (work / number.to_f).ceil <= usable_min(context, coat, batch, number)
+          end or
+            return
           context.change(coat, "Mix it in #{count} batches", { "batches" => count })
         end
 
         def usable_min(context, coat, batch, count)
           parts = Mixing::ProductMix.hardener_parts(coat.pass.product, coat.pass.step)
-          Mixing::PotLife.usable_until(coat.pass.product, context.shop.line(coat.pass.room), batch.mixed_at, batch_g: batch.sheet.total_g / count, hardener_parts: parts) - batch.mixed_at
+          Mixing::PotLife.usable_until(coat.pass.product, context.shop.line(coat.pass.room), batch.mixed_at,
+                                       batch_g: batch.sheet.total_g / count, hardener_parts: parts) -
+            batch.mixed_at
         end
 
         def cooler(context, coat, batch)
-          room = context.other_room(coat) { |climate| lasts?(coat, batch, t_c: climate.t_c) && climate.t_c >= ClimateCold.limit(coat.pass.product) } or return
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).t_c)} °C)", { "room" => room })
+          room = context.other_room(coat) do |climate|
+            lasts?(coat, batch, t_c: climate.t_c) && climate.t_c >= ClimateCold.limit(coat.pass.product)
+          end or
+            return
+          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).t_c)} °C)",
+                         { "room" => room })
         end
 
         # Only where the sheet gives pot life at both ends of the hardener range, and never for epoxy.
