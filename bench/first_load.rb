@@ -29,9 +29,9 @@ def visit(url)
     events = driver.logs.get(:performance).map { |entry| JSON.parse(entry.message)["message"] }
     kinds = events
       .select { |event|
-              event["method"] == "Network.responseReceived" &&
-                event.dig("params", "response", "url").start_with?("http")
-}
+      event["method"] == "Network.responseReceived" &&
+        event.dig("params", "response", "url").start_with?("http")
+    }
       .to_h { |event| [ event.dig("params", "requestId"), event.dig("params", "type") ] }
     bytes = events
       .select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }
@@ -49,6 +49,6 @@ PAGES.each do |name, path|
   total = bytes.values.sum / 1000.0
   puts "#{name}: #{total.round} kB " \
        "(#{bytes.sort_by { |_, size|
- -size
-}.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }.join(", ")}), loaded after #{loaded} ms#{", over the aim of #{MOST_KB} kB" if total > MOST_KB}"
+         -size
+       }.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }.join(", ")}), loaded after #{loaded} ms#{", over the aim of #{MOST_KB} kB" if total > MOST_KB}"
 end

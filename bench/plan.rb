@@ -8,11 +8,7 @@ require "rhexon"
 require_relative "shops"
 
 SIZES = [
-  [
-    "1 piece x 20", { pieces: 1 }
-  ], [
-    "4 pieces x 20", { pieces: 4 }
-  ], [
+  [ "1 piece x 20", { pieces: 1 } ], [ "4 pieces x 20", { pieces: 4 } ], [
     "shop week, 12 x 20", { pieces: 12 }
   ], [ "24 x 20", { pieces: 24, people: 2 } ], [ "48 x 20", { pieces: 48, people: 3 } ],
   [

@@ -84,9 +84,11 @@ class PlainModel
     lower = under.lower
     scuff = @m.scuff_min[index]
     rubbed = under.abraded.first&.last
-    [ lower + 1, index + 1, @m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index],
-      laid(lower) + under.sand.at(0), scuff, fits(scuff, 1),
-      rubbed ? rubbed + 1 : 0, rubbed ? @m.hands[rubbed] + 1440 - @m.setup[index] : 0, scuff + 1440 - @m.setup[index] ]
+    [
+      lower + 1, index + 1, @m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index],
+      laid(lower) + under.sand.at(0), scuff, fits(scuff, 1), rubbed ? rubbed + 1 : 0,
+      rubbed ? @m.hands[rubbed] + 1440 - @m.setup[index] : 0, scuff + 1440 - @m.setup[index]
+    ]
   end
 
   def endings

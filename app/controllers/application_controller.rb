@@ -62,7 +62,8 @@ class ApplicationController < ActionController::Base
   def shared
     shop = Shop.current
     {
-      shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency }, aside: set_aside
+      shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency },
+      aside: set_aside
     }
   rescue ActiveRecord::ActiveRecordError
     { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [] }
@@ -119,8 +120,10 @@ class ApplicationController < ActionController::Base
   # once more.
   def without_token(_error)
     cookies["XSRF-TOKEN"] = form_authenticity_token
-    tell({ sentence: "This page was opened too long ago. Load it again, then try once more.", where: "", again: true },
-         :forbidden)
+    tell(
+      { sentence: "This page was opened too long ago. Load it again, then try once more.", where: "", again: true },
+      :forbidden
+    )
   end
 
   # What was already written as an answer is not given.

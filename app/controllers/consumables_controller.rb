@@ -10,7 +10,8 @@ class ConsumablesController < ApplicationController
 
   def keep(consumable)
     consumable.assign_attributes({
-      **body.slice("name", "unit").transform_values { |value| value.to_s.strip }, **body.slice("pack", "price", "left")
+      **body.slice("name", "unit").transform_values { |value| value.to_s.strip },
+      **body.slice("pack", "price", "left")
                                  })
     consumable.wear = wear if body["wear"]
     unless consumable.save

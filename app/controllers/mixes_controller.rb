@@ -2,7 +2,8 @@
 class MixesController < ApplicationController
   keeps_sound :create, :way, :finish, :discard
   takes :create, :preview, pass: :words, product: :name, recipe_id: :whole, components: :list, name: :name,
-                           want: :table, thinning: :table, thinner: :name, hardener_parts: :number, room: :name, container: :typed
+                           want: :table, thinning: :table, thinner: :name, hardener_parts: :number, room: :name,
+                           container: :typed
   takes :pours, client_id: :id, happened_at: :name, name: :name, g: :number, typed: :typed
   takes :take_back, client_id: :id, happened_at: :name, entry: :whole
   takes :way, client_id: :id, happened_at: :name, kind: :name

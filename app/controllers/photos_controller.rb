@@ -47,9 +47,9 @@ class PhotosController < ApplicationController
   def noted(pass)
     piece = Piece.from_core(pass.split("/").first)
     placement = ShopFloor.new.plan.of_piece(piece.core_id).find { |candidate| candidate.pass.key == pass } or
-      raise Rhexon::InvalidInput.new("The schedule has no such work: #{pass}", where: "pass",
-                                                                               accepted: "work of the schedule as it " \
-                                                                                         "is now")
+      raise Rhexon::InvalidInput.new(
+        "The schedule has no such work: #{pass}", where: "pass", accepted: "work of the schedule as it is now"
+      )
     words = Rhexon::Schedule::Words.step(placement.pass.step, placement.pass.product&.name)
     Entry.record!(client_id: "note-#{body["client_id"]}", kind: "note", happened_at: Time.current, piece: piece,
                   revision: piece.schedule.head, pass_key: pass, body: { "words" => body["words"].presence || words })

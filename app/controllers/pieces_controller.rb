@@ -2,8 +2,8 @@
 class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
-                          wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name, wanted_gloss: :name, light: :name,
-                          faces: :list
+                          wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
+                          wanted_gloss: :name, light: :name, faces: :list
 
   def index
     floor = ShopFloor.new
@@ -126,10 +126,10 @@ class PiecesController < ApplicationController
     faces = piece.faces
       .each_with_index
       .flat_map { |face, index|
-        face.errors.to_hash.map { |field, texts|
+      face.errors.to_hash.map { |field, texts|
         [ "faces.#{index}.#{field}", texts.first ]
       }
-      }.to_h
+    }.to_h
     own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
   end
 end

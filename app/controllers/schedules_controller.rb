@@ -109,7 +109,9 @@ class SchedulesController < ApplicationController
 
   def stale(error)
     since = error.since.map { |revision| RevisionSerializer.new(revision).to_h }
-    render json: { error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number },
+    render json: {
+             error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number
+           },
            status: :conflict
   end
 

@@ -134,7 +134,9 @@ class ShopsController < ApplicationController
     spans = ->(hours) { hours.select(&:opens).map { |row| "#{row.opens}-#{row.closes}" }.join(", ") }
     {
       week: (0..6).to_h { |day| [ day.to_s, spans.call(rows.select { |row| row.weekday == day }) ] },
-      days: rows.select(&:date).group_by(&:date).map { |date, hours| { date: date.iso8601, hours: spans.call(hours) } }
+      days: rows.select(&:date).group_by(&:date).map { |date, hours|
+        { date: date.iso8601, hours: spans.call(hours) }
+      }
     }
   end
 end

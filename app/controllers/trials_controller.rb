@@ -3,8 +3,8 @@ class TrialsController < ApplicationController
   keeps_sound :create, :update
   takes_long :preview
   takes :create, :preview, name: :name, piece_id: :whole, base_from: :whole, wood: :name, grain: :name,
-                           timber_lot: :words, width_mm: :whole, height_mm: :whole, factors: :list, design: :name, runs: :whole,
-                           boards: :whole, shuffled: :flag, step_strip: :flag, seed: :whole
+                           timber_lot: :words, width_mm: :whole, height_mm: :whole, factors: :list, design: :name,
+                           runs: :whole, boards: :whole, shuffled: :flag, step_strip: :flag, seed: :whole
   takes :update, weights: :table, board: :whole
 
   def new

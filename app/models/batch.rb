@@ -147,9 +147,7 @@ class Batch < ApplicationRecord
       .group(:id)
       .order(:id)
       .having("SUM(stock_moves.grams) >= 0.5")
-      .pluck(
-      *STOCK, Arel.sql("SUM(stock_moves.grams)")
-    )
+      .pluck(*STOCK, Arel.sql("SUM(stock_moves.grams)"))
     rows.filter_map do |id, product, state, opened_on, made_on, expires_on, lot, boxed, kept, usable_until, pass_keys, grams|
       next if usable_until && usable_until < now
 

@@ -19,8 +19,8 @@ class BenchState
       pots: BenchPots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id)
         .map { |room| RoomSerializer.new(room).to_h }, latest: latest.map { |entry|
-          EntrySerializer.new(entry, params: { words: words }).to_h
-        } }
+                                                         EntrySerializer.new(entry, params: { words: words }).to_h
+                                                       } }
   end
 
   private

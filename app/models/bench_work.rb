@@ -37,7 +37,8 @@ class BenchWork
     return {} unless @body["kind"] == "dry_test"
 
     Rhexon.refuse_unless(
-      %w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer", accepted: "dry or not_yet"
+      %w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer",
+      accepted: "dry or not_yet"
     )
     @body.slice("milestone", "answer")
   end

@@ -50,8 +50,8 @@ class BoardSheet
       end
     (@board.trial ? @board.sheet.tapes : []).each { |way, from, to| draw_tape(way, from, to) }
     words(
-      "#{@board.name}, #{@board.wood}, #{@board.width_mm} x #{@board.height_mm} mm, 1:1. Tape at the marks, mm from " \
-      "the left and from the top.",
+      "#{@board.name}, #{@board.wood}, #{@board.width_mm} x #{@board.height_mm} mm, 1:1. Tape at the marks, mm " \
+      "from the left and from the top.",
       x(0), 6 * MM
     )
   end

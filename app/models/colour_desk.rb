@@ -74,8 +74,10 @@ class ColourDesk
     return unless answer
 
     shares = answer.shares.transform_keys { |id| Shelf.products.fetch(id) }
-    Rhexon::Colour::Metamerism.for(toner? ? toned(shares) : looks.with_stain(shares, under_gu: under),
-                                   Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)).caution
+    Rhexon::Colour::Metamerism.for(
+      toner? ? toned(shares) : looks.with_stain(shares, under_gu: under),
+      Rhexon::Colour::Reflectance.from_lab(target, light, shape: wood.reflectance)
+    ).caution
   end
 
   def recipe
@@ -86,7 +88,10 @@ class ColourDesk
     end
   end
 
-  def toned(shares) = Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing).made(shares)
+  def toned(shares)
+    Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing).made(shares)
+  end
+
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
 
   def under

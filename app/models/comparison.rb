@@ -24,8 +24,8 @@ class Comparison
       sides: sides.map { |side_shown|
         SideSerializer.new(side_shown).to_h
       }, choices: choices.map { |key, side_shown|
-        { key: key, label: side_shown.first }
-      }, refused: @refused || [], wanted: @wanted & choices.keys,
+           { key: key, label: side_shown.first }
+         }, refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
   end
 

@@ -22,9 +22,7 @@ class DueMixes
     { pass: batch.passes.first, name: batch.product.name, at: batch.mixed_at, ml: batch.ml.round,
       g: batch.sheet.total_g.round, usable_until: batch.usable_until, coats: rows.size,
       serves: rows.map { |pass|
-        pieces.fetch(
-        pass.piece.id
-      )
+        pieces.fetch(pass.piece.id)
       }.uniq.join(", "), components: batch.sheet.recipe.components.map(&:name) }
   end
 end

@@ -63,8 +63,8 @@ class FirstShop
   end
 
   def role(kind, colour) = if kind.include?("filler")
-"pore filler"
+                             "pore filler"
                            else
-colour ? "stain" : "film"
+                             colour ? "stain" : "film"
                            end
 end

@@ -48,8 +48,8 @@ class FrozenPasses
     end
 
     raise Rhexon::InvalidInput.new(
-      "#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as it " \
-      "was. Split its coats to change the ones to come, or correct the log instead",
+      "#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as " \
+      "it was. Split its coats to change the ones to come, or correct the log instead",
       where: "steps/#{step_id}"
     )
   end

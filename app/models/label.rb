@@ -18,15 +18,20 @@ class Label
   def svg
     text = lines.each_with_index.map do |line, index|
       %(<text x="3" y="#{7 + index * 5.4}" font-size="#{index.zero? ? 4.2 : 3.6}" font-weight="#{index.zero? ? 700 : 400}"#{fit(
-line, index
+        line, index
 )}>#{ERB::Util.html_escape(line)}</text>)
     end
+    side = (module_mm * 1.02).round(3)
     code = dark.map do |x, y|
-      %(<rect x="#{(WIDTH_MM - CODE_MM - 3 + x * module_mm).round(3)}" y="#{(6 + y * module_mm).round(3)}" width="#{(module_mm * 1.02).round(3)}" height="#{(module_mm * 1.02).round(3)}"/>)
+      left, top = WIDTH_MM - CODE_MM - 3 + x * module_mm, 6 + y * module_mm
+      %(<rect x="#{left.round(3)}" y="#{top.round(3)}" width="#{side}" height="#{side}"/>)
     end
     <<~SVG
-      <svg xmlns="http://www.w3.org/2000/svg" width="#{WIDTH_MM}mm" height="#{HEIGHT_MM}mm" viewBox="0 0 #{WIDTH_MM} #{HEIGHT_MM}" font-family="sans-serif" role="img" aria-label="#{ERB::Util.html_escape(lines.join(", "))}">
-      <rect x="0.2" y="0.2" width="#{WIDTH_MM - 0.4}" height="#{HEIGHT_MM - 0.4}" fill="#fff" stroke="#000" stroke-width="0.3"/>
+      <svg xmlns="http://www.w3.org/2000/svg" width="#{WIDTH_MM}mm" height="#{HEIGHT_MM}mm"
+       viewBox="0 0 #{WIDTH_MM} #{HEIGHT_MM}" font-family="sans-serif" role="img"
+       aria-label="#{ERB::Util.html_escape(lines.join(", "))}">
+      <rect x="0.2" y="0.2" width="#{WIDTH_MM - 0.4}" height="#{HEIGHT_MM - 0.4}" fill="#fff" stroke="#000"
+       stroke-width="0.3"/>
       #{text.join("\n")}
       #{code.join}
       </svg>
@@ -59,9 +64,9 @@ line, index
   def fit(line, index)
     room = WIDTH_MM - CODE_MM - 9
     if line.length * (index.zero? ? 2.3 : 1.95) > room
-%( textLength="#{room}" lengthAdjust="spacingAndGlyphs")
+      %( textLength="#{room}" lengthAdjust="spacingAndGlyphs")
     else
-""
+      ""
     end
   end
 end

@@ -54,7 +54,8 @@ class LargeArea
   def exit
     typed = @fields["exit"]
     Rhexon.refuse_unless(
-      typed.is_a?(Array) && typed.size == 2 && typed.all? { |side| side.is_a?(Numeric) && side.between?(-1000, 1000) },
+      typed.is_a?(Array) && typed.size == 2 &&
+        typed.all? { |side| side.is_a?(Numeric) && side.between?(-1000, 1000) },
       "The exit is a place in the sketch", where: "exit", accepted: "x and y in m"
     )
     typed
@@ -68,7 +69,8 @@ class LargeArea
 
   def room
     @room ||=
-      Room.find_by(name: @fields["room"]) || raise(Rhexon::InvalidInput.new("Choose the air of a room", where: "room"))
+      Room.find_by(name: @fields["room"]) ||
+      raise(Rhexon::InvalidInput.new("Choose the air of a room", where: "room"))
   end
 
   def tool
@@ -86,7 +88,10 @@ class LargeArea
     @fields["strips"]
   end
 
-  def rate = number("rate", Rhexon::Reference.table("hands").fetch("floor_rate_m2_per_h").fetch(tool), 0.5..500, "m²/h")
+  def rate
+    number("rate", Rhexon::Reference.table("hands").fetch("floor_rate_m2_per_h").fetch(tool), 0.5..500, "m²/h")
+  end
+
   def coats = number("coats", 1, 1..10, "coats").to_i
   def wet_um = number("wet_um", product.wet_um(laid)&.value || 100, 5..300, "µm")
 

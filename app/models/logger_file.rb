@@ -99,8 +99,8 @@ class LoggerFile
       return refuse(
         number,
         "#{figures.map { |figure|
- figure.to_s.first(20)
-}.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be"
+          figure.to_s.first(20)
+        }.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be"
       )
     end
 

@@ -99,13 +99,11 @@ class LooksState
   def later
     Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
       stage = self.class
-        .kept([
-                @species, time, @steps, Shelf.to_core.object_id
-              ]) {
-          (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(
+        .kept([ @species, time, @steps, Shelf.to_core.object_id ]) {
+        (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(
           wood, years: age.fetch("years")
         ) : []
-        }.last or
+      }.last or
         next
       { words: age.fetch("words"), lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
     end
@@ -116,10 +114,10 @@ class LooksState
     mine = @steps.map { |step| step["product"] }
     BoardLessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
                 .map { |lesson|
-                  "#{lesson[:name]} is reckoned as this shop's boards taught: " \
-                                "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \
-                                "off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)."
-                }.join(" ")
+      "#{lesson[:name]} is reckoned as this shop's boards taught: " \
+                    "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \
+                    "off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)."
+    }.join(" ")
   end
 
   def lights = Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }

@@ -33,7 +33,9 @@ class MeasuredCell
   def there
     looks = LooksState.new(@cell.board.wood, @cell.layers)
     timber = Random.new(@cell.board_id)
-    return (looks.last_lab || [ 60.0, 8.0, 20.0 ]).map { |value| value + (timber.rand - 0.5) * 2 } if @measure == "lab"
+    if @measure == "lab"
+      return (looks.last_lab || [ 60.0, 8.0, 20.0 ]).map { |value| value + (timber.rand - 0.5) * 2 }
+    end
 
     (looks.last_gloss || 6.0) * (0.92 + timber.rand * 0.16)
   end

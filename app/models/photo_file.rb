@@ -36,8 +36,9 @@ class PhotoFile
   def check_size
     head = opened
     Rhexon.refuse_unless(
-      head.width * head.height <= MOST_PIXELS, "The photo has #{head.width} x #{head.height} pixels, which is too many",
-      where: "file", accepted: "at most #{MOST_PIXELS / 1_000_000} million pixels"
+      head.width * head.height <= MOST_PIXELS,
+      "The photo has #{head.width} x #{head.height} pixels, which is too many", where: "file",
+      accepted: "at most #{MOST_PIXELS / 1_000_000} million pixels"
     )
     Rhexon.refuse_unless(
       [ head.width, head.height ].min >= LEAST_PX, "The photo has only #{head.width} x #{head.height} pixels",

@@ -59,10 +59,11 @@ class PlanCalendar
   end
 
   def notes(row)
-    product = row.placement.pass.product
+    pass = row.placement.pass
+    wet = "#{pass.wet_um} µm wet" if pass.wet_um
+    laid_on = "#{row.laid_on_ml} ml" if row.laid_on_ml
     [
-      product &&
-        "#{product.name}#{", #{row.placement.pass.wet_um} µm wet" if row.placement.pass.wet_um}#{", #{row.laid_on_ml} ml" if row.laid_on_ml}",
+      pass.product && [ pass.product.name, wet, laid_on ].compact.join(", "),
       row.window_closes_at && "Window below shuts #{@plan.shop.zone.words(row.window_closes_at)}", *row.cautions
     ].compact
   end

@@ -63,8 +63,8 @@ class PotState
       name: component.name, role: component.role, share: component.words, real: real_share(component),
       g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g), low_add_g: now.low_add_g.round(2),
       high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g),
-      low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g), poured_g: mix.poured_g(component.name).round(2),
-      state: now.state(resolution_g), estimate: component.estimate?,
+      low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g),
+      poured_g: mix.poured_g(component.name).round(2), state: now.state(resolution_g), estimate: component.estimate?,
       accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round
     )
   end
@@ -84,10 +84,10 @@ class PotState
     coats = step && (step["coats"] || 1)
     "#{piece.name}: " \
     "#{if coats.to_i > 1
-"coat #{coat} of #{coats}"
+         "coat #{coat} of #{coats}"
 else
-step ? Rhexon::Schedule::Words.step(step,
-                                    mix.product&.name) : "coat #{coat}"
+  step ? Rhexon::Schedule::Words.step(step,
+                                      mix.product&.name) : "coat #{coat}"
        end}"
   end
 

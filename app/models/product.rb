@@ -37,9 +37,7 @@ class Product < ApplicationRecord
     {
       "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour,
       **(retired? ? { "retired" => true } : {})
-    }.merge(
-      figures
-    )
+    }.merge(figures)
   end
 
   # A record the core cannot read (older data) is left out of plans; its page says why.

@@ -1,6 +1,7 @@
 require "csv"
 
-# Products as CSV or JSON, out and in. What comes in is looked at row by row: sound rows are kept, the others told with their reason.
+# Products as CSV or JSON, out and in. What comes in is looked at row by row: sound rows are kept, the others told
+# with their reason.
 class ProductFile
   IDENTITY = %w[code maker name class role colour].freeze
   NEEDED = %w[maker name class].freeze
@@ -21,9 +22,9 @@ class ProductFile
     def to_csv(products)
       CSV.generate { |csv|
         [ columns, *products.map { |product|
- row(product)
-} ].each { |cells| csv << cells }
-}.prepend("\uFEFF")
+          row(product)
+        } ].each { |cells| csv << cells }
+      }.prepend("\uFEFF")
     end
 
     # @return [String] the products as rhexon-shop/1 has them
@@ -60,7 +61,10 @@ class ProductFile
 
     def row(product)
       written = Rhexon::Materials::ProductFigures.new(product.to_value).written
-      [ product.code, product.maker, product.name, product.kind, product.role, product.colour, *Rhexon::Materials::ProductFigures.paths.map { |path| written[path] } ].map { |cell| harmless(cell) }
+      [
+        product.code, product.maker, product.name, product.kind, product.role, product.colour,
+        *Rhexon::Materials::ProductFigures.paths.map { |path| written[path] }
+      ].map { |cell| harmless(cell) }
     end
 
     # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
@@ -73,41 +77,59 @@ class ProductFile
       lines = text.count("\n")
       few!(lines - 1) if lines > MOST_ROWS * LINES_A_ROW
       separator = [ ",", ";", "\t" ].max_by { |candidate| text.lines.first.count(candidate) }
-      table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true, header_converters: ->(name) {
- name.to_s.strip.delete_prefix("'")
-})
+      table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true,
+                        header_converters: ->(name) {
+                          name.to_s.strip.delete_prefix("'")
+                        })
       headers = table.headers.compact
       missing = NEEDED - headers
-      Rhexon.refuse_unless(missing.empty?,
-                           "The file lacks the #{missing.one? ? "column" : "columns"} #{missing.join(", ")}", where: "row 1", accepted: "a first row with #{NEEDED.join(", ")} and any of the columns an export has")
+      Rhexon.refuse_unless(
+        missing.empty?, "The file lacks the #{missing.one? ? "column" : "columns"} #{missing.join(", ")}",
+        where: "row 1", accepted: "a first row with #{NEEDED.join(", ")} and any of the columns an export has"
+      )
       few!(table.size)
       keep(table.each_with_index.map { |cells, index|
-             [ index + 2, cells.to_h.transform_values { |cell|
- cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
-} ]
-}, headers - columns)
+        [ index + 2, cells.to_h.transform_values { |cell|
+          cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
+        } ]
+      }, headers - columns)
     rescue CSV::MalformedCSVError => error
-      raise Rhexon::InvalidInput.new("The file is not CSV: #{error.message.first(120)}", where: "file",
-                                                                                         accepted: "CSV with a first row of column names")
+      raise Rhexon::InvalidInput.new(
+        "The file is not CSV: #{error.message.first(120)}", where: "file",
+        accepted: "CSV with a first row of column names"
+      )
     end
 
     def read_json(text)
       parsed = JSON.parse(text)
       records = parsed.is_a?(Hash) ? parsed["products"] : parsed
-      Rhexon.refuse_unless(records.is_a?(Array) && records.all?(Hash), "The file holds no products", where: "file",
-                                                                                                     accepted: "{\"products\": [...]}")
+      Rhexon.refuse_unless(
+        records.is_a?(Array) && records.all?(Hash), "The file holds no products", where: "file",
+        accepted: "{\"products\": [...]}"
+      )
       few!(records.size)
-      keep(records.each_with_index.map { |record, index|
- [ index + 1, { **record, "code" => record["id"], "name" => record["name"].to_s.delete_prefix("#{record["maker"]} "), "json" => true } ]
-}, [])
+      keep(
+        records.each_with_index.map do |record, index|
+          [
+            index + 1,
+            {
+              **record, "code" => record["id"], "name" => record["name"].to_s.delete_prefix("#{record["maker"]} "),
+              "json" => true
+            }
+          ]
+        end,
+        []
+      )
     rescue JSON::ParserError => error
       raise Rhexon::InvalidInput.new("The file is not JSON: #{error.message.lines.first.strip.first(120)}",
                                      where: "file")
     end
 
     def few!(count)
-      Rhexon.refuse_unless(count <= MOST_ROWS, "The file has #{count} rows, nothing was read", where: "file",
-                                                                                               accepted: "up to #{MOST_ROWS} products at once")
+      Rhexon.refuse_unless(
+        count <= MOST_ROWS, "The file has #{count} rows, nothing was read", where: "file",
+        accepted: "up to #{MOST_ROWS} products at once"
+      )
     end
 
     def keep(rows, ignored)
@@ -125,9 +147,9 @@ class ProductFile
       seen[name] = number
       product = product_of(cells)
       fate = if product.new_record?
-:created
+        :created
       else
-(product.changed? ? :updated : :same)
+        (product.changed? ? :updated : :same)
       end
       raise Rhexon::InvalidInput.new(product.errors.map(&:message).join(" "),
                                      where: "row #{number}") unless product.save
@@ -139,16 +161,21 @@ class ProductFile
 
     def product_of(cells)
       product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(
-maker: cells["maker"], name: cells["name"]
-) || Product.new
-      raise Rhexon::InvalidInput.new("Maker, name and class are needed", where: "name") if NEEDED.any? { |field| cells[field].blank? }
+        maker: cells["maker"], name: cells["name"]
+      ) || Product.new
+      if NEEDED.any? { |field| cells[field].blank? }
+        raise Rhexon::InvalidInput.new("Maker, name and class are needed", where: "name")
+      end
 
       figures = cells["json"] ? cells.except("id", "json",
                                              *IDENTITY) : written(
-cells.slice(*Rhexon::Materials::ProductFigures.paths), product
-)
-      product.assign_attributes(maker: cells["maker"], name: cells["name"], kind: cells["class"],
-                                role: cells["role"].presence || product.role || "top coat", colour: cells["colour"].presence || product.colour || "clear", figures: figures)
+                                               cells.slice(*Rhexon::Materials::ProductFigures.paths), product
+                                             )
+      product.assign_attributes(
+        maker: cells["maker"], name: cells["name"], kind: cells["class"],
+        role: cells["role"].presence || product.role || "top coat",
+        colour: cells["colour"].presence || product.colour || "clear", figures: figures
+      )
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product
     end

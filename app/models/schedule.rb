@@ -107,7 +107,8 @@ class Schedule < ApplicationRecord
   end
 
   def begin!
-    first = revisions.create!(number: 1, document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name),
+    first = revisions.create!(number: 1,
+                              document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name),
                               operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)
     update!(head: first)
   end

@@ -95,7 +95,10 @@ class ShopFloor
 
   private
 
-  def all_pieces = @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
+  def all_pieces
+    @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
+  end
+
   def standing = all_pieces.reject { |piece| @aside.key?(piece) }
 
   def known
@@ -138,9 +141,9 @@ class ShopFloor
     Room.order(:id)
       .includes(:climate_readings).to_a
       .tap { |all|
-        Rhexon.refuse_unless(all.any?, "The shop has no room yet", where: "rooms",
-                                                                   accepted: "at least one room")
-      }
+      Rhexon.refuse_unless(all.any?, "The shop has no room yet", where: "rooms",
+                                                                 accepted: "at least one room")
+    }
       .map(&:to_core)
   end
 

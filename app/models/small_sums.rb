@@ -73,11 +73,11 @@ class SmallSums
 
   def share
     part = ->(name, parts, density) {
-             {
-               "name" => name, "parts" => parts, "basis" => @fields["basis"] == "mass" ? "mass" : "volume",
-               "density_g_per_ml" => density
-             }
-}
+      {
+        "name" => name, "parts" => parts, "basis" => @fields["basis"] == "mass" ? "mass" : "volume",
+        "density_g_per_ml" => density
+      }
+    }
     recipe = Rhexon::Mixing::Recipe.new([
                                           part.("base", number("base_parts"), number("base_density")),
                                           part.("added", number("added_parts"), number("added_density"))
@@ -155,7 +155,8 @@ class SmallSums
 
   def area(field)
     match = AREA.match(@fields[field].to_s) or refuse(field, "an area such as 1.2 m² or 13 ft²")
-    value = decimal(match[1], field) * (match[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
+    value = decimal(match[1], field) *
+      (match[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
     Rhexon.refuse_unless(value.positive?, "#{@fields[field].inspect} is no area", where: field,
                                                                                   accepted: "more than 0 m²")
     value

@@ -40,7 +40,9 @@ class SoundChange
     Current.forget_shelf
     ShopFloor.new.tap do |floor|
       worse = floor.aside.find { |aside| before.exclude?(aside.piece.id) }
-      raise Rhexon::InvalidInput.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}") if worse
+      if worse
+        raise Rhexon::InvalidInput.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}")
+      end
 
       draw(floor)
     end

@@ -29,8 +29,8 @@ class TrialDesign
           .map { |amount| amount.merge("ml" => amount["ml"] * boards) },
       passes: order.passes.size, mask_moves: order.mask_moves, target_hex: target &&
         Rhexon::Colour::Lab.hex(target), lights: Rhexon::Colour::Light.all.map { |light|
-          { id: light.id, name: light.name, model: light.model }
-        }, **hours }
+                                           { id: light.id, name: light.name, model: light.model }
+                                         }, **hours }
   end
 
   # @return [Trial]
@@ -132,7 +132,10 @@ class TrialDesign
 
   # The step strip shows the base after each stage.
   def stages = @stages ||= LooksState.new(@given["wood"], base).stage_hexes
-  def strip_told = layout.strips.zip(stages).map { |place, hexes| PlaceSerializer.new(place).to_h.merge(hexes: hexes) }
+
+  def strip_told
+    layout.strips.zip(stages).map { |place, hexes| PlaceSerializer.new(place).to_h.merge(hexes: hexes) }
+  end
 
   def order = @order ||= Rhexon::Boards::WorkOrder.new(cells.to_h { |cell| [ cell.label, cell.layers ] })
   # Over all boards of a replicate.

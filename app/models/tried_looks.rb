@@ -36,8 +36,8 @@ class TriedLooks
       records = cells.to_h do |cell|
         [
           cell.id,
-          Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}", "wood" => cell.board.wood,
-                                        "layers" => cell.layers)
+          Rhexon::Reference.freeze_deep("name" => "cell #{cell.label} of #{cell.board.name}",
+                                        "wood" => cell.board.wood, "layers" => cell.layers)
         ]
       end
       by_piece = cells.group_by { |cell| cell.board.piece_id }.transform_values do |mine|

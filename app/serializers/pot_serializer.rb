@@ -6,9 +6,7 @@ class PotSerializer < ApplicationSerializer
          too_small: :boolean, smallest_total_g: :number, estimate: :boolean, room: [
            :string, NULLABLE
          ], t_c: [ :number, NULLABLE ], hardened_at: [ :number, NULLABLE ], usable_until: [ :number, NULLABLE ],
-         usable_min: [
-           :number, NULLABLE
-         ], closed: :boolean, thrown_away: :boolean, complete: :boolean, batch: [
+         usable_min: [ :number, NULLABLE ], closed: :boolean, thrown_away: :boolean, complete: :boolean, batch: [
            "{ id: number; code: string; left_g: number }", NULLABLE
          ], serves: "string[]", piece_id: [ :number, NULLABLE ],
          steps: "Array<{ after?: string | null; do: string; min: number }>", cautions: "string[]"

@@ -14,9 +14,7 @@ class SideSerializer < ApplicationSerializer
            ], pores: :string, pores_filled: :number, litres: :number, cost: [
              :number, NULLABLE
            ], voc_g: [ :number, NULLABLE ],
-           chance: [
-             :number, NULLABLE
-           ], findings: "Array<{ level: string; title: string; sentence: string " \
+           chance: [ :number, NULLABLE ], findings: "Array<{ level: string; title: string; sentence: string " \
                         "}>", dates: "number[]", film: "Array<[number, number]>"
   attributes :key, :differs, :operation
   attribute(:label) { |column| column.side.label }

@@ -82,7 +82,8 @@ module Demo
 
     def entry(key, kind, minute, body = {})
       piece = Piece.from_core(key.split("/").first)
-      Entry.create!(client_id: "demo-#{key}-#{kind}-#{minute}", kind: kind, piece: piece, revision: piece.schedule.head,
+      Entry.create!(client_id: "demo-#{key}-#{kind}-#{minute}", kind: kind, piece: piece,
+                    revision: piece.schedule.head,
                     pass_key: key, body: body, happened_at: Time.at(minute * 60), recorded_at: Time.at(minute * 60))
     end
   end

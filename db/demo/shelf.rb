@@ -3,49 +3,25 @@ module Demo
 
   # [code, state, grams, lot, days since it came or was opened, more]
   CANS = [
-    [
-      "w20", "opened", 1750, "26-0311", 62, {}
-    ], [
+    [ "w20", "opened", 1750, "26-0311", 62, {} ], [
       "w80", "sealed", 1050, "26-0310", 40, {}
     ], [ "h12", "opened", 164, "H-88", 62, {} ], [ "h12", "sealed", 560, "H-91", 30, {} ],
-    [
-      "hb_primer", "opened", 4300, "P-1207", 20, {}
-    ], [
+    [ "hb_primer", "opened", 4300, "P-1207", 20, {} ], [
       "harbour_green", "opened", 10_400, "HG-5, HG-6, HG-7", 12, { boxed: true }
     ], [ "harbour_green", "opened", 420, "HG-5, HG-6, HG-7", 12, { boxed: true, kept: true } ],
-    [
-      "chalk_white", "opened", 640, "CW-2", 410, {}
-    ], [
-      "s40", "sealed", 4900, "S-300", 90, {}
-    ], [
+    [ "chalk_white", "opened", 640, "CW-2", 410, {} ], [ "s40", "sealed", 4900, "S-300", 90, {} ], [
       "s41", "opened", 240, "S-302", 130, {}
     ], [ "s_thin", "opened", 700, nil, 90, {} ], [ "l10", "opened", 2600, "L-77", 150, {} ],
-    [
-      "l_thin", "opened", 3100, nil, 150, {}
-    ], [
-      "e1", "opened", 720, "E-9", 70, {}
-    ], [
+    [ "l_thin", "opened", 3100, nil, 150, {} ], [ "e1", "opened", 720, "E-9", 70, {} ], [
       "e2", "opened", 330, "E-9", 70, {}
     ], [ "russet", "opened", 380, "R-41", 14, {} ], [ "russet", "opened", 290, "R-44", 6, {} ],
-    [
-      "umber", "opened", 510, nil, 200, {}
-    ], [
-      "walnut", "opened", 88, nil, 30, {}
-    ], [
+    [ "umber", "opened", 510, nil, 200, {} ], [ "walnut", "opened", 88, nil, 30, {} ], [
       "honey", "opened", 61, nil, 30, {}
     ], [ "dewaxed", "mixed", 1460, "jar of 20 July", 126, {} ], [ "pale_flake", "mixed", 2300, nil, 25, {} ],
-    [
-      "pale_flake", "mixed", 300, "last winter's", 290, {}
-    ], [
-      "vinyl", "sealed", 920, "V-3", 60, {}
-    ], [
+    [ "pale_flake", "mixed", 300, "last winter's", 290, {} ], [ "vinyl", "sealed", 920, "V-3", 60, {} ], [
       "flake_dewaxed", "sealed", 750, nil, 120, {}
     ], [ "flake_ruby", "opened", 180, nil, 300, {} ], [ "spirit", "opened", 3400, nil, 50, {} ],
-    [
-      "rubbing", "opened", 600, nil, 100, {}
-    ], [
-      "hardwax", "opened", 610, "HX-2", 24, {}
-    ], [
+    [ "rubbing", "opened", 600, nil, 100, {} ], [ "hardwax", "opened", 610, "HX-2", 24, {} ], [
       "rubbing_oil", "opened", 240, nil, 45, {}
     ], [ "bench_wax", "opened", 260, nil, 80, {} ], [ "filler_oil", "opened", 470, nil, 330, {} ],
     [ "bar_varnish", "sealed", 2275, "BV-61", 110, {} ], [ "wiping", "opened", 520, nil, 21, {} ]
@@ -120,11 +96,11 @@ module Demo
   # A blend of a blend: half walnut, half a mix of three honey to one black.
   def brown(products)
     part = ->(code, parts) {
-             {
-               "name" => products.fetch(code).full_name, "product" => code, "parts" => parts, "basis" => "mass",
-               "role" => "colourant", "density_g_per_ml" => products.fetch(code).to_value.density_g_per_ml.value
-             }
-}
+      {
+        "name" => products.fetch(code).full_name, "product" => code, "parts" => parts, "basis" => "mass",
+        "role" => "colourant", "density_g_per_ml" => products.fetch(code).to_value.density_g_per_ml.value
+      }
+    }
     [
       part.("walnut", 50),
       {

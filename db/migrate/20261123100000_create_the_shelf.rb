@@ -120,7 +120,8 @@ class CreateTheShelf < ActiveRecord::Migration[7.2]
   end
 
   def refusal(table, verb)
-    "CREATE TRIGGER #{table}_refuse_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, '#{table} " \
+    "CREATE TRIGGER #{table}_refuse_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, " \
+    "'#{table} " \
     "are append-only'); END"
   end
 end

@@ -50,7 +50,8 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
       t.references :record, null: false, polymorphic: true, index: false
       t.references :blob, null: false, foreign_key: { to_table: :active_storage_blobs }
       t.datetime :created_at, null: false
-      t.index %i[record_type record_id name blob_id], name: "index_active_storage_attachments_uniqueness", unique: true
+      t.index %i[record_type record_id name blob_id], name: "index_active_storage_attachments_uniqueness",
+              unique: true
     end
   end
 

@@ -11,12 +11,14 @@ class OlderDatabasesCatchUp < ActiveRecord::Migration[7.2]
 
   private
 
-  # What can be read is a list of the core. SQLite rebuilds a table to change a constraint, and its triggers go with it.
+  # What can be read is a list of the core. SQLite rebuilds a table to change a constraint, and its triggers go with
+  # it.
   def without_reading_kinds
     %w[update delete].each { |verb| execute "DROP TRIGGER IF EXISTS readings_refuse_#{verb}" }
     remove_check_constraint :readings, name: "reading_kind"
     %w[UPDATE DELETE].each do |verb|
-      execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT RAISE(ABORT, " \
+      execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT " \
+              "RAISE(ABORT, " \
               "'readings are append-only'); END"
     end
   end

@@ -2,6 +2,6 @@
 Rake::Task["db:schema:dump"].enhance do
   file = Rails.root.join("db/structure.sql")
   File.write(file, File.readlines(file).reject { |line|
- line.start_with?("CREATE TABLE sqlite_sequence")
-}.join) if file.exist?
+    line.start_with?("CREATE TABLE sqlite_sequence")
+  }.join) if file.exist?
 end

@@ -6,8 +6,8 @@ module FailingDisk
     super
     case ENV["FAULT"]
     when "full" then @raw_connection.execute("PRAGMA max_page_count = #{@raw_connection.execute("PRAGMA page_count").first.then { |row|
- row.is_a?(Hash) ? row.values.first : row.first
-}}")
+      row.is_a?(Hash) ? row.values.first : row.first
+    }}")
     when "readonly" then @raw_connection.execute("PRAGMA query_only = ON")
     end
   end

@@ -3,7 +3,8 @@ require "securerandom"
 require "time"
 require_relative "../support/running_shop"
 
-# What happens to a shop when its process is killed, its disk is full or read-only, its file is locked, damaged or gone. Nothing acknowledged is lost; every answer is in words.
+# What happens to a shop when its process is killed, its disk is full or read-only, its file is locked, damaged or
+# gone. Nothing acknowledged is lost; every answer is in words.
 class MachineFaultsTest < Minitest::Test
   KILLS = 5
   PAGES = %w[/bench /pieces /pieces/plan /shelf /shop /mix].freeze
@@ -27,7 +28,8 @@ class MachineFaultsTest < Minitest::Test
     assert_match words, @shop.sentence(response)
   end
 
-  # Touches are sent one after the other while the process is killed at odd moments; what was not acknowledged is sent again with its own id.
+  # Touches are sent one after the other while the process is killed at odd moments; what was not acknowledged is sent
+  # again with its own id.
   def test_kills_lose_no_acknowledged_touch_and_make_none_twice
     random = Random.new(7)
     acknowledged = []
@@ -50,17 +52,22 @@ class MachineFaultsTest < Minitest::Test
     end
     assert_operator acknowledged.size, :>=, KILLS, "too few touches came through to tell anything"
     assert_empty acknowledged.uniq.reject { |id|
- @shop.count("SELECT COUNT(*) FROM entries WHERE client_id = '#{id}'") == 1
-}
+      @shop.count("SELECT COUNT(*) FROM entries WHERE client_id = '#{id}'") == 1
+    }
     assert_equal 0,
-                 @shop.count("SELECT COUNT(*) FROM (SELECT pass_key, kind FROM entries GROUP BY pass_key, kind HAVING COUNT(*) > 1)")
+                 @shop.count("SELECT COUNT(*) FROM (SELECT pass_key, kind FROM entries GROUP BY pass_key, kind " \
+                             "HAVING COUNT(*) > 1)")
     assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip
   end
 
   def test_every_commit_waits_for_the_disk
-    assert_match(/synchronous=2/,
-                 @shop.rails("runner",
-                             'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'))
+    assert_match(
+      /synchronous=2/,
+      @shop.rails(
+        "runner",
+        'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'
+      )
+    )
   end
 
   def test_a_lock_that_is_held_is_told_and_the_touch_goes_out_afterwards
@@ -79,8 +86,8 @@ class MachineFaultsTest < Minitest::Test
   def test_a_full_disk_is_told_and_pages_can_still_be_read
     @shop.start(fault: "full")
     answers = Array.new(120) { |index|
- @shop.post("/shop/tool", { name: "gun #{index} #{"x" * 150}", used_for: "spray" })
-}
+      @shop.post("/shop/tool", { name: "gun #{index} #{"x" * 150}", used_for: "spray" })
+    }
     refused = answers.find { |response| response.code == "503" }
     assert refused, "the disk never got full"
     assert_told refused, 503, /disk of the shop's computer is full/

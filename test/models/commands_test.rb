@@ -23,7 +23,7 @@ class CommandsTest < ActiveSupport::TestCase
       Rails.root
       .join(doc).read
       .scan(%r{(?<![\w/])((?:bin|script|bench|core/examples)/[\w./-]+\w)}).flatten
-}.uniq
+    }.uniq
   end
 
   test "every command and file that the docs name is there, and commands can be run" do

@@ -16,7 +16,10 @@ class ProductFileTest < ActiveSupport::TestCase
   end
 
   test "sound rows are kept and the others told, row by row" do
-    report = read("maker,name,class,density_g_per_ml,taste\nOrrin,pale clear,shellac,0.86,sweet\nOrrin,bad,shellac,0,\nOrrin,pale clear,shellac,,\n,nameless,shellac,,\nOrrin,odd,soup,,\nSkerrow,W20 clear satin,waterborne_two_part,1.05,\n")
+    report = read("maker,name,class,density_g_per_ml,taste\nOrrin,pale " \
+                  "clear,shellac,0.86,sweet\nOrrin,bad,shellac,0,\nOrrin,pale " \
+                  "clear,shellac,,\n,nameless,shellac,,\nOrrin,odd,soup,,\nSkerrow,W20 clear " \
+                  "satin,waterborne_two_part,1.05,\n")
     assert_equal [ "Orrin pale clear" ], report.created
     assert_equal [ "Skerrow W20 clear satin" ], report.updated
     assert_equal [ "taste" ], report.ignored
@@ -37,7 +40,8 @@ class ProductFileTest < ActiveSupport::TestCase
   end
 
   test "files that cannot be read say why" do
-    { "" => /empty/, "maker,name\nA,B\n" => /lacks the column class/, "\x00\x01\x02" => /not text/, "{ \"products\": 7 }" => /holds no products/, "{ nonsense" => /not JSON/,
+    { "" => /empty/, "maker,name\nA,B\n" => /lacks the column class/, "\x00\x01\x02" => /not text/,
+      "{ \"products\": 7 }" => /holds no products/, "{ nonsense" => /not JSON/,
       "maker,name,class\n#{"a,b,shellac\n" * 50_000}" => /50000 rows.*up to 2000/ }.each do |text, sentence|
       error = assert_raises(Rhexon::InvalidInput, text.first(20)) { read(text) }
       assert_match sentence, error.message

@@ -27,11 +27,11 @@ class EveryRouteTest < RequestTest
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation|
- { operation: operation, face: "top", sequence: 1 }
-},
+        { operation: operation, face: "top", sequence: 1 }
+      },
       "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation|
- { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 }
-},
+        { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 }
+      },
       "POST /pieces/:piece_id/schedule/undo" => [ { face: "top" } ], "POST /pieces/:piece_id/schedule/redo" => [ { face: "top" } ],
       "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ], "DELETE /photos/:id" => [ {} ], "POST /photos/:id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
       "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], cell_id: @cell.id, target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
@@ -50,8 +50,8 @@ class EveryRouteTest < RequestTest
       "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ], "POST /shop/rooms/:id/logger" => [ { file: "x" } ],
       "POST /products" => [ product ], "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ], "POST /products/:id/retire" => [ {} ], "POST /products/:id/take_up" => [ {} ], "POST /products/import" => [ { file: "x" } ],
       "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act|
- { act: act, left: "100 g", grams: "10 g", client_id: "c1" }
-}, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
+                                                                                                                                          { act: act, left: "100 g", grams: "10 g", client_id: "c1" }
+                                                                                                                                        }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
       "POST /consumables" => [ consumable ], "PATCH /consumables/:id" => [ consumable ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ], "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ] }
   end
@@ -90,8 +90,8 @@ class EveryRouteTest < RequestTest
     @board = Board.create!(name: "B", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
                            made_on: Date.new(2026, 11, 1), piece: @piece)
     @cell, @other = 2.times.map { |index|
- @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ])
-}
+      @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ])
+    }
     @photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
     @mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
@@ -103,21 +103,21 @@ class EveryRouteTest < RequestTest
 
   # All that went wrong is told together.
   teardown {
- assert_empty @failed.first(40),
-              "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence"
-}
+    assert_empty @failed.first(40),
+                 "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence"
+  }
 
   IDS = { "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first }, "trials" => -> {
- Trial.first
-}, "boards" => -> {
- Board.first
-}, "products" => -> {
- Product.find_by!(code: "waxy")
-}, "batches" => -> {
- Batch.first
-}, "consumables" => -> {
- Consumable.first
-},
+    Trial.first
+  }, "boards" => -> {
+       Board.first
+     }, "products" => -> {
+          Product.find_by!(code: "waxy")
+        }, "batches" => -> {
+             Batch.first
+           }, "consumables" => -> {
+                Consumable.first
+              },
           "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" } }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
@@ -125,21 +125,21 @@ class EveryRouteTest < RequestTest
     Rails.application.routes.routes.reject(&:internal).filter_map do |route|
       path = route.path.spec.to_s.delete_suffix("(.:format)")
       route.verb.split("|").reject { |verb|
- verb.empty? || verb == "PUT"
-}.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
+        verb.empty? || verb == "PUT"
+      }.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
     end.flatten(1).uniq
   end
 
   # A pattern with things that are there.
   def filled(pattern)
     path = pattern.gsub(/\(\/?:id\)/, "/film").gsub(":piece_id", @piece.id.to_s).gsub(":board_id", @board.id.to_s).gsub(":cell_id", @cell.id.to_s).gsub(":mix_id", @mix.id.to_s).gsub(":batch_id", @can.id.to_s).gsub("/mix/:id", "/mix/#{@mix.id}").gsub(
-"/cells/:id", "/cells/#{@cell.id}"
-)
+      "/cells/:id", "/cells/#{@cell.id}"
+    )
     path.gsub(%r{/(\w+)/:id}) {
       "/#{Regexp.last_match(1)}/#{IDS.fetch(Regexp.last_match(1)).call.then { |found|
- found.respond_to?(:id) ? found.id : found
-}}"
-}
+        found.respond_to?(:id) ? found.id : found
+      }}"
+    }
   end
 
   # Sends in a transaction that is rolled back, so that each request meets the same shop.
@@ -181,8 +181,8 @@ class EveryRouteTest < RequestTest
     copy = JSON.parse(JSON.generate(body))
     *parents, last = path.map { |part| part.is_a?(Symbol) ? part.to_s : part }
     parents.reduce(copy) { |inner, part|
- inner[part]
-}.then { |inner| inner.is_a?(Array) ? inner.delete_at(last) : inner.delete(last) }
+      inner[part]
+    }.then { |inner| inner.is_a?(Array) ? inner.delete_at(last) : inner.delete(last) }
     copy
   end
 
@@ -200,16 +200,16 @@ class EveryRouteTest < RequestTest
         tried(verb, path, body)
         turn += 1
         mutations(body, JUNK.each_slice(SHARE).filter_map { |slice|
- slice[turn % SHARE]
-}).each { |odd| tried(verb, path, odd) }
+          slice[turn % SHARE]
+        }).each { |odd| tried(verb, path, odd) }
       end
       JUNK.each { |junk| tried(verb, path, junk) }
       tried(verb, path)
       QUERY.first(5).each { |odd|
         tried(verb, pattern.gsub(/:\w+/) {
- odd.gsub("/", "")
-}, known.fetch("#{verb} #{pattern}").first)
-} if pattern.include?(":")
+          odd.gsub("/", "")
+        }, known.fetch("#{verb} #{pattern}").first)
+      } if pattern.include?(":")
     end
     assert_operator @sent, :>, 7_000
   end
@@ -219,15 +219,15 @@ class EveryRouteTest < RequestTest
       path = filled(pattern)
       [ "application/json", "text/html" ].each do |accept|
         [ "", *NESTED, *QUERY.flat_map { |odd|
-                          %w[face with piece copy view pass job_id sum format].map { |name|
- "?#{name}=#{odd}"
-}
-}.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
+          %w[face with piece copy view pass job_id sum format].map { |name|
+            "?#{name}=#{odd}"
+          }
+        }.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
         QUERY.first(6).each { |odd|
           tried(verb, pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) {
- odd
-}.squeeze("/"), accept: accept)
-} if pattern.include?(":")
+            odd
+          }.squeeze("/"), accept: accept)
+        } if pattern.include?(":")
       end
     end
     assert_operator @sent, :>, 3_000

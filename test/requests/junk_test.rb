@@ -34,9 +34,9 @@ class JunkTest < RequestTest
         }, {
           "op" => "change_step", "id" => "s1", "set" => { "wet_um" => junk }
         }, { "op" => "change_step", "id" => "s1", "set" => { "pins" => if junk.nil?
-1
+                                                                         1
                                                                        else
-junk == [] ? 1 : junk
+                                                                         junk == [] ? 1 : junk
                                                                        end } },
         {
           "op" => "split_coats", "id" => "s1", "keep" => junk == 1 ? 5 : junk
@@ -135,9 +135,9 @@ junk == [] ? 1 : junk
       assert_refused("/mix/#{mix.id}/finish", now)
       assert_refused("/batches", { product: can.product_id, amount: junk })
       assert_refused("/batches", { product: if junk == 1
-99
+                                              99
                                             else
-junk == true ? 99 : junk
+                                              junk == true ? 99 : junk
                                             end, amount: "x" })
       assert_refused("/batches/box", { batches: junk, client_id: "c" })
       assert_refused("/products", { maker: "M", name: junk.to_s, kind: junk })
@@ -146,9 +146,9 @@ junk == true ? 99 : junk
         {
           maker: "M", name: "N", kind: "shellac", role: "oil", colour: "clear",
           figures: { density_g_per_ml: if junk.nil? || junk == ""
-"x"
+                                         "x"
                                        else
-junk == 1e308 || junk == 7 ? -1 : junk
+                                         junk == 1e308 || junk == 7 ? -1 : junk
                                        end }
         }
       )

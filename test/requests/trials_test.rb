@@ -49,7 +49,7 @@ class TrialsTest < RequestTest
                  trial.boards.first.cells.to_a.values_at(0, 2).map { |cell|
                    cell.layers
                    .find { |layer| layer["kind"] == "stain" }["strength_percent"]
-}
+                 }
     shuffled = made(name: "Shuffled", shuffled: true)
     refute_equal shuffled.boards.first.cells.map(&:label), shuffled.boards.last.cells.map(&:label)
     assert_equal shuffled.boards.first.cells.map(&:label).sort, shuffled.boards.last.cells.map(&:label).sort
@@ -126,17 +126,15 @@ class TrialsTest < RequestTest
     trial.boards.each do |board|
       board.cells.select(&:run).each do |cell|
         { "blotch" => 2 - cell.run[0], "hands_min" => 20 + 30 * cell.run[0] }.each { |kind, value|
-          read(
-          cell, kind, value
-        )
-}
+          read(cell, kind, value)
+        }
       end
     end
     board = trial.boards.first
     weigh = ->(weights) {
-              patch("/trials/#{trial.id}", params: { weights: weights, board: board.id }.to_json,
-                                           headers: RequestTest::JSON_HEADERS)
-}
+      patch("/trials/#{trial.id}", params: { weights: weights, board: board.id }.to_json,
+                                   headers: RequestTest::JSON_HEADERS)
+    }
     weigh.call({ look: 5, hands: 0 })
     assert_equal [ [ "3", 0.8 ], [ "4", 0.8 ], [ "1", 0.6 ], [ "2", 0.6 ] ],
                  answer["trial"]["verdicts"].map { |verdict| verdict.values_at("label", "score") }
@@ -165,11 +163,11 @@ class TrialsTest < RequestTest
 
   test "the colour desk: a recipe by weight, what cannot be reached, and sentences for what is wrong" do
     ask = ->(**fields) {
-            send_json(
-      "/boards/colour",
-      { wood: "elm", way: "stain", target: [ 45, 18, 20 ], colourants: [ "russet" ], batch_g: 500, **fields }
-    )
-}
+      send_json(
+        "/boards/colour",
+        { wood: "elm", way: "stain", target: [ 45, 18, 20 ], colourants: [ "russet" ], batch_g: 500, **fields }
+      )
+    }
     ask.call
     assert_equal [ "russet" ], answer["answers"].first["grams"].map { |part| part["id"] }
     assert_in_delta 500,

@@ -24,9 +24,7 @@ class RunningShop
     {
       "RAILS_ENV" => "production", "RHEXON_DATABASE" => @name, "RHEXON_DEMO" => nil, "SECRET_KEY_BASE" => "f" * 128,
       "PORT" => port.to_s, "RAILS_LOG_LEVEL" => "fatal", "RAILS_MAX_THREADS" => "3"
-    }.merge(
-      more.transform_keys(&:to_s)
-    )
+    }.merge(more.transform_keys(&:to_s))
   end
 
   # A shop with one piece of many coats.

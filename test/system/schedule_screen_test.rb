@@ -160,10 +160,10 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     before = @piece.schedule.reload.head.number
     x, y = start_of_selected.values_at("x", "y")
     finger = ->(type, by) {
-               page.driver.browser.execute_cdp(
-      "Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]
-    )
-}
+      page.driver.browser.execute_cdp(
+        "Input.dispatchTouchEvent", type: type, touchPoints: type == "touchEnd" ? [] : [ { x: x + by, y: y } ]
+      )
+    }
     page.driver.browser.execute_cdp("Emulation.setTouchEmulationEnabled", enabled: true)
     finger.call("touchStart", 0)
     finger.call("touchMove", 4)

@@ -54,7 +54,9 @@ module Rhexon
         "pieces" => plan.shop.pieces.map { |piece|
           {
             "id" => piece.id,
-            "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding| finding(finding, plan.shop.zone) }
+            "findings" => Checks::Catalogue.findings(plan, piece.id).map { |finding|
+              finding(finding, plan.shop.zone)
+            }
           }
         }
       }
@@ -80,7 +82,8 @@ module Rhexon
         raise InvalidInput.new("The input is not a JSON object", accepted: format) unless value.is_a?(Hash)
       end
     rescue JSON::ParserError, EncodingError => error
-      raise InvalidInput.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}", accepted: format)
+      raise InvalidInput.new("The input is not JSON: #{error.message.lines.first.to_s.strip[0, 120]}",
+                             accepted: format)
     end
 
     def usage = complain(USAGE)

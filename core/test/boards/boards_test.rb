@@ -79,7 +79,7 @@ class LayoutTest < CoreTest
       refusal {
         Rhexon::Boards::Layout.row(width_mm: 200, height_mm: 300, margin_mm: 10, tape_mm: 12,
                                    cells: 9)
-}.message
+      }.message
     )
   end
 end

@@ -70,7 +70,7 @@ class EffectsTest < CoreTest
     }.each { |(share, freedom), wanted|
       assert_in_delta wanted,
                       Rhexon::Boards::StudentT.quantile(share, freedom), 1e-3
-}
+    }
   end
 
   # --- blind pairs

@@ -40,10 +40,10 @@ class OutlookTest < CoreTest
       { "product" => "w20", "group" => group, "m" => 0.0, "s" => 0.02, "coats" => 60 }
     end
     spread = ->(**fields) {
-               outlook(plan(piece(document(coat("s1"))), **fields)).then { |found|
-      found.quantile("top", 0.9) - found.quantile("top", 0.1)
+      outlook(plan(piece(document(coat("s1"))), **fields)).then { |found|
+        found.quantile("top", 0.9) - found.quantile("top", 0.1)
+      }
     }
-}
     assert_operator spread.call(beliefs: beliefs), :<, spread.call / 1.5
   end
 

@@ -131,9 +131,9 @@ class ChecksTest < CoreTest
     vinyl = { "id" => "vinyl", "class" => "vinyl_sealer" }
     filler = { "id" => "fill", "class" => "paste_filler_oil", "colour" => "tinted" }
     made = ->(*steps) {
-             findings(plan(piece(document(*steps)), products: PRODUCTS + [ vinyl, filler ]),
-                      "film.sand_through")
-}
+      findings(plan(piece(document(*steps)), products: PRODUCTS + [ vinyl, filler ]),
+               "film.sand_through")
+    }
     dye, sealer = step("d1", "stain", product: "russet",
                                       method: "wipe"), coat("d2", product: "vinyl", wet_um: 90, role: "seal")
     assert_empty made.(dye, sealer, step("s3", "level", grits: [ "P320" ], aim: "denib"), coat("s4"))
@@ -150,9 +150,9 @@ class ChecksTest < CoreTest
       coat("s1", product: "white", wet_um: 40, role: "seal"), step("s2", "level", grits: [ "P320" ], aim: "between")
     ]
     made = ->(over) {
-             findings(plan(piece(document(*steps, coat("s3", product: over))), products: PRODUCTS + [ white ]),
-                      "film.sand_through").map(&:level)
-}
+      findings(plan(piece(document(*steps, coat("s3", product: over))), products: PRODUCTS + [ white ]),
+               "film.sand_through").map(&:level)
+    }
     assert_equal [ "stop" ], made.("w20")
     assert_empty made.("white")
   end

@@ -143,9 +143,7 @@ class ColourChecksTest < CoreTest
       piece(
         document(sand, step("s2", "stain", product: "putty", method: "wipe"),
                  step("s3", "stain", product: "putty", method: "wipe"), coat("s4"))
-      ).merge(
-        "wood" => "elm", "boards" => []
-      ),
+      ).merge("wood" => "elm", "boards" => []),
       products: PRODUCTS + [ putty ]
     )
     assert_empty findings(made, "colour.bleed") + findings(made, "colour.no_board") +

@@ -68,12 +68,12 @@ class MixingChecksTest < CoreTest
     label = only(made, "time.pot_life").remedies.first.label
     fewest = label[/\d+/].to_i
     after = ->(count) {
-              made.with_schedule(
-      "top",
-      Rhexon::Schedule::Edit.apply(made.piece("top").schedule,
-                                   { "op" => "change_step", "id" => "s1", "set" => { "batches" => count } })
-    )
-}
+      made.with_schedule(
+        "top",
+        Rhexon::Schedule::Edit.apply(made.piece("top").schedule,
+                                     { "op" => "change_step", "id" => "s1", "set" => { "batches" => count } })
+      )
+    }
     assert_empty findings(after.(fewest), "time.pot_life")
     refute_empty findings(after.(fewest - 1), "time.pot_life")
   end

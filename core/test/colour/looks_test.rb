@@ -166,9 +166,9 @@ class LooksTest < CoreTest
       [ "yellow", [ [ 430, 40, 9.0 ] ] ], [ "red", [ [ 520, 40, 9.0 ] ] ], [ "blue", [ [ 610, 45, 9.0 ] ] ]
     ].map { |id, bands|
       Rhexon::Materials::Product.read(
-      "id" => id, "class" => "water_dye", "colour" => "tinted", "optics" => { "kind" => "dye", "bands" => bands }
-    )
-}
+        "id" => id, "class" => "water_dye", "colour" => "tinted", "optics" => { "kind" => "dye", "bands" => bands }
+      )
+    }
   end
 
   def stained(shares)
@@ -241,9 +241,9 @@ class LooksTest < CoreTest
 
   def test_a_strength_is_found_again_from_readings_and_its_range_is_told
     predict = ->(strength, percent) {
-                looks(dye(strength_percent: percent),
-                      strengths: { "dye" => strength }).final.look.lab
-}
+      looks(dye(strength_percent: percent),
+            strengths: { "dye" => strength }).final.look.lab
+    }
     fit = Rhexon::Colour::Fit.strength([ 50, 100, 200 ].map { |percent| [ percent, predict.call(0.7, percent) ] },
                                        &predict)
     assert_in_delta 0.7, fit.values["strength"], 0.005
@@ -257,17 +257,13 @@ class LooksTest < CoreTest
     own = Rhexon::Colour::Surface.usual("s" => 0.03, "k2w" => 0.35)
     woods = %w[elm sycamore walnut].map { |species| wood(species) }
     under_film = ->(surface, found) {
-                   Rhexon::Colour::Spectrum.lab(
-      surface.coated(surface.into(found.reflectance)), Rhexon::Colour::Light.find("D65")
-    )
-}
+      Rhexon::Colour::Spectrum.lab(surface.coated(surface.into(found.reflectance)), Rhexon::Colour::Light.find("D65"))
+    }
     fit = Rhexon::Colour::Fit.surface(woods.map { |found|
       under_film.call(own, found)
     }) { |surface, index|
-            under_film.call(
-      surface, woods[index]
-    )
-}
+      under_film.call(surface, woods[index])
+    }
     assert_in_delta 0.03, fit.values["s"], 0.006
     assert_in_delta 0.35, fit.values["k2w"], 0.051
     assert_operator fit.after, :<, 0.7

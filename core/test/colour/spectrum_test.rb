@@ -32,7 +32,7 @@ class SpectrumTest < CoreTest
     }.each { |(curve, nm), wanted|
       assert_in_delta wanted,
                       curve[(nm - 400) / 10], 0.03, nm.to_s
-}
+    }
   end
 
   def test_a_perfect_white_and_a_grey

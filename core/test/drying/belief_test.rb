@@ -11,7 +11,7 @@ class BeliefTest < CoreTest
     { 0.75 => 0.67449, 0.9 => 1.28155, 0.975 => 1.95996, 0.1 => -1.28155 }.each { |share, value|
       assert_in_delta value,
                       Normal.quantile(share), 1e-5
-}
+    }
     assert_in_delta 0.9, Normal.share(1.28155), 1e-5
   end
 
@@ -206,9 +206,7 @@ class BeliefTest < CoreTest
       plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
                                                                                     beliefs: late)
         .shop.beliefs
-        .words(
-        Rhexon::Materials::Product.read(oil), "hard"
-      )
+        .words(Rhexon::Materials::Product.read(oil), "hard")
     )
     kin = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85))),
                products: PRODUCTS + [ oil ], beliefs: taught).shop

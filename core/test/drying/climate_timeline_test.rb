@@ -135,18 +135,18 @@ class LineTest < CoreTest
     assert_equal "rooms/bench/climate/rh",
                  refusal {
                    Rhexon::Planning::Shop.new(
-                   shop_json(rooms: [
-                               { "id" => "bench", "daily" => [ { "at" => "06:00", "t_c" => 20, "rh" => 140 } ] }
-                             ])
-                 )
-}.where
+                     shop_json(rooms: [
+                                 { "id" => "bench", "daily" => [ { "at" => "06:00", "t_c" => 20, "rh" => 140 } ] }
+                               ])
+                   )
+                 }.where
     assert_match(
       /written 06:00/,
       refusal {
         Rhexon::Planning::Shop.new(
-        shop_json(rooms: [ { "id" => "bench", "daily" => [ { "at" => "6", "t_c" => 20, "rh" => 40 } ] } ])
-      )
-}.message
+          shop_json(rooms: [ { "id" => "bench", "daily" => [ { "at" => "6", "t_c" => 20, "rh" => 40 } ] } ])
+        )
+      }.message
     )
   end
 

@@ -164,12 +164,12 @@ class MilestonesTest < CoreTest
     product = Rhexon::Materials::Product.new("id" => "p", "class" => "waterborne_two_part",
                                              "cure_by_hardener" => [ [ 8, 20 * 1440 ], [ 12, 8 * 1440 ] ])
     days = ->(parts) {
-             Rhexon::Drying::Milestones.new(
-      Rhexon::Drying::Milestones::Coat.new(product: product, method: "spray", wet_um: 100, hardener_parts: parts),
-      Rhexon::Drying::Climate.new(t_c: 20, rh: 50)
-    )["full_cure"].minutes /
-               1440
-}
+      Rhexon::Drying::Milestones.new(
+        Rhexon::Drying::Milestones::Coat.new(product: product, method: "spray", wet_um: 100, hardener_parts: parts),
+        Rhexon::Drying::Climate.new(t_c: 20, rh: 50)
+      )["full_cure"].minutes /
+        1440
+    }
     assert_in_delta 17, days.(9), 1e-9
     assert_in_delta 8, days.(15), 1e-9, "past its end: the end"
     assert_in_delta 14, days.(nil), 1e-9

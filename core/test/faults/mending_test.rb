@@ -130,11 +130,11 @@ class MendingTest < CoreTest
       products: with_sealer
     }
     ways = ->(steps) {
-             mending(**log, steps: steps)
-      .first
-      .ways(Rhexon::Faults::Fault.find("sanded_through"))
-      .map { |way| way["id"] }
-}
+      mending(**log, steps: steps)
+          .first
+          .ways(Rhexon::Faults::Fault.find("sanded_through"))
+          .map { |way| way["id"] }
+    }
     assert_equal [ "recoat" ], ways.(rubbed)
     assert_equal [ "touch_in" ],
                  ways.([ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }, *rubbed ])

@@ -5,14 +5,14 @@ class LinesTest < CoreTest
   RECORD = { "id" => "w20", "class" => "waterborne_two_part", "sheen_gu" => 28,
              "milestones_min" => { "touch" => 25, "recoat_closes" => nil }, "thinning_range_percent" => [ 0, 10 ],
              "efflux" => [ [ 0, 42 ], [ 5, 31.5 ] ],
-             "packs" => [
-               { "ml" => 1000, "price" => 34.5 }, { "g" => 250 }
-             ], "mix" => [
-                  {
-                    "product" => "h12", "parts" => 10, "basis" => "volume", "of" => "base", "role" => "hardener",
-                    "range" => [ 8, 12 ]
-                  }
-                ],
+             "packs" => [ { "ml" => 1000, "price" => 34.5 }, { "g" => 250 } ], "mix" => [
+                                                                                 {
+                                                                                   "product" => "h12", "parts" => 10,
+                                                                                   "basis" => "volume", "of" => "base",
+                                                                                   "role" => "hardener",
+                                                                                   "range" => [ 8, 12 ]
+                                                                                 }
+                                                                               ],
              "mix_steps" => [
                { "after" => "hardener", "do" => "Stir well", "min" => 2 }, { "do" => "Strain", "min" => 0 }
              ], "waxy" => true, "source" => "a sheet" }.freeze
@@ -77,11 +77,7 @@ class LinesTest < CoreTest
     { "density_g_per_ml" => [ "0", /Density: "0".*more than 0, at most 5/ ],
       "sheen_gu" => [ "shiny", /a number GU, 0 or more/ ], "thinning_range_percent" => [ "much", /0 to 10/ ],
       "packs" => [ "a bucket", /packs with their price/ ],
-      "mix" => [
-        "h12", /its parts/
-      ], "efflux" => [
-        "42", /pairs such as/
-      ], "waxy" => [
+      "mix" => [ "h12", /its parts/ ], "efflux" => [ "42", /pairs such as/ ], "waxy" => [
         "perhaps", /yes or no/
       ], "thinning_of" => [ "half", /base or total/ ] }.each do |path, (text, sentence)|
       error = refusal { Lines.read({ path => text }) }

@@ -11,9 +11,7 @@ class ProductTest < CoreTest
 
   def test_its_own_sheet_wins_and_carries_its_source
     figure = product(class: "oil_varnish", milestones_min: { "sand" => 900 },
-                     source: "Marram sheet, 2026-02").milestone(
-      "sand"
-    )
+                     source: "Marram sheet, 2026-02").milestone("sand")
     assert_equal [ 900, "Marram sheet, 2026-02", false ], figure.to_a
   end
 

@@ -126,9 +126,9 @@ class AmountsTest < CoreTest
 
   def test_guns_and_narrow_work
     net = ->(**more) {
-            Mixing::Laying.for_area(area_m2: 1, wet_um: 100, left_behind_ml: 0, margin_percent: 0,
-                                    **more).gross_ml
-}
+      Mixing::Laying.for_area(area_m2: 1, wet_um: 100, left_behind_ml: 0, margin_percent: 0,
+                              **more).gross_ml
+    }
     assert_in_delta 250, net.call(method: "spray", gun: "conventional"), 1e-9
     assert_in_delta 100 / 0.42, net.call(method: "spray", narrow: true), 1e-9
     assert_in_delta 100 / 0.95, net.call(method: "brush", narrow: true), 1e-9
@@ -180,7 +180,7 @@ class AmountsTest < CoreTest
                  [ 8, 12, 20 ].map { |parts|
                    Mixing::PotLife.usable_until(ends, steady, from, hardener_parts: parts) -
                      from
-},
+                 },
                  "past an end the nearer end counts"
   end
 end

@@ -92,10 +92,10 @@ class BatchesTest < CoreTest
   # 12 m² at 40 m²/h are 18 min, at 25 m²/h 29.
   def test_the_gun_decides_pace_and_loss
     work = ->(**more) {
-             shop(clear(**more), area_m2: 12.0).placements.first.then { |placed|
-      placed.work_end - placed.work_start
+      shop(clear(**more), area_m2: 12.0).placements.first.then { |placed|
+        placed.work_end - placed.work_start
+      }
     }
-}
     assert_equal [ 29, 18, 9 ], [ work.call, work.call(gun: "conventional"), work.call(gun: "airless") ]
     amount = ->(**more) { shop(clear(**more), area_m2: 12.0).batches.first.ml }
     assert_in_delta (1200 / 0.40 + 60) * 1.1, amount.call(gun: "conventional"), 1e-6

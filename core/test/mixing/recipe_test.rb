@@ -18,10 +18,10 @@ class RecipeTest < CoreTest
 
   def test_a_share_of_the_total_and_of_the_base_are_two_amounts
     thirty = ->(of) {
-               Recipe.new(
-      [ part("base", 100, density_g_per_ml: 1), part("thinner", 30, of: of, density_g_per_ml: 0.8) ]
-    ).unit_ml.last
-}
+      Recipe.new(
+        [ part("base", 100, density_g_per_ml: 1), part("thinner", 30, of: of, density_g_per_ml: 0.8) ]
+      ).unit_ml.last
+    }
     assert_in_delta 0.30, thirty.call("base"), 1e-9
     assert_in_delta 0.30 / 0.70, thirty.call("total"), 1e-9
   end

@@ -14,7 +14,7 @@ class TypedTest < CoreTest
     { "2oz" => 56.69904625, "250 g" => 250, "1,2kg" => 1200, "1 lb" => 453.59237 }.each { |text, g|
       assert_in_delta g,
                       read(text, wants: :mass).value, 1e-6, text
-}
+    }
   end
 
   def test_a_bare_number_takes_the_unit_of_its_field

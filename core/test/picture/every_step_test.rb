@@ -28,10 +28,12 @@ class EveryStepTest < CoreTest
     named = steps.filter_map { |step| SHELF.find { |product| product["id"] == step["product"] } }
     parts = named.flat_map { |product| [ product["thinner"], *(product["mix"] || []).map { |part| part["product"] } ] }
     Rhexon::Planning::Shop.new(shop_json(
-      piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"),
-      products: SHELF.select { |product| named.include?(product) || parts.include?(product["id"]) },
-      tools: [ { "id" => "gun", "for" => "spray" } ]
-    ))
+                                 piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"),
+                                 products: SHELF.select { |product|
+                                   named.include?(product) || parts.include?(product["id"])
+                                 },
+                                 tools: [ { "id" => "gun", "for" => "spray" } ]
+                               ))
   end
 
   # @return [Boolean] false when it was refused
@@ -100,9 +102,7 @@ class EveryStepTest < CoreTest
       own = {
         "sand" => { "grits" => [ "P150" ] }, "level" => { "grits" => [ "P320" ], "aim" => "between" },
         "wait" => { "minutes" => 5 }
-      }.fetch(
-        kind, {}
-      )
+      }.fetch(kind, {})
       assert sound?({ "id" => "s1", "kind" => kind, **own }), kind
       refute sound?({ "id" => "s1", "kind" => kind, "product" => "w20", "method" => "spray", **own }), kind
     end

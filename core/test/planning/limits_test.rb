@@ -34,7 +34,7 @@ class LimitsTest < CoreTest
       refusal {
         plan(piece(coats(1, 1)),
              log: [ { "kind" => "started", "pass" => "top/s1/1/show", "at" => "0001-01-01T00:00Z" } ])
-}.message
+      }.message
     )
     assert plan(piece(coats(1, 1), due: "2035-01-01T17:00+01:00"))
   end

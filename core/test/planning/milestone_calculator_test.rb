@@ -38,13 +38,11 @@ class DrierTest < CoreTest
       record["id"] == "w20" ? record.merge("milestones_min" => { "rub_out" => 360 }) : record
     end
     house = ->(school) {
-              laid(document(coat("s1")), products: sheet,
-                                         house: { "rub_out" => school }).then { |drier, placement|
-                           minutes(
-      drier, placement, "rub_out"
-    )
-}
-}
+      laid(document(coat("s1")), products: sheet,
+                                 house: { "rub_out" => school }).then { |drier, placement|
+        minutes(drier, placement, "rub_out")
+      }
+    }
     assert_equal [ 540, 360, 360 ], %w[cautious usual brisk].map(&house)
     drier, placement = laid(document(coat("s1")))
     assert_equal 4320, minutes(drier, placement, "rub_out")

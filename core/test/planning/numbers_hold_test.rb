@@ -115,9 +115,9 @@ class NumbersHoldTest < CoreTest
   # --- levelled while soft, between 12 and 18 h after the last coat: the night lies between
 
   SOFT = PRODUCTS.map { |record|
-           record["id"] ==
-             "w20" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record
-}.freeze
+    record["id"] ==
+      "w20" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record
+  }.freeze
 
   def soft(now: "2026-11-23T07:30+01:00", **level)
     plan(
@@ -220,9 +220,9 @@ class NumbersHoldTest < CoreTest
   # --- wet on wet over a step of the same product; coats a day
 
   FLASH = PRODUCTS.map { |record|
-            record["id"] ==
-              "w20" ? record.merge("milestones_min" => { "flash_min" => 15, "flash_max" => 40 }) : record
-}.freeze
+    record["id"] ==
+      "w20" ? record.merge("milestones_min" => { "flash_min" => 15, "flash_max" => 40 }) : record
+  }.freeze
 
   def test_wet_on_wet_counts_across_steps_of_one_product
     made = plan(piece(document(coat("s1"), coat("s2", wet_on_wet: true))), products: FLASH)
@@ -236,11 +236,11 @@ class NumbersHoldTest < CoreTest
 
   def test_so_many_coats_a_day
     days = ->(**fields) {
-             plan(piece(document(coat("s1", coats: 4, **fields))), house: {})
-      .placements
-      .reject { |found| found.pass.inserted }
-      .map { |found| clock(found.hands_start)[0, 5] }.tally.values
-}
+      plan(piece(document(coat("s1", coats: 4, **fields))), house: {})
+          .placements
+          .reject { |found| found.pass.inserted }
+          .map { |found| clock(found.hands_start)[0, 5] }.tally.values
+    }
     assert_equal [ 4 ], days.call
     assert_equal [ 2, 2 ], days.call(coats_a_day: 2)
     assert_equal [ 1, 1, 1, 1 ], days.call(coats_a_day: 1)
@@ -301,12 +301,10 @@ class NumbersHoldTest < CoreTest
   # 6 m² brushed at 7 m²/h: 51.4 min, 52; 6.9 m²: 59.1 min, 60. Written 6 or 6.0 it is the same.
   def test_whole_numbers_in_a_file_do_not_divide_as_whole_numbers
     minutes = ->(area) {
-                plan(
-      piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: area)
-    )
-      .placements.first
-      .then { |found| found.work_end - found.work_start }
-}
+      plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), area_m2: area))
+          .placements.first
+          .then { |found| found.work_end - found.work_start }
+    }
     assert_equal [ 52, 52, 60 ], [ 6, 6.0, 6.9 ].map(&minutes)
     json = shop_json(
       piece(

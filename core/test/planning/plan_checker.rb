@@ -24,9 +24,9 @@ class PlanChecker
   def stretches
     planned.flat_map { |pass|
       pass["hands"].map { |from, to|
-      [ minute(from), minute(to), pass["key"], pass["person"] ]
-    }
-}.sort
+        [ minute(from), minute(to), pass["key"], pass["person"] ]
+      }
+    }.sort
   end
 
   def hands_in_hours
@@ -42,7 +42,9 @@ class PlanChecker
   end
 
   def overlaps(spans, what)
-    spans.sort.each_cons(2).select { |one, two| two[0] < one[1] }.map { |one, two| "#{one[2]} and #{two[2]}: #{what}" }
+    spans.sort.each_cons(2).select { |one, two| two[0] < one[1] }.map do |one, two|
+      "#{one[2]} and #{two[2]}: #{what}"
+    end
   end
 
   def skilled
@@ -63,7 +65,7 @@ class PlanChecker
     @shop["pieces"].find { |piece| piece["id"] == pass["piece"] }["schedule"]["steps"].find { |found|
       found["id"] ==
         pass["step"]
-}
+    }
   end
 
   def planted(pass) = %w[pin log].include?(pass["because"])
@@ -108,7 +110,8 @@ class PlanChecker
   def rack
     @shop["rooms"].select { |room| room["rack_places"] }.flat_map do |room|
       laid = @passes.select do |pass|
-        pass["dry_room"] == room["id"] && pass["rack_places"].positive? && pass["status"] == "planned" && !planted(pass)
+        pass["dry_room"] == room["id"] && pass["rack_places"].positive? && pass["status"] == "planned" &&
+          !planted(pass)
       end
       lying = laid.flat_map do |pass|
         Range.new(*pass["pieces"]).map { |number| [ minute(pass["work_start"]), off_the_rack(pass, number) ] }
@@ -125,9 +128,9 @@ class PlanChecker
   def off_the_rack(pass, number)
     later = @passes
       .select { |other|
-              other["piece"] == pass["piece"] && Range.new(*other["pieces"]).cover?(number) &&
-                minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any?
-}
+      other["piece"] == pass["piece"] && Range.new(*other["pieces"]).cover?(number) &&
+        minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any?
+    }
       .map { |other| minute(other["hands_start"]) }
     [ pass["handle_at"] ? minute(pass["handle_at"]) : minute(pass["work_end"]), *later ].min
   end
@@ -152,7 +155,8 @@ class PlanChecker
 
   def coats_a_day
     coats = @passes.select { |pass| pass["kind"] == "coat" && step(pass)["coats_a_day"] && !planted(pass) }
-    coats.group_by { |pass| [ pass["piece"], pass["step"], pass["faces"], pass["hands_start"][0, 10], pass["pieces"] ] }
+    coats
+      .group_by { |pass| [ pass["piece"], pass["step"], pass["faces"], pass["hands_start"][0, 10], pass["pieces"] ] }
       .filter_map do |(piece, step, _, day, _), passes|
       if passes.map { |pass| pass["coat"] }.uniq.size > step(passes.first)["coats_a_day"]
         "#{piece}/#{step}: too many coats on #{day}"
@@ -229,7 +233,8 @@ class PlanChecker
         [ ("#{pass["key"]}: #{wait["milestone"]} reached #{wait["reached_at"]}, reckoned " \
            "#{expected.round - minute(wait["from"])} min after" if (minute(wait["reached_at"]) - expected).abs >
           1),
-          ("#{pass["key"]}: before its milestone" if minute(pass[pass["kind"] == "wait" ? "work_end" : "work_start"]) <
+          ("#{pass["key"]}: before its " \
+           "milestone" if minute(pass[pass["kind"] == "wait" ? "work_end" : "work_start"]) <
             minute(wait["reached_at"])),
           ("#{pass["key"]}: waits from before the end of " \
            "laying" if wait["from"] != @by_key.fetch(wait["pass"])["work_end"]) ]
@@ -286,7 +291,8 @@ class PlanChecker
         pass["status"] == "planned" && pass["kind"] != "wait" && pass["kind"] != "scuff" && times.first % 5 != 0
       range = [ pass["earliest"], pass["hands_start"], pass["latest"] ].map { |text| minute(text) }
       [
-        ("#{pass["key"]}: times out of order" unless times == times.sort), ("#{pass["key"]}: off the grid" if off_grid),
+        ("#{pass["key"]}: times out of order" unless times == times.sort),
+        ("#{pass["key"]}: off the grid" if off_grid),
         ("#{pass["key"]}: outside its own range" unless range == range.sort)
       ]
     end

@@ -112,10 +112,10 @@ class PlannerTest < CoreTest
   def test_rub_out_waits_three_days_at_least_and_by_school
     steps = document(coat("s1"), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))
     wait = ->(**fields) {
-             placement(plan(piece(steps), **fields), "s2/1")
-      .waits.first
-      .then { |found| found.reached_at - found.from }
-}
+      placement(plan(piece(steps), **fields), "s2/1")
+          .waits.first
+          .then { |found| found.reached_at - found.from }
+    }
     assert_equal 4320, wait.call
     assert_equal 6480, wait.call(house: { "rub_out" => "cautious" })
     assert_equal 4320, wait.call(house: { "rub_out" => "brisk" }), "never below the floor"

@@ -60,9 +60,7 @@ module RandomShops
       { "id" => "imke", "week" => week, "skills" => [ "spray" ] },
       { "id" => "osei", "week" => [ week, late ].sample(random: random), "skills" => [] },
       { "id" => "wren", "week" => late }
-    ].first(
-      random.rand(2..3)
-    )
+    ].first(random.rand(2..3))
     air = shop["rooms"].first.except("id")
     rooms = [
       { "id" => "bay", "uses" => [ "sand" ], **air },
@@ -77,9 +75,7 @@ module RandomShops
     faces = [
       *piece["faces"], { "id" => "back", "kind" => "back", "area_m2" => 0.4 },
       { "id" => "edges", "kind" => "edges", "area_m2" => 0.1 }
-    ].first(
-      random.rand(1..3)
-    )
+    ].first(random.rand(1..3))
     steps = piece["schedule"]["steps"].map { |step| hardened(random, step) }
     piece.merge(
       "faces" => faces, "count" => random.rand(1..4), "by" => random.rand(5).zero? ? people.first["id"] : nil,
@@ -126,9 +122,9 @@ module RandomShops
   end
 
   SOFT = ShopHelper::PRODUCTS.map { |record|
-           record["id"] ==
-             "catalysed" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record
-}.freeze
+    record["id"] ==
+      "catalysed" ? record.merge("milestones_min" => { "soft_earliest" => 720, "soft_latest" => 1080 }) : record
+  }.freeze
 
   def troubled(random, piece, rooms, now)
     steps = piece["schedule"]["steps"].map do |step|

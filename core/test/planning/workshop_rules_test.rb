@@ -103,12 +103,12 @@ class WorkshopRulesTest < CoreTest
     pieces = %w[a b].map { |id| piece(document(coat("s1")), id: id) }
     people = [ person("imke"), person("osei") ]
     starts = ->(**fields) {
-               plan(*pieces, people: people, **fields)
-      .placements
-      .map(&:hands_start).sort
-      .each_cons(2)
-      .map { |one, other| other - one }
-}
+      plan(*pieces, people: people, **fields)
+          .placements
+          .map(&:hands_start).sort
+          .each_cons(2)
+          .map { |one, other| other - one }
+    }
     assert_equal [ 0 ], starts.call
     assert_equal [ 30 ], starts.call(rooms: ROOMS)
     assert_equal [ 30 ], starts.call(tools: [ { "id" => "gun", "for" => "spray" } ])
@@ -148,9 +148,9 @@ class WorkshopRulesTest < CoreTest
   # On points it is turned at once, but the edges that are caught again must be dust-safe: 07:44 + 12.5 = 07:57.
   def test_on_points_the_edges_set_the_pace_unless_they_are_masked
     waits = ->(**fields) {
-              on(plan(two_sided([ coat("s1", **fields) ], support: "points")),
-                 "s1/1/back").waits.map(&:name)
-}
+      on(plan(two_sided([ coat("s1", **fields) ], support: "points")),
+         "s1/1/back").waits.map(&:name)
+    }
     assert_equal [ "dust_safe" ], waits.call
     assert_empty waits.call(mask: [ "edges" ])
   end
@@ -161,9 +161,9 @@ class WorkshopRulesTest < CoreTest
 
   def test_caught_edges_get_the_film_of_both_coats
     film = ->(**fields) {
-             plan(two_sided([ coat("s1", **fields) ], support: "points"))
-      .film("top", "edges").final.layers.size
-}
+      plan(two_sided([ coat("s1", **fields) ], support: "points"))
+          .film("top", "edges").final.layers.size
+    }
     assert_equal 2, film.call
     assert_equal 1, film.call(mask: [ "edges" ])
   end
@@ -195,11 +195,11 @@ class WorkshopRulesTest < CoreTest
   end
 
   FLASH = PRODUCTS.map { |record|
-            record["id"] ==
-              "w20" ? record.merge("milestones_min" => {
-                                     "flash_min" => 15, "flash_max" => 40, "soft_earliest" => 60, "soft_latest" => 120
-                                   }) : record
-}.freeze
+    record["id"] ==
+      "w20" ? record.merge("milestones_min" => {
+                             "flash_min" => 15, "flash_max" => 40, "soft_earliest" => 60, "soft_latest" => 120
+                           }) : record
+  }.freeze
 
   # Laid by 07:43: the second coat from 07:58 to 08:23 in place of the sheet's 90 min.
   def test_wet_on_wet_goes_by_the_flash_off

@@ -26,11 +26,11 @@ class AbrasiveTest < CoreTest
   # A schedule takes only grits that exist; one that stands there from before is read as the nearest.
   def test_a_schedule_is_held_to_the_scales
     change = ->(grits) {
-               Rhexon::Schedule::Edit.apply(
-      document(step("s1", "sand", grits: [ "P180" ])),
-      { "op" => "change_step", "id" => "s1", "set" => { "grits" => grits } }
-    )["steps"][0]["grits"]
-}
+      Rhexon::Schedule::Edit.apply(
+        document(step("s1", "sand", grits: [ "P180" ])),
+        { "op" => "change_step", "id" => "s1", "set" => { "grits" => grits } }
+      )["steps"][0]["grits"]
+    }
     assert_equal %w[P240 cushion-4000], change.(%w[P240 cushion-4000])
     assert_match(/There is no P41/, refusal { change.([ "P41" ]) }.message)
     assert_match(/600 may be/, refusal { change.([ "600" ]) }.message)

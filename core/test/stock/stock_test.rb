@@ -101,10 +101,8 @@ class StockTest < CoreTest
     made = Date.new(2026, 8, 31)
     assert_equal [ false, true ],
                  [ Date.new(2026, 11, 30), Date.new(2026, 12, 1) ].map { |day|
-                   Rhexon::Mixing::Cuts.smear_first?(
-                   made, day
-                 )
-}
+                   Rhexon::Mixing::Cuts.smear_first?(made, day)
+                 }
     assert_equal Date.new(2027, 2, 28), Rhexon::Stock::Keeping.blend_until(made)
   end
 end

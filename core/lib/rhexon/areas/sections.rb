@@ -92,11 +92,9 @@ module Rhexon
         each = length / count
         Array
           .new(count) { |index|
-            lengthwise ? Rectangle.new(part.x + index * each, part.y, each,
-                                       part.height) : Rectangle.new(
-                                                             part.x, part.y + index * each, part.width, each
-                                                           )
-          }
+          lengthwise ? Rectangle.new(part.x + index * each, part.y, each,
+                                     part.height) : Rectangle.new(part.x, part.y + index * each, part.width, each)
+        }
           .map { |rectangle| [ rectangle, each ] }
       end
 

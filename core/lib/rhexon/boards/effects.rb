@@ -31,11 +31,11 @@ module Rhexon
 
         (1...size).map { |other|
           if level.zero?
--1.0
+            -1.0
           else
-(level == other ? 1.0 : 0.0)
+            (level == other ? 1.0 : 0.0)
           end
-}
+        }
       end
 
       # @param factors [Array<Hash>] "name", "levels"
@@ -78,7 +78,8 @@ module Rhexon
         )
       end
 
-      # Terms in the order in which they are fitted: the mean, blocks, main effects, interactions of two-level factors.
+      # Terms in the order in which they are fitted: the mean, blocks, main effects, interactions of two-level
+      # factors.
       def terms
         @terms ||= [ [ :mean ], *@blocks.drop(1).map { |block| [ :block, block ] },
                      *@sizes.each_index.flat_map { |at| Array.new(@sizes[at] - 1) { |nth| [ :main, at, nth ] } },
@@ -93,9 +94,9 @@ module Rhexon
           case kind
           when :mean then 1.0
           when :block then if run["block"] == one
-1.0
+                             1.0
                            else
-(run["block"] == @blocks.first ? -1.0 : 0.0)
+                             (run["block"] == @blocks.first ? -1.0 : 0.0)
                            end
           when :main then self.class.coded(run["levels"][one], @sizes[one])[other]
           when :pair then (run["levels"][one].zero? ? -1.0 : 1.0) * (run["levels"][other].zero? ? -1.0 : 1.0)
@@ -149,7 +150,11 @@ module Rhexon
           independent([
                         repeated.map { 1.0 },
                         *@blocks.drop(1).map { |block| repeated.map { |run| run["block"] == block ? 1.0 : 0.0 } },
-                        *treatments.drop(1).map { |levels| repeated.map { |run| run["levels"] == levels ? 1.0 : 0.0 } }
+                        *treatments.drop(1).map { |levels|
+                          repeated.map { |run|
+                            run["levels"] == levels ? 1.0 : 0.0
+                          }
+                        }
                       ])
         end
       end
@@ -173,7 +178,9 @@ module Rhexon
       # Level against the first: a sum of the coded columns.
       def main(fit, error, at, level)
         weights = estimable.map { |term| term[0] == :main && term[1] == at ? weight(at, level, term[2]) : 0.0 }
-        if (0...(@sizes[at] - 1)).any? { |nth| weight(at, level, nth) != 0 && !estimable.include?([ :main, at, nth ]) }
+        if (0...(@sizes[at] - 1)).any? { |nth|
+          weight(at, level, nth) != 0 && !estimable.include?([ :main, at, nth ])
+        }
           return
         end
 
@@ -201,9 +208,9 @@ module Rhexon
           StudentT.quantile(SHARE, freedom) * error *
             Math.sqrt([ Vector.elements(weights).inner_product(fit[:inverse] * Vector.elements(weights)), 0 ].max)
         told = if half.nil?
-"no_replicate"
+          "no_replicate"
         else
-(size.abs > half ? "certain" : "cannot_tell")
+          (size.abs > half ? "certain" : "cannot_tell")
         end
         Effect.new(size: size, low: half && size - half, high: half && size + half, told: told, **names).freeze
       end
@@ -217,7 +224,11 @@ module Rhexon
       end
 
       def named(term)
-        term[0] == :main ? @factors[term[1]]["name"] : "#{@factors[term[1]]["name"]} with #{@factors[term[2]]["name"]}"
+        if term[0] == :main
+          @factors[term[1]]["name"]
+        else
+          "#{@factors[term[1]]["name"]} with #{@factors[term[2]]["name"]}"
+        end
       end
     end
   end

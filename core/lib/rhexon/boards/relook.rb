@@ -17,9 +17,9 @@ module Rhexon
         Reference.table("judging").fetch("look_again_days").map do |days|
           on = made_on + days
           state = if read_on.any? { |date| date >= on }
-"done"
+            "done"
           else
-on <= today ? "due" : "coming"
+            on <= today ? "due" : "coming"
           end
           Look.new(days: days, on: on, state: state)
         end

@@ -77,7 +77,8 @@ module Rhexon
         pick
       end
 
-      # By how much the determinant grows, less 1: d(x) - d(y) - (d(x)d(y) - d(x,y)²), for x coming in and y going out.
+      # By how much the determinant grows, less 1: d(x) - d(y) - (d(x)d(y) - d(x,y)²), for x coming in and y going
+      # out.
       def gain(row, inverse, out, leaves)
         comes = 0.0
         row.each { |at, value| comes += value * along(row, inverse[at]) }

@@ -113,7 +113,9 @@ module Rhexon
       end
 
       def rank(step, left, last)
-        here, elsewhere = left.values.select { |queue| queue.include?(step) }.partition { |queue| queue.first == step }
+        here, elsewhere = left.values
+          .select { |queue| queue.include?(step) }
+          .partition { |queue| queue.first == step }
         cells = left.select { |_, queue| queue.first == step }.keys
         [ elsewhere.size, last && last[2] == cells ? 0 : 1, -here.size ]
       end

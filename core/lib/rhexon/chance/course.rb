@@ -26,9 +26,9 @@ module Rhexon
         }
         @steps = plan.placements
           .select { |placement|
-            placement.status != "done" && placement.status != "running" ||
-              placement.hands.empty? && placement.because != "log"
-          }
+          placement.status != "done" && placement.status != "running" ||
+            placement.hands.empty? && placement.because != "log"
+        }
           .map { |placement| step(placement) }
         @last_coats = @model.pieces.each_index.map { |piece| last_coats_of(piece) }
       end
@@ -63,8 +63,8 @@ module Rhexon
           settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement),
           waits: scuff ? sand_waits(served,
                                     pass.faces) : @model.waits[served].map { |wait|
-                                      wait(wait.lower, wait.opening, wait.fixed)
-                                    },
+                                                    wait(wait.lower, wait.opening, wait.fixed)
+                                                  },
           unders: @model.unders[served], scuff_min: @model.scuff_min[served],
           dust_safe: scuff ||
             !dusty?(pass.dry_room) ? nil : @model.dust_safe[served]&.then { |opening| wait(served, opening, nil) },

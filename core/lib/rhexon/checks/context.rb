@@ -37,9 +37,9 @@ module Rhexon
       def stock_g(product_id, minute)
         shop.stock
           .select { |batch|
-            batch.product == product_id && batch.free? &&
-              batch.good_on?(shop.zone.date(minute))
-          }.sum(&:g)
+          batch.product == product_id && batch.free? &&
+            batch.good_on?(shop.zone.date(minute))
+        }.sum(&:g)
       end
 
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
@@ -139,8 +139,8 @@ module Rhexon
         if placement.pass.kind == "scuff"
           return "the scuff before " \
                  "#{name(plan.build.by_index.compact.find { |coat|
- coat.pass.key == Planning::Scuff.served(placement.pass)
-})}"
+                   coat.pass.key == Planning::Scuff.served(placement.pass)
+                 })}"
         end
         return "coat #{placement.pass.coat} of #{placement.pass.product.name}" if (step["coats"] || 1) > 1
 

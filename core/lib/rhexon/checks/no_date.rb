@@ -32,9 +32,7 @@ module Rhexon
         lower = context.plan.model.passes[pass.hard.lower]
         return pot(context, lower, passes) unless pass.hard.closes
 
-        opens, closes = [
-          pass.hard.closes.sub("latest", "earliest").sub("max", "min"), pass.hard.closes
-        ].map { |name|
+        opens, closes = [ pass.hard.closes.sub("latest", "earliest").sub("max", "min"), pass.hard.closes ].map { |name|
           lower.product
           .milestone(name, lower.method)&.value
         }
@@ -121,11 +119,11 @@ module Rhexon
         end
         coats
           .flat_map { |step|
-            context.shop.products[step["product"]]
-            .pot_life_by_hardener
-            .map(&:first)
-            .map { |parts| [ step, parts ] }
-          }
+          context.shop.products[step["product"]]
+          .pot_life_by_hardener
+          .map(&:first)
+          .map { |parts| [ step, parts ] }
+        }
           .filter_map do |step, parts|
           operation = { "op" => "change_step", "id" => step["id"], "set" => { "hardener_parts" => parts } }
           ready = context.plan

@@ -45,8 +45,8 @@ module Rhexon
           surface: surface,
           strengths: stains.to_h { |id|
             [ id, strength(
-            cells.select { |cell| cell[:stain] && cell[:stain]["product"] == id }, products, id, shares
-          ) ]
+              cells.select { |cell| cell[:stain] && cell[:stain]["product"] == id }, products, id, shares
+            ) ]
           }.freeze
         ).freeze
       end

@@ -39,8 +39,8 @@ module Rhexon
         )
         error = ->(s, k2w) {
           Surface.usual("s" => s, "k2w" => k2w).then { |surface|
-          labs.each_with_index.sum { |lab, index| DeltaE.ciede2000(lab, yield(surface, index)) } / labs.size
-        }
+            labs.each_with_index.sum { |lab, index| DeltaE.ciede2000(lab, yield(surface, index)) } / labs.size
+          }
         }
         usual = Reference.table("colour").fetch("surface").values_at("s", "k2w")
         best = (0..12)
@@ -66,8 +66,8 @@ module Rhexon
                                                                                    accepted: "at least one reading")
         error = ->(strength) {
           readings.sum { |factor, lab, *more|
-          DeltaE.ciede2000(lab, yield(strength, factor, *more))
-        } /
+            DeltaE.ciede2000(lab, yield(strength, factor, *more))
+          } /
             readings.size
         }
         minimum = least(error)

@@ -31,7 +31,8 @@ module Rhexon
           Spectrum::NM.map { |nm| Spectrum.lobes(record.fetch("lobes"), nm) }
         end
 
-        # CIE 15: chromaticity of a daylight phase, then the weights of S1 and S2 (to three places, as CIE gives them).
+        # CIE 15: chromaticity of a daylight phase, then the weights of S1 and S2 (to three places, as CIE gives
+        # them).
         # @param kelvin [Numeric] 4000 to 25000
         def daylight(kelvin)
           t = 1000.0 / kelvin

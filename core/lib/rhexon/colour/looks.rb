@@ -226,11 +226,15 @@ module Rhexon
         return @surface.bare(ground, @wood.reflectance.min) if films.empty?
 
         through = films.reduce(ground) do |below, film|
-          below.each_with_index.map { |ri, at| Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um]) }
+          below.each_with_index.map do |ri, at|
+            Layer.over(ri, k: film[:k][at], s: film[:s][at], thickness: film[:um])
+          end
         end
         coated = @surface.coated(through, gu: gloss)
         if wet < 1
-          @surface.bare(through, @wood.reflectance.min).zip(coated).map { |open, closed| open + wet * (closed - open) }
+          @surface.bare(through, @wood.reflectance.min)
+            .zip(coated)
+            .map { |open, closed| open + wet * (closed - open) }
         else
           coated
         end

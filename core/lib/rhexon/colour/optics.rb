@@ -39,7 +39,9 @@ module Rhexon
           return values.map(&:to_f) if values
 
           Spectrum::NM.map do |nm|
-            (bands || []).sum { |centre, width, strength| strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2) }
+            (bands || []).sum do |centre, width, strength|
+              strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2)
+            end
           end
         end
 
@@ -49,7 +51,8 @@ module Rhexon
         def clear(product)
           amber = Reference.table("colour").fetch("amber")
           strength, ageing = amber.fetch("classes").fetch(product.class_id, [ 0.0, 1.0 ])
-          new(kind: "film", k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) },
+          new(kind: "film",
+              k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) },
               s: none, known: true, ageing: ageing).freeze
         end
       end
@@ -62,8 +65,8 @@ module Rhexon
         else
           dup.tap { |older|
             older.k = k.map { |value|
-            value * (1 + (ageing - 1) * (1 - Math.exp(-years)) / (1 - Math.exp(-1)))
-          }
+              value * (1 + (ageing - 1) * (1 - Math.exp(-years)) / (1 - Math.exp(-1)))
+            }
           }.freeze
         end
       end

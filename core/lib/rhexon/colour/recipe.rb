@@ -127,7 +127,9 @@ module Rhexon
             moved = false
             moves(set, step).each do |by|
               trial = shares.merge(by) { |_, share, more| (share + more).clamp(0.0, @most) }
-              next if trial.values.sum > @most + 1e-9 || trial == shares || (delta = difference(trial)) >= least - 1e-6
+              if trial.values.sum > @most + 1e-9 || trial == shares || (delta = difference(trial)) >= least - 1e-6
+                next
+              end
 
               shares, least, moved = trial, delta, true
             end
@@ -156,8 +158,9 @@ module Rhexon
         look = Look.new(@made.call(real), @light)
         Answer
           .new(
-            shares: real.transform_keys(&:id), grams: weighed.to_h { |product, grams| [ product.id, grams.round(4) ] },
-            lab: look.lab, hex: look.hex, delta_e: look.delta_e(@target),
+            shares: real.transform_keys(&:id),
+            grams: weighed.to_h { |product, grams| [ product.id, grams.round(4) ] }, lab: look.lab, hex: look.hex,
+            delta_e: look.delta_e(@target),
             ten_more: real.to_h { |product, share|
               [ product.id, lab(real.merge(product => share * 1.1)).zip(look.lab).map { |now, was| now - was } ]
             }
@@ -170,7 +173,8 @@ module Rhexon
 
         cast = Cast.for(nearest, @target)
         dark = if cast.lightness < -1
-          [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils the " \
+          [ "Dyes only darken: a paler base, bleach, less of the stain that is there, or a pale glaze that veils " \
+            "the " \
             "grain" ]
         else
           []

@@ -72,9 +72,10 @@ module Rhexon
         def record(species)
           table.fetch("woods")[species] ||
             raise(
-              InvalidInput.new("The wood #{species.inspect} is not known", where: "wood",
-                                                                           accepted: "#{self.species.join(", ")}, or " \
-                                                                                     "a reading of the board")
+              InvalidInput.new(
+                "The wood #{species.inspect} is not known", where: "wood",
+                accepted: "#{self.species.join(", ")}, or a reading of the board"
+              )
             )
         end
 
@@ -99,9 +100,7 @@ module Rhexon
       def aged(time)
         by = drift[time] or return
         dup.tap { |older|
-          older.reflectance = Reflectance.from_lab(
-          lab.zip(by).map(&:sum), Light.find("D65"), shape: reflectance
-        ).freeze
+          older.reflectance = Reflectance.from_lab(lab.zip(by).map(&:sum), Light.find("D65"), shape: reflectance).freeze
         }.freeze
       end
 

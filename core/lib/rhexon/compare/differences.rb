@@ -35,9 +35,9 @@ module Rhexon
 
       def counted(by, word)
         if by.zero?
-nil
+          nil
         else
-"#{by.abs} #{word}#{"s" unless by.abs == 1} #{by.positive? ? "more" : "fewer"}"
+          "#{by.abs} #{word}#{"s" unless by.abs == 1} #{by.positive? ? "more" : "fewer"}"
         end
       end
 
@@ -50,9 +50,9 @@ nil
       end
 
       def film(by) = if by.abs < LEAST[:film_um]
-nil
+                       nil
                      else
-"#{by.abs.round} µm #{by.positive? ? "more" : "less"} film"
+                       "#{by.abs.round} µm #{by.positive? ? "more" : "less"} film"
                      end
 
       def amount(one, other, name)

@@ -65,8 +65,9 @@ module Rhexon
       def look(last)
         return unless last && last["after_min"]
 
-        "; last dry after " \
-        "#{Schedule::Words.duration(last["after_min"])}#{", just then" if last["exact"]}#{", one look, which says little" if last["alone"]}"
+        exact = ", just then" if last["exact"]
+        alone = ", one look, which says little" if last["alone"]
+        "; last dry after #{Schedule::Words.duration(last["after_min"])}#{exact}#{alone}"
       end
     end
   end

@@ -111,7 +111,9 @@ module Rhexon
 
       # Milestones that come after one.
       def after(name)
-        later = [ ORDER, HARD_ORDER ].flat_map { |names| names.include?(name) ? names.drop(names.index(name) + 1) : [] }
+        later = [ ORDER, HARD_ORDER ].flat_map do |names|
+          names.include?(name) ? names.drop(names.index(name) + 1) : []
+        end
         later |= HARD_ORDER if name == "dust_safe"
         coat.product.tacky_recoat? ? later - [ "recoat_opens" ] : later
       end

@@ -28,8 +28,8 @@ module Rhexon
           raise(
             InvalidInput.new("#{name} cannot be mended by #{id.inspect}", where: "mending",
                                                                           accepted: mendings.map { |mending|
- mending["id"]
-}.join(", "))
+                                                                            mending["id"]
+                                                                          }.join(", "))
           )
       end
     end

@@ -136,9 +136,9 @@ module Rhexon
       def sealer
         @sealer ||= @products.values
           .select { |product|
-            !product.helper? && !product.waxy? && product.role == "sealer" &&
-              product.methods_known.any?
-          }
+          !product.helper? && !product.waxy? && product.role == "sealer" &&
+            product.methods_known.any?
+        }
           .min_by { |product| [ product.carrier == product.carrier ? 1 : 0, product.id ] }
       end
 
@@ -151,9 +151,9 @@ module Rhexon
         again = built.map do |step|
           again(step).merge(if step["kind"] ==
             "coat"
-{ "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 }
+            { "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 }
           else
-{}
+            {}
           end)
         end
         [

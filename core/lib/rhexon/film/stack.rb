@@ -108,9 +108,9 @@ sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
             over.sum { |layer| (layer.laid_um * arris_share * film_table.fetch("coat_sd"))**2 }
         )
         chance = if spread.zero?
-taken > there ? 1.0 : 0.0
+          taken > there ? 1.0 : 0.0
         else
-Drying::Normal.share((taken - there) / spread)
+          Drying::Normal.share((taken - there) / spread)
         end
         { chance: chance, clear_um: there, taken_um: taken }
       end
@@ -182,7 +182,8 @@ Drying::Normal.share((taken - there) / spread)
         self.class
           .new(**{
             wood: @wood, arris: @arris, layers: @layers, coats_laid: @coats_laid, variance_um2: @variance_um2,
-            colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded, texture_um: @texture_um, pores_um: @pores_um
+            colour_in_wood: @colour_in_wood, sealer_sanded: @sealer_sanded, texture_um: @texture_um,
+            pores_um: @pores_um
           }.merge(changes))
       end
 

@@ -61,9 +61,7 @@ module Rhexon
       def milestone(name, method = nil)
         return @figures[[ name, method ]] if @figures.key?([ name, method ])
 
-        @figures[[
-          name, method
-        ]] = by_method(name, method) || figure("milestones_min", name) ||
+        @figures[[ name, method ]] = by_method(name, method) || figure("milestones_min", name) ||
           (name == "dust_safe" ? half_of_touch(method) : nil)
       end
 
@@ -240,12 +238,10 @@ module Rhexon
       end
 
       def refuse_class
-        raise InvalidInput.new("Product #{@record["id"]} is of no class or mechanism that Rhexon knows",
-                               where: "products/#{@record["id"]}/class",
-                               accepted: classes
-                                                                                                      .fetch(
-                                                                                                      "classes"
-                                                                                                    ).keys.join(", "))
+        raise InvalidInput.new(
+          "Product #{@record["id"]} is of no class or mechanism that Rhexon knows",
+          where: "products/#{@record["id"]}/class", accepted: classes .fetch("classes").keys.join(", ")
+        )
       end
 
       def classes = Reference.table("classes")

@@ -49,8 +49,8 @@ module Rhexon
             value.map { |method, times|
               "#{Schedule::Words::DONE.fetch(method, method)}: " \
                                         "#{times.map { |name, minutes|
- "#{name.tr("_", " ")} #{plain(minutes)}"
-}.join(", ")}"
+                                          "#{name.tr("_", " ")} #{plain(minutes)}"
+                                        }.join(", ")}"
             }.join("; ")
           when "packs"
             value.map { |pack|
@@ -60,8 +60,8 @@ module Rhexon
           when "mix" then value.map { |component| component_words(component) }.join("; ")
           when "steps"
             value.map { |step|
- "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}"
-}.join("; ")
+              "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}"
+            }.join("; ")
           else value.is_a?(Numeric) ? plain(value) : value.to_s
           end
         end
@@ -143,7 +143,9 @@ module Rhexon
         def by_method(figure, text)
           name, times = text.split(":", 2).map(&:strip)
           method = Schedule::Words::DONE.key(name.to_s.downcase) || (name if Schedule::Words::DONE.key?(name))
-          refuse(figure, text, "a method and its times, such as padded: recoat opens 2, sand 10") unless method && times
+          unless method && times
+            refuse(figure, text, "a method and its times, such as padded: recoat opens 2, sand 10")
+          end
           [ method, times.split(/,\s*/).to_h { |time| time_of(figure, time) } ]
         end
 
@@ -159,12 +161,15 @@ module Rhexon
         def pack(figure, text)
           match = PACK.match(text) or refuse(figure, text, "packs with their price, such as 1000 ml 34.50; 5 kg 149")
           amount = Mixing::Typed.read(match[1], where: figure["path"])
-          { amount.kind == :mass ? "g" : "ml" => amount.value, "price" => match[2] && number(figure, match[2]) }.compact
+          {
+            amount.kind == :mass ? "g" : "ml" => amount.value, "price" => match[2] && number(figure, match[2])
+          }.compact
         end
 
         def component(figure, text)
           match = MIX.match(text) or
-            refuse(figure, text, "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
+            refuse(figure, text,
+                   "the product's code, its parts, volume or mass, and the range: h12 10 volume 8 to 12")
           code, parts, basis, of, range = match.captures
           {
             "product" => code, "parts" => number(figure, parts), "basis" => basis || "volume", "of" => of || "base",
@@ -186,7 +191,8 @@ module Rhexon
 
         def refuse(figure, text, accepted)
           raise(
-            InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"],
+            InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood",
+                             where: figure["path"],
                                                                                                  accepted: accepted)
           )
         end
@@ -195,9 +201,9 @@ module Rhexon
           *parents, last = path
           inner = parents.inject(record) { |hash, name| hash[name] ||= {} }
           if value.nil?
-inner.delete(last)
+            inner.delete(last)
           else
-inner[last] = (value == :none ? nil : value)
+            inner[last] = (value == :none ? nil : value)
           end
           record.delete(parents.first) if parents.any? && inner.empty?
         end
@@ -206,8 +212,8 @@ inner[last] = (value == :none ? nil : value)
           range = component["range"]
           "#{component["product"]} #{plain(component["parts"])} " \
           "#{component["basis"] || "volume"}#{" of the total" if component["of"] == "total"}#{" #{range.map { |part|
- plain(part)
-}.join(" to ")}" if range}"
+            plain(part)
+          }.join(" to ")}" if range}"
         end
 
         def plain(number) = number.is_a?(Numeric) ? format("%.10g", number) : number.to_s
@@ -243,20 +249,20 @@ inner[last] = (value == :none ? nil : value)
         Line.new(
           path: path, words: figure["words"], unit: figure["unit"], kind: figure["kind"], choices: figure["choices"],
           value: if given
-written_value(figure)
+                   written_value(figure)
                  else
-(default.nil? ? "" : self.class.write(figure, default))
+                   (default.nil? ? "" : self.class.write(figure, default))
                  end,
           state: if given
-"given"
+                   "given"
                  else
-(default.nil? ? "missing" : "default")
+                   (default.nil? ? "missing" : "default")
                  end,
           source: if given
-@record.dig("sources", path) || @record["source"] ||
-            "given with the product"
+                    @record.dig("sources", path) || @record["source"] ||
+                                "given with the product"
                   else
-(default.nil? ? nil : Reference.table("classes").fetch("source"))
+                    (default.nil? ? nil : Reference.table("classes").fetch("source"))
                   end
         )
       end

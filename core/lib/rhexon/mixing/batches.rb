@@ -61,9 +61,11 @@ module Rhexon
 
       def begin_batch(placement, ml, from, used_until, share)
         sheet = sheet(placement.pass, ml)
-        batch = Batch.new(id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from,
-                          usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
-                          passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room)
+        batch = Batch.new(
+          id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from,
+          usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
+          passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room
+        )
         @batches << batch
         @open[mix_of(placement)] = batch if share == 1
       end

@@ -69,12 +69,11 @@ module Rhexon
                              where: "components/#{name}/parts", accepted: "more than 0")
         Rhexon.refuse_unless(density_g_per_ml.positive?, "#{name} has no density",
                              where: "components/#{name}/density_g_per_ml", accepted: "more than 0 g/ml")
-        Rhexon.refuse_unless(range.nil? || (range[0] <= parts && parts <= range[1]),
-                             "#{name}: #{format("%g", parts)} lies outside its own range",
-                             where: "components/#{name}/range",
-                             accepted: range &&
-                                                                                       "#{format("%g", range[0])} to " \
-                                                                                       "#{format("%g", range[1])}")
+        Rhexon.refuse_unless(
+          range.nil? || (range[0] <= parts && parts <= range[1]),
+          "#{name}: #{format("%g", parts)} lies outside its own range", where: "components/#{name}/range",
+          accepted: range && "#{format("%g", range[0])} to #{format("%g", range[1])}"
+        )
       end
 
       def table = Reference.table("mixing")

@@ -152,7 +152,9 @@ module Rhexon
 
       def blocked
         return "container" if @limits["container_ml"] && total_ml > @limits["container_ml"]
-        if pours.any? { |pour| (left = recipe.components[recipe.index(pour.name)].left_g) && pour.add_g > left + TINY }
+        if pours.any? { |pour|
+          (left = recipe.components[recipe.index(pour.name)].left_g) && pour.add_g > left + TINY
+        }
           return "stock"
         end
 

@@ -52,8 +52,8 @@ module Rhexon
         )
         spirit = Cuts.change(jar, solution_ml: 100,
                                   to: jar.with(
-                               [ Cut.read({ "lb_per_gal" => pounds }).g_per_ml, jar.g_per_ml ].min
-                             )).add_spirit_ml
+                                    [ Cut.read({ "lb_per_gal" => pounds }).g_per_ml, jar.g_per_ml ].min
+                                  )).add_spirit_ml
         { "percent" => spirit, "of" => "base" }
       end
 
@@ -98,9 +98,9 @@ module Rhexon
               thinning["percent"].between?(low, high)
             }), "price_per_kg" => used &&
               price_per_kg(used), **(if used
-density(used)
+                                       density(used)
                                      else
-water?(product) ? { "density_g_per_ml" => 1.0 } : {}
+                                       water?(product) ? { "density_g_per_ml" => 1.0 } : {}
                                      end) } ]
       end
 

@@ -109,9 +109,7 @@ module Rhexon
       def self.accepted(wants)
         {
           mass: "a weight such as 250 g, 1.5 kg or 2 oz", volume: "a volume such as 500 ml, 1,5 l, 8 fl oz or 1½ cup"
-        }.fetch(
-          wants, "an amount such as 500 ml, 1,5 l, 250 g or 2 oz"
-        )
+        }.fetch(wants, "an amount such as 500 ml, 1,5 l, 250 g or 2 oz")
       end
       private_class_method :new, :number, :ratio, :refuse_kind, :accepted
     end

@@ -119,12 +119,12 @@ module Rhexon
       def strand(piece)
         mine = plan.of_piece(piece.id)
         ready = plan.build.ready[piece.id]
-        Strand.new(piece: piece.id, job: piece.job, due: piece.due, ready_at: ready,
-                   late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
-                   marks: mine.select { |placement| placement.hands.any? }
-                     .map { |placement| mark(placement) }, film: Growth.for(
-                       plan, piece.id
-                     ), blocked: plan.build.blocked.key?(piece.id))
+        Strand.new(
+          piece: piece.id, job: piece.job, due: piece.due, ready_at: ready,
+          late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
+          marks: mine.select { |placement| placement.hands.any? } .map { |placement| mark(placement) },
+          film: Growth.for(plan, piece.id), blocked: plan.build.blocked.key?(piece.id)
+        )
       end
 
       def mark(placement)
@@ -199,7 +199,8 @@ module Rhexon
         closes = plan.drier.closes_at(placement) or return
         return if follower.status != "planned"
 
-        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement), closes_at: closes,
+        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement),
+                    closes_at: closes,
                     met: follower.work_start <= closes)
       end
     end

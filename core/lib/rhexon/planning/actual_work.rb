@@ -29,10 +29,10 @@ module Rhexon
       def column(name)
         (@columns ||= {})[name] ||= @placed.map { |placement|
           if placement
-placement[name] ||
-  0
+            placement[name] ||
+              0
           else
-(name == :earlier ? 0 : nil)
+            (name == :earlier ? 0 : nil)
           end
         }.freeze
       end
@@ -77,7 +77,9 @@ placement[name] ||
       end
 
       def ends_of(id, passes)
-        done = passes.filter_map { |pass| [ @placed[pass.index]&.hands_end, @scuffs[pass.key]&.hands_end ].compact.max }
+        done = passes.filter_map do |pass|
+          [ @placed[pass.index]&.hands_end, @scuffs[pass.key]&.hands_end ].compact.max
+        end
         [ @shop.pieces.find { |piece| piece.id == id }.release, *done ].compact.max || @shop.now
       end
 
@@ -116,7 +118,9 @@ placement[name] ||
       def settle(placement)
         pass = placement.pass
         placement.earlier = Placement.earlier(pass, placement.work_start, @placed)
-        placement.milestones = @drier.milestones(pass, placement.earlier, placement.work_end) if pass.leaves_something?
+        if pass.leaves_something?
+          placement.milestones = @drier.milestones(pass, placement.earlier, placement.work_end)
+        end
         @windows.meet(placement) if pass.film?
         return @placed[pass.index] = placement unless pass.kind == "scuff"
 

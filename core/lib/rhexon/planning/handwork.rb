@@ -53,8 +53,8 @@ module Rhexon
 
         fits = ->(share) {
           windows.all? { |earliest, latest|
-          longest_wait(laying * share, wiping * share, earliest) <= latest
-        }
+            longest_wait(laying * share, wiping * share, earliest) <= latest
+          }
         }
         share = if fits.(1)
           (1..count).reverse_each.find { |pieces| fits.(pieces) }

@@ -49,11 +49,11 @@ module Rhexon
         @openings.fetch([ signature(pass), name, pair, school ]) do |key|
           @openings[key] = if pass.kind ==
               "raise_grain"
-grain(pass)
+            grain(pass)
           else
-milestones_of(pass).opening(
+            milestones_of(pass).opening(
               known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school,
-                                 least: name == "rub_out" ? floor_min(pass) : 0
+                                             least: name == "rub_out" ? floor_min(pass) : 0
             )
           end
         end
@@ -187,7 +187,8 @@ milestones_of(pass).opening(
 
       # Reference minutes that had passed when it was seen.
       def by_then(placed, milestone, minute)
-        Drying::Rate.progress(placed.pass.product, milestone.phase, line(placed.pass)).between(placed.work_end, minute)
+        Drying::Rate.progress(placed.pass.product, milestone.phase, line(placed.pass))
+          .between(placed.work_end, minute)
       end
 
       # "Dry" means reached at the look at the latest; "not yet" that it was not reached then.

@@ -75,11 +75,12 @@ module Rhexon
           "dry" => pass.dust, "inserted" => pass.inserted, "status" => placement.status, "person" => placement.person, "room" => pass.room, "dry_room" => pass.dry_room,
           "tools" => [ placement.tool ].compact, "rack_places" => pass.leaves_something? ? pass.count : 0, "hands" => placement.hands
             .map { |from, to|
- [ iso(from), iso(to) ]
-},
-          "hands_start" => iso(
-            placement.hands_start
-          ), "work_start" => iso(
+                                                                                                             [
+                                                                                                               iso(from),
+                                                                                                               iso(to)
+                                                                                                             ]
+                                                                                                           },
+          "hands_start" => iso(placement.hands_start), "work_start" => iso(
             placement.work_start
           ), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
           "hands_end" => iso(
@@ -177,7 +178,8 @@ module Rhexon
         piece, first = blocked.first
         alike = blocked.each_value.select { |block| block.constraint == first.constraint }
         {
-          "constraint" => first.constraint, "passes" => alike.map(&:pass), "changes" => @changes ? changes(piece) : [],
+          "constraint" => first.constraint, "passes" => alike.map(&:pass),
+          "changes" => @changes ? changes(piece) : [],
           "also" => (blocked.values - alike).map { |block|
             { "constraint" => block.constraint, "passes" => [ block.pass ] }
           }

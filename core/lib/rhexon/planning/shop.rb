@@ -175,8 +175,8 @@ module Rhexon
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
         Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys,
                                                   tools: tools.map { |tool|
- tool["id"]
-}, people: people.map(&:id) + away)
+                                                    tool["id"]
+                                                  }, people: people.map(&:id) + away)
         refuse_stranger(record)
         Piece.same(Piece
           .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,

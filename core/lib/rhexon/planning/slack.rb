@@ -38,8 +38,8 @@ module Rhexon
           hash[key] = []
         }) { |placement, by_resource|
           resources(placement).each { |resource|
-          by_resource[resource] << placement
-        }
+            by_resource[resource] << placement
+          }
         }.values
       end
 
@@ -139,7 +139,9 @@ module Rhexon
       end
 
       def last_of_piece?(placement)
-        (@last ||= @planned.to_h { |other| [ other.pass.piece.id, other ] })[placement.pass.piece.id].equal?(placement)
+        (@last ||= @planned.to_h { |other|
+          [ other.pass.piece.id, other ]
+        })[placement.pass.piece.id].equal?(placement)
       end
 
       # Dust and wet films of others on both sides.

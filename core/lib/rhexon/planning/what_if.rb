@@ -109,7 +109,8 @@ module Rhexon
         list = []
         while from && from < till
           following = [ line.change_after(from) || till, till ].min
-          list << { "from" => shop.zone.iso(from), "until" => shop.zone.iso(following), **entry(yield(line.at(from))) }
+          list <<
+            { "from" => shop.zone.iso(from), "until" => shop.zone.iso(following), **entry(yield(line.at(from))) }
           from = following
         end
         list

@@ -50,9 +50,9 @@ module Rhexon
       def self.offset_of(match)
         sign, hours, minutes = match.captures.last(3)
         if sign
-(hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1)
+          (hours.to_i * 60 + minutes.to_i) * (sign == "-" ? -1 : 1)
         else
-0
+          0
         end
       end
       private_class_method :offset_of

@@ -71,12 +71,12 @@ module Rhexon
         when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
         when "place"
           "#{operation["set"].map { |field, value|
- "#{field.tr("_", " ")} #{value || "as usual"}"
-}.join(", ").capitalize}"
+            "#{field.tr("_", " ")} #{value || "as usual"}"
+          }.join(", ").capitalize}"
         when "house"
           "House rule: #{operation["set"].map { |rule, value|
- "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}"
-}.join(", ")}"
+            "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}"
+          }.join(", ")}"
         else "Several changes"
         end
       end
@@ -90,9 +90,9 @@ module Rhexon
         when "cut_lb_per_gal" then value ? "thinned to a #{format("%g", value)} lb cut" : "not thinned to a cut"
         when "coats_a_day"
           if value
-"at most #{value} #{value == 1 ? "coat" : "coats"} a day"
+            "at most #{value} #{value == 1 ? "coat" : "coats"} a day"
           else
-"as many coats a day as dry"
+            "as many coats a day as dry"
           end
         when "scuff_with" then "scuffed with #{value || "P320"}"
         when "aim"
@@ -100,9 +100,9 @@ module Rhexon
                                                                                                                  value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
         else "#{field.tr("_", " ")} #{if value.is_a?(Array)
-value.join(", ")
+                                        value.join(", ")
 else
-value.nil? ? "as usual" : value
+  value.nil? ? "as usual" : value
                                       end}"
         end
       end

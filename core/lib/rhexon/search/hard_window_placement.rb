@@ -29,13 +29,17 @@ module Rhexon
         spots = block.watched ? by_one(block) : caught_by(nil, block)
         return spots if spots
 
-        @model.out_of_reach[block.first] = true unless @relaxed || members(block).any? { |index| @reserved.key?(index) }
+        unless @relaxed || members(block).any? { |index| @reserved.key?(index) }
+          @model.out_of_reach[block.first] = true
+        end
         raise Construct::Blocked.new(:hard_window, block.last)
       end
 
       def by_one(block)
         working = members(block).reject { |index| @model.kind[index] == :wait }
-        crew = working.map { |index| @reserved.key?(index) ? [ @reserved[index].who ] : @model.crew[index] }.reduce(:&)
+        crew = working.map { |index|
+          @reserved.key?(index) ? [ @reserved[index].who ] : @model.crew[index]
+        }.reduce(:&)
         crew.filter_map { |person| caught_by(person, block) }.min_by do |spots|
           [ spots.last.start, spots.last.who || 0 ]
         end
@@ -96,7 +100,9 @@ module Rhexon
       end
 
       def dry_to_sand(index, block)
-        @model.unders[index].filter_map { |under| under.sand && under.lower < block.first && open_at_or_logged(under) }
+        @model.unders[index].filter_map do |under|
+          under.sand && under.lower < block.first && open_at_or_logged(under)
+        end
       end
 
       # @param person [Integer, nil] nil: whoever can, pass by pass
@@ -183,7 +189,8 @@ module Rhexon
         [ spots, nil ]
       end
 
-      # A pin of the block holds, or lapses where the piece is not free yet; a film that is not ready does not move it.
+      # A pin of the block holds, or lapses where the piece is not free yet; a film that is not ready does not move
+      # it.
       def member_spot(index, ready, person, begun, ends)
         return idle(index, ready) if @model.kind[index] == :wait
         return pinned(index, [ floor(index), ends ].max) if @reserved.key?(index)

@@ -96,9 +96,9 @@ module Rhexon
 
         now = @model.shop.now
         if @partial.hands_end[index] <= now
-"done"
+          "done"
         else
-(@partial.start[index] < now ? "running" : "planned")
+          (@partial.start[index] < now ? "running" : "planned")
         end
       end
 

@@ -52,7 +52,8 @@ module Rhexon
         end
         return unless there.rack
 
-        there.rack.put(work, @model.handle[index]&.at(done, @partial.early[index]) || done, @model.count[index], index)
+        there.rack.put(work, @model.handle[index]&.at(done, @partial.early[index]) || done, @model.count[index],
+                       index)
         @partial.lying[@model.piece_of[index]] << [ index, @model.passes[index].range.to_a ]
       end
 

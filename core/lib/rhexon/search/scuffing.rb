@@ -41,11 +41,11 @@ module Rhexon
         under.faces
           .zip(under.abraded)
           .reject { |_, rubs|
-            rubs.any? { |index|
+          rubs.any? { |index|
             (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work &&
               work <= done + valid
           }
-          }
+        }
           .map(&:first)
       end
 
@@ -93,7 +93,9 @@ module Rhexon
           scuff = scuff_from(index, at, minutes, length)
           coat = first_fit(index, [ from, scuff[1] + gap ].max, coat.why)
           scuff = nearer(index, scuff, coat.start - gap, minutes, length) unless ahead
-          scuff = ahead_of(index, scuff, coat, earliest, minutes, length) unless fresh_until?(index, scuff, coat, valid)
+          unless fresh_until?(index, scuff, coat, valid)
+            scuff = ahead_of(index, scuff, coat, earliest, minutes, length)
+          end
           coat.scuff = [ *scuff, faces ]
           return coat if fresh_until?(index, scuff, coat, valid)
 

@@ -50,15 +50,13 @@ module Rhexon
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
           context.shelf
             .select { |product|
-              product.film? && !product.coloured? && !product.waxy? &&
-                yellow(product) < yellow(ambering.product) &&
-                mine.all? { |one| product.methods_known.include?(one.step["method"]) }
-            }
+            product.film? && !product.coloured? && !product.waxy? &&
+              yellow(product) < yellow(ambering.product) &&
+              mine.all? { |one| product.methods_known.include?(one.step["method"]) }
+          }
                  .sort_by { |product|
-                   [
-                     yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id
-                   ]
-                 }
+            [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ]
+          }
             .each do |product|
             sets = mine.to_h do |one|
               [

@@ -44,9 +44,9 @@ module Rhexon
           sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least " \
                      "for #{use(context)}: " \
                      "#{if plainly
-"it will not protect"
+                          "it will not protect"
 else
-under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"
+  under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"
                         end}."
           context.finding(
             "film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
@@ -88,9 +88,7 @@ under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"
           {
             "show" => "a show piece", "furniture" => "furniture", "table_top" => "a table top",
             "bar_top" => "a bar top", "floor" => "a floor", "marine" => "marine exterior"
-          }.fetch(
-            context.piece.use, "its use"
-          )
+          }.fetch(context.piece.use, "its use")
         end
       end
     end

@@ -27,9 +27,7 @@ module Rhexon
                                                                              context.go(
                                                                                "Open the shopping list", "shopping",
                                                                                line.product.id
-                                                                             ), instead(
-                                                                                          context, coat, line
-                                                                                        )
+                                                                             ), instead(context, coat, line)
                                                                            ]
           )
         end
