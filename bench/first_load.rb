@@ -47,8 +47,7 @@ base = ARGV.first || "http://127.0.0.1:3000"
 PAGES.each do |name, path|
   bytes, loaded = visit("#{base}#{path}")
   total = bytes.values.sum / 1000.0
-  puts "#{name}: #{total.round} kB " \
-       "(#{bytes.sort_by { |_, size|
-         -size
-       }.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }.join(", ")}), loaded after #{loaded} ms#{", over the aim of #{MOST_KB} kB" if total > MOST_KB}"
+  kinds = bytes.sort_by { |_, size| -size }.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }
+  over = ", over the aim of #{MOST_KB} kB" if total > MOST_KB
+  puts "#{name}: #{total.round} kB (#{kinds.join(", ")}), loaded after #{loaded} ms#{over}"
 end

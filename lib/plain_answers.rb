@@ -3,11 +3,12 @@ require "json"
 # What is answered where the application itself could not: requests that cannot be read, and what failed outside a
 # controller. In words, without records or templates.
 class PlainAnswers
-  SENTENCES = { 400 => "The request cannot be read: it is malformed.",
-                404 => "There is nothing here; it may have been removed.", 405 => "That cannot be done here.",
-                406 => "This is not to be had in that form.", 413 => "That is too large to be taken in.",
-                422 => "The request cannot be used.", 503 => "The shop's computer is busy. Try again in a " \
-                                                             "moment." }.freeze
+  SENTENCES = {
+    400 => "The request cannot be read: it is malformed.", 404 => "There is nothing here; it may have been removed.",
+    405 => "That cannot be done here.", 406 => "This is not to be had in that form.",
+    413 => "That is too large to be taken in.", 422 => "The request cannot be used.",
+    503 => "The shop's computer is busy. Try again in a moment."
+  }.freeze
   OTHER = "That did not work on the shop's computer. Nothing was changed; try again in a moment.".freeze
 
   # @param env [Hash] of Rack; its path is the status, as Rails gives it

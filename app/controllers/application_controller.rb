@@ -153,7 +153,8 @@ class ApplicationController < ActionController::Base
   def instant(text)
     Time.iso8601(text.to_s)
   rescue ArgumentError
-    raise Rhexon::InvalidInput.new("#{text.inspect} is not a time", where: "at",
-                                                                    accepted: "ISO 8601 with seconds and offset")
+    raise Rhexon::InvalidInput.new(
+      "#{text.inspect} is not a time", where: "at", accepted: "ISO 8601 with seconds and offset"
+    )
   end
 end

@@ -38,9 +38,9 @@ class BatchesController < ApplicationController
                       )
                     })
     when "discard" then batch.discard!(client_id: client_id)
-    else raise Rhexon::InvalidInput.new("That cannot be done with a batch", where: "act",
-                                                                            accepted: "open, weigh, empty, keep, " \
-                                                                                      "discard")
+    else raise Rhexon::InvalidInput.new(
+      "That cannot be done with a batch", where: "act", accepted: "open, weigh, empty, keep, discard"
+    )
     end
     render json: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
   end

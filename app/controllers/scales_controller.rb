@@ -27,8 +27,9 @@ class ScalesController < ApplicationController
     when "put" then hand.put(number("grams"), now: now)
     when "clear" then hand.clear(now: now)
     when "fault" then hand.fault = body["fault"].to_s
-    else raise Rhexon::InvalidInput.new("The hand cannot do that", where: "act",
-                                                                   accepted: "pour, stop, put, clear, fault")
+    else raise Rhexon::InvalidInput.new(
+      "The hand cannot do that", where: "act", accepted: "pour, stop, put, clear, fault"
+    )
     end
     render json: { done: true }
   end

@@ -68,8 +68,10 @@ class ShopsController < ApplicationController
 
   def room
     room = body["id"].present? ? Room.find(body["id"]) : Room.new
-    room.assign_attributes(**body.slice("name", "air", "uses", "rack_places"), t_c: body["t_c"], rh: body["rh"],
-                                                                               daily: body["daily"].presence)
+    room.assign_attributes(
+      **body.slice("name", "air", "uses", "rack_places"), t_c: body["t_c"], rh: body["rh"],
+                                                          daily: body["daily"].presence
+    )
     refuse_renamed!(room)
     keep!(room)
   end
@@ -111,8 +113,9 @@ class ShopsController < ApplicationController
 
   def refuse_empty_bench!(person)
     if !person.at_bench && Person.at_bench.where.not(id: person.id).none?
-      raise Rhexon::InvalidInput.new("Somebody has to work at the bench", where: "at_bench",
-                                                                          accepted: "at least one person")
+      raise Rhexon::InvalidInput.new(
+        "Somebody has to work at the bench", where: "at_bench", accepted: "at least one person"
+      )
     end
   end
 

@@ -6,8 +6,9 @@ class Approval
   # @raise [Rhexon::InvalidInput]
   def self.record!(piece, body, cell: nil, now: Time.current)
     name = body["name"].to_s.strip
-    Rhexon.refuse_unless(name.length.between?(1, 80), "Somebody approves: write the name", where: "name",
-                                                                                           accepted: "1 to 80 letters")
+    Rhexon.refuse_unless(
+      name.length.between?(1, 80), "Somebody approves: write the name", where: "name", accepted: "1 to 80 letters"
+    )
     age = cell && (Shop.current.clock.date(now.to_i / 60) - cell.board.made_on).to_i
     Entry.record!(client_id: body["client_id"], kind: "approved", happened_at: now, piece: piece, cell: cell,
                   revision: piece.schedule.head,

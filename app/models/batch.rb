@@ -49,8 +49,9 @@ class Batch < ApplicationRecord
 
   # Weighed or measured: what is left is this.
   def weigh!(grams, client_id:)
-    Rhexon.refuse_unless(grams.between?(0, 1_000_000), "#{grams.round} g cannot be left in it", where: "left",
-                                                                                                accepted: "0 g or more")
+    Rhexon.refuse_unless(
+      grams.between?(0, 1_000_000), "#{grams.round} g cannot be left in it", where: "left", accepted: "0 g or more"
+    )
     StockMove.record!(batch: self, grams: grams - left_g, reason: "weighed", client_id: client_id)
   end
 
@@ -89,10 +90,11 @@ class Batch < ApplicationRecord
     known = StockMove.find_by(client_id: "#{client_id}-0")
     return known.batch if known
 
-    Rhexon.refuse_unless(batches.size > 1 && batches.map(&:product_id).uniq.one? && batches.none?(&:kept),
-                         "Boxing pours cans of one product together", where: "batches",
-                                                                      accepted: "two or more cans of one product, no " \
-                                                                                "touch-ups")
+    Rhexon.refuse_unless(
+      batches.size > 1 && batches.map(&:product_id).uniq.one? && batches.none?(&:kept),
+      "Boxing pours cans of one product together", where: "batches",
+      accepted: "two or more cans of one product, no touch-ups"
+    )
     transaction do
       boxed = create!(
         product: batches.first.product, name: batches.first.product.full_name, state: "opened", boxed: true,
@@ -148,7 +150,8 @@ class Batch < ApplicationRecord
       .order(:id)
       .having("SUM(stock_moves.grams) >= 0.5")
       .pluck(*STOCK, Arel.sql("SUM(stock_moves.grams)"))
-    rows.filter_map do |id, product, state, opened_on, made_on, expires_on, lot, boxed, kept, usable_until, pass_keys, grams|
+    rows.filter_map do |row|
+      id, product, state, opened_on, made_on, expires_on, lot, boxed, kept, usable_until, pass_keys, grams = row
       next if usable_until && usable_until < now
 
       {

@@ -29,12 +29,13 @@ class BoardDrawing
   def text(words) = ERB::Util.html_escape(words)
 
   def box(x, y, width, height, stroke = 0.2)
-    %(<rect x="#{x}" y="#{y}" width="#{width}" height="#{height}" fill="none" stroke="#000" stroke-width="#{stroke}"/>)
+    %(<rect x="#{x}" y="#{y}" width="#{width}" height="#{height}" fill="none" stroke="#000") +
+      %( stroke-width="#{stroke}"/>)
   end
 
   def named(place, words, size)
-    %(#{box(place.x_mm, place.y_mm, place.width_mm,
-            place.height_mm)}<text x="#{place.x_mm + 2}" y="#{place.y_mm + size + 1}" font-size="#{size}">#{text(words)}</text>)
+    box(place.x_mm, place.y_mm, place.width_mm, place.height_mm) +
+      %(<text x="#{place.x_mm + 2}" y="#{place.y_mm + size + 1}" font-size="#{size}">#{text(words)}</text>)
   end
 
   def cells = @board.cells.zip(@board.places).map { |cell, place| named(place, cell.label, 5) }

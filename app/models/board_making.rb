@@ -26,8 +26,9 @@ class BoardMaking
 
   def begin!
     steps = @board.work_order.document["steps"]
-    Rhexon.refuse_unless(steps.any?, "There is nothing to lay on this board yet", where: "layers",
-                                                                                  accepted: "cells with layers")
+    Rhexon.refuse_unless(
+      steps.any?, "There is nothing to lay on this board yet", where: "layers", accepted: "cells with layers"
+    )
     Board.transaction do
       piece = Piece.create!(job: job, name: @board.name, wood: @board.wood, arris: "sharp", faces: faces)
       adding = steps.each_with_index.map do |step, index|

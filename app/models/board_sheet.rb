@@ -99,12 +99,9 @@ class BoardSheet
   def write_cells
     heading("Cells")
     @board.cells.each do |cell|
-      @pdf.text(
-        "#{cell.label}: " \
-        "#{(varied(cell).presence || [ { "bare" => "bare, as sanded", "base" => "the base" }.fetch(cell.role,
-                                                                                                   steps(cell)) ]).join(", ")}",
-        size: 10
-      )
+      plain = { "bare" => "bare, as sanded", "base" => "the base" }
+      words = varied(cell).presence || [ plain.fetch(cell.role) { steps(cell) } ]
+      @pdf.text("#{cell.label}: #{words.join(", ")}", size: 10)
     end
   end
 

@@ -37,12 +37,11 @@ class Cell < ApplicationRecord
   # @param methods [Hash{String=>String}] method on the board => method on the piece
   # @return [Rhexon::Boards::Promotion::Result]
   def promotion(piece, methods, today:)
-    Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"], methods: methods,
-                                              cell: { readings: readings.size, age_days: (today - board.made_on).to_i,
-                                                      timber: board.wood.downcase, piece_wood: piece.wood.downcase,
-                                                      ruined: ruined, spots_early: readings.any?(&:early?),
-                                                      area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max *
-                                                        piece.count })
+    facts = { readings: readings.size, age_days: (today - board.made_on).to_i, timber: board.wood.downcase,
+              piece_wood: piece.wood.downcase, ruined: ruined, spots_early: readings.any?(&:early?),
+              area_m2: area_m2, piece_area_m2: piece.faces.map(&:area_m2).max * piece.count }
+    Rhexon::Boards::Promotion.promote(layers, products: Shelf.products, room: piece.schedule.document["room"],
+                                              methods: methods, cell: facts)
   end
 
   private

@@ -17,8 +17,9 @@ class CellReadingsFile
     end
     # Spectra of some cells would have to be made up for the others.
     samples.each { |sample| sample.spectrum = nil } unless samples.all?(&:spectrum)
-    Rhexon.refuse_unless(samples.any?, "No colour was read on this board yet", where: "readings",
-                                                                               accepted: "at least one colour reading")
+    Rhexon.refuse_unless(
+      samples.any?, "No colour was read on this board yet", where: "readings", accepted: "at least one colour reading"
+    )
     Rhexon::Colour::Cgats.write(samples, created: @board.made_on.iso8601)
   end
 

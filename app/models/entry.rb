@@ -24,13 +24,15 @@ class Entry < ApplicationRecord
   # @raise [Conflict, Rhexon::InvalidInput]
   def self.record!(client_id:, kind:, happened_at:, **fields)
     unless client_id.is_a?(String) && client_id.present? && client_id.size <= 200
-      raise Rhexon::InvalidInput.new("An entry needs an id of its own", where: "client_id",
-                                                                        accepted: "up to 200 letters")
+      raise Rhexon::InvalidInput.new(
+        "An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters"
+      )
     end
     Rhexon::Planning::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
     if happened_at > AHEAD.from_now
-      raise Rhexon::InvalidInput.new("That has not happened yet: #{happened_at.iso8601}", where: "happened_at",
-                                                                                          accepted: "now or earlier")
+      raise Rhexon::InvalidInput.new(
+        "That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier"
+      )
     end
 
     known = find_by(client_id: client_id)

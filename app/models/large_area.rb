@@ -74,17 +74,17 @@ class LargeArea
   end
 
   def tool
-    Rhexon.refuse_unless(TOOLS.include?(@fields["tool"]), "That is no tool for a large area", where: "tool",
-                                                                                              accepted: TOOLS.join(
-                                                                                                ", "
-                                                                                              ))
+    Rhexon.refuse_unless(
+      TOOLS.include?(@fields["tool"]), "That is no tool for a large area", where: "tool", accepted: TOOLS.join(", ")
+    )
     @fields["tool"]
   end
 
   def strips
-    Rhexon.refuse_unless(%w[along x y].include?(@fields["strips"]),
-                         "Strips run along the longer side, across or up the sketch", where: "strips",
-                                                                                      accepted: "along, x, y")
+    Rhexon.refuse_unless(
+      %w[along x y].include?(@fields["strips"]), "Strips run along the longer side, across or up the sketch",
+      where: "strips", accepted: "along, x, y"
+    )
     @fields["strips"]
   end
 
@@ -112,8 +112,9 @@ class LargeArea
   def open_min
     Rhexon::Areas::WetEdge.open_min(product, climate) ||
       raise(
-        Rhexon::InvalidInput.new("#{product.name} gives no open time", where: "product",
-                                                                       accepted: "one whose sheet does")
+        Rhexon::InvalidInput.new(
+          "#{product.name} gives no open time", where: "product", accepted: "one whose sheet does"
+        )
       )
   end
 

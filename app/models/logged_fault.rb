@@ -32,8 +32,9 @@ class LoggedFault
     begun = Entry.standing_passes(@piece)
     Rhexon.refuse_unless(begun.include?(@pass), "A fault is found on work that is done, and #{@pass} is not in the log",
                          where: "pass", accepted: "the coat laid on last")
-    @mending = Rhexon::Faults::Mending.new(@piece.schedule.document, pass: @pass, begun: begun,
-                                                                     products: Shelf.products)
+    @mending = Rhexon::Faults::Mending.new(
+      @piece.schedule.document, pass: @pass, begun: begun, products: Shelf.products
+    )
   end
 
   # @return [Array<Way>] each planned anew
@@ -55,9 +56,10 @@ class LoggedFault
   private
 
   def mend!(mending)
-    @piece.schedule.edit!(@mending.operation(@fault, mending), base: @piece.schedule.head.number,
-                                                               reason: "#{@fault.name}: " \
-                                                                       "#{mending["label"].sub(/^./, &:downcase)}")
+    @piece.schedule.edit!(
+      @mending.operation(@fault, mending), base: @piece.schedule.head.number,
+      reason: "#{@fault.name}: #{mending["label"].sub(/^./, &:downcase)}"
+    )
   end
 
   def floor = @floor ||= ShopFloor.new

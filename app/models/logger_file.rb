@@ -64,8 +64,9 @@ class LoggerFile
   # Row by row: the file is counted before it is read, and no more of it is held than its hours.
   def read
     lines = @text.count("\n")
-    Rhexon.refuse_unless(lines <= MOST_ROWS, "The file has #{lines} rows", where: "file",
-                                                                           accepted: "up to #{MOST_ROWS}")
+    Rhexon.refuse_unless(
+      lines <= MOST_ROWS, "The file has #{lines} rows", where: "file", accepted: "up to #{MOST_ROWS}"
+    )
     first = @text.each_line.find { |line| line.strip != "" }.to_s
     separator = [ ",", ";", "\t" ].max_by { |candidate| first.count(candidate) }
     csv = CSV.new(@text, col_sep: separator, liberal_parsing: true, skip_blanks: true)
@@ -96,12 +97,8 @@ class LoggerFile
     at = instant(time) or return refuse(number, "#{time.to_s.first(40).inspect} is no time within ten years")
     t_c, rh = figures.map { |figure| Float(figure.to_s.strip.tr(",", "."), exception: false) }
     unless t_c&.between?(-20, 60) && rh&.between?(1, 100)
-      return refuse(
-        number,
-        "#{figures.map { |figure|
-          figure.to_s.first(20)
-        }.then { |one, other| "#{one.inspect} °C, #{other.inspect} %" }} cannot be"
-      )
+      t_text, rh_text = figures.map { |figure| figure.to_s.first(20).inspect }
+      return refuse(number, "#{t_text} °C, #{rh_text} % cannot be")
     end
 
     hour = @hours[at.beginning_of_hour] ||= Hour.new(0.0, 0.0, 0)

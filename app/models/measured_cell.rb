@@ -17,9 +17,10 @@ class MeasuredCell
   def record!(client_id:, observer:, light:, now:)
     @instrument.hand&.hold(there)
     touches = Array.new(Rhexon::Boards::ReplicateReadings.count) { @instrument.reading(now: now) }
-    Rhexon.refuse_unless(touches.all? { |touch| (now - touch.at).abs < Devices::Instrument::STALE_S },
-                         "The #{@instrument.name.downcase} has said nothing new", where: @measure,
-                                                                                  accepted: "a reading of now")
+    Rhexon.refuse_unless(
+      touches.all? { |touch| (now - touch.at).abs < Devices::Instrument::STALE_S },
+      "The #{@instrument.name.downcase} has said nothing new", where: @measure, accepted: "a reading of now"
+    )
     value = Rhexon::Boards::ReplicateReadings.mean(@measure, touches.map(&:value))
     Reading.record!(cell: @cell, client_id: client_id, kind: @measure, value: value, observer: observer, light: light,
                     instrument: @instrument.name, taken_at: now)

@@ -17,13 +17,14 @@ class PhotoPixels
   def mean(part, name)
     ok = part.is_a?(Array) && part.size == 4 && part.all? { |share| share.is_a?(Numeric) && share.between?(0, 1) } &&
       part[0] + part[2] <= 1.0001 && part[1] + part[3] <= 1.0001
-    Rhexon.refuse_unless(ok, "The #{name} is marked by four shares of the photo", where: name,
-                                                                                  accepted: "left, top, width, " \
-                                                                                            "height from 0 to 1, " \
-                                                                                            "inside the photo")
+    Rhexon.refuse_unless(
+      ok, "The #{name} is marked by four shares of the photo", where: name,
+      accepted: "left, top, width, height from 0 to 1, inside the photo"
+    )
     wide, high = (part[2] * @image.width).floor, (part[3] * @image.height).floor
-    Rhexon.refuse_unless(wide * high >= LEAST, "The #{name} is marked too small", where: name,
-                                                                                  accepted: "at least #{LEAST} pixels")
+    Rhexon.refuse_unless(
+      wide * high >= LEAST, "The #{name} is marked too small", where: name, accepted: "at least #{LEAST} pixels"
+    )
     linear = @image.crop((part[0] * @image.width).floor, (part[1] * @image.height).floor, wide, high)
       .colourspace(:scrgb)
     Array.new(3) { |band| linear.extract_band([ band, linear.bands - 1 ].min).avg }

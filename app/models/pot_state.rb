@@ -81,14 +81,9 @@ class PotState
     piece_id, step_id, coat, = key.split("/")
     piece = Piece.from_core(piece_id)
     step = piece.schedule.steps.find { |candidate| candidate["id"] == step_id }
-    coats = step && (step["coats"] || 1)
-    "#{piece.name}: " \
-    "#{if coats.to_i > 1
-         "coat #{coat} of #{coats}"
-else
-  step ? Rhexon::Schedule::Words.step(step,
-                                      mix.product&.name) : "coat #{coat}"
-       end}"
+    return "#{piece.name}: coat #{coat} of #{step["coats"]}" if step && step["coats"].to_i > 1
+
+    "#{piece.name}: #{step ? Rhexon::Schedule::Words.step(step, mix.product&.name) : "coat #{coat}"}"
   end
 
   def minute(time) = time && time.to_i / 60

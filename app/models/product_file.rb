@@ -37,8 +37,9 @@ class ProductFile
       Rhexon.refuse_unless(bytes.bytesize <= MOST_BYTES, "The file has #{bytes.bytesize / 1.megabyte} MB",
                            where: "file", accepted: "up to #{MOST_BYTES / 1.megabyte} MB")
       text = utf8(bytes).delete_prefix("\uFEFF")
-      Rhexon.refuse_unless(text.strip.present?, "The file is empty", where: "file",
-                                                                     accepted: "CSV or JSON with products")
+      Rhexon.refuse_unless(
+        text.strip.present?, "The file is empty", where: "file", accepted: "CSV or JSON with products"
+      )
       text.lstrip.start_with?("{", "[") ? read_json(text) : read_csv(text)
     end
 
@@ -53,8 +54,9 @@ class ProductFile
       Rhexon.refuse_unless(text.exclude?("\0"), "The file is not text", where: "file", accepted: "CSV or JSON in UTF-8")
       text
     rescue EncodingError
-      raise Rhexon::InvalidInput.new("The file's letters cannot be read", where: "file",
-                                                                          accepted: "CSV or JSON in UTF-8")
+      raise Rhexon::InvalidInput.new(
+        "The file's letters cannot be read", where: "file", accepted: "CSV or JSON in UTF-8"
+      )
     end
 
     private

@@ -123,8 +123,9 @@ class ShopFloor
   def shop = @shop ||= Shop.current
 
   def piece_record(piece)
-    (@records ||= {})[piece.id] ||= piece.to_core(shop.clock, tried: tried.for_piece(piece),
-                                                              approved: tried.approved?(piece))
+    (@records ||= {})[piece.id] ||= piece.to_core(
+      shop.clock, tried: tried.for_piece(piece), approved: tried.approved?(piece)
+    )
   end
 
   def tried = @tried ||= TriedLooks.new(all_pieces)
@@ -132,8 +133,9 @@ class ShopFloor
   # Those who have left the bench are known by name: the log and pins name them.
   def people
     all = Person.order(:id).includes(:open_hours).to_a
-    Rhexon.refuse_unless(all.any?(&:at_bench), "Nobody works at the bench yet", where: "people",
-                                                                                accepted: "at least one person")
+    Rhexon.refuse_unless(
+      all.any?(&:at_bench), "Nobody works at the bench yet", where: "people", accepted: "at least one person"
+    )
     all.map(&:to_core)
   end
 
@@ -141,8 +143,9 @@ class ShopFloor
     Room.order(:id)
       .includes(:climate_readings).to_a
       .tap { |all|
-      Rhexon.refuse_unless(all.any?, "The shop has no room yet", where: "rooms",
-                                                                 accepted: "at least one room")
+      Rhexon.refuse_unless(
+        all.any?, "The shop has no room yet", where: "rooms", accepted: "at least one room"
+      )
     }
       .map(&:to_core)
   end

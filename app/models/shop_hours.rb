@@ -36,8 +36,9 @@ class ShopHours
     sound = typed.all? { |span| span.size == 2 && span.all? { |clock| clock.match?(CLOCK) } && span[0] < span[1] } &&
       typed.sort.each_cons(2).all? { |one, other| one[1] <= other[0] }
     unless sound
-      raise Rhexon::InvalidInput.new("#{text.inspect} are no hours", where: where,
-                                                                     accepted: "such as 07:30-12:00, 12:30-16:30")
+      raise Rhexon::InvalidInput.new(
+        "#{text.inspect} are no hours", where: where, accepted: "such as 07:30-12:00, 12:30-16:30"
+      )
     end
 
     typed.sort

@@ -157,8 +157,9 @@ class SmallSums
     match = AREA.match(@fields[field].to_s) or refuse(field, "an area such as 1.2 m² or 13 ft²")
     value = decimal(match[1], field) *
       (match[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
-    Rhexon.refuse_unless(value.positive?, "#{@fields[field].inspect} is no area", where: field,
-                                                                                  accepted: "more than 0 m²")
+    Rhexon.refuse_unless(
+      value.positive?, "#{@fields[field].inspect} is no area", where: field, accepted: "more than 0 m²"
+    )
     value
   end
 

@@ -214,9 +214,9 @@ class TrialDesign
 
   def whole(name, range, sentence)
     value = @given[name] || (1 if name == "boards")
-    Rhexon.refuse_unless(value.is_a?(Integer) && range.cover?(value), sentence, where: name,
-                                                                                accepted: "#{range.first} to " \
-                                                                                          "#{range.last}")
+    Rhexon.refuse_unless(
+      value.is_a?(Integer) && range.cover?(value), sentence, where: name, accepted: "#{range.first} to #{range.last}"
+    )
     value
   end
 end

@@ -5,13 +5,15 @@ class Verdict
   # @raise [Rhexon::InvalidInput]
   def self.record!(board, body, now: Time.current)
     reason = body["reason"].to_s.strip
-    Rhexon.refuse_unless(reason.length.between?(1, 300), "A verdict has a reason", where: "reason",
-                                                                                   accepted: "1 to 300 letters")
+    Rhexon.refuse_unless(
+      reason.length.between?(1, 300), "A verdict has a reason", where: "reason", accepted: "1 to 300 letters"
+    )
     cell = body["cell"] &&
       (board.cells.find { |candidate| candidate.id == body["cell"] } ||
         raise(
-          Rhexon::InvalidInput.new("That is no cell of this board", where: "cell",
-                                                                    accepted: board.cells.map(&:label).join(", "))
+          Rhexon::InvalidInput.new(
+            "That is no cell of this board", where: "cell", accepted: board.cells.map(&:label).join(", ")
+          )
         ))
     Entry.record!(client_id: body["client_id"], kind: "verdict", happened_at: now, piece: board.piece, cell: cell,
                   body: { "board" => board.id, "reason" => reason })

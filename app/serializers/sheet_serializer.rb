@@ -4,10 +4,8 @@ class SheetSerializer < ApplicationSerializer
   fields piece_id: :string, now: :number, zone: :string, people: "string[]",
          tools: "Array<{ id: string; for: string; away?: boolean }>", goal: :string, support: :string,
          document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ],
-         ready_means: :string,
-         cured_at: [
-           :number, NULLABLE
-         ], hands_min: :number, elapsed_min: :number, open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
+         ready_means: :string, cured_at: [ :number, NULLABLE ], hands_min: :number, elapsed_min: :number,
+         open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
          lapsed: "string[]", air_room: :string
   typelize unplaced: "Array<{ id: string; number: number; words: string }>"
   attribute(:unplaced, &:unplaced)

@@ -12,17 +12,19 @@ module Demo
 
     def make!(board, pieces)
       cell = board.cells.find_by!(label: "4")
-      Photo.take!(StringIO.new(picture(cell.summary.lab, 7)), client_id: "demo-photo-cell", cell: cell,
-                                                              words: "Cell 4 with the cards, at the " \
-                                                                     "window", light: "daylight")
+      Photo.take!(
+        StringIO.new(picture(cell.summary.lab, 7)), client_id: "demo-photo-cell", cell: cell,
+        words: "Cell 4 with the cards, at the window", light: "daylight"
+      )
       piece = pieces.fetch("Catalogue cabinets")
       done = Entry.standing(piece).reverse.find { |entry| entry.kind == "done" } or return
       note = Entry.record!(client_id: "demo-note-photo", kind: "note", happened_at: done.happened_at + 30.minutes,
                            piece: piece, revision: done.revision, pass_key: done.pass_key,
                            body: { "words" => "Nibs on the left door" })
-      Photo.take!(StringIO.new(picture([ 74, 6, 24 ], 8)), client_id: "demo-photo-note", entry: note,
-                                                           words: "Left door under the raking " \
-                                                                  "lamp", light: "raking lamp")
+      Photo.take!(
+        StringIO.new(picture([ 74, 6, 24 ], 8)), client_id: "demo-photo-note", entry: note,
+        words: "Left door under the raking lamp", light: "raking lamp"
+      )
     end
 
     # @param lab [Array<Numeric>]

@@ -31,10 +31,11 @@ class PiecesRequestTest < RequestTest
       make(name: "", count: "0", client: "", faces: [ { name: "a/b", area_m2: "-2", grain: "open", kind: "face" } ])
     end
     follow_redirect!
-    assert_equal({ "name" => "Name the piece.", "count" => "How many alike: a whole number from 1 to 1000.",
-                   "client" => "Name the client or the job.", "faces.0.area_m2" => "Area is more than 0 and at most " \
-                                                                                   "10 000 m².",
-                   "faces.0.name" => "A face's name has no / and no +." }, props["errors"].slice(
+    assert_equal({
+                   "name" => "Name the piece.", "count" => "How many alike: a whole number from 1 to 1000.",
+      "client" => "Name the client or the job.", "faces.0.area_m2" => "Area is more than 0 and at most 10 000 m².",
+      "faces.0.name" => "A face's name has no / and no +."
+                 }, props["errors"].slice(
                      "name", "count", "client", "faces.0.area_m2", "faces.0.name"
                    ))
   end

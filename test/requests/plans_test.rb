@@ -50,8 +50,9 @@ class PlansTest < RequestTest
   test "a plan that is kept, and what moved since" do
     post "/pieces/plan/accept", as: :json
     assert_empty answer["plan"]["moves"]
-    @desk.schedule.edit!({ "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number,
-                                                                  reason: "No sanding")
+    @desk.schedule.edit!(
+      { "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number, reason: "No sanding"
+    )
     get "/pieces/plan", headers: JSON_WANTED
     assert_includes answer["plan"]["moves"].map { |move| move["because"] }, "gone"
   end

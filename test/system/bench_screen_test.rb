@@ -23,13 +23,15 @@ class BenchScreenTest < ApplicationSystemTestCase
     visit "/bench"
     assert_text "Now: coat 1 of 2"
     page.driver.browser.execute_cdp("Network.enable")
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: true, latency: 0,
-                                                                        downloadThroughput: 0, uploadThroughput: 0)
+    page.driver.browser.execute_cdp(
+      "Network.emulateNetworkConditions", offline: true, latency: 0, downloadThroughput: 0, uploadThroughput: 0
+    )
     click_on "Start"
     assert_text "kept here, not yet sent"
     assert_equal 0, Entry.count
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: false, latency: 0,
-                                                                        downloadThroughput: -1, uploadThroughput: -1)
+    page.driver.browser.execute_cdp(
+      "Network.emulateNetworkConditions", offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: -1
+    )
     page.execute_script("window.dispatchEvent(new Event('online'))")
     assert_text "In hand: coat 1 of 2"
     assert_equal [ "started" ], Entry.pluck(:kind)

@@ -38,10 +38,10 @@ class SectionsTest < CoreTest
     60.times do |seed|
       random = Random.new(seed)
       limit = random.rand(0.5..6.0)
-      made = sections([ 0, 0, random.rand(1.0..20.0), random.rand(1.0..20.0) ], limit_m: limit,
-                                                                                strips: %w[
-                                                                                  along x y
-                                                                                ].sample(random: random))
+      made = sections(
+        [ 0, 0, random.rand(1.0..20.0), random.rand(1.0..20.0) ], limit_m: limit,
+        strips: %w[ along x y ].sample(random: random)
+      )
       assert made.all.all? { |section| section.live_edge_m <= limit + 1e-9 }, "seed #{seed}"
       assert_in_delta made.area_m2, made.all.sum(&:area_m2), 1e-6, "seed #{seed}"
     end

@@ -48,18 +48,17 @@ class BoardsTest < CoreTest
 
   def test_promotion_is_refused_where_the_product_cannot_be_laid_so
     error = refusal do
-      Rhexon::Boards::Promotion.promote([ coat("s1", product: "lacquer") ], products: products,
-                                                                            methods: { "spray" => "brush" })
+      Rhexon::Boards::Promotion.promote(
+        [ coat("s1", product: "lacquer") ], products: products, methods: { "spray" => "brush" }
+      )
     end
     assert_equal "spray", error.accepted
   end
 
   def test_a_seasoned_cell_with_readings_on_the_same_wood_raises_nothing
-    result = Rhexon::Boards::Promotion.promote([ coat("s1") ], products: products,
-                                                               cell: {
-                                                                 readings: 4, age_days: 30, timber: "elm",
-                                                                 piece_wood: "elm"
-                                                               })
+    result = Rhexon::Boards::Promotion.promote(
+      [ coat("s1") ], products: products, cell: { readings: 4, age_days: 30, timber: "elm", piece_wood: "elm" }
+    )
     assert_empty result.cautions
     assert_empty result.differences
   end

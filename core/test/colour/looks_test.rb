@@ -120,8 +120,9 @@ class LooksTest < CoreTest
       labs(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: coats), wood: wood("sycamore")).last
     }
     assert_operator thick[2], :>, thin[2] + 3
-    old = labs(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 4), wood: wood("sycamore"),
-                                                                                      years: 3).last
+    old = labs(
+      coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 4), wood: wood("sycamore"), years: 3
+    ).last
     assert_operator old[2], :>, thick[2] + 1
     blue = Rhexon::Colour::Wood.read(lab: [ 45, -5, -25 ])
     before, after = labs(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 4), wood: blue).values_at(

@@ -194,8 +194,10 @@ class BeliefTest < CoreTest
     )
     taught = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
     assert_in_delta 0.662 * Math.log(3), taught.first["m"], 0.001
-    made = plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
-                                                                                         beliefs: taught)
+    made = plan(
+      piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
+      beliefs: taught
+    )
     assert_equal "2.07 x the sheet (1 coat logged; last dry after 3 d 0 h 00, just then)",
                  Rhexon::Picture::Sheet.new(made, "top").rows.first.drying.shop
     late = Rhexon::Drying::Learning.taught([ Rhexon::Drying::Learning::Observation.new(
@@ -203,8 +205,10 @@ class BeliefTest < CoreTest
     ) ])
     assert_match(
       /one look, which says little/,
-      plan(piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
-                                                                                    beliefs: late)
+      plan(
+        piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
+        beliefs: late
+      )
         .shop.beliefs
         .words(Rhexon::Materials::Product.read(oil), "hard")
     )

@@ -43,8 +43,10 @@ class MixPictureTest < CoreTest
                     Rhexon::Mixing::Laying.of_pass(
                       placement(
                         plan(
-                          piece(document(coat("s1", product: "oil", method: "pad", wet_um: 5, coats: 2)), area_m2: 0.12,
-                                                                                                          count: 3),
+                          piece(
+                            document(coat("s1", product: "oil", method: "pad", wet_um: 5, coats: 2)), area_m2: 0.12,
+                            count: 3
+                          ),
                           products: PRODUCTS + SHELF
                         ),
                         "s1/2"

@@ -42,8 +42,9 @@ class SheetTest < CoreTest
 
   def test_the_drying_ledger_sums_to_the_clock
     sheet(
-      plan(piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16,
-                                                                                                          rh: 62)
+      plan(
+        piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16, rh: 62
+      )
     )
       .rows
       .filter_map(&:drying)
@@ -102,9 +103,11 @@ class SheetTest < CoreTest
       { "kind" => "started", "pass" => "b/s1/1/show", "at" => "2026-11-23T07:58+01:00" }
     ]
     bench = Rhexon::Picture::Bench.new(
-      plan(piece(document(coat("s1", coats: 2))),
-           piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log,
-                                                                                          now: "2026-11-23T08:00+01:00")
+      plan(
+        piece(document(coat("s1", coats: 2))),
+        piece(document(step("s1", "sand", grits: [ "P150" ])), id: "b", area_m2: 5.0), log: log,
+        now: "2026-11-23T08:00+01:00"
+      )
     )
     assert_equal [ "b/s1/1/show" ], bench.running.map(&:key)
     assert_equal [ "top/s1/2/show" ], bench.upcoming.map(&:key)

@@ -61,8 +61,9 @@ class DaysTest < CoreTest
 
   def test_hours_that_summer_time_takes_are_not_worked
     night = { "sun" => [ %w[01:00 04:00] ] }
-    made = plan(piece(document(step("s1", "sand", grits: %w[P180])), area_m2: 25.0), week: night,
-                                                                                     now: "2026-03-28T12:00+01:00").to_h
+    made = plan(
+      piece(document(step("s1", "sand", grits: %w[P180])), area_m2: 25.0), week: night, now: "2026-03-28T12:00+01:00"
+    ).to_h
     stretches = [ %w[2026-03-29T01:00+01:00 2026-03-29T04:00+02:00], %w[2026-04-05T01:00+02:00 2026-04-05T01:30+02:00] ]
     assert_equal stretches, made["passes"].first["hands"], "of 150 minutes 120 fit into the three hours by the clock"
   end

@@ -3,8 +3,9 @@ require "test_helper"
 class GoalsTest < CoreTest
   WORK = -> {
     [ "a", "b" ].map do |id|
-      piece(document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id,
-                                                                                   due: "2026-12-11T16:00+01:00")
+      piece(
+        document(step("s0", "sand", grits: [ "P180" ]), coat("s1", coats: 3)), id: id, due: "2026-12-11T16:00+01:00"
+      )
     end
   }
 
@@ -16,8 +17,9 @@ class GoalsTest < CoreTest
 
   def test_fewest_sessions_never_takes_more_than_soonest
     soonest, fewest = of("soonest", now: "2026-11-23T13:00+01:00",
-                                    effort: "full"), of("fewest_sessions", now: "2026-11-23T13:00+01:00",
-                                                                           effort: "full")
+                                    effort: "full"), of(
+                                      "fewest_sessions", now: "2026-11-23T13:00+01:00", effort: "full"
+                                    )
     assert_operator fewest.to_h["goal"]["sessions"], :<=, soonest.to_h["goal"]["sessions"]
     assert_operator soonest.build.ready.values.max, :<=, fewest.build.ready.values.max
   end

@@ -82,8 +82,9 @@ class InvariantsTest < CoreTest
     second = plan["passes"].last
     early = plan.merge("passes" => [ plan["passes"].first, second.merge("work_start" => "2026-11-23T08:20+01:00") ])
     night = plan.merge("passes" => [
-                         plan["passes"].first, second.merge("hands" => [ [ "2026-11-23T20:00+01:00",
-                                                                           "2026-11-23T20:28+01:00" ] ])
+                         plan["passes"].first, second.merge("hands" => [ [
+                                                              "2026-11-23T20:00+01:00", "2026-11-23T20:28+01:00"
+                                                            ] ])
                        ])
     assert_match(/before its milestone/, PlanChecker.new(shop, early).faults.join)
     assert_match(/outside shop hours/, PlanChecker.new(shop, night).faults.join)

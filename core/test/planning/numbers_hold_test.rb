@@ -287,9 +287,10 @@ class NumbersHoldTest < CoreTest
   # Places for 14: the seven of part 1 lie there while part 2 is laid.
   def test_part_two_leaves_part_one_on_the_rack
     rooms = [ { "id" => "bench", "rack_places" => 14, "climate" => [ { "t_c" => 20, "rh" => 50 } ] } ]
-    made = plan(piece(document(coat("s1")), count: 20, area_m2: 15.0),
-                piece(document(coat("s1")), id: "other", count: 5), rooms: rooms,
-                                                                    week: WEEK.transform_values { [ %w[07:30 16:30] ] })
+    made = plan(
+      piece(document(coat("s1")), count: 20, area_m2: 15.0), piece(document(coat("s1")), id: "other", count: 5),
+      rooms: rooms, week: WEEK.transform_values { [ %w[07:30 16:30] ] }
+    )
     lying = made.placements.flat_map do |found|
       found.pass.range.map { [ found.work_start, made.drier.reached_at(found, "handle") ] }
     end

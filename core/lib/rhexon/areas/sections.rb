@@ -68,9 +68,10 @@ module Rhexon
       def part(sides, index)
         sound = sides.is_a?(Array) && sides.size == 4 && sides.all?(Numeric) && sides[2].between?(0.1, 500) &&
           sides[3].between?(0.1, 500)
-        Rhexon.refuse_unless(sound, "Part #{index + 1} is no rectangle", where: "rectangles/#{index}",
-                                                                         accepted: "x, y, width and height in m, " \
-                                                                                   "sides of 0.1 to 500")
+        Rhexon.refuse_unless(
+          sound, "Part #{index + 1} is no rectangle", where: "rectangles/#{index}",
+          accepted: "x, y, width and height in m, sides of 0.1 to 500"
+        )
         Rectangle.new(*sides.map(&:to_f)).freeze
       end
 

@@ -43,10 +43,9 @@ module Rhexon
       # @return [Result]
       # @raise [InvalidInput]
       def self.for(factors, kind, runs: nil, base: nil, seed: 1)
-        Rhexon.refuse_unless(KINDS.include?(kind), "The design #{kind.inspect} is not known", where: "design",
-                                                                                              accepted: KINDS.join(
-                                                                                                ", "
-                                                                                              ))
+        Rhexon.refuse_unless(
+          KINDS.include?(kind), "The design #{kind.inspect} is not known", where: "design", accepted: KINDS.join(", ")
+        )
         design = new(factors, seed)
         case kind
         when "subset" then design.subset(runs)
@@ -70,7 +69,7 @@ module Rhexon
             factor["levels"].is_a?(Array) && factor["levels"].size.between?(least, most) &&
               factor["levels"].uniq.size == factor["levels"].size,
             "#{factor["name"]} needs #{least} to #{most} different levels", where: "factors",
-                                                                            accepted: "#{least} to #{most} levels"
+            accepted: "#{least} to #{most} levels"
           )
         end
         @factors = factors
@@ -117,13 +116,10 @@ module Rhexon
         search = Subset.new(candidates.map { |run| Effects.main_row(run, @sizes) }, count, @seed)
         made(
           "subset", search.picks.map { |pick| candidates[pick] }, resolution: nil,
-                                                                  efficiency: Math.exp(
-                                                                    (search.log_determinant - terms * Math.log(count) -
-                                                                      orthogonal_log_determinant) /
-                                                                      terms
-                                                                  ),
-                                                                  confounded: [ "Interactions are not told apart " \
-                                                                                "from main effects in a subset" ]
+          efficiency: Math.exp(
+            (search.log_determinant - terms * Math.log(count) - orthogonal_log_determinant) / terms
+          ),
+          confounded: [ "Interactions are not told apart from main effects in a subset" ]
         )
       end
 
@@ -134,9 +130,10 @@ module Rhexon
         others = @sizes.each_with_index.flat_map do |size, at|
           ((0...size).to_a - [ base[at] ]).map { |level| base.dup.tap { |run| run[at] = level } }
         end
-        made("one_at_a_time", [ base, *others ], resolution: nil,
-                                                 confounded: [ "Interactions cannot be seen: each thing is varied " \
-                                                               "alone" ])
+        made(
+          "one_at_a_time", [ base, *others ], resolution: nil,
+          confounded: [ "Interactions cannot be seen: each thing is varied alone" ]
+        )
       end
 
       private
@@ -149,9 +146,10 @@ module Rhexon
 
       # Counted before anything is multiplied out.
       def few!(count)
-        Rhexon.refuse_unless(count <= @most, "#{count} cells are too many", where: "design",
-                                                                            accepted: "at most #{@most}: a half, a " \
-                                                                                      "quarter or a subset")
+        Rhexon.refuse_unless(
+          count <= @most, "#{count} cells are too many", where: "design",
+          accepted: "at most #{@most}: a half, a quarter or a subset"
+        )
       end
 
       def combinations = @sizes.reduce(:*)

@@ -42,8 +42,9 @@ module Rhexon
             raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}",
                                    where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
           kinds = FIELDS[factor["field"]] or
-            raise InvalidInput.new("#{factor["field"].inspect} cannot be varied", where: "factors",
-                                                                                  accepted: FIELDS.keys.join(", "))
+            raise InvalidInput.new(
+              "#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", ")
+            )
           Rhexon.refuse_unless(
             kinds.include?(step["kind"]), "#{factor["field"].tr("_", " ")} is nothing of a #{step["kind"]} step",
             where: "factors", accepted: FIELDS .select { |_, fits| fits.include?(step["kind"]) }.keys.join(", ")

@@ -18,10 +18,10 @@ module Rhexon
         @weights = weights.select { |_, weight| weight.positive? }
         @gloss = gloss
         unknown = weights.keys - table.fetch("aspects")
-        Rhexon.refuse_unless(unknown.empty?, "#{unknown.first} is nothing that is weighed", where: "weights",
-                                                                                            accepted: table.fetch(
-                                                                                              "aspects"
-                                                                                            ).join(", "))
+        Rhexon.refuse_unless(
+          unknown.empty?, "#{unknown.first} is nothing that is weighed", where: "weights",
+          accepted: table.fetch("aspects").join(", ")
+        )
       end
 
       # @return [Array<Verdict>] the best first; cells without a score at the end

@@ -30,12 +30,10 @@ module Rhexon
         when "lab", "photo_lab" then lab(value)
         when "spectrum" then Colour::Spectrum.check(value, where: "spectrum")
         when *measures.keys then number(kind, value)
-        else raise InvalidInput.new("A reading of #{kind.inspect} is not known", where: "kind",
-                                                                                 accepted: [
-                                                                                   "lab", *measures.keys, "note"
-                                                                                 ].join(
-                                                                                   ", "
-                                                                                 ))
+        else raise InvalidInput.new(
+          "A reading of #{kind.inspect} is not known", where: "kind",
+          accepted: [ "lab", *measures.keys, "note" ].join(", ")
+        )
         end
       end
 
@@ -86,8 +84,9 @@ module Rhexon
       def lab(value)
         ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) &&
           value.drop(1).all? { |axis| axis.between?(-128, 127) }
-        Rhexon.refuse_unless(ok, "That is not a colour reading", where: "lab",
-                                                                 accepted: "L* 0 to 100, a* and b* -128 to 127")
+        Rhexon.refuse_unless(
+          ok, "That is not a colour reading", where: "lab", accepted: "L* 0 to 100, a* and b* -128 to 127"
+        )
         value.map(&:to_f)
       end
       private_class_method :lab

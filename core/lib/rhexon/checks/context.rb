@@ -136,15 +136,16 @@ module Rhexon
       # @return [String] "coat 2 of W20 clear" or the step in words
       def name(placement)
         step = placement.pass.step
-        if placement.pass.kind == "scuff"
-          return "the scuff before " \
-                 "#{name(plan.build.by_index.compact.find { |coat|
-                   coat.pass.key == Planning::Scuff.served(placement.pass)
-                 })}"
-        end
+        return "the scuff before #{name(scuffed_for(placement))}" if placement.pass.kind == "scuff"
+
         return "coat #{placement.pass.coat} of #{placement.pass.product.name}" if (step["coats"] || 1) > 1
 
         Schedule::Words.step(step, placement.pass.product&.name)
+      end
+
+      # @return [Planning::Placement] the coat that a scuff was put in for
+      def scuffed_for(scuff)
+        plan.build.by_index.compact.find { |coat| coat.pass.key == Planning::Scuff.served(scuff.pass) }
       end
 
       # The same at the head of a sentence.

@@ -17,9 +17,10 @@ module Rhexon
         told = { "hard_window" => :figures, "hours" => :too_long }[block.constraint]
         sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. " \
                    "#{why}#{send(told, context, step) if told}."
-        finding = context.finding(step["wipe_off"] && block.constraint == "hard_window" ? "time.wipe_off" : "time.due",
-                                  "stop", "No date can be given", sentence, figures: { constraint: block.constraint },
-                                                                            remedies: remedies)
+        finding = context.finding(
+          step["wipe_off"] && block.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop",
+          "No date can be given", sentence, figures: { constraint: block.constraint }, remedies: remedies
+        )
         [ finding.tap { |named| named.step = step["id"] } ]
       end
 
@@ -135,12 +136,13 @@ module Rhexon
         end
       end
 
-      WHY = { "milestone" => "What it waits for is not reached within 400 days in this air",
-              "hours" => "Nobody who may do it is there long enough at a time",
-              "rack" => "The rack of the room it is to dry in has no " \
-                        "places", "hard_window" => "Its window is shorter than what has to happen in " \
-                                                   "it", "search" => "No place was found for it among the work there " \
-                                                                     "is" }.freeze
+      WHY = {
+        "milestone" => "What it waits for is not reached within 400 days in this air",
+        "hours" => "Nobody who may do it is there long enough at a time",
+        "rack" => "The rack of the room it is to dry in has no places",
+        "hard_window" => "Its window is shorter than what has to happen in it",
+        "search" => "No place was found for it among the work there is"
+      }.freeze
       WINDOWS = {
         "one_batch" => "Mix a pot for each coat", "wet_on_wet" => "Let each coat wait for its window",
         "while_soft" => "Level when it is dry to sand", "wipe_off" => "Lay on so little that nothing is wiped off"

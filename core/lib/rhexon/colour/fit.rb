@@ -62,8 +62,9 @@ module Rhexon
       # @return [Result] "strength"
       # @raise [InvalidInput]
       def strength(readings)
-        Rhexon.refuse_unless(readings.any?, "No board with that product was read", where: "readings",
-                                                                                   accepted: "at least one reading")
+        Rhexon.refuse_unless(
+          readings.any?, "No board with that product was read", where: "readings", accepted: "at least one reading"
+        )
         error = ->(strength) {
           readings.sum { |factor, lab, *more|
             DeltaE.ciede2000(lab, yield(strength, factor, *more))

@@ -12,10 +12,10 @@ module Rhexon
           @known ||= {}
           @known[id] ||= begin
             record = table.fetch("lights")[id] or
-              raise InvalidInput.new("The light #{id.inspect} is not known", where: "light",
-                                                                             accepted: table.fetch(
-                                                                               "lights"
-                                                                             ).keys.join(", "))
+              raise InvalidInput.new(
+                "The light #{id.inspect} is not known", where: "light",
+                accepted: table.fetch("lights").keys.join(", ")
+              )
             new(id: id, name: record.fetch("name"), power: power(record).freeze, model: record["model"] || false).freeze
           end
         end

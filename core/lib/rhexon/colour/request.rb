@@ -72,8 +72,9 @@ module Rhexon
       private_class_method :lab
 
       def number(value, where)
-        Rhexon.refuse_unless(value.is_a?(Numeric) && value.between?(0, 50), "#{where} is a number", where: where,
-                                                                                                    accepted: "0 to 50")
+        Rhexon.refuse_unless(
+          value.is_a?(Numeric) && value.between?(0, 50), "#{where} is a number", where: where, accepted: "0 to 50"
+        )
         value
       end
       private_class_method :number

@@ -12,9 +12,10 @@ module Rhexon
       def check(values, where: "reflectance")
         ok = values.is_a?(Array) && values.size == NM.size &&
           values.all? { |value| value.is_a?(Numeric) && value.between?(0, 1) }
-        Rhexon.refuse_unless(ok, "That is no reflectance", where: where,
-                                                           accepted: "#{NM.size} numbers from 0 to 1, for 400 to 700 " \
-                                                                     "nm every 10 nm")
+        Rhexon.refuse_unless(
+          ok, "That is no reflectance", where: where,
+          accepted: "#{NM.size} numbers from 0 to 1, for 400 to 700 nm every 10 nm"
+        )
         values.map(&:to_f)
       end
 

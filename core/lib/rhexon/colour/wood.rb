@@ -27,8 +27,9 @@ module Rhexon
           @known[[ species, board ]] ||= begin
             record = record(species)
             name = self::BOARDS[board] or
-              raise InvalidInput.new("A board is pale, mean or dark", where: "wood",
-                                                                      accepted: self::BOARDS.keys.join(", "))
+              raise InvalidInput.new(
+                "A board is pale, mean or dark", where: "wood", accepted: self::BOARDS.keys.join(", ")
+              )
             made(species, board, Reflectance.from_lab(record.fetch(name), Light.find("D65"), shape: shape(record)),
                  record, false)
           end

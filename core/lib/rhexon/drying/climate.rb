@@ -12,8 +12,9 @@ module Rhexon
         Rhexon.refuse_unless(rh.is_a?(Numeric) && rh.between?(1, 100), "Humidity cannot be #{rh} %",
                              where: "#{where}/rh", accepted: "1 to 100 %")
         known = Reference.table("drying").fetch("air")
-        Rhexon.refuse_unless(known.key?(air), "Air movement '#{air}' is not known", where: "#{where}/air",
-                                                                                    accepted: known.keys.join(", "))
+        Rhexon.refuse_unless(
+          known.key?(air), "Air movement '#{air}' is not known", where: "#{where}/air", accepted: known.keys.join(", ")
+        )
         super(t_c: t_c.to_f, rh: rh.to_f, air: air)
         freeze
       end

@@ -33,9 +33,10 @@ module Rhexon
         def known(entries, alone)
           return entries.map { |entry| [ nil, climate(entry) ] } if entries.size == 1 && entries[0]["from"].nil?
 
-          Rhexon.refuse_unless(entries.all? { |entry| entry["from"] },
-                               "Each of several entries says from when it holds", where: "climate/from",
-                                                                                  accepted: "2026-11-25T10:30+01:00")
+          Rhexon.refuse_unless(
+            entries.all? { |entry| entry["from"] }, "Each of several entries says from when it holds",
+            where: "climate/from", accepted: "2026-11-25T10:30+01:00"
+          )
           spans = entries
             .map { |entry| [ minute(entry, "from"), entry["until"] && minute(entry, "until"), climate(entry) ] }
             .sort_by(&:first)
@@ -73,9 +74,10 @@ module Rhexon
       # @param known [Array<Array(Integer or nil, Climate or nil)>] from a minute on; nil: not known
       # @param daily [Array<Array(Integer, Climate)>] from a minute of the local day on
       def initialize(known, daily, zone)
-        Rhexon.refuse_unless(known.any? || daily.any?, "A room has air", where: "climate",
-                                                                         accepted: "at least one entry, or a daily " \
-                                                                                   "pattern")
+        Rhexon.refuse_unless(
+          known.any? || daily.any?, "A room has air", where: "climate",
+          accepted: "at least one entry, or a daily pattern"
+        )
         @known = known
         @daily = daily
         @zone = zone

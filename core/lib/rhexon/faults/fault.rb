@@ -26,10 +26,10 @@ module Rhexon
       def mending(id)
         mendings.find { |mending| id.nil? || mending["id"] == id } ||
           raise(
-            InvalidInput.new("#{name} cannot be mended by #{id.inspect}", where: "mending",
-                                                                          accepted: mendings.map { |mending|
-                                                                            mending["id"]
-                                                                          }.join(", "))
+            InvalidInput.new(
+              "#{name} cannot be mended by #{id.inspect}", where: "mending",
+              accepted: mendings.map { |mending| mending["id"] }.join(", ")
+            )
           )
       end
     end

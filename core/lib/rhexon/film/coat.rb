@@ -11,8 +11,9 @@ module Rhexon
       # @raise [InvalidInput] when the mix has no solids
       def wet_um(dry_um, solids_percent)
         unless solids_percent.positive?
-          raise InvalidInput.new("A material without solids leaves no film", where: "solids_volume_percent",
-                                                                             accepted: "more than 0 %")
+          raise InvalidInput.new(
+            "A material without solids leaves no film", where: "solids_volume_percent", accepted: "more than 0 %"
+          )
         end
 
         dry_um * 100.0 / solids_percent

@@ -11,7 +11,7 @@ module Rhexon
       # @param wood [String] absorption class of the face
       # @param arris [String] sharp, eased_2mm or eased_3mm
       def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false,
-sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
+                     sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
         @wood = wood
         @arris = arris
         @layers = layers.freeze

@@ -14,7 +14,10 @@ module Rhexon
       NONE = "none".freeze
       RANGE = /\A(-?[\d.,]+)\s*(?:to|–|\.\.|-)\s*(-?[\d.,]+)\z/
       PACK = /\A([\d.,]+\s*[a-zA-Z]+)\s*(?:[=:]?\s*([\d.,]+))?\z/
-      MIX = /\A(\S+)\s+([\d.,]+)\s*(volume|mass)?\s*(?:of the (base|total))?\s*(?:\(?([\d.,]+\s*(?:to|–|-)\s*[\d.,]+)\)?)?\z/
+      MIX = /
+        \A(\S+)\s+([\d.,]+)\s*(volume|mass)?\s*(?:of\ the\ (base|total))?\s*
+        (?:\(?([\d.,]+\s*(?:to|–|-)\s*[\d.,]+)\)?)?\z
+      /x
       STEP = /\A(?:(\w+):\s*)?(.+?)(?:,\s*([\d.,]+)\s*min)?\z/
 
       class << self
@@ -45,23 +48,10 @@ module Rhexon
           when "range" then value.map { |number| plain(number) }.join(" to ")
           when "pairs" then value.map { |at, number| "#{plain(at)}: #{plain(number)}" }.join(", ")
           when "waits" then value.map { |name, minutes| "#{name.tr("_", " ")}: #{plain(minutes)}" }.join(", ")
-          when "methods"
-            value.map { |method, times|
-              "#{Schedule::Words::DONE.fetch(method, method)}: " \
-                                        "#{times.map { |name, minutes|
-                                          "#{name.tr("_", " ")} #{plain(minutes)}"
-                                        }.join(", ")}"
-            }.join("; ")
-          when "packs"
-            value.map { |pack|
-              "#{plain(pack["g"] || pack["ml"])} " \
-                               "#{pack["g"] ? "g" : "ml"}#{" #{plain(pack["price"])}" if pack["price"]}"
-            }.join("; ")
+          when "methods" then value.map { |method, times| method_words(method, times) }.join("; ")
+          when "packs" then value.map { |pack| pack_words(pack) }.join("; ")
           when "mix" then value.map { |component| component_words(component) }.join("; ")
-          when "steps"
-            value.map { |step|
-              "#{"#{step["after"]}: " if step["after"]}#{step["do"]}#{", #{plain(step["min"])} min" if step["min"].to_f.positive?}"
-            }.join("; ")
+          when "steps" then value.map { |step| step_words(step) }.join("; ")
           else value.is_a?(Numeric) ? plain(value) : value.to_s
           end
         end
@@ -191,9 +181,10 @@ module Rhexon
 
         def refuse(figure, text, accepted)
           raise(
-            InvalidInput.new("#{figure["words"].capitalize}: #{text.inspect} is not understood",
-                             where: figure["path"],
-                                                                                                 accepted: accepted)
+            InvalidInput.new(
+              "#{figure["words"].capitalize}: #{text.inspect} is not understood", where: figure["path"],
+              accepted: accepted
+            )
           )
         end
 
@@ -210,10 +201,24 @@ module Rhexon
 
         def component_words(component)
           range = component["range"]
-          "#{component["product"]} #{plain(component["parts"])} " \
-          "#{component["basis"] || "volume"}#{" of the total" if component["of"] == "total"}#{" #{range.map { |part|
-            plain(part)
-          }.join(" to ")}" if range}"
+          [ component["product"], plain(component["parts"]), component["basis"] || "volume",
+            ("of the total" if component["of"] == "total"),
+            (range.map { |part| plain(part) }.join(" to ") if range) ].compact.join(" ")
+        end
+
+        def method_words(method, times)
+          said = times.map { |name, minutes| "#{name.tr("_", " ")} #{plain(minutes)}" }
+          "#{Schedule::Words::DONE.fetch(method, method)}: #{said.join(", ")}"
+        end
+
+        def pack_words(pack)
+          [ plain(pack["g"] || pack["ml"]), pack["g"] ? "g" : "ml", *(plain(pack["price"]) if pack["price"]) ].join(" ")
+        end
+
+        def step_words(step)
+          after = "#{step["after"]}: " if step["after"]
+          wait = ", #{plain(step["min"])} min" if step["min"].to_f.positive?
+          "#{after}#{step["do"]}#{wait}"
         end
 
         def plain(number) = number.is_a?(Numeric) ? format("%.10g", number) : number.to_s

@@ -102,10 +102,10 @@ module Rhexon
       end
 
       def usable_until(pass, from, sheet)
-        PotLife.usable_until(pass.product, shop.line(pass.room), from, batch_g: sheet.total_g,
-                                                                       hardener_parts: ProductMix.hardener_parts(
-                                                                         pass.product, pass.step
-                                                                       ))
+        PotLife.usable_until(
+          pass.product, shop.line(pass.room), from, batch_g: sheet.total_g,
+          hardener_parts: ProductMix.hardener_parts(pass.product, pass.step)
+        )
       end
     end
   end

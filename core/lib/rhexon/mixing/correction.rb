@@ -86,9 +86,10 @@ module Rhexon
             accepted: recipe.components.map(&:name).join(", ")
           )
         grams = pour["g"]
-        Rhexon.refuse_unless(grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G,
-                             "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured",
-                                                                                              accepted: "0 g or more")
+        Rhexon.refuse_unless(
+          grams.is_a?(Numeric) && grams.to_f.finite? && grams >= 0 && grams <= PourSheet::MOST_G,
+          "#{grams.inspect} g of #{pour["name"]} cannot have been poured", where: "poured", accepted: "0 g or more"
+        )
         @amounts[index] = (@amounts[index] || 0.0) + grams
       end
 

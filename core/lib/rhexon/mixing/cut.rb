@@ -45,21 +45,24 @@ module Rhexon
         when "parts_mass"
           pair(numbers, "#{where}/#{name}").then { |flake, spirit_g| flake / spirit_g.to_f * spirit }
         when "percent_mass" then percent(value, spirit, "#{where}/#{name}")
-        else raise InvalidInput.new("A cut is not given as #{name}", where: where,
-                                                                     accepted: "lb_per_gal, g_per_l, g_to_ml, " \
-                                                                               "parts_mass or percent_mass")
+        else raise InvalidInput.new(
+          "A cut is not given as #{name}", where: where,
+          accepted: "lb_per_gal, g_per_l, g_to_ml, parts_mass or percent_mass"
+        )
         end
       end
 
       def self.percent(value, spirit, where)
-        Rhexon.refuse_unless(value < 100, "#{value} % of flake leaves no spirit", where: where,
-                                                                                  accepted: "less than 100 %")
+        Rhexon.refuse_unless(
+          value < 100, "#{value} % of flake leaves no spirit", where: where, accepted: "less than 100 %"
+        )
         value / (100.0 - value) * spirit
       end
 
       def self.pair(numbers, where)
-        Rhexon.refuse_unless(numbers.size == 2, "That is not a pair", where: where,
-                                                                      accepted: "two numbers, such as [1, 4]")
+        Rhexon.refuse_unless(
+          numbers.size == 2, "That is not a pair", where: where, accepted: "two numbers, such as [1, 4]"
+        )
         numbers
       end
 

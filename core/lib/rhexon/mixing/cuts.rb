@@ -40,9 +40,10 @@ module Rhexon
       # @return [Result]
       def thinned(stock, solution_ml, add_spirit_ml)
         positive!(solution_ml, "solution_ml")
-        Rhexon.refuse_unless(add_spirit_ml.is_a?(Numeric) && add_spirit_ml.to_f.finite? && add_spirit_ml >= 0,
-                             "#{add_spirit_ml.inspect} ml of spirit cannot be added", where: "add_spirit_ml",
-                                                                                      accepted: "0 ml or more")
+        Rhexon.refuse_unless(
+          add_spirit_ml.is_a?(Numeric) && add_spirit_ml.to_f.finite? && add_spirit_ml >= 0,
+          "#{add_spirit_ml.inspect} ml of spirit cannot be added", where: "add_spirit_ml", accepted: "0 ml or more"
+        )
         flake = stock.flake_in(solution_ml)
         spirit = stock.spirit_in(solution_ml) + add_spirit_ml
         cut = stock.with(flake / spirit)
@@ -68,10 +69,10 @@ module Rhexon
       # @return [Array(Numeric, Numeric)] hours, shortest and longest
       def dissolving_h(method)
         Cut.defaults.fetch("dissolving_h").fetch(method) do
-          raise InvalidInput.new("Flake is not dissolved by #{method.inspect}", where: "method",
-                                                                                accepted: Cut.defaults
-                                                                                  .fetch("dissolving_h").keys
-                                                                                  .join(", "))
+          raise InvalidInput.new(
+            "Flake is not dissolved by #{method.inspect}", where: "method",
+            accepted: Cut.defaults .fetch("dissolving_h").keys .join(", ")
+          )
         end
       end
 

@@ -13,7 +13,7 @@ module Rhexon
       # @param narrow [Boolean] chairs, spindles: counts only where sprayed
       # @param consumption_ml_per_m2 [Numeric, nil] laid on by wiping; takes the place of the film left on
       def self.for_area(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil,
-left_behind_ml: nil, margin_percent: nil)
+                        left_behind_ml: nil, margin_percent: nil)
         efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
         net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
         new(net_ml: net, laid_ml: net / efficiency,

@@ -18,8 +18,9 @@ module Rhexon
         @recipe = recipe
         @want = want
         @resolution_g = resolution_g.to_f
-        Rhexon.refuse_unless(@resolution_g.positive?, "The scale has no resolution", where: "scale/resolution_g",
-                                                                                     accepted: "more than 0 g")
+        Rhexon.refuse_unless(
+          @resolution_g.positive?, "The scale has no resolution", where: "scale/resolution_g", accepted: "more than 0 g"
+        )
         @factor = factor_of(want)
         Rhexon.refuse_unless(total_g <= MOST_G, "A mix of #{(total_g / 1000).round} kg is more than any pot here holds",
                              where: "want", accepted: "up to 1000 kg")
@@ -64,9 +65,9 @@ module Rhexon
         when "total_ml" then positive(want["total_ml"], "total_ml") / recipe.unit_ml.sum
         when "total_g" then positive(want["total_g"], "total_g") / recipe.unit_g.sum
         when "have" then [ want["have"] ].flatten.map { |stock| stock_factor(stock) }.min
-        else raise InvalidInput.new("How much is wanted is missing", where: "want",
-                                                                     accepted: "total_ml, total_g, or have with a " \
-                                                                               "name and g or ml")
+        else raise InvalidInput.new(
+          "How much is wanted is missing", where: "want", accepted: "total_ml, total_g, or have with a name and g or ml"
+        )
         end
       end
 

@@ -116,10 +116,10 @@ module Rhexon
       end
 
       def refuse_shares(where)
-        raise InvalidInput.new("The shares of the total do not come to 100 %", where: where,
-                                                                               accepted: "shares of the total that " \
-                                                                                         "leave room for the base, " \
-                                                                                         "or parts of the base")
+        raise InvalidInput.new(
+          "The shares of the total do not come to 100 %", where: where,
+          accepted: "shares of the total that leave room for the base, or parts of the base"
+        )
       end
     end
   end

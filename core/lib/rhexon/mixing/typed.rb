@@ -50,8 +50,9 @@ module Rhexon
           )
         kind = Units::SCALES[:mass].key?(scale) ? :mass : :volume
         refuse_kind(kept, kind, where) if wants && kind != wants
-        Rhexon.refuse_unless(value.positive?, "#{kept.inspect} is nothing to pour", where: where,
-                                                                                    accepted: "more than 0")
+        Rhexon.refuse_unless(
+          value.positive?, "#{kept.inspect} is nothing to pour", where: where, accepted: "more than 0"
+        )
         new(kind: kind, value: Units.convert(value, from: scale, to: kind == :mass ? :g : :ml), unit: scale)
       end
 

@@ -68,31 +68,29 @@ module Rhexon
 
       def pass(placement)
         pass = placement.pass
-        slack = @plan.slack[pass.key]
         { "key" => pass.key, "piece" => pass.piece.id, "step" => pass.step["id"], "coat" => pass.coat,
           "part" => pass.part, "pieces" => [ pass.range.begin + 1, pass.range.end + 1 ], "sections" => pass.sections,
           "faces" => pass.faces, "caught" => pass.caught, "kind" => pass.kind,
-          "dry" => pass.dust, "inserted" => pass.inserted, "status" => placement.status, "person" => placement.person, "room" => pass.room, "dry_room" => pass.dry_room,
-          "tools" => [ placement.tool ].compact, "rack_places" => pass.leaves_something? ? pass.count : 0, "hands" => placement.hands
-            .map { |from, to|
-                                                                                                             [
-                                                                                                               iso(from),
-                                                                                                               iso(to)
-                                                                                                             ]
-                                                                                                           },
-          "hands_start" => iso(placement.hands_start), "work_start" => iso(
-            placement.work_start
-          ), "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
-          "hands_end" => iso(
-            placement.hands_end
-          ), "waits_for" => placement.waits.map { |wait| wait(wait) }, "window" => window(placement.window),
-          "dust_safe_at" => reached(placement,
-                                    "dust_safe"), "handle_at" => reached(
-                                      placement, "handle"
-                                    ), "watched" => watched(pass), "batch" => batch_of[pass.key],
-          "earliest" => iso(slack&.earliest ||
-            placement.hands_start), "latest" => iso(slack&.latest ||
-              placement.hands_start), "because" => placement.because }
+          "dry" => pass.dust, "inserted" => pass.inserted, "status" => placement.status,
+          "person" => placement.person, "room" => pass.room, "dry_room" => pass.dry_room,
+          "tools" => [ placement.tool ].compact, "rack_places" => pass.leaves_something? ? pass.count : 0,
+          "watched" => watched(pass), "batch" => batch_of[pass.key], "because" => placement.because,
+          **times(placement), **slack(placement) }
+      end
+
+      def times(placement)
+        { "hands" => placement.hands.map { |from, to| [ iso(from), iso(to) ] },
+          "hands_start" => iso(placement.hands_start), "work_start" => iso(placement.work_start),
+          "first_end" => iso(placement.first_end), "work_end" => iso(placement.work_end),
+          "hands_end" => iso(placement.hands_end), "waits_for" => placement.waits.map { |wait| wait(wait) },
+          "window" => window(placement.window), "dust_safe_at" => reached(placement, "dust_safe"),
+          "handle_at" => reached(placement, "handle") }
+      end
+
+      def slack(placement)
+        slack = @plan.slack[placement.pass.key]
+        { "earliest" => iso(slack&.earliest || placement.hands_start),
+          "latest" => iso(slack&.latest || placement.hands_start) }
       end
 
       def batch(batch)

@@ -137,8 +137,9 @@ module Rhexon
 
       def read_people(records)
         gone, here = records.partition { |record| record["away"] }
-        Rhexon.refuse_unless(here.any?, "Nobody works at the bench", where: "people",
-                                                                     accepted: "at least one person who is not away")
+        Rhexon.refuse_unless(
+          here.any?, "Nobody works at the bench", where: "people", accepted: "at least one person who is not away"
+        )
         @people = here.map { |record| person(record) }
         @away = gone.map { |record| record["id"] }
       end
@@ -174,9 +175,8 @@ module Rhexon
         document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
         Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys,
-                                                  tools: tools.map { |tool|
-                                                    tool["id"]
-                                                  }, people: people.map(&:id) + away)
+                                                  tools: tools.map { |tool| tool["id"] },
+                                                  people: people.map(&:id) + away)
         refuse_stranger(record)
         Piece.same(Piece
           .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,

@@ -16,8 +16,9 @@ module Rhexon
         @zone = TZInfo::Timezone.get(name)
         @offsets = {}
       rescue TZInfo::InvalidTimezoneIdentifier
-        raise InvalidInput.new("The time zone #{name} is not known", where: "zone",
-                                                                     accepted: "an IANA zone such as Europe/Berlin")
+        raise InvalidInput.new(
+          "The time zone #{name} is not known", where: "zone", accepted: "an IANA zone such as Europe/Berlin"
+        )
       end
 
       # @param text [String] ISO 8601 with offset
@@ -30,9 +31,10 @@ module Rhexon
           return Time.utc(year, month, day, hour, minute).to_i / 60 - offset_of(match)
         end
 
-        raise InvalidInput.new("#{text.inspect} is not a time", where: where,
-                                                                accepted: "ISO 8601 with an offset, such as " \
-                                                                          "2026-11-25T10:30+01:00")
+        raise InvalidInput.new(
+          "#{text.inspect} is not a time", where: where,
+          accepted: "ISO 8601 with an offset, such as 2026-11-25T10:30+01:00"
+        )
       end
 
       # @raise [InvalidInput] when a minute is more than ten years from now

@@ -59,9 +59,7 @@ module Rhexon
         when "all" then several(document, operation["operations"])
         else raise InvalidInput.new(
           "The edit #{operation["op"].inspect} is not known", where: "op",
-                                                              accepted: "add_step, remove_step, move_step, " \
-                                                                        "change_step, split_coats, pin, house, " \
-                                                                        "place, all"
+          accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all"
         )
         end
       end

@@ -8,6 +8,7 @@ module Rhexon
       }.freeze
       ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
       AIMS = { "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "rub_out" => "Rub out" }.freeze
+      AIMS = { "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.freeze
       DONE = {
         "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded"
       }.freeze
@@ -70,13 +71,10 @@ module Rhexon
         when "split_coats" then "Split: #{name} after coat #{operation["keep"]}"
         when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
         when "place"
-          "#{operation["set"].map { |field, value|
-            "#{field.tr("_", " ")} #{value || "as usual"}"
-          }.join(", ").capitalize}"
+          operation["set"].map { |field, value| "#{field.tr("_", " ")} #{value || "as usual"}" }.join(", ").capitalize
         when "house"
-          "House rule: #{operation["set"].map { |rule, value|
-            "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}"
-          }.join(", ")}"
+          rules = operation["set"].map { |rule, value| "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}" }
+          "House rule: #{rules.join(", ")}"
         else "Several changes"
         end
       end
@@ -95,15 +93,9 @@ module Rhexon
             "as many coats a day as dry"
           end
         when "scuff_with" then "scuffed with #{value || "P320"}"
-        when "aim"
-          "to #{{ "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.fetch(value,
-                                                                                                                 value.to_s)}"
+        when "aim" then "to #{AIMS.fetch(value, value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
-        else "#{field.tr("_", " ")} #{if value.is_a?(Array)
-                                        value.join(", ")
-else
-  value.nil? ? "as usual" : value
-                                      end}"
+        else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value || "as usual"}"
         end
       end
       private_class_method :setting

@@ -15,7 +15,9 @@ module Rhexon
 
       attr_reader :shop, :drier, :passes, :queues, :logged, :people, :hours, :piece_of, :first, :last, :setup, :work,
                   :hands, :each_min, :count, :kind, :crew, :tools, :waits, :unders, :mates,
-                  :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room, :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal, :out_of_reach
+                  :dust_safe, :handle, :ready, :blocks, :scuff_min, :scuff_crew, :pieces, :rooms, :room, :dry_room,
+                  :scuff_room, :dust, :wet, :pauses, :cleanup, :settles, :horizon, :always, :pinned, :goal,
+                  :out_of_reach
 
       # @param shop [Planning::Shop]
       # @param queues [Hash{String=>Array<Planning::Pass>}] piece id => passes in document order

@@ -30,15 +30,8 @@ module Rhexon
                      "The film below is still soft: it drags, wrinkles or traps what should leave."
           context.finding(
             "bond.too_soon", "stop", "Too soon", sentence, placement: placement,
-                                                           figures: {
-                                                             reached_at: early.reached_at,
-                                                             starts_at: placement.work_start
-                                                           },
-                                                           remedies: placement.because ==
-                                                             "pin" ? [
-                                                               move(context, placement, early),
-                                                               unpin(context, placement)
-                                                             ] : []
+            figures: { reached_at: early.reached_at, starts_at: placement.work_start },
+            remedies: placement.because == "pin" ? [ move(context, placement, early), unpin(context, placement) ] : []
           )
         end
 

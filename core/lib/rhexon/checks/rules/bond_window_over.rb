@@ -40,11 +40,10 @@ module Rhexon
             remedies <<
               context.remedy("Let the plan scuff first", { "op" => "house", "set" => { "missed_window" => "scuff" } })
           end
-          context.finding("bond.window_over", "stop", "Window missed", sentence, placement: coat,
-                                                                                 figures: {
-                                                                                   closes_at: window.closes_at,
-                                                                                   starts_at: coat.work_start
-                                                                                 }, remedies: remedies)
+          context.finding(
+            "bond.window_over", "stop", "Window missed", sentence, placement: coat,
+            figures: { closes_at: window.closes_at, starts_at: coat.work_start }, remedies: remedies
+          )
         end
 
         # Hold the earlier coat so that the later one still meets its window.

@@ -22,14 +22,11 @@ module Rhexon
           wanted = careful || limit
           sentence = "#{degrees(here)} in the #{placement.pass.room}, #{product.name} asks for " \
                      "#{degrees(level == "stop" ? limit : careful)}: #{why(product)}."
-          context.finding("climate.cold", level, "Too cold to lay", sentence, placement: placement,
-                                                                              figures: {
-                                                                                air_c: here, limit_c: limit,
-                                                                                caution_c: careful
-                                                                              },
-                                                                              remedies: [ move(
-                                                                                context, placement, wanted
-                                                                              ) ])
+          context.finding(
+            "climate.cold", level, "Too cold to lay", sentence, placement: placement,
+            figures: { air_c: here, limit_c: limit, caution_c: careful },
+            remedies: [ move(context, placement, wanted) ]
+          )
         end
 
         # @return [Numeric] °C

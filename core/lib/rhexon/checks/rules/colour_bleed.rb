@@ -27,15 +27,11 @@ module Rhexon
           done = Schedule::Words::DONE.fetch(upper.step["method"])
           sentence = "#{upper.product.name} is carried in #{carrier(upper.product)} and #{done} on: it takes " \
                      "#{lower.product.name} up again, in streaks and into the film."
-          context.finding("colour.bleed", "caution", "Colour comes up", sentence, placement: upper.first,
-                                                                                  figures: {
-                                                                                    lower: lower.product.name,
-                                                                                    upper: upper.product.name
-                                                                                  },
-                                                                                  remedies: [
-                                                                                    spray(context, upper),
-                                                                                    seal(context, lower, upper)
-                                                                                  ])
+          context.finding(
+            "colour.bleed", "caution", "Colour comes up", sentence, placement: upper.first,
+            figures: { lower: lower.product.name, upper: upper.product.name },
+            remedies: [ spray(context, upper), seal(context, lower, upper) ]
+          )
         end
 
         def carrier(product) = product.carrier.tr("_", " ")

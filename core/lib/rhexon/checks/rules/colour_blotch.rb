@@ -26,10 +26,10 @@ module Rhexon
 
           sentence = "#{wood.species.capitalize} drinks unevenly, and #{stain.product.name} sinks into it: sanded to " \
                      "#{grit} it will show dark patches. #{least} or finer evens it out, and so does a washcoat."
-          context.finding("colour.blotch", "caution", "Blotches", sentence, placement: stain.first,
-                                                                            figures: {
-                                                                              grit: grit.to_s, least_grit: least.to_s
-                                                                            }, remedies: remedies(context, stain))
+          context.finding(
+            "colour.blotch", "caution", "Blotches", sentence, placement: stain.first,
+            figures: { grit: grit.to_s, least_grit: least.to_s }, remedies: remedies(context, stain)
+          )
         end
 
         def limits = Reference.table("colour").fetch("blotch")

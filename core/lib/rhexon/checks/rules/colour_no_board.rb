@@ -22,9 +22,10 @@ module Rhexon
         end
 
         def unstated(context, colour)
-          context.finding("colour.no_board", "note", "Boards are not stated",
-                          "Whether #{colour.product.name} was tried on a board is not stated.", placement: colour.first,
-                                                                                                remedies: [])
+          context.finding(
+            "colour.no_board", "note", "Boards are not stated",
+            "Whether #{colour.product.name} was tried on a board is not stated.", placement: colour.first, remedies: []
+          )
         end
 
         def untried(context, colour, board, differences)

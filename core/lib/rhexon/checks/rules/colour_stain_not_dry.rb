@@ -25,11 +25,8 @@ module Rhexon
                      "It is dragged along, or stays soft under the film, which then lets go."
           context.finding(
             "colour.stain_not_dry", "stop", "Stain not dry", sentence, placement: placement,
-                                                                       figures: {
-                                                                         reached_at: early.reached_at,
-                                                                         starts_at: placement.work_start
-                                                                       },
-                                                                       remedies: placement.because ==
+            figures: { reached_at: early.reached_at, starts_at: placement.work_start },
+            remedies: placement.because ==
               "pin" ? [ BondTooSoon.move(context, placement, early), BondTooSoon.unpin(context, placement) ] : []
           )
         end

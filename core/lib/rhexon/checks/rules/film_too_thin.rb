@@ -39,15 +39,8 @@ module Rhexon
         def finding(context, face, walk, coat, least, chance)
           film = walk.final.total_um
           under = film < least
-          # Both figures are estimates: what misses by less than they are sure of is said more softly.
-          plainly = film + walk.final.sd_um < least
           sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least " \
-                     "for #{use(context)}: " \
-                     "#{if plainly
-                          "it will not protect"
-else
-  under ? "a little thin" : "about 1 piece in #{(1 / chance).round} goes under"
-                        end}."
+                     "for #{use(context)}: #{verdict(walk, least, chance)}."
           context.finding(
             "film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
             figures: {
@@ -55,6 +48,13 @@ else
             },
             remedies: remedies(context, coat, least - film)
           )
+        end
+
+        # Both figures are estimates: what misses by less than they are sure of is said more softly.
+        def verdict(walk, least, chance)
+          return "about 1 piece in #{(1 / chance).round} goes under" unless walk.final.total_um < least
+
+          walk.final.total_um + walk.final.sd_um < least ? "it will not protect" : "a little thin"
         end
 
         def remedies(context, coat, lacking)

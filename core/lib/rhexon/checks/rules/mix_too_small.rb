@@ -23,20 +23,12 @@ module Rhexon
                      "much, or weigh on a finer scale."
           context.finding(
             "mix.too_small", "caution", "Too little to weigh", sentence, placement: coat,
-                                                                         figures: {
-                                                                           total_g: batch.sheet.total_g,
-                                                                           smallest_g: least,
-                                                                           resolution_g: context.shop.scale_g
-                                                                         },
-                                                                         remedies: [
-                                                                           whole(context, coat),
-                                                                           context.remedy("Measure by volume in this " \
-                                                                                          "schedule",
-                                                                                          { "op" => "house",
-                                                                                            "set" => {
-                                                                                              "measure" => "volume"
-                                                                                            } })
-                                                                         ]
+            figures: { total_g: batch.sheet.total_g, smallest_g: least, resolution_g: context.shop.scale_g },
+            remedies: [
+              whole(context, coat),
+              context.remedy("Measure by volume in this schedule",
+                             { "op" => "house", "set" => { "measure" => "volume" } })
+            ]
           )
         end
 

@@ -36,11 +36,11 @@ module Rhexon
         end
 
         def dyed(context, placement, spirit)
-          context.finding("mix.water_in_spirit", "caution", "Dyed spirit in pale shellac",
-                          "#{spirit.name} is dyed and tints pale flakes.", placement: placement,
-                                                                           figures: {
-                                                                             spirit: spirit.name
-                                                                           }, remedies: [ better(context, placement) ])
+          context.finding(
+            "mix.water_in_spirit", "caution", "Dyed spirit in pale shellac",
+            "#{spirit.name} is dyed and tints pale flakes.", placement: placement, figures: { spirit: spirit.name },
+            remedies: [ better(context, placement) ]
+          )
         end
 
         def better(context, placement)

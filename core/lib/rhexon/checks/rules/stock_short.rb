@@ -19,16 +19,10 @@ module Rhexon
                      "#{buy.empty? ? "Its packs are not known" : "On the shopping list: #{buy}"}."
           context.finding(
             "stock.short", "caution", "Not enough on the shelf", sentence, placement: coat,
-                                                                           figures: {
-                                                                             need_g: line.need_g, left_g: line.left_g,
-                                                                             short_g: line.short_g
-                                                                           },
-                                                                           remedies: [
-                                                                             context.go(
-                                                                               "Open the shopping list", "shopping",
-                                                                               line.product.id
-                                                                             ), instead(context, coat, line)
-                                                                           ]
+            figures: { need_g: line.need_g, left_g: line.left_g, short_g: line.short_g },
+            remedies: [
+              context.go("Open the shopping list", "shopping", line.product.id), instead(context, coat, line)
+            ]
           )
         end
 

@@ -18,11 +18,10 @@ module Rhexon
           remedies = candidates(context).filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
           sentence =
             "Ready #{context.clock(ready)}, due #{context.clock(context.piece.due)}: #{context.duration(late)} late."
-          [ context.finding("time.due", "caution", "Late", sentence, placement: context.placements.last,
-                                                                     figures: {
-                                                                       ready_at: ready, due: context.piece.due,
-                                                                       late_min: late
-                                                                     }, remedies: remedies) ]
+          [ context.finding(
+            "time.due", "caution", "Late", sentence, placement: context.placements.last,
+            figures: { ready_at: ready, due: context.piece.due, late_min: late }, remedies: remedies
+          ) ]
         end
 
         def candidates(context)

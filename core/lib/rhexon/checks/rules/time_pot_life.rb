@@ -21,16 +21,10 @@ module Rhexon
                      "of the pot sets before it is on.#{BY_THE_CLOCK if batch.product.waterborne?}"
           context.finding(
             "time.pot_life", "stop", "Outlasts its pot life", sentence, placement: coat,
-                                                                        figures: {
-                                                                          usable_min: usable,
-                                                                          work_min: batch.used_until - batch.mixed_at,
-                                                                          t_c: context.climate(coat).t_c
-                                                                        },
-                                                                        remedies: [
-                                                                          split(context, coat, batch),
-                                                                          cooler(context, coat, batch),
-                                                                          less_hardener(context, coat, batch)
-                                                                        ]
+            figures: {
+              usable_min: usable, work_min: batch.used_until - batch.mixed_at, t_c: context.climate(coat).t_c
+            },
+            remedies: [ split(context, coat, batch), cooler(context, coat, batch), less_hardener(context, coat, batch) ]
           )
         end
 
