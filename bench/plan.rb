@@ -28,14 +28,14 @@ puts format("%-28s %7s %9s %9s %9s %9s %8s", "ms of CPU", "passes", "read", "mid
 def plan(name, json, times: 3)
   shop = made = nil
   read = Array.new(times) { cpu_ms { shop = Rhexon::Planning::Shop.new(json) } }
-  planned = Array.new(times) { cpu_ms { made = Rhexon::Planning::Planner.plan(shop) } }
+  planned = Array.new(times) { cpu_ms { made = Rhexon::Search::Planner.plan(shop) } }
   puts format("%-28s %7d %s %s %8d", name, made.model.size, least_and_middle(read), least_and_middle(planned),
               made.builds)
   made
 end
 
 # The first plan of a process also reads data and compiles.
-Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(Shops.week(2, steps: 20)))
+Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(Shops.week(2, steps: 20)))
 SIZES.each { |name, fields| plan("#{name}, quick", Shops.week(fields[:pieces], **fields.except(:pieces))) }
 week = plan("shop week, 12 x 20, full", Shops.week(12, effort: "full"), times: 1)
 puts
@@ -46,7 +46,7 @@ puts format(
   least_and_middle(
     Array.new(3) do
       cpu_ms do
-        Rhexon::Picture::Sheet.new(Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(Shops.week(12))), "p0")
+        Rhexon::Picture::Sheet.new(Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(Shops.week(12))), "p0")
           .then { |sheet| [ sheet.rows, sheet.section, sheet.findings ] }
       end
     end

@@ -117,7 +117,7 @@ end
 
 def ours(json)
   shop = Rhexon::Planning::Shop.new(json)
-  planner = Rhexon::Planning::Planner.new(shop)
+  planner = Rhexon::Search::Planner.new(shop)
   began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
   trial, builds = planner.search
   [ planner, shop, trial.ready.compact.max - shop.now, builds, Process.clock_gettime(Process::CLOCK_MONOTONIC) - began ]

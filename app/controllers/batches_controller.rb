@@ -13,8 +13,8 @@ class BatchesController < ApplicationController
   def create
     product =
       Product.find_by(id: body["product"]) || raise(Rhexon::InvalidInput.new("Choose a product", where: "product"))
-    typed = Rhexon::Mixing::Typed.read(body["amount"], where: "amount")
-    grams = Rhexon::Stock::Packs.grams({ typed.kind == :mass ? "g" : "ml" => typed.value }, product.to_value)
+    typed = Rhexon::Typed.read(body["amount"], where: "amount")
+    grams = Rhexon::Mixing::Packs.grams({ typed.kind == :mass ? "g" : "ml" => typed.value }, product.to_value)
     received = Batch.receive!(product, grams: grams.round(1), lot: body["lot"].presence,
                                        state: body["state"] == "opened" ? "opened" : "sealed", on: day(body["on"]),
                                        client_id: body["client_id"].presence || SecureRandom.uuid)
@@ -25,14 +25,14 @@ class BatchesController < ApplicationController
     case body["act"]
     when "open" then batch.open!(on: today)
     when "weigh"
-      batch.weigh!(Rhexon::Mixing::Typed.read(body["left"], wants: :mass, unit: :g, where: "left").value,
+      batch.weigh!(Rhexon::Typed.read(body["left"], wants: :mass, unit: :g, where: "left").value,
                    client_id: client_id)
     when "empty" then batch.weigh!(0.0, client_id: client_id)
     when "keep"
       return render(json: {
                       location: batch_path(
                         batch.keep_touch_up!(
-                          Rhexon::Mixing::Typed.read(body["grams"], wants: :mass, unit: :g, where: "grams").value,
+                          Rhexon::Typed.read(body["grams"], wants: :mass, unit: :g, where: "grams").value,
                           client_id: client_id
                         )
                       )
@@ -81,7 +81,7 @@ class BatchesController < ApplicationController
     return today if text.blank?
 
     Date.iso8601(text.to_s).tap do |date|
-      Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on")
+      Rhexon::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "on")
     end
   rescue ArgumentError
     raise Rhexon::InvalidInput.new("#{text.inspect} is no day", where: "on", accepted: "such as 2026-11-25")

@@ -25,7 +25,7 @@ class SchedulesController < ApplicationController
   # What a warmer room, another product or a coat less would make of the date.
   def what_ifs
     render json: {
-      what_ifs: Rhexon::Planning::WhatIf.for(state.plan, piece.core_id).map { |answer|
+      what_ifs: Rhexon::Compare::WhatIf.for(state.plan, piece.core_id).map { |answer|
         WhatIfSerializer.new(answer).to_h
       }
     }

@@ -22,10 +22,14 @@ class ColourDesk
       },
       pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece|
         { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
-      }, scale_g: Shop.current.scale_g, says: Rhexon::Colour::Request::GUIDE, taught: BoardLessons.told, photos: Photo
-        .where(cell_id: nil, piece_id: nil, entry_id: nil)
-        .order(id: :desc).limit(6)
-        .map { |photo| PhotoSerializer.new(photo).to_h } }
+      },
+      scale_g: Shop.current.scale_g, says: Rhexon::Boards::LookRequest::GUIDE, taught: BoardLessons.told,
+      photos: loose_photos.map { |photo| PhotoSerializer.new(photo).to_h } }
+  end
+
+  # The newest photos that belong to nothing else: where a wanted colour may be picked.
+  def self.loose_photos
+    Photo.where(cell_id: nil, piece_id: nil, entry_id: nil).order(id: :desc).limit(6)
   end
 
   # Products that colour a stain or a toner, with colour figures.

@@ -28,7 +28,7 @@ class Entry < ApplicationRecord
         "An entry needs an id of its own", where: "client_id", accepted: "up to 200 letters"
       )
     end
-    Rhexon::Planning::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
+    Rhexon::Zone.near!(happened_at.to_i / 60, Time.current.to_i / 60, "happened_at")
     if happened_at > AHEAD.from_now
       raise Rhexon::InvalidInput.new(
         "That has not happened yet: #{happened_at.iso8601}", where: "happened_at", accepted: "now or earlier"

@@ -6,7 +6,7 @@ class Job < ApplicationRecord
   has_many :pieces, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :job
   validates :client, presence: { message: "Name the client or the job." }
   validate do
-    if due_at && due_at_changed? && !Rhexon::Planning::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60)
+    if due_at && due_at_changed? && !Rhexon::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60)
       errors.add(:due, "A due date is within ten years.")
     end
   end

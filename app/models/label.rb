@@ -17,9 +17,9 @@ class Label
   # @return [String]
   def svg
     text = lines.each_with_index.map do |line, index|
-      %(<text x="3" y="#{7 + index * 5.4}" font-size="#{index.zero? ? 4.2 : 3.6}" font-weight="#{index.zero? ? 700 : 400}"#{fit(
-        line, index
-)}>#{ERB::Util.html_escape(line)}</text>)
+      size, weight = index.zero? ? [ 4.2, 700 ] : [ 3.6, 400 ]
+      %(<text x="3" y="#{7 + index * 5.4}" font-size="#{size}" font-weight="#{weight}"#{fit(line, index)}>) +
+        %(#{ERB::Util.html_escape(line)}</text>)
     end
     side = (module_mm * 1.02).round(3)
     code = dark.map do |x, y|

@@ -109,7 +109,7 @@ class LoggerFile
 
   def instant(text)
     at = @zone.parse(text.to_s)
-    at if at && Rhexon::Planning::Zone.near?(at.to_i / 60, @now)
+    at if at && Rhexon::Zone.near?(at.to_i / 60, @now)
   rescue ArgumentError
     nil
   end

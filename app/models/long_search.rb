@@ -88,5 +88,5 @@ class LongSearch
     @state = "found"
   end
 
-  def minute(text) = Rhexon::Planning::Zone.minute(text)
+  def minute(text) = Rhexon::Zone.minute(text)
 end

@@ -32,7 +32,7 @@ class LooksState
     return unless @species
 
     LooksSerializer.new({
-                          species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Colour::Request::GUIDE,
+                          species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Boards::LookRequest::GUIDE,
       stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last),
       dark: hexes(stages("dark").last)
                         }).to_h

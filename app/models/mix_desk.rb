@@ -119,7 +119,7 @@ class MixDesk
   end
 
   def typed_g(text, component)
-    typed = Rhexon::Mixing::Typed.read(text, unit: :g, where: "g")
+    typed = Rhexon::Typed.read(text, unit: :g, where: "g")
     typed.kind == :mass ? typed.value : typed.value * component.density_g_per_ml
   end
 

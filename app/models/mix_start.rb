@@ -34,7 +34,7 @@ class MixStart
       mix = Mix.new(
         name: name(body, product), product: product, room: Room.find_by(name: body["room"]) || Room.order(:id).first,
         components: components, want: want, pass_keys: [], resolution_g: Shop.current.scale_g,
-        container_ml: body["container"].present? ? Rhexon::Mixing::Typed.read(
+        container_ml: body["container"].present? ? Rhexon::Typed.read(
           body["container"], wants: :volume, unit: :ml, where: "container"
         ).value : nil
       )
@@ -74,7 +74,7 @@ class MixStart
 
       typed = body["components"]
       refuse("Choose a product or a recipe, or name what goes in", "product") unless typed.is_a?(Array) && typed.any?
-      Rhexon::Schedule::Schema.check!("rhexon-mix-1", { "components" => typed, "want" => { "total_g" => 1 } })
+      Rhexon::Schema.check!("rhexon-mix-1", { "components" => typed, "want" => { "total_g" => 1 } })
       typed
     end
 
@@ -90,7 +90,7 @@ class MixStart
 
     def want(given)
       Rhexon.refuse_unless(given.is_a?(Hash), "How much is wanted is missing", where: "want")
-      typed = Rhexon::Mixing::Typed.read(given["amount"], unit: given["unit"] == "g" ? :g : :ml, where: "want")
+      typed = Rhexon::Typed.read(given["amount"], unit: given["unit"] == "g" ? :g : :ml, where: "want")
       amount = typed.kind == :mass ? { "g" => typed.value } : { "ml" => typed.value }
       if given["have"].present?
         { "have" => { "name" => given["have"], **amount } }

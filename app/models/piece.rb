@@ -68,7 +68,7 @@ class Piece < ApplicationRecord
   # @return [Integer, nil]
   def self.id_of(core_id) = core_id.to_s[/\Ap(\d{1,15})\z/, 1]&.to_i
 
-  # @param clock [Rhexon::Planning::Zone] of the shop
+  # @param clock [Rhexon::Zone] of the shop
   # @param tried [Array<Hash>] boards tried for it
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)

@@ -6,7 +6,7 @@ class Recipe < ApplicationRecord
   private
 
   def core_accepts_it
-    Rhexon::Schedule::Schema.check!("rhexon-mix-1", { "components" => components, "want" => { "total_g" => 100 } })
+    Rhexon::Schema.check!("rhexon-mix-1", { "components" => components, "want" => { "total_g" => 100 } })
     Rhexon::Mixing::Recipe.new(components)
   rescue Rhexon::InvalidInput => refusal
     errors.add(:components, refusal.message)

@@ -47,7 +47,7 @@ class Room < ApplicationRecord
   def core_accepts_it
     return if daily.blank?
 
-    Rhexon::Schedule::Schema.check!(
+    Rhexon::Schema.check!(
       "rhexon-shop-1",
       {
         "format" => "rhexon-shop/1", "now" => "", "zone" => "", "people" => [ { "id" => "x", "week" => {} } ],

@@ -7,8 +7,8 @@ class Shop < ApplicationRecord
 
   def self.current = first || raise(ActiveRecord::RecordNotFound, "The shop is not set up yet: run bin/setup")
 
-  # @return [Rhexon::Planning::Zone]
-  def clock = @clock ||= Rhexon::Planning::Zone.new(zone)
+  # @return [Rhexon::Zone]
+  def clock = @clock ||= Rhexon::Zone.new(zone)
 
   # @param rule [String] a house rule
   # @raise [Rhexon::InvalidInput] when there is no such rule or it cannot be so

@@ -16,7 +16,7 @@ class ShopBeliefs
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
     # @param pieces [Array<Piece>]
-    # @param clock [Rhexon::Planning::Zone]
+    # @param clock [Rhexon::Zone]
     # @return [Array<Hash>]
     def log(pieces, clock)
       rows = Entry.where(piece: pieces, kind: %w[started done dry_test])
@@ -54,9 +54,9 @@ class ShopBeliefs
           "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)
         )
       )
-      observations = Rhexon::Drying::Learning.observations(shop)
-      beliefs = Rhexon::Drying::Learning.taught(observations)
-      { "beliefs" => beliefs, "coat_sd" => Rhexon::Drying::Learning.coat_sd(observations, beliefs) }
+      observations = Rhexon::Planning::Learning.observations(shop)
+      beliefs = Rhexon::Planning::Learning.taught(observations)
+      { "beliefs" => beliefs, "coat_sd" => Rhexon::Planning::Learning.coat_sd(observations, beliefs) }
     rescue Rhexon::InvalidInput
       NOTHING # a closed job may name what the shop no longer has
     end

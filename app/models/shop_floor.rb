@@ -157,7 +157,7 @@ class ShopFloor
 
   def planned(json)
     self.class.kept(Digest::SHA256.hexdigest(JSON.generate(json))) do
-      Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json))
+      Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json))
     end
   end
 

@@ -46,7 +46,7 @@ class ShopHours
 
   def self.dated(day)
     date = Date.iso8601(day["date"].to_s)
-    Rhexon::Planning::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "days")
+    Rhexon::Zone.near!(date.to_time.to_i / 60, Time.current.to_i / 60, "days")
     hours = spans(day["hours"], "days/#{date}")
     if hours.empty?
       [ { date: date, opens: nil, closes: nil } ]

@@ -1,7 +1,7 @@
 # Everyday questions of the mixing bench: typed as one would write them on a can lid, answered by the core with what
 # is to be drawn.
 class SmallSums
-  Typed = Rhexon::Mixing::Typed
+  Typed = Rhexon::Typed
   Cut = Rhexon::Mixing::Cut
   AREA = /\A\s*([\d.,]+)\s*(m2|m²|sqm|ft2|ft²|sqft)?\s*\z/i
   FILM = /\A\s*([\d.,]+)\s*(µm|um|micron|mil|mils)?\s*\z/i

@@ -153,8 +153,8 @@ class CLITest < CoreTest
   def test_the_published_schemas_accept_the_examples
     EXAMPLES.each do |file|
       shop = JSON.parse(File.read(file))
-      assert_nil Rhexon::Schedule::Schema.check!("rhexon-shop-1", shop)
-      shop["pieces"].each { |piece| assert_nil Rhexon::Schedule::Schema.check!("rhexon-schedule-1", piece["schedule"]) }
+      assert_nil Rhexon::Schema.check!("rhexon-shop-1", shop)
+      shop["pieces"].each { |piece| assert_nil Rhexon::Schema.check!("rhexon-schedule-1", piece["schedule"]) }
     end
   end
 end

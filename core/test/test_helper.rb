@@ -17,6 +17,9 @@ module ShopHelper
     { "id" => "russet", "name" => "Russet dye", "class" => "water_dye", "colour" => "tinted" }
   ].freeze
 
+  # @return [Hash] rhexon-plan/1
+  def report(plan) = Rhexon::Picture::Report.new(plan).to_h
+
   def step(id, kind, **fields) = { "id" => id, "kind" => kind, **fields.transform_keys(&:to_s) }
 
   def coat(id, product: "w20", method: "spray", wet_um: 100, coats: 1, role: "top", **fields)
@@ -45,9 +48,9 @@ rooms: nil, **fields)
       **fields.transform_keys(&:to_s) }
   end
 
-  def plan(*pieces, **fields) = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop_json(*pieces, **fields)))
+  def plan(*pieces, **fields) = Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop_json(*pieces, **fields)))
 
-  def at(text) = Rhexon::Planning::Zone.minute(text)
+  def at(text) = Rhexon::Zone.minute(text)
 
   # One placement by the tail of its key, e.g. "s2/1".
   def placement(plan, tail)

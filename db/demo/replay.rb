@@ -38,7 +38,7 @@ module Demo
 
     def plan(pieces, minute)
       json = ShopFloor.new(now: Time.at(minute * 60)).to_core
-      Rhexon::Planning::Planner.plan(
+      Rhexon::Search::Planner.plan(
         Rhexon::Planning::Shop.new(
           json.merge("pieces" => json["pieces"].select { |piece| pieces.map(&:core_id).include?(piece["id"]) },
                      "log" => log(pieces, json))

@@ -83,7 +83,7 @@ module Demo
                           made_on: on, opened_on: (on unless state == "sealed"),
                           expires_on: Rhexon::Stock::Keeping.until(value, state, on), **more)
     full =
-      value.packs.map { |pack| Rhexon::Stock::Packs.grams(pack, value) }.select { |pack| pack >= grams }.min || grams
+      value.packs.map { |pack| Rhexon::Mixing::Packs.grams(pack, value) }.select { |pack| pack >= grams }.min || grams
     StockMove.create!(batch: batch, grams: full.round(1), reason: "received", client_id: "demo-can-#{index}",
                       created_at: now - days.days)
     used = (full - grams).round(1)

@@ -65,7 +65,8 @@ class MachineFaultsTest < Minitest::Test
       /synchronous=2/,
       @shop.rails(
         "runner",
-        'puts "synchronous=#{ApplicationRecord.connection.select_value("PRAGMA synchronous")} journal=#{ApplicationRecord.connection.select_value("PRAGMA journal_mode")}"'
+        'pragma = ->(name) { ApplicationRecord.connection.select_value("PRAGMA #{name}") }; ' \
+        'puts "synchronous=#{pragma.("synchronous")} journal=#{pragma.("journal_mode")}"'
       )
     )
   end

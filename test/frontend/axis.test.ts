@@ -44,7 +44,9 @@ describe("the shop clock", () => {
       ],
       at(25, 12),
     )
-    expect(made.segments.filter((segment) => segment.kind === "break").map((segment) => segment.width)).toEqual([26, 26])
+    expect(made.segments.filter((segment) => segment.kind === "break").map((segment) => segment.width)).toEqual([
+      26, 26,
+    ])
   })
 
   test("a crowded schedule grows wider than its window instead of narrower than 90 px a day", () => {

@@ -34,5 +34,6 @@ test("labels give way by priority and fall back to the number", () => {
   expect(placed[1]?.y).toBe(44)
   for (const one of placed)
     for (const other of placed)
-      if (one !== other && one.y === other.y) expect(Math.abs(one.x - other.x)).toBeGreaterThanOrEqual(one.placed === one.key ? 12 : 60)
+      if (one !== other && one.y === other.y)
+        expect(Math.abs(one.x - other.x)).toBeGreaterThanOrEqual(one.placed === one.key ? 12 : 60)
 })

@@ -28,7 +28,12 @@ describe("the light that looks are seen in", () => {
 })
 
 describe("levels of what is varied", () => {
-  const factor = (field: Parameters<typeof levels>[0]["field"], typed: string) => ({ key: "f", step: "s1", field, typed })
+  const factor = (field: Parameters<typeof levels>[0]["field"], typed: string) => ({
+    key: "f",
+    step: "s1",
+    field,
+    typed,
+  })
   it("are numbers where they are numbers, words where they are words", () => {
     expect(levels(factor("strength_percent", "50, 75.5;100"))).toEqual([50, 75.5, 100])
     expect(levels(factor("last_grit", "P150, P220"))).toEqual(["P150", "P220"])

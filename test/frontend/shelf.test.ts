@@ -35,8 +35,16 @@ describe("amounts", () => {
     expect(massParts(28.349523125, "us", 0.1)).toEqual(["1.000", "oz"])
   })
   test("rough amounts change their unit where it reads better", () => {
-    expect([roughMass(380, "metric"), roughMass(4750, "metric"), roughMass(1000, "us")]).toEqual(["380 g", "4.8 kg", "2.2 lb"])
-    expect([volume(455, "metric"), volume(3785.411784, "us"), volume(29.5735, "us")]).toEqual(["455 ml", "1.00 gal", "1.0 fl oz"])
+    expect([roughMass(380, "metric"), roughMass(4750, "metric"), roughMass(1000, "us")]).toEqual([
+      "380 g",
+      "4.8 kg",
+      "2.2 lb",
+    ])
+    expect([volume(455, "metric"), volume(3785.411784, "us"), volume(29.5735, "us")]).toEqual([
+      "455 ml",
+      "1.00 gal",
+      "1.0 fl oz",
+    ])
   })
   test("numbers lose decimals that say nothing", () => {
     expect([round(205.2), round(0.5, 2), round(9.84, 1), round(20, 1)]).toEqual(["205", "0.5", "9.8", "20"])

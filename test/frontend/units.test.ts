@@ -2,7 +2,12 @@ import { expect, test } from "vitest"
 import { MEASURES, mass, roughMass, volume } from "@/lib/units"
 
 test("amounts are rounded once, and then said in the larger unit", () => {
-  expect([380, 999.4, 999.6, 4800].map((grams) => roughMass(grams, "metric"))).toEqual(["380 g", "999 g", "1.0 kg", "4.8 kg"])
+  expect([380, 999.4, 999.6, 4800].map((grams) => roughMass(grams, "metric"))).toEqual([
+    "380 g",
+    "999 g",
+    "1.0 kg",
+    "4.8 kg",
+  ])
   expect([453.59237 * 2, 453.59237 * 1.9].map((grams) => roughMass(grams, "us"))).toEqual(["2.0 lb", "30.4 oz"])
   expect([1999.4, 1999.6].map((ml) => volume(ml, "metric"))).toEqual(["1999 ml", "2.0 L"])
   expect(mass(472.74, "metric", 0.1)).toBe("472.7 g")

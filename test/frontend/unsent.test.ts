@@ -55,8 +55,18 @@ describe("what a server answers", () => {
   afterEach(() => vi.unstubAllGlobals())
 
   test("is a sentence and a place, whoever wrote it", () => {
-    expect(saidBy({ error: { sentence: "No.", where: "steps/s1" } })).toEqual({ sentence: "No.", where: "steps/s1", accepted: undefined })
-    for (const odd of [{ status: 500, error: "Internal Server Error" }, null, "<html>", { error: { where: 7 } }, { error: null }])
+    expect(saidBy({ error: { sentence: "No.", where: "steps/s1" } })).toEqual({
+      sentence: "No.",
+      where: "steps/s1",
+      accepted: undefined,
+    })
+    for (const odd of [
+      { status: 500, error: "Internal Server Error" },
+      null,
+      "<html>",
+      { error: { where: 7 } },
+      { error: null },
+    ])
       expect(saidBy(odd)).toEqual({ sentence: expect.stringContaining("did not work"), where: "" })
   })
 
@@ -67,9 +77,12 @@ describe("what a server answers", () => {
     vi.stubGlobal("fetch", async (_url: string, request: RequestInit) => {
       tokens.push((request.headers as Record<string, string>)["X-XSRF-TOKEN"] ?? "")
       jar.cookie = "XSRF-TOKEN=new"
-      return new Response(JSON.stringify(tokens.length === 1 ? { error: { sentence: "Old.", where: "" } } : { kept: true }), {
-        status: tokens.length === 1 ? 403 : 200,
-      })
+      return new Response(
+        JSON.stringify(tokens.length === 1 ? { error: { sentence: "Old.", where: "" } } : { kept: true }),
+        {
+          status: tokens.length === 1 ? 403 : 200,
+        },
+      )
     })
     expect(await send("POST", "/entries", {})).toEqual({ kept: true })
     expect(tokens).toEqual(["old", "new"])

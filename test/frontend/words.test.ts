@@ -3,7 +3,12 @@ import { besideField } from "@/schedule/beside"
 import { freeId, freshStep, KINDS, offered } from "@/schedule/words"
 import type { ShelfItem, Step } from "@/types"
 
-const item = (id: string, fits: Record<string, string[]>, wet_um: Record<string, number> = {}, retired = false): ShelfItem => ({
+const item = (
+  id: string,
+  fits: Record<string, string[]>,
+  wet_um: Record<string, number> = {},
+  retired = false,
+): ShelfItem => ({
   id,
   name: id,
   role: "",

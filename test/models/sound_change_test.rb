@@ -33,7 +33,7 @@ class SoundChangeTest < ActiveSupport::TestCase
   end
 
   test "a figure that is no number is not kept" do
-    Rhexon::Picture::Growth.stub(:for, ->(*) { [ [ 0, Float::NAN ] ] }) do
+    Rhexon::Planning::Growth.stub(:for, ->(*) { [ [ 0, Float::NAN ] ] }) do
       assert_raises(Rhexon::InvalidInput) { SoundChange.keep! { @piece.job.update!(client: "Another") } }
     end
     assert_not_equal "Another", @piece.job.reload.client

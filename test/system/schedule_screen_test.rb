@@ -286,7 +286,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
                  "field.textContent.startsWith('Method')).querySelectorAll('option')].map((option) => option.value)"
         assert_equal methods, wait_for(methods) { page.evaluate_script(listed) }
         methods.each do |method|
-          select Rhexon::Schedule::Words::DONE.fetch(method), from: "Method"
+          select Rhexon::Materials::Methods::DONE.fetch(method), from: "Method"
           assert_equal method, wait_for(method) { step.call["method"] }
           assert_no_selector ".trouble, .said"
         end

@@ -8,19 +8,20 @@ export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml:
   return (
     <section aria-label="Sections" className="rule pt-2">
       <h2 className="head">
-        {answer.sections.length} {answer.sections.length === 1 ? "section" : "sections"}, edge at most {answer.limit_m.toFixed(1)} m
+        {answer.sections.length} {answer.sections.length === 1 ? "section" : "sections"}, edge at most{" "}
+        {answer.limit_m.toFixed(1)} m
       </h2>
       <p className="sub small">
         Open time {Math.round(answer.open_min)} min in this air
-        {answer.open_min < answer.sheet_open_min ? `, ${answer.sheet_open_min} on the sheet` : ""}. Cut in only as far ahead as stays wet.
-        Still air until tack-free
+        {answer.open_min < answer.sheet_open_min ? `, ${answer.sheet_open_min} on the sheet` : ""}. Cut in only as far
+        ahead as stays wet. Still air until tack-free
         {answer.touch_min ? ` (${duration(answer.touch_min)})` : ""}, then air on
         {answer.recoat_min ? `; the next coat after ${duration(answer.recoat_min)}` : ""}.
       </p>
       {answer.cut_off.length > 0 && (
         <p className="said" role="alert">
-          Part {answer.cut_off.map((index) => index + 1).join(", ")} cannot be left without walking over wet work: it touches no part that
-          leads to the exit.
+          Part {answer.cut_off.map((index) => index + 1).join(", ")} cannot be left without walking over wet work: it
+          touches no part that leads to the exit.
         </p>
       )}
       <table className="compare-table">

@@ -60,11 +60,21 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
       >
         {Array.from({ length: Math.ceil(right) + 1 }, (_, metre) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
-          <path key={`x${metre}`} d={`M${px(metre)} ${EDGE}V${height - EDGE}`} stroke="var(--rule)" strokeWidth={metre % 5 ? 0.5 : 1.2} />
+          <path
+            key={`x${metre}`}
+            d={`M${px(metre)} ${EDGE}V${height - EDGE}`}
+            stroke="var(--rule)"
+            strokeWidth={metre % 5 ? 0.5 : 1.2}
+          />
         ))}
         {Array.from({ length: Math.ceil(low) + 1 }, (_, metre) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
-          <path key={`y${metre}`} d={`M${EDGE} ${px(metre)}H${width - EDGE}`} stroke="var(--rule)" strokeWidth={metre % 5 ? 0.5 : 1.2} />
+          <path
+            key={`y${metre}`}
+            d={`M${EDGE} ${px(metre)}H${width - EDGE}`}
+            stroke="var(--rule)"
+            strokeWidth={metre % 5 ? 0.5 : 1.2}
+          />
         ))}
         {[0, 5, 10, 15, 20, 30, 40]
           .filter((metre) => metre <= right)
@@ -163,7 +173,8 @@ function strips(section: SectionOf, strip: number, px: (metres: number) => numbe
 }
 
 const LEAST_GAP = 9
-const inside = ([x, y, width, height]: Part, [at, down]: [number, number]) => at >= x && at <= x + width && down >= y && down <= y + height
+const inside = ([x, y, width, height]: Part, [at, down]: [number, number]) =>
+  at >= x && at <= x + width && down >= y && down <= y + height
 const box = (one: [number, number], other: [number, number]): Part => [
   Math.min(one[0], other[0]),
   Math.min(one[1], other[1]),

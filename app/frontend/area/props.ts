@@ -37,4 +37,9 @@ export type AreaAnswer = {
   recoat_min: number | null
   sections: SectionOf[]
 }
-export type AreaChoices = { products: { code: string; name: string }[]; rooms: string[]; tools: string[]; rates: Record<string, number> }
+export type AreaChoices = {
+  products: { code: string; name: string }[]
+  rooms: string[]
+  tools: string[]
+  rates: Record<string, number>
+}

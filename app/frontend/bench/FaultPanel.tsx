@@ -100,7 +100,11 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
 const says = (way: MendingWay, zone: string, film: Measure) =>
   [
     way.ready_at ? `ready ${when(way.ready_at, zone)}` : "no date",
-    way.later_min ? (way.later_min > 0 ? `${duration(way.later_min)} later` : `${duration(-way.later_min)} sooner`) : "the date stays",
+    way.later_min
+      ? way.later_min > 0
+        ? `${duration(way.later_min)} later`
+        : `${duration(-way.later_min)} sooner`
+      : "the date stays",
     way.hands_min === 0 ? "" : `${duration(Math.abs(way.hands_min))} of hands ${way.hands_min > 0 ? "more" : "less"}`,
     `${film.text(way.film_um)} in the end`,
   ]

@@ -18,7 +18,9 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
   const shuts = Math.max(bench.open_today.at(-1)?.[1] ?? start + 1020, now, ...spans.map(([, to]) => to)) + 60
   const x = (minute: number) => ((minute - opens) / (shuts - opens)) * width
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? ""
-  const hours = Array.from({ length: 26 }, (_, index) => start + index * 60).filter((minute) => minute > opens && minute < shuts)
+  const hours = Array.from({ length: 26 }, (_, index) => start + index * 60).filter(
+    (minute) => minute > opens && minute < shuts,
+  )
   const labels = flags(bench, x, width, start + 1440, name)
   return (
     <div ref={holder}>
@@ -28,8 +30,22 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
         role="img"
         aria-label={`Hands today: ${bench.today.length} ${bench.today.length === 1 ? "pass" : "passes"}`}
       >
-        <rect x={0} y={16} width={Math.max(x(bench.open_today[0]?.[0] ?? opens), 0)} height={HEIGHT} fill="var(--closed)" opacity={0.6} />
-        <rect x={x(bench.open_today.at(-1)?.[1] ?? opens)} y={16} width={width} height={HEIGHT} fill="var(--closed)" opacity={0.6} />
+        <rect
+          x={0}
+          y={16}
+          width={Math.max(x(bench.open_today[0]?.[0] ?? opens), 0)}
+          height={HEIGHT}
+          fill="var(--closed)"
+          opacity={0.6}
+        />
+        <rect
+          x={x(bench.open_today.at(-1)?.[1] ?? opens)}
+          y={16}
+          width={width}
+          height={HEIGHT}
+          fill="var(--closed)"
+          opacity={0.6}
+        />
         <path d={`M0 16H${width}M0 ${LINE + 24}H${width}`} stroke="var(--firm)" />
         {hours.map((minute) => (
           <g key={minute}>
@@ -51,7 +67,9 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
                     y={LINE - 6}
                     width={wide}
                     height={30}
-                    fill={row.status === "done" ? "var(--firm)" : row.status === "running" ? "url(#open)" : "var(--lit)"}
+                    fill={
+                      row.status === "done" ? "var(--firm)" : row.status === "running" ? "url(#open)" : "var(--lit)"
+                    }
                     stroke="var(--ink)"
                     strokeWidth={row.status === "planned" ? 1.2 : 0.6}
                   >
@@ -74,7 +92,10 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
         )}
         {labels.map((flag) => (
           <g key={flag.key}>
-            <path d={`M${flag.x} ${flag.up ? LINE - 6 : LINE + 24}V${flag.up ? 30 : LINE + 38}`} stroke="var(--second)" />
+            <path
+              d={`M${flag.x} ${flag.up ? LINE - 6 : LINE + 24}V${flag.up ? 30 : LINE + 38}`}
+              stroke="var(--second)"
+            />
             <rect
               x={flag.x}
               y={flag.up ? 26 : LINE + 30}
@@ -121,7 +142,13 @@ function short(kind: string, name: string, wide: number): string {
 }
 
 /** Windows that open or shut today, those that fit without running into each other. */
-function flags(bench: Bench, x: (minute: number) => number, width: number, dayEnd: number, name: (id: string) => string) {
+function flags(
+  bench: Bench,
+  x: (minute: number) => number,
+  width: number,
+  dayEnd: number,
+  name: (id: string) => string,
+) {
   const wanted = bench.drying
     .filter((slab) => slab.next_row)
     .flatMap((slab) =>

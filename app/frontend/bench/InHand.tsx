@@ -8,7 +8,13 @@ import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
 import type { Touch } from "./useBench"
 
-const METHOD: Record<string, string> = { spray: "sprayed", brush: "brushed", roller: "rolled", wipe: "wiped", pad: "padded" }
+const METHOD: Record<string, string> = {
+  spray: "sprayed",
+  brush: "brushed",
+  roller: "rolled",
+  wipe: "wiped",
+  pad: "padded",
+}
 
 export const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
 
@@ -43,7 +49,12 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
   const takeBack = last && (
-    <button type="button" className="button" data-size="bench" onClick={() => onTouch({ kind: "correction", corrects: last.id })}>
+    <button
+      type="button"
+      className="button"
+      data-size="bench"
+      onClick={() => onTouch({ kind: "correction", corrects: last.id })}
+    >
       <span>
         Take back: {last.words}
         <span className="sub small block">{last.piece}</span>
@@ -54,7 +65,9 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
     return (
       <section className="in-hand lit" aria-label="In hand">
         <h2 className="panel-title">Nothing to do at the bench</h2>
-        <p className="sub">No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.</p>
+        <p className="sub">
+          No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.
+        </p>
         <div className="in-hand-tools">{takeBack}</div>
       </section>
     )
@@ -78,9 +91,13 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           {row.asks && <p className="head">{row.asks}</p>}
         </div>
         <div className="ml-auto text-right">
-          <p className="in-hand-clock">{inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}</p>
+          <p className="in-hand-clock">
+            {inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}
+          </p>
           <p className="sub small">
-            {inHand ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}` : `${duration(row.hands_min)} of hands`}
+            {inHand
+              ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}`
+              : `${duration(row.hands_min)} of hands`}
           </p>
         </div>
       </header>
@@ -113,7 +130,11 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           className="tape"
           data-space
           onClick={() =>
-            onTouch(inHand ? { kind: "done", pass: row.key } : { kind: "started", pass: row.key, ...(person ? { person } : {}) })
+            onTouch(
+              inHand
+                ? { kind: "done", pass: row.key }
+                : { kind: "started", pass: row.key, ...(person ? { person } : {}) },
+            )
           }
         >
           {inHand ? "Done" : "Start"}

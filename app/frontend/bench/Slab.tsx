@@ -8,7 +8,13 @@ import { lowerFirst } from "./InHand"
 import type { Touch } from "./useBench"
 
 const HEIGHT = 92
-const FILM: Record<string, string> = { clear: "#ebb252", ambering: "#d58f35", pigmented: "#3d6a58", tinted: "#7a3418", stain: "#6b2c14" }
+const FILM: Record<string, string> = {
+  clear: "#ebb252",
+  ambering: "#d58f35",
+  pigmented: "#3d6a58",
+  tinted: "#7a3418",
+  stain: "#6b2c14",
+}
 const TEST: Record<string, string> = {
   recoat_opens: "Ready for the next coat?",
   sand: "Does it powder under the paper?",
@@ -18,7 +24,14 @@ const TEST: Record<string, string> = {
   dust_safe: "Dust-safe?",
 }
 
-type Props = { slab: SlabData; piece: Piece; now: number; zone: string; onTouch: (touch: Touch) => void; canStart: boolean }
+type Props = {
+  slab: SlabData
+  piece: Piece
+  now: number
+  zone: string
+  onTouch: (touch: Touch) => void
+  canStart: boolean
+}
 
 /** A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides. */
 export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
@@ -50,7 +63,9 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
           <button
             type="button"
             className="button"
-            onClick={() => onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "not_yet" })}
+            onClick={() =>
+              onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "not_yet" })
+            }
           >
             Not yet
           </button>
@@ -90,7 +105,9 @@ function state(slab: SlabData, zone: string, now: number): string {
   if (!slab.next_row) return "dry"
   if (slab.closes_at === null) return "open"
   if (slab.state === "scuffed") return `open to ${soon(slab.closes_at, zone, now)}`
-  return slab.closes_at - now < 600 ? `closes in ${duration(slab.closes_at - now)}` : `open to ${soon(slab.closes_at, zone, now)}`
+  return slab.closes_at - now < 600
+    ? `closes in ${duration(slab.closes_at - now)}`
+    : `open to ${soon(slab.closes_at, zone, now)}`
 }
 
 function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now" | "zone">) {
@@ -104,7 +121,14 @@ function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now
   return (
     <svg viewBox={`-4 0 236 ${HEIGHT}`} className="w-full" role="img" aria-label={`Windows of ${piece.name}`}>
       <path d="M221 26l9 7v58l-9-7z" fill="url(#cast)" />
-      <image href={woodBitmap(piece.wood, slab.grain, 221, 36)} x={0} y={50} width={221} height={36} preserveAspectRatio="none" />
+      <image
+        href={woodBitmap(piece.wood, slab.grain, 221, 36)}
+        x={0}
+        y={50}
+        width={221}
+        height={36}
+        preserveAspectRatio="none"
+      />
       <rect x={0} y={50 - film} width={221} height={film} fill={FILM[slab.look] ?? FILM.clear} />
       <rect x={0} y={50 - film} width={221} height={film + 36} fill="none" stroke="#1d2327" strokeWidth={1.2} />
       <Strip strip={slab.strip.filter((stretch) => !stretch.over)} axis={{ x }} y={50 - film - 14} />
@@ -113,7 +137,13 @@ function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now
           {clock(call, zone)}
         </text>
       )}
-      <path data-part="pin" d={`M${pin - 6} 2h12l-6 9zM${pin} 10V52`} fill="var(--tape-off)" stroke="var(--tape-off)" strokeWidth={1.6} />
+      <path
+        data-part="pin"
+        d={`M${pin - 6} 2h12l-6 9zM${pin} 10V52`}
+        fill="var(--tape-off)"
+        stroke="var(--tape-off)"
+        strokeWidth={1.6}
+      />
     </svg>
   )
 }

@@ -28,7 +28,9 @@ export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack 
     <>
       {waiting && held.length > 0 && (
         <p className="sub mb-2" role="status">
-          <span className="pending">{held.length === 1 ? "One touch is" : `${held.length} touches are`} kept here, not yet sent.</span>
+          <span className="pending">
+            {held.length === 1 ? "One touch is" : `${held.length} touches are`} kept here, not yet sent.
+          </span>
         </p>
       )}
       {unsent
@@ -38,7 +40,8 @@ export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack 
             <p>
               <b>
                 {KIND[touch.kind]}
-                {touch.words ? `, ${touch.words}` : ""}, {soon(Math.floor(Date.parse(touch.happened_at) / 60_000), zone, now)}
+                {touch.words ? `, ${touch.words}` : ""},{" "}
+                {soon(Math.floor(Date.parse(touch.happened_at) / 60_000), zone, now)}
               </b>{" "}
               was not taken: {touch.refused}
             </p>

@@ -41,5 +41,8 @@ const later = (status: number) => status === 0 || status === 403 || status === 4
 export function afterSending(touches: Unsent[], id: string, fate: Fate): { kept: Unsent[]; wait: boolean } {
   if ("sent" in fate) return { kept: touches.filter((touch) => touch.client_id !== id), wait: false }
   if (later(fate.status)) return { kept: touches, wait: true }
-  return { kept: touches.map((touch) => (touch.client_id === id ? { ...touch, refused: fate.sentence } : touch)), wait: false }
+  return {
+    kept: touches.map((touch) => (touch.client_id === id ? { ...touch, refused: fate.sentence } : touch)),
+    wait: false,
+  }
 }

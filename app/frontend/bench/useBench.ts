@@ -6,7 +6,14 @@ import { afterSending, type Fate, keepUnsent, type Unsent, unsent } from "./unse
 // A touch that the server has not answered by then is called unsent.
 const SLOW_MS = 3_000
 
-export type BenchProps = { bench: Bench; pieces: Piece[]; rooms: Room[]; latest: Entry[]; pots: BenchPot[]; mixed: Record<string, string> }
+export type BenchProps = {
+  bench: Bench
+  pieces: Piece[]
+  rooms: Room[]
+  latest: Entry[]
+  pots: BenchPot[]
+  mixed: Record<string, string>
+}
 export type Touch = {
   kind: "started" | "done" | "dry_test" | "fault" | "correction"
   pass?: string
@@ -37,7 +44,9 @@ export function useBench(first: BenchProps) {
       return { sent: true }
     } catch (error) {
       const fate =
-        error instanceof Refused ? { status: error.status, sentence: error.said.sentence } : { status: 0, sentence: String(error) }
+        error instanceof Refused
+          ? { status: error.status, sentence: error.said.sentence }
+          : { status: 0, sentence: String(error) }
       setTrouble(fate.sentence)
       return fate
     }
@@ -76,7 +85,9 @@ export function useBench(first: BenchProps) {
 
   const touch = useCallback(
     (what: Touch) => {
-      const row = [...state.bench.running, ...state.bench.upcoming, ...state.bench.today].find((found) => found.key === what.pass)
+      const row = [...state.bench.running, ...state.bench.upcoming, ...state.bench.today].find(
+        (found) => found.key === what.pass,
+      )
       keep([...unsent(), { ...what, client_id: clientId(), happened_at: new Date().toISOString(), words: row?.words }])
       void drain()
     },

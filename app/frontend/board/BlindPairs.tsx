@@ -34,7 +34,9 @@ export function BlindPairs({ open, onOpenChange, board, pairs, onPick }: Props) 
     <Panel title="Which of the two?" open={open} onOpenChange={onOpenChange} leave="Enough">
       {cells ? (
         <>
-          <p className="sub small mt-1">Hold the board in the light it will be seen in. {pairs.left.length} pairs are left.</p>
+          <p className="sub small mt-1">
+            Hold the board in the light it will be seen in. {pairs.left.length} pairs are left.
+          </p>
           <div className="pair mt-3">
             {cells.map((cell, side) => (
               <button

@@ -32,7 +32,11 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
       <div
         className="board"
         data-dense={board.tapes.length > 0 || undefined}
-        style={{ width: wide, height: high, backgroundImage: `url(${woodBitmap(board.wood, board.grain, wide, high)})` }}
+        style={{
+          width: wide,
+          height: high,
+          backgroundImage: `url(${woodBitmap(board.wood, board.grain, wide, high)})`,
+        }}
         role="radiogroup"
         aria-label="Cells"
         onKeyDown={walk}

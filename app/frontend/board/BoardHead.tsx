@@ -19,7 +19,8 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
               {board.look ? ` (${board.look})` : ""},{" "}
             </>
           ) : null}
-          {board.wood} {board.width_mm} × {board.height_mm} mm{board.timber_lot ? `, ${board.timber_lot}` : ""}, made {made(board)}
+          {board.wood} {board.width_mm} × {board.height_mm} mm{board.timber_lot ? `, ${board.timber_lot}` : ""}, made{" "}
+          {made(board)}
           {others.map((other) => (
             <span key={other.id}>
               {" · "}

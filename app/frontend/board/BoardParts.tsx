@@ -27,7 +27,9 @@ export function Tapes({
         key={`${tape.way} ${tape.from}`}
         className="trial-tape"
         style={
-          tape.way === "along" ? { left: start, top: 0, width: thick, height: high } : { left: 0, top: start, width: wide, height: thick }
+          tape.way === "along"
+            ? { left: start, top: 0, width: thick, height: high }
+            : { left: 0, top: start, width: wide, height: thick }
         }
       />
     )
@@ -57,7 +59,12 @@ export function ScaleBar({ scale }: { scale: number }) {
     <span className="flex items-center gap-2">
       100 mm
       <svg width={100 * scale + 2} height="9" aria-hidden="true">
-        <path d={`M1 0v9M1 4.5h${100 * scale}M${100 * scale + 1} 0v9`} stroke="currentColor" fill="none" strokeWidth="1.4" />
+        <path
+          d={`M1 0v9M1 4.5h${100 * scale}M${100 * scale + 1} 0v9`}
+          stroke="currentColor"
+          fill="none"
+          strokeWidth="1.4"
+        />
       </svg>
     </span>
   )

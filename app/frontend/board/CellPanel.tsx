@@ -26,7 +26,9 @@ export function CellPanel({ cell, state, said, onEdit, onPromote }: Props) {
           Cell {cell.label}
           {board.best === cell.id ? ", best so far" : ""}
         </h2>
-        {cell.ruined && <p style={{ color: "var(--stop-text)" }}>Ruined: {cell.ruined}. It is kept, failures are results.</p>}
+        {cell.ruined && (
+          <p style={{ color: "var(--stop-text)" }}>Ruined: {cell.ruined}. It is kept, failures are results.</p>
+        )}
         <Layers cell={cell} onEdit={onEdit} />
         {cell.promoted_to.map((piece) => (
           <p key={piece.id} className="mt-1">
@@ -37,7 +39,12 @@ export function CellPanel({ cell, state, said, onEdit, onPromote }: Props) {
             .
           </p>
         ))}
-        <button type="button" className="tape mt-3 w-full" disabled={cell.layers.length === 0 || pieces.length === 0} onClick={onPromote}>
+        <button
+          type="button"
+          className="tape mt-3 w-full"
+          disabled={cell.layers.length === 0 || pieces.length === 0}
+          onClick={onPromote}
+        >
           Make cell {cell.label} the schedule <span className="small">{cell.layers.length} steps</span>
         </button>
       </section>

@@ -36,7 +36,17 @@ const aged = (at: number, made: string): string => {
 }
 
 /** Readings of a cell, newest first. */
-export function Readings({ cell, zone, measures, made }: { cell: Cell; zone: string; measures: Measure[]; made: string }) {
+export function Readings({
+  cell,
+  zone,
+  measures,
+  made,
+}: {
+  cell: Cell
+  zone: string
+  measures: Measure[]
+  made: string
+}) {
   if (!cell.readings.length) return null
   const of = (kind: string) => measures.find((measure) => measure.kind === kind)
   return (

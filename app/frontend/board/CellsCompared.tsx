@@ -4,10 +4,25 @@ const WIDTH = 720
 const LEFT = 74
 const DOT = 14
 
-type Measure = { name: string; unit: string; of: (cell: Cell) => number | null; low: number; high: number; aim: [number, number] | null }
+type Measure = {
+  name: string
+  unit: string
+  of: (cell: Cell) => number | null
+  low: number
+  high: number
+  aim: [number, number] | null
+}
 
 /** Each measure on one line, every cell on it by its label; the wanted range is the tape. */
-export function CellsCompared({ board, selected, onSelect }: { board: Board; selected: number; onSelect: (id: number) => void }) {
+export function CellsCompared({
+  board,
+  selected,
+  onSelect,
+}: {
+  board: Board
+  selected: number
+  onSelect: (id: number) => void
+}) {
   const measures: Measure[] = [
     { name: "ΔE", unit: "to the wanted colour", of: (cell) => cell.summary.delta_e, low: 0, high: 16, aim: [0, 2] },
     { name: "Gloss", unit: "GU 60°", of: (cell) => cell.summary.gloss, low: 0, high: 100, aim: board.sheen },
@@ -15,7 +30,9 @@ export function CellsCompared({ board, selected, onSelect }: { board: Board; sel
     { name: "Liking", unit: "of 5", of: (cell) => cell.summary.liking, low: 1, high: 5, aim: null },
   ]
   const sound = board.cells.filter((cell) => !cell.ruined && cell.role !== "bare")
-  const lines = measures.filter((measure) => sound.some((cell) => measure.of(cell) !== null)).map((measure) => laid(measure, sound))
+  const lines = measures
+    .filter((measure) => sound.some((cell) => measure.of(cell) !== null))
+    .map((measure) => laid(measure, sound))
   if (!lines.length) return null
   const tops = lines.map((_, index) => lines.slice(0, index).reduce((sum, line) => sum + line.height, 0))
   return (

@@ -30,7 +30,8 @@ export function Decision(props: Props) {
       <p className="sub">
         {verdict ? (
           <>
-            <b className="ink">{verdict.cell ? `Cell ${verdict.cell.label}` : "Undecided"}</b>: {verdict.reason} ({when(verdict.at, zone)})
+            <b className="ink">{verdict.cell ? `Cell ${verdict.cell.label}` : "Undecided"}</b>: {verdict.reason} (
+            {when(verdict.at, zone)})
           </>
         ) : (
           "Nothing is decided yet."
@@ -43,7 +44,8 @@ export function Decision(props: Props) {
           <h3 className="label">The client's yes, for {board.piece.name}</h3>
           {approval ? (
             <p className={approval.stale ? "caution-text" : ""}>
-              {approval.name} approved {approval.cell ? `cell ${approval.cell.label} of ${approval.cell.board}` : "the look"} on{" "}
+              {approval.name} approved{" "}
+              {approval.cell ? `cell ${approval.cell.label} of ${approval.cell.board}` : "the look"} on{" "}
               {when(approval.at, zone)}, seen by {approval.light}
               {approval.age_days !== null && approval.age_days !== undefined ? `, ${approval.age_days} days old` : ""}.
               {approval.stale && " The schedule has changed since: ask again."}
@@ -83,7 +85,9 @@ function VerdictForm({ board, cell, error, onVerdict }: Props) {
         value={value}
         onChange={setChosen}
         options={[
-          ...board.cells.filter((each) => !each.ruined).map((each): [string, string] => [String(each.id), `cell ${each.label}`]),
+          ...board.cells
+            .filter((each) => !each.ruined)
+            .map((each): [string, string] => [String(each.id), `cell ${each.label}`]),
           ["", "nothing yet: undecided"],
         ]}
       />
@@ -122,7 +126,17 @@ function ApproveForm({ cell, error, onApprove }: Props) {
 }
 
 /** Looks that are to come, due and done, as marks on the age of the board. */
-function Again({ relooks, age, cell, onUnchanged }: { relooks: Relook[]; age: number; cell: Cell; onUnchanged: (words: string) => void }) {
+function Again({
+  relooks,
+  age,
+  cell,
+  onUnchanged,
+}: {
+  relooks: Relook[]
+  age: number
+  cell: Cell
+  onUnchanged: (words: string) => void
+}) {
   const last = Math.max(age, ...relooks.map((look) => look.days)) * 1.12 + 1
   const due = relooks.find((look) => look.state === "due")
   const x = (days: number) => 4 + (days / last) * 392

@@ -24,7 +24,10 @@ export function Effects({ trial }: { trial: BoardTrial }) {
 const WIDTH = 200
 
 function Measure({ found }: { found: Found }) {
-  const most = Math.max(0.1, ...found.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)))
+  const most = Math.max(
+    0.1,
+    ...found.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)),
+  )
   const told = found.effects.filter((effect) => effect.told === "certain")
   const x = (value: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 6)
   return (
@@ -36,7 +39,9 @@ function Measure({ found }: { found: Found }) {
       <EffectList effects={told.length ? told : found.effects} x={x} />
       {told.length > 0 && told.length < found.effects.length && (
         <details>
-          <summary className="sub small cursor-pointer">{found.effects.length - told.length} more cannot be told from chance</summary>
+          <summary className="sub small cursor-pointer">
+            {found.effects.length - told.length} more cannot be told from chance
+          </summary>
           <EffectList effects={found.effects.filter((effect) => effect.told !== "certain")} x={x} />
         </details>
       )}

@@ -24,7 +24,9 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, said, onK
     setSteps(
       steps.map((step) =>
         step.id === id
-          ? (Object.fromEntries(Object.entries({ ...step, ...set }).filter(([, value]) => value !== null)) as unknown as Step)
+          ? (Object.fromEntries(
+              Object.entries({ ...step, ...set }).filter(([, value]) => value !== null),
+            ) as unknown as Step)
           : step,
       ),
     )
@@ -47,7 +49,12 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, said, onK
               <span className="head">
                 {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
               </span>
-              <button type="button" className="button" data-quiet onClick={() => setSteps(steps.filter((other) => other !== step))}>
+              <button
+                type="button"
+                className="button"
+                data-quiet
+                onClick={() => setSteps(steps.filter((other) => other !== step))}
+              >
                 Remove
               </button>
             </div>

@@ -35,7 +35,12 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
   useEffect(() => {
     if (!open || !piece) return
     const controller = new AbortController()
-    send<Preview>("POST", `${base}/${cell.id}/promotion_preview`, { piece_id: Number(piece), methods }, controller.signal)
+    send<Preview>(
+      "POST",
+      `${base}/${cell.id}/promotion_preview`,
+      { piece_id: Number(piece), methods },
+      controller.signal,
+    )
       .then((answer) => {
         setPreview(answer)
         setTrouble("")
@@ -51,7 +56,10 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
 
   const promote = async () => {
     try {
-      const { location } = await send<{ location: string }>("POST", `${base}/${cell.id}/promotion`, { piece_id: Number(piece), methods })
+      const { location } = await send<{ location: string }>("POST", `${base}/${cell.id}/promotion`, {
+        piece_id: Number(piece),
+        methods,
+      })
       router.visit(location)
     } catch (error) {
       if (error instanceof Refused) setTrouble(error.said.sentence)
@@ -100,8 +108,8 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
           </p>
           {preview.replaces > 0 && (
             <p className="sub">
-              They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there now; undo brings that
-              back.
+              They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there
+              now; undo brings that back.
             </p>
           )}
           <ul className="sub mt-2 list-disc pl-5">
@@ -125,5 +133,7 @@ function fitting(cell: Cell, shelf: ShelfItem[], method: Method): Method[] {
   const items = cell.layers
     .filter((step) => step.kind === "coat" && step.method === method)
     .map((step) => shelf.find((item) => item.id === step.product))
-  return (Object.keys(METHODS) as Method[]).filter((name) => name === method || items.every((item) => item?.wet_um[name] !== undefined))
+  return (Object.keys(METHODS) as Method[]).filter(
+    (name) => name === method || items.every((item) => item?.wet_um[name] !== undefined),
+  )
 }

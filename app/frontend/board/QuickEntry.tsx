@@ -30,10 +30,12 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
   const table = useRef<HTMLTableElement>(null)
   const cells = board.cells.filter((cell) => !cell.ruined)
   const columns = kinds.flatMap((kind) => (kind === "lab" ? LAB.map((axis) => `lab ${axis}`) : [kind]))
-  const name = (kind: string) => (kind === "lab" ? "Colour" : (measures.find((measure) => measure.kind === kind)?.name ?? kind))
+  const name = (kind: string) =>
+    kind === "lab" ? "Colour" : (measures.find((measure) => measure.kind === kind)?.name ?? kind)
   const unit = (kind: string) => measures.find((measure) => measure.kind === kind)?.unit ?? ""
   const key = (row: number, column: number) => `${cells[row]?.id} ${columns[column]}`
-  const focus = (row: number, column: number) => table.current?.querySelector<HTMLInputElement>(`[data-at="${row} ${column}"]`)?.focus()
+  const focus = (row: number, column: number) =>
+    table.current?.querySelector<HTMLInputElement>(`[data-at="${row} ${column}"]`)?.focus()
   const go = (event: KeyboardEvent, row: number, column: number) => {
     const by = { Enter: 1, ArrowDown: 1, ArrowUp: -1 }[event.key]
     if (by === undefined) return
@@ -70,7 +72,11 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
           focus(row, columns.indexOf(kind === "lab" ? "lab L*" : kind))
           return
         }
-        readings.push({ cell: cell.id, kind, value: kind === "lab" ? (numbers as [number, number, number]) : (numbers[0] as number) })
+        readings.push({
+          cell: cell.id,
+          kind,
+          value: kind === "lab" ? (numbers as [number, number, number]) : (numbers[0] as number),
+        })
       }
     setWrong("")
     localStorage.setItem("rhexon.observer", observer)
@@ -124,7 +130,9 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
                         aria-label={`Cell ${cell.label}, ${column.startsWith("lab ") ? column.slice(4) : name(column)}`}
                         aria-invalid={bad === `${cell.id}/${kind}`}
                         value={typed[key(row, index)] ?? ""}
-                        onChange={(event) => setTyped((before) => ({ ...before, [key(row, index)]: event.target.value }))}
+                        onChange={(event) =>
+                          setTyped((before) => ({ ...before, [key(row, index)]: event.target.value }))
+                        }
                         onKeyDown={(event) => go(event, row, index)}
                         onPaste={(event) => paste(event, row, index)}
                       />
@@ -150,7 +158,9 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
           onChange={(kind) => kind && setKinds([...kinds, kind])}
           options={[
             ["", "choose"],
-            ...measures.filter((measure) => !kinds.includes(measure.kind)).map((measure): [string, string] => [measure.kind, measure.name]),
+            ...measures
+              .filter((measure) => !kinds.includes(measure.kind))
+              .map((measure): [string, string] => [measure.kind, measure.name]),
           ]}
         />
         <TextField label="Who looked" value={observer} onChange={setObserver} />

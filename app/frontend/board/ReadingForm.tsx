@@ -48,7 +48,9 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
     </Field>
   )
   const touch = async (kind: "lab" | "gloss", words: string) =>
-    setKept((await onMeasure(kind, observer, light)) ? `${words} of cell ${cell.label} kept, the mean of three touches.` : "")
+    setKept(
+      (await onMeasure(kind, observer, light)) ? `${words} of cell ${cell.label} kept, the mean of three touches.` : "",
+    )
   return (
     <section aria-label={`Readings of cell ${cell.label}`} className="readings">
       <div className="reading-pair">
@@ -178,7 +180,9 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
       </form>
       <div className="reading-pair">
         <Field label="Who looked">
-          {(id) => <input id={id} className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />}
+          {(id) => (
+            <input id={id} className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />
+          )}
         </Field>
         <SeenBy value={light} onChange={setLight} />
       </div>

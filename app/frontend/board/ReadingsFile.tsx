@@ -1,7 +1,15 @@
 import { useState } from "react"
 
 /** Colour readings of the board out and in, as the text that colour instruments write. */
-export function ReadingsFile({ board, said, onFile }: { board: number; said: string; onFile: (file: File) => Promise<boolean> }) {
+export function ReadingsFile({
+  board,
+  said,
+  onFile,
+}: {
+  board: number
+  said: string
+  onFile: (file: File) => Promise<boolean>
+}) {
   const [kept, setKept] = useState("")
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">

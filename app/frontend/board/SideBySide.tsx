@@ -20,10 +20,13 @@ const MOST = 4
 /** Two to four cells as large fields without a gap, the lamp mirrored in each as its gloss lets it; the wanted colour beside them. */
 export function SideBySide({ open, onOpenChange, board, first, lights, apart }: Props) {
   const [light, setLight] = useLight()
-  const other = board.best && board.best !== first ? board.best : board.cells.find((cell) => cell.id !== first && !cell.ruined)?.id
+  const other =
+    board.best && board.best !== first ? board.best : board.cells.find((cell) => cell.id !== first && !cell.ruined)?.id
   const [chosen, setChosen] = useState<number[]>([first, ...(other ? [other] : [])])
   const [sheen, setSheen] = useState(true)
-  const cells = chosen.map((id) => board.cells.find((cell) => cell.id === id)).filter((cell): cell is Cell => cell !== undefined)
+  const cells = chosen
+    .map((id) => board.cells.find((cell) => cell.id === id))
+    .filter((cell): cell is Cell => cell !== undefined)
   const toggle = (id: number) =>
     setChosen((before) => (before.includes(id) ? before.filter((each) => each !== id) : [...before, id].slice(-MOST)))
   return (
@@ -34,7 +37,12 @@ export function SideBySide({ open, onOpenChange, board, first, lights, apart }: 
           .filter((cell) => !cell.ruined)
           .map((cell) => (
             <label key={cell.id} className="side-cell" data-state={chosen.includes(cell.id) ? "on" : "off"}>
-              <input type="checkbox" className="sr-only" checked={chosen.includes(cell.id)} onChange={() => toggle(cell.id)} />
+              <input
+                type="checkbox"
+                className="sr-only"
+                checked={chosen.includes(cell.id)}
+                onChange={() => toggle(cell.id)}
+              />
               {cell.label}
             </label>
           ))}
@@ -77,7 +85,10 @@ function Side({ cell, light, sheen, away }: { cell: Cell; light: string; sheen: 
   const lab = cell.summary.lab ?? cell.summary.photo_lab ?? cell.predicted?.lab
   const gloss = cell.summary.gloss ?? cell.predicted?.gloss ?? null
   return (
-    <figure style={{ background: sheen ? lit(hex, gloss) : hex, color: inkOn(lab?.[0] ?? 100) }} data-shows={read ? "read" : "predicted"}>
+    <figure
+      style={{ background: sheen ? lit(hex, gloss) : hex, color: inkOn(lab?.[0] ?? 100) }}
+      data-shows={read ? "read" : "predicted"}
+    >
       <figcaption>
         <b>Cell {cell.label}</b>
         <span>{read ? "read" : cell.photo_hexes ? "from a photo" : "predicted"}</span>

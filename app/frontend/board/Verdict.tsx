@@ -22,11 +22,21 @@ export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weigh
         {Object.entries(trial.weights).map(([aspect, weight]) => (
           <fieldset key={aspect}>
             <legend className="label">{WORDS[aspect] ?? aspect}</legend>
-            <button type="button" className="button" aria-label={`${WORDS[aspect]}: less`} onClick={() => weigh(aspect, -1)}>
+            <button
+              type="button"
+              className="button"
+              aria-label={`${WORDS[aspect]}: less`}
+              onClick={() => weigh(aspect, -1)}
+            >
               −
             </button>
             <b>{weight}</b>
-            <button type="button" className="button" aria-label={`${WORDS[aspect]}: more`} onClick={() => weigh(aspect, 1)}>
+            <button
+              type="button"
+              className="button"
+              aria-label={`${WORDS[aspect]}: more`}
+              onClick={() => weigh(aspect, 1)}
+            >
               +
             </button>
           </fieldset>

@@ -11,7 +11,9 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
       <summary className="head cursor-pointer">
         Order of work, {work.passes.length} {work.passes.length === 1 ? "pass" : "passes"}
         {making && (
-          <span className="sub small">, {making.done === making.passes ? "all done" : `${making.done} of ${making.passes} done`}</span>
+          <span className="sub small">
+            , {making.done === making.passes ? "all done" : `${making.done} of ${making.passes} done`}
+          </span>
         )}
       </summary>
       <ol className="work-order">
@@ -25,7 +27,8 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
         ))}
       </ol>
       <p className="sub mt-2">
-        To mix: {work.amounts.map((amount) => `${amount.name} ${amount.ml} ml`).join(", ")}. Tape is moved {work.mask_moves} times.
+        To mix: {work.amounts.map((amount) => `${amount.name} ${amount.ml} ml`).join(", ")}. Tape is moved{" "}
+        {work.mask_moves} times.
       </p>
       {making ? (
         <p className="mt-2">

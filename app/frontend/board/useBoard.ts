@@ -95,14 +95,18 @@ export function useBoard(first: BoardProps) {
     layers: (cell: number, layers: Step[]) => ask(cell, () => send("PATCH", `${base}/${cell}`, { layers })),
     ruin: (cell: number, ruined: string) => ask(cell, () => send("PATCH", `${base}/${cell}`, { ruined })),
     measure: (cell: number, kind: "lab" | "gloss", observer: string, light: string) =>
-      ask(cell, () => send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light })),
+      ask(cell, () =>
+        send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light }),
+      ),
     readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/read_file`, file)),
     weigh: (trial: number, weights: Record<string, number>) =>
       ask(0, () => send("PATCH", `/trials/${trial}`, { weights, board: first.board.id })),
     pick: (winner: number, loser: number) =>
       ask(winner, () => send("POST", `/boards/${first.board.id}/picks`, { client_id: clientId(), winner, loser })),
     quick: (readings: QuickReading[], observer: string, light: string) =>
-      ask(0, () => send("POST", `/boards/${first.board.id}/quick`, { client_id: clientId(), readings, observer, light })),
+      ask(0, () =>
+        send("POST", `/boards/${first.board.id}/quick`, { client_id: clientId(), readings, observer, light }),
+      ),
     decide: (cell: number | null, reason: string) =>
       ask(0, () => send("POST", `/boards/${first.board.id}/verdict`, { client_id: clientId(), cell, reason })),
     approve: (cell: number, name: string, seen: string) =>

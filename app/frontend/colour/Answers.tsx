@@ -34,13 +34,18 @@ export function Answers({ answer, way, scale }: { answer: Answer; way: string; s
   return (
     <>
       <div className="desk-field" style={{ borderColor: "var(--ink)" }}>
-        <Field title={way === "toner" ? "Now" : "Bare"} swatch={answer.start} note={`ΔE ${answer.delta_start}: ${answer.cast}`} />
+        <Field
+          title={way === "toner" ? "Now" : "Bare"}
+          swatch={answer.start}
+          note={`ΔE ${answer.delta_start}: ${answer.cast}`}
+        />
         <Field title="Nearest" swatch={found ?? answer.nearest} delta={found?.delta_e ?? answer.delta_start} />
         <Field title="Target" swatch={answer.target} />
       </div>
       {answer.spread !== null && (
         <p className="sub small mt-2">
-          A pale and a dark board of this wood differ by ΔE {answer.spread}: nearer than half of that is within the wood itself.
+          A pale and a dark board of this wood differ by ΔE {answer.spread}: nearer than half of that is within the wood
+          itself.
         </p>
       )}
       {answer.beyond.length > 0 && (

@@ -52,7 +52,11 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
           </Link>
         )}
         {looks.later.map((later) => (
-          <span key={later.words} className="look-later" style={{ background: later.hexes[light], color: inkOn(later.lab[0]) }}>
+          <span
+            key={later.words}
+            className="look-later"
+            style={{ background: later.hexes[light], color: inkOn(later.lab[0]) }}
+          >
             {later.words}
           </span>
         ))}
@@ -60,8 +64,8 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
       <div className="look-foot">
         <LightChoice lights={looks.lights} light={light} onLight={onLight} place={place} />
         <p className="small sub">
-          {looks.read && `Outlined: as read on ${looks.read.words}; a reading goes before a prediction. `}Predicted on a mean board of{" "}
-          {looks.species}; at the end a pale and a dark one
+          {looks.read && `Outlined: as read on ${looks.read.words}; a reading goes before a prediction. `}Predicted on a
+          mean board of {looks.species}; at the end a pale and a dark one
           {looks.later.length > 0 && ", and what light makes of it"}. {looks.own} {looks.says}
           {gaps.length > 0 && ` Not counted, for want of colour figures: ${gaps.join(", ")}.`} {notes.join(". ")}
         </p>

@@ -7,7 +7,13 @@ import { usePatch } from "@/photo/usePatch"
 import type { Photo } from "@/types"
 
 /** A target out of a photo with a grey card in it: an old chair, a client's table. */
-export function TargetPhoto({ photos, onTarget }: { photos: Photo[]; onTarget: (lab: [number, number, number]) => void }) {
+export function TargetPhoto({
+  photos,
+  onTarget,
+}: {
+  photos: Photo[]
+  onTarget: (lab: [number, number, number]) => void
+}) {
   const [shown, setShown] = useState<Photo | null>(null)
   const [known, setKnown] = useState(photos)
   return (

@@ -56,7 +56,9 @@ export function Taught({ lessons }: { lessons: Lesson[] }) {
           ))}
         </tbody>
       </table>
-      <p className="sub small mt-1">Beyond the strengths that were read, the figure is only carried on, and predictions say so.</p>
+      <p className="sub small mt-1">
+        Beyond the strengths that were read, the figure is only carried on, and predictions say so.
+      </p>
     </section>
   )
 }

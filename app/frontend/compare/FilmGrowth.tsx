@@ -8,7 +8,19 @@ const HEIGHT = 150
 const BASE = 118
 
 /** Film over time, to the scale it shares with its neighbours: days across, µm up. */
-export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: number; to: number; most: number; zone: string }) {
+export function FilmGrowth({
+  side,
+  from,
+  to,
+  most,
+  zone,
+}: {
+  side: Side
+  from: number
+  to: number
+  most: number
+  zone: string
+}) {
   const { film } = useMeasures()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 320)
@@ -58,8 +70,19 @@ export function FilmGrowth({ side, from, to, most, zone }: { side: Side; from: n
         )}
         {side.dates.length === 3 && (
           <g>
-            <path d={`M${x(side.dates[0] as number)} ${BASE + 5}H${x(side.dates[2] as number)}`} stroke="var(--ink)" strokeWidth={2.5} />
-            <circle cx={x(side.dates[1] as number)} cy={BASE + 5} r={4} fill="var(--lit)" stroke="var(--ink)" strokeWidth={1.6} />
+            <path
+              d={`M${x(side.dates[0] as number)} ${BASE + 5}H${x(side.dates[2] as number)}`}
+              stroke="var(--ink)"
+              strokeWidth={2.5}
+            />
+            <circle
+              cx={x(side.dates[1] as number)}
+              cy={BASE + 5}
+              r={4}
+              fill="var(--lit)"
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+            />
           </g>
         )}
       </svg>

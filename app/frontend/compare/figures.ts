@@ -19,7 +19,9 @@ export function figures(sides: Side[], zone: string, currency: string, film: Mea
       (side) => side.ready_at,
     ),
     row("likely, 10 to 90 %", (side) =>
-      side.dates.length === 3 ? `${when(side.dates[0] as number, zone)} to ${when(side.dates[2] as number, zone)}` : "open",
+      side.dates.length === 3
+        ? `${when(side.dates[0] as number, zone)} to ${when(side.dates[2] as number, zone)}`
+        : "open",
     ),
     row(
       "in time",
@@ -73,7 +75,9 @@ export function figures(sides: Side[], zone: string, currency: string, film: Mea
     row(
       "findings",
       (side) =>
-        side.findings.length ? side.findings.map((finding) => `${finding.level}: ${finding.title.toLowerCase()}`).join("; ") : "none",
+        side.findings.length
+          ? side.findings.map((finding) => `${finding.level}: ${finding.title.toLowerCase()}`).join("; ")
+          : "none",
       (side) => side.findings.length,
     ),
   ]

@@ -18,7 +18,8 @@ export function MeasureField({ label, measure, value, error, onChange }: Props) 
   const change = (text: string) => {
     const number = Number(text.replace(",", "."))
     const plain = text.trim() === "" || Number.isNaN(number)
-    const stored = plain || measure.stored(number) === number ? text : String(Number(measure.stored(number).toPrecision(6)))
+    const stored =
+      plain || measure.stored(number) === number ? text : String(Number(measure.stored(number).toPrecision(6)))
     setTyped(text)
     setKept({ value: stored, unit: measure.unit })
     onChange(stored)

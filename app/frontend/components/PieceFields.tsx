@@ -71,8 +71,19 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
         <legend className="head">The piece</legend>
         <div className="form-row">
           <TextField label="Name" value={data.name} onChange={(name) => set({ name })} error={errors.name} />
-          <TextField label="How many alike" value={data.count} onChange={(count) => set({ count })} error={errors.count} />
-          <TextField label="Wood" value={data.wood} onChange={(wood) => set({ wood })} error={errors.wood} list={WOODS} />
+          <TextField
+            label="How many alike"
+            value={data.count}
+            onChange={(count) => set({ count })}
+            error={errors.count}
+          />
+          <TextField
+            label="Wood"
+            value={data.wood}
+            onChange={(wood) => set({ wood })}
+            error={errors.wood}
+            list={WOODS}
+          />
         </div>
         <div className="form-row">
           <SelectField
@@ -93,7 +104,12 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
       <fieldset>
         <legend className="head">Wanted look (may be left open)</legend>
         <div className="form-row">
-          <TextField label="In words" value={data.look} onChange={(look) => set({ look })} placeholder="russet, satin, open pore" />
+          <TextField
+            label="In words"
+            value={data.look}
+            onChange={(look) => set({ look })}
+            placeholder="russet, satin, open pore"
+          />
           <TextField
             label="Colour, L* a* b*"
             value={data.wanted_colour}
@@ -150,7 +166,11 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             />
             <SelectField label="It is" value={face.kind} onChange={(kind) => setFace(index, { kind })} options={KIND} />
             {data.faces.length > 1 && !kept.includes(face.name) && (
-              <button type="button" className="button self-end" onClick={() => set({ faces: data.faces.filter((_, at) => at !== index) })}>
+              <button
+                type="button"
+                className="button self-end"
+                onClick={() => set({ faces: data.faces.filter((_, at) => at !== index) })}
+              >
                 Remove
               </button>
             )}
@@ -161,7 +181,12 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             {errors.faces}
           </p>
         )}
-        <button type="button" className="button" data-quiet onClick={() => set({ faces: [...data.faces, freshFace("", "back")] })}>
+        <button
+          type="button"
+          className="button"
+          data-quiet
+          onClick={() => set({ faces: [...data.faces, freshFace("", "back")] })}
+        >
           One more face
         </button>
       </fieldset>

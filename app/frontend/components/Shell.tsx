@@ -26,7 +26,9 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
   const [low, setLow] = useLowLight()
   const [units, setUnits] = useState(false)
   useKeys({
-    ...Object.fromEntries(PLACES.map((place) => [String(place.number), () => document.getElementById(`place-${place.number}`)?.click()])),
+    ...Object.fromEntries(
+      PLACES.map((place) => [String(place.number), () => document.getElementById(`place-${place.number}`)?.click()]),
+    ),
     "?": () => setHelp(true),
   })
   return (
@@ -69,7 +71,9 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
         </div>
       </nav>
       <main className="main">
-        {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && <SetAsideNote aside={aside} />}
+        {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
+          <SetAsideNote aside={aside} />
+        )}
         {children}
       </main>
       <UnitsPanel open={units} onClose={() => setUnits(false)} />

@@ -21,7 +21,9 @@ export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
     last: index === sheet.air.length - 1,
   }))
   const points = all.filter((point, index) => index === 0 || (all[index + 1]?.x ?? end) - point.x >= 5)
-  const path = points.map((point, index) => `${index ? `H${point.x}V` : `M${point.x} `}${y(point.t).toFixed(1)}`).join("")
+  const path = points
+    .map((point, index) => `${index ? `H${point.x}V` : `M${point.x} `}${y(point.t).toFixed(1)}`)
+    .join("")
   let free = -1
   return (
     <g data-part="air">

@@ -9,7 +9,15 @@ export const Clock = memo(function Clock({ axis, sheet, height }: { axis: Axis; 
   return (
     <g>
       {nights.map((segment) => (
-        <rect key={segment.from} x={segment.x} y={AXIS} width={segment.width} height={height - AXIS} fill="var(--closed)" opacity={0.55} />
+        <rect
+          key={segment.from}
+          x={segment.x}
+          y={AXIS}
+          width={segment.width}
+          height={height - AXIS}
+          fill="var(--closed)"
+          opacity={0.55}
+        />
       ))}
       <path d={`M0 ${AXIS}H${axis.width}`} stroke="var(--second)" strokeWidth={1.5} />
       {axis.days.map((day) => (
@@ -25,7 +33,13 @@ export const Clock = memo(function Clock({ axis, sheet, height }: { axis: Axis; 
       {axis.segments
         .filter((segment) => segment.kind === "break")
         .map((segment) => (
-          <text key={segment.from} x={segment.x + segment.width / 2} y={AXIS + 4} textAnchor="middle" className="axis-day">
+          <text
+            key={segment.from}
+            x={segment.x + segment.width / 2}
+            y={AXIS + 4}
+            textAnchor="middle"
+            className="axis-day"
+          >
             {"//"}
           </text>
         ))}
@@ -38,7 +52,14 @@ export const Clock = memo(function Clock({ axis, sheet, height }: { axis: Axis; 
         </g>
       ))}
       {sheet.elsewhere.map(([from, to]) => (
-        <rect key={from} x={axis.x(from)} y={AXIS + 1} width={Math.max(axis.x(to) - axis.x(from), 2)} height={5} fill="var(--firm)" />
+        <rect
+          key={from}
+          x={axis.x(from)}
+          y={AXIS + 1}
+          width={Math.max(axis.x(to) - axis.x(from), 2)}
+          height={5}
+          fill="var(--firm)"
+        />
       ))}
       {sheet.rows.flatMap((row) =>
         row.hands.map(([from, to]) => (

@@ -43,7 +43,13 @@ export function FilmSection(props: Props) {
           <Film {...props} axis={axis} />
           {chance && <ChanceDots chance={chance} axis={axis} base={props.height - 24} />}
           {overlay.drag && (
-            <DragGhost axis={axis} sheet={sheet} row={overlay.drag.row} minute={overlay.drag.minute} height={props.height} />
+            <DragGhost
+              axis={axis}
+              sheet={sheet}
+              row={overlay.drag.row}
+              minute={overlay.drag.minute}
+              height={props.height}
+            />
           )}
           <rect
             x={0}
@@ -79,7 +85,11 @@ function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props & { axi
   const { film } = useMeasures()
   const end = axis.segments.at(-1)?.to ?? sheet.now
   const most =
-    Math.max(40, (section.least_um ?? 0) * 1.15, ...section.layers.flatMap((layer) => layer.top.map((point) => point[1] ?? 0))) * 1.12
+    Math.max(
+      40,
+      (section.least_um ?? 0) * 1.15,
+      ...section.layers.flatMap((layer) => layer.top.map((point) => point[1] ?? 0)),
+    ) * 1.12
   const zero = height - WOOD
   const y = (um: number) => zero - (um / most) * (zero - AXIS - 26)
   return (

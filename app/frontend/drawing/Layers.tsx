@@ -51,7 +51,9 @@ export const Layers = memo(function Layers({
               stroke="var(--layer-ink)"
               strokeWidth={layer.pass === selected ? 2.4 : 1.3}
             />
-            {layer.unbonded && <path d={zigzag(x1, axis.x(end), y(layer.base_um))} fill="none" stroke="var(--stop)" strokeWidth={2} />}
+            {layer.unbonded && (
+              <path d={zigzag(x1, axis.x(end), y(layer.base_um))} fill="none" stroke="var(--stop)" strokeWidth={2} />
+            )}
           </g>
         )
       })}

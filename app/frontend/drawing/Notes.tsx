@@ -21,7 +21,17 @@ export function NowLine({ axis, sheet, zero }: { axis: Axis; sheet: Sheet; zero:
 }
 
 /** Names of the coats by priority, and what is left at the end. */
-export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis; y: (um: number) => number; selected: string | null }) {
+export function Labels({
+  sheet,
+  axis,
+  y,
+  selected,
+}: {
+  sheet: Sheet
+  axis: Axis
+  y: (um: number) => number
+  selected: string | null
+}) {
   const { section } = sheet
   const { film } = useMeasures()
   const layers = section.layers.map((layer) => ({
@@ -35,7 +45,9 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
     high: layer.wet_um,
   }))
   const wanted = layers.sort((one, other) => Number(other.strong) - Number(one.strong) || other.high - one.high)
-  const final = section.layers.length ? `${film.number(section.film_um)} ± ${film.number(section.sd_um)} ${film.unit} left` : ""
+  const final = section.layers.length
+    ? `${film.number(section.film_um)} ± ${film.number(section.sd_um)} ${film.unit} left`
+    : ""
   // Under the tape of now where that stands at the end too.
   const top = AXIS + (axis.x(sheet.now) > axis.width - 200 ? 44 : 24)
   const reserved = final ? [top, top + 16].map((row) => ({ x1: axis.width - 136, x2: axis.width, y: row })) : []
@@ -65,7 +77,19 @@ export function Labels({ sheet, axis, y, selected }: { sheet: Sheet; axis: Axis;
 }
 
 /** The start that is being dragged. */
-export function DragGhost({ axis, sheet, row, minute, height }: { axis: Axis; sheet: Sheet; row: Row; minute: number; height: number }) {
+export function DragGhost({
+  axis,
+  sheet,
+  row,
+  minute,
+  height,
+}: {
+  axis: Axis
+  sheet: Sheet
+  row: Row
+  minute: number
+  height: number
+}) {
   const x = axis.x(minute)
   const [earliest, latest] = [row.earliest + row.setup_min, row.latest + row.setup_min]
   const legal = minute >= earliest && minute <= latest
@@ -82,7 +106,12 @@ export function DragGhost({ axis, sheet, row, minute, height }: { axis: Axis; sh
         stroke="var(--tape-off)"
         strokeDasharray="2 3"
       />
-      <path d={`M${x} ${AXIS}V${height}`} stroke={legal ? "var(--tape-off)" : "var(--stop)"} strokeWidth={2} strokeDasharray="4 3" />
+      <path
+        d={`M${x} ${AXIS}V${height}`}
+        stroke={legal ? "var(--tape-off)" : "var(--stop)"}
+        strokeWidth={2}
+        strokeDasharray="4 3"
+      />
       <text x={x + 6} y={AXIS + 44} className="film-label film-label-on">
         {soon(minute, sheet.zone, sheet.now)}
       </text>
@@ -90,7 +119,12 @@ export function DragGhost({ axis, sheet, row, minute, height }: { axis: Axis; sh
         x={x + 6}
         y={AXIS + 62}
         className="axis-tick"
-        style={{ fill: legal ? "var(--ink)" : "var(--stop-text)", paintOrder: "stroke", stroke: "var(--ground-flat)", strokeWidth: 4 }}
+        style={{
+          fill: legal ? "var(--ink)" : "var(--stop-text)",
+          paintOrder: "stroke",
+          stroke: "var(--ground-flat)",
+          strokeWidth: 4,
+        }}
       >
         {legal
           ? `may start ${soon(earliest, sheet.zone, sheet.now)} to ${soon(latest, sheet.zone, sheet.now)}`

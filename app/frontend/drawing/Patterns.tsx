@@ -30,7 +30,12 @@ export function Patterns() {
   )
 }
 
-const FILLS: Record<string, string> = { too_soon: "url(#too-soon)", open: "url(#open)", shut: "url(#shut)", scuffed: "#fdfefe" }
+const FILLS: Record<string, string> = {
+  too_soon: "url(#too-soon)",
+  open: "url(#open)",
+  shut: "url(#shut)",
+  scuffed: "#fdfefe",
+}
 export const stripFill = (state: string): string => FILLS[state] ?? "none"
 export const stripStroke = (state: string): string => (state === "open" || state === "scuffed" ? "#0a4e86" : "#1d2327")
 

@@ -2,7 +2,15 @@ import type { Layer } from "@/types"
 import { stripFill, stripStroke } from "./Patterns"
 
 /** The window strip of one coat; what is left of it after the next coat is drawn thin. */
-export function Strip({ strip, axis, y }: { strip: Layer["strip"]; axis: { x: (minute: number) => number }; y: number }) {
+export function Strip({
+  strip,
+  axis,
+  y,
+}: {
+  strip: Layer["strip"]
+  axis: { x: (minute: number) => number }
+  y: number
+}) {
   return (
     <g>
       {strip.map((stretch) => {

@@ -24,7 +24,14 @@ export function Wood({
   const stained = section.stains[0]
   return (
     <g>
-      <image href={woodBitmap(wood, section.wood, width, WOOD)} x={0} y={zero} width={width} height={WOOD} preserveAspectRatio="none" />
+      <image
+        href={woodBitmap(wood, section.wood, width, WOOD)}
+        x={0}
+        y={zero}
+        width={width}
+        height={WOOD}
+        preserveAspectRatio="none"
+      />
       {stained && <path d={dyed(axis.x(stained.at), axis.x(end), zero)} fill={dye} opacity={0.86} />}
       {section.stains.map((stain) => (
         <Strip key={stain.pass} strip={stain.strip} axis={axis} y={zero + 5} />

@@ -2,7 +2,13 @@
 import { dayStart, parts } from "@/lib/time"
 
 export type Span = [number, number]
-export type Segment = { from: number; to: number; x: number; width: number; kind: "work" | "night" | "shut" | "idle" | "break" }
+export type Segment = {
+  from: number
+  to: number
+  x: number
+  width: number
+  kind: "work" | "night" | "shut" | "idle" | "break"
+}
 export type Day = { start: number; x: number; width: number; label: string; short: string; work: boolean }
 export type Axis = {
   width: number
@@ -78,7 +84,13 @@ function days({
       const opens = Math.max(Math.min(...edges.map((span) => span[0])), cursor)
       const shuts = Math.max(Math.min(Math.max(...edges.map((span) => span[1])), end), opens + 60)
       if (opens > cursor) drafts.push({ from: cursor, to: opens, kind: "night", fixed: drafts.length ? NIGHT : 0.01 })
-      drafts.push({ from: opens, to: shuts, kind: "work", weight: Math.min(Math.max(1 + 0.6 * (work.length - 1), 1), 3), day: start })
+      drafts.push({
+        from: opens,
+        to: shuts,
+        kind: "work",
+        weight: Math.min(Math.max(1 + 0.6 * (work.length - 1), 1), 3),
+        day: start,
+      })
       cursor = shuts
     } else if (end > cursor) {
       const shuts = hours.length ? Math.max(...hours.map((span) => span[1])) : end

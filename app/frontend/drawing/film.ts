@@ -21,7 +21,14 @@ export function run(top: Point[], from: number, to: number): Point[] {
 }
 
 /** Closed path between the top of a layer and what lies below it. */
-export function band(axis: Axis, y: (um: number) => number, top: Point[], below: Point[] | null, from: number, to: number): string {
+export function band(
+  axis: Axis,
+  y: (um: number) => number,
+  top: Point[],
+  below: Point[] | null,
+  from: number,
+  to: number,
+): string {
   const upper = run(top, from, to)
   const lower: Point[] = below
     ? run(below, from, to)
@@ -56,10 +63,17 @@ export type Label = { key: string; x: number; y: number; text: string; width: nu
 export type Box = { x1: number; x2: number; y: number }
 
 /** Places labels by priority: at the peak, one row up, left or right; else only the number; else not at all. */
-export function placeLabels(wanted: (Label & { short: string })[], width: number, reserved: Box[] = []): (Label & { placed: string })[] {
+export function placeLabels(
+  wanted: (Label & { short: string })[],
+  width: number,
+  reserved: Box[] = [],
+): (Label & { placed: string })[] {
   const taken = [...reserved]
   const free = (x1: number, x2: number, y: number) =>
-    x1 >= 0 && x2 <= width && y > 12 && !taken.some((box) => x1 < box.x2 + 4 && x2 > box.x1 - 4 && Math.abs(box.y - y) < 15)
+    x1 >= 0 &&
+    x2 <= width &&
+    y > 12 &&
+    !taken.some((box) => x1 < box.x2 + 4 && x2 > box.x1 - 4 && Math.abs(box.y - y) < 15)
   return wanted.flatMap((label) => {
     const tries: [string, number, number, number][] = [
       [label.text, label.x, label.y, label.width],
@@ -69,7 +83,8 @@ export function placeLabels(wanted: (Label & { short: string })[], width: number
       [label.short, label.x, label.y, 12],
       [label.short, label.x, label.y - 16, 12],
     ]
-    const found = tries.find(([, x, y, wide]) => free(x - wide / 2, x + wide / 2, y)) ?? (label.strong ? tries[0] : undefined)
+    const found =
+      tries.find(([, x, y, wide]) => free(x - wide / 2, x + wide / 2, y)) ?? (label.strong ? tries[0] : undefined)
     if (!found) return []
     const [placed, x, y, wide] = found
     taken.push({ x1: x - wide / 2, x2: x + wide / 2, y })

@@ -2,7 +2,12 @@ import { type PointerEvent, useEffect, useRef, useState } from "react"
 import type { Row, Sheet } from "@/types"
 import type { Axis } from "./axis"
 
-type Props = { sheet: Sheet; selected: string | null; onSelect: (key: string) => void; onMove: (row: Row, start: number) => void }
+type Props = {
+  sheet: Sheet
+  selected: string | null
+  onSelect: (key: string) => void
+  onMove: (row: Row, start: number) => void
+}
 
 const NEAR = 22
 
@@ -20,12 +25,14 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
     const hold = (event: TouchEvent) => {
       const [finger] = event.touches
       const start = began.current
-      if (start?.row && finger && Math.abs(finger.clientX - start.x) > Math.abs(finger.clientY - start.y)) event.preventDefault()
+      if (start?.row && finger && Math.abs(finger.clientX - start.x) > Math.abs(finger.clientY - start.y))
+        event.preventDefault()
     }
     element?.addEventListener("touchmove", hold, { passive: false })
     return () => element?.removeEventListener("touchmove", hold)
   }, [])
-  const local = (event: PointerEvent<SVGRectElement>) => event.clientX - event.currentTarget.getBoundingClientRect().left
+  const local = (event: PointerEvent<SVGRectElement>) =>
+    event.clientX - event.currentTarget.getBoundingClientRect().left
   const nearest = (x: number) => {
     const [row] = sheet.rows
       .map((found) => ({ found, gap: Math.abs(axis.x(found.work_start) - x) }))
@@ -34,7 +41,9 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
   }
   // Near an end of its legal range the start snaps to it.
   const snapped = (x: number, row: Row) => {
-    const edge = [row.earliest, row.latest].map((minute) => minute + row.setup_min).find((minute) => Math.abs(axis.x(minute) - x) < SNAP)
+    const edge = [row.earliest, row.latest]
+      .map((minute) => minute + row.setup_min)
+      .find((minute) => Math.abs(axis.x(minute) - x) < SNAP)
     return edge ?? Math.round(axis.minute(x) / 5) * 5
   }
   return {

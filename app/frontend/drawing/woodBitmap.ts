@@ -38,7 +38,13 @@ export function woodBitmap(wood: string, grain: string, width: number, height: n
   return url
 }
 
-function paint(context: CanvasRenderingContext2D, [base, line]: [string, string], grain: string, width: number, height: number) {
+function paint(
+  context: CanvasRenderingContext2D,
+  [base, line]: [string, string],
+  grain: string,
+  width: number,
+  height: number,
+) {
   const next = random(width * 31 + height * 7 + grain.length)
   context.fillStyle = base
   context.fillRect(0, 0, width, height)

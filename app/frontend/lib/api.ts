@@ -21,7 +21,12 @@ const token = () =>
     ?.slice("XSRF-TOKEN=".length)
 
 /** Sends JSON and answers with JSON; throws Refused with the server's sentence. */
-export async function send<T>(method: "GET" | "POST" | "PATCH" | "DELETE", url: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+export async function send<T>(
+  method: "GET" | "POST" | "PATCH" | "DELETE",
+  url: string,
+  body?: unknown,
+  signal?: AbortSignal,
+): Promise<T> {
   return answered<T>(url, {
     method,
     signal,
@@ -53,14 +58,22 @@ async function answered<T>(url: string, request: RequestInit, again = true): Pro
   const headers = { Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""), ...request.headers }
   const response = await fetch(url, { ...request, headers }).catch((error: unknown) => {
     if (error instanceof DOMException && error.name === "AbortError") throw error
-    throw new Refused(0, { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" }, null)
+    throw new Refused(
+      0,
+      { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" },
+      null,
+    )
   })
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
   // The answer has brought a new token: cookies were deleted, or the server came back with another secret.
   if (response.status === TOKEN && again) return answered<T>(url, request, false)
   if (response.status === 413)
-    throw new Refused(413, { sentence: "The file is too large to be taken in", where: "file", accepted: "at most 20 MB" }, null)
+    throw new Refused(
+      413,
+      { sentence: "The file is too large to be taken in", where: "file", accepted: "at most 20 MB" },
+      null,
+    )
   throw new Refused(response.status, saidBy(answer), answer)
 }
 

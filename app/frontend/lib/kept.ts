@@ -1,7 +1,10 @@
 import { useSyncExternalStore } from "react"
 
 /** A setting that this device keeps; every place that shows it follows. */
-export function keptSetting<T extends string>(key: string, read: (kept: string | null) => T): () => [T, (next: T) => void] {
+export function keptSetting<T extends string>(
+  key: string,
+  read: (kept: string | null) => T,
+): () => [T, (next: T) => void] {
   const listeners = new Set<() => void>()
   const current = () => read(localStorage.getItem(key))
   const listen = (listener: () => void) => {

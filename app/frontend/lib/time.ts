@@ -55,7 +55,9 @@ export const when = (minute: number, zone: string): string => `${day(minute, zon
 /** "15:10" on the day of +now+, else "Tue 15:10", and with the date from a week on. */
 export function soon(minute: number, zone: string, now: number): string {
   if (day(minute, zone) === day(now, zone)) return clock(minute, zone)
-  return Math.abs(minute - now) < 6 * 1440 ? `${parts(minute, zone).weekday} ${clock(minute, zone)}` : when(minute, zone)
+  return Math.abs(minute - now) < 6 * 1440
+    ? `${parts(minute, zone).weekday} ${clock(minute, zone)}`
+    : when(minute, zone)
 }
 
 /** First minute of the local day, also of one on which the clocks change. */

@@ -19,7 +19,12 @@ const useArea = kept("rhexon.units.area")
 const useTemperature = kept("rhexon.units.temperature")
 
 /** The switch of each quantity, with what its two ways are called. */
-export function useSwitches(): { name: string; ways: [System, string][]; system: System; choose: (next: System) => void }[] {
+export function useSwitches(): {
+  name: string
+  ways: [System, string][]
+  system: System
+  choose: (next: System) => void
+}[] {
   const [amounts, chooseAmounts] = useUnits()
   const [film, chooseFilm] = useFilm()
   const [area, chooseArea] = useArea()
@@ -47,7 +52,12 @@ export type Measure = {
   shown: (stored: number) => number
 }
 
-const measure = (unit: string, digits: number, shown: (stored: number) => number, stored: (shown: number) => number): Measure => {
+const measure = (
+  unit: string,
+  digits: number,
+  shown: (stored: number) => number,
+  stored: (shown: number) => number,
+): Measure => {
   const number = (value: number, finer = 0) => String(Number(shown(value).toFixed(digits + finer)))
   return { unit, number, text: (value, finer) => `${number(value, finer)} ${unit}`, stored, shown }
 }
@@ -83,7 +93,11 @@ export function useMeasures(): { film: Measure; area: Measure; temperature: Meas
   const [film] = useFilm()
   const [area] = useArea()
   const [temperature] = useTemperature()
-  return { film: film === "us" ? MIL : UM, area: area === "us" ? FT2 : M2, temperature: temperature === "us" ? FAHRENHEIT : CELSIUS }
+  return {
+    film: film === "us" ? MIL : UM,
+    area: area === "us" ? FT2 : M2,
+    temperature: temperature === "us" ? FAHRENHEIT : CELSIUS,
+  }
 }
 
 /** Digits that a step of this size can show. */
@@ -101,9 +115,19 @@ export function massParts(grams: number, system: System, step = 1): [string, str
 }
 
 /** Rounded once in the smaller unit; from so many of them on in the larger one. */
-function rough(small: number, unit: string, decimals: number, most: number, perLarge: number, large: string, largeDecimals = 1): string {
+function rough(
+  small: number,
+  unit: string,
+  decimals: number,
+  most: number,
+  perLarge: number,
+  large: string,
+  largeDecimals = 1,
+): string {
   const rounded = Number(small.toFixed(decimals))
-  return rounded >= most ? `${(rounded / perLarge).toFixed(largeDecimals)} ${large}` : `${rounded.toFixed(decimals)} ${unit}`
+  return rounded >= most
+    ? `${(rounded / perLarge).toFixed(largeDecimals)} ${large}`
+    : `${rounded.toFixed(decimals)} ${unit}`
 }
 
 /** For reading, not for weighing: "4.8 kg", "380 g". */

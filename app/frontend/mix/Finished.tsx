@@ -3,7 +3,17 @@ import { mass, massParts, type System } from "@/lib/units"
 import type { Pot } from "@/types"
 
 /** All is in: to the shelf; then where it stands. */
-export function Finished({ pot, system, busy, onFinish }: { pot: Pot; system: System; busy: boolean; onFinish: () => void }) {
+export function Finished({
+  pot,
+  system,
+  busy,
+  onFinish,
+}: {
+  pot: Pot
+  system: System
+  busy: boolean
+  onFinish: () => void
+}) {
   if (pot.thrown_away)
     return (
       <>
@@ -42,7 +52,9 @@ export function Finished({ pot, system, busy, onFinish }: { pot: Pot; system: Sy
         {massParts(pot.poured_g, system, pot.resolution_g)[0]}
         <small>{massParts(pot.poured_g, system, pot.resolution_g)[1]}</small>
       </p>
-      <p className="mix-say">{pot.steps.length ? "Stir and rest, then set it on the shelf." : "Set it on the shelf with its label."}</p>
+      <p className="mix-say">
+        {pot.steps.length ? "Stir and rest, then set it on the shelf." : "Set it on the shelf with its label."}
+      </p>
       <div className="mix-actions">
         <button type="button" className="tape" data-space disabled={busy} onClick={onFinish}>
           Mixed: to the shelf

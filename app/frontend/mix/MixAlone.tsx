@@ -6,7 +6,12 @@ import type { ErrorSaid, Mixable, Recipe } from "@/types"
 import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
 import { type Sheet, SheetDrawing } from "./SheetDrawing"
 
-export type MixAloneProps = { products: Mixable[]; helpers: { id: string; name: string }[]; recipes: Recipe[]; rooms: string[] }
+export type MixAloneProps = {
+  products: Mixable[]
+  helpers: { id: string; name: string }[]
+  recipes: Recipe[]
+  rooms: string[]
+}
 
 const START: Own[] = [
   { name: "base", parts: "100", basis: "volume", of: "base", density: "" },
@@ -15,7 +20,9 @@ const START: Own[] = [
 
 /** A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from what is left. */
 export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
-  const [source, setSource] = useState(products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own")
+  const [source, setSource] = useState(
+    products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own",
+  )
   const [amount, setAmount] = useState("500 ml")
   const [have, setHave] = useState("")
   const [thinning, setThinning] = useState("")
@@ -32,7 +39,11 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const body = useMemo(() => {
     const percent = Number(thinning.replace(",", "."))
     return {
-      ...(kind === "product" ? { product: id } : kind === "recipe" ? { recipe_id: Number(id) } : { components: ownToCore(own) }),
+      ...(kind === "product"
+        ? { product: id }
+        : kind === "recipe"
+          ? { recipe_id: Number(id) }
+          : { components: ownToCore(own) }),
       ...(kind === "product" && percent > 0 ? { thinning: { percent, of } } : {}),
       ...(kind === "product" && hardener.trim() ? { hardener_parts: Number(hardener.replace(",", ".")) } : {}),
       want: have ? { have, amount } : { amount },
@@ -57,7 +68,8 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
       .then(({ location }) => router.visit(location))
       .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
   const at = (where: string) => (error?.where?.startsWith(where) ? error.sentence : undefined)
-  const elsewhere = error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))
+  const elsewhere =
+    error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))
   return (
     <section aria-label="Mix by itself" className="mix-alone lit">
       <h2 className="panel-title">Mix by itself</h2>
@@ -121,8 +133,19 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
             )}
           </>
         )}
-        <SelectField label="In the" value={room} options={rooms.map((name): [string, string] => [name, name])} onChange={setRoom} />
-        <TextField label="Pot holds" value={container} placeholder="1 l" error={at("container")} onChange={setContainer} />
+        <SelectField
+          label="In the"
+          value={room}
+          options={rooms.map((name): [string, string] => [name, name])}
+          onChange={setRoom}
+        />
+        <TextField
+          label="Pot holds"
+          value={container}
+          placeholder="1 l"
+          error={at("container")}
+          onChange={setContainer}
+        />
       </div>
       {kind === "own" && <OwnComponents own={own} onChange={setOwn} />}
       {elsewhere && (

@@ -16,7 +16,8 @@ type Props = { own: Own[]; onChange: (own: Own[]) => void }
 
 /** Ratio by hand: a share of the base or of the total, by volume or by mass. */
 export function OwnComponents({ own, onChange }: Props) {
-  const set = (index: number, fields: Partial<Own>) => onChange(own.map((row, at) => (at === index ? { ...row, ...fields } : row)))
+  const set = (index: number, fields: Partial<Own>) =>
+    onChange(own.map((row, at) => (at === index ? { ...row, ...fields } : row)))
   return (
     <table className="sheet-table mt-3 own-table">
       <thead>
@@ -106,7 +107,12 @@ export function OwnComponents({ own, onChange }: Props) {
               type="button"
               className="button"
               disabled={own.length >= 12}
-              onClick={() => onChange([...own, { name: `part ${own.length + 1}`, parts: "10", basis: "volume", of: "base", density: "" }])}
+              onClick={() =>
+                onChange([
+                  ...own,
+                  { name: `part ${own.length + 1}`, parts: "10", basis: "volume", of: "base", density: "" },
+                ])
+              }
             >
               One more
             </button>

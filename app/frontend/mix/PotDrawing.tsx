@@ -53,7 +53,14 @@ export function PotDrawing({ pot, current, live, system }: Props) {
         </linearGradient>
       </defs>
       <path d={`M${WALL.right + 2} ${WALL.top + 22}l24 16V${WALL.bottom + 8}h-24z`} fill="url(#cast)" />
-      <rect x={WALL.left} y={WALL.top} width={WALL.right - WALL.left} height={WALL.bottom - WALL.top} fill="var(--lit)" opacity={0.6} />
+      <rect
+        x={WALL.left}
+        y={WALL.top}
+        width={WALL.right - WALL.left}
+        height={WALL.bottom - WALL.top}
+        fill="var(--lit)"
+        opacity={0.6}
+      />
       {layers.map(({ pour, from, to }) => (
         <g key={pour.name} data-part="layer">
           <rect
@@ -66,7 +73,12 @@ export function PotDrawing({ pot, current, live, system }: Props) {
             strokeWidth={1}
           />
           {y(from) - y(to) > 20 && (
-            <text x={(WALL.left + WALL.right) / 2} y={(y(from) + y(to)) / 2 + 5} textAnchor="middle" className="on-liquid">
+            <text
+              x={(WALL.left + WALL.right) / 2}
+              y={(y(from) + y(to)) / 2 + 5}
+              textAnchor="middle"
+              className="on-liquid"
+            >
               {mass(pour.poured_g, system, pot.resolution_g)}
             </text>
           )}
@@ -110,7 +122,9 @@ export function PotDrawing({ pot, current, live, system }: Props) {
         strokeWidth={3}
       />
       <text x={WALL.left} y={14} className="axis-tick">
-        {pot.container_ml ? `pot of ${Math.round(pot.container_ml)} ml` : `${mass(pot.total_g, system, pot.resolution_g)} in all`}
+        {pot.container_ml
+          ? `pot of ${Math.round(pot.container_ml)} ml`
+          : `${mass(pot.total_g, system, pot.resolution_g)} in all`}
       </text>
     </svg>
   )

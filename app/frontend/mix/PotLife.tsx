@@ -22,7 +22,11 @@ export function PotLife({ pot, now, zone }: Props) {
         <span style={{ width: `${Math.max(0, Math.min(100, (100 * left) / whole))}%` }} />
       </div>
       <p>
-        <b>{left >= 0 ? `${duration(left)} of pot life left` : `Past its pot life since ${clock(pot.usable_until, zone)}`}</b>
+        <b>
+          {left >= 0
+            ? `${duration(left)} of pot life left`
+            : `Past its pot life since ${clock(pot.usable_until, zone)}`}
+        </b>
         <span className="sub small block">
           hardener in {clock(pot.hardened_at, zone)}, usable to {clock(pot.usable_until, zone)}
         </span>

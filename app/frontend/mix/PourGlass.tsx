@@ -27,7 +27,14 @@ export function PourGlass({ pour, live, resolution, system, silent }: Props) {
       role="img"
       aria-label={`${pour.name}: ${mass(live, system, resolution)} of ${mass(pour.add_g, system, resolution)}`}
     >
-      <rect x={TUBE.x} y={TUBE.top} width={TUBE.width} height={TUBE.bottom - TUBE.top} fill="var(--lit)" stroke="var(--firm)" />
+      <rect
+        x={TUBE.x}
+        y={TUBE.top}
+        width={TUBE.width}
+        height={TUBE.bottom - TUBE.top}
+        fill="var(--lit)"
+        stroke="var(--firm)"
+      />
       <rect
         x={TUBE.x}
         y={y(pour.high_add_g)}

@@ -35,7 +35,9 @@ export function PourList({ pot, current, system, onChoose }: Props) {
             <span className="pour-figures">
               <b>{mass(pour.g, system, pot.resolution_g)}</b>
               <span className="sub small block">
-                {pour.state === "short" ? `${mass(pour.add_g, system, pot.resolution_g)} more` : volume(pour.ml, system)}
+                {pour.state === "short"
+                  ? `${mass(pour.add_g, system, pot.resolution_g)} more`
+                  : volume(pour.ml, system)}
               </span>
             </span>
           </button>

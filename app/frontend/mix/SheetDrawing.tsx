@@ -25,7 +25,9 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
           <span className="small sub">{reading === "total_volume" ? "by volume" : "by mass"}</span>
           <svg viewBox="0 0 400 30" preserveAspectRatio="none" aria-hidden="true">
             {sheet.pours.map((pour, index) => {
-              const before = sheet.pours.slice(0, index).reduce((sum, other) => sum + (sheet.shares[other.name]?.[reading] ?? 0), 0)
+              const before = sheet.pours
+                .slice(0, index)
+                .reduce((sum, other) => sum + (sheet.shares[other.name]?.[reading] ?? 0), 0)
               return (
                 <rect
                   key={pour.name}

@@ -59,7 +59,13 @@ export function ThisPour({ pour, pot, reading, live, offset, system, busy, onTak
         {say}
       </p>
       <div className="mix-actions">
-        <button type="button" className="tape" data-space disabled={silent || !stable || live <= 0 || busy} onClick={onTake}>
+        <button
+          type="button"
+          className="tape"
+          data-space
+          disabled={silent || !stable || live <= 0 || busy}
+          onClick={onTake}
+        >
           {live > pour.high_add_g ? "Take it so" : inside ? "Poured" : "Take this"}
           <span className="small">space</span>
         </button>

@@ -17,7 +17,9 @@ export function useMix(first: Pot) {
       const url = `/mix/${first.id}/${what}`
       const key = url + JSON.stringify(body)
       const whole =
-        kept.current?.key === key ? kept.current.body : { ...body, client_id: clientId(), happened_at: new Date().toISOString() }
+        kept.current?.key === key
+          ? kept.current.body
+          : { ...body, client_id: clientId(), happened_at: new Date().toISOString() }
       setBusy(true)
       try {
         const answer = await send<Answer>("POST", url, whole)

@@ -32,6 +32,9 @@ export function useScale(on: boolean) {
   const zero = useCallback(async () => {
     setReading(await send<Reading>("POST", "/scale/zero", {}).catch(() => ({ silent: "The scale does not answer." })))
   }, [])
-  const hand = useCallback((act: string, more: Record<string, unknown> = {}) => send("POST", "/scale/hand", { act, ...more }), [])
+  const hand = useCallback(
+    (act: string, more: Record<string, unknown> = {}) => send("POST", "/scale/hand", { act, ...more }),
+    [],
+  )
   return { reading, zero, hand }
 }

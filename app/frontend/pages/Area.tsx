@@ -15,7 +15,11 @@ import type { ErrorSaid } from "@/types"
 type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
 const GALLON_ML = 3785.411784
 const SIDES = ["from the left, m", "from the top, m", "across, m", "down, m"]
-const TOOLS: Record<string, string> = { brush: "brush, 10 cm", roller: "roller, 25 cm", applicator: "floor applicator, 45 cm" }
+const TOOLS: Record<string, string> = {
+  brush: "brush, 10 cm",
+  roller: "roller, 25 cm",
+  applicator: "floor applicator, 45 cm",
+}
 
 /** A floor or hall in sections that stay wet at their edge, laid on so that the last one ends at the exit. */
 export default function AreaPage({ choices, first }: Props) {

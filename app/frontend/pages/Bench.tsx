@@ -14,12 +14,19 @@ import { useMeasures } from "@/lib/units"
 import type { Entry } from "@/types"
 
 const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
-const KIND: Record<string, string> = { started: "begun", done: "done", dry_test: "tested", fault: "at fault", note: "noted" }
+const KIND: Record<string, string> = {
+  started: "begun",
+  done: "done",
+  dry_test: "tested",
+  fault: "at fault",
+  note: "noted",
+}
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
   const { temperature, film } = useMeasures()
-  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, calm } = useBench(props)
+  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, calm } =
+    useBench(props)
   usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
   const { zone } = bench
@@ -130,6 +137,10 @@ export default function BenchPage(props: BenchProps) {
 function lastTouch(latest: Entry[], name: (id: string) => string) {
   const [entry] = [...latest].sort((one, other) => other.id - one.id)
   return entry
-    ? { id: entry.id, words: `${lowerFirst(entry.words).split(":")[0]} ${KIND[entry.kind] ?? entry.kind}`, piece: name(entry.piece ?? "") }
+    ? {
+        id: entry.id,
+        words: `${lowerFirst(entry.words).split(":")[0]} ${KIND[entry.kind] ?? entry.kind}`,
+        piece: name(entry.piece ?? ""),
+      }
     : null
 }

@@ -31,7 +31,9 @@ export default function ColourPage(props: Props) {
   const wanted = props.pieces.find((piece) => String(piece.id) === asked.get("piece")) ?? props.pieces[0]
   const [target, setTarget] = useState(text(wanted?.lab ?? [45, 15, 25]))
   const [way, setWay] = useState(from ? "toner" : "stain")
-  const [wood, setWood] = useState(props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"))
+  const [wood, setWood] = useState(
+    props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"),
+  )
   const [start, setStart] = useState(from ? text(from.lab) : "")
   const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
   const [under, setUnder] = useState("30")
@@ -60,7 +62,8 @@ export default function ColourPage(props: Props) {
       .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
     return () => stop.abort()
   }, [question])
-  const error = (where: string) => (said?.where === where ? `${said.sentence}${said.accepted ? `: ${said.accepted}` : ""}` : undefined)
+  const error = (where: string) =>
+    said?.where === where ? `${said.sentence}${said.accepted ? `: ${said.accepted}` : ""}` : undefined
   const known: [string, string][] = [
     ["", "typed"],
     ...props.pieces.map((piece): [string, string] => [`p${piece.id}`, `wanted look of ${piece.words}`]),
@@ -119,7 +122,11 @@ export default function ColourPage(props: Props) {
             error={error("wood")}
           />
           <TextField
-            label={way === "toner" ? "What is there now, L* a* b*" : "The bare board as read, L* a* b* (left open: a mean board)"}
+            label={
+              way === "toner"
+                ? "What is there now, L* a* b*"
+                : "The bare board as read, L* a* b* (left open: a mean board)"
+            }
             value={start}
             onChange={setStart}
             error={error("wood_lab")}
@@ -139,7 +146,9 @@ export default function ColourPage(props: Props) {
                   type="checkbox"
                   checked={chosen.includes(colourant.id)}
                   onChange={(event) =>
-                    setChosen((before) => (event.target.checked ? [...before, colourant.id] : before.filter((id) => id !== colourant.id)))
+                    setChosen((before) =>
+                      event.target.checked ? [...before, colourant.id] : before.filter((id) => id !== colourant.id),
+                    )
                   }
                 />
                 <svg width="18" height="18" aria-hidden="true">
@@ -151,7 +160,11 @@ export default function ColourPage(props: Props) {
           </fieldset>
         </section>
         <section aria-label="The answer" aria-live="polite" className="min-w-0">
-          {answer ? <Answers answer={answer} way={way} scale={props.scale_g} /> : <p className="sub">{said ? "" : "computing"}</p>}
+          {answer ? (
+            <Answers answer={answer} way={way} scale={props.scale_g} />
+          ) : (
+            <p className="sub">{said ? "" : "computing"}</p>
+          )}
           <Taught lessons={props.taught} />
           {said && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(said.where) && (
             <p className="said" role="alert">
@@ -164,4 +177,5 @@ export default function ColourPage(props: Props) {
   )
 }
 
-const speciesOf = (props: Props, piece: Known | undefined) => props.woods.find((wood) => piece?.wood.toLowerCase().includes(wood))
+const speciesOf = (props: Props, piece: Known | undefined) =>
+  props.woods.find((wood) => piece?.wood.toLowerCase().includes(wood))

@@ -30,7 +30,11 @@ export default function ComparePage(props: Props) {
   const visit = (id: number, wanted: string[]) =>
     router.visit("/pieces/compare", { data: { piece: id, with: wanted }, preserveScroll: true })
   const take = (side: Side) =>
-    send("POST", `/pieces/${piece.id}/schedule/edits`, { operation: side.operation, base: piece.revision, reason: side.label })
+    send("POST", `/pieces/${piece.id}/schedule/edits`, {
+      operation: side.operation,
+      base: piece.revision,
+      reason: side.label,
+    })
       .then(() => router.visit(`/pieces/${piece.id}/schedule`))
       .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
@@ -46,7 +50,8 @@ export default function ComparePage(props: Props) {
         <div>
           <h1 className="title">Compare schedules</h1>
           <p className="sub">
-            For {piece.name}, {piece.wood}. Each is planned with all other work in the shop; nothing is changed by looking.
+            For {piece.name}, {piece.wood}. Each is planned with all other work in the shop; nothing is changed by
+            looking.
           </p>
         </div>
         <div className="ml-auto flex flex-wrap items-end gap-3">
@@ -108,10 +113,15 @@ export default function ComparePage(props: Props) {
             <SelectField
               label={sides.length === 1 ? "Hold it against" : "And against"}
               value=""
-              options={[["", "choose a schedule"], ...free.map((choice): [string, string] => [choice.key, choice.label])]}
+              options={[
+                ["", "choose a schedule"],
+                ...free.map((choice): [string, string] => [choice.key, choice.label]),
+              ]}
               onChange={(key) => key && visit(piece.id, [...props.wanted, key])}
             />
-            <p className="sub small mt-2">Laid on by another method to the same dry film, as another piece has it, or as it was before.</p>
+            <p className="sub small mt-2">
+              Laid on by another method to the same dry film, as another piece has it, or as it was before.
+            </p>
           </section>
         )}
       </div>

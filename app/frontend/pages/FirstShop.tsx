@@ -38,8 +38,8 @@ export default function FirstShopPage({ zones }: Props) {
       >
         <h1 className="title">Begin your shop</h1>
         <p className="sub">
-          A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and nothing is kept until you
-          begin. If you had a shop on this computer, put its file back instead.
+          A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and
+          nothing is kept until you begin. If you had a shop on this computer, put its file back instead.
         </p>
         <div className="first-fields">
           {field("name", "Name of the shop", "Tarn Yard Finishing")}

@@ -17,7 +17,11 @@ export default function Handbook({ chapters, chapter, title, html }: Props) {
         <h1 className="title">{title}</h1>
         <nav className="switch ml-auto" aria-label="Chapters">
           {chapters.map((other) => (
-            <Link key={other.id} href={`/handbook/${other.id}`} aria-current={other.id === chapter ? "page" : undefined}>
+            <Link
+              key={other.id}
+              href={`/handbook/${other.id}`}
+              aria-current={other.id === chapter ? "page" : undefined}
+            >
               {other.title}
             </Link>
           ))}

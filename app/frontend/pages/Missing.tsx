@@ -7,7 +7,9 @@ export default function Missing({ path }: { path: string }) {
       <Head title="Not here" />
       <section className="empty lit">
         <h1 className="title">Nothing is kept here</h1>
-        <p className="sub mt-2">{path} leads nowhere: the record may have been removed, or the address has a slip in it.</p>
+        <p className="sub mt-2">
+          {path} leads nowhere: the record may have been removed, or the address has a slip in it.
+        </p>
         <Link href="/bench" className="button mt-4">
           Go to the bench
         </Link>

@@ -36,7 +36,8 @@ export default function PlanPage(first: PlanProps) {
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
   const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
   const reload = () => send<PlanProps>("GET", "/pieces/plan").then(setState)
-  const accept = (which: { digest?: string } = {}) => send<PlanProps>("POST", "/pieces/plan/accept", which).then(setState)
+  const accept = (which: { digest?: string } = {}) =>
+    send<PlanProps>("POST", "/pieces/plan/accept", which).then(setState)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the drawn dates void
   useEffect(() => {
     setChances(null)
@@ -46,7 +47,10 @@ export default function PlanPage(first: PlanProps) {
       .catch(() => undefined)
     return () => stop.abort()
   }, [plan])
-  useKeys({ t: () => setTable((before) => !before), g: () => document.getElementById("goals")?.scrollIntoView({ block: "center" }) })
+  useKeys({
+    t: () => setTable((before) => !before),
+    g: () => document.getElementById("goals")?.scrollIntoView({ block: "center" }),
+  })
   return (
     <Shell keys={KEYS}>
       <Head title="Shop plan" />
@@ -55,7 +59,8 @@ export default function PlanPage(first: PlanProps) {
         <div>
           <h1 className="title">Shop plan</h1>
           <p className="sub">
-            {pieces.length} {pieces.length === 1 ? "piece" : "pieces"}, {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
+            {pieces.length} {pieces.length === 1 ? "piece" : "pieces"},{" "}
+            {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
             {plan.bound.ready_at < latest
               ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${LIMITS[plan.bound.because] ?? ""}.`
               : "No plan can be ready sooner."}
@@ -113,7 +118,13 @@ export default function PlanPage(first: PlanProps) {
             {plan.closings.length === 0 && <li className="sub">No window is open that could shut.</li>}
           </ol>
           <Free plan={plan} now={now} />
-          <button type="button" className="button mt-3" data-quiet onClick={() => setTable(!table)} aria-pressed={table}>
+          <button
+            type="button"
+            className="button mt-3"
+            data-quiet
+            onClick={() => setTable(!table)}
+            aria-pressed={table}
+          >
             {table ? "Drawing" : "Table"}
           </button>
         </section>
@@ -158,7 +169,8 @@ function Free({ plan, now }: { plan: PlanProps["plan"]; now: number }) {
 function Kept({ state, name }: { state: PlanProps; name: (id: string) => string }) {
   const { plan } = state
   const piece = (key: string) => name(key.split("/")[0] ?? "")
-  if (!state.accepted_at) return <p className="sub small">None yet. A plan that is kept is what later plans stay near.</p>
+  if (!state.accepted_at)
+    return <p className="sub small">None yet. A plan that is kept is what later plans stay near.</p>
   return (
     <div className="small">
       <p className="sub">

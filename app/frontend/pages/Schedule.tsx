@@ -82,10 +82,12 @@ function Screen(props: Props) {
   const viewport = useViewportHeight()
 
   const move = useCallback(
-    (moved: Row, start: number) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start), ...turned(moved, sheet) }),
+    (moved: Row, start: number) =>
+      state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start), ...turned(moved, sheet) }),
     [state.edit, sheet],
   )
-  const unpin = (moved: Row) => state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null, ...turned(moved, sheet) })
+  const unpin = (moved: Row) =>
+    state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null, ...turned(moved, sheet) })
   const apply = (operation: Operation, reason: string) => {
     drop()
     state.edit(operation, reason)
@@ -118,7 +120,8 @@ function Screen(props: Props) {
     step?.wet_um &&
     row.status === "planned" &&
     state.edit({ op: "change_step", id: step.id, set: { wet_um: Math.min(Math.max(step.wet_um + by, 5), 500) } })
-  const nudge = (by: number) => row && row.status === "planned" && !row.inserted && row.hands_min > 0 && move(row, row.hands_start + by)
+  const nudge = (by: number) =>
+    row && row.status === "planned" && !row.inserted && row.hands_min > 0 && move(row, row.hands_start + by)
   const walk = (by: number) => {
     const at = sheet.rows.findIndex((candidate) => candidate.key === row?.key)
     setSelected(sheet.rows[Math.min(Math.max(at + by, 0), sheet.rows.length - 1)]?.key ?? null)
@@ -146,9 +149,14 @@ function Screen(props: Props) {
     "[": () => neighbour(-1),
     "]": () => neighbour(1),
   })
-  const pendingSteps = useMemo(() => new Set(state.waiting.map((operation) => ("id" in operation ? operation.id : ""))), [state.waiting])
+  const pendingSteps = useMemo(
+    () => new Set(state.waiting.map((operation) => ("id" in operation ? operation.id : ""))),
+    [state.waiting],
+  )
   const pending = (field: string) =>
-    state.waiting.some((operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set)
+    state.waiting.some(
+      (operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set,
+    )
   const beside = state.trouble && besideField(state.trouble.said, step, sheet.document.steps)
   const error = (field: string) => (beside === field ? state.trouble?.said.sentence : undefined)
 
@@ -156,11 +164,19 @@ function Screen(props: Props) {
     <Shell keys={KEYS}>
       <Head title={`Schedule of ${piece.name}`} />
       <Patterns />
-      <PieceHead state={state} pieces={props.pieces} house={props.house} go={neighbour} preview={preview?.sheet ?? null} />
+      <PieceHead
+        state={state}
+        pieces={props.pieces}
+        house={props.house}
+        go={neighbour}
+        preview={preview?.sheet ?? null}
+      />
       <p className="sr-only" role="status" aria-live="polite">
         {state.announced}
       </p>
-      {state.stale && <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />}
+      {state.stale && (
+        <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />
+      )}
       {state.trouble && !beside && (
         <div className="trouble" role="alert">
           <p>{state.trouble.said.sentence}</p>
@@ -192,7 +208,11 @@ function Screen(props: Props) {
           {sheet.rows.length > 0 && (
             <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
               <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
-              <FaceChoice faces={piece.faces.map((face) => face.name)} face={sheet.section.face} onChange={state.show} />
+              <FaceChoice
+                faces={piece.faces.map((face) => face.name)}
+                face={sheet.section.face}
+                onChange={state.show}
+              />
             </div>
           )}
           {looks && sheet.rows.length > 0 && (
@@ -224,7 +244,13 @@ function Screen(props: Props) {
           )}
         </div>
         <div className="min-w-0">
-          <StepList sheet={sheet} selected={row?.key ?? null} pending={pendingSteps} onSelect={setSelected} onEdit={state.edit} />
+          <StepList
+            sheet={sheet}
+            selected={row?.key ?? null}
+            pending={pendingSteps}
+            onSelect={setSelected}
+            onEdit={state.edit}
+          />
           <StepTools
             state={state}
             table={table}
@@ -247,7 +273,15 @@ function Screen(props: Props) {
             />
           )}
           {chance && <ChanceSaid chance={chance} zone={sheet.zone} />}
-          <Findings piece={piece.id} sheet={sheet} ready={ready} onApply={apply} onAsk={ask} onDrop={drop} onSelect={select} />
+          <Findings
+            piece={piece.id}
+            sheet={sheet}
+            ready={ready}
+            onApply={apply}
+            onAsk={ask}
+            onDrop={drop}
+            onSelect={select}
+          />
         </div>
       </div>
       <AddStep

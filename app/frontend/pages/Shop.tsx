@@ -25,7 +25,15 @@ export default function ShopPage(first: ShopProps) {
         <section aria-label="Rooms" className="rule pt-2">
           <h2 className="head">Rooms and their air</h2>
           {state.rooms.map((room) => (
-            <RoomAir key={room.id} room={room} airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
+            <RoomAir
+              key={room.id}
+              room={room}
+              airs={state.airs}
+              uses={state.uses}
+              now={now}
+              zone={shop.zone}
+              onKept={setState}
+            />
           ))}
           <RoomAir airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
         </section>

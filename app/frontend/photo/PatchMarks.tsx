@@ -36,7 +36,9 @@ export function PatchMarks({ src, alt, marks, onMarks }: Props) {
   }
   return (
     <>
-      <p className="sub small mt-2">Put one frame on the colour and one on the grey card: drag it, or move it with the arrows.</p>
+      <p className="sub small mt-2">
+        Put one frame on the colour and one on the grey card: drag it, or move it with the arrows.
+      </p>
       <div ref={holder} className="patch-photo">
         <img src={src} alt={alt} draggable={false} />
         {names.map((name) => {
@@ -67,10 +69,20 @@ export function PatchMarks({ src, alt, marks, onMarks }: Props) {
         })}
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <button type="button" className="button" aria-label={`${NAMES[inHand]}: smaller frame`} onClick={() => size(1 / LARGER)}>
+        <button
+          type="button"
+          className="button"
+          aria-label={`${NAMES[inHand]}: smaller frame`}
+          onClick={() => size(1 / LARGER)}
+        >
           −
         </button>
-        <button type="button" className="button" aria-label={`${NAMES[inHand]}: larger frame`} onClick={() => size(LARGER)}>
+        <button
+          type="button"
+          className="button"
+          aria-label={`${NAMES[inHand]}: larger frame`}
+          onClick={() => size(LARGER)}
+        >
           +
         </button>
         <span className="sub small">frame of the {NAMES[inHand]}</span>

@@ -26,13 +26,26 @@ export function Photos({ photos, of, onAdded, onGone, onColour }: Props) {
         {photos.map((photo) => (
           <li key={photo.id}>
             <button type="button" className="photo-thumb" onClick={() => setOpen(photo.id)}>
-              <img src={`/photos/${photo.id}/thumb`} alt={photo.words ?? photo.of ?? `photo of ${when(photo.at, zone)}`} loading="lazy" />
+              <img
+                src={`/photos/${photo.id}/thumb`}
+                alt={photo.words ?? photo.of ?? `photo of ${when(photo.at, zone)}`}
+                loading="lazy"
+              />
             </button>
           </li>
         ))}
       </ul>
       <PhotoButton of={of} onPhoto={onAdded} />
-      {shown && <PhotoPanel key={shown.id} photo={shown} zone={zone} onClose={() => setOpen(null)} onGone={onGone} onColour={onColour} />}
+      {shown && (
+        <PhotoPanel
+          key={shown.id}
+          photo={shown}
+          zone={zone}
+          onClose={() => setOpen(null)}
+          onGone={onGone}
+          onColour={onColour}
+        />
+      )}
     </section>
   )
 }

@@ -24,7 +24,9 @@ export function PiecePhotos({ piece }: { piece: number }) {
           {trouble}
         </p>
       )}
-      {photos && photos.length === 0 && <p className="sub mt-2">None yet. What is taken at the bench comes here as well.</p>}
+      {photos && photos.length === 0 && (
+        <p className="sub mt-2">None yet. What is taken at the bench comes here as well.</p>
+      )}
       {photos && (
         <Photos
           photos={photos}

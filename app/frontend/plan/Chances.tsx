@@ -2,7 +2,15 @@ import { duration, when } from "@/lib/time"
 import type { Chance } from "./props"
 
 /** Dates drawn from what is known of drying, weather and hands: in words; the picture shows them as dots on the clock. */
-export function Chances({ chances, name, zone }: { chances: Chance[] | null; name: (id: string) => string; zone: string }) {
+export function Chances({
+  chances,
+  name,
+  zone,
+}: {
+  chances: Chance[] | null
+  name: (id: string) => string
+  zone: string
+}) {
   if (!chances)
     return (
       <p className="sub small" role="status">

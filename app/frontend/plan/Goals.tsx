@@ -10,10 +10,20 @@ const WORDS: Record<Goal["name"], [string, string]> = {
   late_as_safe: ["Late as is safe", "in time on nine days of ten, and begun as late as that allows"],
 }
 
-export const AIMS: Record<string, string> = Object.fromEntries(Object.entries(WORDS).map(([name, [words]]) => [name, words.toLowerCase()]))
+export const AIMS: Record<string, string> = Object.fromEntries(
+  Object.entries(WORDS).map(([name, [words]]) => [name, words.toLowerCase()]),
+)
 
 /** What the plan could aim at, each with what it would change; one touch takes it. */
-export function Goals({ plan, goal, onChosen }: { plan: Pick<ShopPlan, "zone" | "now">; goal: string; onChosen: () => void }) {
+export function Goals({
+  plan,
+  goal,
+  onChosen,
+}: {
+  plan: Pick<ShopPlan, "zone" | "now">
+  goal: string
+  onChosen: () => void
+}) {
   const [found, setFound] = useState<Goal[] | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the answers void
   useEffect(() => {
@@ -36,7 +46,9 @@ export function Goals({ plan, goal, onChosen }: { plan: Pick<ShopPlan, "zone" | 
               <button type="button" className="goal" aria-pressed={name === goal} onClick={() => void choose(name)}>
                 <b>{WORDS[name][0]}</b>
                 <span className="small sub">{answer ? says(answer, now, plan.zone) : "planning"}</span>
-                <span className="small sub">{name === goal ? WORDS[name][1] : answer && now ? differs(answer, now) : ""}</span>
+                <span className="small sub">
+                  {name === goal ? WORDS[name][1] : answer && now ? differs(answer, now) : ""}
+                </span>
               </button>
             </li>
           )
@@ -69,4 +81,5 @@ function differs(answer: Goal, now: Goal) {
 }
 
 const counted = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`
-const less = (by: number, word: string) => (by === 0 ? "" : `${counted(Math.abs(by), word)} ${by < 0 ? "fewer" : "more"}`)
+const less = (by: number, word: string) =>
+  by === 0 ? "" : `${counted(Math.abs(by), word)} ${by < 0 ? "fewer" : "more"}`

@@ -21,7 +21,9 @@ export function Lanes({ plan, axis, y, pieces }: { plan: ShopPlan; axis: Axis; y
                 <g key={`${mark.key}${mark.from}`} data-state={mark.status}>
                   <path
                     d={`M${axis.x(mark.from)} ${line}h${wide}v${LANE - 22}l${-wide / 2} -5l${-wide / 2} 5z`}
-                    fill={mark.status === "done" ? "var(--firm)" : mark.status === "running" ? "url(#open)" : "var(--lit)"}
+                    fill={
+                      mark.status === "done" ? "var(--firm)" : mark.status === "running" ? "url(#open)" : "var(--lit)"
+                    }
                     stroke="var(--ink)"
                     strokeWidth={mark.status === "done" ? 0.6 : 1}
                   >
@@ -50,5 +52,7 @@ export function Lanes({ plan, axis, y, pieces }: { plan: ShopPlan; axis: Axis; y
 
 const fitted = (name: string, wide: number) => {
   const letters = Math.floor(wide / 6.4)
-  return name.length <= letters ? name : (name.split(" ").find((word) => word.length <= letters && word.length > 3) ?? "")
+  return name.length <= letters
+    ? name
+    : (name.split(" ").find((word) => word.length <= letters && word.length > 3) ?? "")
 }

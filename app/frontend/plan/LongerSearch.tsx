@@ -43,7 +43,9 @@ export function LongerSearch({ plan, onKeep }: Props) {
         </p>
       )}
       {search.state === "stopped" && <p className="sub">The longer search was stopped.</p>}
-      {search.state === "found" && !search.better && <p className="sub">A longer search ({search.builds} plans) found none better.</p>}
+      {search.state === "found" && !search.better && (
+        <p className="sub">A longer search ({search.builds} plans) found none better.</p>
+      )}
       {search.state === "found" && search.better && (
         <>
           <p>

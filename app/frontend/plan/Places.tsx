@@ -16,7 +16,13 @@ export function Places({ plan, axis, y }: { plan: ShopPlan; axis: Axis; y: numbe
             <path d={`M0 ${line}H${axis.width}`} stroke="var(--firm)" />
             {place.rack_places !== null && place.lying.length > 0 && (
               <>
-                <path d={rack(place, axis, line, plan.last)} fill="var(--rule)" fillOpacity={0.7} stroke="var(--third)" strokeWidth={0.8} />
+                <path
+                  d={rack(place, axis, line, plan.last)}
+                  fill="var(--rule)"
+                  fillOpacity={0.7}
+                  stroke="var(--third)"
+                  strokeWidth={0.8}
+                />
                 <path d={`M0 ${line - RACK}H${axis.width}`} stroke="var(--third)" strokeDasharray="1 4" />
                 <text x={axis.width - 4} y={line - RACK + 12} textAnchor="end" className="axis-tick">
                   {Math.max(...place.lying.map(([, count]) => count))} of {place.rack_places} places

@@ -178,7 +178,12 @@ function StrandDrawing({
               <title>{`${mark.words}, ${when(mark.from, zone)} to ${clock(mark.to, zone)}${mark.person ? `, ${mark.person}` : ""}`}</title>
             </path>
             {mark.kind === "scuff" && (
-              <path d={`M${axis.x(mark.from) - 3} ${base - 4}l3 -5 3 5 3 -5`} fill="none" stroke="var(--stop)" strokeWidth={1.6} />
+              <path
+                d={`M${axis.x(mark.from) - 3} ${base - 4}l3 -5 3 5 3 -5`}
+                fill="none"
+                stroke="var(--stop)"
+                strokeWidth={1.6}
+              />
             )}
           </g>
         ))}
@@ -199,14 +204,30 @@ function StrandDrawing({
       {chance && (strand.ready_at ?? 0) > now ? (
         <ChanceDots chance={chance} axis={axis} base={base} />
       ) : (
-        strand.ready_at && <circle cx={axis.x(strand.ready_at)} cy={base} r={4.5} fill="var(--lit)" stroke="var(--ink)" strokeWidth={1.6} />
+        strand.ready_at && (
+          <circle
+            cx={axis.x(strand.ready_at)}
+            cy={base}
+            r={4.5}
+            fill="var(--lit)"
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+          />
+        )
       )}
     </g>
   )
 }
 
 /** The film from the first minute that is drawn to the last. */
-function outline(film: Strand["film"], axis: Axis, base: number, up: (um: number) => number, end: number, from: number) {
+function outline(
+  film: Strand["film"],
+  axis: Axis,
+  base: number,
+  up: (um: number) => number,
+  end: number,
+  from: number,
+) {
   const before = film.filter(([minute]) => minute <= from).at(-1)
   const drawn: [number, number][] = [
     ...(before ? [[from, before[1]] as [number, number]] : []),

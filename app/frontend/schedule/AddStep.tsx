@@ -21,7 +21,13 @@ export function AddStep({ open, onOpenChange, steps, afterWords, shelf, wants, o
         {KINDS.map(([kind, words, says]) => {
           const step = freshStep(kind, freeId(steps), shelf)
           return (
-            <button key={kind} type="button" className="button kind-button" disabled={!step} onClick={() => step && onAdd(step)}>
+            <button
+              key={kind}
+              type="button"
+              className="button kind-button"
+              disabled={!step}
+              onClick={() => step && onAdd(step)}
+            >
               <span>{words}</span>
               <span className="sub small">{step ? says : `Put ${wants[kind] ?? "a product"} on the shelf first`}</span>
             </button>

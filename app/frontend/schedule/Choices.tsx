@@ -2,7 +2,14 @@ export function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; g
   const at = pieces.indexOf(id)
   return (
     <div className="flex items-center gap-2">
-      <button type="button" className="button" data-size="square" aria-label="Piece before" disabled={at <= 0} onClick={() => go(-1)}>
+      <button
+        type="button"
+        className="button"
+        data-size="square"
+        aria-label="Piece before"
+        disabled={at <= 0}
+        onClick={() => go(-1)}
+      >
         ←
       </button>
       <button
@@ -24,7 +31,15 @@ export function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; g
   )
 }
 
-export function FaceChoice({ faces, face, onChange }: { faces: string[]; face: string; onChange: (face: string) => void }) {
+export function FaceChoice({
+  faces,
+  face,
+  onChange,
+}: {
+  faces: string[]
+  face: string
+  onChange: (face: string) => void
+}) {
   if (faces.length < 2) return null
   return (
     <label className="flex items-center gap-2 small sub">

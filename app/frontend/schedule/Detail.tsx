@@ -37,7 +37,9 @@ export function Detail(props: Props) {
   if (!step) return null
   const done = Math.max(
     0,
-    ...sheet.rows.filter((other) => other.step === step.id && other.status !== "planned" && !other.inserted).map((other) => other.coat),
+    ...sheet.rows
+      .filter((other) => other.step === step.id && other.status !== "planned" && !other.inserted)
+      .map((other) => other.coat),
   )
   const set = (fields: Fields) => {
     const splits = done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
@@ -107,7 +109,15 @@ export function Detail(props: Props) {
         </div>
       </div>
       {row.mix && (
-        <MixForPass row={row} mix={row.mix} step={step} zone={sheet.zone} onSet={set} error={props.error} pending={props.pending} />
+        <MixForPass
+          row={row}
+          mix={row.mix}
+          step={step}
+          zone={sheet.zone}
+          onSet={set}
+          error={props.error}
+          pending={props.pending}
+        />
       )}
     </section>
   )
@@ -168,7 +178,12 @@ function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
         Later
       </button>
       {coats > 1 && (
-        <button type="button" className="button" data-quiet onClick={() => onEdit({ op: "split_coats", id: step.id, keep: coats - 1 })}>
+        <button
+          type="button"
+          className="button"
+          data-quiet
+          onClick={() => onEdit({ op: "split_coats", id: step.id, keep: coats - 1 })}
+        >
           Split off last coat
         </button>
       )}

@@ -4,8 +4,8 @@ export function EmptySchedule({ onAdd }: { onAdd: () => void }) {
     <section className="empty lit">
       <h2 className="panel-title">No steps yet</h2>
       <p className="sub">
-        Begin as at the bench: sand the bare wood, raise the grain if water goes on, colour, seal, build. Each step is planned into the
-        shop's hours as soon as it is there, and the film grows in this place.
+        Begin as at the bench: sand the bare wood, raise the grain if water goes on, colour, seal, build. Each step is
+        planned into the shop's hours as soon as it is there, and the film grows in this place.
       </p>
       <button type="button" className="tape mt-4" onClick={onAdd}>
         Add the first step <span className="small">N</span>

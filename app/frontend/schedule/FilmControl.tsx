@@ -18,7 +18,8 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
   const frozen = row.status !== "planned"
   const typed = (event: { currentTarget: HTMLInputElement }) => {
     const value = Number(event.currentTarget.value.replace(",", "."))
-    if (Number.isFinite(value) && event.currentTarget.value !== film.number(wet)) onWet(Math.round(film.stored(value) * 10) / 10)
+    if (Number.isFinite(value) && event.currentTarget.value !== film.number(wet))
+      onWet(Math.round(film.stored(value) * 10) / 10)
   }
   return (
     <section aria-label="Wet film">

@@ -24,7 +24,9 @@ type Props = {
 
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
 export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect }: Props) {
-  const firstOperation = sheet.findings.flatMap((finding) => finding.remedies).find((remedy) => remedy.operation)?.operation
+  const firstOperation = sheet.findings
+    .flatMap((finding) => finding.remedies)
+    .find((remedy) => remedy.operation)?.operation
   const firstKey = firstOperation ? JSON.stringify(firstOperation) : ""
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for each first remedy
   useEffect(() => {
@@ -50,7 +52,9 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
             <h3>
               <button type="button" className="finding-title" onClick={() => onSelect(finding)}>
                 {finding.level === "stop" ? "Stop: " : finding.level === "caution" ? "Caution: " : ""}
-                {finding.level === "note" ? finding.title : finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
+                {finding.level === "note"
+                  ? finding.title
+                  : finding.title.charAt(0).toLowerCase() + finding.title.slice(1)}
               </button>
             </h3>
             <p>{finding.sentence}</p>
@@ -59,7 +63,11 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
               if (!operation)
                 return (
                   place && (
-                    <Link key={remedy.label} href={PLACES[place.name]?.(place.product, piece) ?? "/shelf"} className="button mt-2 w-full">
+                    <Link
+                      key={remedy.label}
+                      href={PLACES[place.name]?.(place.product, piece) ?? "/shelf"}
+                      className="button mt-2 w-full"
+                    >
                       {remedy.label}
                     </Link>
                   )
@@ -83,7 +91,11 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                   {remedy.label}
                   {date !== undefined && (
                     <span className="small remedy-ready">
-                      {date === null ? "never ready" : date === sheet.ready_at ? "same date" : `ready ${when(date, sheet.zone)}`}
+                      {date === null
+                        ? "never ready"
+                        : date === sheet.ready_at
+                          ? "same date"
+                          : `ready ${when(date, sheet.zone)}`}
                     </span>
                   )}
                 </button>

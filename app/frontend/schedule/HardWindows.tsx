@@ -52,7 +52,11 @@ export function HardWindows({
     <div className="mt-2">
       {flags.map(({ flag, words, why }) => (
         <label key={flag} className="check" title={why}>
-          <input type="checkbox" checked={step[flag] ?? false} onChange={(event) => onSet({ [flag]: event.target.checked || null })} />
+          <input
+            type="checkbox"
+            checked={step[flag] ?? false}
+            onChange={(event) => onSet({ [flag]: event.target.checked || null })}
+          />
           {words}
         </label>
       ))}

@@ -73,10 +73,19 @@ export const RULES: Rule[] = [
 ]
 
 /** What is kept of a choice: numbers as numbers, no choice as none. */
-export const ruleValue = (name: Rule["name"], value: string) => (name === "coats_a_day" ? (value ? Number(value) : null) : value)
+export const ruleValue = (name: Rule["name"], value: string) =>
+  name === "coats_a_day" ? (value ? Number(value) : null) : value
 
 /** One switch with why its default is the default. */
-export function RuleField({ rule, value, onChange }: { rule: Omit<Rule, "name">; value: string; onChange: (value: string) => void }) {
+export function RuleField({
+  rule,
+  value,
+  onChange,
+}: {
+  rule: Omit<Rule, "name">
+  value: string
+  onChange: (value: string) => void
+}) {
   return (
     <div>
       <SelectField label={rule.label} value={value} options={rule.options} onChange={onChange} />
@@ -107,11 +116,13 @@ export function HouseRules({ document, house, support, onEdit }: Props) {
             label="Wet work lies"
             value={document.support ?? ""}
             options={[["", `by the piece: ${support}`], ...SUPPORTS]}
-            onChange={(next) => onEdit({ op: "place", set: { support: (next || null) as ScheduleDocument["support"] | null } })}
+            onChange={(next) =>
+              onEdit({ op: "place", set: { support: (next || null) as ScheduleDocument["support"] | null } })
+            }
           />
           <p className="sub small mt-1">
-            Flat, on points and fixed each face is laid on by itself, and edges with the first; only flat work waits until it can be turned
-            over. Hung work is done all round in one pass.
+            Flat, on points and fixed each face is laid on by itself, and edges with the first; only flat work waits
+            until it can be turned over. Hung work is done all round in one pass.
           </p>
         </div>
         {RULES.map((rule) => (

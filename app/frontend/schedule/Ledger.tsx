@@ -18,11 +18,14 @@ const FILLS = ["#d3dadf", "#8b98a1", "#5d6b76", "#3f4a52", "#1d2327", "#70858d",
 
 /** "20", or "12–20" where the air changed meanwhile */
 const span = ([low, high]: [number, number], shown: (value: number) => number = (value) => value) =>
-  Math.round(high) === Math.round(low) ? `${Math.round(shown(low) * 10) / 10}` : `${Math.round(shown(low))}–${Math.round(shown(high))}`
+  Math.round(high) === Math.round(low)
+    ? `${Math.round(shown(low) * 10) / 10}`
+    : `${Math.round(shown(low))}–${Math.round(shown(high))}`
 
 function cause(name: string, minutes: number, ledger: LedgerData, temperature: Measure): string {
   if (name === "sheet") return `data sheet, ${ledger.sheet}`
-  if (name === "temperature") return `${minutes < 0 ? "warm" : "cool"}, ${span(ledger.t_c, temperature.shown)} ${temperature.unit}`
+  if (name === "temperature")
+    return `${minutes < 0 ? "warm" : "cool"}, ${span(ledger.t_c, temperature.shown)} ${temperature.unit}`
   if (name === "humidity") return `${minutes < 0 ? "dry" : "damp"}, ${span(ledger.rh)} % RH`
   if (name === "air") return minutes < 0 ? `air ${ledger.air}` : "still air"
   if (name === "film") return minutes < 0 ? "thinner film" : "thicker film"
@@ -41,7 +44,10 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
       <div className="mt-2 flex h-5 border" style={{ borderColor: "var(--firm)" }} aria-hidden="true">
         {rows.map(([name, minutes], index) =>
           minutes > 0 ? (
-            <span key={name} style={{ width: `${(minutes / whole) * 100}%`, background: FILLS[index % FILLS.length] }} />
+            <span
+              key={name}
+              style={{ width: `${(minutes / whole) * 100}%`, background: FILLS[index % FILLS.length] }}
+            />
           ) : null,
         )}
       </div>
@@ -57,7 +63,9 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
                 />
                 {cause(name, minutes, ledger, temperature)}
               </td>
-              <td>{name === "sheet" ? duration(minutes) : `${minutes < 0 ? "−" : "+"} ${duration(Math.abs(minutes))}`}</td>
+              <td>
+                {name === "sheet" ? duration(minutes) : `${minutes < 0 ? "−" : "+"} ${duration(Math.abs(minutes))}`}
+              </td>
             </tr>
           ))}
           <tr className="ledger-sum">

@@ -36,7 +36,11 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
         error={error("method")}
         options={methods.map((method) => [method, METHODS[method]])}
         onChange={(method) =>
-          onSet(film && item?.wet_um[method] ? { method: method as Method, wet_um: item.wet_um[method] } : { method: method as Method })
+          onSet(
+            film && item?.wet_um[method]
+              ? { method: method as Method, wet_um: item.wet_um[method] }
+              : { method: method as Method },
+          )
         }
       />
       {film && (
@@ -65,7 +69,10 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
               error={error("coats_a_day")}
               options={[
                 ["", "as many as dry"],
-                ...[1, 2, 3].map((most): [string, string] => [String(most), `${most} ${most === 1 ? "coat" : "coats"} at most`]),
+                ...[1, 2, 3].map((most): [string, string] => [
+                  String(most),
+                  `${most} ${most === 1 ? "coat" : "coats"} at most`,
+                ]),
               ]}
               onChange={(most) => onSet({ coats_a_day: most ? Number(most) : null })}
             />
@@ -107,7 +114,9 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
                 ["base", "the base"],
                 ["total", "the whole mix"],
               ]}
-              onChange={(of) => onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })}
+              onChange={(of) =>
+                onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })
+              }
             />
           )}
         </>

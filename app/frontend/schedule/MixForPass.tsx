@@ -36,8 +36,9 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
           Mix {volume(mix.gross_ml, system)}, {roughMass(mix.total_g, system)}
         </h3>
         <p className="sub small">
-          {volume(mix.laid_ml, system)} laid on{mix.wiped ? ", most wiped off again" : `, ${mix.transfer_percent} % of it lands`};{" "}
-          {mix.left_behind_ml} ml stay in gun and cup; {mix.margin_percent} % more to be sure
+          {volume(mix.laid_ml, system)} laid on
+          {mix.wiped ? ", most wiped off again" : `, ${mix.transfer_percent} % of it lands`}; {mix.left_behind_ml} ml
+          stay in gun and cup; {mix.margin_percent} % more to be sure
         </p>
         <svg viewBox="0 0 400 20" preserveAspectRatio="none" className="mix-bar" aria-hidden="true">
           {mix.pours.map((pour, index) => {
@@ -83,7 +84,9 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
         ))}
         {mix.efflux_s !== null && <p className="sub small mt-1">{mix.efflux_s} s in the efflux cup</p>}
         {mix.drops !== null && (
-          <p className="sub small mt-1">about {mix.drops} drops to one piece; fewer from coat to coat as the wood fills</p>
+          <p className="sub small mt-1">
+            about {mix.drops} drops to one piece; fewer from coat to coat as the wood fills
+          </p>
         )}
         {mix.voc && (
           <p className="sub small mt-1">
@@ -165,7 +168,15 @@ function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string 
   return (
     <div className="life">
       <svg viewBox="0 0 300 22" preserveAspectRatio="none" aria-hidden="true">
-        <rect x={0} y={4} width={x(batch.usable_until)} height={14} fill="url(#open)" stroke="#0a4e86" vectorEffect="non-scaling-stroke" />
+        <rect
+          x={0}
+          y={4}
+          width={x(batch.usable_until)}
+          height={14}
+          fill="url(#open)"
+          stroke="#0a4e86"
+          vectorEffect="non-scaling-stroke"
+        />
         {batch.short && (
           <rect
             x={x(batch.usable_until)}
@@ -180,8 +191,8 @@ function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string 
         <path d={`M0 11H${x(batch.used_until)}`} stroke="#1d2327" strokeWidth={4} vectorEffect="non-scaling-stroke" />
       </svg>
       <p className={batch.short ? "caution-text small" : "sub small"}>
-        mixed {clock(batch.mixed_at, zone)}, usable {duration(batch.usable_until - batch.mixed_at)} to {clock(batch.usable_until, zone)},
-        work ends {clock(batch.used_until, zone)}
+        mixed {clock(batch.mixed_at, zone)}, usable {duration(batch.usable_until - batch.mixed_at)} to{" "}
+        {clock(batch.usable_until, zone)}, work ends {clock(batch.used_until, zone)}
       </p>
     </div>
   )

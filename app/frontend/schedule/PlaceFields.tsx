@@ -41,7 +41,12 @@ export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet,
             value={step.dry_room ?? ""}
             error={error("dry_room")}
             options={[
-              ["", document.dry_room ? `${document.dry_room}, as the schedule` : `where it is laid on, ${step.room ?? homeRoom}`],
+              [
+                "",
+                document.dry_room
+                  ? `${document.dry_room}, as the schedule`
+                  : `where it is laid on, ${step.room ?? homeRoom}`,
+              ],
               ...rooms.map((room): [string, string] => [room.name, room.name]),
             ]}
             onChange={(room) => onSet({ dry_room: room || null })}

@@ -34,7 +34,11 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
             </td>
             <td>{row.change_um ? film.number(row.change_um, 1) : ""}</td>
             <td>{row.film_um !== null ? film.number(row.film_um, 1) : ""}</td>
-            <td>{row.drying ? `${row.drying.words} ${when(row.drying.reached_at, sheet.zone)} (${duration(row.drying.minutes)})` : ""}</td>
+            <td>
+              {row.drying
+                ? `${row.drying.words} ${when(row.drying.reached_at, sheet.zone)} (${duration(row.drying.minutes)})`
+                : ""}
+            </td>
           </tr>
         ))}
       </tbody>

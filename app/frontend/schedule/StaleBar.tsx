@@ -2,7 +2,17 @@ import { when } from "@/lib/time"
 import type { Stale } from "./useSheet"
 
 /** Somebody else edited: what they did, and the same edit once more on top of it. */
-export function StaleBar({ stale, zone, onReapply, onDrop }: { stale: Stale; zone: string; onReapply: () => void; onDrop: () => void }) {
+export function StaleBar({
+  stale,
+  zone,
+  onReapply,
+  onDrop,
+}: {
+  stale: Stale
+  zone: string
+  onReapply: () => void
+  onDrop: () => void
+}) {
   return (
     <div className="trouble" role="alert">
       <div>

@@ -136,7 +136,11 @@ const LEVELS = ["note", "caution", "stop"]
 
 function worst(findings: Finding[], row: Row): string | null {
   const mine = findings.filter((finding) => (finding.pass ? finding.pass === row.key : finding.step === row.step))
-  return mine.map((finding) => finding.level as string).sort((one, other) => LEVELS.indexOf(other) - LEVELS.indexOf(one))[0] ?? null
+  return (
+    mine
+      .map((finding) => finding.level as string)
+      .sort((one, other) => LEVELS.indexOf(other) - LEVELS.indexOf(one))[0] ?? null
+  )
 }
 
 function change(row: Row): string {

@@ -1,6 +1,12 @@
 import type { useSheet } from "./useSheet"
 
-type Props = { state: ReturnType<typeof useSheet>; table: boolean; onAdd: () => void; onTable: () => void; onHistory: () => void }
+type Props = {
+  state: ReturnType<typeof useSheet>
+  table: boolean
+  onAdd: () => void
+  onTable: () => void
+  onHistory: () => void
+}
 
 /** What is done with the list of steps as a whole. */
 export function StepTools({ state, table, onAdd, onTable, onHistory }: Props) {
@@ -9,7 +15,13 @@ export function StepTools({ state, table, onAdd, onTable, onHistory }: Props) {
       <button type="button" className="button" onClick={onAdd}>
         New step
       </button>
-      <button type="button" className="button" disabled={!state.schedule.can_undo} onClick={state.undo} title={state.schedule.undoes ?? ""}>
+      <button
+        type="button"
+        className="button"
+        disabled={!state.schedule.can_undo}
+        onClick={state.undo}
+        title={state.schedule.undoes ?? ""}
+      >
         Undo
       </button>
       <button type="button" className="button" disabled={!state.schedule.can_redo} onClick={state.redo}>

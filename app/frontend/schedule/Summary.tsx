@@ -16,8 +16,13 @@ export function Summary({ sheet, preview }: { sheet: Sheet; preview: Sheet | nul
   return (
     <dl className="summary" data-state={preview ? "preview" : "plan"}>
       <Item label="Hands-on" value={duration(shown.hands_min)} />
-      <Item label={means.charAt(0).toUpperCase() + means.slice(1)} value={shown.ready_at ? when(shown.ready_at, sheet.zone) : "no date"} />
-      {shown.cured_at && <Item label="Fully cured" value={when(shown.cured_at, sheet.zone).replace(/ \d\d:\d\d$/, "")} />}
+      <Item
+        label={means.charAt(0).toUpperCase() + means.slice(1)}
+        value={shown.ready_at ? when(shown.ready_at, sheet.zone) : "no date"}
+      />
+      {shown.cured_at && (
+        <Item label="Fully cured" value={when(shown.cured_at, sheet.zone).replace(/ \d\d:\d\d$/, "")} />
+      )}
       {sheet.due && (
         <Item
           label={`Due ${when(sheet.due, sheet.zone).replace(/ \d\d:\d\d$/, "")}`}

@@ -31,7 +31,8 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
     <fieldset className="mb-3">
       <legend className="label">
         {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}; may move{" "}
-        {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
+        {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
+        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
       </legend>
       <div className="flex gap-2">
         <button

@@ -1,6 +1,19 @@
 import type { ErrorSaid, Step } from "@/types"
 
-const BESIDE = ["product", "method", "role", "wet_um", "coats", "thinning", "grits", "removes_um", "minutes", "asks", "room", "start"]
+const BESIDE = [
+  "product",
+  "method",
+  "role",
+  "wet_um",
+  "coats",
+  "thinning",
+  "grits",
+  "removes_um",
+  "minutes",
+  "asks",
+  "room",
+  "start",
+]
 
 /** The field of the selected step that a refusal is about; null when it has to be said above everything. */
 export function besideField({ where }: ErrorSaid, step: Step | undefined, steps: Step[]): string | null {

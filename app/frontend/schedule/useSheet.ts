@@ -78,7 +78,13 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     try {
       for (let edit = queue.current.shift(); edit; edit = queue.current.shift()) {
         try {
-          take(await send<Answer>("POST", `${url}/edits`, { ...edit, base: latest.current.schedule.revision, face: face.current }))
+          take(
+            await send<Answer>("POST", `${url}/edits`, {
+              ...edit,
+              base: latest.current.schedule.revision,
+              face: face.current,
+            }),
+          )
         } catch (error) {
           refuse(error, edit)
         }

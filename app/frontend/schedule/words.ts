@@ -1,6 +1,12 @@
 import type { Method, Sheet, ShelfItem, Step, StepKind } from "@/types"
 
-export const METHODS: Record<Method, string> = { spray: "sprayed", brush: "brushed", roller: "rolled", wipe: "wiped", pad: "padded" }
+export const METHODS: Record<Method, string> = {
+  spray: "sprayed",
+  brush: "brushed",
+  roller: "rolled",
+  wipe: "wiped",
+  pad: "padded",
+}
 export const ROLES = { seal: "a sealer", build: "a build coat", top: "a top coat" } as const
 export const FAR_MILESTONES: [string, string][] = [
   ["dust_safe", "dust-safe"],

@@ -13,7 +13,13 @@ const BOARDS: [string, string][] = [
   ["sealed", "Sealed"],
 ]
 
-type Props = { batches: Batch[]; products: { id: number; name: string }[]; today: string; now: number; found: string | null }
+type Props = {
+  batches: Batch[]
+  products: { id: number; name: string }[]
+  today: string
+  now: number
+  found: string | null
+}
 
 /** The shelf as it stands: jars and cans on their boards, each as full as it is. Two or more cans of one product can be boxed. */
 export function BatchesView({ batches, products, today, now, found }: Props) {
@@ -34,8 +40,16 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
         <span className="ml-auto flex flex-wrap gap-2">
           {boxing ? (
             <>
-              <span className="self-center">{chosen.length < 2 ? "Touch the cans to pour together" : `${chosen.length} cans`}</span>
-              <button type="button" className="button" data-tone="dark" disabled={chosen.length < 2} onClick={() => void box()}>
+              <span className="self-center">
+                {chosen.length < 2 ? "Touch the cans to pour together" : `${chosen.length} cans`}
+              </span>
+              <button
+                type="button"
+                className="button"
+                data-tone="dark"
+                disabled={chosen.length < 2}
+                onClick={() => void box()}
+              >
                 Pour together
               </button>
               <button
@@ -87,7 +101,11 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
                     <span className={says.tone === "plain" ? "sub small" : "small caution-text"}>{says.words}</span>
                   </>
                 )
-                const able = boxing && !batch.kept && batch.mix_id === null && (chosen.length === 0 || product === batch.product_id)
+                const able =
+                  boxing &&
+                  !batch.kept &&
+                  batch.mix_id === null &&
+                  (chosen.length === 0 || product === batch.product_id)
                 return (
                   <li key={batch.id} data-state={chosen.includes(batch.id) || looked.includes(batch.id) ? "on" : "off"}>
                     {boxing ? (
@@ -96,7 +114,9 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
                         aria-pressed={chosen.includes(batch.id)}
                         disabled={!able}
                         onClick={() =>
-                          setChosen(chosen.includes(batch.id) ? chosen.filter((id) => id !== batch.id) : [...chosen, batch.id])
+                          setChosen(
+                            chosen.includes(batch.id) ? chosen.filter((id) => id !== batch.id) : [...chosen, batch.id],
+                          )
                         }
                       >
                         {inside}
@@ -112,7 +132,9 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
         )
       })}
       {batches.length === 0 && (
-        <p className="sub mt-4">Nothing on the shelf yet. Put the first can on it, and Rhexon tells what runs out for the planned work.</p>
+        <p className="sub mt-4">
+          Nothing on the shelf yet. Put the first can on it, and Rhexon tells what runs out for the planned work.
+        </p>
       )}
     </>
   )

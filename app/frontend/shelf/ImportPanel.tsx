@@ -44,8 +44,9 @@ export function ImportPanel() {
       }
     >
       <p className="sub mt-2">
-        CSV or JSON as it comes out here. A first row names the columns; maker, name and class are needed. A product that is known by its
-        code or by maker and name is brought up to date. An empty cell takes a figure away, a column left out leaves it.
+        CSV or JSON as it comes out here. A first row names the columns; maker, name and class are needed. A product
+        that is known by its code or by maker and name is brought up to date. An empty cell takes a figure away, a
+        column left out leaves it.
       </p>
       <label className="field mt-3">
         <span className="label">File</span>
@@ -70,9 +71,12 @@ export function ImportPanel() {
       {report && (
         <section className="mt-3" aria-label="What became of the rows" role="status">
           <p className="head">
-            {report.created.length} new, {report.updated.length} changed, {report.same.length} as they were, {report.refused.length} refused
+            {report.created.length} new, {report.updated.length} changed, {report.same.length} as they were,{" "}
+            {report.refused.length} refused
           </p>
-          {report.ignored.length > 0 && <p className="sub">Columns not known here, left out: {report.ignored.join(", ")}</p>}
+          {report.ignored.length > 0 && (
+            <p className="sub">Columns not known here, left out: {report.ignored.join(", ")}</p>
+          )}
           {report.refused.length > 0 && (
             <table className="sheet-table mt-2">
               <thead>

@@ -1,4 +1,10 @@
-const FILL: Record<string, string> = { clear: "#efe6cc", milk: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#aab6b4" }
+const FILL: Record<string, string> = {
+  clear: "#efe6cc",
+  milk: "#f6f4ec",
+  ambering: "#d99a3c",
+  tinted: "#8a4422",
+  pigmented: "#aab6b4",
+}
 
 type Props = { fill: number; look: string; state: string; kept?: boolean; over?: boolean }
 
@@ -22,9 +28,19 @@ export function Jar({ fill, look, state, kept, over }: Props) {
         </>
       ) : (
         <>
-          <path d="M14 18h44v6l6 9v53q0 6-6 6H14q-6 0-6-6V33l6-9z" fill="var(--lit)" stroke="var(--ink)" strokeWidth="1.6" />
+          <path
+            d="M14 18h44v6l6 9v53q0 6-6 6H14q-6 0-6-6V33l6-9z"
+            fill="var(--lit)"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
           <path d={`M9 ${91 - level}h54V86q0 5-5 5H14q-5 0-5-5z`} fill={FILL[look] ?? FILL.clear} />
-          <path d="M12 9h48v9H12z" fill={state === "catalysed" ? "var(--resin)" : "var(--rule)"} stroke="var(--ink)" strokeWidth="1.4" />
+          <path
+            d="M12 9h48v9H12z"
+            fill={state === "catalysed" ? "var(--resin)" : "var(--rule)"}
+            stroke="var(--ink)"
+            strokeWidth="1.4"
+          />
         </>
       )}
       {over && <rect x="9" y={91 - level} width="54" height={level} fill="url(#shut)" opacity="0.55" />}

@@ -24,7 +24,9 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
       words
         .toLowerCase()
         .split(/\s+/)
-        .every((word) => `${product.maker} ${product.name} ${product.class_name} ${product.role}`.toLowerCase().includes(word)),
+        .every((word) =>
+          `${product.maker} ${product.name} ${product.class_name} ${product.role}`.toLowerCase().includes(word),
+        ),
   )
   const gaps = products.filter((product) => product.gaps.length > 0).length
   return (
@@ -89,12 +91,17 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
               </td>
               <td>{product.role}</td>
               <td>
-                {product.class_name} <span className="sub small">{product.mechanism === "helper" ? "" : product.mechanism}</span>
+                {product.class_name}{" "}
+                <span className="sub small">{product.mechanism === "helper" ? "" : product.mechanism}</span>
               </td>
               <td className="num">{product.solids === null ? "" : `${product.solids} %`}</td>
               <td className="num">{product.sheen_gu === null ? "" : `${product.sheen_gu} GU`}</td>
               <td className="num">
-                {product.left_g === null ? <span className="sub">no can</span> : <b>{roughMass(product.left_g, system)}</b>}
+                {product.left_g === null ? (
+                  <span className="sub">no can</span>
+                ) : (
+                  <b>{roughMass(product.left_g, system)}</b>
+                )}
               </td>
               <td>
                 {product.gaps.length > 0 ? (
@@ -112,7 +119,12 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
   )
 }
 
-const COLOUR: Record<string, string> = { clear: "#f6f4ec", ambering: "#d99a3c", tinted: "#8a4422", pigmented: "#aab6b4" }
+const COLOUR: Record<string, string> = {
+  clear: "#f6f4ec",
+  ambering: "#d99a3c",
+  tinted: "#8a4422",
+  pigmented: "#aab6b4",
+}
 
 function Swatch({ colour }: { colour: string }) {
   return <span className="swatch" role="img" aria-label={colour} style={{ background: COLOUR[colour] }} />

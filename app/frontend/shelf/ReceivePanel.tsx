@@ -18,7 +18,14 @@ export function ReceivePanel({ products, today, product }: Props) {
   const [error, setError] = useState<ErrorSaid | null>(null)
   const id = useRef(clientId())
   const receive = () =>
-    send<{ location: string }>("POST", "/batches", { product: Number(chosen), amount, lot, state, on, client_id: id.current })
+    send<{ location: string }>("POST", "/batches", {
+      product: Number(chosen),
+      amount,
+      lot,
+      state,
+      on,
+      client_id: id.current,
+    })
       .then(({ location }) => router.visit(location))
       .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
@@ -48,7 +55,13 @@ export function ReceivePanel({ products, today, product }: Props) {
             onChange={setChosen}
           />
         )}
-        <TextField label="How much is in it" value={amount} placeholder="5 l, 750 ml, 1 kg" error={at("amount")} onChange={setAmount} />
+        <TextField
+          label="How much is in it"
+          value={amount}
+          placeholder="5 l, 750 ml, 1 kg"
+          error={at("amount")}
+          onChange={setAmount}
+        />
         <TextField label="Lot" value={lot} onChange={setLot} />
         <SelectField
           label="It is"
@@ -59,7 +72,13 @@ export function ReceivePanel({ products, today, product }: Props) {
           ]}
           onChange={setState}
         />
-        <TextField label={state === "sealed" ? "Came on" : "Opened on"} type="date" value={on} error={at("on")} onChange={setOn} />
+        <TextField
+          label={state === "sealed" ? "Came on" : "Opened on"}
+          type="date"
+          value={on}
+          error={at("on")}
+          onChange={setOn}
+        />
       </div>
       {error && !["product", "amount", "on"].includes(error.where ?? "") && (
         <p className="said mt-2" role="alert">

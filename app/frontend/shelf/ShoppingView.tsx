@@ -26,18 +26,27 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
     <div className="shopping-grid">
       <section aria-label="Material" className="rule pt-2">
         <h2 className="head">Material for the planned work</h2>
-        {lines.length === 0 && <p className="sub mt-2">The plan takes nothing from the shelf, or no can was ever put on it.</p>}
+        {lines.length === 0 && (
+          <p className="sub mt-2">The plan takes nothing from the shelf, or no can was ever put on it.</p>
+        )}
         <ul className="need-list">
           {lines.map((line) => (
-            <li key={line.product.code} data-state={line.short_g > 0.5 ? "short" : "enough"} data-found={line.product.code === found}>
+            <li
+              key={line.product.code}
+              data-state={line.short_g > 0.5 ? "short" : "enough"}
+              data-found={line.product.code === found}
+            >
               <div className="need-head">
                 <b>{line.product.name}</b>
                 <span className="sub">first {soon(line.needed_at, zone, now)}</span>
               </div>
               <NeedBar need={line.need_g} left={line.left_g} stale={line.stale_g} most={most} />
               <p>
-                {roughMass(line.need_g, system)} needed, {line.left_g > 0 ? `${roughMass(line.left_g, system)} there` : "none there"}
-                {line.stale_g > 0 && <span className="caution-text">, {roughMass(line.stale_g, system)} past its date</span>}
+                {roughMass(line.need_g, system)} needed,{" "}
+                {line.left_g > 0 ? `${roughMass(line.left_g, system)} there` : "none there"}
+                {line.stale_g > 0 && (
+                  <span className="caution-text">, {roughMass(line.stale_g, system)} past its date</span>
+                )}
               </p>
               {line.short_g > 0.5 && (
                 <p className="buy">
@@ -47,7 +56,9 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
                       {line.cost ? <span className="sub"> {money(line.cost)}</span> : null}
                     </>
                   ) : (
-                    <span className="caution-text">{roughMass(line.short_g, system)} short; its packs are not known</span>
+                    <span className="caution-text">
+                      {roughMass(line.short_g, system)} short; its packs are not known
+                    </span>
                   )}
                 </p>
               )}
@@ -128,7 +139,9 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
 const plain = (value: number) => String(Math.ceil(value * 10) / 10)
 
 function wearWords({ wear, source }: Consumable): string {
-  const share = [wear.per_m2 ? `${wear.per_m2} per m²` : "", wear.per_coat ? `${wear.per_coat} per coat` : ""].filter(Boolean).join(", ")
+  const share = [wear.per_m2 ? `${wear.per_m2} per m²` : "", wear.per_coat ? `${wear.per_coat} per coat` : ""]
+    .filter(Boolean)
+    .join(", ")
   return share ? `${share}, ${source}` : "wear not stated"
 }
 

@@ -22,7 +22,9 @@ export function AirDrawing({ line, from, to, now, zone, name }: Props) {
       .map((air, index) => `${index ? "" : "M0 "}${index ? `H${x(air.from)}V` : ""}${value(air).toFixed(1)}`)
       .join("")
       .concat(`H${WIDTH}`)
-  const nights = [0, 1, 2].map((days) => dayStart(from + days * 1440, zone)).filter((start) => start > from && start < to)
+  const nights = [0, 1, 2]
+    .map((days) => dayStart(from + days * 1440, zone))
+    .filter((start) => start > from && start < to)
   const nowAir = line.filter((air) => air.from <= now).at(-1)
   return (
     <svg

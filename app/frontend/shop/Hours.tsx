@@ -31,15 +31,34 @@ export function Hours({ people, shopHours, onKept }: Props) {
       <Switch
         label="Hours of"
         value={whose}
-        options={[["", "the shop"], ...people.map((candidate): [string, string] => [String(candidate.id), candidate.name])]}
+        options={[
+          ["", "the shop"],
+          ...people.map((candidate): [string, string] => [String(candidate.id), candidate.name]),
+        ]}
         onChange={setWhose}
       />
-      <Week key={whose} hours={person ?? shopHours} own={person ? person.name : ""} person={person?.id ?? null} onKept={onKept} />
+      <Week
+        key={whose}
+        hours={person ?? shopHours}
+        own={person ? person.name : ""}
+        person={person?.id ?? null}
+        onKept={onKept}
+      />
     </section>
   )
 }
 
-function Week({ hours, own, person, onKept }: { hours: HoursOf; own: string; person: number | null; onKept: (props: ShopProps) => void }) {
+function Week({
+  hours,
+  own,
+  person,
+  onKept,
+}: {
+  hours: HoursOf
+  own: string
+  person: number | null
+  onKept: (props: ShopProps) => void
+}) {
   const [week, setWeek] = useState(hours.week)
   const [days, setDays] = useState(hours.days)
   const [error, setError] = useState<ErrorSaid | null>(null)
@@ -88,7 +107,9 @@ function Week({ hours, own, person, onKept }: { hours: HoursOf; own: string; per
               value={day.hours}
               placeholder="closed"
               error={error?.where === `days/${day.date}` ? error.sentence : undefined}
-              onChange={(value) => setDays(days.map((other, at) => (at === index ? { ...other, hours: value } : other)))}
+              onChange={(value) =>
+                setDays(days.map((other, at) => (at === index ? { ...other, hours: value } : other)))
+              }
             />
             <button
               type="button"
@@ -102,7 +123,12 @@ function Week({ hours, own, person, onKept }: { hours: HoursOf; own: string; per
           </li>
         ))}
         <li>
-          <button type="button" className="button" data-quiet onClick={() => setDays([...days, { date: "", hours: "" }])}>
+          <button
+            type="button"
+            className="button"
+            data-quiet
+            onClick={() => setDays([...days, { date: "", hours: "" }])}
+          >
             Another day
           </button>
         </li>

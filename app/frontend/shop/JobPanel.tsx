@@ -41,7 +41,10 @@ export function JobPanel({ job }: { job: JobFacts }) {
       onOpenChange={setOpen}
       leave="Leave it"
       trigger={
-        <Dialog.Trigger className="cursor-pointer underline underline-offset-2" aria-label={`Change the job of ${job.client}`}>
+        <Dialog.Trigger
+          className="cursor-pointer underline underline-offset-2"
+          aria-label={`Change the job of ${job.client}`}
+        >
           Change
         </Dialog.Trigger>
       }
@@ -60,8 +63,8 @@ export function JobPanel({ job }: { job: JobFacts }) {
             Close the job
           </button>
           <p className="sub small mt-1">
-            Its pieces leave the bench and the plan. The log stays, and goes on teaching the shop's drying times; it can be taken in hand
-            again.
+            Its pieces leave the bench and the plan. The log stays, and goes on teaching the shop's drying times; it can
+            be taken in hand again.
           </p>
         </div>
       </div>

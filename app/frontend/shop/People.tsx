@@ -39,7 +39,9 @@ export function People({ state, onKept }: Props) {
                 <input
                   type="checkbox"
                   checked={found.skills === null || found.skills.includes(work)}
-                  onChange={(event) => person(found, { skills: skills(found, state.trained_work, work, event.target.checked) })}
+                  onChange={(event) =>
+                    person(found, { skills: skills(found, state.trained_work, work, event.target.checked) })
+                  }
                 />
                 may {work}
               </label>
@@ -55,7 +57,12 @@ export function People({ state, onKept }: Props) {
           <li key={found.id}>
             <b>{found.name}</b>
             <span className="sub">for {found.used_for}</span>
-            <button type="button" className="button" data-quiet onClick={() => void keep("/shop/tool", { id: found.id })}>
+            <button
+              type="button"
+              className="button"
+              data-quiet
+              onClick={() => void keep("/shop/tool", { id: found.id })}
+            >
               Take away
             </button>
           </li>

@@ -8,13 +8,25 @@ import { AirDrawing } from "./AirDrawing"
 import type { ShopProps } from "./props"
 
 type Hour = { at: string; t_c: string; rh: string }
-type Props = { room?: RoomAirData; airs: string[]; uses: string[]; now: number; zone: string; onKept: (props: ShopProps) => void }
+type Props = {
+  room?: RoomAirData
+  airs: string[]
+  uses: string[]
+  now: number
+  zone: string
+  onKept: (props: ShopProps) => void
+}
 
 const NIGHT: Hour[] = [
   { at: "06:00", t_c: "20", rh: "50" },
   { at: "18:00", t_c: "14", rh: "60" },
 ]
-const USES: Record<string, string> = { sand: "sand", spray: "spray, one pass at a time", finish: "brush, wipe and roll", dry: "dry" }
+const USES: Record<string, string> = {
+  sand: "sand",
+  spray: "spray, one pass at a time",
+  finish: "brush, wipe and roll",
+  dry: "dry",
+}
 const number = (text: string) => Number(text.replace(",", "."))
 
 /** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
@@ -41,7 +53,9 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
       rack_places: places.trim() ? number(places) : null,
       t_c: number(t_c),
       rh: number(rh),
-      daily: daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ?? null,
+      daily:
+        daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ??
+        null,
     })
       .then((props) => {
         setError(null)
@@ -62,7 +76,9 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         const report = props.report
         setError(null)
         setSaid(
-          report ? `${report.hours} hours read${report.refused ? `, ${report.refused} rows refused (${report.first_refused})` : ""}.` : "",
+          report
+            ? `${report.hours} hours read${report.refused ? `, ${report.refused} rows refused (${report.first_refused})` : ""}.`
+            : "",
         )
       })
       .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
@@ -117,7 +133,9 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             <input
               type="checkbox"
               checked={used.includes(use)}
-              onChange={(event) => setUsed(event.target.checked ? [...used, use] : used.filter((other) => other !== use))}
+              onChange={(event) =>
+                setUsed(event.target.checked ? [...used, use] : used.filter((other) => other !== use))
+              }
             />
             {USES[use] ?? use}
           </label>
@@ -129,7 +147,12 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             // biome-ignore lint/suspicious/noArrayIndexKey: hours are told apart by their place only
             <li key={index}>
               <TextField label="From" value={hour.at} onChange={(value) => set(index, { at: value })} />
-              <MeasureField label="Air" measure={temperature} value={hour.t_c} onChange={(value) => set(index, { t_c: value })} />
+              <MeasureField
+                label="Air"
+                measure={temperature}
+                value={hour.t_c}
+                onChange={(value) => set(index, { t_c: value })}
+              />
               <TextField label="% RH" value={hour.rh} onChange={(value) => set(index, { rh: value })} />
               <button
                 type="button"
@@ -167,7 +190,12 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         </button>
         {room && (
           <label className="button">
-            <input type="file" className="sr-only" accept=".csv,text/csv" onChange={(event) => void read(event.target.files?.[0])} />
+            <input
+              type="file"
+              className="sr-only"
+              accept=".csv,text/csv"
+              onChange={(event) => void read(event.target.files?.[0])}
+            />
             Logger file in
           </label>
         )}

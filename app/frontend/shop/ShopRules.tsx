@@ -41,7 +41,11 @@ export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept
             onChange={(value) => void keep(rule.name, ruleValue(rule.name, value))}
           />
         ))}
-        <RuleField rule={SHELLAC} value={String(house.shellac_months)} onChange={(value) => void keep("shellac_months", Number(value))} />
+        <RuleField
+          rule={SHELLAC}
+          value={String(house.shellac_months)}
+          onChange={(value) => void keep("shellac_months", Number(value))}
+        />
       </div>
     </section>
   )

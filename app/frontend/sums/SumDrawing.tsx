@@ -11,12 +11,19 @@ export function SumDrawing({ id, numbers: n }: { id: string; numbers: Answer }) 
         <Both
           drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={n.add_spirit_ml} />}
           figures={[
-            n.add_flake_g > 0 ? ["Add flake", `${round(n.add_flake_g)} g`] : ["Add spirit", `${round(n.add_spirit_ml)} ml`],
+            n.add_flake_g > 0
+              ? ["Add flake", `${round(n.add_flake_g)} g`]
+              : ["Add spirit", `${round(n.add_spirit_ml)} ml`],
             ["It makes", `${round(n.solution_ml)} ml`],
             ["of a cut of", `${round(n.lb, 2)} lb, ${round(n.g_per_l)} g/L of spirit`],
             ["Solids", `${round(n.solids_percent, 1)} % by volume`],
             ...(n.rule_lb
-              ? [["The rule of thumb says", `${round(n.rule_lb, 2)} lb, ${round(n.off_percent)} % off`] as [string, string]]
+              ? [
+                  ["The rule of thumb says", `${round(n.rule_lb, 2)} lb, ${round(n.off_percent)} % off`] as [
+                    string,
+                    string,
+                  ],
+                ]
               : []),
           ]}
         />
@@ -61,10 +68,21 @@ export function SumDrawing({ id, numbers: n }: { id: string; numbers: Answer }) 
             />
           }
           figures={[
-            [`${n.percent} % of the base`, `${round(n.of_base_ml)} ml, that is ${round(n.same_as_total, 1)} % of the whole`],
-            [`${n.percent} % of the whole`, `${round(n.of_total_ml)} ml, that is ${round(n.same_as_base, 1)} % of the base`],
+            [
+              `${n.percent} % of the base`,
+              `${round(n.of_base_ml)} ml, that is ${round(n.same_as_total, 1)} % of the whole`,
+            ],
+            [
+              `${n.percent} % of the whole`,
+              `${round(n.of_total_ml)} ml, that is ${round(n.same_as_base, 1)} % of the base`,
+            ],
             ...(n.solids_of_base
-              ? [["Solids left", `${round(n.solids_of_base, 1)} % or ${round(n.solids_of_total, 1)} %`] as [string, string]]
+              ? [
+                  ["Solids left", `${round(n.solids_of_base, 1)} % or ${round(n.solids_of_total, 1)} %`] as [
+                    string,
+                    string,
+                  ],
+                ]
               : []),
           ]}
         />

@@ -49,7 +49,17 @@ export function Bars({ rows, whole }: { rows: [string, [number, string][]][]; wh
             {parts.map(([value, fill]) => {
               const from = x
               x += value * scale
-              return <rect key={fill} x={from} y={34 + row * 92} width={value * scale} height="44" fill={fill} stroke="#4a2f10" />
+              return (
+                <rect
+                  key={fill}
+                  x={from}
+                  y={34 + row * 92}
+                  width={value * scale}
+                  height="44"
+                  fill={fill}
+                  stroke="#4a2f10"
+                />
+              )
             })}
           </g>
         )
@@ -139,7 +149,12 @@ export function Grains({ numbers: n }: { numbers: Answer }) {
                   strokeWidth={on ? 2 : 1}
                 />
                 {(on || ["P80", "P240", "P3000", "80", "240", "1000"].includes(name)) && (
-                  <text x={x(um)} y={y + (scale === "P" ? -20 : 32)} textAnchor="middle" className={on ? "glass-target" : "glass-label"}>
+                  <text
+                    x={x(um)}
+                    y={y + (scale === "P" ? -20 : 32)}
+                    textAnchor="middle"
+                    className={on ? "glass-target" : "glass-label"}
+                  >
                     {name}
                   </text>
                 )}

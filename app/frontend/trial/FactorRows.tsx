@@ -19,7 +19,8 @@ export function FactorRows({ factors, steps, products, onChange, said }: Props) 
   const add = () => {
     const step = open.find((candidate) => !factors.some((factor) => factor.step === candidate.id)) ?? open[0]
     const kind = step && FIELDS.find((candidate) => candidate.kinds.includes(step.kind))
-    if (step && kind) onChange([...factors, { key: `f${Date.now()}`, step: step.id, field: kind.field, typed: kind.first(step.step) }])
+    if (step && kind)
+      onChange([...factors, { key: `f${Date.now()}`, step: step.id, field: kind.field, typed: kind.first(step.step) }])
   }
   return (
     <fieldset className="factors">
@@ -59,7 +60,9 @@ export function FactorRows({ factors, steps, products, onChange, said }: Props) 
                         checked={factor.typed.split(", ").includes(product.id)}
                         onChange={(event) => {
                           const others = factor.typed.split(", ").filter((id) => id && id !== product.id)
-                          set(factor.key, { typed: (event.target.checked ? [...others, product.id] : others).join(", ") })
+                          set(factor.key, {
+                            typed: (event.target.checked ? [...others, product.id] : others).join(", "),
+                          })
                         }}
                       />
                       {product.name}

@@ -37,8 +37,8 @@ export function Says({ preview }: { preview: Preview }) {
         <dl className="says">
           <dt>Hands</dt>
           <dd>
-            {duration(preview.hands_min)} in {preview.passes} {preview.passes === 1 ? "pass" : "passes"}, tape moved {preview.mask_moves}{" "}
-            times
+            {duration(preview.hands_min)} in {preview.passes} {preview.passes === 1 ? "pass" : "passes"}, tape moved{" "}
+            {preview.mask_moves} times
           </dd>
           <dt>Done</dt>
           <dd>{preview.ready_at ? when(preview.ready_at, zone) : "no date"}</dd>
@@ -49,11 +49,17 @@ export function Says({ preview }: { preview: Preview }) {
       <section className="rule pt-2" aria-label="What it can tell">
         <h2 className="head">What it can tell</h2>
         <ul className="small">
-          {preview.boards === 1 && <li>No replicate: an effect cannot be told from chance. A second board on other timber can.</li>}
+          {preview.boards === 1 && (
+            <li>No replicate: an effect cannot be told from chance. A second board on other timber can.</li>
+          )}
           {preview.resolution && <li>Resolution {preview.resolution}.</li>}
-          {preview.efficiency !== null && <li>As good as {Math.round(preview.efficiency * 100)} % of a perfectly balanced one.</li>}
+          {preview.efficiency !== null && (
+            <li>As good as {Math.round(preview.efficiency * 100)} % of a perfectly balanced one.</li>
+          )}
           {preview.parts.length > 1 && (
-            <li>The cells are dealt so that each board has as many of each level; what its timber does is taken out.</li>
+            <li>
+              The cells are dealt so that each board has as many of each level; what its timber does is taken out.
+            </li>
           )}
           {preview.confounded.map((sentence) => (
             <li key={sentence}>{sentence}.</li>

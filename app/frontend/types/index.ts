@@ -13,7 +13,10 @@ export type Operation =
   | { op: "change_step"; id: string; set: { [K in keyof Step]?: Step[K] | null } }
   | { op: "split_coats"; id: string; keep: number; new_id?: string }
   | { op: "pin"; id: string; coat: number; start: string | null; person?: string | null; faces?: string[] }
-  | { op: "place"; set: { room?: string | null; dry_room?: string | null; support?: ScheduleDocument["support"] | null } }
+  | {
+      op: "place"
+      set: { room?: string | null; dry_room?: string | null; support?: ScheduleDocument["support"] | null }
+    }
   | { op: "house"; set: Record<string, string | number | null> }
   | { op: "all"; operations: Operation[] }
 

@@ -36,17 +36,17 @@ module Rhexon
 
     def answer(command, json)
       case command
-      when "plan" then plan(json).to_h
+      when "plan" then Picture::Report.new(plan(json)).to_h
       when "check" then findings(plan(json))
       when "mix" then Mixing::Request.mix(json)
       when "cut" then Mixing::Request.cut(json)
-      when "colour difference" then Colour::Request.difference(json)
-      when "colour predict" then Colour::Request.predict(json)
+      when "colour difference" then Boards::LookRequest.difference(json)
+      when "colour predict" then Boards::LookRequest.predict(json)
       when "board effects" then Boards::Request.effects(json)
       end
     end
 
-    def plan(json) = Planning::Planner.plan(Planning::Shop.new(json))
+    def plan(json) = Search::Planner.plan(Planning::Shop.new(json))
 
     def findings(plan)
       {

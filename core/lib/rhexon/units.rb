@@ -50,6 +50,18 @@ module Rhexon
     # Area one US gallon covers: 1604 / wet film (ft²/gal, mil); 1604 = 231 in³ / 144 in² * 1000.
     def spread_ft2_per_gal(wet_mil) = 231_000.0 / 144 / wet_mil
 
+    # @param minutes [Numeric]
+    # @return [String] "45 min", "3 h 05", "4 d 20 h 40"
+    def duration(minutes)
+      whole = minutes.round
+      return "#{whole} min" if whole < 60
+
+      hours, rest = whole.divmod(60)
+      return format("%d h %02d", hours, rest) if hours < 48
+
+      format("%d d %d h %02d", hours / 24, hours % 24, rest)
+    end
+
     def temperature(value, from, to)
       return value.to_f if from == to
 

@@ -312,7 +312,7 @@ class ChecksTest < CoreTest
   # --- the catalogue
   def test_every_file_is_a_rule_and_stops_come_first
     assert_equal 30, Rhexon::Checks::Catalogue.rules.size
-    bad = Rhexon::Planning::Planner.plan(
+    bad = Rhexon::Search::Planner.plan(
       Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__))))
     )
     levels = Rhexon::Checks::Catalogue.findings(bad, "trial_top").map(&:level)
@@ -321,7 +321,7 @@ class ChecksTest < CoreTest
 
   def test_the_good_examples_raise_nothing_above_a_note
     %w[desk-top two-pieces].each do |name|
-      good = Rhexon::Planning::Planner.plan(
+      good = Rhexon::Search::Planner.plan(
         Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/#{name}.json", __dir__))))
       )
       good.shop.pieces.each do |piece|

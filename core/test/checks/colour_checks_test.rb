@@ -32,7 +32,7 @@ class ColourChecksTest < CoreTest
   def planned(*steps, wood: nil, **fields)
     record = piece(document(*steps), wood: "open").merge("wood" => wood, **fields.transform_keys(&:to_s)).compact
     shop = shop_json(record)
-    Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("products" => shop["products"] + MORE)))
+    Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("products" => shop["products"] + MORE)))
   end
 
   def remedied(plan, id, index = 0)

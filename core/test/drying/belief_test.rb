@@ -74,16 +74,16 @@ class BeliefTest < CoreTest
       look("dry", "2026-11-23T09:43+01:00")
     ]
     made = plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:45+01:00")
-    found = Rhexon::Drying::Learning.observations(made.shop)
+    found = Rhexon::Planning::Learning.observations(made.shop)
     assert_equal 1, found.size
     assert_in_delta Math.log(7 / 6.0), found.first.from, 1e-6
     assert_in_delta Math.log(4 / 3.0), found.first.to, 1e-6
-    taught = Rhexon::Drying::Learning.taught(found)
+    taught = Rhexon::Planning::Learning.taught(found)
     expected = FIRST.after(Math.log(7 / 6.0), Math.log(4 / 3.0))
     assert_equal [ "w20", "early", 1 ], taught.first.values_at("product", "group", "coats")
     assert_in_delta expected.m, taught.first["m"], 1e-9
-    exact = Rhexon::Drying::Learning.taught(
-      Rhexon::Drying::Learning.observations(
+    exact = Rhexon::Planning::Learning.taught(
+      Rhexon::Planning::Learning.observations(
         plan(piece(document(coat("s1", coats: 2))),
              log: log[0..2] + [ look("dry", "2026-11-23T09:43+01:00", exact: true) ],
              now: "2026-11-23T09:45+01:00").shop
@@ -97,7 +97,7 @@ class BeliefTest < CoreTest
       { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },
       look("not_yet", "2026-11-23T09:28+01:00")
     ]
-    assert_empty Rhexon::Drying::Learning.observations(
+    assert_empty Rhexon::Planning::Learning.observations(
       plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T09:30+01:00").shop
     )
   end
@@ -130,8 +130,8 @@ class BeliefTest < CoreTest
   end
 
   def seen(from, to, exact: false, product: "w20")
-    Rhexon::Drying::Learning::Observation.new(product: product, mechanism: "reactive", phase: "early", from: from,
-                                              to: to, exact: exact, at: 0)
+    Rhexon::Planning::Learning::Observation.new(product: product, mechanism: "reactive", phase: "early", from: from,
+                                                to: to, exact: exact, at: 0)
   end
 
   # Eight exact coats around a mean of 0 at +0.3 and -0.3: (8 · 0.15² + 8 · 0.3²) / 16 = 0.05625, sd 0.237. Seven say
@@ -139,10 +139,10 @@ class BeliefTest < CoreTest
   def test_how_much_coats_vary_is_learned_from_about_eight_coats_on
     mean = [ { "product" => "w20", "group" => "early", "m" => 0.0 } ]
     coats = Array.new(8) { |index| seen(nil, index.even? ? 0.3 : -0.3, exact: true) }
-    assert_in_delta 0.23717, Rhexon::Drying::Learning.coat_sd(coats, mean), 1e-5
-    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(coats.first(7), mean), 1e-12
+    assert_in_delta 0.23717, Rhexon::Planning::Learning.coat_sd(coats, mean), 1e-5
+    assert_in_delta 0.15, Rhexon::Planning::Learning.coat_sd(coats.first(7), mean), 1e-12
     late = Array.new(12) { seen(nil, 1.5) }
-    assert_in_delta 0.15, Rhexon::Drying::Learning.coat_sd(late, mean), 1e-12,
+    assert_in_delta 0.15, Rhexon::Planning::Learning.coat_sd(late, mean), 1e-12,
                     "one late look tells nothing of how coats vary"
   end
 
@@ -157,9 +157,9 @@ class BeliefTest < CoreTest
           .then { |dry| (dry / 0.08).ceil * 0.08 }
           .then { |look| seen(look - 0.08, look) }
       end
-      beliefs = Rhexon::Drying::Learning.taught(log)
+      beliefs = Rhexon::Planning::Learning.taught(log)
       belief = Belief.new(*beliefs.first.values_at("m", "s", "coats"))
-      sd = Rhexon::Drying::Learning.coat_sd(log, beliefs)
+      sd = Rhexon::Planning::Learning.coat_sd(log, beliefs)
       low, high = [ 0.1, 0.9 ].map { |share| Math.log(belief.factor(share, sd)) }
       200.times do
         held += 1 if (Math.log(1.1) + 0.25 * Normal.draw(random)).between?(low, high)
@@ -192,7 +192,7 @@ class BeliefTest < CoreTest
         now: "2026-11-23T08:00+01:00", products: PRODUCTS + [ oil ]
       )
     )
-    taught = Rhexon::Drying::Learning.taught(Rhexon::Drying::Learning.observations(shop))
+    taught = Rhexon::Planning::Learning.taught(Rhexon::Planning::Learning.observations(shop))
     assert_in_delta 0.662 * Math.log(3), taught.first["m"], 0.001
     made = plan(
       piece(document(coat("s1", product: "oil", method: "wipe", wet_um: 12))), products: PRODUCTS + [ oil ],
@@ -200,7 +200,7 @@ class BeliefTest < CoreTest
     )
     assert_equal "2.07 x the sheet (1 coat logged; last dry after 3 d 0 h 00, just then)",
                  Rhexon::Picture::Sheet.new(made, "top").rows.first.drying.shop
-    late = Rhexon::Drying::Learning.taught([ Rhexon::Drying::Learning::Observation.new(
+    late = Rhexon::Planning::Learning.taught([ Rhexon::Planning::Learning::Observation.new(
       product: "oil", mechanism: "oxidative", phase: "hard", from: nil, to: 1.0, exact: false, at: 0, after: 4000
     ) ])
     assert_match(

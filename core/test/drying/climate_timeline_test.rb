@@ -4,7 +4,7 @@ require "test_helper"
 class LineTest < CoreTest
   Line = Rhexon::Drying::ClimateTimeline
   Rate = Rhexon::Drying::Rate
-  BERLIN = Rhexon::Planning::Zone.new("Europe/Berlin")
+  BERLIN = Rhexon::Zone.new("Europe/Berlin")
   SETBACK = [ { "at" => "06:00", "t_c" => 20, "rh" => 50 }, { "at" => "18:00", "t_c" => 10, "rh" => 50 } ].freeze
   EVENING = "2026-11-23T18:00+01:00".freeze
 

@@ -54,7 +54,7 @@ class WalkTest < CoreTest
                  step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 8), coat("s3", product: "green"))
       )
     )
-    made = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(json.merge("products" => PRODUCTS + [ record ])))
+    made = Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json.merge("products" => PRODUCTS + [ record ])))
     assert_nil made.film("top", "show").final.clear_over_colour
     assert_empty findings(made, "film.sand_through")
   end

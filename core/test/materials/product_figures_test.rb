@@ -6,7 +6,8 @@ class LinesTest < CoreTest
     "id" => "w20", "class" => "waterborne_two_part", "sheen_gu" => 28,
     "milestones_min" => { "touch" => 25, "recoat_closes" => nil }, "thinning_range_percent" => [ 0, 10 ],
     "efflux" => [ [ 0, 42 ], [ 5, 31.5 ] ], "packs" => [ { "ml" => 1000, "price" => 34.5 }, { "g" => 250 } ],
-    "mix" => [ { "product" => "h12", "parts" => 10, "basis" => "volume", "of" => "base", "role" => "hardener", "range" => [ 8, 12 ] } ],
+    "mix" => [ { "product" => "h12", "parts" => 10, "basis" => "volume", "of" => "base", "role" => "hardener",
+                 "range" => [ 8, 12 ] } ],
     "mix_steps" => [ { "after" => "hardener", "do" => "Stir well", "min" => 2 }, { "do" => "Strain", "min" => 0 } ],
     "waxy" => true, "source" => "a sheet"
   }.freeze

@@ -169,7 +169,7 @@ class AmountsTest < CoreTest
           { "from" => "2026-11-23T11:00+01:00", "t_c" => 30, "rh" => 50 }
         ]
       },
-      Rhexon::Planning::Zone.new("Europe/Berlin")
+      Rhexon::Zone.new("Europe/Berlin")
     )
     from = at("2026-11-23T10:00+01:00")
     assert_equal 126, Mixing::PotLife.usable_until(product, line, from) - from

@@ -43,13 +43,13 @@ class EveryStepTest < CoreTest
     assert_match(/\A\S+ .{8,}/, refusal.message)
     false
   else
-    drawn(Rhexon::Planning::Planner.plan(shop))
+    drawn(Rhexon::Search::Planner.plan(shop))
     true
   end
 
   def drawn(plan)
     sheet = Rhexon::Picture::Sheet.new(plan, "top")
-    finite(plan.to_h, sheet.findings.map(&:to_h), sheet.air.map(&:to_h), sheet.open, figures(sheet.section),
+    finite(report(plan), sheet.findings.map(&:to_h), sheet.air.map(&:to_h), sheet.open, figures(sheet.section),
            sheet.rows.map { |row| [ figures(row), row.mix && figures(row.mix) ] },
            plan.batches.map do |batch|
              [ batch.ml, batch.sheet.total_g ]

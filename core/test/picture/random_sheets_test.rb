@@ -13,7 +13,7 @@ class RandomSheetsTest < CoreTest
   def sheets
     (0...SHOPS).flat_map do |seed|
       shop = random_shop(Random.new(5000 + seed))
-      plan = Rhexon::Planning::Planner.plan(
+      plan = Rhexon::Search::Planner.plan(
         Rhexon::Planning::Shop.new(
           shop.merge("pieces" => shop["pieces"].map { |piece|
             piece.merge("use" => "furniture", "due" => "2026-04-20T12:00+02:00")

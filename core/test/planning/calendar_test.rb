@@ -1,7 +1,7 @@
 require "test_helper"
 
 class CalendarTest < CoreTest
-  def zone = @zone ||= Rhexon::Planning::Zone.new("Europe/Berlin")
+  def zone = @zone ||= Rhexon::Zone.new("Europe/Berlin")
 
   def calendar(week: WEEK, except: [], from: "2026-11-23T07:00+01:00")
     Rhexon::Planning::Calendar.new(week: week, except: except, zone: zone, from: at(from), days: 400)
@@ -29,7 +29,7 @@ class CalendarTest < CoreTest
       "Antarctica/Troll" => [
         "2026-03-29", "02:30", "2026-03-29T03:00+02:00"
       ], "Pacific/Apia" => [ "2011-12-30", "10:00", "2011-12-31T00:00+14:00" ] }.each do |name, (date, clock, expected)|
-      found = Rhexon::Planning::Zone.new(name)
+      found = Rhexon::Zone.new(name)
       assert_equal expected, found.iso(found.at(Date.iso8601(date), clock)), name
     end
   end
@@ -41,7 +41,7 @@ class CalendarTest < CoreTest
   end
 
   def test_an_unknown_zone_is_refused
-    assert_match(/Tarn\/Yard is not known/, refusal { Rhexon::Planning::Zone.new("Tarn/Yard") }.message)
+    assert_match(/Tarn\/Yard is not known/, refusal { Rhexon::Zone.new("Tarn/Yard") }.message)
   end
 
   # Berlin springs forward on 29 March 2026: 07:30 local is 06:30 UTC the day before and 05:30 UTC on the day.
@@ -76,8 +76,8 @@ class CalendarTest < CoreTest
   end
 
   def lane(**fields)
-    Rhexon::Search::Lane.new(
-      Rhexon::Search::Hours.new(calendar(**fields), at("2026-11-23T07:00+01:00"), at("2027-12-01T00:00+01:00"))
+    Rhexon::Planning::Lane.new(
+      Rhexon::Planning::Hours.new(calendar(**fields), at("2026-11-23T07:00+01:00"), at("2027-12-01T00:00+01:00"))
     )
   end
 

@@ -12,17 +12,17 @@ class DaysTest < CoreTest
   def test_a_window_over_the_night_of_the_change_is_an_hour_shorter_on_the_clock
     made = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 1, "start" => "2026-03-28T16:00+01:00" } ]))),
                 week: EVERY_DAY, now: "2026-03-28T15:50+01:00")
-    window = made.to_h["passes"].last["window"]
+    window = report(made)["passes"].last["window"]
     assert_equal [ "2026-03-29T05:13+02:00", "scuffed" ], window.values_at("closes_at", "state")
-    assert_equal "2026-03-29T07:55+02:00", made.to_h["passes"].last["hands_start"]
+    assert_equal "2026-03-29T07:55+02:00", report(made)["passes"].last["hands_start"]
   end
 
   # 24 h of waiting end an hour earlier by the clock in autumn.
   def test_a_wait_through_the_autumn_change_is_real_hours
-    made = plan(
+    made = report(plan(
       piece(document(step("s1", "wait", minutes: 1440), step("s2", "look"))), week: EVERY_DAY,
       now: "2026-10-24T10:00+02:00"
-    ).to_h
+    ))
     assert_equal "2026-10-25T09:00+01:00", made["passes"].last["hands_start"]
   end
 
@@ -31,7 +31,7 @@ class DaysTest < CoreTest
     made = plan(piece(document(coat("s1", coats: 2))), week: shifts, now: "2026-03-28T22:45+01:00",
                                                        house: { "scuff" => "after_a_night" })
     assert_equal [ "scuff", "2026-03-29" ],
-                 made.to_h["passes"][1].then { |pass| [ pass["kind"], pass["hands_start"][0, 10] ] }
+                 report(made)["passes"][1].then { |pass| [ pass["kind"], pass["hands_start"][0, 10] ] }
   end
 
   # Closed on Tuesday: the coat of Monday afternoon waits for Wednesday and is scuffed first.
@@ -39,7 +39,7 @@ class DaysTest < CoreTest
     made = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00",
                                                        except: [ { "date" => "2026-11-24", "open" => [] } ])
     assert_equal [ %w[coat 2026-11-23], %w[scuff 2026-11-25], %w[coat 2026-11-25] ],
-                 made.to_h["passes"].map { |pass| [ pass["kind"], pass["hands_start"][0, 10] ] }
+                 report(made)["passes"].map { |pass| [ pass["kind"], pass["hands_start"][0, 10] ] }
   end
 
   def test_a_holiday_of_one_leaves_the_work_to_the_other
@@ -61,9 +61,9 @@ class DaysTest < CoreTest
 
   def test_hours_that_summer_time_takes_are_not_worked
     night = { "sun" => [ %w[01:00 04:00] ] }
-    made = plan(
+    made = report(plan(
       piece(document(step("s1", "sand", grits: %w[P180])), area_m2: 25.0), week: night, now: "2026-03-28T12:00+01:00"
-    ).to_h
+    ))
     stretches = [ %w[2026-03-29T01:00+01:00 2026-03-29T04:00+02:00], %w[2026-04-05T01:00+02:00 2026-04-05T01:30+02:00] ]
     assert_equal stretches, made["passes"].first["hands"], "of 150 minutes 120 fit into the three hours by the clock"
   end

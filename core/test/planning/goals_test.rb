@@ -20,7 +20,7 @@ class GoalsTest < CoreTest
                                     effort: "full"), of(
                                       "fewest_sessions", now: "2026-11-23T13:00+01:00", effort: "full"
                                     )
-    assert_operator fewest.to_h["goal"]["sessions"], :<=, soonest.to_h["goal"]["sessions"]
+    assert_operator report(fewest)["goal"]["sessions"], :<=, report(soonest)["goal"]["sessions"]
     assert_operator soonest.build.ready.values.max, :<=, fewest.build.ready.values.max
   end
 
@@ -46,8 +46,8 @@ class GoalsTest < CoreTest
     previous = accepted.placements.map do |found|
       { "pass" => found.pass.key, "start" => accepted.shop.zone.iso(found.hands_start), "person" => found.person }
     end
-    assert_empty of("soonest", previous: previous).to_h["moved"]
-    later = of("soonest", previous: previous, now: "2026-11-23T09:00+01:00").to_h["moved"]
+    assert_empty report(of("soonest", previous: previous))["moved"]
+    later = report(of("soonest", previous: previous, now: "2026-11-23T09:00+01:00"))["moved"]
     assert_equal previous.first["pass"], later.first["pass"]
     assert_equal [ "2026-11-23T07:30+01:00", "2026-11-23T09:00+01:00" ], later.first.values_at("from", "to")
   end
@@ -62,12 +62,12 @@ class GoalsTest < CoreTest
     ]
     kept = plan(*pieces, previous: previous)
     assert_equal %w[b a], kept.placements.map { |found| found.pass.piece.id }
-    assert_empty kept.to_h["moved"]
+    assert_empty report(kept)["moved"]
   end
 
   def test_work_that_is_new_or_gone_is_told
     previous = [ { "pass" => "a/s9/1/show", "start" => "2026-11-23T10:00+01:00" } ]
-    moved = of("soonest", previous: previous).to_h["moved"]
+    moved = report(of("soonest", previous: previous))["moved"]
     assert_equal [ "gone", nil ], moved.last.values_at("because", "to")
     assert_equal "new", moved.first["because"]
   end

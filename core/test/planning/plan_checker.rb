@@ -1,3 +1,5 @@
+require "date"
+
 # Checks a plan from its JSON alone, by its own arithmetic: it shares no code with the planner.
 class PlanChecker
   def initialize(shop, plan)

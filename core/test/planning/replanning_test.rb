@@ -38,7 +38,7 @@ class ReplanningTest < CoreTest
   end
 
   def checked_plan(shop)
-    plan = Rhexon::Planning::Planner.plan(Rhexon::Planning::Shop.new(shop)).to_h
+    plan = report(Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop)))
     assert_empty PlanChecker.new(shop, plan).faults
     done = plan["passes"]
       .select { |pass| pass["status"] == "done" && pass["hands"].any? }
@@ -66,7 +66,7 @@ class ReplanningTest < CoreTest
     ]
   end
 
-  def zone_iso(minute) = (@zone ||= Rhexon::Planning::Zone.new("Europe/Berlin")).iso(minute)
+  def zone_iso(minute) = (@zone ||= Rhexon::Zone.new("Europe/Berlin")).iso(minute)
 
   # Scuffed on Saturday for Monday: more than 24 h old by then, so it is scuffed again, under a key of its own, and
   # what was done stays in the picture.

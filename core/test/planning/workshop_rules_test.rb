@@ -14,7 +14,7 @@ class WorkshopRulesTest < CoreTest
 
   def on(plan, tail) = plan.placements.find { |found| found.pass.key == "top/#{tail}" }
 
-  def start(plan, tail) = Rhexon::Planning::Zone.new("Europe/Berlin").iso(placement(plan, tail).hands_start)[5, 11]
+  def start(plan, tail) = Rhexon::Zone.new("Europe/Berlin").iso(placement(plan, tail).hands_start)[5, 11]
 
   def keys(plan) = plan.placements.map { |found| found.pass.key }
 
@@ -30,8 +30,8 @@ class WorkshopRulesTest < CoreTest
 
   def test_nobody_trained_is_infeasible
     assert_equal "hours",
-                 plan(piece(document(coat("s1"))),
-                      people: [ person("osei", skills: []) ]).to_h["infeasible"]["constraint"]
+                 report(plan(piece(document(coat("s1"))),
+                             people: [ person("osei", skills: []) ]))["infeasible"]["constraint"]
   end
 
   def test_each_piece_that_cannot_be_placed_says_why
@@ -39,7 +39,7 @@ class WorkshopRulesTest < CoreTest
     made = plan(cold, piece(document(coat("s1")), id: "sprayed"),
                 piece(document(step("s1", "sand", grits: %w[P180])), id: "fine"),
                 people: [ person("osei", skills: []) ], t_c: 3)
-    infeasible = made.to_h["infeasible"]
+    infeasible = report(made)["infeasible"]
     assert_equal [ "milestone", [ "cold/s1/2/show" ] ], infeasible.values_at("constraint", "passes")
     assert_equal [ { "constraint" => "hours", "passes" => [ "sprayed/s1/1/show" ] } ], infeasible["also"]
     assert_equal %w[No\ date\ can\ be\ given], findings(made, "time.due", "sprayed").map(&:title)
@@ -127,7 +127,7 @@ class WorkshopRulesTest < CoreTest
     assert_equal [ 0..1, 2..2 ], lots.map { |found| found.pass.range }, "more pieces than places are laid in lots"
     assert_operator lots.last.work_start, :>=, lots.first.work_end + 240
     none = plan(*pieces, rooms: rooms.call(0) + [ { "id" => "loft", **BENCH } ])
-    assert_equal "rack", none.to_h["infeasible"]["constraint"]
+    assert_equal "rack", report(none)["infeasible"]["constraint"]
     finding = findings(none, "time.due", "a").first
     mended = none.with_schedule(
       "a", Rhexon::Schedule::Edit.apply(none.piece("a").schedule, finding.remedies.first.operation)
@@ -184,7 +184,7 @@ class WorkshopRulesTest < CoreTest
     assert_equal [ "top/s1/1/show/wipe", "wipe_off" ], [ wiped.pass.key, wiped.pass.kind ]
     assert_equal [ at("2026-11-23T07:38+01:00"), at("2026-11-23T07:45+01:00") ], [ wet.work_end, wiped.work_start ]
     assert_equal({ "kind" => "wipe_off", "from" => "2026-11-23T07:30+01:00", "to" => "2026-11-23T07:51+01:00" },
-                 plan.to_h["passes"].first["watched"])
+                 report(plan)["passes"].first["watched"])
   end
 
   # The shop shuts 16:30: begun at 16:20 the stain could not be wiped off any more.
@@ -231,7 +231,7 @@ class WorkshopRulesTest < CoreTest
     assert_equal 1, plan.batches.size
     assert_operator placement(plan, "s1/2").work_end, :<=, at("2026-11-23T07:30+01:00") + 192
     four = plan(piece(document(coat("s1", coats: 4, one_batch: true))))
-    assert_equal "hard_window", four.to_h["infeasible"]["constraint"]
+    assert_equal "hard_window", report(four)["infeasible"]["constraint"]
     finding = findings(four, "time.due").first
     assert_match(/window is shorter/, finding.sentence)
     mended = four.with_schedule(
@@ -242,7 +242,7 @@ class WorkshopRulesTest < CoreTest
 
   def test_a_hard_window_that_is_longer_than_any_interval_is_infeasible
     short = { "mon" => [ %w[08:00 08:45] ], "tue" => [ %w[08:00 08:45] ] }
-    infeasible = plan(piece(document(coat("s1", coats: 2, one_batch: true))), week: short).to_h["infeasible"]
+    infeasible = report(plan(piece(document(coat("s1", coats: 2, one_batch: true))), week: short))["infeasible"]
     assert_equal "hard_window", infeasible["constraint"]
   end
 end

@@ -6,7 +6,7 @@ class BoundTest < CoreTest
 
   # Rooms are free in a bound, so dust that settles is left out.
   def planner(*pieces, house: { "dust_settles_min" => 0 }, **fields)
-    Rhexon::Planning::Planner.new(Rhexon::Planning::Shop.new(shop_json(*pieces, house: house, **fields)))
+    Rhexon::Search::Planner.new(Rhexon::Planning::Shop.new(shop_json(*pieces, house: house, **fields)))
   end
 
   def sanding(id, area) = piece(document(step("s1", "sand", grits: [ "P180" ])), id: id, area_m2: area)

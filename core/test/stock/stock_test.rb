@@ -16,12 +16,12 @@ class StockTest < CoreTest
   end
 
   def test_the_least_cost_in_whole_packs
-    words = ->(g) { Rhexon::Stock::Packs.cover(g, product).map { |pack| [ pack.count, pack.words ] } }
+    words = ->(g) { Rhexon::Mixing::Packs.cover(g, product).map { |pack| [ pack.count, pack.words ] } }
     assert_equal [ [ 3, "1 L" ] ], words.call(2500)
     assert_equal [ [ 1, "5 L" ] ], words.call(4100), "five litres cost less than five times one"
     assert_equal [ [ 1, "5 L" ], [ 2, "1 L" ] ], words.call(6500)
     assert_empty words.call(0)
-    assert_empty Rhexon::Stock::Packs.cover(100, product(packs: []))
+    assert_empty Rhexon::Mixing::Packs.cover(100, product(packs: []))
   end
 
   def test_what_runs_out_and_what_to_buy

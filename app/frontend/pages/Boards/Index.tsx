@@ -30,7 +30,8 @@ export default function BoardsIndex({ boards, look_again }: { boards: Board[]; l
         <section className="empty lit">
           <h2 className="panel-title">No board yet</h2>
           <p className="sub">
-            Lay out a board of the same stock as the piece, with a row of cells between tapes. Each cell gets its layers and its readings.
+            Lay out a board of the same stock as the piece, with a row of cells between tapes. Each cell gets its layers
+            and its readings.
           </p>
           <Link href="/trials/new" className="tape mt-4">
             Design the first trial

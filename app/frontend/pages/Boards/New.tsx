@@ -45,7 +45,11 @@ export default function NewBoard({ pieces, grains }: Props) {
             error={errors.piece_id}
             value={data.piece_id}
             onChange={(id) =>
-              setData((before) => ({ ...before, piece_id: id, wood: pieces.find((piece) => String(piece.id) === id)?.wood ?? before.wood }))
+              setData((before) => ({
+                ...before,
+                piece_id: id,
+                wood: pieces.find((piece) => String(piece.id) === id)?.wood ?? before.wood,
+              }))
             }
             options={[
               ...pieces.map((piece): [string, string] => [String(piece.id), `${piece.name} · ${piece.client}`]),
@@ -69,9 +73,24 @@ export default function NewBoard({ pieces, grains }: Props) {
           />
         </div>
         <div className="form-row">
-          <TextField label="Width, mm" value={data.width_mm} onChange={(value) => setData("width_mm", value)} error={errors.width_mm} />
-          <TextField label="Height, mm" value={data.height_mm} onChange={(value) => setData("height_mm", value)} error={errors.height_mm} />
-          <TextField label="Cells in a row" value={data.cells} onChange={(value) => setData("cells", value)} error={errors.cells} />
+          <TextField
+            label="Width, mm"
+            value={data.width_mm}
+            onChange={(value) => setData("width_mm", value)}
+            error={errors.width_mm}
+          />
+          <TextField
+            label="Height, mm"
+            value={data.height_mm}
+            onChange={(value) => setData("height_mm", value)}
+            error={errors.height_mm}
+          />
+          <TextField
+            label="Cells in a row"
+            value={data.cells}
+            onChange={(value) => setData("cells", value)}
+            error={errors.cells}
+          />
           <SelectField
             label="Cells begin"
             value={data.layers_from}

@@ -96,7 +96,9 @@ export default function BoardPage(props: BoardProps) {
               verdict={state.verdict}
               approval={state.approval}
               error={(where) => (said?.where === where ? said.sentence : undefined)}
-              onUnchanged={(words) => state.read(cell.id, "note", words, localStorage.getItem("rhexon.observer") ?? "", "daylight")}
+              onUnchanged={(words) =>
+                state.read(cell.id, "note", words, localStorage.getItem("rhexon.observer") ?? "", "daylight")
+              }
               onVerdict={state.decide}
               onApprove={(name, seen) => state.approve(cell.id, name, seen)}
             />
@@ -105,7 +107,15 @@ export default function BoardPage(props: BoardProps) {
           {trial && <Verdict trial={trial} onWeigh={(weights) => state.weigh(trial.id, weights)} />}
           {work && work.passes.length > 0 && <WorkOrder board={board.id} work={work} />}
         </div>
-        {cell && <CellPanel cell={cell} state={state} said={mine} onEdit={() => setEditing(true)} onPromote={() => setPromoting(true)} />}
+        {cell && (
+          <CellPanel
+            cell={cell}
+            state={state}
+            said={mine}
+            onEdit={() => setEditing(true)}
+            onPromote={() => setPromoting(true)}
+          />
+        )}
       </div>
       <SideBySide
         key={`s${selected} ${open}`}

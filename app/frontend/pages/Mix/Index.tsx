@@ -41,7 +41,9 @@ export default function MixIndex({ pots, due, ...alone }: Props) {
       <div className="desk-grid">
         <section aria-label="To mix next" className="rule pt-2">
           <h2 className="head">To mix next</h2>
-          {due.length === 0 && <p className="sub mt-2">The plan asks for no mix. A coat in a schedule brings one here at its hour.</p>}
+          {due.length === 0 && (
+            <p className="sub mt-2">The plan asks for no mix. A coat in a schedule brings one here at its hour.</p>
+          )}
           <ol className="due-list">
             {due.map((mix, index) => (
               <li key={mix.pass} className={index === 0 ? "lit" : undefined}>

@@ -58,7 +58,8 @@ export default function MixShow({ pot: first, scale }: Props) {
     if (mode === "zeroed" && "g" in body) await zero()
     return true
   }
-  const takeReading = () => reading && "grams" in reading && reading.stable && live > 0 && void pour({ g: Math.round(live * 100) / 100 })
+  const takeReading = () =>
+    reading && "grams" in reading && reading.stable && live > 0 && void pour({ g: Math.round(live * 100) / 100 })
   const goOn = (kind: string) => {
     setWay(kind)
     if (kind !== "top_up") void touch("way", { kind })
@@ -116,7 +117,13 @@ export default function MixShow({ pot: first, scale }: Props) {
       <div className="mix-grid">
         <PotDrawing pot={pot} current={current} live={current ? live : 0} system={system} />
         {current && (
-          <PourGlass pour={current} live={live} resolution={scale.resolution_g} system={system} silent={!reading || "silent" in reading} />
+          <PourGlass
+            pour={current}
+            live={live}
+            resolution={scale.resolution_g}
+            system={system}
+            silent={!reading || "silent" in reading}
+          />
         )}
         <section className="mix-now lit" aria-label="This pour">
           {current && mode === "volume" ? (
@@ -151,14 +158,19 @@ export default function MixShow({ pot: first, scale }: Props) {
           {!pot.closed && (pot.complete || pot.hardened_at !== null) && <Timers pot={pot} />}
           {pot.too_small && (
             <p className="caution-text mt-2">
-              Too little to weigh on this scale: from {mass(pot.smallest_total_g, system)} on every share is inside its tolerance.
+              Too little to weigh on this scale: from {mass(pot.smallest_total_g, system)} on every share is inside its
+              tolerance.
             </p>
           )}
         </section>
       </div>
       <footer className="mix-foot">
         {pot.log.length > 0 && !pot.closed && (
-          <button type="button" className="button" onClick={() => void touch("take_back", { entry: pot.log.at(-1)?.id })}>
+          <button
+            type="button"
+            className="button"
+            onClick={() => void touch("take_back", { entry: pot.log.at(-1)?.id })}
+          >
             Take back: {mass(pot.log.at(-1)?.grams ?? 0, system, scale.resolution_g)} of {pot.log.at(-1)?.name}
           </button>
         )}

@@ -48,7 +48,8 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
         <section className="empty lit">
           <h2 className="panel-title">No piece yet</h2>
           <p className="sub">
-            A piece has a wood, faces with their areas, and what it must stand up to. From that Rhexon reckons film, material and hours.
+            A piece has a wood, faces with their areas, and what it must stand up to. From that Rhexon reckons film,
+            material and hours.
           </p>
           <Link href="/pieces/new" className="tape mt-4">
             Size up the first piece
@@ -91,7 +92,9 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                   ) : (
                     <span className="sub small flex items-center gap-2">
                       {piece.done} of {piece.passes} {piece.passes === 1 ? "pass" : "passes"} done
-                      {["stop", "caution"].map((level) => (piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null))}
+                      {["stop", "caution"].map((level) =>
+                        piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null,
+                      )}
                     </span>
                   )}
                 </Link>
@@ -110,7 +113,11 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
                 <span className="sub">
                   {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
                 </span>
-                <button type="button" className="button ml-auto" onClick={() => void changeJob(job.id, { closed: false })}>
+                <button
+                  type="button"
+                  className="button ml-auto"
+                  onClick={() => void changeJob(job.id, { closed: false })}
+                >
                   Take it in hand again
                 </button>
               </li>

@@ -66,7 +66,12 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
             )}
           </div>
         </fieldset>
-        <PieceFields data={data} set={(change) => setData((before) => ({ ...before, ...change }))} errors={errors} choices={choices} />
+        <PieceFields
+          data={data}
+          set={(change) => setData((before) => ({ ...before, ...change }))}
+          errors={errors}
+          choices={choices}
+        />
         <div className="flex gap-3">
           <button type="submit" className="tape" disabled={form.processing}>
             Keep it and go to its schedule

@@ -116,7 +116,12 @@ export default function BatchPage(first: Props) {
                 error={trouble?.where === "left" || trouble?.where === "amount" ? trouble.sentence : undefined}
                 onChange={setLeft}
               />
-              <button type="button" className="button" disabled={!left.trim()} onClick={() => void act("weigh", { left })}>
+              <button
+                type="button"
+                className="button"
+                disabled={!left.trim()}
+                onClick={() => void act("weigh", { left })}
+              >
                 That is left
               </button>
             </div>
@@ -128,7 +133,12 @@ export default function BatchPage(first: Props) {
                 error={trouble?.where === "grams" ? trouble.sentence : undefined}
                 onChange={setKept}
               />
-              <button type="button" className="button" disabled={!kept.trim()} onClick={() => void act("keep", { grams: kept })}>
+              <button
+                type="button"
+                className="button"
+                disabled={!kept.trim()}
+                onClick={() => void act("keep", { grams: kept })}
+              >
                 Keep it
               </button>
             </div>

@@ -9,7 +9,14 @@ import type { Batch, Consumable, ProductRow, ShoppingLine, Worn } from "@/types"
 type Props =
   | { view: "products"; found: string | null; products: ProductRow[] }
   | { view: "batches"; found: string | null; batches: Batch[]; products: { id: number; name: string }[]; today: string }
-  | { view: "shopping"; found: string | null; lines: ShoppingLine[]; worn: Worn[]; consumables: Consumable[]; waste: WasteSaid }
+  | {
+      view: "shopping"
+      found: string | null
+      lines: ShoppingLine[]
+      worn: Worn[]
+      consumables: Consumable[]
+      waste: WasteSaid
+    }
 
 const VIEWS: [Props["view"], string][] = [
   ["batches", "Cans and jars"],
@@ -37,7 +44,13 @@ export default function ShelfIndex(props: Props) {
       </header>
       {props.view === "products" && <ProductsView products={props.products} found={props.found} />}
       {props.view === "batches" && (
-        <BatchesView batches={props.batches} products={props.products} today={props.today} now={now} found={props.found} />
+        <BatchesView
+          batches={props.batches}
+          products={props.products}
+          today={props.today}
+          now={now}
+          found={props.found}
+        />
       )}
       {props.view === "shopping" && (
         <ShoppingView

@@ -39,7 +39,9 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
   const fresh = product.id === null
   const copied = fresh
     ? Object.fromEntries(
-        product.groups.flatMap((group) => group.lines.filter((line) => line.state === "given").map((line) => [line.path, line.value])),
+        product.groups.flatMap((group) =>
+          group.lines.filter((line) => line.state === "given").map((line) => [line.path, line.value]),
+        ),
       )
     : {}
   const dirty =
@@ -106,7 +108,13 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
               )}
             </>
           )}
-          <button type="button" className={dirty ? "tape" : "button"} data-size="small" disabled={!dirty} onClick={() => void keep()}>
+          <button
+            type="button"
+            className={dirty ? "tape" : "button"}
+            data-size="small"
+            disabled={!dirty}
+            onClick={() => void keep()}
+          >
             {dirty ? "Keep what was changed" : "Nothing changed"}
           </button>
         </span>
@@ -125,7 +133,12 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
               error={said("maker")}
               onChange={(maker) => setIdentity({ ...identity, maker })}
             />
-            <TextField label="Name" value={identity.name} error={said("name")} onChange={(name) => setIdentity({ ...identity, name })} />
+            <TextField
+              label="Name"
+              value={identity.name}
+              error={said("name")}
+              onChange={(name) => setIdentity({ ...identity, name })}
+            />
             <SelectField
               label="Class"
               value={identity.kind}
@@ -154,7 +167,11 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
               <div className="flex items-center">
                 <h2 className="head">On the shelf</h2>
                 <span className="ml-auto">
-                  <ReceivePanel products={[]} product={product.id ?? undefined} today={new Date(now * 60_000).toISOString().slice(0, 10)} />
+                  <ReceivePanel
+                    products={[]}
+                    product={product.id ?? undefined}
+                    today={new Date(now * 60_000).toISOString().slice(0, 10)}
+                  />
                 </span>
               </div>
               <ul className="can-list">
@@ -164,7 +181,9 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
                     <li key={batch.id}>
                       <Link href={`/batches/${batch.id}`}>
                         <b>{batch.code}</b> {batch.state}, {roughMass(batch.left_g, system)}
-                        <span className={`small block ${says.tone === "plain" ? "sub" : "caution-text"}`}>{says.words}</span>
+                        <span className={`small block ${says.tone === "plain" ? "sub" : "caution-text"}`}>
+                          {says.words}
+                        </span>
                       </Link>
                     </li>
                   )
@@ -237,7 +256,11 @@ function Figure({
           ? [["", "–"], ...(line.choices ?? []).map((choice) => [choice, choice])]
           : null
   return (
-    <li className="figure" data-wide={WIDE.includes(line.kind)} data-state={typed !== undefined && typed !== own ? "changed" : line.state}>
+    <li
+      className="figure"
+      data-wide={WIDE.includes(line.kind)}
+      data-state={typed !== undefined && typed !== own ? "changed" : line.state}
+    >
       <label htmlFor={id}>{line.words}</label>
       <span className="figure-value">
         {options ? (

@@ -63,7 +63,10 @@ export default function SumsShow({ first }: { first: string | null }) {
           <h2 className="panel-title">{sum.asks}</h2>
           <div className="sum-fields">
             {sum.fields.map((field) => {
-              const said = error && (error.where === field.name || error.where?.startsWith(`${field.name}/`)) ? error.sentence : undefined
+              const said =
+                error && (error.where === field.name || error.where?.startsWith(`${field.name}/`))
+                  ? error.sentence
+                  : undefined
               return field.options ? (
                 <SelectField
                   key={field.name}
@@ -85,11 +88,12 @@ export default function SumsShow({ first }: { first: string | null }) {
               )
             })}
           </div>
-          {error && !sum.fields.some((field) => error.where === field.name || error.where?.startsWith(`${field.name}/`)) && (
-            <p className="said" role="alert">
-              {error.sentence}
-            </p>
-          )}
+          {error &&
+            !sum.fields.some((field) => error.where === field.name || error.where?.startsWith(`${field.name}/`)) && (
+              <p className="said" role="alert">
+                {error.sentence}
+              </p>
+            )}
           <div data-faded={error !== null} data-wide={sum.id === "grit"} className="sum-answer" aria-live="polite">
             {answer?.id === sum.id && <SumDrawing id={sum.id} numbers={answer.numbers} />}
           </div>

@@ -24,7 +24,9 @@ const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "
 export default function TrialDesigner({ pieces, grains, products }: TrialProps) {
   const [light, setLight] = useLight()
   const wanted = new URLSearchParams(location.search).get("piece")
-  const [piece, setPiece] = useState<TrialPiece | undefined>(pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0])
+  const [piece, setPiece] = useState<TrialPiece | undefined>(
+    pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0],
+  )
   const [name, setName] = useState("")
   const [factors, setFactors] = useState<Factor[]>(() => firstFactors(piece))
   const [design, setDesign] = useState("full")
@@ -50,7 +52,12 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
       runs: design === "subset" ? whole(runs) : null,
       shuffled,
       step_strip: strip,
-      factors: factors.map((factor) => ({ name: named(factor, piece), step: factor.step, field: factor.field, levels: levels(factor) })),
+      factors: factors.map((factor) => ({
+        name: named(factor, piece),
+        step: factor.step,
+        field: factor.field,
+        levels: levels(factor),
+      })),
     }),
     [piece, wood, grain, lot, size, design, runs, shuffled, strip, factors],
   )
@@ -68,7 +75,8 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
     send<{ location: string }>("POST", "/trials", { ...asked, name })
       .then((answer) => router.visit(answer.location))
       .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
-  const error = (where: string) => (said?.where === where ? `${said.sentence}${said.accepted ? ` (${said.accepted})` : ""}` : undefined)
+  const error = (where: string) =>
+    said?.where === where ? `${said.sentence}${said.accepted ? ` (${said.accepted})` : ""}` : undefined
   const choose = (id: string) => {
     const next = pieces.find((candidate) => String(candidate.id) === id)
     setPiece(next)
@@ -125,18 +133,36 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
             options={pieces.map((candidate) => [String(candidate.id), `${candidate.name}, ${candidate.wood}`])}
             onChange={choose}
           />
-          <FactorRows factors={factors} steps={piece?.steps ?? []} products={products} onChange={setFactors} said={error("factors")} />
+          <FactorRows
+            factors={factors}
+            steps={piece?.steps ?? []}
+            products={products}
+            onChange={setFactors}
+            said={error("factors")}
+          />
           <SelectField label="Cells" value={design} options={DESIGNS} onChange={setDesign} error={error("design")} />
-          {design === "subset" && <TextField label="How many cells" value={runs} onChange={setRuns} error={error("runs")} />}
+          {design === "subset" && (
+            <TextField label="How many cells" value={runs} onChange={setRuns} error={error("runs")} />
+          )}
           <div className="desk-three">
-            <TextField label="Width, mm" value={size.width} onChange={(width) => setSize({ ...size, width })} error={error("width_mm")} />
+            <TextField
+              label="Width, mm"
+              value={size.width}
+              onChange={(width) => setSize({ ...size, width })}
+              error={error("width_mm")}
+            />
             <TextField
               label="Height, mm"
               value={size.height}
               onChange={(height) => setSize({ ...size, height })}
               error={error("height_mm")}
             />
-            <TextField label="Times over" value={size.boards} onChange={(boards) => setSize({ ...size, boards })} error={error("boards")} />
+            <TextField
+              label="Times over"
+              value={size.boards}
+              onChange={(boards) => setSize({ ...size, boards })}
+              error={error("boards")}
+            />
           </div>
           <div className="desk-three">
             <TextField label="Wood" value={wood} onChange={setWood} />
@@ -149,15 +175,25 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
             <TextField label="Timber batches" value={lot} onChange={setLot} placeholder="7, 9" />
           </div>
           <label className="check">
-            <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip at the edge
+            <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip
+            at the edge
           </label>
           <label className="check">
             <input type="checkbox" checked={shuffled} onChange={(event) => setShuffled(event.target.checked)} />
             Cells shuffled: fair, more masking
           </label>
-          <TextField label="Name of the trial" value={name} onChange={setName} error={error("name")} placeholder="Desk dye and sealer" />
+          <TextField
+            label="Name of the trial"
+            value={name}
+            onChange={setName}
+            error={error("name")}
+            placeholder="Desk dye and sealer"
+          />
           <button type="submit" className="tape" disabled={!preview || Boolean(said && said.where !== "name")}>
-            Lay out {preview && preview.boards * preview.parts.length > 1 ? `${preview.boards * preview.parts.length} boards` : "the board"}
+            Lay out{" "}
+            {preview && preview.boards * preview.parts.length > 1
+              ? `${preview.boards * preview.parts.length} boards`
+              : "the board"}
           </button>
         </form>
         <section aria-label="The board" aria-live="polite" className="min-w-0">

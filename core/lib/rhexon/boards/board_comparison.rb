@@ -88,7 +88,7 @@ module Rhexon
             next
           end
 
-          done = Schedule::Words::DONE
+          done = Materials::Methods::DONE
           Difference.new(
             kind: "method",
             words: "#{products[step["product"]]&.name || step["product"]} #{done.fetch(was["method"])} there, " \

@@ -30,7 +30,7 @@ module Rhexon
         when "coats" then "#{value} #{value == 1 ? "coat" : "coats"}"
         when "included" then value ? "with" : "without"
         when "product" then names.fetch(value, value)
-        when "method" then Schedule::Words::DONE.fetch(value, value)
+        when "method" then Materials::Methods::DONE.fetch(value, value)
         else value.to_s
         end
       end

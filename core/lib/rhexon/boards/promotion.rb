@@ -31,7 +31,7 @@ module Rhexon
         method = methods[step["method"]]
         return step unless product && method && method != step["method"]
 
-        words = Schedule::Words::DONE
+        words = Materials::Methods::DONE
         Rhexon.refuse_unless(
           words.key?(method), "#{method.inspect} is no way to lay it on", where: "methods",
           accepted: words.keys.join(", ")

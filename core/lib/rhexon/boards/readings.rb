@@ -27,7 +27,7 @@ module Rhexon
       def check(kind, value)
         case kind
         when "note" then text(value)
-        when "lab", "photo_lab" then lab(value)
+        when "lab", "photo_lab" then Colour::Lab.check(value)
         when "spectrum" then Colour::Spectrum.check(value, where: "spectrum")
         when *measures.keys then number(kind, value)
         else raise InvalidInput.new(
@@ -80,16 +80,6 @@ module Rhexon
       end
 
       def mean(values) = (values.sum / values.size.to_f).round(2)
-
-      def lab(value)
-        ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) &&
-          value.drop(1).all? { |axis| axis.between?(-128, 127) }
-        Rhexon.refuse_unless(
-          ok, "That is not a colour reading", where: "lab", accepted: "L* 0 to 100, a* and b* -128 to 127"
-        )
-        value.map(&:to_f)
-      end
-      private_class_method :lab
 
       def number(kind, value)
         record = measures.fetch(kind)

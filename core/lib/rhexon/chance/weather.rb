@@ -7,7 +7,7 @@ module Rhexon
       T_STEP_C = 0.5
       RH_STEP = 2.0
 
-      # @param zone [Planning::Zone]
+      # @param zone [Zone]
       # @param draws [Draws]
       def initialize(zone, draws)
         @zone = zone

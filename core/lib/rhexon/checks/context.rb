@@ -131,7 +131,7 @@ module Rhexon
       # @return [String] "Wed 25 Nov 10:30" in the shop's zone
       def clock(minute) = minute ? shop.zone.words(minute) : "never"
 
-      def duration(minutes) = Schedule::Words.duration(minutes)
+      def duration(minutes) = Units.duration(minutes)
 
       # @return [String] "coat 2 of W20 clear" or the step in words
       def name(placement)

@@ -89,7 +89,8 @@ module Rhexon
             .with_schedule(context.piece.id,
                            Schedule::Edit.apply(context.document, operation)).build.ready[context.piece.id]
           if ready
-            context.remedy("Have it #{Schedule::Words::DONE.fetch(method)}: ready #{context.clock(ready)}", operation)
+            context.remedy("Have it #{Materials::Methods::DONE.fetch(method)}: ready #{context.clock(ready)}",
+                           operation)
           end
         end
       end

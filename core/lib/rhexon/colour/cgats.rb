@@ -113,7 +113,7 @@ module Rhexon
       private_class_method :decimal
 
       def checked(lab, number)
-        Boards::Readings.check("lab", lab)
+        Lab.check(lab)
       rescue InvalidInput
         refuse("Line #{number} has no colour: #{lab.join(", ")}", "L* 0 to 100, a* and b* -128 to 127")
       end

@@ -22,6 +22,18 @@ module Rhexon
 
       module_function
 
+      # @param value [Object] what was given as L*a*b*
+      # @return [Array<Float>]
+      # @raise [InvalidInput] unless it is three numbers in their ranges
+      def check(value)
+        ok = value.is_a?(Array) && value.size == 3 && value.all?(Numeric) && value[0].between?(0, 100) &&
+          value.drop(1).all? { |axis| axis.between?(-128, 127) }
+        Rhexon.refuse_unless(
+          ok, "That is not a colour reading", where: "lab", accepted: "L* 0 to 100, a* and b* -128 to 127"
+        )
+        value.map(&:to_f)
+      end
+
       # @param xyz [Array(Numeric, Numeric, Numeric)]
       # @param white [Array(Numeric, Numeric, Numeric)] XYZ of the light's white
       # @return [Array(Float, Float, Float)]

@@ -62,7 +62,7 @@ module Rhexon
             return for_species(request["species"], request["board"] || "mean")
           end
 
-          read(species: request["species"], lab: request["lab"] && Boards::Readings.check("lab", request["lab"]),
+          read(species: request["species"], lab: request["lab"] && Lab.check(request["lab"]),
                reflectance: request["reflectance"], light: Light.find(request["light"] || "D65"))
         end
 

@@ -65,7 +65,7 @@ module Rhexon
 
       # Dry film over time on the face with the most.
       # @return [Array<Array(Integer, Float)>] minute and µm
-      def growth = Picture::Growth.for(plan, @id, wet: false)
+      def growth = Planning::Growth.for(plan, @id, wet: false)
 
       # @return [Chance::Outlook]
       def outlook = @outlook ||= Chance::Outlook.new(plan)

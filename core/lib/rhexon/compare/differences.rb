@@ -29,7 +29,7 @@ module Rhexon
         return "no date" if other.ready_at.nil?
         return if one.ready_at.nil? || (other.ready_at - one.ready_at).abs < LEAST[:elapsed_min]
 
-        "#{Schedule::Words.duration((other.ready_at - one.ready_at).abs)} " \
+        "#{Units.duration((other.ready_at - one.ready_at).abs)} " \
         "#{other.ready_at < one.ready_at ? "sooner" : "later"}"
       end
 
@@ -45,7 +45,7 @@ module Rhexon
         if by.abs < LEAST[:hands_min]
           nil
         else
-          "#{Schedule::Words.duration(by.abs)} #{by.positive? ? "more" : "less"} of hands"
+          "#{Units.duration(by.abs)} #{by.positive? ? "more" : "less"} of hands"
         end
       end
 

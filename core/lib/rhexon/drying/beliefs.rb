@@ -67,7 +67,7 @@ module Rhexon
 
         exact = ", just then" if last["exact"]
         alone = ", one look, which says little" if last["alone"]
-        "; last dry after #{Schedule::Words.duration(last["after_min"])}#{exact}#{alone}"
+        "; last dry after #{Units.duration(last["after_min"])}#{exact}#{alone}"
       end
     end
   end

@@ -13,7 +13,7 @@ module Rhexon
       class << self
         # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily"
         #   [{"at", "t_c", "rh", "air"}]
-        # @param zone [Planning::Zone] of the daily pattern
+        # @param zone [Zone] of the daily pattern
         # @return [ClimateTimeline]
         # @raise [InvalidInput]
         def read(record, zone)
@@ -46,7 +46,7 @@ module Rhexon
           flat(spans)
         end
 
-        def minute(entry, field) = Planning::Zone.minute(entry[field], where: "climate/#{field}")
+        def minute(entry, field) = Zone.minute(entry[field], where: "climate/#{field}")
 
         # Where spans lie over each other the one that began last counts; nil stands where none does.
         def flat(spans)

@@ -2,6 +2,9 @@ module Rhexon
   module Film
     # What an abrasive takes off a film, µm on the face, by its grain and its purpose (estimates; core/data/film.yml).
     module Abrasion
+      # Kinds of work that take film off.
+      KINDS = %w[sand level scuff].freeze
+
       # @!attribute um [Float] off the face
       # @!attribute texture_um [Float] texture that is left
       Taken = Struct.new(:um, :texture_um)

@@ -44,7 +44,7 @@ module Rhexon
         case pass.kind
         when "coat" then [ coat(stack, placement), 0.0 ]
         when "stain" then [ stack.stain(pass.product), 0.0 ]
-        when *Planning::Pass::ABRASIONS then abrade(stack, Abrasion.for(pass, stack.texture_um))
+        when *Abrasion::KINDS then abrade(stack, Abrasion.for(pass, stack.texture_um))
         else [ stack, 0.0 ]
         end
       end

@@ -26,7 +26,7 @@ module Rhexon
         known = @same[record] and return known
 
         product = @kept[record] ||= begin
-          Schedule::Schema.check_product!(record)
+          Schema.check_product!(record)
           @kept.shift if @kept.size >= KEPT
           new(record)
         end

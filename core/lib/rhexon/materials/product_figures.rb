@@ -91,7 +91,7 @@ module Rhexon
 
         # Where a comma can be both it is asked.
         def comma!(figure, text)
-          both = Mixing::Typed::BOTH.match(text.delete(" ")) or return true
+          both = Typed::BOTH.match(text.delete(" ")) or return true
           refuse(figure, text, "#{both[1]}.#{both[2]} or #{both[1]}#{both[2]}, written without the comma")
         end
 
@@ -132,7 +132,7 @@ module Rhexon
 
         def by_method(figure, text)
           name, times = text.split(":", 2).map(&:strip)
-          method = Schedule::Words::DONE.key(name.to_s.downcase) || (name if Schedule::Words::DONE.key?(name))
+          method = Materials::Methods::DONE.key(name.to_s.downcase) || (name if Materials::Methods::DONE.key?(name))
           unless method && times
             refuse(figure, text, "a method and its times, such as padded: recoat opens 2, sand 10")
           end
@@ -150,7 +150,7 @@ module Rhexon
 
         def pack(figure, text)
           match = PACK.match(text) or refuse(figure, text, "packs with their price, such as 1000 ml 34.50; 5 kg 149")
-          amount = Mixing::Typed.read(match[1], where: figure["path"])
+          amount = Typed.read(match[1], where: figure["path"])
           {
             amount.kind == :mass ? "g" : "ml" => amount.value, "price" => match[2] && number(figure, match[2])
           }.compact
@@ -208,7 +208,7 @@ module Rhexon
 
         def method_words(method, times)
           said = times.map { |name, minutes| "#{name.tr("_", " ")} #{plain(minutes)}" }
-          "#{Schedule::Words::DONE.fetch(method, method)}: #{said.join(", ")}"
+          "#{Materials::Methods::DONE.fetch(method, method)}: #{said.join(", ")}"
         end
 
         def pack_words(pack)

@@ -126,7 +126,7 @@ module Rhexon
 
       def price_per_kg(product)
         product.packs
-          .filter_map { |pack| pack["price"] && pack["price"] / (Stock::Packs.grams(pack, product) / 1000.0) }.min
+          .filter_map { |pack| pack["price"] && pack["price"] / (Packs.grams(pack, product) / 1000.0) }.min
       end
 
       def density(product)

@@ -13,7 +13,7 @@ module Rhexon
       # @return [Hash]
       # @raise [InvalidInput]
       def mix(json)
-        Schedule::Schema.check!("rhexon-mix-1", json)
+        Schema.check!("rhexon-mix-1", json)
         sheet = PourSheet.new(Recipe.new(json["components"]), json["want"],
                               resolution_g: json.dig("scale", "resolution_g") || 1)
         if json.key?("poured")
@@ -38,7 +38,7 @@ module Rhexon
       # @return [Hash]
       # @raise [InvalidInput]
       def cut(json)
-        Schedule::Schema.check!("rhexon-cut-1", json)
+        Schema.check!("rhexon-cut-1", json)
         Rhexon.refuse_unless(CUT_QUESTIONS.any? { |keys| (keys - json.keys).empty? }, "That is no question about a cut",
                              where: "", accepted: CUT_QUESTIONS.map { |keys| keys.join(" with ") }.join(", or "))
         Cuts.check_spirit!(json["spirit"] || {})

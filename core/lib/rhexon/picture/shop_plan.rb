@@ -123,7 +123,7 @@ module Rhexon
           piece: piece.id, job: piece.job, due: piece.due, ready_at: ready,
           late_min: ready && piece.due ? [ ready - piece.due, 0 ].max : 0, hands_min: plan.hands_min(piece.id),
           marks: mine.select { |placement| placement.hands.any? } .map { |placement| mark(placement) },
-          film: Growth.for(plan, piece.id), blocked: plan.build.blocked.key?(piece.id)
+          film: Planning::Growth.for(plan, piece.id), blocked: plan.build.blocked.key?(piece.id)
         )
       end
 

@@ -26,7 +26,7 @@ module Rhexon
       def move(key, placement, was)
         return Move.new(key: key, to: placement.hands_start, because: "new") unless was
         other = was.person && was.person != placement.person
-        return if (placement.hands_start - was.minute).abs <= Search::Goal::NEAR_MIN && !other
+        return if (placement.hands_start - was.minute).abs <= Start::NEAR_MIN && !other
 
         Move.new(key: key, from: was.minute, to: placement.hands_start, person: (placement.person if other),
                  because: placement.because)

@@ -38,6 +38,6 @@ module Rhexon
       def leaves_something? = %w[coat stain].include?(kind)
       def abrasion? = self.class::ABRASIONS.include?(kind)
     end
-    Pass::ABRASIONS = %w[sand level scuff].freeze
+    Pass::ABRASIONS = Film::Abrasion::KINDS
   end
 end

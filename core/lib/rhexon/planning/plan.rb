@@ -10,13 +10,15 @@ module Rhexon
       # @param build [Build]
       # @param bound [Search::Bound]
       # @param builds [Integer] that were made
-      def initialize(shop:, model:, trial:, build:, bound:, builds:)
+      # @param planner [#plan] what plans the same shop with a change
+      def initialize(shop:, model:, trial:, build:, bound:, builds:, planner:)
         @shop = shop
         @model = model
         @trial = trial
         @build = build
         @bound = bound
         @builds = builds
+        @planner = planner
       end
 
       def queues = model.queues
@@ -80,10 +82,7 @@ module Rhexon
 
       # The plan of the same shop with another schedule for one piece, at equal effort.
       # @return [Plan]
-      def with_schedule(piece_id, document) = Planner.plan(shop.with_schedule(piece_id, document))
-
-      # @return [Hash] rhexon-plan/1
-      def to_h = Report.new(self).to_h
+      def with_schedule(piece_id, document) = @planner.plan(shop.with_schedule(piece_id, document))
     end
   end
 end

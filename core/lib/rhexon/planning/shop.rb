@@ -18,8 +18,8 @@ module Rhexon
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
       def initialize(json)
-        Schedule::Schema.check_changed!("rhexon-shop-1",
-                                        json["products"].is_a?(Array) ? json.merge("products" => []) : json)
+        Schema.check_changed!("rhexon-shop-1",
+                              json["products"].is_a?(Array) ? json.merge("products" => []) : json)
         @json = json
         @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])

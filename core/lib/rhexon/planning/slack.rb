@@ -76,7 +76,7 @@ module Rhexon
           @shop.now, placement.pass.piece.release, *ends, ready && ready - placement.pass.setup_min,
           clean_from(placement)
         ].compact.max
-        start = Search::Lane.new(hours(placement)).slot(from, length(placement)) || placement.hands_start
+        start = Lane.new(hours(placement)).slot(from, length(placement)) || placement.hands_start
         [ start, placement.hands_start ].min
       end
 

@@ -8,10 +8,8 @@ module Rhexon
       }.freeze
       ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
       AIMS = { "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "rub_out" => "Rub out" }.freeze
-      AIMS = { "denib" => "denib", "scuff" => "scuff", "between" => "flatten", "rub_out" => "rub out" }.freeze
-      DONE = {
-        "spray" => "sprayed", "brush" => "brushed", "roller" => "rolled", "wipe" => "wiped", "pad" => "padded"
-      }.freeze
+      # What an abrasion is set to: "to flatten".
+      SET_TO = { "between" => "flatten", "rub_out" => "rub out" }.freeze
       MILESTONES = {
         "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens",
         "sand" => "dry to sand", "handle" => "ready to handle", "stack" => "ready to stack",
@@ -49,7 +47,8 @@ module Rhexon
         when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
         when "level" then "#{AIMS.fetch(step["aim"])} #{step["grits"].join(", ")}"
         when "wait"
-          step["milestone"] ? "Wait until #{MILESTONES.fetch(step["milestone"])}" : "Wait #{duration(step["minutes"])}"
+          until_then = MILESTONES[step["milestone"]]
+          until_then ? "Wait until #{until_then}" : "Wait #{Units.duration(step["minutes"])}"
         when "look" then step["asks"] ? "Look: #{step["asks"]}" : "Look"
         end
       end
@@ -84,7 +83,7 @@ module Rhexon
         when "wet_um" then "#{value} µm wet"
         when "coats" then "#{value} #{value == 1 ? "coat" : "coats"}"
         when "product" then names.fetch(value, value)
-        when "method" then DONE.fetch(value, value)
+        when "method" then Materials::Methods::DONE.fetch(value, value)
         when "cut_lb_per_gal" then value ? "thinned to a #{format("%g", value)} lb cut" : "not thinned to a cut"
         when "coats_a_day"
           if value
@@ -93,24 +92,12 @@ module Rhexon
             "as many coats a day as dry"
           end
         when "scuff_with" then "scuffed with #{value || "P320"}"
-        when "aim" then "to #{AIMS.fetch(value, value.to_s)}"
+        when "aim" then "to #{SET_TO.fetch(value, value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
         else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value || "as usual"}"
         end
       end
       private_class_method :setting
-
-      # @param minutes [Numeric]
-      # @return [String] "45 min", "3 h 05", "4 d 20 h 40"
-      def duration(minutes)
-        whole = minutes.round
-        return "#{whole} min" if whole < 60
-
-        hours, rest = whole.divmod(60)
-        return format("%d h %02d", hours, rest) if hours < 48
-
-        format("%d d %d h %02d", hours / 24, hours % 24, rest)
-      end
     end
   end
 end

@@ -6,7 +6,6 @@ module Rhexon
       NAMES = %w[soonest fewest_sessions least_hands late_as_safe].freeze
       # An accepted plan is left near: a start that moves by more than this within two shop days, or another person,
       # costs ten minutes.
-      NEAR_MIN = 15
       MOVE_COST_MIN = 10
 
       # @param model [Model]
@@ -119,7 +118,7 @@ module Rhexon
         MOVE_COST_MIN * @previous.count do |index, was|
           start = trial.start[index]
           start &&
-            ((start - was.minute).abs > NEAR_MIN ||
+            ((start - was.minute).abs > Planning::Start::NEAR_MIN ||
               (was.person && trial.who[index] && @model.people[trial.who[index]].id != was.person))
         end
       end

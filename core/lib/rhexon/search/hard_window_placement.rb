@@ -181,7 +181,9 @@ module Rhexon
           missed = missed_by(index, block)
           first = @partial.start[block.first]
           # A later start may do with less than what was missed; for the bound none may be left out.
-          return [ nil, first + (@relaxed ? Lane::GRID : [ ceil(missed / 2), Lane::GRID ].max) ] if missed.positive?
+          return [ nil,
+                   first + (@relaxed ? Planning::Lane::GRID : [ ceil(missed / 2),
+                                                                Planning::Lane::GRID ].max) ] if missed.positive?
 
           ends = from = finish
           spot

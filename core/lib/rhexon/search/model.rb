@@ -32,8 +32,8 @@ module Rhexon
         @out_of_reach = {}
         @passes = queues.values.flatten(1)
         @people = shop.people
-        @hours = @people.map { |person| Hours.new(person.calendar, shop.now, @horizon) }
-        @always = Always.new(shop.now)
+        @hours = @people.map { |person| Planning::Hours.new(person.calendar, shop.now, @horizon) }
+        @always = Planning::Always.new(shop.now)
         number
         minutes
         drying

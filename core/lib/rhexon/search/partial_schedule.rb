@@ -32,8 +32,8 @@ module Rhexon
         @lapsed = []
         @blocked = []
         @ends = logged.ends.dup
-        @lanes = model.hours.map { |hours| Lane.new(hours, model.look_back) }
-        @tool_lanes = model.shop.tools.map { Lane.new(model.always, model.look_back) }
+        @lanes = model.hours.map { |hours| Planning::Lane.new(hours, model.look_back) }
+        @tool_lanes = model.shop.tools.map { Planning::Lane.new(model.always, model.look_back) }
         @floors = model.rooms.map { |room| RoomOccupancy.new(room, model.always, model.look_back) }
         @lying = Array.new(model.pieces.size) { [] }
         logged.occupy(self, model)

@@ -11,7 +11,7 @@ module Rhexon
       def initialize(room, always, look_back = nil)
         @wet = Spans.new
         @dusty = Spans.new
-        @lane = Lane.new(always, look_back) if room.single?
+        @lane = Planning::Lane.new(always, look_back) if room.single?
         @rack = Rack.new(room.rack_places) if room.rack_places
       end
     end

@@ -8,7 +8,7 @@ module Rhexon
 
       private
 
-      def ceil(minute) = -(-minute / Lane::GRID) * Lane::GRID
+      def ceil(minute) = -(-minute / Planning::Lane::GRID) * Planning::Lane::GRID
 
       # @return [CandidateSlot]
       # @raise [Construct::Blocked]
@@ -89,7 +89,7 @@ module Rhexon
           start, who = hands_from(index, from, length)
           raise Construct::Blocked.new(:hours, index) unless start
 
-          why, @asked = :late, from if start >= from + Lane::GRID
+          why, @asked = :late, from if start >= from + Planning::Lane::GRID
           later, reason, tool = clear_from(index, start, start + length)
           return CandidateSlot.new(start, who, nil, nil, why, tool) if later == start
 
@@ -119,7 +119,7 @@ module Rhexon
           stretches, who = stretches_from(index, from)
           raise Construct::Blocked.new(:hours, index) unless stretches
 
-          why, @asked = :late, from if stretches[0][0] >= from + Lane::GRID
+          why, @asked = :late, from if stretches[0][0] >= from + Planning::Lane::GRID
           later, reason, tool = clear_from(index, stretches[0][0], stretches[-1][1])
           if later == stretches[0][0]
             return CandidateSlot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool)
@@ -140,7 +140,7 @@ module Rhexon
       end
 
       def stretches_of(index, person, from)
-        if @model.count[index] > 1 || @model.each_min[index] >= Lane::LARGE
+        if @model.count[index] > 1 || @model.each_min[index] >= Planning::Lane::LARGE
           return @partial.lanes[person].stretches(from, @model.each_min[index], @model.count[index])
         end
 

@@ -45,10 +45,10 @@ module Rhexon
         good, stale = mine.partition { |batch| batch.good_on?(date) }
         left = good.sum(&:g)
         short = [ need.g - left, 0 ].max
-        packs = Packs.cover(short, product)
+        packs = Mixing::Packs.cover(short, product)
         Line.new(product: product, need_g: need.g, left_g: left, stale_g: stale.sum(&:g), short_g: short,
                  needed_at: need.first_at, passes: need.passes, packs: packs,
-                 cost: packs.any? ? Packs.cost(packs) : nil)
+                 cost: packs.any? ? Mixing::Packs.cost(packs) : nil)
       end
     end
   end

@@ -24,7 +24,7 @@ module Rhexon
         end
 
         def finding(context, lower, upper)
-          done = Schedule::Words::DONE.fetch(upper.step["method"])
+          done = Materials::Methods::DONE.fetch(upper.step["method"])
           sentence = "#{upper.product.name} is carried in #{carrier(upper.product)} and #{done} on: it takes " \
                      "#{lower.product.name} up again, in streaks and into the film."
           context.finding(

@@ -57,7 +57,7 @@ module Rhexon
 
           context.change(
             laid.first,
-            "#{laid.product.name}: #{Schedule::Words::DONE.fetch(difference.there["method"])}, as on the board",
+            "#{laid.product.name}: #{Materials::Methods::DONE.fetch(difference.there["method"])}, as on the board",
             { "method" => difference.there["method"], **(laid.coat? ? { "wet_um" => difference.there["wet_um"] } : {}) }
           )
         end

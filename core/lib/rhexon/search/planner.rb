@@ -1,5 +1,5 @@
 module Rhexon
-  module Planning
+  module Search
     # Plan = f(shop): several builds, the best by goal, repaired where a recoat window was lost, then improved as far
     # as the effort goes.
     # Deterministic: the seed and the number of builds are inputs, never the clock.
@@ -21,18 +21,18 @@ module Rhexon
 
       def initialize(shop)
         @shop = shop
-        queues = Expansion.queues(shop)
-        drier = MilestoneCalculator.new(shop)
-        @model = Search::Model.new(shop, queues, drier, ActualWork.new(shop, queues, drier))
-        @construct = Search::Construct.new(@model)
-        @bound = Search::Bound.new(@model)
+        queues = Planning::Expansion.queues(shop)
+        drier = Planning::MilestoneCalculator.new(shop)
+        @model = Model.new(shop, queues, drier, Planning::ActualWork.new(shop, queues, drier))
+        @construct = Construct.new(@model)
+        @bound = Bound.new(@model)
       end
 
       # @return [Plan]
       def plan
         trial, builds = search
-        Plan.new(shop: @shop, model: @model, trial: trial, build: Search::PlanBuilder.for(@model, trial), bound: @bound,
-                 builds: builds)
+        Planning::Plan.new(shop: @shop, model: @model, trial: trial, build: PlanBuilder.for(@model, trial),
+                           bound: @bound, builds: builds, planner: self.class)
       end
 
       # The best build, and how many were made.
@@ -43,19 +43,19 @@ module Rhexon
         best, made = first_builds(builds)
         return [ best, made ] if open.zero? || builds < 3
 
-        best, more = Search::Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
+        best, more = Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
         made += more
-        best, more = Search::Swap.new(@model, @construct).run(
+        best, more = Swap.new(@model, @construct).run(
           best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS)
         )
         made += more
         if @shop.goal == "late_as_safe"
-          best, more = Search::DueDateDelay.new(@model, @construct).run(best)
+          best, more = DueDateDelay.new(@model, @construct).run(best)
           return [ best, made + more ]
         end
         return [ best, made ] unless @shop.effort == "full"
 
-        best, more = Search::Improve.new(@model, @construct, @bound, @shop.seed).run(best, builds - made)
+        best, more = Improve.new(@model, @construct, @bound, @shop.seed).run(best, builds - made)
         [ best, made + more ]
       end
 
@@ -85,7 +85,7 @@ module Rhexon
         }.compact
         return [] if was.empty?
 
-        order = Search::Orders.by_start(@model, was)
+        order = Orders.by_start(@model, was)
         [ was.reject { |_, minute| minute < @shop.now }, {} ].map { |holds| @construct.run(order, holds) }
       end
 

@@ -1,8 +1,8 @@
 module Rhexon
-  module Search
+  module Planning
     # Free stretches of one pair of hands, a tool, or a room that serves one pass at a time, while a plan is built.
     class Lane
-      GRID = Planning::Calendar::GRID
+      GRID = Calendar::GRID
 
       # Inside one face work pauses only where both stretches are worth beginning, minutes.
       LEAST_STRETCH = 30

@@ -1,5 +1,5 @@
 module Rhexon
-  module Search
+  module Planning
     # Open intervals of one pair of hands as flat arrays, from now on; they grow when a build asks for more.
     class Hours
       FIRST_DAYS = 60
@@ -54,7 +54,7 @@ module Rhexon
         grow while @shuts.any? && @shuts.last < finish && @until <= @horizon && @until < finish
         index = (@opens.bsearch_index { |open| open >= finish } || @opens.size) - 1
         while index >= 0
-          start = Planning::Calendar.floor([ finish, @shuts[index] ].min - length)
+          start = Calendar.floor([ finish, @shuts[index] ].min - length)
           return start if start >= @opens[index]
 
           index -= 1

@@ -1,5 +1,5 @@
 module Rhexon
-  module Stock
+  module Mixing
     # Whole packs that cover what is short, at the least cost.
     module Packs
       # A pack and how many of it.

@@ -15,7 +15,7 @@ class PlannerTest < CoreTest
   end
 
   def times(placement)
-    zone = Rhexon::Planning::Zone.new("Europe/Berlin")
+    zone = Rhexon::Zone.new("Europe/Berlin")
     %i[hands_start work_start work_end hands_end].map { |name| zone.iso(placement[name])[11, 5] }
   end
 
@@ -32,7 +32,7 @@ class PlannerTest < CoreTest
       .placements
       .find { |found| found.pass.coat == 2 }
     # opens 14:50 + 3 + 90 = 16:23, too late for 28 minutes before 16:30; next morning the 12 h window is gone
-    assert_equal "2026-11-24", Rhexon::Planning::Zone.new("Europe/Berlin").date(second.hands_start).iso8601
+    assert_equal "2026-11-24", Rhexon::Zone.new("Europe/Berlin").date(second.hands_start).iso8601
   end
 
   def test_a_window_missed_overnight_is_scuffed_first
@@ -45,7 +45,7 @@ class PlannerTest < CoreTest
     assert_equal 30, coat.work_start - coat.work_start % 5 - (scuff.hands_end - scuff.hands_end % 5) - 5,
                  "dust settles for 30 min, on the grid"
     refute coat.inside
-    assert_equal 1, plan.to_h["goal"]["scuffs"]
+    assert_equal 1, report(plan)["goal"]["scuffs"]
   end
 
   def test_where_dust_is_drawn_off_the_scuff_ends_where_the_coats_hands_begin
@@ -60,9 +60,9 @@ class PlannerTest < CoreTest
     ]
     plan = plan(piece(document(*steps)))
     assert_equal "scuffed", placement(plan, "s4/1").window.state
-    assert_equal 0, plan.to_h["goal"]["scuffs"]
+    assert_equal 0, report(plan)["goal"]["scuffs"]
     stale = plan(piece(document(*steps.insert(3, step("s5", "wait", minutes: 2000)))))
-    assert_equal 1, stale.to_h["goal"]["scuffs"], "after 24 h it needs a new one"
+    assert_equal 1, report(stale)["goal"]["scuffs"], "after 24 h it needs a new one"
   end
 
   def test_lacquer_never_needs_a_scuff
@@ -75,14 +75,16 @@ class PlannerTest < CoreTest
 
   def test_schools_of_scuffing
     steps = document(coat("s1", coats: 2))
-    count = ->(school, **fields) { plan(piece(steps), house: { "scuff" => school }, **fields).to_h["goal"]["scuffs"] }
+    count = ->(school, **fields) {
+      report(plan(piece(steps), house: { "scuff" => school }, **fields))["goal"]["scuffs"]
+    }
     assert_equal 0, count.call("none")
     assert_equal 1, count.call("always")
     assert_equal 0, count.call("after_a_night")
     night = document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2))
-    assert_equal 1, plan(piece(night), house: { "scuff" => "after_a_night" }).to_h["goal"]["scuffs"],
+    assert_equal 1, report(plan(piece(night), house: { "scuff" => "after_a_night" }))["goal"]["scuffs"],
                  "varnish opens after 16 h: next day, inside its window"
-    assert_equal 0, plan(piece(night)).to_h["goal"]["scuffs"]
+    assert_equal 0, report(plan(piece(night)))["goal"]["scuffs"]
   end
 
   def test_after_a_scuff_the_coat_waits_for_sand_too
@@ -95,10 +97,10 @@ class PlannerTest < CoreTest
   def test_a_lost_window_is_caught_by_holding_when_nothing_is_lost_by_it
     two_coats = piece(document(coat("s1", coats: 2)))
     alone = plan(two_coats, now: "2026-11-23T15:30+01:00")
-    assert_equal 1, alone.to_h["goal"]["scuffs"]
+    assert_equal 1, report(alone)["goal"]["scuffs"]
     beside = plan(two_coats, piece(document(coat("s1")), id: "slow", ready_at: "full_cure"),
                   now: "2026-11-23T15:30+01:00")
-    assert_equal 0, beside.to_h["goal"]["scuffs"]
+    assert_equal 0, report(beside)["goal"]["scuffs"]
     assert_operator beside.of_piece("top").first.hands_start, :>=, at("2026-11-24T07:30+01:00")
   end
 
@@ -218,18 +220,18 @@ class PlannerTest < CoreTest
         "changes" => [ { "change" => "2 °C warmer in the bench", "ready_at" => "2026-11-29T17:17+01:00" } ],
         "also" => []
       },
-      plan.to_h["infeasible"]
+      report(plan)["infeasible"]
     )
     assert_match(/not reached within 400 days/, findings(plan, "time.due").first.sentence)
   end
 
   def test_a_shop_that_never_opens_long_enough_is_infeasible
     plan = plan(piece(document(coat("s1"))), week: { "mon" => [ [ "08:00", "08:20" ] ] })
-    assert_equal "hours", plan.to_h["infeasible"]["constraint"]
+    assert_equal "hours", report(plan)["infeasible"]["constraint"]
   end
 
   def test_ready_cured_hands_on_and_elapsed
-    summary = plan(piece(document(coat("s1")))).to_h["pieces"].first
+    summary = report(plan(piece(document(coat("s1")))))["pieces"].first
     assert_equal "2026-11-23T11:43+01:00", summary["ready_at"], "handle is 240 min after 07:43"
     assert_equal "2026-12-07T07:43+01:00", summary["cured_at"], "14 days"
     assert_equal [ 28, 253 ], summary.values_at("hands_min", "elapsed_min")
@@ -240,7 +242,7 @@ class PlannerTest < CoreTest
     pieces = %w[a b c].map do |id|
       piece(document(step("s1", "sand", grits: %w[P120 P150]), coat("s2", coats: 3)), id: id, count: 3)
     end
-    assert_equal JSON.generate(plan(*pieces, seed: 7).to_h), JSON.generate(plan(*pieces, seed: 7).to_h)
+    assert_equal *Array.new(2) { JSON.generate(Rhexon::Picture::Report.new(plan(*pieces, seed: 7)).to_h) }
   end
 
   def test_input_is_refused_with_a_sentence_and_its_place

@@ -1,5 +1,5 @@
 module Rhexon
-  module Drying
+  module Planning
     # What a shop's log teaches of its drying factors: all looks at one coat and one milestone make one interval,
     # counted once it was dry.
     class Learning
@@ -14,9 +14,9 @@ module Rhexon
       # @param shop [Planning::Shop] whose log is read; nothing is planned
       # @return [Array<Observation>] in the order they were logged
       def self.observations(shop)
-        queues = Planning::Expansion.queues(shop)
-        drier = Planning::MilestoneCalculator.new(shop)
-        looked = Planning::ActualWork.new(shop, queues, drier).all.select do |placement|
+        queues = Expansion.queues(shop)
+        drier = MilestoneCalculator.new(shop)
+        looked = ActualWork.new(shop, queues, drier).all.select do |placement|
           placement.looks&.any? && placement.milestones
         end
         looked
@@ -42,7 +42,7 @@ module Rhexon
 
       # ln of time passed over time needed without the shop's own factor; nil right after laying.
       def self.passed(shop, placement, milestone, minute)
-        done = Rate.progress(placement.pass.product, milestone.phase, shop.line(placement.pass.dry_room))
+        done = Drying::Rate.progress(placement.pass.product, milestone.phase, shop.line(placement.pass.dry_room))
           .between(placement.work_end, minute)
         done.positive? ? Math.log(done / (milestone.needed / milestone.own[:shop])) : nil
       end
@@ -86,15 +86,17 @@ module Rhexon
       # @return [Float] standard deviation of ln b from coat to coat
       def self.coat_sd(observations, beliefs)
         seen, prior = Reference.table("drying").fetch("belief").values_at("coats_seen", "coats_prior")
-        return Belief::COAT_SD if observations.count { |observation| observation.exact || observation.from } < seen
+        return Drying::Belief::COAT_SD if observations.count { |observation|
+          observation.exact || observation.from
+        } < seen
 
         means = beliefs.to_h { |belief| [ belief.values_at("product", "group"), belief["m"] ] }
         spread = observations.map do |observation|
           [ observation, means.fetch([ observation.product, observation.phase ]) ]
         end
-        (1..20).reduce(Belief::COAT_SD) do |sd, _|
+        (1..20).reduce(Drying::Belief::COAT_SD) do |sd, _|
           Math.sqrt(
-            (prior * Belief::COAT_SD**2 + spread.sum { |observation, mean| square(observation, mean, sd) }) /
+            (prior * Drying::Belief::COAT_SD**2 + spread.sum { |observation, mean| square(observation, mean, sd) }) /
               (prior + spread.size)
           )
         end
@@ -105,7 +107,7 @@ module Rhexon
         return (observation.to - mean)**2 if observation.exact || observation.to.nil?
 
         ends = [ observation.from || -Float::INFINITY, observation.to ].map { |x| (x - mean) / spread }
-        middle, variance = Normal.cut(*ends)
+        middle, variance = Drying::Normal.cut(*ends)
         if middle
           spread**2 * (variance + middle**2)
         else
@@ -120,7 +122,9 @@ module Rhexon
             mechanism == observation.mechanism
         }.values
         coats = kin.sum(&:coats)
-        Belief.new(coats.zero? ? 0.0 : kin.sum { |belief| belief.m * belief.coats } / coats / 2, Belief::FIRST_SD, 0)
+        Drying::Belief.new(coats.zero? ? 0.0 : kin.sum { |belief|
+          belief.m * belief.coats
+        } / coats / 2, Drying::Belief::FIRST_SD, 0)
       end
       private_class_method :first
     end

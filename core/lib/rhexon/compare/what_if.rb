@@ -1,5 +1,5 @@
 module Rhexon
-  module Planning
+  module Compare
     # What would become of a piece's date: warmer, drier, with fans, an hour longer each day, on a Saturday, in
     # another room, with another product, with a coat less.
     # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried
@@ -51,7 +51,9 @@ module Rhexon
           "fans" => [ "Fans on #{where}", method(:fanned) ]
         }.map do |kind, (label, change)|
           answer(kind, label, nil,
-                 Planner.plan(shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.line(room), change) ] })))
+                 Search::Planner.plan(shop.with_rooms(rooms.to_h { |room|
+                   [ room, otherwise(shop.line(room), change) ]
+                 })))
         end
       end
 
@@ -61,7 +63,7 @@ module Rhexon
             "saturday", "Saturdays #{limits.fetch("saturday").join(" to ")}",
             ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.fetch("saturday") ]) }
           ] ].map do |kind, label, change|
-          answer(kind, label, nil, Planner.plan(shop.with_weeks(&change)))
+          answer(kind, label, nil, Search::Planner.plan(shop.with_weeks(&change)))
         end
       end
 

@@ -4,10 +4,10 @@ require "test_helper"
 class HoursTest < CoreTest
   def hours
     @hours ||= begin
-      zone = Rhexon::Planning::Zone.new("Europe/Berlin")
+      zone = Rhexon::Zone.new("Europe/Berlin")
       calendar = Rhexon::Planning::Calendar.new(week: WEEK, except: [ { "date" => "2026-11-25", "open" => [] } ],
                                                 zone: zone, from: at("2026-11-23T00:00+01:00"), days: 800)
-      Rhexon::Search::Hours.new(calendar, at("2026-11-23T12:00+01:00"), at("2028-01-01T00:00+01:00"))
+      Rhexon::Planning::Hours.new(calendar, at("2026-11-23T12:00+01:00"), at("2028-01-01T00:00+01:00"))
     end
   end
 

@@ -1,5 +1,5 @@
 module Rhexon
-  module Planning
+  module Picture
     # The plan as rhexon-plan/1: instants ISO 8601 with the shop's offset, rates so that anybody can integrate.
     class Report
       # @param changes [Boolean] replan what would give a piece without a date one
@@ -13,22 +13,19 @@ module Rhexon
       # @return [Hash{String=>Object}]
       def to_h
         { "format" => "rhexon-plan/1", "input_digest" => @shop.digest, "now" => iso(@shop.now), "open" => open,
-          "rates" => rates,
-          "passes" => @plan.placements
-            .map { |placement| pass(placement) }, "batches" => @plan.batches
-              .map { |batch| batch(batch) }, "pieces" => @shop.pieces.map { |piece| piece(piece) },
-          "goal" => goal, "bound" => {
-                            "ready_at" => iso(
-                              @plan.bound.ready_at
-                            ), "because" => @plan.bound.because, "passes" => @plan.bound.passes
-                          },
+          "rates" => rates, "passes" => @plan.placements.map { |placement| pass(placement) },
+          "batches" => @plan.batches.map { |batch| batch(batch) },
+          "pieces" => @shop.pieces.map { |piece| piece(piece) }, "goal" => goal, "bound" => bound,
           "moved" => moved, "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
-          "search" => {
-            "builds" => @plan.builds, "seed" => @shop.seed, "proven" => latest_ready == @plan.bound.ready_at
-          } }
+          "search" => { "builds" => @plan.builds, "seed" => @shop.seed,
+                        "proven" => latest_ready == @plan.bound.ready_at } }
       end
 
       private
+
+      def bound
+        { "ready_at" => iso(@plan.bound.ready_at), "because" => @plan.bound.because, "passes" => @plan.bound.passes }
+      end
 
       def iso(minute) = @zone.iso(minute)
 
@@ -56,7 +53,7 @@ module Rhexon
       def progress(wait)
         return if group(wait) == "clock"
 
-        Drying::Rate.progress(wait.milestone ? wait.pass.product : MilestoneCalculator::GRAIN, wait.phase,
+        Drying::Rate.progress(wait.milestone ? wait.pass.product : Planning::MilestoneCalculator::GRAIN, wait.phase,
                               @shop.line(wait.pass.dry_room))
       end
 
@@ -161,7 +158,7 @@ module Rhexon
 
       # What an accepted plan had otherwise, and why.
       def moved
-        Moves.for(@plan).map do |move|
+        Planning::Moves.for(@plan).map do |move|
           {
             "pass" => move.key, "from" => iso(move.from), "to" => iso(move.to), "person" => move.person,
             "because" => move.because
@@ -186,7 +183,7 @@ module Rhexon
 
       # The smallest changes that would do, each with its date.
       def changes(piece_id)
-        WhatIf.for(@plan, piece_id).select(&:ready_at).map do |answer|
+        Compare::WhatIf.for(@plan, piece_id).select(&:ready_at).map do |answer|
           { "change" => answer.label, "ready_at" => iso(answer.ready_at) }
         end
       end

@@ -7,7 +7,7 @@ class LaneTest < CoreTest
     def grow = false
     def shut_at?(minute) = shuts.include?(minute)
   end
-  GRID = Rhexon::Search::Lane::GRID
+  GRID = Rhexon::Planning::Lane::GRID
 
   def hours = Fixed.new([ 60, 300, 500 ], [ 200, 420, 900 ])
 
@@ -20,7 +20,7 @@ class LaneTest < CoreTest
   def test_random_work_finds_the_first_gap_on_the_grid
     random = Random.new(5)
     80.times do
-      lane = Rhexon::Search::Lane.new(hours)
+      lane = Rhexon::Planning::Lane.new(hours)
       free = Array.new(901) do |minute|
         hours.opens.zip(hours.shuts).any? { |open, shut| minute >= open && minute < shut }
       end
@@ -40,7 +40,7 @@ class LaneTest < CoreTest
   end
 
   def test_work_that_may_pause_does_so_only_where_the_hands_close
-    lane = Rhexon::Search::Lane.new(hours)
+    lane = Rhexon::Planning::Lane.new(hours)
     assert_equal [ [ 160, 200 ], [ 300, 340 ] ], lane.stretches(160, 20, 4), "two units before closing, two after"
     lane.take(180, 190)
     assert_equal [ [ 300, 380 ] ], lane.stretches(140, 20, 4),
@@ -48,9 +48,9 @@ class LaneTest < CoreTest
   end
 
   def test_gaps_far_behind_the_last_work_are_left_when_a_lane_looks_back_so_far_only
-    near = Rhexon::Search::Lane.new(hours, 60)
+    near = Rhexon::Planning::Lane.new(hours, 60)
     near.take(560, 600)
     assert_equal 600, near.slot(0, 30), "540 is the farthest back, and 540 to 560 is too short"
-    assert_equal 60, Rhexon::Search::Lane.new(hours).slot(0, 30)
+    assert_equal 60, Rhexon::Planning::Lane.new(hours).slot(0, 30)
   end
 end

@@ -14,7 +14,7 @@ class WhatIfTest < CoreTest
     )
   end
 
-  def of(plan) = Rhexon::Planning::WhatIf.for(plan, "top").to_h { |answer| [ answer.label, answer ] }
+  def of(plan) = Rhexon::Compare::WhatIf.for(plan, "top").to_h { |answer| [ answer.label, answer ] }
 
   def test_each_answer_is_what_a_new_plan_says
     now = varnished
@@ -25,7 +25,7 @@ class WhatIfTest < CoreTest
     # The same water in air 2 °C warmer: 65 % · es(16) / es(18) = 57.3 %.
     again = varnished.shop
       .with_rooms("bench" => { "climate" => [ { "t_c" => 18, "rh" => 65 * 1.8188 / 2.0647, "air" => "still" } ] })
-    assert_in_delta Rhexon::Planning::Planner.plan(again).build.ready["top"], warmer.ready_at, 5
+    assert_in_delta Rhexon::Search::Planner.plan(again).build.ready["top"], warmer.ready_at, 5
     assert(answers.keys.any? { |label| label.start_with?("Work and dry in the loft") })
     assert(answers.keys.any? { |label| label.start_with?("One coat less") })
   end
@@ -45,13 +45,13 @@ class WhatIfTest < CoreTest
     ]
     done = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85), room: "bench")),
                 rooms: ROOMS, now: "2026-11-22T20:00+01:00", log: log)
-    assert_empty Rhexon::Planning::WhatIf.for(done, "top"), "nothing is planned any more"
+    assert_empty Rhexon::Compare::WhatIf.for(done, "top"), "nothing is planned any more"
     shop = done.shop
     line = Rhexon::Drying::ClimateTimeline.read(
       {
         "id" => "bench",
-        **Rhexon::Planning::WhatIf.new(done, "top").send(:otherwise, shop.line("bench"),
-                                                         Rhexon::Planning::WhatIf.new(done, "top").method(:warmer))
+        **Rhexon::Compare::WhatIf.new(done, "top").send(:otherwise, shop.line("bench"),
+                                                        Rhexon::Compare::WhatIf.new(done, "top").method(:warmer))
       },
       shop.zone
     )

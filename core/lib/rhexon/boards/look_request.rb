@@ -1,7 +1,7 @@
 module Rhexon
-  module Colour
+  module Boards
     # Colour questions as JSON.
-    module Request
+    module LookRequest
       GUIDE = "A computed colour is a guide to which boards to make, never a promise.".freeze
 
       module_function
@@ -11,16 +11,16 @@ module Rhexon
       # @raise [InvalidInput]
       def difference(json)
         one, other = %w[lab1 lab2].map { |name| lab(json[name], name) }
-        delta = DeltaE.ciede2000(one, other)
-        { "ciede2000" => delta.round(4), "cie76" => DeltaE.cie76(one, other).round(4), "words" => DeltaE.words(delta) }
+        delta = Colour::DeltaE.ciede2000(one, other)
+        { "ciede2000" => delta.round(4), "cie76" => Colour::DeltaE.cie76(one, other).round(4), "words" => Colour::DeltaE.words(delta) }
       end
 
       # @param json [Hash] "wood", "steps" of a schedule document, "products", "light", "years", "end_grain"
       # @return [Hash] rhexon-looks/1
       # @raise [InvalidInput]
       def predict(json)
-        light = Light.find(json["light"] || "D65")
-        wood = Wood.request(json["wood"])
+        light = Colour::Light.find(json["light"] || "D65")
+        wood = Colour::Wood.request(json["wood"])
         products = (json["products"] || []).to_h { |record| [ record["id"], Materials::Product.read(record) ] }
         steps = Schedule::Document.check!(
           { "format" => Schedule::Document::FORMAT, "steps" => json["steps"] || [] }
@@ -33,7 +33,7 @@ module Rhexon
         options = { years: number(json["years"] || 0, "years"), end_grain: json["end_grain"] == true }
         {
           "format" => "rhexon-looks/1", "light" => light.id, "observer" => "2", "says" => GUIDE,
-          "stages" => Looks.new(wood, steps, products, **options).stages.map { |stage| stage(stage, light) },
+          "stages" => Colour::Looks.new(wood, steps, products, **options).stages.map { |stage| stage(stage, light) },
           **spread(json["wood"], steps, products, light, options)
         }
       end
@@ -54,13 +54,13 @@ module Rhexon
         looks = %w[pale dark].to_h do |board|
           [
             board,
-            Looks.new(Wood.for_species(wood["species"], board), steps, products, **options)
+            Colour::Looks.new(Colour::Wood.for_species(wood["species"], board), steps, products, **options)
               .final
               .look(light).lab
               .map { |value| value.round(2) }
           ]
         end
-        { "spread" => looks.merge("ciede2000" => DeltaE.ciede2000(*looks.values).round(2)) }
+        { "spread" => looks.merge("ciede2000" => Colour::DeltaE.ciede2000(*looks.values).round(2)) }
       end
       private_class_method :spread
 

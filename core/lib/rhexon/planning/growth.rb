@@ -1,5 +1,5 @@
 module Rhexon
-  module Picture
+  module Planning
     # The film of a piece over time in few points, on the face with the most: up to its wet height with each coat,
     # down as it dries.
     module Growth

@@ -1,7 +1,7 @@
 require "test_helper"
 
 class TypedTest < CoreTest
-  def read(text, **options) = Rhexon::Mixing::Typed.read(text, **options)
+  def read(text, **options) = Rhexon::Typed.read(text, **options)
 
   def test_amounts_as_they_are_typed
     { "500 ml" => 500, "1,5 l" => 1500, "1.5L" => 1500, "1½ cup" => 1.5 * 236.5882365, "½ l" => 500, "1 1/2 l" => 1500,

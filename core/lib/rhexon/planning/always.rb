@@ -1,5 +1,5 @@
 module Rhexon
-  module Search
+  module Planning
     # What is never shut: a tool, a room.
     class Always
       attr_reader :opens, :shuts

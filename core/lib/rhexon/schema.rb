@@ -1,0 +1,94 @@
+require "json"
+require "json_schemer"
+
+module Rhexon
+  # The published JSON Schemas of the formats, and their verdicts as one sentence.
+  module Schema
+    FOLDER = File.expand_path("../../schema", __dir__)
+
+    # Records known to be sound.
+    KEPT = 5000
+    @schemas = {}
+    @sound = {}
+
+    module_function
+
+    # @param name [String] "rhexon-schedule-1" or "rhexon-shop-1"
+    # @param value [Object] parsed JSON
+    # @return [nil]
+    # @raise [InvalidInput] with the first thing that is wrong, where it stands and what is accepted
+    def check!(name, value)
+      errors = schema(name).validate(value).first(20)
+      return if errors.empty?
+
+      error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said(candidate) ? 1 : 0 ] }
+      raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+    end
+
+    # The same for a value that comes again and again with most of the records in its lists unchanged: those found
+    # sound lately are not looked at again.
+    # @raise [InvalidInput]
+    def check_changed!(name, value)
+      sound = @sound[name] ||= {}
+      changed = value.to_h do |key, list|
+        [
+          key,
+          if records?(list)
+            list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh }
+          else
+            list
+          end
+        ]
+      end
+      begin
+        check!(name, changed)
+      rescue InvalidInput
+        check!(name, value) # for the place where it stands in the whole
+      end
+      sound.clear if sound.size > KEPT
+      value.each { |key, list| list.each { |record| sound[[ key, record ]] = true } if records?(list) }
+      nil
+    end
+
+    def records?(list) = list.is_a?(Array) && list.any? && list.all?(Hash)
+    private_class_method :records?
+
+    # One product of rhexon-shop/1 by itself.
+    # @raise [InvalidInput]
+    def check_product!(record)
+      @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" },
+                                      ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
+      error = @product.validate(record).first or return
+      raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
+    end
+
+    def schema(name)
+      @schemas[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.json"))),
+                                            ref_resolver: method(:sibling).to_proc)
+    end
+
+    def sibling(uri)
+      JSON.parse(File.read(File.join(FOLDER, "#{File.basename(uri.path.to_s)}.json")))
+    end
+
+    # @return [String, nil] the schema's own sentence
+    def said(error) = error["schema"].is_a?(Hash) ? error["schema"]["x-error"] : nil
+
+    def sentence(error)
+      return said(error) if said(error)
+
+      case error["type"]
+      when "required" then "#{place(error)} lacks #{error.dig("details", "missing_keys").join(", ")}."
+      when "schema" then "#{place(error)} is not known here."
+      else "#{error["error"].sub(/\A(value|string|number|array|object) at (`[^`]*`|root)/) { "#{place(error)}" }}."
+      end
+    end
+    private_class_method :sentence
+
+    def place(error)
+      pointer = error["data_pointer"].delete_prefix("/")
+      pointer.empty? ? "The document" : "'#{pointer}'"
+    end
+    private_class_method :place
+  end
+end
