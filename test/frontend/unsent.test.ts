@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test, vi } from "vitest"
 import { afterSending, keepUnsent, type Unsent, unsent } from "@/bench/unsent"
-import { saidBy, send } from "@/lib/api"
+import { reasonBy, send } from "@/lib/api"
 
 const touch = (id: string, more: Partial<Unsent> = {}): Unsent => ({
   kind: "done",
@@ -55,7 +55,7 @@ describe("what a server answers", () => {
   afterEach(() => vi.unstubAllGlobals())
 
   test("is a sentence and a place, whoever wrote it", () => {
-    expect(saidBy({ error: { sentence: "No.", where: "steps/s1" } })).toEqual({
+    expect(reasonBy({ error: { sentence: "No.", where: "steps/s1" } })).toEqual({
       sentence: "No.",
       where: "steps/s1",
       accepted: undefined,
@@ -67,7 +67,7 @@ describe("what a server answers", () => {
       { error: { where: 7 } },
       { error: null },
     ])
-      expect(saidBy(odd)).toEqual({ sentence: expect.stringContaining("did not work"), where: "" })
+      expect(reasonBy(odd)).toEqual({ sentence: expect.stringContaining("did not work"), where: "" })
   })
 
   test("brings a new token once, and the request is sent again with it", async () => {

@@ -65,18 +65,18 @@ describe("a refusal is said", () => {
     { id: "s1", kind: "sand", grits: ["P150"] },
     { id: "s2", kind: "coat" },
   ]
-  const said = (where: string) => ({ sentence: "No.", where })
+  const error = (where: string) => ({ sentence: "No.", where })
 
   test("beside the field of the selected step, by id or by place", () => {
-    expect(besideField(said("steps/s2/wet_um"), steps[1], steps)).toBe("wet_um")
-    expect(besideField(said("steps/1/coats"), steps[1], steps)).toBe("coats")
-    expect(besideField(said("steps/1/pins/0/start"), steps[1], steps)).toBe("start")
+    expect(besideField(error("steps/s2/wet_um"), steps[1], steps)).toBe("wet_um")
+    expect(besideField(error("steps/1/coats"), steps[1], steps)).toBe("coats")
+    expect(besideField(error("steps/1/pins/0/start"), steps[1], steps)).toBe("start")
   })
 
   test("above everything when another step is selected or no field shows it", () => {
-    expect(besideField(said("steps/s2/wet_um"), steps[0], steps)).toBeNull()
-    expect(besideField(said("steps/s2"), steps[1], steps)).toBeNull()
-    expect(besideField(said("op"), steps[1], steps)).toBeNull()
-    expect(besideField(said("steps/s2/colour"), steps[1], steps)).toBeNull()
+    expect(besideField(error("steps/s2/wet_um"), steps[0], steps)).toBeNull()
+    expect(besideField(error("steps/s2"), steps[1], steps)).toBeNull()
+    expect(besideField(error("op"), steps[1], steps)).toBeNull()
+    expect(besideField(error("steps/s2/colour"), steps[1], steps)).toBeNull()
   })
 })

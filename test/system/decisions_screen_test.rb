@@ -59,12 +59,12 @@ class DecisionsScreenTest < ApplicationSystemTestCase
       Vips::Image.black(12_000, 12_000).pngsave_buffer => "which is too many"
     }.each do |bytes, says|
       choose_photo(bytes)
-      assert_selector ".photos .said", text: says
+      assert_selector ".photos .error-text", text: says
     end
     assert_equal 0, Photo.count
     choose_photo(picture)
     assert_selector ".photo-thumb", count: 1
-    assert_no_selector ".photos .said"
+    assert_no_selector ".photos .error-text"
     assert_quiet_console(except: /422/)
   end
 

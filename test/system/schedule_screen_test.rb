@@ -39,7 +39,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     row("Sand P180").click
     grits = find_field("Grits, in order")
     grits.set("180, P220").send_keys(:enter)
-    assert_selector ".said", text: "180 may be P180 (82 µm) or cami-180 (78 µm)"
+    assert_selector ".error-text", text: "180 may be P180 (82 µm) or cami-180 (78 µm)"
     assert_equal "180, P220", grits.value
     assert_equal [ "P180" ], steps.first["grits"]
     grits.set("P180, P220").send_keys(:enter)
@@ -142,7 +142,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
       .click_and_hold
       .move_by(30, 0)
       .move_by(30, 0).release.perform
-    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
+    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".error-text", wait: 0) }
   end
 
   # Where the selected coat begins on the picture, and the surface that takes the pointer.
@@ -171,7 +171,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     [ 20, 40, 60 ].each { |by| finger.call("touchMove", by) }
     assert_selector "[data-part=drag]"
     finger.call("touchEnd", 60)
-    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".said", wait: 0) }
+    eventually { @piece.schedule.reload.head.number > before || page.has_css?(".error-text", wait: 0) }
   end
 
   test "where a coat dries, how it lies and what is masked" do
@@ -288,7 +288,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
         methods.each do |method|
           select Rhexon::Materials::Methods::DONE.fetch(method), from: "Method"
           assert_equal method, wait_for(method) { step.call["method"] }
-          assert_no_selector ".trouble, .said"
+          assert_no_selector ".trouble, .error-text"
         end
       end
     end

@@ -19,7 +19,7 @@ export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml:
         {answer.recoat_min ? `; the next coat after ${duration(answer.recoat_min)}` : ""}.
       </p>
       {answer.cut_off.length > 0 && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           Part {answer.cut_off.map((index) => index + 1).join(", ")} cannot be left without walking over wet work: it
           touches no part that leads to the exit.
         </p>

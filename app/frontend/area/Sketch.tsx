@@ -59,8 +59,8 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
         onPointerCancel={() => setDraft(null)}
       >
         {Array.from({ length: Math.ceil(right) + 1 }, (_, metre) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
           <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
             key={`x${metre}`}
             d={`M${px(metre)} ${EDGE}V${height - EDGE}`}
             stroke="var(--rule)"
@@ -68,8 +68,8 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
           />
         ))}
         {Array.from({ length: Math.ceil(low) + 1 }, (_, metre) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
           <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line for each metre
             key={`y${metre}`}
             d={`M${EDGE} ${px(metre)}H${width - EDGE}`}
             stroke="var(--rule)"

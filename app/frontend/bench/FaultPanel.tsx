@@ -23,7 +23,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
     if (open && faults.length === 0)
       send<{ faults: Fault[] }>("GET", "/faults")
         .then((answer) => setFaults(answer.faults))
-        .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+        .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
   }, [open, faults.length])
   useEffect(() => {
     setWays(null)
@@ -32,7 +32,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
     const stop = new AbortController()
     send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, stop.signal)
       .then((answer) => setWays(answer.ways))
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
     return () => stop.abort()
   }, [chosen, row.key])
   const fault = faults.find((candidate) => candidate.id === chosen)
@@ -61,14 +61,14 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
           value={chosen}
           options={[
             ["", "choose what it looks like"],
-            ...faults.map((found): [string, string] => [found.id, `${found.name}: ${found.looks.toLowerCase()}`]),
+            ...faults.map((fault): [string, string] => [fault.id, `${fault.name}: ${fault.looks.toLowerCase()}`]),
           ]}
           onChange={setChosen}
         />
       </div>
       {fault && <p className="sub mt-2">Likely from: {fault.causes.join(", ")}.</p>}
       {trouble && (
-        <p className="said mt-2" role="alert">
+        <p className="error-text mt-2" role="alert">
           {trouble}
         </p>
       )}

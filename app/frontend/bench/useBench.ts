@@ -45,7 +45,7 @@ export function useBench(first: BenchProps) {
     } catch (error) {
       const fate =
         error instanceof Refused
-          ? { status: error.status, sentence: error.said.sentence }
+          ? { status: error.status, sentence: error.reason.sentence }
           : { status: 0, sentence: String(error) }
       setTrouble(fate.sentence)
       return fate
@@ -86,7 +86,7 @@ export function useBench(first: BenchProps) {
   const touch = useCallback(
     (what: Touch) => {
       const row = [...state.bench.running, ...state.bench.upcoming, ...state.bench.today].find(
-        (found) => found.key === what.pass,
+        (candidate) => candidate.key === what.pass,
       )
       keep([...unsent(), { ...what, client_id: clientId(), happened_at: new Date().toISOString(), words: row?.words }])
       void drain()
@@ -98,5 +98,5 @@ export function useBench(first: BenchProps) {
     void drain()
   }
   const takeBack = (id: string) => keep(unsent().filter((other) => other.client_id !== id))
-  return { ...state, unsent: kept, waiting, trouble, touch, again, takeBack, calm: () => setTrouble("") }
+  return { ...state, unsent: kept, waiting, trouble, touch, again, takeBack, dismiss: () => setTrouble("") }
 }

@@ -72,20 +72,20 @@ function Strengths({ pairs }: { pairs: BoardPairs }) {
           : `${pairs.picks} ${pairs.picks === 1 ? "pick" : "picks"}: cell ${first?.label} before ${second?.label}, but within chance.`}
       </p>
       <ol className="strengths">
-        {pairs.strengths.map((found) => (
-          <li key={found.id}>
-            <b>{found.label}</b>
+        {pairs.strengths.map((standing) => (
+          <li key={standing.id}>
+            <b>{standing.label}</b>
             <svg width="220" height="20" aria-hidden="true">
               <path d="M110 1v18" stroke="var(--firm)" />
               <path
-                d={`M${110 + clamp((found.strength - 1.96 * found.sd) * 24)} 10H${110 + clamp((found.strength + 1.96 * found.sd) * 24)}`}
+                d={`M${110 + clamp((standing.strength - 1.96 * standing.sd) * 24)} 10H${110 + clamp((standing.strength + 1.96 * standing.sd) * 24)}`}
                 stroke="var(--tape-off)"
                 strokeWidth={2}
               />
-              <circle cx={110 + clamp(found.strength * 24)} cy={10} r={5} fill="var(--ink)" />
+              <circle cx={110 + clamp(standing.strength * 24)} cy={10} r={5} fill="var(--ink)" />
             </svg>
             <span className="small sub">
-              {found.wins} picked, {found.losses} passed over
+              {standing.wins} picked, {standing.losses} passed over
             </span>
           </li>
         ))}

@@ -1,6 +1,6 @@
 import { Link, usePage } from "@inertiajs/react"
 import { Photos } from "@/photo/Photos"
-import type { Cell, ErrorSaid } from "@/types"
+import type { Cell, ErrorReason } from "@/types"
 import { Layers, Readings, Ruin } from "./CellRecord"
 import { ReadingForm } from "./ReadingForm"
 import { Target } from "./Target"
@@ -9,13 +9,13 @@ import type { useBoard } from "./useBoard"
 type Props = {
   cell: Cell
   state: ReturnType<typeof useBoard>
-  said: ErrorSaid | null
+  error: ErrorReason | null
   onEdit: () => void
   onPromote: () => void
 }
 
 /** One cell: how near it is, what lies on it, its readings and photos, and the ways to add to them. */
-export function CellPanel({ cell, state, said, onEdit, onPromote }: Props) {
+export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const { board, measures, pieces } = state
   return (
@@ -52,7 +52,7 @@ export function CellPanel({ cell, state, said, onEdit, onPromote }: Props) {
         key={cell.id}
         cell={cell}
         measures={measures}
-        said={said}
+        error={error}
         onMeasure={(...what) => state.measure(cell.id, ...what)}
         onRead={(...reading) => state.read(cell.id, ...reading)}
       />

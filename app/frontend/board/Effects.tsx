@@ -14,8 +14,8 @@ export function Effects({ trial }: { trial: BoardTrial }) {
   return (
     <section className="rule mt-4 pt-2" aria-label="Effects">
       <h2 className="head">What each thing does</h2>
-      {trial.effects.map((found) => (
-        <Measure key={found.measure} found={found} />
+      {trial.effects.map((measured) => (
+        <Measure key={measured.measure} measured={measured} />
       ))}
     </section>
   )
@@ -23,29 +23,29 @@ export function Effects({ trial }: { trial: BoardTrial }) {
 
 const WIDTH = 200
 
-function Measure({ found }: { found: Found }) {
+function Measure({ measured }: { measured: Found }) {
   const most = Math.max(
     0.1,
-    ...found.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)),
+    ...measured.effects.flatMap((effect) => [effect.size, effect.low ?? 0, effect.high ?? 0].map(Math.abs)),
   )
-  const told = found.effects.filter((effect) => effect.told === "certain")
+  const told = measured.effects.filter((effect) => effect.told === "certain")
   const x = (value: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 6)
   return (
     <div className="effects">
       <h3 className="label">
-        {found.name}
-        {found.unit ? `, ${found.unit}` : ""}
+        {measured.name}
+        {measured.unit ? `, ${measured.unit}` : ""}
       </h3>
-      <EffectList effects={told.length ? told : found.effects} x={x} />
-      {told.length > 0 && told.length < found.effects.length && (
+      <EffectList effects={told.length ? told : measured.effects} x={x} />
+      {told.length > 0 && told.length < measured.effects.length && (
         <details>
           <summary className="sub small cursor-pointer">
-            {found.effects.length - told.length} more cannot be told from chance
+            {measured.effects.length - told.length} more cannot be told from chance
           </summary>
-          <EffectList effects={found.effects.filter((effect) => effect.told !== "certain")} x={x} />
+          <EffectList effects={measured.effects.filter((effect) => effect.told !== "certain")} x={x} />
         </details>
       )}
-      {found.lost.map((sentence) => (
+      {measured.lost.map((sentence) => (
         <p key={sentence} className="sub small">
           {sentence}.
         </p>

@@ -2,7 +2,7 @@ import { useEffect, useState } from "react"
 import { Panel } from "@/components/Panel"
 import { StepFields } from "@/schedule/StepFields"
 import { freeId, freshStep, KINDS } from "@/schedule/words"
-import type { Cell, ErrorSaid, ShelfItem, Step } from "@/types"
+import type { Cell, ErrorReason, ShelfItem, Step } from "@/types"
 
 type Props = {
   open: boolean
@@ -10,12 +10,12 @@ type Props = {
   cell: Cell
   shelf: ShelfItem[]
   wants: Record<string, string>
-  said: ErrorSaid | null
+  error: ErrorReason | null
   onKeep: (layers: Step[]) => Promise<boolean>
 }
 
 /** The layers of a cell, made in place. */
-export function LayersEditor({ open, onOpenChange, cell, shelf, wants, said, onKeep }: Props) {
+export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, onKeep }: Props) {
   const [steps, setSteps] = useState<Step[]>(cell.layers)
   useEffect(() => {
     if (open) setSteps(cell.layers)
@@ -101,9 +101,9 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, said, onK
           )
         })}
       </div>
-      {said && (
-        <p className="said mt-3" role="alert">
-          {said.sentence}
+      {error && (
+        <p className="error-text mt-3" role="alert">
+          {error.sentence}
         </p>
       )}
     </Panel>

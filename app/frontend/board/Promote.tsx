@@ -48,7 +48,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       .catch((error: unknown) => {
         if (error instanceof Refused) {
           setPreview(null)
-          setTrouble(error.said.sentence)
+          setTrouble(error.reason.sentence)
         }
       })
     return () => controller.abort()
@@ -62,7 +62,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       })
       router.visit(location)
     } catch (error) {
-      if (error instanceof Refused) setTrouble(error.said.sentence)
+      if (error instanceof Refused) setTrouble(error.reason.sentence)
       else throw error
     }
   }
@@ -96,7 +96,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
         ))}
       </div>
       {trouble && (
-        <p className="said mt-3" role="alert">
+        <p className="error-text mt-3" role="alert">
           {trouble}
         </p>
       )}

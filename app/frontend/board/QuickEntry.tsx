@@ -1,7 +1,7 @@
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import type { Board, ErrorSaid } from "@/types"
+import type { Board, ErrorReason } from "@/types"
 import { SeenBy } from "./SeenBy"
 import type { Measure, QuickReading } from "./useBoard"
 
@@ -10,7 +10,7 @@ type Props = {
   onOpenChange: (open: boolean) => void
   board: Board
   measures: Measure[]
-  said: ErrorSaid | null
+  error: ErrorReason | null
   onKeep: (readings: QuickReading[], observer: string, light: string) => Promise<boolean>
 }
 
@@ -21,7 +21,7 @@ const number = (typed: string) => {
 }
 
 /** Readings of the whole board as a table: Enter and the arrows go down and up, Tab goes on; a copied table can be pasted. All are kept, or none. */
-export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }: Props) {
+export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep }: Props) {
   const [kinds, setKinds] = useState(["lab", "gloss", "blotch"])
   const [typed, setTyped] = useState<Record<string, string>>({})
   const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
@@ -85,7 +85,7 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
       onOpenChange(false)
     }
   }
-  const bad = wrong || said?.where || ""
+  const bad = wrong || error?.where || ""
   const badCell = cells.find((cell) => bad.startsWith(`${cell.id}/`))
   return (
     <Panel
@@ -144,11 +144,11 @@ export function QuickEntry({ open, onOpenChange, board, measures, said, onKeep }
           </tbody>
         </table>
       </div>
-      {(wrong || said) && (
-        <p className="said mt-2" role="alert">
+      {(wrong || error) && (
+        <p className="error-text mt-2" role="alert">
           {wrong
             ? `Cell ${badCell?.label}: ${name(wrong.split("/")[1] ?? "").toLowerCase()} wants numbers${wrong.endsWith("/lab") ? ", all three of L*, a* and b*" : ""}.`
-            : `${said?.sentence}${said?.accepted ? `: ${said.accepted}` : ""}`}
+            : `${error?.sentence}${error?.accepted ? `: ${error.accepted}` : ""}`}
         </p>
       )}
       <div className="quick-foot">

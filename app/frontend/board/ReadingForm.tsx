@@ -1,13 +1,13 @@
 import { useState } from "react"
 import { Field } from "@/components/Field"
-import type { Cell, ErrorSaid, Reading } from "@/types"
+import type { Cell, ErrorReason, Reading } from "@/types"
 import { SeenBy } from "./SeenBy"
 import type { Measure } from "./useBoard"
 
 type Props = {
   cell: Cell
   measures: Measure[]
-  said: ErrorSaid | null
+  error: ErrorReason | null
   onMeasure: (kind: "lab" | "gloss", observer: string, light: string) => Promise<boolean>
   onRead: (kind: Reading["kind"], value: Reading["value"], observer: string, light: string) => Promise<boolean>
 }
@@ -18,7 +18,7 @@ const number = (typed: string): number | string => {
 }
 
 /** One reading at a time, each its own; a later one never overwrites. */
-export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) {
+export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props) {
   const [other, setOther] = useState("touch")
   const [typed, setTyped] = useState<Record<string, string>>({})
   const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
@@ -31,10 +31,10 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
     setTyped((before) => ({ ...before, ...Object.fromEntries(names.map((name) => [name, ""])) }))
     setKept(`${words} kept on cell ${cell.label}.`)
   }
-  const error = (kind: string) => (said?.where === kind ? said.sentence : undefined)
+  const errorAt = (kind: string) => (error?.where === kind ? error.sentence : undefined)
   const lab = ["L*", "a*", "b*"].map((name) => number(typed[name] ?? ""))
   const entry = (kind: string, label: string) => (
-    <Field label={label} error={error(kind)}>
+    <Field label={label} error={errorAt(kind)}>
       {(id, invalid) => (
         <input
           id={id}
@@ -77,7 +77,7 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
                 inputMode="decimal"
                 value={typed[name] ?? ""}
                 onChange={(event) => set(name, event.target.value)}
-                aria-invalid={Boolean(error("lab"))}
+                aria-invalid={Boolean(errorAt("lab"))}
               />
             )}
           </Field>
@@ -86,9 +86,9 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
           Keep colour
         </button>
       </form>
-      {error("lab") && (
-        <p className="said" role="alert">
-          {error("lab")}
+      {errorAt("lab") && (
+        <p className="error-text" role="alert">
+          {errorAt("lab")}
         </p>
       )}
       <div className="reading-pair">
@@ -163,7 +163,7 @@ export function ReadingForm({ cell, measures, said, onRead, onMeasure }: Props) 
           void read("note", typed.note ?? "", ["note"], "Note")
         }}
       >
-        <Field label="Note" error={error("note")}>
+        <Field label="Note" error={errorAt("note")}>
           {(id, invalid) => (
             <input
               id={id}

@@ -3,11 +3,11 @@ import { useState } from "react"
 /** Colour readings of the board out and in, as the text that colour instruments write. */
 export function ReadingsFile({
   board,
-  said,
+  error,
   onFile,
 }: {
   board: number
-  said: string
+  error: string
   onFile: (file: File) => Promise<boolean>
 }) {
   const [kept, setKept] = useState("")
@@ -39,11 +39,11 @@ export function ReadingsFile({
         />
       </label>
       <span role="status" className="small sub">
-        {said ? "" : kept}
+        {error ? "" : kept}
       </span>
-      {said && (
-        <span className="said" role="alert">
-          {said}
+      {error && (
+        <span className="error-text" role="alert">
+          {error}
         </span>
       )}
     </div>

@@ -50,13 +50,13 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
 }
 
 function ToTheBench({ board }: { board: number }) {
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState("")
   const begin = async () => {
     try {
       router.visit((await send<{ location: string }>("POST", `/boards/${board}/making`)).location)
     } catch (error) {
       if (!(error instanceof Refused)) throw error
-      setSaid(error.said.sentence)
+      setError(error.reason.sentence)
     }
   }
   return (
@@ -64,9 +64,9 @@ function ToTheBench({ board }: { board: number }) {
       <button type="button" className="button" onClick={begin}>
         Put it on the bench, among the other work
       </button>
-      {said && (
-        <p className="said" role="alert">
-          {said}
+      {error && (
+        <p className="error-text" role="alert">
+          {error}
         </p>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from "react"
 import { clientId, Refused, send, sendFile } from "@/lib/api"
 import type { Marks } from "@/photo/usePatch"
-import type { Approval, Board, Choice, ErrorSaid, Photo, Reading, ShelfItem, Step } from "@/types"
+import type { Approval, Board, Choice, ErrorReason, Photo, Reading, ShelfItem, Step } from "@/types"
 
 export type BoardPairs = {
   left: [number, number][]
@@ -62,17 +62,17 @@ export type BoardProps = {
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
 export function useBoard(first: BoardProps) {
   const [state, setState] = useState(first)
-  const [said, setSaid] = useState<(ErrorSaid & { cell: number }) | null>(null)
+  const [error, setError] = useState<(ErrorReason & { cell: number }) | null>(null)
   useEffect(() => setState(first), [first])
 
   const ask = useCallback(async (cell: number, request: () => Promise<BoardProps>) => {
     try {
       setState(await request())
-      setSaid(null)
+      setError(null)
       return true
     } catch (error) {
       if (!(error instanceof Refused)) throw error
-      setSaid({ ...error.said, cell })
+      setError({ ...error.reason, cell })
       return false
     }
   }, [])
@@ -80,7 +80,7 @@ export function useBoard(first: BoardProps) {
   const base = `/boards/${first.board.id}/cells`
   return {
     ...state,
-    said,
+    error,
     read: (cell: number, kind: Reading["kind"], value: Reading["value"], observer: string, light: string) =>
       ask(cell, () =>
         send("POST", `${base}/${cell}/readings`, {
@@ -121,7 +121,7 @@ export function useBoard(first: BoardProps) {
           cells: before.board.cells.map((each) => (each.id === cell ? { ...each, photos: change(each.photos) } : each)),
         },
       })),
-    calm: () => setSaid(null),
+    dismiss: () => setError(null),
     base,
   }
 }

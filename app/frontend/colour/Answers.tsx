@@ -30,7 +30,7 @@ const COUNT = ["One colourant", "Two colourants", "Three colourants"]
 export function Answers({ answer, way, scale }: { answer: Answer; way: string; scale: number }) {
   const [picked, setPicked] = useState(-1)
   const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1
-  const found = answer.answers[at]
+  const answerShown = answer.answers[at]
   return (
     <>
       <div className="desk-field" style={{ borderColor: "var(--ink)" }}>
@@ -39,7 +39,11 @@ export function Answers({ answer, way, scale }: { answer: Answer; way: string; s
           swatch={answer.start}
           note={`ΔE ${answer.delta_start}: ${answer.cast}`}
         />
-        <Field title="Nearest" swatch={found ?? answer.nearest} delta={found?.delta_e ?? answer.delta_start} />
+        <Field
+          title="Nearest"
+          swatch={answerShown ?? answer.nearest}
+          delta={answerShown?.delta_e ?? answer.delta_start}
+        />
         <Field title="Target" swatch={answer.target} />
       </div>
       {answer.spread !== null && (

@@ -49,7 +49,7 @@ function TargetPanel({
   onClose: () => void
   onTarget: (lab: [number, number, number]) => void
 }) {
-  const { marks, setMarks, colour, said, placed } = usePatch(photo.id, true)
+  const { marks, setMarks, colour, error, placed } = usePatch(photo.id, true)
   return (
     <Panel
       title="Target from a photo"
@@ -72,7 +72,7 @@ function TargetPanel({
       }
     >
       <PatchMarks src={`/photos/${photo.id}`} alt="What the target is taken from" marks={marks} onMarks={setMarks} />
-      <PatchColour colour={colour} said={said} placed={placed} />
+      <PatchColour colour={colour} error={error} placed={placed} />
     </Panel>
   )
 }

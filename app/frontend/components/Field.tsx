@@ -16,7 +16,7 @@ export function Field({
       <label htmlFor={id}>{label}</label>
       {children(id, Boolean(error))}
       {error && (
-        <p className="said" id={`${id}-said`} role="alert">
+        <p className="error-text" id={`${id}-error`} role="alert">
           {error}
         </p>
       )}
@@ -47,7 +47,7 @@ export function TextField(props: {
             value={props.value}
             placeholder={props.placeholder}
             aria-invalid={invalid}
-            aria-describedby={invalid ? `${id}-said` : undefined}
+            aria-describedby={invalid ? `${id}-error` : undefined}
             onChange={(event) => props.onChange(event.target.value)}
           />
           {props.list && (
@@ -136,7 +136,7 @@ export function Stepper(props: {
             disabled={props.disabled}
             value={typed}
             aria-invalid={invalid}
-            aria-describedby={invalid ? `${id}-said` : undefined}
+            aria-describedby={invalid ? `${id}-error` : undefined}
             onChange={(event) => setTyped(event.target.value)}
             onBlur={commit}
             onKeyDown={(event) => event.key === "Enter" && commit()}

@@ -177,7 +177,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
           </div>
         ))}
         {errors.faces && (
-          <p className="said" role="alert">
+          <p className="error-text" role="alert">
             {errors.faces}
           </p>
         )}

@@ -173,12 +173,12 @@ function ticks(segments: Segment[], x: (minute: number) => number, zone: string)
       const every = [1, 3, 6].find((hours) => hours * hour >= TICK_GAP)
       if (!every) return []
       const start = dayStart(segment.from, zone)
-      const found = []
+      const ticks = []
       for (let minute = start; minute <= segment.to; minute += 60) {
         const label = parts(minute, zone).hour
         if (minute > segment.from + 12 && minute < segment.to && label % every === 0)
-          found.push({ minute, x: x(minute), label: String(label) })
+          ticks.push({ minute, x: x(minute), label: String(label) })
       }
-      return found
+      return ticks
     })
 }

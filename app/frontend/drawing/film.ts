@@ -83,10 +83,10 @@ export function placeLabels(
       [label.short, label.x, label.y, 12],
       [label.short, label.x, label.y - 16, 12],
     ]
-    const found =
+    const spot =
       tries.find(([, x, y, wide]) => free(x - wide / 2, x + wide / 2, y)) ?? (label.strong ? tries[0] : undefined)
-    if (!found) return []
-    const [placed, x, y, wide] = found
+    if (!spot) return []
+    const [placed, x, y, wide] = spot
     taken.push({ x1: x - wide / 2, x2: x + wide / 2, y })
     return [{ ...label, placed, x, y }]
   })

@@ -34,10 +34,10 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
   const local = (event: PointerEvent<SVGRectElement>) =>
     event.clientX - event.currentTarget.getBoundingClientRect().left
   const nearest = (x: number) => {
-    const [row] = sheet.rows
-      .map((found) => ({ found, gap: Math.abs(axis.x(found.work_start) - x) }))
+    const [near] = sheet.rows
+      .map((row) => ({ row, gap: Math.abs(axis.x(row.work_start) - x) }))
       .sort((one, other) => one.gap - other.gap)
-    return row && row.gap <= NEAR ? row.found : null
+    return near && near.gap <= NEAR ? near.row : null
   }
   // Near an end of its legal range the start snaps to it.
   const snapped = (x: number, row: Row) => {

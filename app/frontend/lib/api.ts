@@ -1,15 +1,15 @@
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 /** A request that the server refused; what was typed stays on the screen. */
 export class Refused extends Error {
   status: number
-  said: ErrorSaid
+  reason: ErrorReason
   body: unknown
 
-  constructor(status: number, said: ErrorSaid, body: unknown) {
-    super(said.sentence)
+  constructor(status: number, reason: ErrorReason, body: unknown) {
+    super(reason.sentence)
     this.status = status
-    this.said = said
+    this.reason = reason
     this.body = body
   }
 }
@@ -44,9 +44,11 @@ export async function sendFile<T>(url: string, file: File, fields: Record<string
 }
 
 /** What an answer says went wrong: one shape, whoever wrote it. */
-export function saidBy(answer: unknown): ErrorSaid {
+export function reasonBy(answer: unknown): ErrorReason {
   const error = (answer as { error?: unknown } | null)?.error
-  const { sentence, where, accepted } = (typeof error === "object" && error !== null ? error : {}) as Partial<ErrorSaid>
+  const { sentence, where, accepted } = (
+    typeof error === "object" && error !== null ? error : {}
+  ) as Partial<ErrorReason>
   return typeof sentence === "string"
     ? { sentence, where: typeof where === "string" ? where : "", accepted }
     : { sentence: "That did not work on the shop's computer. Try again in a moment.", where: "" }
@@ -74,7 +76,7 @@ async function answered<T>(url: string, request: RequestInit, again = true): Pro
       { sentence: "The file is too large to be taken in", where: "file", accepted: "at most 20 MB" },
       null,
     )
-  throw new Refused(response.status, saidBy(answer), answer)
+  throw new Refused(response.status, reasonBy(answer), answer)
 }
 
 /** An id made here, so that a repeat is not a second entry. */

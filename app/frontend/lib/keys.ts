@@ -14,11 +14,11 @@ export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>
       if (event.key === " " && target.closest("button, a")) return
       if (localStorage.getItem("rhexon.keys") === "off") return
       const name = `${event.shiftKey && event.key.length > 1 ? "Shift+" : ""}${event.key.length === 1 ? event.key.toLowerCase() : event.key}`
-      const found =
+      const action =
         current.current[event.shiftKey && event.key.length === 1 && event.key !== "?" ? `Shift+${name}` : name]
-      if (!found) return
+      if (!action) return
       event.preventDefault()
-      found(event)
+      action(event)
     }
     window.addEventListener("keydown", listen)
     return () => window.removeEventListener("keydown", listen)

@@ -3,9 +3,9 @@
 const formatters = new Map<string, Intl.DateTimeFormat>()
 
 function formatter(zone: string): Intl.DateTimeFormat {
-  let found = formatters.get(zone)
-  if (!found) {
-    found = new Intl.DateTimeFormat("en-GB", {
+  let formatter = formatters.get(zone)
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat("en-GB", {
       timeZone: zone,
       weekday: "short",
       day: "numeric",
@@ -15,23 +15,23 @@ function formatter(zone: string): Intl.DateTimeFormat {
       minute: "2-digit",
       hourCycle: "h23",
     })
-    formatters.set(zone, found)
+    formatters.set(zone, formatter)
   }
-  return found
+  return formatter
 }
 
 export type Parts = { weekday: string; day: number; month: string; year: number; hour: number; minute: number }
 
 export function parts(minute: number, zone: string): Parts {
-  const found: Record<string, string> = {}
-  for (const part of formatter(zone).formatToParts(minute * 60_000)) found[part.type] = part.value
+  const fields: Record<string, string> = {}
+  for (const part of formatter(zone).formatToParts(minute * 60_000)) fields[part.type] = part.value
   return {
-    weekday: found.weekday ?? "",
-    day: Number(found.day),
-    month: (found.month ?? "").slice(0, 3),
-    year: Number(found.year),
-    hour: Number(found.hour),
-    minute: Number(found.minute),
+    weekday: fields.weekday ?? "",
+    day: Number(fields.day),
+    month: (fields.month ?? "").slice(0, 3),
+    year: Number(fields.year),
+    hour: Number(fields.hour),
+    minute: Number(fields.minute),
   }
 }
 
@@ -64,9 +64,9 @@ export function soon(minute: number, zone: string, now: number): string {
 export function dayStart(minute: number, zone: string): number {
   const { day: date, hour, minute: rest } = parts(minute, zone)
   const guess = minute - hour * 60 - rest
-  const found = parts(guess, zone)
-  const off = found.hour * 60 + found.minute
-  return found.day === date ? guess - off : guess + 1440 - off
+  const clock = parts(guess, zone)
+  const off = clock.hour * 60 + clock.minute
+  return clock.day === date ? guess - off : guess + 1440 - off
 }
 
 /** "45 min", "3 h 05", "4 d 20 h" */

@@ -2,7 +2,7 @@ import { router } from "@inertiajs/react"
 import { useEffect, useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid, Mixable, Recipe } from "@/types"
+import type { ErrorReason, Mixable, Recipe } from "@/types"
 import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
 import { type Sheet, SheetDrawing } from "./SheetDrawing"
 
@@ -32,7 +32,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const [container, setContainer] = useState("")
   const [own, setOwn] = useState<Own[]>(START)
   const [sheet, setSheet] = useState<Sheet | null>(null)
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const [kind, id] = source.split(":")
   const product = kind === "product" ? products.find((candidate) => candidate.id === id) : undefined
 
@@ -59,14 +59,14 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
         setSheet(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
     return () => stop.abort()
   }, [body])
 
   const begin = () =>
     send<{ location: string }>("POST", "/mix", body)
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const at = (where: string) => (error?.where?.startsWith(where) ? error.sentence : undefined)
   const elsewhere =
     error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))
@@ -149,7 +149,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
       </div>
       {kind === "own" && <OwnComponents own={own} onChange={setOwn} />}
       {elsewhere && (
-        <p className="said mt-2" role="alert">
+        <p className="error-text mt-2" role="alert">
           {error.sentence}
         </p>
       )}

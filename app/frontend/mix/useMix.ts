@@ -30,7 +30,7 @@ export function useMix(first: Pot) {
         return true
       } catch (error) {
         if (!(error instanceof Refused)) throw error
-        setTrouble(error.said.sentence)
+        setTrouble(error.reason.sentence)
         kept.current = error.status === 0 ? { key, body: whole } : null
         return false
       } finally {
@@ -39,5 +39,5 @@ export function useMix(first: Pot) {
     },
     [first.id],
   )
-  return { pot, trouble, busy, touch, calm: () => setTrouble("") }
+  return { pot, trouble, busy, touch, dismiss: () => setTrouble("") }
 }

@@ -17,7 +17,7 @@ export function useScale(on: boolean) {
     try {
       setReading(await send<Reading>("GET", "/scale"))
     } catch (error) {
-      if (error instanceof Refused) setReading({ silent: error.said.sentence })
+      if (error instanceof Refused) setReading({ silent: error.reason.sentence })
     } finally {
       busy.current = false
     }

@@ -10,7 +10,7 @@ import { Refused, send } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
 const GALLON_ML = 3785.411784
@@ -30,7 +30,7 @@ export default function AreaPage({ choices, first }: Props) {
     rate: "",
   })
   const [answer, setAnswer] = useState<AreaAnswer | null>(null)
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const [selected, setSelected] = useState<number | null>(null)
   const [placing, setPlacing] = useState(false)
   const [units] = useUnits()
@@ -38,11 +38,11 @@ export default function AreaPage({ choices, first }: Props) {
   useEffect(() => {
     const stop = new AbortController()
     send<AreaAnswer>("POST", "/pieces/area", { fields }, stop.signal)
-      .then((found) => {
-        setAnswer(found)
+      .then((answer) => {
+        setAnswer(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
     return () => stop.abort()
   }, [fields])
   const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))
@@ -51,8 +51,8 @@ export default function AreaPage({ choices, first }: Props) {
     const value = Number(text.replace(",", "."))
     if (Number.isFinite(value) && selected !== null)
       set({
-        parts: fields.parts.map((found, at) =>
-          at === selected ? (found.map((old, nth) => (nth === index ? value : old)) as Part) : found,
+        parts: fields.parts.map((part, at) =>
+          at === selected ? (part.map((old, nth) => (nth === index ? value : old)) as Part) : part,
         ),
       })
   }
@@ -149,7 +149,7 @@ export default function AreaPage({ choices, first }: Props) {
             </div>
           )}
           {error && (
-            <p className="said" role="alert">
+            <p className="error-text" role="alert">
               {error.sentence}
               {error.accepted ? ` (${error.accepted})` : ""}
             </p>

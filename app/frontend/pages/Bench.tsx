@@ -25,7 +25,7 @@ const KIND: Record<string, string> = {
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function BenchPage(props: BenchProps) {
   const { temperature, film } = useMeasures()
-  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, calm } =
+  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, dismiss } =
     useBench(props)
   usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
   const now = useNow(bench.now)
@@ -63,7 +63,7 @@ export default function BenchPage(props: BenchProps) {
         </dl>
       </header>
       <UnsentTouches unsent={unsent} waiting={waiting} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
-      <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={calm} />
+      <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={dismiss} />
       <div className="bench-grid">
         <InHand
           people={bench.people}

@@ -6,7 +6,7 @@ import { type Lesson, Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid, Photo } from "@/types"
+import type { ErrorReason, Photo } from "@/types"
 
 type Lab = [number, number, number]
 type Known = { id: number; words: string; lab: Lab; wood: string }
@@ -39,7 +39,7 @@ export default function ColourPage(props: Props) {
   const [under, setUnder] = useState("30")
   const [batch, setBatch] = useState("500")
   const [answer, setAnswer] = useState<Answer | null>(null)
-  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const question = useMemo(
     () => ({
       wood,
@@ -55,15 +55,15 @@ export default function ColourPage(props: Props) {
   useEffect(() => {
     const stop = new AbortController()
     send<Answer>("POST", "/boards/colour", question, stop.signal)
-      .then((found) => {
-        setAnswer(found)
-        setSaid(null)
+      .then((answer) => {
+        setAnswer(answer)
+        setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
     return () => stop.abort()
   }, [question])
-  const error = (where: string) =>
-    said?.where === where ? `${said.sentence}${said.accepted ? `: ${said.accepted}` : ""}` : undefined
+  const errorAt = (where: string) =>
+    error?.where === where ? `${error.sentence}${error.accepted ? `: ${error.accepted}` : ""}` : undefined
   const known: [string, string][] = [
     ["", "typed"],
     ...props.pieces.map((piece): [string, string] => [`p${piece.id}`, `wanted look of ${piece.words}`]),
@@ -91,7 +91,7 @@ export default function ColourPage(props: Props) {
               if (lab) setTarget(text(lab))
             }}
           />
-          <TextField label="Target as L* a* b*" value={target} onChange={setTarget} error={error("target")} />
+          <TextField label="Target as L* a* b*" value={target} onChange={setTarget} error={errorAt("target")} />
           <TargetPhoto photos={props.photos} onTarget={(lab) => setTarget(text(lab))} />
           <SelectField
             label="Colour goes"
@@ -119,7 +119,7 @@ export default function ColourPage(props: Props) {
             value={wood}
             options={props.woods.map((name) => [name, name])}
             onChange={setWood}
-            error={error("wood")}
+            error={errorAt("wood")}
           />
           <TextField
             label={
@@ -129,15 +129,15 @@ export default function ColourPage(props: Props) {
             }
             value={start}
             onChange={setStart}
-            error={error("wood_lab")}
+            error={errorAt("wood_lab")}
             placeholder={way === "toner" ? "42 14 26" : "64.5 8.0 21.5"}
           />
-          <TextField label="Batch, g" value={batch} onChange={setBatch} error={error("batch_g")} />
+          <TextField label="Batch, g" value={batch} onChange={setBatch} error={errorAt("batch_g")} />
           <fieldset>
             <legend className="label">Colourants at hand</legend>
-            {error("colourants") && (
-              <p className="said" role="alert">
-                {error("colourants")}
+            {errorAt("colourants") && (
+              <p className="error-text" role="alert">
+                {errorAt("colourants")}
               </p>
             )}
             {props.colourants.map((colourant) => (
@@ -163,12 +163,12 @@ export default function ColourPage(props: Props) {
           {answer ? (
             <Answers answer={answer} way={way} scale={props.scale_g} />
           ) : (
-            <p className="sub">{said ? "" : "computing"}</p>
+            <p className="sub">{error ? "" : "computing"}</p>
           )}
           <Taught lessons={props.taught} />
-          {said && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(said.where) && (
-            <p className="said" role="alert">
-              {said.sentence}
+          {error && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(error.where) && (
+            <p className="error-text" role="alert">
+              {error.sentence}
             </p>
           )}
         </section>

@@ -36,7 +36,7 @@ export default function ComparePage(props: Props) {
       reason: side.label,
     })
       .then(() => router.visit(`/pieces/${piece.id}/schedule`))
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
   const { film } = useMeasures()
   const rows = figures(sides, zone, props.currency, film)
@@ -58,7 +58,7 @@ export default function ComparePage(props: Props) {
           <SelectField
             label="Piece"
             value={String(piece.id)}
-            options={props.pieces.map((found): [string, string] => [String(found.id), found.name])}
+            options={props.pieces.map((other): [string, string] => [String(other.id), other.name])}
             onChange={(id) => visit(Number(id), [])}
           />
           <Link href={`/pieces/${piece.id}/schedule`} className="button">

@@ -157,8 +157,8 @@ function Screen(props: Props) {
     state.waiting.some(
       (operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set,
     )
-  const beside = state.trouble && besideField(state.trouble.said, step, sheet.document.steps)
-  const error = (field: string) => (beside === field ? state.trouble?.said.sentence : undefined)
+  const beside = state.trouble && besideField(state.trouble.error, step, sheet.document.steps)
+  const error = (field: string) => (beside === field ? state.trouble?.error.sentence : undefined)
 
   return (
     <Shell keys={KEYS}>
@@ -179,8 +179,8 @@ function Screen(props: Props) {
       )}
       {state.trouble && !beside && (
         <div className="trouble" role="alert">
-          <p>{state.trouble.said.sentence}</p>
-          <button type="button" className="button" onClick={state.calm}>
+          <p>{state.trouble.error.sentence}</p>
+          <button type="button" className="button" onClick={state.dismiss}>
             All right
           </button>
         </div>

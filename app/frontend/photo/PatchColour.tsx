@@ -2,12 +2,12 @@ import { inkOn } from "@/colour/ink"
 import type { PatchColour as Found } from "./usePatch"
 
 /** The colour that came of the marks, and how far it can be trusted. */
-export function PatchColour({ colour, said, placed }: { colour: Found | null; said: string; placed: boolean }) {
+export function PatchColour({ colour, error, placed }: { colour: Found | null; error: string; placed: boolean }) {
   if (!placed) return null
-  if (said)
+  if (error)
     return (
-      <p className="said mt-2" role="alert">
-        {said}
+      <p className="error-text mt-2" role="alert">
+        {error}
       </p>
     )
   if (!colour) return <p className="sub small mt-2">computing</p>

@@ -10,10 +10,10 @@ type Props = { of: PhotoOf; label?: string; size?: "bench"; light?: string; onPh
 /** Takes or chooses a photo and sends it; what is refused is said in words beside it. */
 export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }: Props) {
   const [busy, setBusy] = useState(false)
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState("")
   const take = async (file: File) => {
     setBusy(true)
-    setSaid("")
+    setError("")
     try {
       const fields = Object.fromEntries(
         Object.entries({ ...of, light, client_id: clientId() }).map(([name, value]) => [name, String(value ?? "")]),
@@ -21,7 +21,7 @@ export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }:
       onPhoto((await sendFile<{ photo: Photo }>("/photos", file, fields)).photo)
     } catch (error) {
       if (!(error instanceof Refused)) throw error
-      setSaid(`${error.said.sentence}${error.said.accepted ? `. Accepted: ${error.said.accepted}.` : ""}`)
+      setError(`${error.reason.sentence}${error.reason.accepted ? `. Accepted: ${error.reason.accepted}.` : ""}`)
     } finally {
       setBusy(false)
     }
@@ -42,9 +42,9 @@ export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }:
           }}
         />
       </label>
-      {said && (
-        <p className="said" role="alert">
-          {said}
+      {error && (
+        <p className="error-text" role="alert">
+          {error}
         </p>
       )}
     </>

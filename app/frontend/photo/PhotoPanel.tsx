@@ -19,7 +19,7 @@ type Props = {
 export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
   const [marking, setMarking] = useState(false)
   const [trouble, setTrouble] = useState("")
-  const { marks, setMarks, colour, said, placed } = usePatch(photo.id, marking)
+  const { marks, setMarks, colour, error, placed } = usePatch(photo.id, marking)
   const alt = photo.words ?? photo.of ?? `photo of ${when(photo.at, zone)}`
   const remove = () =>
     send("DELETE", `/photos/${photo.id}`)
@@ -27,7 +27,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
         onGone(photo.id)
         onClose()
       })
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said.sentence))
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
   return (
     <Panel
       title={photo.of ?? "Photo"}
@@ -56,7 +56,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
       {marking ? (
         <>
           <PatchMarks src={`/photos/${photo.id}`} alt={alt} marks={marks} onMarks={setMarks} />
-          <PatchColour colour={colour} said={said} placed={placed} />
+          <PatchColour colour={colour} error={error} placed={placed} />
         </>
       ) : (
         <img className="photo-large" src={`/photos/${photo.id}`} alt={alt} width={photo.width} height={photo.height} />
@@ -74,7 +74,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
         )}
       </div>
       {trouble && (
-        <p className="said mt-2" role="alert">
+        <p className="error-text mt-2" role="alert">
           {trouble}
         </p>
       )}

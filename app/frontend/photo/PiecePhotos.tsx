@@ -12,7 +12,7 @@ export function PiecePhotos({ piece }: { piece: number }) {
   const fetch = () =>
     send<{ photos: Photo[] }>("GET", `/pieces/${piece}/photos`)
       .then((answer) => setPhotos(answer.photos))
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said.sentence))
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
   return (
     <Panel
       title="Photos"
@@ -20,7 +20,7 @@ export function PiecePhotos({ piece }: { piece: number }) {
       trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">Photos</Dialog.Trigger>}
     >
       {trouble && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {trouble}
         </p>
       )}

@@ -14,21 +14,21 @@ const WHITE: Part = [0.08, 0.6, 0.1, 0.1]
 export function usePatch(photo: number, on: boolean) {
   const [marks, setMarks] = useState<Marks>(FIRST)
   const [colour, setColour] = useState<PatchColour | null>(null)
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState("")
   const placed = marks.grey !== FIRST.grey
   useEffect(() => {
     if (!on || !placed) return
     const stop = new AbortController()
     const timer = setTimeout(() => {
       send<PatchColour>("POST", `/photos/${photo}/colour`, marks, stop.signal)
-        .then((found) => {
-          setColour(found)
-          setSaid("")
+        .then((patch) => {
+          setColour(patch)
+          setError("")
         })
         .catch((error: unknown) => {
           if (!(error instanceof Refused)) return
           setColour(null)
-          setSaid(`${error.said.sentence}${error.said.accepted ? `: ${error.said.accepted}` : ""}`)
+          setError(`${error.reason.sentence}${error.reason.accepted ? `: ${error.reason.accepted}` : ""}`)
         })
     }, 120)
     return () => {
@@ -36,7 +36,7 @@ export function usePatch(photo: number, on: boolean) {
       stop.abort()
     }
   }, [photo, on, marks, placed])
-  return { marks, setMarks, colour, said, placed }
+  return { marks, setMarks, colour, error, placed }
 }
 
 /** A white card as well, or no longer. */

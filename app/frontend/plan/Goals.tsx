@@ -24,23 +24,23 @@ export function Goals({
   goal: string
   onChosen: () => void
 }) {
-  const [found, setFound] = useState<Goal[] | null>(null)
+  const [goals, setGoals] = useState<Goal[] | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the answers void
   useEffect(() => {
     const stop = new AbortController()
     send<{ goals: Goal[] }>("GET", "/pieces/plan/goals", undefined, stop.signal)
-      .then(({ goals }) => setFound(goals))
+      .then(({ goals }) => setGoals(goals))
       .catch(() => undefined)
     return () => stop.abort()
   }, [plan])
-  const now = found?.find((candidate) => candidate.name === goal)
+  const now = goals?.find((candidate) => candidate.name === goal)
   const choose = (name: string) => send("POST", "/shop/goal", { goal: name }).then(onChosen)
   return (
     <section id="goals" className="rule pt-2" aria-label="What the plan aims at">
       <h2 className="head">What the plan aims at</h2>
       <ul className="goals">
         {(Object.keys(WORDS) as Goal["name"][]).map((name) => {
-          const answer = found?.find((candidate) => candidate.name === name)
+          const answer = goals?.find((candidate) => candidate.name === name)
           return (
             <li key={name}>
               <button type="button" className="goal" aria-pressed={name === goal} onClick={() => void choose(name)}>

@@ -49,7 +49,7 @@ export function LongerSearch({ plan, onKeep }: Props) {
       {search.state === "found" && search.better && (
         <>
           <p>
-            A longer search found a better one: {found(search)}
+            A longer search found a better one: {gain(search)}
             {search.ready_at ? `, the last piece ready ${when(search.ready_at, plan.zone)}` : ""}.
           </p>
           <button type="button" className="button" data-tone="dark" onClick={() => onKeep(search.digest)}>
@@ -61,5 +61,5 @@ export function LongerSearch({ plan, onKeep }: Props) {
   )
 }
 
-const found = (search: LongSearch) =>
+const gain = (search: LongSearch) =>
   search.gain_min && search.gain_min > 0 ? `${duration(search.gain_min)} sooner` : "nearer to what the plan aims at"

@@ -62,7 +62,7 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
               y={TOP + index * STRAND}
               most={most}
               zone={plan.zone}
-              chance={chances?.find((found) => found.piece === strand.piece)}
+              chance={chances?.find((candidate) => candidate.piece === strand.piece)}
             />
           ))}
           <Lanes plan={plan} axis={axis} y={lanes} pieces={pieces} />

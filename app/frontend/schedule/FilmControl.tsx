@@ -74,7 +74,7 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
         </button>
       </div>
       {error("wet_um") && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {error("wet_um")}
         </p>
       )}

@@ -28,7 +28,7 @@ export function History({
   }, [open, url])
   return (
     <Panel title="What was changed, and why" open={open} onOpenChange={onOpenChange}>
-      {trouble && <p className="said">{trouble}</p>}
+      {trouble && <p className="error-text">{trouble}</p>}
       <table className="sheet-table mt-3">
         <thead>
           <tr>

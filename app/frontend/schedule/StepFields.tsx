@@ -83,7 +83,7 @@ function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; 
           onBlur={(event) => event.target.value !== grits.join(", ") && event.target.form?.requestSubmit()}
         />
         {error && (
-          <span className="said" role="alert">
+          <span className="error-text" role="alert">
             {error}
           </span>
         )}

@@ -16,14 +16,14 @@ type Props = {
 /** What if it were warmer, drier, with fans, elsewhere, another product, a coat less: each with the date it would bring, before anything is changed. */
 export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props) {
   const [open, setOpen] = useState(false)
-  const [found, setFound] = useState<WhatIf[] | null>(null)
+  const [answers, setAnswers] = useState<WhatIf[] | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another revision makes the answers void
   useEffect(() => {
-    setFound(null)
+    setAnswers(null)
     if (!open) return
     const stop = new AbortController()
     send<{ what_ifs: WhatIf[] }>("GET", `${url}/what_ifs`, undefined, stop.signal)
-      .then(({ what_ifs }) => setFound(what_ifs))
+      .then(({ what_ifs }) => setAnswers(what_ifs))
       .catch(() => undefined)
     return () => stop.abort()
   }, [open, revision, url])
@@ -33,15 +33,17 @@ export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props)
       <button type="button" className="button" aria-expanded={open} onClick={() => setOpen(!open)}>
         What if
       </button>
-      {open && !found && (
+      {open && !answers && (
         <span className="sub" role="status">
           Planning each anew
         </span>
       )}
-      {open && found?.length === 0 && <span className="sub">Neither air, room nor product would change the date.</span>}
-      {open && found && found.length > 0 && (
+      {open && answers?.length === 0 && (
+        <span className="sub">Neither air, room nor product would change the date.</span>
+      )}
+      {open && answers && answers.length > 0 && (
         <ul>
-          {found.map((whatIf) => {
+          {answers.map((whatIf) => {
             const { operation } = whatIf
             const inside = (
               <>

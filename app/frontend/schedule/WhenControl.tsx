@@ -26,7 +26,7 @@ const BECAUSE: Record<string, string> = {
 export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
   if (row.status !== "planned" || row.kind === "wait")
     return <p className="sub mb-2">{row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}</p>
-  const said = error("start")
+  const refusal = error("start")
   return (
     <fieldset className="mb-3">
       <legend className="label">
@@ -60,9 +60,9 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
           </button>
         )}
       </div>
-      {said && (
-        <p className="said" role="alert">
-          {said}
+      {refusal && (
+        <p className="error-text" role="alert">
+          {refusal}
         </p>
       )}
     </fieldset>

@@ -1,4 +1,4 @@
-import type { ErrorSaid, Step } from "@/types"
+import type { ErrorReason, Step } from "@/types"
 
 const BESIDE = [
   "product",
@@ -16,7 +16,7 @@ const BESIDE = [
 ]
 
 /** The field of the selected step that a refusal is about; null when it has to be said above everything. */
-export function besideField({ where }: ErrorSaid, step: Step | undefined, steps: Step[]): string | null {
+export function besideField({ where }: ErrorReason, step: Step | undefined, steps: Step[]): string | null {
   const [, place, name] = (where ?? "").split("/")
   const id = /^\d+$/.test(place ?? "") ? steps[Number(place)]?.id : place
   const field = name === "pins" ? "start" : name

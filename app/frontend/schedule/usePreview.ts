@@ -18,8 +18,8 @@ export function usePreview(url: string, revision: number, face: string) {
 
   const ask = async (operation: Operation, show = true) => {
     const key = JSON.stringify(operation)
-    const found = known.current.get(key)
-    if (found) return show && setPreview({ key, sheet: found })
+    const preview = known.current.get(key)
+    if (preview) return show && setPreview({ key, sheet: preview })
     if (show) asking.current?.abort()
     const controller = new AbortController()
     if (show) asking.current = controller

@@ -1,11 +1,11 @@
 import { useCallback, useEffect, useReducer, useRef } from "react"
 import { Refused, send } from "@/lib/api"
-import type { Approval, ErrorSaid, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
+import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
 
 export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
 type Answer = SheetState & { sequence?: number }
 type Edit = { operation: Operation; reason?: string }
-export type Trouble = { said: ErrorSaid; operation?: Operation }
+export type Trouble = { error: ErrorReason; operation?: Operation }
 export type Stale = { edit: Edit; since: Revision[] }
 
 type State = SheetState & { waiting: Operation[]; trouble: Trouble | null; stale: Stale | null; announced: string }
@@ -14,7 +14,7 @@ type Action =
   | { type: "answered"; answer: SheetState; announced: string }
   | { type: "refused"; trouble: Trouble }
   | { type: "stale"; stale: Stale }
-  | { type: "calm" }
+  | { type: "dismiss" }
 
 function reduce(state: State, action: Action): State {
   switch (action.type) {
@@ -26,7 +26,7 @@ function reduce(state: State, action: Action): State {
       return { ...state, trouble: action.trouble, waiting: [] }
     case "stale":
       return { ...state, stale: action.stale, waiting: [] }
-    case "calm":
+    case "dismiss":
       return { ...state, trouble: null, stale: null }
   }
 }
@@ -69,7 +69,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     if (!(error instanceof Refused)) throw error
     const since = (error.body as { since?: Revision[] } | null)?.since
     if (error.status === 409 && since && edit) dispatch({ type: "stale", stale: { edit, since } })
-    else dispatch({ type: "refused", trouble: { said: error.said, operation: edit?.operation } })
+    else dispatch({ type: "refused", trouble: { error: error.reason, operation: edit?.operation } })
   }, [])
 
   const drain = useCallback(async () => {
@@ -149,7 +149,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     reapply,
     reload,
     show,
-    calm: () => dispatch({ type: "calm" }),
+    dismiss: () => dispatch({ type: "dismiss" }),
     url,
   }
 }

@@ -32,7 +32,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
   const box = () =>
     send<{ location: string }>("POST", "/batches/box", { batches: chosen, client_id: clientId() })
       .then(({ location }) => router.visit(location))
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said.sentence))
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
   return (
     <>
       <div className="shelf-tools">
@@ -72,7 +72,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
         </span>
       </div>
       {trouble && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {trouble}
         </p>
       )}

@@ -27,7 +27,7 @@ export function ImportPanel() {
       router.reload()
     } catch (error) {
       if (!(error instanceof Refused)) throw error
-      setTrouble(error.said.sentence)
+      setTrouble(error.reason.sentence)
     } finally {
       setReading(false)
     }
@@ -64,7 +64,7 @@ export function ImportPanel() {
         </p>
       )}
       {trouble && (
-        <p className="said mt-3" role="alert">
+        <p className="error-text mt-3" role="alert">
           {trouble}
         </p>
       )}

@@ -4,7 +4,7 @@ import { useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { clientId, Refused, send } from "@/lib/api"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 type Props = { products: { id: number; name: string }[]; today: string; found?: string | null; product?: number }
 
@@ -15,7 +15,7 @@ export function ReceivePanel({ products, today, product }: Props) {
   const [lot, setLot] = useState("")
   const [state, setState] = useState("sealed")
   const [on, setOn] = useState(today)
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const id = useRef(clientId())
   const receive = () =>
     send<{ location: string }>("POST", "/batches", {
@@ -27,7 +27,7 @@ export function ReceivePanel({ products, today, product }: Props) {
       client_id: id.current,
     })
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
     <Panel
@@ -81,7 +81,7 @@ export function ReceivePanel({ products, today, product }: Props) {
         />
       </div>
       {error && !["product", "amount", "on"].includes(error.where ?? "") && (
-        <p className="said mt-2" role="alert">
+        <p className="error-text mt-2" role="alert">
           {error.sentence}
         </p>
       )}

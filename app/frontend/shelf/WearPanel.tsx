@@ -4,7 +4,7 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { Refused, send } from "@/lib/api"
-import type { Consumable, ErrorSaid } from "@/types"
+import type { Consumable, ErrorReason } from "@/types"
 
 const text = (value: number | null | undefined) => (value === null || value === undefined ? "" : String(value))
 const number = (value: string) => (value.trim() ? Number(value.replace(",", ".")) : null)
@@ -24,7 +24,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
     per_coat: text(consumable?.wear.per_coat),
   })
   const [open, setOpen] = useState(false)
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const field = (name: keyof typeof form, label: string, placeholder?: string) => (
     <TextField
       label={label}
@@ -48,7 +48,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         setOpen(false)
         router.reload()
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   return (
     <Panel
       title={consumable ? consumable.name : "A new consumable"}
@@ -86,7 +86,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         {field("per_coat", "Worn per coat")}
       </div>
       {error && !(error.where && error.where in form) && (
-        <p className="said mt-2" role="alert">
+        <p className="error-text mt-2" role="alert">
           {error.sentence}
         </p>
       )}

@@ -2,7 +2,7 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 import type { HoursOf, ShopProps } from "./props"
 
 type Props = { people: ShopProps["people"]; shopHours: HoursOf; onKept: (props: ShopProps) => void }
@@ -61,16 +61,16 @@ function Week({
 }) {
   const [week, setWeek] = useState(hours.week)
   const [days, setDays] = useState(hours.days)
-  const [error, setError] = useState<ErrorSaid | null>(null)
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState<ErrorReason | null>(null)
+  const [kept, setKept] = useState("")
   const keep = () =>
     send<ShopProps>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) })
       .then((props) => {
         setError(null)
-        setSaid("Kept. The plan follows.")
+        setKept("Kept. The plan follows.")
         onKept(props)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const none = Object.values(week).every((text) => !text.trim())
   return (
     <div className="mt-2">
@@ -134,7 +134,7 @@ function Week({
         </li>
       </ul>
       {error && !error.where?.startsWith("week/") && !error.where?.startsWith("days/") && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {error.sentence}
         </p>
       )}
@@ -142,7 +142,7 @@ function Week({
         Keep {own ? `${own}'s hours` : "the shop's hours"}
       </button>
       <span className="sub ml-3" role="status">
-        {said}
+        {kept}
       </span>
     </div>
   )

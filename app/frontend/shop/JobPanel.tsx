@@ -4,19 +4,19 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { Refused, send } from "@/lib/api"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 export type JobFacts = { id: number; client: string; place: string | null; due_on: string | null }
 type Change = Partial<Omit<JobFacts, "id">> & { closed?: boolean }
 
 /** Changes a job and shows what the shop makes of it; answers with what was refused. */
-export async function changeJob(id: number, change: Change): Promise<ErrorSaid | null> {
+export async function changeJob(id: number, change: Change): Promise<ErrorReason | null> {
   try {
     await send("PATCH", `/jobs/${id}`, change)
     router.reload()
     return null
   } catch (error) {
-    if (error instanceof Refused) return error.said
+    if (error instanceof Refused) return error.reason
     throw error
   }
 }
@@ -27,13 +27,13 @@ export function JobPanel({ job }: { job: JobFacts }) {
   const [client, setClient] = useState(job.client)
   const [place, setPlace] = useState(job.place ?? "")
   const [due, setDue] = useState(job.due_on ?? "")
-  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const change = async (what: Change) => {
     const refused = await changeJob(job.id, what)
-    setSaid(refused)
+    setError(refused)
     if (!refused) setOpen(false)
   }
-  const error = (where: string) => (said?.where === where ? said.sentence : undefined)
+  const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
     <Panel
       title={job.client}
@@ -55,9 +55,9 @@ export function JobPanel({ job }: { job: JobFacts }) {
       }
     >
       <div className="mt-4 grid gap-3">
-        <TextField label="Client or job" value={client} onChange={setClient} error={error("client")} />
+        <TextField label="Client or job" value={client} onChange={setClient} error={errorAt("client")} />
         <TextField label="Place" value={place} onChange={setPlace} />
-        <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={error("due")} />
+        <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={errorAt("due")} />
         <div className="thin-rule pt-3">
           <button type="button" className="button" onClick={() => void change({ closed: true })}>
             Close the job

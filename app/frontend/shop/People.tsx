@@ -15,32 +15,32 @@ export function People({ state, onKept }: Props) {
         setTrouble("")
         onKept(props)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.said.sentence))
-  const person = (found: PersonOf, set: Partial<PersonOf>) =>
-    void keep("/shop/person", { id: found.id, at_bench: found.at_bench, skills: found.skills, ...set })
+      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
+  const person = (row: PersonOf, set: Partial<PersonOf>) =>
+    void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
   return (
     <section aria-label="People" className="rule pt-2">
       <h2 className="head">People</h2>
       <ul className="people">
-        {state.people.map((found) => (
-          <li key={found.id}>
-            <b>{found.name}</b>
+        {state.people.map((row) => (
+          <li key={row.id}>
+            <b>{row.name}</b>
             <Switch
-              label={`${found.name} in the plan`}
-              value={found.at_bench ? "yes" : "no"}
+              label={`${row.name} in the plan`}
+              value={row.at_bench ? "yes" : "no"}
               options={[
                 ["yes", "plan counts on them"],
                 ["no", "away"],
               ]}
-              onChange={(value) => person(found, { at_bench: value === "yes" })}
+              onChange={(value) => person(row, { at_bench: value === "yes" })}
             />
             {state.trained_work.map((work) => (
               <label key={work} className="check">
                 <input
                   type="checkbox"
-                  checked={found.skills === null || found.skills.includes(work)}
+                  checked={row.skills === null || row.skills.includes(work)}
                   onChange={(event) =>
-                    person(found, { skills: skills(found, state.trained_work, work, event.target.checked) })
+                    person(row, { skills: skills(row, state.trained_work, work, event.target.checked) })
                   }
                 />
                 may {work}
@@ -53,16 +53,11 @@ export function People({ state, onKept }: Props) {
       <h2 className="head mt-4">Guns</h2>
       <p className="sub small">Each serves one pass at a time. None named: there are as many as are needed.</p>
       <ul className="people">
-        {state.tools.map((found) => (
-          <li key={found.id}>
-            <b>{found.name}</b>
-            <span className="sub">for {found.used_for}</span>
-            <button
-              type="button"
-              className="button"
-              data-quiet
-              onClick={() => void keep("/shop/tool", { id: found.id })}
-            >
+        {state.tools.map((row) => (
+          <li key={row.id}>
+            <b>{row.name}</b>
+            <span className="sub">for {row.used_for}</span>
+            <button type="button" className="button" data-quiet onClick={() => void keep("/shop/tool", { id: row.id })}>
               Take away
             </button>
           </li>
@@ -70,7 +65,7 @@ export function People({ state, onKept }: Props) {
       </ul>
       <AddLine label="Another gun" onAdd={(name) => keep("/shop/tool", { name, used_for: "spray" })} />
       {trouble && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {trouble}
         </p>
       )}

@@ -3,7 +3,7 @@ import { SelectField, TextField } from "@/components/Field"
 import { MeasureField } from "@/components/MeasureField"
 import { Refused, send, sendFile } from "@/lib/api"
 import { useMeasures } from "@/lib/units"
-import type { ErrorSaid, RoomAir as RoomAirData } from "@/types"
+import type { ErrorReason, RoomAir as RoomAirData } from "@/types"
 import { AirDrawing } from "./AirDrawing"
 import type { ShopProps } from "./props"
 
@@ -41,8 +41,8 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   )
   const [used, setUsed] = useState(room?.uses ?? [])
   const [places, setPlaces] = useState(room?.rack_places == null ? "" : String(room.rack_places))
-  const [error, setError] = useState<ErrorSaid | null>(null)
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState<ErrorReason | null>(null)
+  const [kept, setKept] = useState("")
   const [open, setOpen] = useState(false)
   const keep = () =>
     send<ShopProps>("POST", "/shop/room", {
@@ -59,14 +59,14 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
     })
       .then((props) => {
         setError(null)
-        setSaid("Kept. The plan follows.")
+        setKept("Kept. The plan follows.")
         onKept(props)
         if (!room) {
           setName("")
           setOpen(false)
         }
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const read = (file: File | undefined) =>
     file &&
     room &&
@@ -75,13 +75,13 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         onKept(props)
         const report = props.report
         setError(null)
-        setSaid(
+        setKept(
           report
             ? `${report.hours} hours read${report.refused ? `, ${report.refused} rows refused (${report.first_refused})` : ""}.`
             : "",
         )
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const set = (index: number, fields: Partial<Hour>) =>
     setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
   if (!room && !open)
@@ -180,7 +180,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         </ul>
       )}
       {error && !["name", "t_c", "rh", "rack_places"].includes(error.where ?? "") && (
-        <p className="said" role="alert">
+        <p className="error-text" role="alert">
           {error.sentence}
         </p>
       )}
@@ -201,7 +201,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         )}
         {room && room.logged > 0 && <span className="sub small">{room.logged} hours of a logger kept</span>}
         <span className="sub" role="status">
-          {said}
+          {kept}
         </span>
       </div>
     </article>

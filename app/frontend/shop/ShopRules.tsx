@@ -15,21 +15,21 @@ const SHELLAC = {
 
 /** The shop's own way where finishers disagree; a schedule may say otherwise. */
 export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept: (props: ShopProps) => void }) {
-  const [said, setSaid] = useState("")
+  const [error, setError] = useState("")
   const keep = (rule: string, value: string | number | null) =>
     send<ShopProps>("POST", "/shop/house", { rule, value })
       .then((props) => {
         onKept(props)
-        setSaid("")
+        setError("")
       })
-      .catch((error: unknown) => error instanceof Refused && setSaid(error.said.sentence))
+      .catch((error: unknown) => error instanceof Refused && setError(error.reason.sentence))
   return (
     <section aria-label="House rules" className="rule pt-2">
       <h2 className="head">House rules</h2>
       <p className="sub small">Where finishers disagree: what this shop does, unless a schedule says otherwise.</p>
-      {said && (
-        <p className="said" role="alert">
-          {said}
+      {error && (
+        <p className="error-text" role="alert">
+          {error}
         </p>
       )}
       <div className="mt-3 grid gap-4">

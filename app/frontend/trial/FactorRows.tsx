@@ -8,11 +8,11 @@ type Props = {
   steps: TrialStep[]
   products: ShelfItem[]
   onChange: (factors: Factor[]) => void
-  said?: string
+  error?: string
 }
 
 /** What to vary: a step, what of it, and its levels. */
-export function FactorRows({ factors, steps, products, onChange, said }: Props) {
+export function FactorRows({ factors, steps, products, onChange, error }: Props) {
   const set = (key: string, fields: Partial<Factor>) =>
     onChange(factors.map((factor) => (factor.key === key ? { ...factor, ...fields } : factor)))
   const open = steps.filter((step) => FIELDS.some((candidate) => candidate.kinds.includes(step.kind)))
@@ -83,9 +83,9 @@ export function FactorRows({ factors, steps, products, onChange, said }: Props) 
           </div>
         )
       })}
-      {said && (
-        <p className="said" role="alert">
-          {said}
+      {error && (
+        <p className="error-text" role="alert">
+          {error}
         </p>
       )}
       {factors.length < 7 && (

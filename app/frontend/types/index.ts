@@ -21,7 +21,7 @@ export type Operation =
   | { op: "all"; operations: Operation[] }
 
 export type Choice = { id: number; name: string; wood: string; client: string }
-export type ErrorSaid = { sentence: string; where: string; accepted?: string | null }
+export type ErrorReason = { sentence: string; where: string; accepted?: string | null }
 
 /** A client's yes to a look, as it stands. */
 export type Approval = {

@@ -34,7 +34,7 @@ const KEYS: [string, string][] = [
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
 export default function BoardPage(props: BoardProps) {
   const state = useBoard(props)
-  const { board, shelf, pieces, lights, measures, trial, pairs, work, said, base } = state
+  const { board, shelf, pieces, lights, measures, trial, pairs, work, error, base } = state
   const [open, setOpen] = useState<"" | "blind" | "side" | "quick">("")
   const [light, setLight] = useLight()
   const [selected, setSelected] = useState(board.best ?? board.cells[0]?.id ?? 0)
@@ -55,7 +55,7 @@ export default function BoardPage(props: BoardProps) {
     c: () => setOpen("side"),
     e: () => setOpen("quick"),
   })
-  const mine = said && said.cell === selected ? said : null
+  const mine = error && error.cell === selected ? error : null
   return (
     <Shell keys={KEYS}>
       <Head title={board.name} />
@@ -82,7 +82,7 @@ export default function BoardPage(props: BoardProps) {
           </div>
           <ReadingsFile
             board={board.id}
-            said={said?.where === "file" ? said.sentence : ""}
+            error={error?.where === "file" ? error.sentence : ""}
             onFile={(file) => state.readFile(selected, file)}
           />
           <CellsCompared board={board} selected={selected} onSelect={setSelected} />
@@ -95,7 +95,7 @@ export default function BoardPage(props: BoardProps) {
               age={state.age_days}
               verdict={state.verdict}
               approval={state.approval}
-              error={(where) => (said?.where === where ? said.sentence : undefined)}
+              error={(where) => (error?.where === where ? error.sentence : undefined)}
               onUnchanged={(words) =>
                 state.read(cell.id, "note", words, localStorage.getItem("rhexon.observer") ?? "", "daylight")
               }
@@ -111,7 +111,7 @@ export default function BoardPage(props: BoardProps) {
           <CellPanel
             cell={cell}
             state={state}
-            said={mine}
+            error={mine}
             onEdit={() => setEditing(true)}
             onPromote={() => setPromoting(true)}
           />
@@ -130,11 +130,11 @@ export default function BoardPage(props: BoardProps) {
         open={open === "quick"}
         onOpenChange={(on) => {
           setOpen(on ? "quick" : "")
-          state.calm()
+          state.dismiss()
         }}
         board={board}
         measures={measures}
-        said={said?.cell === 0 ? said : null}
+        error={error?.cell === 0 ? error : null}
         onKeep={state.quick}
       />
       {pairs && (
@@ -165,7 +165,7 @@ export default function BoardPage(props: BoardProps) {
           cell={cell}
           shelf={shelf}
           wants={state.wants}
-          said={mine}
+          error={mine}
           onKeep={(steps) => state.layers(cell.id, steps)}
         />
       )}

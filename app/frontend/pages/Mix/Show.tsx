@@ -32,7 +32,7 @@ type Props = { pot: Pot; scale: Scale }
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
 export default function MixShow({ pot: first, scale }: Props) {
   const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
-  const { pot, trouble, busy, touch, calm } = useMix(first)
+  const { pot, trouble, busy, touch, dismiss } = useMix(first)
   const { reading, zero, hand } = useScale(!pot.closed)
   const [system, setSystem] = useUnits()
   const [mode, setMode] = useState<Mode>(() => (localStorage.getItem("rhexon.scale") as Mode | null) ?? "zeroed")
@@ -113,7 +113,7 @@ export default function MixShow({ pot: first, scale }: Props) {
           />
         </div>
       </header>
-      <Trouble sentence={trouble} onRead={calm} />
+      <Trouble sentence={trouble} onRead={dismiss} />
       <div className="mix-grid">
         <PotDrawing pot={pot} current={current} live={current ? live : 0} system={system} />
         {current && (

@@ -38,7 +38,7 @@ export default function BatchPage(first: Props) {
         if ("location" in answer) router.visit(answer.location)
         else setState(answer)
       })
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.said))
+      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason))
   const says = batchSays(batch, now)
   const dates: [string, string | null][] = [
     [batch.mix_id === null ? "came" : "mixed", batch.made_on],
@@ -156,7 +156,7 @@ export default function BatchPage(first: Props) {
               </button>
             </div>
             {trouble && !["left", "amount", "grams"].includes(trouble.where ?? "") && (
-              <p className="said mt-2" role="alert">
+              <p className="error-text mt-2" role="alert">
                 {trouble.sentence}
               </p>
             )}

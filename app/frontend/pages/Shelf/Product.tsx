@@ -7,7 +7,7 @@ import { Refused, send } from "@/lib/api"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
-import type { Batch, ErrorSaid, Product } from "@/types"
+import type { Batch, ErrorReason, Product } from "@/types"
 
 type Props = {
   product: Product
@@ -35,7 +35,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
     kind: product.kind,
   })
   const [figures, setFigures] = useState<Record<string, string>>({})
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const fresh = product.id === null
   const copied = fresh
     ? Object.fromEntries(
@@ -48,7 +48,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
     fresh ||
     Object.keys(figures).length > 0 ||
     (Object.keys(identity) as (keyof typeof identity)[]).some((field) => identity[field] !== product[field])
-  const said = (where: string) => (error?.where === where ? error.sentence : undefined)
+  const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   const keep = () =>
     send<{ location: string }>(fresh ? "POST" : "PATCH", fresh ? "/products" : `/products/${product.id}`, {
       ...identity,
@@ -59,15 +59,15 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
         setError(null)
         router.visit(location, { preserveScroll: true })
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const remove = () =>
     send<{ location: string }>("DELETE", `/products/${product.id}`)
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const change = (act: "retire" | "take_up") =>
     send<{ location: string }>("POST", `/products/${product.id}/${act}`)
       .then(() => router.reload())
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
   const elsewhere =
     error &&
     !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&
@@ -120,7 +120,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
         </span>
       </header>
       {elsewhere && (
-        <p className="trouble said" role="alert">
+        <p className="trouble error-text" role="alert">
           {error.sentence}
         </p>
       )}
@@ -130,33 +130,33 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
             <TextField
               label="Maker"
               value={identity.maker}
-              error={said("maker")}
+              error={errorAt("maker")}
               onChange={(maker) => setIdentity({ ...identity, maker })}
             />
             <TextField
               label="Name"
               value={identity.name}
-              error={said("name")}
+              error={errorAt("name")}
               onChange={(name) => setIdentity({ ...identity, name })}
             />
             <SelectField
               label="Class"
               value={identity.kind}
-              error={said("kind")}
+              error={errorAt("kind")}
               options={classes}
               onChange={(kind) => setIdentity({ ...identity, kind })}
             />
             <SelectField
               label="What for"
               value={identity.role}
-              error={said("role")}
+              error={errorAt("role")}
               options={roles.map((role): [string, string] => [role, role])}
               onChange={(role) => setIdentity({ ...identity, role })}
             />
             <SelectField
               label="Colour note"
               value={identity.colour}
-              error={said("colour")}
+              error={errorAt("colour")}
               options={colours.map((colour): [string, string] => [colour, colour])}
               onChange={(colour) => setIdentity({ ...identity, colour })}
             />
@@ -204,7 +204,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
                     line={line}
                     products={products}
                     typed={figures[line.path]}
-                    error={said(line.path)}
+                    error={errorAt(line.path)}
                     onChange={(value) => setFigures({ ...figures, [line.path]: value })}
                   />
                 ))}
@@ -284,7 +284,7 @@ function Figure({
         )}
         <span className="unit">{line.unit}</span>
       </span>
-      <span id={`${id}-from`} className={error ? "said" : "figure-from"} role={error ? "alert" : undefined}>
+      <span id={`${id}-from`} className={error ? "error-text" : "figure-from"} role={error ? "alert" : undefined}>
         {error ??
           (line.state === "given"
             ? line.source

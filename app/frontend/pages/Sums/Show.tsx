@@ -7,7 +7,7 @@ import { Refused, send } from "@/lib/api"
 import type { Answer } from "@/sums/answer"
 import { SumDrawing } from "@/sums/SumDrawing"
 import { SUMS, type Sum } from "@/sums/sums"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 /** Everyday questions, each drawn. What is typed stays while another one is looked at. */
 export default function SumsShow({ first }: { first: string | null }) {
@@ -19,7 +19,7 @@ export default function SumsShow({ first }: { first: string | null }) {
     [sum, typed],
   )
   const [answer, setAnswer] = useState<{ id: string; numbers: Answer } | null>(null)
-  const [error, setError] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   useEffect(() => {
     const stop = new AbortController()
     send<Answer>("POST", "/sums", { question: sum.id, fields }, stop.signal)
@@ -27,7 +27,7 @@ export default function SumsShow({ first }: { first: string | null }) {
         setAnswer({ id: sum.id, numbers })
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
     return () => stop.abort()
   }, [sum, fields])
   const set = (name: string, value: string) => setTyped({ ...typed, [sum.id]: { ...typed[sum.id], [name]: value } })
@@ -63,7 +63,7 @@ export default function SumsShow({ first }: { first: string | null }) {
           <h2 className="panel-title">{sum.asks}</h2>
           <div className="sum-fields">
             {sum.fields.map((field) => {
-              const said =
+              const fieldError =
                 error && (error.where === field.name || error.where?.startsWith(`${field.name}/`))
                   ? error.sentence
                   : undefined
@@ -73,7 +73,7 @@ export default function SumsShow({ first }: { first: string | null }) {
                   label={field.label}
                   value={fields[field.name] ?? ""}
                   options={field.options}
-                  error={said}
+                  error={fieldError}
                   onChange={(value) => set(field.name, value)}
                 />
               ) : (
@@ -82,7 +82,7 @@ export default function SumsShow({ first }: { first: string | null }) {
                   label={field.label}
                   value={fields[field.name] ?? ""}
                   placeholder={field.hint}
-                  error={said}
+                  error={fieldError}
                   onChange={(value) => set(field.name, value)}
                 />
               )
@@ -90,7 +90,7 @@ export default function SumsShow({ first }: { first: string | null }) {
           </div>
           {error &&
             !sum.fields.some((field) => error.where === field.name || error.where?.startsWith(`${field.name}/`)) && (
-              <p className="said" role="alert">
+              <p className="error-text" role="alert">
                 {error.sentence}
               </p>
             )}

@@ -9,7 +9,7 @@ import { FactorRows } from "@/trial/FactorRows"
 import { type Factor, FIELDS, levels, type Preview, type TrialPiece, type TrialProps } from "@/trial/props"
 import { Says } from "@/trial/Says"
 import { TrialBoard } from "@/trial/TrialBoard"
-import type { ErrorSaid } from "@/types"
+import type { ErrorReason } from "@/types"
 
 const DESIGNS: [string, string][] = [
   ["full", "every combination"],
@@ -38,7 +38,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
   const [shuffled, setShuffled] = useState(false)
   const [strip, setStrip] = useState(true)
   const [preview, setPreview] = useState<Preview | null>(null)
-  const [said, setSaid] = useState<ErrorSaid | null>(null)
+  const [error, setError] = useState<ErrorReason | null>(null)
   const asked = useMemo(
     () => ({
       piece_id: piece?.id ?? null,
@@ -66,17 +66,17 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
     send<Preview>("POST", "/trials/preview", asked, stop.signal)
       .then((answer) => {
         setPreview(answer)
-        setSaid(null)
+        setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
     return () => stop.abort()
   }, [asked])
   const make = () =>
     send<{ location: string }>("POST", "/trials", { ...asked, name })
       .then((answer) => router.visit(answer.location))
-      .catch((caught: unknown) => caught instanceof Refused && setSaid(caught.said))
-  const error = (where: string) =>
-    said?.where === where ? `${said.sentence}${said.accepted ? ` (${said.accepted})` : ""}` : undefined
+      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+  const errorAt = (where: string) =>
+    error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined
   const choose = (id: string) => {
     const next = pieces.find((candidate) => String(candidate.id) === id)
     setPiece(next)
@@ -138,30 +138,30 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
             steps={piece?.steps ?? []}
             products={products}
             onChange={setFactors}
-            said={error("factors")}
+            error={errorAt("factors")}
           />
-          <SelectField label="Cells" value={design} options={DESIGNS} onChange={setDesign} error={error("design")} />
+          <SelectField label="Cells" value={design} options={DESIGNS} onChange={setDesign} error={errorAt("design")} />
           {design === "subset" && (
-            <TextField label="How many cells" value={runs} onChange={setRuns} error={error("runs")} />
+            <TextField label="How many cells" value={runs} onChange={setRuns} error={errorAt("runs")} />
           )}
           <div className="desk-three">
             <TextField
               label="Width, mm"
               value={size.width}
               onChange={(width) => setSize({ ...size, width })}
-              error={error("width_mm")}
+              error={errorAt("width_mm")}
             />
             <TextField
               label="Height, mm"
               value={size.height}
               onChange={(height) => setSize({ ...size, height })}
-              error={error("height_mm")}
+              error={errorAt("height_mm")}
             />
             <TextField
               label="Times over"
               value={size.boards}
               onChange={(boards) => setSize({ ...size, boards })}
-              error={error("boards")}
+              error={errorAt("boards")}
             />
           </div>
           <div className="desk-three">
@@ -186,10 +186,10 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
             label="Name of the trial"
             value={name}
             onChange={setName}
-            error={error("name")}
+            error={errorAt("name")}
             placeholder="Desk dye and sealer"
           />
-          <button type="submit" className="tape" disabled={!preview || Boolean(said && said.where !== "name")}>
+          <button type="submit" className="tape" disabled={!preview || Boolean(error && error.where !== "name")}>
             Lay out{" "}
             {preview && preview.boards * preview.parts.length > 1
               ? `${preview.boards * preview.parts.length} boards`
@@ -197,14 +197,14 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
           </button>
         </form>
         <section aria-label="The board" aria-live="polite" className="min-w-0">
-          {said && (!HANDLED.includes(said.where) || said.where === "cells") && (
+          {error && (!HANDLED.includes(error.where) || error.where === "cells") && (
             <p className="trouble" role="alert">
-              {said.sentence}
-              {said.accepted ? `. Accepted: ${said.accepted}` : ""}
+              {error.sentence}
+              {error.accepted ? `. Accepted: ${error.accepted}` : ""}
             </p>
           )}
           {preview && (
-            <div data-state={said ? "stale" : "fresh"} className="designer-answer">
+            <div data-state={error ? "stale" : "fresh"} className="designer-answer">
               {preview.parts.map((labels, part) => (
                 <TrialBoard
                   key={labels.join()}
