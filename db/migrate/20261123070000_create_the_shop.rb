@@ -33,8 +33,7 @@ class CreateTheShop < ActiveRecord::Migration[7.2]
       t.string :closes
       t.check_constraint "(weekday IS NULL) <> (date IS NULL)", name: "weekday_or_date"
       t.check_constraint "weekday IS NULL OR weekday BETWEEN 0 AND 6", name: "weekday_range"
-      t.check_constraint "(opens IS NULL AND closes IS NULL AND date IS NOT NULL) OR (opens < closes)",
-                         name: "opens_before_closes"
+      t.check_constraint "(opens IS NULL AND closes IS NULL AND date IS NOT NULL) OR (opens < closes)", name: "opens_before_closes"
     end
 
     create_table :products do |t|
@@ -87,8 +86,7 @@ class CreateTheShop < ActiveRecord::Migration[7.2]
       t.integer :position, null: false, default: 0
       t.index %i[piece_id name], unique: true
       t.check_constraint "area_m2 > 0 AND area_m2 <= 10000", name: "area_is_positive"
-      t.check_constraint "grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')",
-                         name: "grain_is_known"
+      t.check_constraint "grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')", name: "grain_is_known"
       t.check_constraint "kind IN ('face','back','inside','edges')", name: "face_kind"
       t.check_constraint "instr(name, '/') = 0 AND instr(name, '+') = 0", name: "name_fits_a_key"
     end

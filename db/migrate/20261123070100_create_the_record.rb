@@ -86,8 +86,7 @@ class CreateTheRecord < ActiveRecord::Migration[7.2]
       t.datetime :recorded_at, null: false
       t.check_constraint "kind IN ('started','done','dry_test','note','correction')", name: "entry_kind"
       t.check_constraint "json_valid(body)", name: "body_is_json"
-      t.check_constraint "(kind = 'correction') = (corrects_id IS NOT NULL)",
-                         name: "a_correction_names_what_it_corrects"
+      t.check_constraint "(kind = 'correction') = (corrects_id IS NOT NULL)", name: "a_correction_names_what_it_corrects"
     end
     append_only :entries
     append_only :revisions

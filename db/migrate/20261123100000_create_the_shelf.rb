@@ -1,9 +1,6 @@
 # Batches with what moves in and out of them, mixes in the pot, recipes, consumables; pours are entries of the log.
 class CreateTheShelf < ActiveRecord::Migration[7.2]
-  KINDS = {
-    before: %w[started done dry_test note correction],
-    after: %w[started done dry_test note correction poured mixed discarded]
-  }.freeze
+  KINDS = { before: %w[started done dry_test note correction], after: %w[started done dry_test note correction poured mixed discarded] }.freeze
 
   def change
     shop_settings
@@ -120,8 +117,6 @@ class CreateTheShelf < ActiveRecord::Migration[7.2]
   end
 
   def refusal(table, verb)
-    "CREATE TRIGGER #{table}_refuse_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, " \
-    "'#{table} " \
-    "are append-only'); END"
+    "CREATE TRIGGER #{table}_refuse_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, '#{table} are append-only'); END"
   end
 end

@@ -12,10 +12,7 @@ class FaultsEnterTheLog < ActiveRecord::Migration[7.2]
     %w[update delete].each { |verb| execute "DROP TRIGGER IF EXISTS entries_refuse_#{verb}" }
     remove_check_constraint :entries, list(before), name: "entry_kind"
     add_check_constraint :entries, list(after), name: "entry_kind"
-    %w[UPDATE DELETE].each do |verb|
-      execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, " \
-              "'entries are append-only'); END"
-    end
+    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END" }
   end
 
   def list(kinds) = "kind IN (#{kinds.map { |kind| "'#{kind}'" }.join(",")})"

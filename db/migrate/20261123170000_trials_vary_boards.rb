@@ -22,11 +22,7 @@ class TrialsVaryBoards < ActiveRecord::Migration[7.2]
     add_column :readings, :instrument, :string
     reversible do |direction|
       direction.up { reading_kinds { remove_check_constraint :readings, name: "reading_kind" } }
-      direction.down do
-        reading_kinds do
-          add_check_constraint :readings, "kind IN ('lab','gloss','blotch','liking','note')", name: "reading_kind"
-        end
-      end
+      direction.down { reading_kinds { add_check_constraint :readings, "kind IN ('lab','gloss','blotch','liking','note')", name: "reading_kind" } }
     end
     create_table :pair_picks do |t|
       t.references :winner, null: false, foreign_key: { to_table: :cells }
@@ -38,27 +34,17 @@ class TrialsVaryBoards < ActiveRecord::Migration[7.2]
       t.check_constraint "winner_id <> loser_id", name: "a_pick_is_of_two"
     end
     reversible do |direction|
-      direction.up do
-        %w[UPDATE DELETE].each do |verb|
-          execute "CREATE TRIGGER pair_picks_refuse_#{verb.downcase} BEFORE #{verb} ON pair_picks BEGIN SELECT " \
-                  "RAISE(ABORT, 'pair_picks are append-only'); END"
-        end
-      end
+      direction.up { %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER pair_picks_refuse_#{verb.downcase} BEFORE #{verb} ON pair_picks BEGIN SELECT RAISE(ABORT, 'pair_picks are append-only'); END" } }
       direction.down { %w[update delete].each { |verb| execute "DROP TRIGGER pair_picks_refuse_#{verb}" } }
     end
   end
 
   private
 
-  # What can be read is a list of the core. SQLite rebuilds a table to change a constraint, and its triggers go with
-  # it.
+  # What can be read is a list of the core. SQLite rebuilds a table to change a constraint, and its triggers go with it.
   def reading_kinds
     %w[update delete].each { |verb| execute "DROP TRIGGER IF EXISTS readings_refuse_#{verb}" }
     yield
-    %w[UPDATE DELETE].each do |verb|
-      execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT " \
-              "RAISE(ABORT, " \
-              "'readings are append-only'); END"
-    end
+    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER readings_refuse_#{verb.downcase} BEFORE #{verb} ON readings BEGIN SELECT RAISE(ABORT, 'readings are append-only'); END" }
   end
 end

@@ -17,8 +17,7 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
       t.integer :width, null: false
       t.integer :height, null: false
       t.datetime :created_at, null: false
-      t.check_constraint "(cell_id IS NOT NULL) + (piece_id IS NOT NULL) + (entry_id IS NOT NULL) <= 1",
-                         name: "a_photo_is_of_one_thing"
+      t.check_constraint "(cell_id IS NOT NULL) + (piece_id IS NOT NULL) + (entry_id IS NOT NULL) <= 1", name: "a_photo_is_of_one_thing"
       t.check_constraint "width > 0 AND height > 0", name: "a_photo_has_a_size"
     end
   end
@@ -50,8 +49,7 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
       t.references :record, null: false, polymorphic: true, index: false
       t.references :blob, null: false, foreign_key: { to_table: :active_storage_blobs }
       t.datetime :created_at, null: false
-      t.index %i[record_type record_id name blob_id], name: "index_active_storage_attachments_uniqueness",
-              unique: true
+      t.index %i[record_type record_id name blob_id], name: "index_active_storage_attachments_uniqueness", unique: true
     end
   end
 
@@ -61,10 +59,7 @@ class LooksAreSeenAndApproved < ActiveRecord::Migration[7.2]
     yield
     remove_check_constraint :entries, list(before), name: "entry_kind"
     add_check_constraint :entries, list(after), name: "entry_kind"
-    %w[UPDATE DELETE].each do |verb|
-      execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, " \
-              "'entries are append-only'); END"
-    end
+    %w[UPDATE DELETE].each { |verb| execute "CREATE TRIGGER entries_refuse_#{verb.downcase} BEFORE #{verb} ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END" }
   end
 
   def list(kinds) = "kind IN (#{kinds.map { |kind| "'#{kind}'" }.join(",")})"

@@ -1,5 +1,4 @@
-# Products and tools that schedules, the log or mixes name are not deleted: they are retired, known by name and no
-# longer offered.
+# Products and tools that schedules, the log or mixes name are not deleted: they are retired, known by name and no longer offered.
 class WhatIsInUseIsRetired < ActiveRecord::Migration[7.2]
   def change
     add_column :products, :retired_at, :datetime
