@@ -18,7 +18,7 @@ class ChecksTest < CoreTest
   def test_a_missed_window_that_the_plan_scuffs_is_a_note_and_can_be_caught
     assert_equal [ "note" ], levels(missed, "bond.window_over")
     after = remedied(missed, "bond.window_over")
-    assert_equal 0, after.to_h["goal"]["scuffs"]
+    assert_equal 0, report(after)["goal"]["scuffs"]
     assert_empty findings(after, "bond.window_over")
   end
 

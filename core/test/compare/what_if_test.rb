@@ -74,15 +74,15 @@ class WhatIfTest < CoreTest
         { "id" => "loft", "climate" => [ { "t_c" => 18, "rh" => 50 } ] }
       ]
     )
-    infeasible = frozen.to_h["infeasible"]
+    infeasible = report(frozen)["infeasible"]
     assert_equal "milestone", infeasible["constraint"]
     assert_includes infeasible["changes"].map { |change| change["change"] }.join(" | "), "2 °C warmer in the bench"
     infeasible["changes"].each { |change| assert_operator at(change["ready_at"]), :>, frozen.shop.now }
     # 8 h 30 of work in one piece fit no open hours of 8 h; an hour more would.
     long = plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70)), area_m2: 56.0),
                 week: WEEK.transform_values { [ [ "08:00", "16:00" ] ] })
-    assert_equal "hours", long.to_h.dig("infeasible", "constraint")
-    assert_equal [ "An hour longer each day" ], long.to_h["infeasible"]["changes"].map { |change| change["change"] }
+    assert_equal "hours", report(long).dig("infeasible", "constraint")
+    assert_equal [ "An hour longer each day" ], report(long)["infeasible"]["changes"].map { |change| change["change"] }
   end
 
   def test_fans_help_only_while_the_carrier_leaves

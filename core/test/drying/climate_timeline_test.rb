@@ -160,7 +160,7 @@ class LineTest < CoreTest
     steady = overnight(climate: [ { "t_c" => 20, "rh" => 50 } ])
     cold = overnight(daily: SETBACK)
     assert_operator cold.build.ready["top"], :>, steady.build.ready["top"]
-    rates = cold.to_h["rates"]["bench"]["oxidative.early"]
+    rates = report(cold)["rates"]["bench"]["oxidative.early"]
     assert_operator rates.size, :>, 2
     assert_in_delta 1.0, rates[0][1], 1e-6
     assert_in_delta 1 / 2.219, rates[1][1], 0.001

@@ -60,7 +60,7 @@ class BatchesTest < CoreTest
   end
 
   def test_the_plan_tells_its_batches
-    json = shop(clear(coats: 2)).to_h
+    json = report(shop(clear(coats: 2)))
     assert_equal "b1", json["passes"].first["batch"]
     assert_equal json["passes"].map { |pass| pass["key"] }, json["batches"].first["passes"]
     assert_empty PlanChecker.new(

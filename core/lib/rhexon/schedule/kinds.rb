@@ -108,8 +108,10 @@ module Rhexon
         return if known.include?(step["method"])
 
         raise InvalidInput.new(
-          "#{product.name} cannot be #{Words::DONE.fetch(step["method"])}: #{why_not(step["kind"])}",
-          where: "steps/#{step["id"]}/method", accepted: known.map { |method| Words::DONE.fetch(method) }.join(", ")
+          "#{product.name} cannot be #{Materials::Methods::DONE.fetch(step["method"])}: #{why_not(step["kind"])}",
+          where: "steps/#{step["id"]}/method", accepted: known.map { |method|
+            Materials::Methods::DONE.fetch(method)
+          }.join(", ")
         )
       end
 
