@@ -3,5 +3,5 @@ import { defineConfig } from "vitest/config"
 
 export default defineConfig({
   resolve: { alias: { "@": fileURLToPath(new URL("./app/frontend", import.meta.url)) } },
-  test: { include: ["test/frontend/**/*.test.ts"] },
+  test: { include: ["test/frontend/**/*.test.{ts,tsx}"] },
 })

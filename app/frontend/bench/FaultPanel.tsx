@@ -2,7 +2,7 @@ import { Dialog } from "radix-ui"
 import { useEffect, useState } from "react"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay } from "@/types"
@@ -23,7 +23,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
     if (open && faults.length === 0)
       send<{ faults: Fault[] }>("GET", "/faults")
         .then((answer) => setFaults(answer.faults))
-        .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
+        .catch(refused((reason) => setTrouble(reason.sentence)))
   }, [open, faults.length])
   useEffect(() => {
     setWays(null)
@@ -32,7 +32,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
     const stop = new AbortController()
     send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, stop.signal)
       .then((answer) => setWays(answer.ways))
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
     return () => stop.abort()
   }, [chosen, row.key])
   const fault = faults.find((candidate) => candidate.id === chosen)

@@ -1,7 +1,7 @@
 import { router } from "@inertiajs/react"
 import { useEffect, useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { ErrorReason, Mixable, Recipe } from "@/types"
 import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
 import { type Sheet, SheetDrawing } from "./SheetDrawing"
@@ -59,14 +59,14 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
         setSheet(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
     return () => stop.abort()
   }, [body])
 
   const begin = () =>
     send<{ location: string }>("POST", "/mix", body)
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const at = (where: string) => (error?.where?.startsWith(where) ? error.sentence : undefined)
   const elsewhere =
     error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))

@@ -6,7 +6,7 @@ import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
@@ -42,7 +42,7 @@ export default function AreaPage({ choices, first }: Props) {
         setAnswer(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
     return () => stop.abort()
   }, [fields])
   const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))

@@ -5,7 +5,7 @@ import { TargetPhoto } from "@/colour/TargetPhoto"
 import { type Lesson, Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { ErrorReason, Photo } from "@/types"
 
 type Lab = [number, number, number]
@@ -59,7 +59,7 @@ export default function ColourPage(props: Props) {
         setAnswer(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
     return () => stop.abort()
   }, [question])
   const errorAt = (where: string) =>

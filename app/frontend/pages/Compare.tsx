@@ -5,7 +5,7 @@ import { figures } from "@/compare/figures"
 import { SelectField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { day } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Side } from "@/types"
@@ -36,7 +36,7 @@ export default function ComparePage(props: Props) {
       reason: side.label,
     })
       .then(() => router.visit(`/pieces/${piece.id}/schedule`))
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
   const { film } = useMeasures()
   const rows = figures(sides, zone, props.currency, film)

@@ -1,6 +1,6 @@
 import { useState } from "react"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { when } from "@/lib/time"
 import type { Photo } from "@/types"
 import { PatchColour } from "./PatchColour"
@@ -27,7 +27,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
         onGone(photo.id)
         onClose()
       })
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
   return (
     <Panel
       title={photo.of ?? "Photo"}

@@ -1,7 +1,7 @@
 import { Dialog } from "radix-ui"
 import { useState } from "react"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { Photo } from "@/types"
 import { Photos } from "./Photos"
 
@@ -12,7 +12,7 @@ export function PiecePhotos({ piece }: { piece: number }) {
   const fetch = () =>
     send<{ photos: Photo[] }>("GET", `/pieces/${piece}/photos`)
       .then((answer) => setPhotos(answer.photos))
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
   return (
     <Panel
       title="Photos"

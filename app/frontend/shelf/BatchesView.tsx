@@ -1,6 +1,6 @@
 import { Link, router } from "@inertiajs/react"
 import { useState } from "react"
-import { clientId, Refused, send } from "@/lib/api"
+import { clientId, refused, send } from "@/lib/api"
 import { roughMass, useUnits } from "@/lib/units"
 import type { Batch } from "@/types"
 import { batchSays } from "./batchSays"
@@ -32,7 +32,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
   const box = () =>
     send<{ location: string }>("POST", "/batches/box", { batches: chosen, client_id: clientId() })
       .then(({ location }) => router.visit(location))
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
   return (
     <>
       <div className="shelf-tools">

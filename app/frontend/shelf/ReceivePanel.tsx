@@ -3,7 +3,7 @@ import { Dialog } from "radix-ui"
 import { useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { clientId, Refused, send } from "@/lib/api"
+import { clientId, refused, send } from "@/lib/api"
 import type { ErrorReason } from "@/types"
 
 type Props = { products: { id: number; name: string }[]; today: string; found?: string | null; product?: number }
@@ -27,7 +27,7 @@ export function ReceivePanel({ products, today, product }: Props) {
       client_id: id.current,
     })
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
     <Panel

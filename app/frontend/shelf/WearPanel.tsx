@@ -3,7 +3,7 @@ import { Dialog } from "radix-ui"
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { Consumable, ErrorReason } from "@/types"
 
 const text = (value: number | null | undefined) => (value === null || value === undefined ? "" : String(value))
@@ -48,7 +48,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         setOpen(false)
         router.reload()
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   return (
     <Panel
       title={consumable ? consumable.name : "A new consumable"}

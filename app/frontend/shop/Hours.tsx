@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { ErrorReason } from "@/types"
 import type { HoursOf, ShopProps } from "./props"
 
@@ -70,7 +70,7 @@ function Week({
         setKept("Kept. The plan follows.")
         onKept(props)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const none = Object.values(week).every((text) => !text.trim())
   return (
     <div className="mt-2">

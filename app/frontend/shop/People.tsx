@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { PersonOf, ShopProps } from "./props"
 
 type Props = { state: ShopProps; onKept: (props: ShopProps) => void }
@@ -15,7 +15,7 @@ export function People({ state, onKept }: Props) {
         setTrouble("")
         onKept(props)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setTrouble(caught.reason.sentence))
+      .catch(refused((reason) => setTrouble(reason.sentence)))
   const person = (row: PersonOf, set: Partial<PersonOf>) =>
     void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
   return (

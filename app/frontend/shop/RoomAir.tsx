@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { MeasureField } from "@/components/MeasureField"
-import { Refused, send, sendFile } from "@/lib/api"
+import { refused, send, sendFile } from "@/lib/api"
 import { useMeasures } from "@/lib/units"
 import type { ErrorReason, RoomAir as RoomAirData } from "@/types"
 import { AirDrawing } from "./AirDrawing"
@@ -66,7 +66,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
           setOpen(false)
         }
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const read = (file: File | undefined) =>
     file &&
     room &&
@@ -81,7 +81,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             : "",
         )
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const set = (index: number, fields: Partial<Hour>) =>
     setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
   if (!room && !open)

@@ -1,5 +1,5 @@
 import { useState } from "react"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
 import type { ShopProps } from "./props"
 
@@ -22,7 +22,7 @@ export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept
         onKept(props)
         setError("")
       })
-      .catch((error: unknown) => error instanceof Refused && setError(error.reason.sentence))
+      .catch(refused((reason) => setError(reason.sentence)))
   return (
     <section aria-label="House rules" className="rule pt-2">
       <h2 className="head">House rules</h2>

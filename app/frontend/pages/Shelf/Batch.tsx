@@ -3,7 +3,7 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { clientId, Refused, send } from "@/lib/api"
+import { clientId, refused, send } from "@/lib/api"
 import { when } from "@/lib/time"
 import { mass, useUnits, volume } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
@@ -38,7 +38,7 @@ export default function BatchPage(first: Props) {
         if ("location" in answer) router.visit(answer.location)
         else setState(answer)
       })
-      .catch((error: unknown) => error instanceof Refused && setTrouble(error.reason))
+      .catch(refused(setTrouble))
   const says = batchSays(batch, now)
   const dates: [string, string | null][] = [
     [batch.mix_id === null ? "came" : "mixed", batch.made_on],

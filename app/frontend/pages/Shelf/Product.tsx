@@ -3,7 +3,7 @@ import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell, useNow } from "@/components/Shell"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
@@ -59,15 +59,15 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
         setError(null)
         router.visit(location, { preserveScroll: true })
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const remove = () =>
     send<{ location: string }>("DELETE", `/products/${product.id}`)
       .then(({ location }) => router.visit(location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const change = (act: "retire" | "take_up") =>
     send<{ location: string }>("POST", `/products/${product.id}/${act}`)
       .then(() => router.reload())
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const elsewhere =
     error &&
     !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&

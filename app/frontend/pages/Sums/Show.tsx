@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import type { Answer } from "@/sums/answer"
 import { SumDrawing } from "@/sums/SumDrawing"
 import { SUMS, type Sum } from "@/sums/sums"
@@ -27,7 +27,7 @@ export default function SumsShow({ first }: { first: string | null }) {
         setAnswer({ id: sum.id, numbers })
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
     return () => stop.abort()
   }, [sum, fields])
   const set = (name: string, value: string) => setTyped({ ...typed, [sum.id]: { ...typed[sum.id], [name]: value } })

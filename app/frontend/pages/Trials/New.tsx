@@ -4,7 +4,7 @@ import { LightChoice } from "@/colour/LightChoice"
 import { useLight } from "@/colour/useLight"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
-import { Refused, send } from "@/lib/api"
+import { refused, send } from "@/lib/api"
 import { FactorRows } from "@/trial/FactorRows"
 import { type Factor, FIELDS, levels, type Preview, type TrialPiece, type TrialProps } from "@/trial/props"
 import { Says } from "@/trial/Says"
@@ -68,13 +68,13 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
         setPreview(answer)
         setError(null)
       })
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
     return () => stop.abort()
   }, [asked])
   const make = () =>
     send<{ location: string }>("POST", "/trials", { ...asked, name })
       .then((answer) => router.visit(answer.location))
-      .catch((caught: unknown) => caught instanceof Refused && setError(caught.reason))
+      .catch(refused(setError))
   const errorAt = (where: string) =>
     error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined
   const choose = (id: string) => {

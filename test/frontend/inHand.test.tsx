@@ -1,0 +1,56 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, render, screen } from "@testing-library/react"
+import type { ComponentProps } from "react"
+import { afterEach, describe, expect, test, vi } from "vitest"
+import { InHand } from "@/bench/InHand"
+import type { Touch } from "@/bench/useBench"
+import { NOW, piece, row } from "./support/bench"
+
+vi.mock("@inertiajs/react", () => ({
+  Link: ({ href, children }: { href: string; children: string }) => <a href={href}>{children}</a>,
+}))
+vi.mock("@/photo/PhotoButton", () => ({ PhotoButton: () => null }))
+
+afterEach(cleanup)
+
+function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
+  const touches: Touch[] = []
+  render(
+    <InHand
+      people={["Imke"]}
+      running={[]}
+      next={row()}
+      pieces={[piece()]}
+      mixed={{}}
+      now={NOW}
+      zone="Etc/UTC"
+      onTouch={(touch) => touches.push(touch)}
+      last={null}
+      {...more}
+    />,
+  )
+  return touches
+}
+
+describe("what hands should take up", () => {
+  test("an empty bench says how work gets there, and still takes a touch back", () => {
+    const touches = show({ next: undefined, last: { id: 7, words: "coat 1 of 2 done", piece: "Desk top" } })
+    expect(screen.getByText("Nothing to do at the bench")).toBeTruthy()
+    fireEvent.click(screen.getByText(/Take back: coat 1 of 2 done/))
+    expect(touches).toEqual([{ kind: "correction", corrects: 7 }])
+  })
+
+  test("one button starts it, in the name of who is planned", () => {
+    const touches = show()
+    expect(screen.getByText(/Skerrow W20 clear satin, 100 µm wet, sprayed, 429 ml/)).toBeTruthy()
+    fireEvent.click(screen.getByText("Start"))
+    expect(touches).toEqual([{ kind: "started", pass: "p1/s1/1/top", person: "Imke" }])
+  })
+
+  test("what is running is ended, not begun", () => {
+    const touches = show({ running: [row({ status: "running" })] })
+    expect(screen.getByRole("heading", { level: 2 }).textContent).toMatch(/^In hand: coat 1 of 2/)
+    fireEvent.click(screen.getByText("Done"))
+    expect(touches[0]).toMatchObject({ kind: "done", pass: "p1/s1/1/top" })
+  })
+})
