@@ -91,7 +91,7 @@ module Rhexon
         end
 
         # 1.5 times what comes off is two standard deviations of it.
-        SAFELY = 1.5
+        SAFELY = Reference.table("limits").fetch("sanded_safely")
 
         def leave_out(context, placement)
           if %w[between scuff denib].include?(placement.pass.step["aim"])

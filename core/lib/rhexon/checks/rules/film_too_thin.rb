@@ -5,7 +5,7 @@ module Rhexon
       # for oil and wax (they need none), for backs and insides, and for a piece that has no film coat yet.
       module FilmTooThin
         # More coats than that are another schedule.
-        MOST_MORE = 6
+        MOST_MORE = Reference.table("limits").fetch("most_more_coats")
 
         module_function
 
@@ -60,17 +60,17 @@ module Rhexon
         def remedies(context, coat, lacking)
           return [] unless coat.status == "planned"
 
+          [ heavier(context, coat, lacking), more_coats(context, coat, lacking) ]
+        end
+
+        def more_coats(context, coat, lacking)
           dry = Film::Coat.dry_um(coat.pass.wet_um, coat.pass.solids_percent)
           more = [ (lacking / dry).ceil, 1 ].max
           coats = coat.pass.step["coats"] + more
-          [
-            heavier(context, coat, lacking),
-            (context.change(
-              coat, more == 1 ? "One more coat, + #{dry.round} µm" : "#{more} more coats, + #{(dry * more).round} µm",
-              { "coats" => coats }
-            ) if more <= MOST_MORE &&
-              coats <= 30)
-          ]
+          return if more > MOST_MORE || coats > 30
+
+          label = more == 1 ? "One more coat" : "#{more} more coats"
+          context.change(coat, "#{label}, + #{(dry * more).round} µm", { "coats" => coats })
         end
 
         # Heavier coats of this step, by at most a quarter over what the method usually leaves.
