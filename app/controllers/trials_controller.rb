@@ -17,7 +17,7 @@ class TrialsController < ApplicationController
              }
            },
                     grains: Piece::GRAINS,
-                    products: Shelf.items }
+                    products: ShelfItems.all }
   end
 
   def preview

@@ -41,13 +41,6 @@ module Shelf
   # @return [Array<Rhexon::Materials::Product>] that forms offer: those that are not retired
   def offered = products.values.reject(&:retired?)
 
-  # Products as step forms offer them, the usual ones first; retired ones last, for steps that name them.
-  # @return [Array<Hash>]
-  def items
-    sorted = Rhexon::Schedule::Kinds.laying.flat_map { |kind| Rhexon::Schedule::Kinds.sorted(kind, products.values) }
-    (sorted | products.values).map { |product| ShelfItemSerializer.new(product).to_h }
-  end
-
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products
     Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze

@@ -56,7 +56,7 @@ class SoundChange
 
   def draw(floor)
     (@drawn ? floor.pieces & @drawn : floor.pieces).each { |piece| floor.drawing(piece).check!(@face) }
-    JSON.generate(BenchSerializer.new(Rhexon::Picture::Bench.new(floor.plan)).to_h) unless @drawn
+    BenchState.new(floor: floor).check! unless @drawn
   end
 
   # What was read inside the transaction never was.

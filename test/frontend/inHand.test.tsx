@@ -3,7 +3,7 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import type { ComponentProps } from "react"
 import { afterEach, describe, expect, test, vi } from "vitest"
 import { InHand } from "@/bench/InHand"
-import type { Touch } from "@/bench/useBench"
+import type { Touch } from "@/bench/touch"
 import { NOW, piece, row } from "./support/bench"
 
 vi.mock("@inertiajs/react", () => ({

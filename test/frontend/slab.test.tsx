@@ -2,7 +2,7 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { Slab } from "@/bench/Slab"
-import type { Touch } from "@/bench/useBench"
+import type { Touch } from "@/bench/touch"
 import type { Slab as SlabData } from "@/types"
 import { NOW, piece, row, slab } from "./support/bench"
 

@@ -7,7 +7,7 @@ import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay } from "@/types"
 import { lowerFirst } from "./InHand"
-import type { Touch } from "./useBench"
+import type { Touch } from "./touch"
 
 type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touch) => void }
 

@@ -6,7 +6,7 @@ import { type Measure, useMeasures } from "@/lib/units"
 import { beginMix } from "@/mix/beginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
-import type { Touch } from "./useBench"
+import type { Touch } from "./touch"
 
 const METHOD: Record<string, string> = {
   spray: "sprayed",

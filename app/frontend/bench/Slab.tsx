@@ -5,7 +5,7 @@ import { useMeasures } from "@/lib/units"
 import type { Piece, Slab as SlabData } from "@/types"
 import { FaultPanel } from "./FaultPanel"
 import { lowerFirst } from "./InHand"
-import type { Touch } from "./useBench"
+import type { Touch } from "./touch"
 
 const HEIGHT = 92
 const FILM: Record<string, string> = {

@@ -1,4 +1,4 @@
-import type { Touch } from "./useBench"
+import type { Touch } from "./touch"
 
 /** A touch that the server does not have yet; refused: its sentence, until it is sent again or taken back. */
 export type Unsent = Touch & { client_id: string; happened_at: string; words?: string; refused?: string }

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react"
 import { clientId, Refused, send } from "@/lib/api"
 import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
+import type { Touch } from "./touch"
 import { afterSending, type Fate, keepUnsent, type Unsent, unsent } from "./unsent"
 
 // A touch that the server has not answered by then is called unsent.
@@ -13,16 +14,6 @@ export type BenchProps = {
   latest: Entry[]
   pots: BenchPot[]
   mixed: Record<string, string>
-}
-export type Touch = {
-  kind: "started" | "done" | "dry_test" | "fault" | "correction"
-  pass?: string
-  person?: string
-  milestone?: string
-  answer?: "dry" | "not_yet"
-  fault?: string
-  mending?: string
-  corrects?: number
 }
 
 /**

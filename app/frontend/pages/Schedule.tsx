@@ -15,7 +15,7 @@ import { AIMS, Goals } from "@/plan/Goals"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
 import { FaceChoice } from "@/schedule/Choices"
-import { Detail, type Fields } from "@/schedule/Detail"
+import { Detail } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { Findings } from "@/schedule/Findings"
 import { turned } from "@/schedule/HardWindows"
@@ -25,6 +25,7 @@ import { SheetTable } from "@/schedule/SheetTable"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
 import { StepTools } from "@/schedule/StepTools"
+import type { StepSet } from "@/schedule/stepProps"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
@@ -97,7 +98,7 @@ function Screen(props: Props) {
     state.edit({ op: "add_step", after: row?.step ?? null, step })
     setSelected(`${piece.core_id}/${step.id}`)
   }
-  const splitAndSet = (split: Step, done: number, set: Fields) => {
+  const splitAndSet = (split: Step, done: number, set: StepSet) => {
     const rest = freeId(sheet.document.steps)
     setSelected(`${piece.core_id}/${rest}`)
     state.edit({

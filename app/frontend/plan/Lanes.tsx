@@ -1,7 +1,7 @@
 import type { Axis } from "@/drawing/axis"
 import { clock, when } from "@/lib/time"
 import type { PlanPiece, ShopPlan } from "./props"
-import { LANE } from "./ShopPicture"
+import { LANE } from "./rows"
 
 /** One lane a person: a line while they are there, a hanging flag for each time their hands are on a piece. */
 export function Lanes({ plan, axis, y, pieces }: { plan: ShopPlan; axis: Axis; y: number; pieces: PlanPiece[] }) {

@@ -1,7 +1,7 @@
 import type { Axis } from "@/drawing/axis"
 import { when } from "@/lib/time"
 import type { ShopPlan } from "./props"
-import { PLACE } from "./ShopPicture"
+import { PLACE } from "./rows"
 
 type Place = ShopPlan["places"][number]
 

@@ -6,12 +6,11 @@ import { clock, day, duration, when } from "@/lib/time"
 import { Lanes } from "./Lanes"
 import { Places } from "./Places"
 import type { Chance, PlanPiece, ShopPlan, Strand } from "./props"
+import { LANE, PLACE } from "./rows"
 
 const NAME = 150
 const TOP = 44
 const STRAND = 74
-export const LANE = 46
-export const PLACE = 40
 
 type Props = { plan: ShopPlan; pieces: PlanPiece[]; chances: Chance[] | null; width: number; now: number }
 

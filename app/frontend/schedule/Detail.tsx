@@ -8,10 +8,9 @@ import { Ledger } from "./Ledger"
 import { MixForPass } from "./MixForPass"
 import { PlaceFields } from "./PlaceFields"
 import { StepFields } from "./StepFields"
+import type { StepSet } from "./stepProps"
 import { WhenControl } from "./WhenControl"
 import { METHODS } from "./words"
-
-export type Fields = Extract<Operation, { op: "change_step" }>["set"]
 
 type Props = {
   sheet: Sheet
@@ -25,7 +24,7 @@ type Props = {
   error: (field: string) => string | undefined
   onEdit: (operation: Operation, reason?: string) => void
   /** Coats that are done stay as they were: the rest is split off and changed. */
-  onSplitAndSet: (step: Step, done: number, fields: Fields) => void
+  onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
   onMove: (row: Row, start: number) => void
   onUnpin: (row: Row) => void
 }
@@ -41,7 +40,7 @@ export function Detail(props: Props) {
       .filter((other) => other.step === step.id && other.status !== "planned" && !other.inserted)
       .map((other) => other.coat),
   )
-  const set = (fields: Fields) => {
+  const set = (fields: StepSet) => {
     const splits = done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
     if (splits) props.onSplitAndSet(step, done, fields)
     else onEdit({ op: "change_step", id: step.id, set: fields })

@@ -1,6 +1,6 @@
 import { SelectField } from "@/components/Field"
 import type { Operation, Row, Sheet, Step } from "@/types"
-import type { Fields } from "./Detail"
+import type { StepSet } from "./stepProps"
 
 type Flag = "one_batch" | "wet_on_wet" | "while_soft" | "wipe_off"
 const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: string }[] = [
@@ -41,7 +41,7 @@ export function HardWindows({
   sheet: Sheet
   row: Row
   step: Step
-  onSet: (fields: Fields) => void
+  onSet: (fields: StepSet) => void
   onEdit: (operation: Operation) => void
 }) {
   const flags = FLAGS.filter((candidate) => candidate.fits(step))

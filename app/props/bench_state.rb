@@ -23,6 +23,9 @@ class BenchState
                                                        } }
   end
 
+  # Draws the bench: what cannot be drawn is raised, as for a piece.
+  def check! = JSON.generate(BenchSerializer.new(Rhexon::Picture::Bench.new(@floor.plan)).to_h)
+
   private
 
   # Passes that a pot stands ready for or is begun for: key => its page.

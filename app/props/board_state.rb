@@ -7,7 +7,7 @@ class BoardState
   def board = BoardSerializer.new(@board, params: { names: names }).to_h
 
   def to_h
-    { board: board, shelf: Shelf.items, wants: Rhexon::Schedule::Kinds.wants,
+    { board: board, shelf: ShelfItems.all, wants: Rhexon::Schedule::Kinds.wants,
       pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all.map { |light|
         { id: light.id, name: light.name, model: light.model }
