@@ -3,30 +3,13 @@ import { act, cleanup, renderHook, waitFor } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { type BenchProps, useBench } from "@/bench/useBench"
 import { benchProps } from "./support/bench"
+import { refusal, type Sent, waitingServer } from "./support/server"
 
-type Sent = { body: Record<string, unknown>; answer: (status: number, json?: unknown) => Promise<void> }
-
-// The server of these tests: every request waits until the test answers it.
 let requests: Sent[]
 
 beforeEach(() => {
   localStorage.clear()
-  requests = []
-  vi.stubGlobal("fetch", (_: string, request: RequestInit) => {
-    let resolve: (response: Response) => void = () => {}
-    const promise = new Promise<Response>((done) => {
-      resolve = done
-    })
-    requests.push({
-      body: JSON.parse(String(request.body)),
-      answer: (status, json = benchProps()) =>
-        act(async () => {
-          resolve(new Response(JSON.stringify(json), { status }))
-          await promise
-        }),
-    })
-    return promise
-  })
+  requests = waitingServer()
 })
 afterEach(() => {
   cleanup()
@@ -44,8 +27,8 @@ describe("the bench", () => {
     expect(kept()).toEqual(["started"])
     expect(requests[0]?.body).toMatchObject({ kind: "started", pass: "p1/s1/1/top" })
     expect(requests[0]?.body).not.toHaveProperty("words")
-    expect(String(requests[0]?.body.client_id)).toHaveLength(36)
-    await requests[0]?.answer(200)
+    expect(String(requests[0]?.body?.client_id)).toHaveLength(36)
+    await requests[0]?.answer(200, benchProps())
     await waitFor(() => expect(kept()).toEqual([]))
   })
 
@@ -54,11 +37,11 @@ describe("the bench", () => {
     act(() => result.current.touch({ kind: "dry_test", pass: "p1/s1/1/top", answer: "not_yet" }))
     act(() => result.current.touch({ kind: "dry_test", pass: "p1/s1/1/top", answer: "dry" }))
     expect(requests).toHaveLength(1)
-    await requests[0]?.answer(200)
+    await requests[0]?.answer(200, benchProps())
     await waitFor(() => expect(requests).toHaveLength(2))
-    expect(requests[1]?.body.answer).toBe("dry")
+    expect(requests[1]?.body?.answer).toBe("dry")
     expect(kept()).toEqual(["dry_test"])
-    await requests[1]?.answer(200)
+    await requests[1]?.answer(200, benchProps())
     await waitFor(() => expect(kept()).toEqual([]))
   })
 
@@ -67,7 +50,7 @@ describe("the bench", () => {
     act(() => result.current.touch({ kind: "started", pass: "p1/s1/1/top" }))
     expect(result.current.unsent).toHaveLength(1)
     expect(result.current.waiting).toBe(false)
-    await requests[0]?.answer(200)
+    await requests[0]?.answer(200, benchProps())
     expect(result.current.waiting).toBe(false)
   })
 
@@ -75,7 +58,7 @@ describe("the bench", () => {
     const { result } = bench()
     act(() => result.current.touch({ kind: "started", pass: "p1/s1/1/top" }))
     act(() => result.current.touch({ kind: "done", pass: "p1/s1/1/top" }))
-    await requests[0]?.answer(status, { error: { sentence: "Busy.", where: "" } })
+    await requests[0]?.answer(status, refusal("Busy."))
     await waitFor(() => expect(result.current.waiting).toBe(true))
     expect(kept()).toEqual(["started", "done"])
     expect(requests).toHaveLength(1)
@@ -85,15 +68,15 @@ describe("the bench", () => {
     const { result } = bench()
     act(() => result.current.touch({ kind: "started", pass: "p1/s1/1/top" }))
     act(() => result.current.touch({ kind: "done", pass: "p1/s1/1/top" }))
-    await requests[0]?.answer(422, { error: { sentence: "That work is already begun", where: "pass" } })
+    await requests[0]?.answer(422, refusal("That work is already begun", "pass"))
     await waitFor(() => expect(requests).toHaveLength(2))
-    await requests[1]?.answer(200)
+    await requests[1]?.answer(200, benchProps())
     await waitFor(() => expect(result.current.unsent).toHaveLength(1))
     const [refused] = result.current.unsent
     expect(refused).toMatchObject({ kind: "started", refused: "That work is already begun" })
     act(() => result.current.again(refused?.client_id ?? ""))
     await waitFor(() => expect(requests).toHaveLength(3))
-    expect(requests[2]?.body.client_id).toBe(refused?.client_id)
+    expect(requests[2]?.body?.client_id).toBe(refused?.client_id)
     act(() => result.current.takeBack(refused?.client_id ?? ""))
     expect(result.current.unsent).toEqual([])
   })
@@ -108,9 +91,9 @@ describe("the bench", () => {
     )
     bench()
     await waitFor(() => expect(requests).toHaveLength(1))
-    expect(requests[0]?.body.client_id).toBe("a")
-    await requests[0]?.answer(200)
+    expect(requests[0]?.body?.client_id).toBe("a")
+    await requests[0]?.answer(200, benchProps())
     await waitFor(() => expect(requests).toHaveLength(2))
-    expect(requests[1]?.body.client_id).toBe("b")
+    expect(requests[1]?.body?.client_id).toBe("b")
   })
 })

@@ -44,7 +44,7 @@ const same = (one: Operation, other: Operation): boolean =>
 export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const [state, dispatch] = useReducer(reduce, { ...first, waiting: [], trouble: null, stale: null, announced: "" })
   const queue = useRef<Edit[]>([])
-  const busy = useRef(false)
+  const sent = useRef<Edit | null>(null)
   const latest = useRef(first)
   const url = `/pieces/${first.piece.id}/schedule`
   const face = useRef(first.sheet.section.face)
@@ -64,6 +64,12 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     }
   }, [first])
 
+  /** What the page shows as on its way: the edit that is out, then those that wait. */
+  const tell = useCallback(() => {
+    const edits = sent.current ? [sent.current, ...queue.current] : queue.current
+    dispatch({ type: "queued", waiting: edits.map((waiting) => waiting.operation) })
+  }, [])
+
   const refuse = useCallback((error: unknown, edit?: Edit) => {
     queue.current = []
     if (!(error instanceof Refused)) throw error
@@ -73,37 +79,33 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   }, [])
 
   const drain = useCallback(async () => {
-    if (busy.current) return
-    busy.current = true
+    if (sent.current) return
     try {
       for (let edit = queue.current.shift(); edit; edit = queue.current.shift()) {
+        sent.current = edit
+        tell()
+        const base = latest.current.schedule.revision
         try {
-          take(
-            await send<Answer>("POST", `${url}/edits`, {
-              ...edit,
-              base: latest.current.schedule.revision,
-              face: face.current,
-            }),
-          )
+          take(await send<Answer>("POST", `${url}/edits`, { ...edit, base, face: face.current }))
         } catch (error) {
           refuse(error, edit)
         }
-        dispatch({ type: "queued", waiting: queue.current.map((waiting) => waiting.operation) })
       }
     } finally {
-      busy.current = false
+      sent.current = null
+      tell()
     }
-  }, [refuse, take, url])
+  }, [refuse, take, tell, url])
 
   const edit = useCallback(
     (operation: Operation, reason?: string) => {
       const last = queue.current.at(-1)
       if (last && same(last.operation, operation)) queue.current[queue.current.length - 1] = { operation, reason }
       else queue.current.push({ operation, reason })
-      dispatch({ type: "queued", waiting: [...queue.current.map((waiting) => waiting.operation), operation] })
+      tell()
       void drain()
     },
-    [drain],
+    [drain, tell],
   )
 
   const step = useCallback(

@@ -1,0 +1,65 @@
+// @vitest-environment jsdom
+import { afterEach, describe, expect, test, vi } from "vitest"
+import { Refused, refused, send, sendFile } from "@/lib/api"
+import { refusal, type Sent, waitingServer } from "./support/server"
+
+afterEach(() => vi.unstubAllGlobals())
+
+const answered = async (status: number, json?: unknown) => {
+  const requests = waitingServer()
+  const sent = send("POST", "/entries", { kind: "done" }).catch((error: unknown) => error)
+  await requests[0]?.answer(status, json)
+  return { requests, sent }
+}
+
+describe("a request", () => {
+  test("carries the token of the cookie", async () => {
+    // biome-ignore lint/suspicious/noDocumentCookie: the server sets it so
+    document.cookie = "XSRF-TOKEN=a%2Bb"
+    const { requests, sent } = await answered(200, { fine: true })
+    expect(await sent).toEqual({ fine: true })
+    expect(requests[0]?.headers["X-XSRF-TOKEN"]).toBe("a+b")
+  })
+
+  test("with an old token goes out once more with the one the answer brought, and not a third time", async () => {
+    const { requests, sent } = await answered(403, refusal("No token"))
+    await vi.waitFor(() => expect(requests).toHaveLength(2))
+    await (requests[1] as Sent).answer(403, refusal("No token"))
+    expect(await sent).toMatchObject({ status: 403, reason: { sentence: "No token" } })
+    expect(requests).toHaveLength(2)
+  })
+
+  test.each([
+    [0, undefined, /does not answer/],
+    [413, "too large", /too large/],
+    [502, "<html>", /did not work/],
+    [422, refusal("Choose a product", "product"), /Choose a product/],
+  ])("refused with %i says why in a sentence", async (status, json, words) => {
+    const { sent } = await answered(status, json)
+    const error = await sent
+    expect(error).toBeInstanceOf(Refused)
+    expect((error as Refused).reason.sentence).toMatch(words)
+  })
+
+  test("with a file sends its fields beside it", async () => {
+    let form: FormData | undefined
+    vi.stubGlobal("fetch", async (_: string, request: RequestInit) => {
+      form = request.body as FormData
+      return new Response("{}")
+    })
+    await sendFile("/photos", new File(["x"], "x.jpg"), { words: "runs" })
+    expect([...(form?.keys() ?? [])]).toEqual(["file", "words"])
+  })
+})
+
+describe("what a catch does", () => {
+  const told: string[] = []
+  const tell = refused((reason) => told.push(reason.sentence))
+
+  test("a refusal is told, a request given up is nobody's error, a fault of the page is thrown on", () => {
+    tell(new Refused(422, { sentence: "No.", where: "" }, null))
+    tell(new DOMException("given up", "AbortError"))
+    expect(told).toEqual(["No."])
+    expect(() => tell(new TypeError("undefined is not a function"))).toThrow(TypeError)
+  })
+})

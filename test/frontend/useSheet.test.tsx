@@ -1,0 +1,109 @@
+// @vitest-environment jsdom
+import { act, cleanup, renderHook, waitFor } from "@testing-library/react"
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
+import { type SheetState, useSheet } from "@/schedule/useSheet"
+import type { Operation } from "@/types"
+import { refusal, type Sent, waitingServer } from "./support/server"
+
+let requests: Sent[]
+beforeEach(() => {
+  requests = waitingServer()
+})
+afterEach(() => {
+  cleanup()
+  vi.unstubAllGlobals()
+})
+
+// What the hook reads of an answer; a whole one is the server's work.
+const state = (revision: number, ready_at = 100): SheetState =>
+  ({
+    sheet: { section: { face: "top" }, ready_at },
+    schedule: { revision },
+    piece: { id: 4 },
+    approval: null,
+  }) as unknown as SheetState
+
+const first = state(7)
+const sheet = () => renderHook(() => useSheet(first, (made) => `ready ${made.ready_at}`)).result
+const film = (wet_um: number): Operation => ({ op: "change_step", id: "s1", set: { wet_um } })
+const coats = (count: number): Operation => ({ op: "change_step", id: "s1", set: { coats: count } })
+
+describe("an edit of a schedule", () => {
+  test("goes out at once with the revision it was made on, and its answer is told aloud", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3), "One more coat"))
+    expect(requests[0]).toMatchObject({
+      url: "/pieces/4/schedule/edits",
+      body: { operation: coats(3), reason: "One more coat", base: 7, face: "top" },
+    })
+    expect(result.current.waiting).toEqual([coats(3)])
+    await requests[0]?.answer(200, state(8, 140))
+    await waitFor(() => expect(result.current.announced).toBe("ready 140"))
+    expect(result.current.schedule.revision).toBe(8)
+    expect(result.current.waiting).toEqual([])
+  })
+
+  test("waits while another is out; of edits to one field only the newest waits, on the revision that then stands", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3)))
+    for (const um of [90, 95, 100]) act(() => result.current.edit(film(um)))
+    expect(requests).toHaveLength(1)
+    expect(result.current.waiting).toEqual([coats(3), film(100)])
+    await requests[0]?.answer(200, state(8))
+    await waitFor(() => expect(requests).toHaveLength(2))
+    expect(requests[1]?.body).toMatchObject({ operation: film(100), base: 8 })
+    expect(result.current.waiting).toEqual([film(100)])
+    await requests[1]?.answer(200, state(9))
+    await waitFor(() => expect(result.current.schedule.revision).toBe(9))
+    expect(requests).toHaveLength(2)
+  })
+
+  test("that is refused stands there with its sentence; what waited behind it is not sent", async () => {
+    const result = sheet()
+    act(() => result.current.edit(film(900)))
+    act(() => result.current.edit(coats(3)))
+    await requests[0]?.answer(422, refusal("900 µm is too much for one coat", "steps/s1/wet_um"))
+    await waitFor(() => expect(result.current.trouble?.error.sentence).toBe("900 µm is too much for one coat"))
+    expect(result.current.trouble?.operation).toEqual(film(900))
+    expect(requests).toHaveLength(1)
+    expect(result.current.schedule.revision).toBe(7)
+    act(() => result.current.dismiss())
+    expect(result.current.trouble).toBeNull()
+  })
+
+  test("on what somebody else has changed is shown with their changes, and made again on them when asked", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3), "One more coat"))
+    const since = [{ number: 8, reason: "Thinner film" }]
+    await requests[0]?.answer(409, refusal("The schedule has changed", "base", { since }))
+    await waitFor(() => expect(result.current.stale?.since).toEqual(since))
+    act(() => void result.current.reapply())
+    expect(requests[1]).toMatchObject({ method: "GET", url: "/pieces/4/schedule.json?face=top" })
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(requests).toHaveLength(3))
+    expect(requests[2]?.body).toMatchObject({ operation: coats(3), reason: "One more coat", base: 8 })
+    await requests[2]?.answer(200, state(9))
+    await waitFor(() => expect(result.current.stale).toBeNull())
+  })
+
+  test("without an answer says so, and the next one goes out again", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3)))
+    await requests[0]?.answer(0)
+    await waitFor(() => expect(result.current.trouble?.error.sentence).toMatch(/does not answer/))
+    act(() => result.current.edit(coats(4)))
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(result.current.schedule.revision).toBe(8))
+    expect(result.current.trouble).toBeNull()
+  })
+
+  test("is undone and redone on the face that is shown", async () => {
+    const result = sheet()
+    act(() => result.current.show("edge"))
+    await requests[0]?.answer(200, state(7))
+    act(() => void result.current.undo())
+    expect(requests[1]).toMatchObject({ url: "/pieces/4/schedule/undo", body: { face: "edge" } })
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(result.current.schedule.revision).toBe(8))
+  })
+})
