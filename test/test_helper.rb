@@ -6,6 +6,9 @@ require_relative "support/shop_records"
 class ActiveSupport::TestCase
   include ShopRecords
 
+  # Each worker has its own database; a file by itself runs in one.
+  parallelize workers: 2
+
   setup do
     travel_to MONDAY
     Shelf.forget
