@@ -97,8 +97,9 @@ class SchedulesController < ApplicationController
     plan = state.floor.plan_with(piece, schedule.proposed(operation))
     lapsed = plan.build.lapsed.find do |key|
       key.start_with?("#{piece.core_id}/#{operation["id"]}/#{operation["coat"]}/")
-    end or
-      return
+    end
+    return unless lapsed
+
     placement = plan.placements.find { |candidate| candidate.pass.key == lapsed }
     raise Rhexon::InvalidInput.new(
       "It cannot start then: the shop is shut, hands are on something else, or the step before is not done",

@@ -28,8 +28,9 @@ class FrozenPasses
 
     laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find do |step|
       %w[coat stain].include?(step["kind"]) && step["support"].nil?
-    end or
-      return
+    end
+    return unless laid
+
     raise Rhexon::InvalidInput.new(
       "#{Rhexon::Schedule::Words.step(laid, product_name(laid))} is already in the log as the piece lay then, so " \
       "that stays for the whole schedule. Set it in the steps to come",

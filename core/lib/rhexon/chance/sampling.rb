@@ -111,9 +111,10 @@ module Rhexon
         from = @work_end[wait.lower] or return
         latest = from + wait.least
         wait.parts.each do |part|
-          minute = @weather.reached(part.process, from,
-                                    part.needed * @scale[part.draw] * @course.noise(wait.lower, part.phase, @run)) or
-            return
+          needed = part.needed * @scale[part.draw] * @course.noise(wait.lower, part.phase, @run)
+          minute = @weather.reached(part.process, from, needed)
+          return unless minute
+
           latest = minute if minute > latest
         end
         @span[wait.lower] = latest - from if latest - from > @span[wait.lower]

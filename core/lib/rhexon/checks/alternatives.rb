@@ -28,38 +28,35 @@ module Rhexon
       def fewer(context)
         step = context.document["steps"].reverse.find do |candidate|
           candidate["kind"] == "coat" && candidate["coats"] > 1
-        end or
-          return []
-        if context.placements.any? { |placement|
-          placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"] &&
-              placement.status != "planned"
-        }
-          return []
         end
+        return [] unless step
+
+        last = context.placements.select do |placement|
+          placement.pass.step["id"] == step["id"] && placement.pass.coat == step["coats"]
+        end
+        return [] if last.any? { |placement| placement.status != "planned" }
 
         spare = context.walks.values.all? do |walk|
           walk.last_coat or next true
           least = Film::MinimumThickness.um(context.piece.use, walk.final)
           least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
         end
-        if spare
-          [ context.remedy("One coat less, the film stays thick enough",
-                           { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]
-        else
-          []
-        end
+        return [] unless spare
+
+        [ context.remedy("One coat less, the film stays thick enough",
+                         { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]
       end
 
       # Another product of the same look for the coats to come.
       # @return [Array<Remedy>]
       def products(context)
         open = untouched(context).select { |step| step["kind"] == "coat" }
-        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first or
-          return []
+        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first
+        return [] unless id
+
         mine = open.select { |step| step["product"] == id }
-        others = context.shelf
-          .select { |product| fits?(product, context.shop.products.fetch(id), mine) }
-          .first(MOST_PRODUCTS)
+        laid = context.shop.products.fetch(id)
+        others = context.shelf.select { |product| fits?(product, laid, mine) }.first(MOST_PRODUCTS)
         others.map do |product|
           context.remedy("Use #{product.name}",
                          { "op" => "all", "operations" => mine.map { |step| swap(step, product) } })

@@ -118,9 +118,10 @@ module Rhexon
           return { ml: pour.ml, ready_g_per_l: 0, less_water_g_per_l: 0, solids: 0.0 }
         end
 
-        ready =
-          product&.voc_ready_g_per_l || (pour.component.density_g_per_ml * 1000 if pour.component.role == "thinner") or
-          return
+        ready = product&.voc_ready_g_per_l
+        ready ||= pour.component.density_g_per_ml * 1000 if pour.component.role == "thinner"
+        return unless ready
+
         { ml: pour.ml, ready_g_per_l: ready, less_water_g_per_l: product&.voc_less_water_g_per_l || ready }
       end
 

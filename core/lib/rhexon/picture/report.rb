@@ -147,8 +147,9 @@ module Rhexon
       def watched(pass)
         block = @plan.model.blocks.compact.find do |candidate|
           candidate.watched && pass.index&.between?(candidate.first, candidate.last)
-        end or
-          return
+        end
+        return unless block
+
         {
           "kind" => @plan.model.passes[block.last].hard.kind,
           "from" => iso(@plan.build.by_index[block.first]&.hands_start),

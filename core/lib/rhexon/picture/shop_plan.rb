@@ -194,8 +194,9 @@ module Rhexon
       end
 
       def closing(placement)
-        follower = plan.of_piece(placement.pass.piece.id).find { |other| other.window&.of.equal?(placement.pass) } or
-          return
+        follower = plan.of_piece(placement.pass.piece.id).find { |other| other.window&.of.equal?(placement.pass) }
+        return unless follower
+
         closes = plan.drier.closes_at(placement) or return
         return if follower.status != "planned"
 

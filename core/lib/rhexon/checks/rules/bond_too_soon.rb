@@ -36,8 +36,9 @@ module Rhexon
         end
 
         def move(context, placement, early)
-          start = context.attended(placement, Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min)) or
-            return
+          start = context.attended(placement, Planning::Calendar.ceil(early.reached_at - placement.pass.setup_min))
+          return unless start
+
           context.pin("Move it to #{context.clock(start)}", placement, start)
         end
 

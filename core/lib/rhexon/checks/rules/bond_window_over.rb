@@ -52,8 +52,9 @@ module Rhexon
           return unless earlier.status == "planned"
 
           start = context.attended(earlier,
-                                   Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at)) or
-            return
+                                   Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at))
+          return unless start
+
           context.pin("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window", earlier,
                       start)
         end

@@ -43,8 +43,9 @@ module Rhexon
         end
 
         def drier(context, coat)
-          room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 } or
-            return
+          room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 }
+          return unless room
+
           context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).rh)} % RH)",
                          { "room" => room })
         end

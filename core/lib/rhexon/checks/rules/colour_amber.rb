@@ -12,8 +12,9 @@ module Rhexon
           ambering = course.laid
             .drop(coloured + 1)
             .select { |one| one.clear? && one.first && !one.begun? }
-            .max_by { |one| yellow(one.product) } or
-            return []
+            .max_by { |one| yellow(one.product) }
+          return [] unless ambering
+
           clean = course.look(without: :yellow)&.look&.lab or return []
           kind = kind(clean) or return []
           return [] if (delta = difference(course, course.steps, clean)) < limits.fetch("from")

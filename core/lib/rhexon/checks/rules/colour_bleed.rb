@@ -49,8 +49,9 @@ module Rhexon
           sealer = context.shelf.find do |product|
             product.film? && !product.coloured? && !product.waxy? &&
               %w[shellac vinyl_sealer].include?(product.class_id) && !dissolves?(product, lower.product)
-          end or
-            return
+          end
+          return unless sealer
+
           context.seal_under(upper.first, sealer, "Seal with #{sealer.name} first")
         end
       end

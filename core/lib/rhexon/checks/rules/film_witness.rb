@@ -33,8 +33,9 @@ module Rhexon
         def remedies(context, top, reach)
           coat = context.coats.reverse.find do |other|
             other.pass.key == top[:passes].last && other.status == "planned"
-          end or
-            return []
+          end
+          return [] unless coat
+
           [ heavier(context, coat, reach), another(context, coat) ]
         end
 

@@ -16,8 +16,9 @@ module Rhexon
           recipe = batch.sheet.recipe
           hardener = recipe.components.find do |component|
             component.role == "hardener" && component.basis == "volume"
-          end or
-            return
+          end
+          return unless hardener
+
           unstated = [ recipe.base, hardener ].select(&:estimate?)
           return if unstated.empty?
 

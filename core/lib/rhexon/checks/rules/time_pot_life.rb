@@ -35,8 +35,9 @@ module Rhexon
           work = coat.work_end - coat.work_start
           count = (2..20).find do |number|
             setup + (work / number.to_f).ceil <= usable_min(context, coat, batch, number)
-          end or
-            return
+          end
+          return unless count
+
           context.change(coat, "Mix it in #{count} batches", { "batches" => count })
         end
 
@@ -50,8 +51,9 @@ module Rhexon
         def cooler(context, coat, batch)
           room = context.other_room(coat) do |climate|
             lasts?(coat, batch, t_c: climate.t_c) && climate.t_c >= ClimateCold.limit(coat.pass.product)
-          end or
-            return
+          end
+          return unless room
+
           context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).t_c)} °C)",
                          { "room" => room })
         end
