@@ -24,9 +24,6 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   end
   driven_by :chromium
 
-  # One browser at a time: two would wait for each other on two cores.
-  def self.test_order = :random
-
   # The browser's clock is the real one, so these shops never close, and lie where it is ten in the morning: what a
   # day holds does not hang on the hour of the run.
   setup do
