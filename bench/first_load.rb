@@ -29,9 +29,9 @@ def visit(url)
     events = driver.logs.get(:performance).map { |entry| JSON.parse(entry.message)["message"] }
     kinds = events
       .select { |event|
-      event["method"] == "Network.responseReceived" &&
-        event.dig("params", "response", "url").start_with?("http")
-    }
+        event["method"] == "Network.responseReceived" &&
+          event.dig("params", "response", "url").start_with?("http")
+      }
       .to_h { |event| [ event.dig("params", "requestId"), event.dig("params", "type") ] }
     bytes = events
       .select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }

@@ -126,10 +126,10 @@ class PiecesController < ApplicationController
     faces = piece.faces
       .each_with_index
       .flat_map { |face, index|
-      face.errors.to_hash.map { |field, texts|
-        [ "faces.#{index}.#{field}", texts.first ]
-      }
-    }.to_h
+        face.errors.to_hash.map { |field, texts|
+          [ "faces.#{index}.#{field}", texts.first ]
+        }
+      }.to_h
     own.merge(faces, piece.job.errors.to_hash.transform_values(&:first))
   end
 end

@@ -29,10 +29,10 @@ class BenchPots
       .preload(:mix, :stock_moves)
       .select { |batch| batch.left_g >= 1 }
       .map do |batch|
-      Pot.new(path: "/batches/#{batch.id}", name: batch.name, left_g: batch.left_g, whole_g: batch.received_g,
-              mixed_at: minute(batch.mix&.hardened_at), usable_until: minute(batch.usable_until), open: false,
-              serves: batch.mix&.pass_keys&.size.to_i)
-    end
+        Pot.new(path: "/batches/#{batch.id}", name: batch.name, left_g: batch.left_g, whole_g: batch.received_g,
+                mixed_at: minute(batch.mix&.hardened_at), usable_until: minute(batch.usable_until), open: false,
+                serves: batch.mix&.pass_keys&.size.to_i)
+      end
   end
 
   def minute(time) = time && time.to_i / 60

@@ -54,10 +54,10 @@ class FirstShop
       .fetch("classes")
       .except(*Rhexon::Materials::Product::HELPERS)
       .each do |kind, figures|
-      colour = figures.fetch("mechanism") == "penetrating"
-      Product.create!(code: kind, name: figures.fetch("name"), maker: "Any", kind: kind, role: role(kind, colour),
-                      colour: colour ? "tinted" : "clear")
-    end
+        colour = figures.fetch("mechanism") == "penetrating"
+        Product.create!(code: kind, name: figures.fetch("name"), maker: "Any", kind: kind, role: role(kind, colour),
+                        colour: colour ? "tinted" : "clear")
+      end
     Product.create!(code: "water", name: "clean water", maker: "Tap", kind: "thinner", role: "thinner",
                     figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
   end

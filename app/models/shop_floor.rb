@@ -102,10 +102,8 @@ class ShopFloor
   def standing = all_pieces.reject { |piece| @aside.key?(piece) }
 
   def known
-    {
-      **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) },
-                 "log" => ShopBeliefs.log(standing, shop.clock), **stock
-    }
+    { **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) },
+      "log" => ShopBeliefs.log(standing, shop.clock), **stock }
   end
 
   # All but the pieces and what hangs on them.
@@ -113,11 +111,10 @@ class ShopFloor
     @setting ||= { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone,
                    "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house, "people" => people,
                    "tools" => Tool.order(:id).map(&:to_core),
-                   "previous" => Plan.last_accepted&.starts ||
-                     [], "rooms" => rooms, "products" => Shelf.to_core, "surface" => BoardLessons.current
-                       .surface_shares, "scale" => {
-                         "resolution_g" => shop.scale_g
-                       }, "consumables" => Consumable.order(:id).map(&:to_core) }
+                   "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms,
+                   "products" => Shelf.to_core, "surface" => BoardLessons.current.surface_shares,
+                   "scale" => { "resolution_g" => shop.scale_g },
+                   "consumables" => Consumable.order(:id).map(&:to_core) }
   end
 
   def shop = @shop ||= Shop.current
@@ -143,10 +140,10 @@ class ShopFloor
     Room.order(:id)
       .includes(:climate_readings).to_a
       .tap { |all|
-      Rhexon.refuse_unless(
-        all.any?, "The shop has no room yet", where: "rooms", accepted: "at least one room"
-      )
-    }
+        Rhexon.refuse_unless(
+          all.any?, "The shop has no room yet", where: "rooms", accepted: "at least one room"
+        )
+      }
       .map(&:to_core)
   end
 

@@ -32,10 +32,10 @@ class Trial < ApplicationRecord
       .transform_values { |same| same.map { |cell| cell.summary(target).means } }
     means = sound
       .transform_values { |of_cell|
-      of_cell.flat_map(&:keys).uniq.to_h { |measure|
-        of_cell.filter_map { |one| one[measure] }.then { |values| [ measure, values.sum / values.size.to_f ] }
+        of_cell.flat_map(&:keys).uniq.to_h { |measure|
+          of_cell.filter_map { |one| one[measure] }.then { |values| [ measure, values.sum / values.size.to_f ] }
+        }
       }
-    }
       .reject { |_, of_cell| of_cell.empty? }
     Rhexon::Boards::Judging.new(means, weighed,
                                 gloss: piece&.sheen_low && [ piece.sheen_low, piece.sheen_high ]).verdicts

@@ -9,13 +9,11 @@ class BoardState
   def to_h
     { board: board, shelf: ShelfItems.all, wants: Rhexon::Schedule::Kinds.wants,
       pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
-      lights: Rhexon::Colour::Light.all.map { |light|
-        { id: light.id, name: light.name, model: light.model }
-      }, measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
-      relooks: @board.relooks(today).map { |look|
-        { days: look.days, on: look.on.iso8601, state: look.state }
-      }, age_days: (today - @board.made_on).to_i, verdict: Verdict.for(@board), approval: @board.piece &&
-        Approval.for(@board.piece)&.to_h, work: work, apart: apart }
+      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
+      measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
+      relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } },
+      age_days: (today - @board.made_on).to_i, verdict: Verdict.for(@board),
+      approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
   end
 
   private
@@ -29,15 +27,13 @@ class BoardState
   # What was varied, and what each thing does to each measure that was read.
   def trial
     trial = @board.trial or return
-    names = Rhexon::Reference.table("judging").fetch("measures")
+    table = Rhexon::Reference.table("judging")
+    names = table.fetch("measures")
+    read = trial.effects.slice(*names.keys).sort_by { |measure, _| names.keys.index(measure) }
     { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } },
-      effects: trial.effects
-        .slice(*names.keys)
-        .sort_by { |measure, _| names.keys.index(measure) }
-        .map { |measure, result_on| effects(measure, result_on, names.fetch(measure)) },
-      weights: Rhexon::Reference.table("judging").fetch("aspects").to_h { |aspect|
-        [ aspect, trial.weighed.fetch(aspect, 0) ]
-      }, verdicts: verdicts(trial) }
+      effects: read.map { |measure, result| effects(measure, result, names.fetch(measure)) },
+      weights: table.fetch("aspects").to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] },
+      verdicts: verdicts(trial) }
   end
 
   def verdicts(trial)
@@ -58,7 +54,7 @@ class BoardState
       effects: result.effects.map { |effect|
         {
           words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2),
-          low: effect.low&.round(2), high: effect.high&.round(2), told: effect.told
+          low: effect.low&.round(2), high: effect.high&.round(2), told: effect.significance
         }
       } }
   end

@@ -21,11 +21,9 @@ class Comparison
         revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"]
       },
       zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
-      sides: sides.map { |side_shown|
-        SideSerializer.new(side_shown).to_h
-      }, choices: choices.map { |key, side_shown|
-           { key: key, label: side_shown.first }
-         }, refused: @refused || [], wanted: @wanted & choices.keys,
+      sides: sides.map { |column| SideSerializer.new(column).to_h },
+      choices: choices.map { |key, (label, *)| { key: key, label: label } },
+      refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
   end
 
@@ -90,11 +88,11 @@ class Comparison
       .limit(REVISIONS)
       .select { |revision| revision.steps.any? }
       .to_h do |revision|
-      [
-        "revision:#{revision.number}",
-        [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ]
-      ]
-    end
+        [
+          "revision:#{revision.number}",
+          [ "Revision #{revision.number}, #{revision.reason}".truncate(60), revision.document, nil ]
+        ]
+      end
   end
 
   def document = @piece.schedule.document

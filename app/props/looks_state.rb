@@ -31,11 +31,10 @@ class LooksState
   def to_h(read: nil)
     return unless @species
 
-    LooksSerializer.new({
-                          species: @species, later: later, own: own, read: read, lights: lights, says: Rhexon::Boards::LookRequest::GUIDE,
-      stages: stages("mean").map { |stage| stage(stage) }, pale: hexes(stages("pale").last),
-      dark: hexes(stages("dark").last)
-                        }).to_h
+    looks = { species: @species, later: later, own: own, read: read, lights: lights,
+              says: Rhexon::Boards::LookRequest::GUIDE, stages: stages("mean").map { |stage| stage(stage) },
+              pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }
+    LooksSerializer.new(looks).to_h
   end
 
   # @return [Rhexon::Colour::Looks::Stage] the look in the end
@@ -98,13 +97,11 @@ class LooksState
   # What light makes of it in time, wood and clear films together.
   def later
     Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
-      stage = self.class
-        .kept([ @species, time, @steps, Shelf.to_core.object_id ]) {
-        (wood = Rhexon::Colour::Wood.for_species(@species).aged(time)) ? reckoned(
-          wood, years: age.fetch("years")
-        ) : []
-      }.last or
-        next
+      aged = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) do
+        wood = Rhexon::Colour::Wood.for_species(@species).aged(time)
+        wood ? reckoned(wood, years: age.fetch("years")) : []
+      end
+      stage = aged.last or next
       { words: age.fetch("words"), lab: stage.look.lab.map { |value| value.round(1) }, hexes: hexes(stage) }
     end
   end
@@ -114,10 +111,10 @@ class LooksState
     mine = @steps.map { |step| step["product"] }
     BoardLessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
                 .map { |lesson|
-      "#{lesson[:name]} is reckoned as this shop's boards taught: " \
-                    "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \
-                    "off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)."
-    }.join(" ")
+                  "#{lesson[:name]} is reckoned as this shop's boards taught: " \
+                                "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \
+                                "off by ΔE #{lesson[:after]} in the mean (#{lesson[:before]} by the sheet)."
+                }.join(" ")
   end
 
   def lights = Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } }

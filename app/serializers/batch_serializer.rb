@@ -5,8 +5,8 @@ class BatchSerializer < ApplicationSerializer
          left_g: :number, lot: [ :string, NULLABLE ], boxed: :boolean, kept: :boolean
   typelize product_id: [ :number, NULLABLE ], product_code: [ :string, NULLABLE ], mix_id: [ :number, NULLABLE ],
            made_on: [ :string, NULLABLE ], opened_on: [ :string, NULLABLE ], expires_on: [ :string, NULLABLE ],
-           usable_until: [ :number, NULLABLE ], days_left: [ :number, NULLABLE ],
-           first_g: :number, look: :string, discarded: :boolean, smear: :boolean, density_g_per_ml: :number
+           usable_until: [ :number, NULLABLE ], days_left: [ :number, NULLABLE ], first_g: :number, look: :string,
+           discarded: :boolean, smear: :boolean, density_g_per_ml: :number
   attribute(:product_id) { |batch| batch.product_id }
   attribute(:product_code) { |batch| batch.product&.code }
   attribute(:mix_id) { |batch| batch.mix_id }

@@ -3,12 +3,9 @@ class BenchRowSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields key: :string, person: [ :string, NULLABLE ], kind: :string, words: :string, status: :string, room: :string,
          because: :string, hands: "Array<[number, number]>", hands_start: :number, work_start: :number,
-         work_end: :number,
-         hands_end: :number, hands_min: :number, window_state: :string, window_closes_at: [
-           :number, NULLABLE
-         ], laid_on_ml: [
-           :number, NULLABLE
-         ], earliest: :number, cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
+         work_end: :number, hands_end: :number, hands_min: :number, window_state: :string,
+         window_closes_at: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], earliest: :number,
+         cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ]
   attribute(:piece) { |row| row.placement.pass.piece.id }

@@ -1,7 +1,7 @@
 class LayerSerializer < ApplicationSerializer
   fields pass: :string, step: :string, number: :number, label: :string,
          look: "'clear' | 'amber' | 'tinted' | 'pigmented' | 'ambering'", base_um: :number, wet_um: :number,
-         dry_um: :number, left_um: :number,
-         laid_at: :number, touch_at: :number, top: "Array<[number, number]>", unbonded: :boolean
+         dry_um: :number, left_um: :number, laid_at: :number, touch_at: :number, top: "Array<[number, number]>",
+         unbonded: :boolean
   many :strip, resource: StretchSerializer
 end

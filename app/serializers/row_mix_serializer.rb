@@ -3,13 +3,10 @@ class RowMixSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields laid_ml: :number, gross_ml: :number, left_behind_ml: :number, margin_percent: :number,
          transfer_percent: :number, wiped: :boolean, total_g: :number, known: :boolean,
-         solids_percent: [ :number, NULLABLE ],
-         hardener_range: [ "[number, number]", NULLABLE ], hardener_parts: [
-           :number, NULLABLE
-         ], thinning_range_percent: [
-           "[number, number]", NULLABLE
-         ], thinning_of: :string, efflux_s: [ :number, NULLABLE ],
-         drops: [ :number, NULLABLE ], voc: [ "{ ready_g_per_l: number; less_water_g_per_l: number }", NULLABLE ]
+         solids_percent: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ],
+         hardener_parts: [ :number, NULLABLE ], thinning_range_percent: [ "[number, number]", NULLABLE ],
+         thinning_of: :string, efflux_s: [ :number, NULLABLE ], drops: [ :number, NULLABLE ],
+         voc: [ "{ ready_g_per_l: number; less_water_g_per_l: number }", NULLABLE ]
   typelize pours: "Array<{ name: string; g: number; ml: number; estimate: boolean }>",
            batches: "Array<{ id: string; mixed_at: number; usable_until: number | null; used_until: number; ml: " \
                     "number; coats: number; short: boolean; first: string }>"

@@ -1,12 +1,11 @@
 class RowSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
   fields key: :string, step: :string, number: :number, coat: :number, kind: :string, words: :string, inserted: :boolean,
-         status: "'done' | 'running' | 'planned'", because: :string, pinned: :boolean,
-         room: :string, dry_room: :string, person: [ :string, NULLABLE ], tool: [ :string, NULLABLE ],
-         caught: "string[]", faces: "string[]", hands: "Array<[number, number]>", hands_start: :number,
-         work_start: :number, work_end: :number, hands_end: :number, hands_min: :number,
-         setup_min: :number, earliest: :number, latest: :number, window_state: :string,
-         window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
+         status: "'done' | 'running' | 'planned'", because: :string, pinned: :boolean, room: :string, dry_room: :string,
+         person: [ :string, NULLABLE ], tool: [ :string, NULLABLE ], caught: "string[]", faces: "string[]",
+         hands: "Array<[number, number]>", hands_start: :number, work_start: :number, work_end: :number,
+         hands_end: :number, hands_min: :number, setup_min: :number, earliest: :number, latest: :number,
+         window_state: :string, window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ],
          pattern: [ :string, NULLABLE ], cautions: "string[]"
   many :waits, resource: LedgerSerializer

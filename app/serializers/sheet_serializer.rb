@@ -5,8 +5,7 @@ class SheetSerializer < ApplicationSerializer
          tools: "Array<{ id: string; for: string; away?: boolean }>", goal: :string, support: :string,
          document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ],
          ready_means: :string, cured_at: [ :number, NULLABLE ], hands_min: :number, elapsed_min: :number,
-         open: "Array<[number, number]>", elsewhere: "Array<[number, number]>",
-         lapsed: "string[]", air_room: :string
+         open: "Array<[number, number]>", elsewhere: "Array<[number, number]>", lapsed: "string[]", air_room: :string
   typelize unplaced: "Array<{ id: string; number: number; words: string }>"
   attribute(:unplaced, &:unplaced)
   typelize air: "Array<{ from: number; t_c: number; rh: number; air: string }>"

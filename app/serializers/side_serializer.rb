@@ -8,14 +8,11 @@ class SideSerializer < ApplicationSerializer
 
   typelize key: :string, label: :string, differs: "string[]", operation: [ "unknown", NULLABLE ],
            ready_at: [ :number, NULLABLE ], cured_at: [ :number, NULLABLE ], coats: :number, sessions: :number,
-           hands_min: :number,
-           elapsed_min: :number, scuffs: :number, film_um: :number, sheen_gu: [
-             :number, NULLABLE
-           ], pores: :string, pores_filled: :number, litres: :number, cost: [
-             :number, NULLABLE
-           ], voc_g: [ :number, NULLABLE ],
-           chance: [ :number, NULLABLE ], findings: "Array<{ level: string; title: string; sentence: string " \
-                        "}>", dates: "number[]", film: "Array<[number, number]>"
+           hands_min: :number, elapsed_min: :number, scuffs: :number, film_um: :number, sheen_gu: [ :number, NULLABLE ],
+           pores: :string, pores_filled: :number, litres: :number, cost: [ :number, NULLABLE ],
+           voc_g: [ :number, NULLABLE ], chance: [ :number, NULLABLE ],
+           findings: "Array<{ level: string; title: string; sentence: string }>", dates: "number[]",
+           film: "Array<[number, number]>"
   attributes :key, :differs, :operation
   attribute(:label) { |column| column.side.label }
   FIGURES.each { |name| attribute(name) { |column| column.side.public_send(name) } }

@@ -56,11 +56,11 @@ module Demo
     FAULTS.each do |name, fault|
       done = Entry.standing(pieces.fetch(name))
         .select { |entry|
-        entry.kind == "done" &&
-          pieces[name].schedule.document["steps"].any? do |step|
-            step["kind"] == "coat" && step["id"] == entry.pass_key.split("/")[1]
-          end
-      }.last or
+          entry.kind == "done" &&
+            pieces[name].schedule.document["steps"].any? do |step|
+              step["kind"] == "coat" && step["id"] == entry.pass_key.split("/")[1]
+            end
+        }.last or
         next
       LoggedFault.record!(
         { "client_id" => "demo-fault-#{name}", "pass" => done.pass_key, "fault" => fault, "mending" => "leave" },

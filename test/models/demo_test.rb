@@ -22,7 +22,7 @@ class DemoTest < ActiveSupport::TestCase
       assert_operator Entry.where(kind: "done").count, :>, 10
       assert_empty Entry.where("happened_at > ?", Time.current)
       assert_operator ShopBeliefs.for(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
-      assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.told
+      assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.significance
       assert_equal 2, Entry.where(kind: "fault").count
       assert_equal [ "Larch, oils against bare" ],
                    Board.order(:id)

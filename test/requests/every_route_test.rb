@@ -49,9 +49,7 @@ class EveryRouteTest < RequestTest
       "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ], "POST /shop/goal" => [ { goal: "soonest" } ], "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
       "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ], "POST /shop/rooms/:id/logger" => [ { file: "x" } ],
       "POST /products" => [ product ], "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ], "POST /products/:id/retire" => [ {} ], "POST /products/:id/take_up" => [ {} ], "POST /products/import" => [ { file: "x" } ],
-      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act|
-                                                                                                                                          { act: act, left: "100 g", grams: "10 g", client_id: "c1" }
-                                                                                                                                        }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
+      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" }  }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
       "POST /consumables" => [ consumable ], "PATCH /consumables/:id" => [ consumable ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ], "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ] }
   end
@@ -107,18 +105,12 @@ class EveryRouteTest < RequestTest
                  "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence"
   }
 
-  IDS = { "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first }, "trials" => -> {
-    Trial.first
-  }, "boards" => -> {
-       Board.first
-     }, "products" => -> {
-          Product.find_by!(code: "waxy")
-        }, "batches" => -> {
-             Batch.first
-           }, "consumables" => -> {
-                Consumable.first
-              },
-          "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" } }.freeze
+  IDS = {
+    "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first },
+    "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
+    "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
+    "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
+  }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
   def routes

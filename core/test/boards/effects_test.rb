@@ -26,11 +26,11 @@ class EffectsTest < CoreTest
     assert_in_delta(-1.375, found(result, "sealer").size, 1e-9)
     assert_in_delta 0.625, found(result, "dye").size, 1e-9
     assert_in_delta 0.125, found(result, "sealer", "dye").size, 1e-9
-    assert_equal 3, result.freedom
+    assert_equal 3, result.degrees_of_freedom
     assert_in_delta 0.204124, result.error_sd, 1e-6
     assert_in_delta 0.45935, found(result, "sealer").high - found(result, "sealer").size, 1e-4
     assert_equal %w[certain certain cannot_tell],
-                 [ found(result, "sealer"), found(result, "dye"), found(result, "sealer", "dye") ].map(&:told)
+                 [ found(result, "sealer"), found(result, "dye"), found(result, "sealer", "dye") ].map(&:significance)
     assert_equal "sealer: two coats instead of one coat: blotch down 1.4 (0.9 to 1.8)",
                  Rhexon::Boards::Request.words(found(result, "sealer"), "blotch")
     assert_match(/\Asealer and dye together: cannot tell, blotch up 0\.1 \(-0\.3 to 0\.6\)/,
@@ -39,13 +39,13 @@ class EffectsTest < CoreTest
 
   def test_without_replicates_chance_cannot_be_told_from_effect
     result = Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
-    assert_equal [ "no_replicate" ], result.effects.map(&:told).uniq
+    assert_equal [ "no_replicate" ], result.effects.map(&:significance).uniq
     assert_match(/no replicate: cannot tell chance from effect/,
                  Rhexon::Boards::Request.words(result.effects.first, "blotch"))
     same_board = Effects.for(
       FACTORS, [ cell([ 0, 0 ], 3), cell([ 0, 0 ], 3.4), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ]
     )
-    assert_equal 0, same_board.freedom, "two cells on one board are no replicate"
+    assert_equal 0, same_board.degrees_of_freedom, "two cells on one board are no replicate"
   end
 
   def test_a_ruined_cell_takes_the_interaction_with_it
@@ -149,13 +149,13 @@ class EffectsTest < CoreTest
     end
     factors = %w[dye cut coats].map { |name| { "name" => name, "levels" => %w[low high] } }
     found = Rhexon::Boards::Effects.for(factors, given)
-    assert_equal 6, found.freedom,
+    assert_equal 6, found.degrees_of_freedom,
                  "16 readings less 4 boards, 8 treatments, but for 2 pairs of boards that are not joined: 16 - (4 + " \
                  "8 - 2)"
     dye, cut = %w[dye cut].map { |name| found.effects.find { |effect| effect.factor == name && effect.with.nil? } }
     assert_in_delta 2.0, dye.size, 0.15
     assert_in_delta(-1.0, cut.size, 0.15)
-    assert_equal %w[certain certain], [ dye, cut ].map(&:told)
+    assert_equal %w[certain certain], [ dye, cut ].map(&:significance)
     assert_operator found.error_sd, :<, 0.25
   end
 end

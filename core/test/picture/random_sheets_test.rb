@@ -65,13 +65,13 @@ class RandomSheetsTest < CoreTest
       sheet.findings
         .flat_map { |finding| finding.remedies.select(&:operation).map { |remedy| [ finding, remedy ] } }
         .each do |finding, remedy|
-        document = Rhexon::Schedule::Edit.apply(sheet.document, remedy.operation)
-        refute_equal sheet.document, document, "seed #{seed} #{finding.id}: #{remedy.label} changes something"
-        applied[finding.id] += 1
-        next unless applied[finding.id] <= 4
+          document = Rhexon::Schedule::Edit.apply(sheet.document, remedy.operation)
+          refute_equal sheet.document, document, "seed #{seed} #{finding.id}: #{remedy.label} changes something"
+          applied[finding.id] += 1
+          next unless applied[finding.id] <= 4
 
-        assert_kind_of Rhexon::Planning::Plan, plan.with_schedule(sheet.piece_id, document)
-      end
+          assert_kind_of Rhexon::Planning::Plan, plan.with_schedule(sheet.piece_id, document)
+        end
     end
     assert_operator applied.size, :>=, 5, "the shops raise many kinds of finding: #{applied}"
   end

@@ -49,9 +49,9 @@ class SheetTest < CoreTest
       .rows
       .filter_map(&:drying)
       .each do |ledger|
-      assert_equal ledger.minutes, ledger.rows.sum(&:last)
-      assert_equal ledger.minutes, ledger.reached_at - ledger.from
-    end
+        assert_equal ledger.minutes, ledger.rows.sum(&:last)
+        assert_equal ledger.minutes, ledger.reached_at - ledger.from
+      end
   end
 
   def test_rows_carry_film_amounts_and_the_legal_range

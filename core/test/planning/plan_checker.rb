@@ -81,17 +81,17 @@ class PlanChecker
       mine = @passes.select { |pass| pass["piece"] == piece["id"] }
       mine.select { |pass| %w[coat stain sand level raise_grain].include?(pass["kind"]) && !planted(pass) }
         .flat_map do |pass|
-        worked = sides & pass["faces"]
-        (worked.size == 1 ? sides - worked : sides).filter_map do |face|
-          below = mine.take_while { |other| !other.equal?(pass) }.reverse.find do |other|
-            %w[coat stain].include?(other["kind"]) && other["faces"].include?(face)
-          end
-          if below && below["handle_at"] && [ pass, below ].none? { |found| found["part"] } &&
-              minute(pass["work_start"]) < minute(below["handle_at"])
-            "#{pass["key"]}: #{face} cannot be handled yet"
+          worked = sides & pass["faces"]
+          (worked.size == 1 ? sides - worked : sides).filter_map do |face|
+            below = mine.take_while { |other| !other.equal?(pass) }.reverse.find do |other|
+              %w[coat stain].include?(other["kind"]) && other["faces"].include?(face)
+            end
+            if below && below["handle_at"] && [ pass, below ].none? { |found| found["part"] } &&
+                minute(pass["work_start"]) < minute(below["handle_at"])
+              "#{pass["key"]}: #{face} cannot be handled yet"
+            end
           end
         end
-      end
     end
   end
 
@@ -130,9 +130,9 @@ class PlanChecker
   def off_the_rack(pass, number)
     later = @passes
       .select { |other|
-      other["piece"] == pass["piece"] && Range.new(*other["pieces"]).cover?(number) &&
-        minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any?
-    }
+        other["piece"] == pass["piece"] && Range.new(*other["pieces"]).cover?(number) &&
+          minute(other["hands_start"]) >= minute(pass["hands_end"]) && other["hands"].any?
+      }
       .map { |other| minute(other["hands_start"]) }
     [ pass["handle_at"] ? minute(pass["handle_at"]) : minute(pass["work_end"]), *later ].min
   end
@@ -160,10 +160,10 @@ class PlanChecker
     coats
       .group_by { |pass| [ pass["piece"], pass["step"], pass["faces"], pass["hands_start"][0, 10], pass["pieces"] ] }
       .filter_map do |(piece, step, _, day, _), passes|
-      if passes.map { |pass| pass["coat"] }.uniq.size > step(passes.first)["coats_a_day"]
-        "#{piece}/#{step}: too many coats on #{day}"
+        if passes.map { |pass| pass["coat"] }.uniq.size > step(passes.first)["coats_a_day"]
+          "#{piece}/#{step}: too many coats on #{day}"
+        end
       end
-    end
   end
 
   def one_pass_at_a_time

@@ -93,9 +93,9 @@ module Rhexon
         each = length / count
         Array
           .new(count) { |index|
-          lengthwise ? Rectangle.new(part.x + index * each, part.y, each,
-                                     part.height) : Rectangle.new(part.x, part.y + index * each, part.width, each)
-        }
+            lengthwise ? Rectangle.new(part.x + index * each, part.y, each,
+                                       part.height) : Rectangle.new(part.x, part.y + index * each, part.width, each)
+          }
           .map { |rectangle| [ rectangle, each ] }
       end
 
@@ -105,10 +105,10 @@ module Rhexon
         @parts.each_index
           .sort_by { |index| [ -(depth[index] || @parts.size), -@parts[index].far_from(@exit), index ] }
           .flat_map do |index|
-          cut(@parts[index])
-            .sort_by { |rectangle, _| [ -rectangle.far_from(@exit), rectangle.x, rectangle.y ] }
-            .map { |rectangle, edge| [ index, rectangle, edge ] }
-        end
+            cut(@parts[index])
+              .sort_by { |rectangle, _| [ -rectangle.far_from(@exit), rectangle.x, rectangle.y ] }
+              .map { |rectangle, edge| [ index, rectangle, edge ] }
+          end
       end
 
       # Doorways from the part with the exit to each other part.

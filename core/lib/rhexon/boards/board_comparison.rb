@@ -27,11 +27,11 @@ module Rhexon
       def nearest(boards, steps, products:, wood: nil)
         boards
           .map { |board|
-          [ board, differences(board["layers"], steps, products: products, timber: [ board["wood"], wood ]) ]
-        }
+            [ board, differences(board["layers"], steps, products: products, timber: [ board["wood"], wood ]) ]
+          }
               .min_by.with_index do |(_, differences), index|
-          [ differences.count { |one| OTHER.include?(one.kind) }, differences.size, index ]
-        end
+                [ differences.count { |one| OTHER.include?(one.kind) }, differences.size, index ]
+              end
       end
 
       def wood(there, here)

@@ -11,13 +11,13 @@ module Rhexon
       # @!attribute low, high [Float, nil] 95 % interval; nil without replicates
       # @!attribute with [String, nil] the other factor of an interaction: half the difference that its level makes to
       #   this effect
-      # @!attribute told    [String] certain, cannot_tell (the interval holds 0), no_replicate
-      Effect = Struct.new(:factor, :from, :to, :size, :low, :high, :with, :told, keyword_init: true)
+      # @!attribute significance [String] certain, cannot_tell (the interval holds 0), no_replicate
+      Effect = Struct.new(:factor, :from, :to, :size, :low, :high, :with, :significance, keyword_init: true)
       # @!attribute effects  [Array<Effect>] the largest first
       # @!attribute lost     [Array<String>] what the ruined cells took: in words
       # @!attribute error_sd [Float, nil]
-      # @!attribute freedom  [Integer] degrees of freedom of the error
-      Result = Struct.new(:effects, :mean, :error_sd, :freedom, :lost, keyword_init: true)
+      # @!attribute degrees_of_freedom [Integer] of the error
+      Result = Struct.new(:effects, :mean, :error_sd, :degrees_of_freedom, :lost, keyword_init: true)
       SHARE = 0.975
 
       # Columns of the main effects of a run, the sum of each over its levels 0.
@@ -63,7 +63,7 @@ module Rhexon
         error = error_sd
         result = mains(fit, error) + pairs(fit, error)
         Result.new(effects: result.sort_by { |effect| -effect.size.abs }, mean: fit[:values][0], error_sd: error,
-                   freedom: freedom, lost: lost).freeze
+                   degrees_of_freedom: degrees_of_freedom, lost: lost).freeze
       end
 
       private
@@ -130,11 +130,11 @@ module Rhexon
 
       # Residual spread of the additive model of block and treatment: what treatments differ by from block to block.
       def error_sd
-        return if freedom < 1
+        return if degrees_of_freedom < 1
 
         x = Matrix.columns(additive)
         y = Vector.elements(repeated.map { |run| run["value"].to_f })
-        Math.sqrt([ (y - x * ((x.transpose * x).inverse * x.transpose * y)).norm**2, 0 ].max / freedom)
+        Math.sqrt([ (y - x * ((x.transpose * x).inverse * x.transpose * y)).norm**2, 0 ].max / degrees_of_freedom)
       end
 
       # Runs of treatments that lie on more than one block.
@@ -159,7 +159,7 @@ module Rhexon
         end
       end
 
-      def freedom = repeated.empty? ? 0 : [ repeated.size - additive.size, 0 ].max
+      def degrees_of_freedom = repeated.empty? ? 0 : [ repeated.size - additive.size, 0 ].max
 
       def independent(columns)
         basis = []
@@ -205,14 +205,15 @@ module Rhexon
       def effect(fit, error, weights, **names)
         size = weights.zip(fit[:values]).sum { |weight, value| weight * value }
         half = error &&
-          StudentT.quantile(SHARE, freedom) * error *
+          StudentT.quantile(SHARE, degrees_of_freedom) * error *
             Math.sqrt([ Vector.elements(weights).inner_product(fit[:inverse] * Vector.elements(weights)), 0 ].max)
-        told = if half.nil?
+        significance = if half.nil?
           "no_replicate"
         else
           (size.abs > half ? "certain" : "cannot_tell")
         end
-        Effect.new(size: size, low: half && size - half, high: half && size + half, told: told, **names).freeze
+        Effect.new(size: size, low: half && size - half, high: half && size + half, significance: significance,
+**names).freeze
       end
 
       def lost

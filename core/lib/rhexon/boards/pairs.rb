@@ -29,10 +29,10 @@ module Rhexon
         errors = errors(ids, won, logs)
         ids
           .map { |id|
-          Strength.new(id: id, strength: logs[id] - mean, sd: errors[id],
-                       wins: picks.count { |winner, _| winner == id },
-                       losses: picks.count { |_, loser| loser == id }).freeze
-        }
+            Strength.new(id: id, strength: logs[id] - mean, sd: errors[id],
+                         wins: picks.count { |winner, _| winner == id },
+                         losses: picks.count { |_, loser| loser == id }).freeze
+          }
            .sort_by { |standing| [ -standing.strength, ids.index(standing.id) ] }
       end
 

@@ -22,9 +22,12 @@ module Rhexon
         Rhexon.refuse_unless(json["runs"].is_a?(Array) && json["runs"].all?(Hash), "Effects need their runs",
                              where: "runs", accepted: "a list of cells with their levels and value")
         result = Effects.for(factors, json["runs"])
-        { "format" => "rhexon-effects/1", "measure" => json["measure"], "mean" => round(result.mean),
-          "error_sd" => round(result.error_sd), "degrees_of_freedom" => result.freedom, "lost" => result.lost,
-          "effects" => result.effects.map { |effect| effect(effect, json["measure"] || "the value") } }
+        {
+          "format" => "rhexon-effects/1", "measure" => json["measure"], "mean" => round(result.mean),
+          "error_sd" => round(result.error_sd), "degrees_of_freedom" => result.degrees_of_freedom,
+          "lost" => result.lost,
+          "effects" => result.effects.map { |effect| effect(effect, json["measure"] || "the value") }
+        }
       end
 
       # An effect as a sentence: "Two coats of sealer instead of one: blotch down 1.4 (0.6 to 2.2)".
@@ -36,13 +39,13 @@ module Rhexon
           "#{effect.factor}: #{effect.to} instead of #{effect.from}"
         end
         moved = "#{effect.size.negative? ? "down" : "up"} #{figure(effect.size.abs)}"
-        if effect.told == "no_replicate"
+        if effect.significance == "no_replicate"
           return "#{subject}: #{measure} #{moved} in these cells; no replicate: cannot tell chance from effect"
         end
 
         low, high = [ effect.low, effect.high ].then { |ends| effect.size.negative? ? ends.map(&:-@).reverse : ends }
         span = "(#{figure(low)} to #{figure(high)})"
-        if effect.told == "cannot_tell"
+        if effect.significance == "cannot_tell"
           "#{subject}: cannot tell, #{measure} #{moved} #{span}"
         else
           "#{subject}: #{measure} #{moved} #{span}"
@@ -52,8 +55,8 @@ module Rhexon
       def effect(effect, measure)
         {
           "factor" => effect.factor, "with" => effect.with, "from" => effect.from, "to" => effect.to,
-          "size" => round(effect.size), "low" => round(effect.low), "high" => round(effect.high), "told" => effect.told,
-          "words" => words(effect, measure)
+          "size" => round(effect.size), "low" => round(effect.low), "high" => round(effect.high),
+          "told" => effect.significance, "words" => words(effect, measure)
         }
       end
       private_class_method :effect

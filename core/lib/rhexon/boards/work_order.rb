@@ -55,8 +55,8 @@ module Rhexon
         passes.select { |pass| WET.include?(pass.step["kind"]) }
           .map(&:masked)
           .then do |masks|
-          [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size }
-        end
+            [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size }
+          end
       end
 
       # What is mixed, each material once for all cells, with what stays in cup and gun and the margin.
@@ -66,15 +66,15 @@ module Rhexon
         passes.select { |pass| WET.include?(pass.step["kind"]) }
           .group_by { |pass| pass.step["product"] }
           .map do |product, mine|
-          Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}",
-                               where: "layers")
-          layings = mine.map { |pass| laying(pass, areas, products.fetch(product)) }
-          largest = layings.max_by(&:left_behind_ml)
-          {
-            "product" => product, "name" => products.fetch(product).name,
-            "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil
-          }
-        end
+            Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}",
+                                 where: "layers")
+            layings = mine.map { |pass| laying(pass, areas, products.fetch(product)) }
+            largest = layings.max_by(&:left_behind_ml)
+            {
+              "product" => product, "name" => products.fetch(product).name,
+              "ml" => largest.with_laid(layings.sum(&:laid_ml)).gross_ml.ceil
+            }
+          end
       end
 
       private

@@ -26,9 +26,9 @@ module Rhexon
         }
         @steps = plan.placements
           .select { |placement|
-          placement.status != "done" && placement.status != "running" ||
-            placement.hands.empty? && placement.because != "log"
-        }
+            placement.status != "done" && placement.status != "running" ||
+              placement.hands.empty? && placement.because != "log"
+          }
           .map { |placement| step(placement) }
         @last_coats = @model.pieces.each_index.map { |piece| last_coats_of(piece) }
       end
@@ -93,11 +93,11 @@ module Rhexon
         @model.unders[index]
           .select { |under| under.sand && (under.faces & faces).any? }
           .map do |under|
-          wait(
-            under.lower, under.sand,
-            (@model.logged.placed[under.lower] && @model.drier.reached_at(@model.logged.placed[under.lower], "sand"))
-          )
-        end
+            wait(
+              under.lower, under.sand,
+              (@model.logged.placed[under.lower] && @model.drier.reached_at(@model.logged.placed[under.lower], "sand"))
+            )
+          end
       end
 
       # What has been seen at the bench holds; what has not is drawn, also for a coat that is on.

@@ -37,9 +37,9 @@ module Rhexon
       def stock_g(product_id, minute)
         shop.stock
           .select { |batch|
-          batch.product == product_id && batch.free? &&
-            batch.good_on?(shop.zone.date(minute))
-        }.sum(&:g)
+            batch.product == product_id && batch.free? &&
+              batch.good_on?(shop.zone.date(minute))
+          }.sum(&:g)
       end
 
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }

@@ -63,8 +63,8 @@ module Rhexon
         def daily(entries)
           entries
             .map { |entry|
-            [ entry["at"].split(":").then { |hours, minutes| hours.to_i * 60 + minutes.to_i }, climate(entry) ]
-          }
+              [ entry["at"].split(":").then { |hours, minutes| hours.to_i * 60 + minutes.to_i }, climate(entry) ]
+            }
             .sort_by(&:first)
         end
 

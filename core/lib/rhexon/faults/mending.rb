@@ -136,9 +136,9 @@ module Rhexon
       def sealer
         @sealer ||= @products.values
           .select { |product|
-          !product.helper? && !product.waxy? && product.role == "sealer" &&
-            product.methods_known.any?
-        }
+            !product.helper? && !product.waxy? && product.role == "sealer" &&
+              product.methods_known.any?
+          }
           .min_by { |product| [ product.carrier == product.carrier ? 1 : 0, product.id ] }
       end
 

@@ -33,12 +33,10 @@ module Rhexon
         share = Coat.surface_share(@wood, @coats_laid + 1, sealed_and_sanded: @sealer_sanded)
         dry = Coat.dry_um(wet_um, mixed_solids_percent) * share
         layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * arris_share, laid_um: dry,
-                          coloured: product.coloured?, opaque: product.colour ==
-                            "pigmented", redissolves: product.redissolves?, family: product.family,
-                          mechanism: product.mechanism, way: MinimumThickness.way(
-                            product, method
-                          ), bond_group: bond_group(product,
-                                                    fused), sheen_gu: product.sheen_gu&.value, role: role).freeze
+                          coloured: product.coloured?, opaque: product.colour == "pigmented",
+                          redissolves: product.redissolves?, family: product.family, mechanism: product.mechanism,
+                          way: MinimumThickness.way(product, method), bond_group: bond_group(product, fused),
+                          sheen_gu: product.sheen_gu&.value, role: role).freeze
         with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1,
              variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2,
              texture_um: Abrasion.texture_um(method).to_f, pores_um: filled(dry, product, method))

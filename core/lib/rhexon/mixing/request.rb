@@ -29,9 +29,8 @@ module Rhexon
         { "pours" => sheet.pours.map { |pour| pour(pour) }, "total_g" => round(sheet.total_g),
           "total_ml" => round(sheet.total_ml), "too_small" => sheet.too_small?,
           "smallest_total_g" => round(sheet.smallest_total_g),
-          "limiting" => sheet.limiting, "estimate" => sheet.recipe.estimate?, "shares" => shares(
-            sheet.recipe
-          ), "raw_materials" => raw_materials(sheet.recipe) }
+          "limiting" => sheet.limiting, "estimate" => sheet.recipe.estimate?,
+          "shares" => shares(sheet.recipe), "raw_materials" => raw_materials(sheet.recipe) }
       end
 
       # @param json [Hash] rhexon-cut/1

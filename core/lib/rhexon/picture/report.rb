@@ -126,9 +126,8 @@ module Rhexon
         id = piece.id
         { "id" => id, "touch_at" => iso(@plan.reached_at(id, "touch")), "ready_at" => iso(@plan.build.ready[id]),
           "rub_out_at" => iso(@plan.reached_at(id, "rub_out")),
-          "cured_at" => iso(
-            @plan.reached_at(id, "full_cure")
-          ), "due" => iso(piece.due), "hands_min" => @plan.hands_min(id), "elapsed_min" => @plan.elapsed_min(id),
+          "cured_at" => iso(@plan.reached_at(id, "full_cure")), "due" => iso(piece.due),
+          "hands_min" => @plan.hands_min(id), "elapsed_min" => @plan.elapsed_min(id),
           "film_um" => piece.faces.keys.map { |face| @plan.film(id, face).final.total_um }.max.round(1) }
       end
 

@@ -174,8 +174,8 @@ module Rhexon
         dusty = plan.placements
           .select { |placement| placement.pass.dust && placement.pass.room == room.id && placement.hands_end > first }
           .map do |placement|
-          [ placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ]
-        end
+            [ placement.work_start, placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min") ]
+          end
         Place.new(room: room.id, uses: room.uses, wet: Planning::Calendar.joined(wet),
                   dusty: Planning::Calendar.joined(dusty), lying: lying(films), rack_places: room.rack_places)
       end

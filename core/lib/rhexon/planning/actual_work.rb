@@ -137,19 +137,19 @@ module Rhexon
       def in_hand
         @in_hand ||= all.select { |placement| placement.status == "running" && placement.hands_end > @shop.now }
                         .filter_map do |placement|
-          (lane = @shop.people.index { |person| person.id == placement.person }) &&
-            [ lane, @shop.now, placement.hands_end ]
-        end
+                          (lane = @shop.people.index { |person| person.id == placement.person }) &&
+                            [ lane, @shop.now, placement.hands_end ]
+                        end
       end
 
       def dusty
         @dusty ||= all.select { |placement| placement.pass.dust && placement.hands_end > @shop.now - DAY }
                       .map do |placement|
-          [
-            placement.pass.room, placement.work_start,
-            placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min")
-          ]
-        end
+                        [
+                          placement.pass.room, placement.work_start,
+                          placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min")
+                        ]
+                      end
       end
 
       def wet

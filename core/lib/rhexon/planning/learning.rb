@@ -21,10 +21,10 @@ module Rhexon
         end
         looked
           .flat_map { |placement|
-          placement.looks.group_by(&:first).filter_map { |name, looks|
-            observation(drier, shop, placement, name, looks)
+            placement.looks.group_by(&:first).filter_map { |name, looks|
+              observation(drier, shop, placement, name, looks)
+            }
           }
-        }
           .sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
       end
 

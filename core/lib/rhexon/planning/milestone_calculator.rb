@@ -3,11 +3,11 @@ module Rhexon
     # When a laid coat reaches its milestones: the drying model joined with what was seen at the bench and with what
     # the shop's own log has taught.
     class MilestoneCalculator
-      FALLBACKS = { "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch],
-                    "rub_out" => %w[rub_out full_cure handle],
-                    "dust_safe" => %w[
-                      dust_safe touch
-                    ], "handle" => %w[handle touch], "stack" => %w[stack handle touch] }.freeze
+      FALLBACKS = {
+        "recoat_opens" => %w[recoat_opens touch], "sand" => %w[sand recoat_opens touch],
+        "rub_out" => %w[rub_out full_cure handle], "dust_safe" => %w[dust_safe touch],
+        "handle" => %w[handle touch], "stack" => %w[stack handle touch]
+      }.freeze
       LOOK_AGAIN_SHARE = 0.15
       LOOK_AGAIN_MIN = 5
       # Raised grain dries as what carries a water dye.

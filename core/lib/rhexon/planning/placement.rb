@@ -7,7 +7,7 @@ module Rhexon
     # @!attribute tool      [String, nil]
     # @!attribute first_end [Integer] end of laying piece 1
     # @!attribute earlier   [Integer] coats of the same stack in the 24 h before
-    # @!attribute waits     [Array<Drier::Reached>] what it waited for
+    # @!attribute waits     [Array<MilestoneCalculator::Reached>] what it waited for
     # @!attribute window    [Window, nil]
     # @!attribute inside    [Boolean] work started while the window below was open (scuffed or not): the coats fuse
     # @!attribute because   [String] what fixed its start: milestone, hands, hours, room, rack, dust, pin, goal or log

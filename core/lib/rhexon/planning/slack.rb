@@ -172,20 +172,20 @@ module Rhexon
         @wet ||= @plan.placements
           .select { |placement| placement.pass.film? }
           .filter_map do |placement|
-          (safe = @plan.drier.reached_at(placement, "dust_safe")) &&
-            [ placement.pass.dry_room, placement.work_start, safe, placement ]
-        end
+            (safe = @plan.drier.reached_at(placement, "dust_safe")) &&
+              [ placement.pass.dry_room, placement.work_start, safe, placement ]
+          end
       end
 
       def dusty
         @dusty ||= @plan.placements
           .select { |placement| placement.pass.dust }
           .map do |placement|
-          [
-            placement.pass.room, placement.work_start,
-            placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min"), placement
-          ]
-        end
+            [
+              placement.pass.room, placement.work_start,
+              placement.hands_end + placement.pass.piece.house.fetch("dust_settles_min"), placement
+            ]
+          end
       end
     end
   end

@@ -54,13 +54,13 @@ module Rhexon
         (pass.under_faces[lower.pass.index] || [])
           .zip(pass.abraded_by.fetch(lower.pass.index, []))
           .all? do |face, abraded|
-          ends = abraded.to_a.filter_map { |index| @placed[index]&.hands_end }
-          ends << scuff.hands_end if scuff&.pass&.faces&.include?(face)
-          ends.any? do |finish|
-            finish >= lower.work_end && finish <= placement.work_start &&
-              placement.work_start <= finish + pass.piece.house.fetch("scuff_valid_min")
+            ends = abraded.to_a.filter_map { |index| @placed[index]&.hands_end }
+            ends << scuff.hands_end if scuff&.pass&.faces&.include?(face)
+            ends.any? do |finish|
+              finish >= lower.work_end && finish <= placement.work_start &&
+                placement.work_start <= finish + pass.piece.house.fetch("scuff_valid_min")
+            end
           end
-        end
       end
     end
   end

@@ -40,11 +40,11 @@ module Rhexon
       def holds(best, latest, earlier)
         latest.each_with_index
           .filter_map { |minute, index|
-          minute && best.start[index] && @model.kind[index] != :wait &&
-            minute - earlier[@model.piece_of[index]] > best.start[index] ? [
-              index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]])
-            ] : nil
-        }.to_h
+            minute && best.start[index] && @model.kind[index] != :wait &&
+              minute - earlier[@model.piece_of[index]] > best.start[index] ? [
+                index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]])
+              ] : nil
+          }.to_h
       end
 
       def over(trial, targets)

@@ -131,9 +131,9 @@ module Rhexon
         model.passes
           .each_index
           .filter_map { |index|
-          (was = model.shop.previous[model.passes[index].key]) && was.minute < until_minute &&
-            !model.logged.placed[index] ? [ index, was ] : nil
-        }.to_h
+            (was = model.shop.previous[model.passes[index].key]) && was.minute < until_minute &&
+              !model.logged.placed[index] ? [ index, was ] : nil
+          }.to_h
       end
     end
   end

@@ -39,9 +39,9 @@ module Rhexon
         drying
         @pinned = @passes.each_index
           .filter_map { |index|
-          (pin = shop.pins[@passes[index].key]) &&
-            !logged.placed[index] ? [ index, pin ] : nil
-        }.to_h
+            (pin = shop.pins[@passes[index].key]) &&
+              !logged.placed[index] ? [ index, pin ] : nil
+          }.to_h
         @blocks = Blocks.for(self)
         @goal = Goal.new(self)
       end

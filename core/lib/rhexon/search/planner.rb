@@ -81,8 +81,8 @@ module Rhexon
         was = @model.passes
           .each_index
           .to_h { |index|
-          [ index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute ]
-        }.compact
+            [ index, @model.logged.placed[index] ? nil : @shop.previous[@model.passes[index].key]&.minute ]
+          }.compact
         return [] if was.empty?
 
         order = Orders.by_start(@model, was)

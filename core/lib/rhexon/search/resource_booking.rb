@@ -1,7 +1,8 @@
 module Rhexon
   module Search
     # Writes a pass into a build and takes what it uses: hands, room, rack, tool.
-    # Reads +@model+ (Model), +@partial+ (Trial), +@holds+, +@reserved+ and +@relaxed+ of the build it is part of.
+    # Reads +@model+ (Model), +@partial+ (PartialSchedule), +@holds+, +@reserved+ and +@relaxed+ of the build it is
+    # part of.
     module ResourceBooking
       private
 

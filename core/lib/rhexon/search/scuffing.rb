@@ -41,11 +41,11 @@ module Rhexon
         under.faces
           .zip(under.abraded)
           .reject { |_, rubs|
-          rubs.any? { |index|
-            (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work &&
-              work <= done + valid
+            rubs.any? { |index|
+              (done = @partial.hands_end[index]) && done >= @partial.work_end[under.lower] && done <= work &&
+                work <= done + valid
+            }
           }
-        }
           .map(&:first)
       end
 

@@ -1,7 +1,8 @@
 module Rhexon
   module Search
     # Finds the first place for one pass.
-    # Reads +@model+ (Model), +@partial+ (Trial), +@holds+, +@reserved+ and +@relaxed+ of the build it is part of.
+    # Reads +@model+ (Model), +@partial+ (PartialSchedule), +@holds+, +@reserved+ and +@relaxed+ of the build it is
+    # part of.
     module SlotFinder
       # Turns after which a place is given up, with a finding instead of an endless search.
       TURNS = 5000

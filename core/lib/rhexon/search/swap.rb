@@ -43,8 +43,8 @@ module Rhexon
           .each_index
           .select { |index| put_off(trial, index) > NIGHT_MIN }
           .sort_by do |index|
-          [ -(trial.ready[@model.piece_of[index]] || @model.horizon), -put_off(trial, index), index ]
-        end
+            [ -(trial.ready[@model.piece_of[index]] || @model.horizon), -put_off(trial, index), index ]
+          end
       end
 
       def put_off(trial, index)

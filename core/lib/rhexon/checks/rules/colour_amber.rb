@@ -51,34 +51,34 @@ module Rhexon
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
           context.shelf
             .select { |product|
-            product.film? && !product.coloured? && !product.waxy? &&
-              yellow(product) < yellow(ambering.product) &&
-              mine.all? { |one| product.methods_known.include?(one.step["method"]) }
-          }
+              product.film? && !product.coloured? && !product.waxy? &&
+                yellow(product) < yellow(ambering.product) &&
+                mine.all? { |one| product.methods_known.include?(one.step["method"]) }
+            }
                  .sort_by { |product|
-            [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ]
-          }
+                   [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ]
+                 }
             .each do |product|
-            sets = mine.to_h do |one|
-              [
-                one.step["id"],
-                {
-                  "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil,
-                  "hardener_parts" => nil
-                }
-              ]
-            end
-            steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
-            next if difference(context.course, steps, clean) >= limits.fetch("from")
+              sets = mine.to_h do |one|
+                [
+                  one.step["id"],
+                  {
+                    "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil,
+                    "hardener_parts" => nil
+                  }
+                ]
+              end
+              steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
+              next if difference(context.course, steps, clean) >= limits.fetch("from")
 
-            return context.remedy(
-              "Use #{product.name}",
-              {
-                "op" => "all",
-                "operations" => sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } }
-              }
-            )
-          end
+              return context.remedy(
+                "Use #{product.name}",
+                {
+                  "op" => "all",
+                  "operations" => sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } }
+                }
+              )
+            end
           nil
         end
       end
