@@ -8,7 +8,8 @@ class CellSerializer < ApplicationSerializer
   attribute(:promoted_to) do |cell|
     cell.schedules.map { |schedule| { id: schedule.piece.id, name: schedule.piece.name } }
   end
-  typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string>; gloss: number | null }", { nullable: true } ],
+  typelize predicted: [ "{ lab: [number, number, number]; hexes: Record<string, string>; gloss: number | null }",
+                        { nullable: true } ],
            varied: "string[]", varied_words: "string[]"
   attribute(:predicted) do |cell|
     cell.looks.then do |looks|

@@ -16,7 +16,7 @@ module Rhexon
         finding = context.finding(
           step["wipe_off"] && block.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop",
           "No date can be given", sentence, figures: { constraint: block.constraint },
-          remedies: WaysOut.new(context, step).of(block.constraint)
+          remedies: WaysOut.new(context, step).for(block.constraint)
         )
         [ finding.tap { |named| named.step = step["id"] } ]
       end

@@ -16,7 +16,7 @@ module Rhexon
 
       # @param constraint [String] what it fails on: hard_window, rack, hours, milestone or search
       # @return [Array<Remedy>]
-      def of(constraint)
+      def for(constraint)
         case constraint
         when "hard_window" then [ without_window, *hardener_shares ].compact
         when "rack" then other_rooms
