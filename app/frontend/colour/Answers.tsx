@@ -30,7 +30,7 @@ const COUNT = ["One colourant", "Two colourants", "Three colourants"]
 export function Answers({ answer, way, scale }: { answer: Answer; way: string; scale: number }) {
   const [picked, setPicked] = useState(-1)
   const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1
-  const answerShown = answer.answers[at]
+  const shown = answer.answers[at]
   return (
     <>
       <div className="desk-field" style={{ borderColor: "var(--ink)" }}>
@@ -41,8 +41,8 @@ export function Answers({ answer, way, scale }: { answer: Answer; way: string; s
         />
         <Field
           title="Nearest"
-          swatch={answerShown ?? answer.nearest}
-          delta={answerShown?.delta_e ?? answer.delta_start}
+          swatch={shown ?? answer.nearest}
+          delta={shown?.delta_e ?? answer.delta_start}
         />
         <Field title="Target" swatch={answer.target} />
       </div>
