@@ -39,11 +39,7 @@ export function Answers({ answer, way, scale }: { answer: Answer; way: string; s
           swatch={answer.start}
           note={`ΔE ${answer.delta_start}: ${answer.cast}`}
         />
-        <Field
-          title="Nearest"
-          swatch={shown ?? answer.nearest}
-          delta={shown?.delta_e ?? answer.delta_start}
-        />
+        <Field title="Nearest" swatch={shown ?? answer.nearest} delta={shown?.delta_e ?? answer.delta_start} />
         <Field title="Target" swatch={answer.target} />
       </div>
       {answer.spread !== null && (
