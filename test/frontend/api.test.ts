@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, test, vi } from "vitest"
-import { Refused, refused, send, sendFile } from "@/lib/api"
+import { Refused, reasonBy, send, sendFile } from "@/lib/api"
 import { refusal, type Sent, waitingServer } from "./support/server"
 
 afterEach(() => vi.unstubAllGlobals())
@@ -52,14 +52,40 @@ describe("a request", () => {
   })
 })
 
-describe("what a catch does", () => {
-  const told: string[] = []
-  const tell = refused((reason) => told.push(reason.sentence))
+describe("what a server answers", () => {
+  afterEach(() => vi.unstubAllGlobals())
 
-  test("a refusal is told, a request given up is nobody's error, a fault of the page is thrown on", () => {
-    tell(new Refused(422, { sentence: "No.", where: "" }, null))
-    tell(new DOMException("given up", "AbortError"))
-    expect(told).toEqual(["No."])
-    expect(() => tell(new TypeError("undefined is not a function"))).toThrow(TypeError)
+  test("is a sentence and a place, whoever wrote it", () => {
+    expect(reasonBy({ error: { sentence: "No.", where: "steps/s1" } })).toEqual({
+      sentence: "No.",
+      where: "steps/s1",
+      accepted: undefined,
+    })
+    for (const odd of [
+      { status: 500, error: "Internal Server Error" },
+      null,
+      "<html>",
+      { error: { where: 7 } },
+      { error: null },
+    ])
+      expect(reasonBy(odd)).toEqual({ sentence: expect.stringContaining("did not work"), where: "" })
+  })
+
+  test("brings a new token once, and the request is sent again with it", async () => {
+    const tokens: string[] = []
+    const jar = { cookie: "XSRF-TOKEN=old" }
+    vi.stubGlobal("document", jar)
+    vi.stubGlobal("fetch", async (_url: string, request: RequestInit) => {
+      tokens.push((request.headers as Record<string, string>)["X-XSRF-TOKEN"] ?? "")
+      jar.cookie = "XSRF-TOKEN=new"
+      return new Response(
+        JSON.stringify(tokens.length === 1 ? { error: { sentence: "Old.", where: "" } } : { kept: true }),
+        {
+          status: tokens.length === 1 ? 403 : 200,
+        },
+      )
+    })
+    expect(await send("POST", "/entries", {})).toEqual({ kept: true })
+    expect(tokens).toEqual(["old", "new"])
   })
 })

@@ -1,10 +1,11 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from "@testing-library/react"
+import { cleanup, fireEvent, screen } from "@testing-library/react"
 import type { ComponentProps } from "react"
 import { afterEach, describe, expect, test, vi } from "vitest"
 import { InHand } from "@/bench/InHand"
 import type { Touch } from "@/bench/touch"
 import { NOW, piece, row } from "./support/bench"
+import { renderPage } from "./support/client"
 
 vi.mock("@inertiajs/react", () => ({
   Link: ({ href, children }: { href: string; children: string }) => <a href={href}>{children}</a>,
@@ -15,7 +16,7 @@ afterEach(cleanup)
 
 function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
   const touches: Touch[] = []
-  render(
+  renderPage(
     <InHand
       people={["Imke"]}
       running={[]}

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
-import { act, cleanup, renderHook, waitFor } from "@testing-library/react"
+import { act, cleanup, waitFor } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { useMix } from "@/mix/useMix"
 import { useScale } from "@/mix/useScale"
 import type { Pot } from "@/types"
+import { renderPageHook } from "./support/client"
 import { refusal, type Sent, waitingServer } from "./support/server"
 
 const visited: string[] = []
@@ -21,14 +22,16 @@ afterEach(() => {
 })
 
 const pot = (poured: number) => ({ id: 3, poured }) as unknown as Pot
-const mix = () => renderHook(() => useMix(pot(0))).result
+const mix = () => renderPageHook(() => useMix(pot(0))).result
+const touch = (result: ReturnType<typeof mix>, ...what: Parameters<ReturnType<typeof useMix>["touch"]>) =>
+  act(async () => void result.current.touch(...what))
 const pour = { name: "W20", g: 50 }
 
 describe("a pour", () => {
   test("is in the pot when the server has it", async () => {
     const result = mix()
-    act(() => void result.current.touch("pours", pour))
-    expect(result.current.busy).toBe(true)
+    await touch(result, "pours", pour)
+    await waitFor(() => expect(result.current.busy).toBe(true))
     expect(requests[0]).toMatchObject({ url: "/mix/3/pours", body: pour })
     await requests[0]?.answer(200, { pot: pot(50) })
     await waitFor(() => expect(result.current.pot).toEqual(pot(50)))
@@ -37,29 +40,29 @@ describe("a pour", () => {
 
   test("whose answer was lost is sent again with its own id and time, so that nothing is poured twice", async () => {
     const result = mix()
-    act(() => void result.current.touch("pours", pour))
+    await touch(result, "pours", pour)
     await requests[0]?.answer(0)
     await waitFor(() => expect(result.current.trouble).toMatch(/does not answer/))
-    act(() => void result.current.touch("pours", pour))
+    await touch(result, "pours", pour)
     expect(requests[1]?.body).toEqual(requests[0]?.body)
     await requests[1]?.answer(200, { pot: pot(50) })
     await waitFor(() => expect(result.current.trouble).toBe(""))
-    act(() => void result.current.touch("pours", pour))
+    await touch(result, "pours", pour)
     expect(requests[2]?.body?.client_id).not.toBe(requests[0]?.body?.client_id)
   })
 
   test("that is refused is another pour the next time", async () => {
     const result = mix()
-    act(() => void result.current.touch("pours", pour))
+    await touch(result, "pours", pour)
     await requests[0]?.answer(422, refusal("That can holds 20 g"))
     await waitFor(() => expect(result.current.trouble).toBe("That can holds 20 g"))
-    act(() => void result.current.touch("pours", pour))
+    await touch(result, "pours", pour)
     expect(requests[1]?.body?.client_id).not.toBe(requests[0]?.body?.client_id)
   })
 
   test("that ends the mix leads to its jar", async () => {
     const result = mix()
-    act(() => void result.current.touch("finish"))
+    await touch(result, "finish")
     await requests[0]?.answer(200, { location: "/batches/9" })
     await waitFor(() => expect(visited).toEqual(["/batches/9"]))
   })
@@ -68,15 +71,15 @@ describe("a pour", () => {
 describe("the scale", () => {
   test("is read while it is looked at, one request at a time, and says when it is silent", async () => {
     vi.useFakeTimers()
-    const { result, unmount } = renderHook(() => useScale(true))
-    act(() => void vi.advanceTimersByTime(230))
-    expect(requests).toHaveLength(1)
+    const { result, unmount } = renderPageHook(() => useScale(true))
     act(() => void vi.advanceTimersByTime(2_000))
     expect(requests).toHaveLength(1)
     await requests[0]?.answer(200, { grams: 12.3, stable: true })
+    await act(() => vi.advanceTimersByTimeAsync(1))
     expect(result.current.reading).toEqual({ grams: 12.3, stable: true })
-    act(() => void vi.advanceTimersByTime(230))
+    await act(() => vi.advanceTimersByTimeAsync(230))
     await requests[1]?.answer(503, refusal("The scale is unplugged"))
+    await act(() => vi.advanceTimersByTimeAsync(1))
     expect(result.current.reading).toEqual({ silent: "The scale is unplugged" })
     unmount()
     vi.advanceTimersByTime(2_000)
@@ -85,7 +88,7 @@ describe("the scale", () => {
 
   test("is left alone while nothing is poured", () => {
     vi.useFakeTimers()
-    renderHook(() => useScale(false))
+    renderPageHook(() => useScale(false))
     vi.advanceTimersByTime(2_000)
     expect(requests).toHaveLength(0)
   })

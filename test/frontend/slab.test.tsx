@@ -1,10 +1,11 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from "@testing-library/react"
+import { cleanup, fireEvent, screen } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { Slab } from "@/bench/Slab"
 import type { Touch } from "@/bench/touch"
 import type { Slab as SlabData } from "@/types"
 import { NOW, piece, row, slab } from "./support/bench"
+import { renderPage } from "./support/client"
 
 // The grain is painted by a canvas, which this page does not have.
 vi.mock("@/drawing/woodBitmap", () => ({ woodBitmap: () => "data:," }))
@@ -16,7 +17,7 @@ beforeEach(() => {
 afterEach(cleanup)
 
 const show = (data: SlabData, canStart = true) =>
-  render(
+  renderPage(
     <Slab
       slab={data}
       piece={piece()}

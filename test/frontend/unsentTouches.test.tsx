@@ -1,13 +1,19 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { afterEach, describe, expect, test } from "vitest"
+import type { Unsent } from "@/bench/touch"
 import { UnsentTouches } from "@/bench/UnsentTouches"
-import type { Unsent } from "@/bench/unsent"
 import { NOW } from "./support/bench"
 
 afterEach(cleanup)
 
-const held: Unsent = { kind: "done", client_id: "a", happened_at: "2026-11-23T09:00:00Z", words: "Coat 1 of 2" }
+const held: Unsent = {
+  kind: "done",
+  client_id: "a",
+  order: 1,
+  happened_at: "2026-11-23T09:00:00Z",
+  words: "Coat 1 of 2",
+}
 const show = (unsent: Unsent[], waiting: boolean, calls: string[] = []) =>
   render(
     <UnsentTouches

@@ -1,8 +1,10 @@
 import { Dialog } from "radix-ui"
-import { useEffect, useState } from "react"
+import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { refused, send } from "@/lib/api"
+import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay } from "@/types"
@@ -15,26 +17,22 @@ type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touc
 export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   const { film } = useMeasures()
   const [open, setOpen] = useState(false)
-  const [faults, setFaults] = useState<Fault[]>([])
   const [chosen, setChosen] = useState("")
-  const [ways, setWays] = useState<MendingWay[] | null>(null)
-  const [trouble, setTrouble] = useState("")
-  useEffect(() => {
-    if (open && faults.length === 0)
-      send<{ faults: Fault[] }>("GET", "/faults")
-        .then((answer) => setFaults(answer.faults))
-        .catch(refused((reason) => setTrouble(reason.sentence)))
-  }, [open, faults.length])
-  useEffect(() => {
-    setWays(null)
-    setTrouble("")
-    if (!chosen) return
-    const stop = new AbortController()
-    send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, stop.signal)
-      .then((answer) => setWays(answer.ways))
-      .catch(refused((reason) => setTrouble(reason.sentence)))
-    return () => stop.abort()
-  }, [chosen, row.key])
+  const known = useAnswer({
+    key: ["faults"],
+    ask: (signal) => send<{ faults: Fault[] }>("GET", "/faults", undefined, signal),
+    on: open,
+    keep: true,
+  })
+  const mending = useAnswer({
+    key: ["faults", chosen, row.key],
+    ask: (signal) =>
+      send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, signal),
+    on: chosen !== "",
+  })
+  const faults = known.answer?.faults ?? []
+  const ways = mending.answer?.ways
+  const error = known.error ?? mending.error
   const fault = faults.find((candidate) => candidate.id === chosen)
   const log = (mending: string) => {
     onTouch({ kind: "fault", pass: row.key, fault: chosen, mending })
@@ -67,14 +65,10 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
         />
       </div>
       {fault && <p className="sub mt-2">Likely from: {fault.causes.join(", ")}.</p>}
-      {trouble && (
-        <p className="error-text mt-2" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={error} />
       {fault && (
         <ul className="mending" aria-live="polite">
-          {ways === null && !trouble && <li className="sub">planning</li>}
+          {!ways && !error && <li className="sub">planning</li>}
           {ways?.map((way) => (
             <li key={way.id}>
               <button type="button" className="button" data-size="bench" onClick={() => log(way.id)}>

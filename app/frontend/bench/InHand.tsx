@@ -3,7 +3,7 @@ import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
-import { beginMix } from "@/mix/beginMix"
+import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
 import type { Touch } from "./touch"
@@ -163,12 +163,13 @@ function InHandPhoto({ pass }: { pass: string }) {
 
 /** The mix for the pass: to begin, or where it stands. */
 function MixIt({ row, page }: { row: BenchRow; page?: string }) {
+  const begin = useBeginMix()
   return page ? (
     <Link href={page} className="button" data-size="bench">
       Its pot
     </Link>
   ) : (
-    <button type="button" className="button" data-size="bench" onClick={() => void beginMix(row.key)}>
+    <button type="button" className="button" data-size="bench" onClick={() => void begin(row.key)}>
       Mix it
     </button>
   )

@@ -1,5 +1,5 @@
 import { soon } from "@/lib/time"
-import type { Unsent } from "./unsent"
+import type { Unsent } from "./touch"
 
 const KIND: Record<Unsent["kind"], string> = {
   started: "Start",

@@ -9,3 +9,13 @@ export type Touch = {
   mending?: string
   corrects?: number
 }
+
+/** A touch that the server does not have yet: its id and time, its place among the others, what it was about in words. */
+export type Unsent = Touch & {
+  client_id: string
+  happened_at: string
+  order: number
+  words?: string
+  /** The sentence with which the server refused it, until it is sent again or taken back. */
+  refused?: string
+}

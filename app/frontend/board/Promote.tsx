@@ -1,8 +1,10 @@
 import { router } from "@inertiajs/react"
-import { useEffect, useState } from "react"
+import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useAnswer, useSend } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { METHODS } from "@/schedule/words"
 import type { Cell, Choice, Method, ShelfItem } from "@/types"
@@ -28,44 +30,23 @@ type Props = {
 export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }: Props) {
   const [piece, setPiece] = useState(String(first ?? pieces[0]?.id ?? ""))
   const [methods, setMethods] = useState<Record<string, string>>({})
-  const [preview, setPreview] = useState<Preview | null>(null)
-  const [trouble, setTrouble] = useState("")
   const used = [...new Set(cell.layers.flatMap((step) => (step.kind === "coat" && step.method ? [step.method] : [])))]
 
-  useEffect(() => {
-    if (!open || !piece) return
-    const controller = new AbortController()
-    send<Preview>(
-      "POST",
-      `${base}/${cell.id}/promotion_preview`,
-      { piece_id: Number(piece), methods },
-      controller.signal,
+  const wish = { piece_id: Number(piece), methods }
+  const looked = useAnswer({
+    key: ["promotion", base, cell.id, wish],
+    ask: (signal) => request<Preview>("POST", `${base}/${cell.id}/promotion_preview`, wish, signal),
+    on: open && piece !== "",
+    keep: true,
+  })
+  const { send, error } = useSend()
+  const refused = looked.error ?? error
+  const preview = looked.error ? null : looked.answer
+  const promote = () =>
+    send(
+      () => request<{ location: string }>("POST", `${base}/${cell.id}/promotion`, wish),
+      ({ location }) => router.visit(location),
     )
-      .then((answer) => {
-        setPreview(answer)
-        setTrouble("")
-      })
-      .catch((error: unknown) => {
-        if (error instanceof Refused) {
-          setPreview(null)
-          setTrouble(error.reason.sentence)
-        }
-      })
-    return () => controller.abort()
-  }, [open, piece, methods, base, cell.id])
-
-  const promote = async () => {
-    try {
-      const { location } = await send<{ location: string }>("POST", `${base}/${cell.id}/promotion`, {
-        piece_id: Number(piece),
-        methods,
-      })
-      router.visit(location)
-    } catch (error) {
-      if (error instanceof Refused) setTrouble(error.reason.sentence)
-      else throw error
-    }
-  }
   return (
     <Panel
       title={`Make cell ${cell.label} the schedule`}
@@ -73,7 +54,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       onOpenChange={onOpenChange}
       leave="Leave it"
       action={
-        <button type="button" className="tape" disabled={!preview} onClick={promote}>
+        <button type="button" className="tape" disabled={!preview} onClick={() => void promote()}>
           Make it the schedule
         </button>
       }
@@ -95,11 +76,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
           />
         ))}
       </div>
-      {trouble && (
-        <p className="error-text mt-3" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={refused} />
       {preview && (
         <div className="mt-4">
           <p className="head">

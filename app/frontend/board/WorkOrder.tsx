@@ -1,6 +1,7 @@
 import { Link, router } from "@inertiajs/react"
-import { useState } from "react"
-import { Refused, send } from "@/lib/api"
+import { ErrorText } from "@/components/ErrorText"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { BoardWork } from "./useBoard"
 
 /** The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, what to mix; and the way to the bench. */
@@ -50,25 +51,18 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
 }
 
 function ToTheBench({ board }: { board: number }) {
-  const [error, setError] = useState("")
-  const begin = async () => {
-    try {
-      router.visit((await send<{ location: string }>("POST", `/boards/${board}/making`)).location)
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      setError(error.reason.sentence)
-    }
-  }
+  const { send, error } = useSend()
+  const begin = () =>
+    send(
+      () => request<{ location: string }>("POST", `/boards/${board}/making`),
+      ({ location }) => router.visit(location),
+    )
   return (
     <div className="mt-2">
-      <button type="button" className="button" onClick={begin}>
+      <button type="button" className="button" onClick={() => void begin()}>
         Put it on the bench, among the other work
       </button>
-      {error && (
-        <p className="error-text" role="alert">
-          {error}
-        </p>
-      )}
+      <ErrorText reason={error} />
     </div>
   )
 }

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useState } from "react"
-import { clientId, Refused, send, sendFile } from "@/lib/api"
+import { clientId, send, sendFile } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { Marks } from "@/photo/usePatch"
-import type { Approval, Board, Choice, ErrorReason, Photo, Reading, ShelfItem, Step } from "@/types"
+import type { Approval, Board, Choice, Photo, Reading, ShelfItem, Step } from "@/types"
 
 export type BoardPairs = {
   left: [number, number][]
@@ -62,25 +63,22 @@ export type BoardProps = {
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
 export function useBoard(first: BoardProps) {
   const [state, setState] = useState(first)
-  const [error, setError] = useState<(ErrorReason & { cell: number }) | null>(null)
+  const { send: keep, error, dismiss } = useSend()
+  const [asked, setAsked] = useState(0)
   useEffect(() => setState(first), [first])
 
-  const ask = useCallback(async (cell: number, request: () => Promise<BoardProps>) => {
-    try {
-      setState(await request())
-      setError(null)
-      return true
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      setError({ ...error.reason, cell })
-      return false
-    }
-  }, [])
+  const ask = useCallback(
+    (cell: number, request: () => Promise<BoardProps>) => {
+      setAsked(cell)
+      return keep(request, setState)
+    },
+    [keep],
+  )
 
   const base = `/boards/${first.board.id}/cells`
   return {
     ...state,
-    error,
+    error: error && { ...error, cell: asked },
     read: (cell: number, kind: Reading["kind"], value: Reading["value"], observer: string, light: string) =>
       ask(cell, () =>
         send("POST", `${base}/${cell}/readings`, {
@@ -121,7 +119,7 @@ export function useBoard(first: BoardProps) {
           cells: before.board.cells.map((each) => (each.id === cell ? { ...each, photos: change(each.photos) } : each)),
         },
       })),
-    dismiss: () => setError(null),
+    dismiss,
     base,
   }
 }

@@ -1,7 +1,10 @@
 import { createInertiaApp } from "@inertiajs/react"
+import { QueryClientProvider } from "@tanstack/react-query"
 import { createRoot } from "react-dom/client"
+import { requestClient } from "@/lib/requests"
 
 const pages = import.meta.glob("../pages/**/*.tsx")
+const client = requestClient()
 
 createInertiaApp({
   title: (title) => (title ? `${title} · Rhexon` : "Rhexon"),
@@ -10,6 +13,11 @@ createInertiaApp({
     if (!page) throw new Error(`No page ${name}`)
     return page() as never
   },
-  setup: ({ el, App, props }) => createRoot(el).render(<App {...props} />),
+  setup: ({ el, App, props }) =>
+    createRoot(el).render(
+      <QueryClientProvider client={client}>
+        <App {...props} />
+      </QueryClientProvider>,
+    ),
   progress: { color: "#0a4e86", delay: 300 },
 })

@@ -14,17 +14,6 @@ export class Refused extends Error {
   }
 }
 
-/**
- * What a catch does with a refusal: tells its reason. A request that was given up is nobody's error; anything else is a fault of the page and is
- * thrown on, so that it is seen.
- */
-export const refused =
-  (tell: (reason: ErrorReason) => void) =>
-  (caught: unknown): void => {
-    if (caught instanceof Refused) tell(caught.reason)
-    else if (!(caught instanceof DOMException && caught.name === "AbortError")) throw caught
-  }
-
 const token = () =>
   document.cookie
     .split("; ")

@@ -1,8 +1,9 @@
 import { router } from "@inertiajs/react"
-import { useEffect, useMemo, useState } from "react"
+import { useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
-import { refused, send } from "@/lib/api"
-import type { ErrorReason, Mixable, Recipe } from "@/types"
+import { send as request } from "@/lib/api"
+import { useAnswer, useSend } from "@/lib/requests"
+import type { Mixable, Recipe } from "@/types"
 import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
 import { type Sheet, SheetDrawing } from "./SheetDrawing"
 
@@ -31,8 +32,6 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const [room, setRoom] = useState(rooms[0] ?? "")
   const [container, setContainer] = useState("")
   const [own, setOwn] = useState<Own[]>(START)
-  const [sheet, setSheet] = useState<Sheet | null>(null)
-  const [error, setError] = useState<ErrorReason | null>(null)
   const [kind, id] = source.split(":")
   const product = kind === "product" ? products.find((candidate) => candidate.id === id) : undefined
 
@@ -52,21 +51,19 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
     }
   }, [kind, id, own, thinning, of, hardener, have, amount, room, container])
 
-  useEffect(() => {
-    const stop = new AbortController()
-    send<Sheet>("POST", "/mix/preview", body, stop.signal)
-      .then((answer) => {
-        setSheet(answer)
-        setError(null)
-      })
-      .catch(refused(setError))
-    return () => stop.abort()
-  }, [body])
-
+  const preview = useAnswer({
+    key: ["mix", body],
+    ask: (signal) => request<Sheet>("POST", "/mix/preview", body, signal),
+    keep: true,
+  })
+  const sheet = preview.answer
+  const { send, error: refused } = useSend()
+  const error = preview.error ?? refused
   const begin = () =>
-    send<{ location: string }>("POST", "/mix", body)
-      .then(({ location }) => router.visit(location))
-      .catch(refused(setError))
+    send(
+      () => request<{ location: string }>("POST", "/mix", body),
+      ({ location }) => router.visit(location),
+    )
   const at = (where: string) => (error?.where?.startsWith(where) ? error.sentence : undefined)
   const elsewhere =
     error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))

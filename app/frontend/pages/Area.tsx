@@ -1,16 +1,16 @@
 import { Head, Link } from "@inertiajs/react"
-import { useEffect, useState } from "react"
+import { useState } from "react"
 import { AreaWords } from "@/area/AreaWords"
 import type { AreaAnswer, AreaChoices, AreaFields, Part } from "@/area/props"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { refused, send } from "@/lib/api"
+import { send } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
+import { useAnswer } from "@/lib/requests"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
-import type { ErrorReason } from "@/types"
 
 type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
 const GALLON_ML = 3785.411784
@@ -29,22 +29,15 @@ export default function AreaPage({ choices, first }: Props) {
     room: choices.rooms[0] ?? "",
     rate: "",
   })
-  const [answer, setAnswer] = useState<AreaAnswer | null>(null)
-  const [error, setError] = useState<ErrorReason | null>(null)
   const [selected, setSelected] = useState<number | null>(null)
   const [placing, setPlacing] = useState(false)
   const [units] = useUnits()
   const { area } = useMeasures()
-  useEffect(() => {
-    const stop = new AbortController()
-    send<AreaAnswer>("POST", "/pieces/area", { fields }, stop.signal)
-      .then((answer) => {
-        setAnswer(answer)
-        setError(null)
-      })
-      .catch(refused(setError))
-    return () => stop.abort()
-  }, [fields])
+  const { answer, error } = useAnswer({
+    key: ["area", fields],
+    ask: (signal) => send<AreaAnswer>("POST", "/pieces/area", { fields }, signal),
+    keep: true,
+  })
   const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))
   const part = selected === null ? undefined : fields.parts[selected]
   const side = (index: number, text: string) => {

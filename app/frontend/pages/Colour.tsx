@@ -1,12 +1,13 @@
 import { Head } from "@inertiajs/react"
-import { useEffect, useMemo, useState } from "react"
+import { useMemo, useState } from "react"
 import { type Answer, Answers } from "@/colour/Answers"
 import { TargetPhoto } from "@/colour/TargetPhoto"
 import { type Lesson, Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
-import { refused, send } from "@/lib/api"
-import type { ErrorReason, Photo } from "@/types"
+import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
+import type { Photo } from "@/types"
 
 type Lab = [number, number, number]
 type Known = { id: number; words: string; lab: Lab; wood: string }
@@ -38,8 +39,6 @@ export default function ColourPage(props: Props) {
   const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
   const [under, setUnder] = useState("30")
   const [batch, setBatch] = useState("500")
-  const [answer, setAnswer] = useState<Answer | null>(null)
-  const [error, setError] = useState<ErrorReason | null>(null)
   const question = useMemo(
     () => ({
       wood,
@@ -52,16 +51,11 @@ export default function ColourPage(props: Props) {
     }),
     [wood, way, under, start, target, chosen, batch],
   )
-  useEffect(() => {
-    const stop = new AbortController()
-    send<Answer>("POST", "/boards/colour", question, stop.signal)
-      .then((answer) => {
-        setAnswer(answer)
-        setError(null)
-      })
-      .catch(refused(setError))
-    return () => stop.abort()
-  }, [question])
+  const { answer, error } = useAnswer({
+    key: ["colour", question],
+    ask: (signal) => send<Answer>("POST", "/boards/colour", question, signal),
+    keep: true,
+  })
   const errorAt = (where: string) =>
     error?.where === where ? `${error.sentence}${error.accepted ? `: ${error.accepted}` : ""}` : undefined
   const known: [string, string][] = [

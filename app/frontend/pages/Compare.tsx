@@ -1,11 +1,11 @@
 import { Head, Link, router } from "@inertiajs/react"
-import { useState } from "react"
 import { FilmGrowth } from "@/compare/FilmGrowth"
 import { figures } from "@/compare/figures"
 import { SelectField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { day } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Side } from "@/types"
@@ -26,17 +26,19 @@ const MOST = 3
 /** Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words. */
 export default function ComparePage(props: Props) {
   const { piece, sides, zone } = props
-  const [trouble, setTrouble] = useState("")
+  const { send, error, dismiss } = useSend()
   const visit = (id: number, wanted: string[]) =>
     router.visit("/pieces/compare", { data: { piece: id, with: wanted }, preserveScroll: true })
   const take = (side: Side) =>
-    send("POST", `/pieces/${piece.id}/schedule/edits`, {
-      operation: side.operation,
-      base: piece.revision,
-      reason: side.label,
-    })
-      .then(() => router.visit(`/pieces/${piece.id}/schedule`))
-      .catch(refused((reason) => setTrouble(reason.sentence)))
+    send(
+      () =>
+        request("POST", `/pieces/${piece.id}/schedule/edits`, {
+          operation: side.operation,
+          base: piece.revision,
+          reason: side.label,
+        }),
+      () => router.visit(`/pieces/${piece.id}/schedule`),
+    )
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
   const { film } = useMeasures()
   const rows = figures(sides, zone, props.currency, film)
@@ -66,7 +68,7 @@ export default function ComparePage(props: Props) {
           </Link>
         </div>
       </header>
-      <Trouble sentence={trouble} onRead={() => setTrouble("")} />
+      <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {props.refused.map((refusal) => (
         <p key={refusal.key} className="trouble" role="alert">
           {refusal.sentence}

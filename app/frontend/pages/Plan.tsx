@@ -1,9 +1,12 @@
 import { Head, Link } from "@inertiajs/react"
-import { useEffect, useRef, useState } from "react"
+import { useQueryClient } from "@tanstack/react-query"
+import { useRef, useState } from "react"
 import { Shell, useNow } from "@/components/Shell"
+import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
-import { send } from "@/lib/api"
+import { send as request } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
+import { useAnswer, useSend } from "@/lib/requests"
 import { useWidth } from "@/lib/size"
 import { duration, soon, when } from "@/lib/time"
 import { Chances } from "@/plan/Chances"
@@ -29,24 +32,27 @@ export default function PlanPage(first: PlanProps) {
   const [state, setState] = useState(first)
   const { plan, pieces } = state
   const [table, setTable] = useState(false)
-  const [chances, setChances] = useState<Chance[] | null>(null)
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 1080)
   const now = useNow(plan.now)
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
   const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
-  const reload = () => send<PlanProps>("GET", "/pieces/plan").then(setState)
+  const client = useQueryClient()
+  const { send, error, dismiss } = useSend()
+  const take = (answer: PlanProps) => {
+    setState(answer)
+    // What was drawn from the plan before it, and what it was held against, is void.
+    void client.resetQueries({ queryKey: ["plan"] })
+  }
+  const reload = () => send(() => request<PlanProps>("GET", "/pieces/plan"), take)
   const accept = (which: { digest?: string } = {}) =>
-    send<PlanProps>("POST", "/pieces/plan/accept", which).then(setState)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the drawn dates void
-  useEffect(() => {
-    setChances(null)
-    const stop = new AbortController()
-    send<{ chances: Chance[] }>("GET", "/pieces/plan/chance", undefined, stop.signal)
-      .then((answer) => setChances(answer.chances))
-      .catch(() => undefined)
-    return () => stop.abort()
-  }, [plan])
+    send(() => request<PlanProps>("POST", "/pieces/plan/accept", which), take)
+  const chances =
+    useAnswer({
+      key: ["plan", "chance"],
+      ask: (signal) => request<{ chances: Chance[] }>("GET", "/pieces/plan/chance", undefined, signal),
+      quiet: true,
+    }).answer?.chances ?? null
   useKeys({
     t: () => setTable((before) => !before),
     g: () => document.getElementById("goals")?.scrollIntoView({ block: "center" }),
@@ -81,6 +87,7 @@ export default function PlanPage(first: PlanProps) {
           </div>
         </dl>
       </header>
+      <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {plan.clashes.map((clash) => (
         <p key={`${clash.piece} ${clash.sentence}`} className="trouble" role="alert">
           {name(clash.piece)}: {clash.sentence}

@@ -2,7 +2,8 @@ import { Head, Link, router } from "@inertiajs/react"
 import { useState } from "react"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
-import { clientId, send } from "@/lib/api"
+import { clientId, send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import { History } from "@/schedule/History"
 import type { Schedule } from "@/types"
@@ -17,18 +18,14 @@ const KIND: Record<string, string> = { started: "Begun", done: "Done", dry_test:
 
 /** A piece that cannot be computed: why, and the ways back. The rest of the shop goes on without it. */
 export default function SetAside({ aside, schedule, zone, latest }: Props) {
-  const [trouble, setTrouble] = useState("")
+  const { send, error, dismiss } = useSend()
   const [history, setHistory] = useState(false)
   const url = `/pieces/${aside.id}/schedule`
-  const act = async (path: string, body: object) => {
-    try {
-      await send("POST", path, body)
-      setTrouble("")
-      router.reload()
-    } catch (error) {
-      setTrouble((error as Error).message)
-    }
-  }
+  const act = (path: string, body: object) =>
+    send(
+      () => request("POST", path, body),
+      () => router.reload(),
+    )
   const takeBack = (id: number) =>
     act("/entries", { kind: "correction", corrects: id, client_id: clientId(), happened_at: new Date().toISOString() })
   return (
@@ -40,7 +37,7 @@ export default function SetAside({ aside, schedule, zone, latest }: Props) {
           <p className="sub">{aside.client}</p>
         </div>
       </header>
-      <Trouble sentence={trouble} onRead={() => setTrouble("")} />
+      <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       <section className="empty lit" aria-labelledby="aside">
         <h2 id="aside" className="panel-title">
           Set aside: this piece cannot be computed

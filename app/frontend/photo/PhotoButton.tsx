@@ -1,5 +1,6 @@
-import { useState } from "react"
-import { clientId, Refused, sendFile } from "@/lib/api"
+import { ErrorText } from "@/components/ErrorText"
+import { clientId, sendFile } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { Photo } from "@/types"
 
 /** What a photo is of: a cell, a piece, the work in hand, or nothing but its colour. */
@@ -9,22 +10,15 @@ type Props = { of: PhotoOf; label?: string; size?: "bench"; light?: string; onPh
 
 /** Takes or chooses a photo and sends it; what is refused is said in words beside it. */
 export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }: Props) {
-  const [busy, setBusy] = useState(false)
-  const [error, setError] = useState("")
-  const take = async (file: File) => {
-    setBusy(true)
-    setError("")
-    try {
-      const fields = Object.fromEntries(
-        Object.entries({ ...of, light, client_id: clientId() }).map(([name, value]) => [name, String(value ?? "")]),
-      )
-      onPhoto((await sendFile<{ photo: Photo }>("/photos", file, fields)).photo)
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      setError(`${error.reason.sentence}${error.reason.accepted ? `. Accepted: ${error.reason.accepted}.` : ""}`)
-    } finally {
-      setBusy(false)
-    }
+  const { send, busy, error } = useSend()
+  const take = (file: File) => {
+    const fields = Object.fromEntries(
+      Object.entries({ ...of, light, client_id: clientId() }).map(([name, value]) => [name, String(value ?? "")]),
+    )
+    return send(
+      () => sendFile<{ photo: Photo }>("/photos", file, fields),
+      ({ photo }) => onPhoto(photo),
+    )
   }
   return (
     <>
@@ -42,11 +36,7 @@ export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }:
           }}
         />
       </label>
-      {error && (
-        <p className="error-text" role="alert">
-          {error}
-        </p>
-      )}
+      <ErrorText reason={error} />
     </>
   )
 }

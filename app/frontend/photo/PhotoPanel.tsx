@@ -1,6 +1,8 @@
 import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { Panel } from "@/components/Panel"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import type { Photo } from "@/types"
 import { PatchColour } from "./PatchColour"
@@ -18,16 +20,17 @@ type Props = {
 /** A photo large; of a cell, its colour can be taken with a frame over the colour and one over the grey card. */
 export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
   const [marking, setMarking] = useState(false)
-  const [trouble, setTrouble] = useState("")
+  const { send, error: refused } = useSend()
   const { marks, setMarks, colour, error, placed } = usePatch(photo.id, marking)
   const alt = photo.words ?? photo.of ?? `photo of ${when(photo.at, zone)}`
   const remove = () =>
-    send("DELETE", `/photos/${photo.id}`)
-      .then(() => {
+    send(
+      () => request("DELETE", `/photos/${photo.id}`),
+      () => {
         onGone(photo.id)
         onClose()
-      })
-      .catch(refused((reason) => setTrouble(reason.sentence)))
+      },
+    )
   return (
     <Panel
       title={photo.of ?? "Photo"}
@@ -73,11 +76,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
           </button>
         )}
       </div>
-      {trouble && (
-        <p className="error-text mt-2" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={refused} />
     </Panel>
   )
 }

@@ -1,29 +1,28 @@
 import { Dialog } from "radix-ui"
 import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { Panel } from "@/components/Panel"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { Photo } from "@/types"
 import { Photos } from "./Photos"
 
 /** The photos of a piece and of what its log says, fetched when they are asked for. */
 export function PiecePhotos({ piece }: { piece: number }) {
   const [photos, setPhotos] = useState<Photo[] | null>(null)
-  const [trouble, setTrouble] = useState("")
+  const { send, error } = useSend()
   const fetch = () =>
-    send<{ photos: Photo[] }>("GET", `/pieces/${piece}/photos`)
-      .then((answer) => setPhotos(answer.photos))
-      .catch(refused((reason) => setTrouble(reason.sentence)))
+    send(
+      () => request<{ photos: Photo[] }>("GET", `/pieces/${piece}/photos`),
+      (answer) => setPhotos(answer.photos),
+    )
   return (
     <Panel
       title="Photos"
       onOpenChange={(open) => open && void fetch()}
       trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">Photos</Dialog.Trigger>}
     >
-      {trouble && (
-        <p className="error-text" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={error} />
       {photos && photos.length === 0 && (
         <p className="sub mt-2">None yet. What is taken at the bench comes here as well.</p>
       )}

@@ -1,5 +1,6 @@
-import { useEffect, useState } from "react"
-import { Refused, send } from "@/lib/api"
+import { useState } from "react"
+import { send } from "@/lib/api"
+import { inWords, useAnswer } from "@/lib/requests"
 
 /** Left, top, width and height as shares of the photo. */
 export type Part = [number, number, number, number]
@@ -8,35 +9,22 @@ export type Marks = { patch: Part; grey: Part; white?: Part }
 export type PatchColour = { lab: [number, number, number]; hex: string }
 
 const FIRST: Marks = { patch: [0.42, 0.42, 0.14, 0.14], grey: [0.08, 0.08, 0.1, 0.1] }
+// A frame that is being drawn out asks nothing.
+const STILL_MS = 120
 const WHITE: Part = [0.08, 0.6, 0.1, 0.1]
 
 /** Marks on a photo and the colour that the server makes of them, once the grey frame was put on its card; the last answer stays while the next is on its way. */
 export function usePatch(photo: number, on: boolean) {
   const [marks, setMarks] = useState<Marks>(FIRST)
-  const [colour, setColour] = useState<PatchColour | null>(null)
-  const [error, setError] = useState("")
   const placed = marks.grey !== FIRST.grey
-  useEffect(() => {
-    if (!on || !placed) return
-    const stop = new AbortController()
-    const timer = setTimeout(() => {
-      send<PatchColour>("POST", `/photos/${photo}/colour`, marks, stop.signal)
-        .then((patch) => {
-          setColour(patch)
-          setError("")
-        })
-        .catch((error: unknown) => {
-          if (!(error instanceof Refused)) return
-          setColour(null)
-          setError(`${error.reason.sentence}${error.reason.accepted ? `: ${error.reason.accepted}` : ""}`)
-        })
-    }, 120)
-    return () => {
-      clearTimeout(timer)
-      stop.abort()
-    }
-  }, [photo, on, marks, placed])
-  return { marks, setMarks, colour, error, placed }
+  const { answer, error } = useAnswer({
+    key: ["patch", photo, marks],
+    ask: (signal) => send<PatchColour>("POST", `/photos/${photo}/colour`, marks, signal),
+    on: on && placed,
+    after: STILL_MS,
+    keep: true,
+  })
+  return { marks, setMarks, colour: error ? null : answer, error: error ? inWords(error) : "", placed }
 }
 
 /** A white card as well, or no longer. */

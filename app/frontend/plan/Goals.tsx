@@ -1,5 +1,6 @@
-import { useEffect, useState } from "react"
-import { send } from "@/lib/api"
+import { ErrorText } from "@/components/ErrorText"
+import { send as request } from "@/lib/api"
+import { useAnswer, useSend } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import type { Goal, ShopPlan } from "@/types"
 
@@ -24,20 +25,18 @@ export function Goals({
   goal: string
   onChosen: () => void
 }) {
-  const [goals, setGoals] = useState<Goal[] | null>(null)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the answers void
-  useEffect(() => {
-    const stop = new AbortController()
-    send<{ goals: Goal[] }>("GET", "/pieces/plan/goals", undefined, stop.signal)
-      .then(({ goals }) => setGoals(goals))
-      .catch(() => undefined)
-    return () => stop.abort()
-  }, [plan])
+  const { send, error } = useSend()
+  const goals = useAnswer({
+    key: ["plan", "goals"],
+    ask: (signal) => request<{ goals: Goal[] }>("GET", "/pieces/plan/goals", undefined, signal),
+    quiet: true,
+  }).answer?.goals
   const now = goals?.find((candidate) => candidate.name === goal)
-  const choose = (name: string) => send("POST", "/shop/goal", { goal: name }).then(onChosen)
+  const choose = (name: string) => send(() => request("POST", "/shop/goal", { goal: name }), onChosen)
   return (
     <section id="goals" className="rule pt-2" aria-label="What the plan aims at">
       <h2 className="head">What the plan aims at</h2>
+      <ErrorText reason={error} />
       <ul className="goals">
         {(Object.keys(WORDS) as Goal["name"][]).map((name) => {
           const answer = goals?.find((candidate) => candidate.name === name)

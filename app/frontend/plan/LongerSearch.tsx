@@ -1,43 +1,37 @@
-import { useEffect, useState } from "react"
-import { send } from "@/lib/api"
+import { useQueryClient } from "@tanstack/react-query"
+import { send as request } from "@/lib/api"
+import { useAnswer, useSend } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import type { LongSearch, ShopPlan } from "@/types"
 
 const ASK_AGAIN_MS = 1000
+const KEY = ["plan", "search"]
 
-type Props = { plan: Pick<ShopPlan, "zone" | "now">; onKeep: (digest: string) => void }
+type Props = { plan: Pick<ShopPlan, "zone">; onKeep: (digest: string) => void }
 
 /** The long search that follows the quick plan: under way, stopped, or what it found; one touch keeps that. */
 export function LongerSearch({ plan, onKeep }: Props) {
-  const [search, setSearch] = useState<LongSearch | null>(null)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another plan makes the search void
-  useEffect(() => {
-    const gone = new AbortController()
-    let timer: ReturnType<typeof setTimeout>
-    const ask = () =>
-      send<{ search: LongSearch }>("POST", "/pieces/plan/search", {}, gone.signal)
-        .then((answer) => {
-          setSearch(answer.search)
-          if (answer.search.state === "searching") timer = setTimeout(ask, ASK_AGAIN_MS)
-        })
-        .catch(() => undefined)
-    void ask()
-    return () => {
-      gone.abort()
-      clearTimeout(timer)
-    }
-  }, [plan])
-  const stop = () => {
-    setSearch((before) => before && { ...before, state: "stopped" })
-    send("POST", "/pieces/plan/stop_search", {}).catch(() => undefined)
-  }
+  const client = useQueryClient()
+  const { send } = useSend()
+  const { answer } = useAnswer({
+    key: KEY,
+    ask: (signal) => request<{ search: LongSearch }>("POST", "/pieces/plan/search", {}, signal),
+    quiet: true,
+    every: (answer) => answer?.search.state === "searching" && ASK_AGAIN_MS,
+  })
+  const search = answer?.search
+  const stop = () =>
+    send(
+      () => request("POST", "/pieces/plan/stop_search", {}),
+      () => search && client.setQueryData(KEY, { search: { ...search, state: "stopped" } }),
+    )
   if (!search) return null
   return (
     <div className="longer-search small" role="status">
       {search.state === "searching" && (
         <p>
           Looking longer for a better order.{" "}
-          <button type="button" className="button" data-quiet onClick={stop}>
+          <button type="button" className="button" data-quiet onClick={() => void stop()}>
             Stop
           </button>
         </p>

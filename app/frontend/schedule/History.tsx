@@ -1,6 +1,7 @@
-import { useEffect, useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { Panel } from "@/components/Panel"
 import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import { when } from "@/lib/time"
 import type { Revision } from "@/types"
 
@@ -18,17 +19,14 @@ export function History({
   url: string
   zone: string
 }) {
-  const [known, setKnown] = useState<Known | null>(null)
-  const [trouble, setTrouble] = useState("")
-  useEffect(() => {
-    if (!open) return
-    send<Known>("GET", `${url}/history`)
-      .then(setKnown)
-      .catch((error: Error) => setTrouble(error.message))
-  }, [open, url])
+  const { answer: known, error } = useAnswer({
+    key: ["history", url],
+    ask: (signal) => send<Known>("GET", `${url}/history`, undefined, signal),
+    on: open,
+  })
   return (
     <Panel title="What was changed, and why" open={open} onOpenChange={onOpenChange}>
-      {trouble && <p className="error-text">{trouble}</p>}
+      <ErrorText reason={error} />
       <table className="sheet-table mt-3">
         <thead>
           <tr>

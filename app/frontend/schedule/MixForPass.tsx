@@ -2,7 +2,7 @@ import { Link } from "@inertiajs/react"
 import { SelectField, Stepper } from "@/components/Field"
 import { clock, duration } from "@/lib/time"
 import { mass, roughMass, useUnits, volume } from "@/lib/units"
-import { beginMix } from "@/mix/beginMix"
+import { useBeginMix } from "@/mix/useBeginMix"
 import type { Row, RowMix, Step } from "@/types"
 
 type Fields = { [K in keyof Step]?: Step[K] | null }
@@ -27,6 +27,7 @@ const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
 export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Props) {
+  const begin = useBeginMix()
   const [system] = useUnits()
   const pot = mix.batches[0]
   return (
@@ -141,7 +142,7 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
           </div>
         )}
         {pot && (
-          <button type="button" className="button mt-2 w-full" onClick={() => void beginMix(row.key)}>
+          <button type="button" className="button mt-2 w-full" onClick={() => void begin(row.key)}>
             {pot.coats > 1 && pot.first !== row.key ? "Mix the batch it shares" : "Mix it"}
           </button>
         )}

@@ -1,6 +1,8 @@
 import { Link } from "@inertiajs/react"
-import { useEffect, useState } from "react"
+import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import type { Operation, Sheet, WhatIf } from "@/types"
 
@@ -16,24 +18,21 @@ type Props = {
 /** What if it were warmer, drier, with fans, elsewhere, another product, a coat less: each with the date it would bring, before anything is changed. */
 export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props) {
   const [open, setOpen] = useState(false)
-  const [answers, setAnswers] = useState<WhatIf[] | null>(null)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision makes the answers void
-  useEffect(() => {
-    setAnswers(null)
-    if (!open) return
-    const stop = new AbortController()
-    send<{ what_ifs: WhatIf[] }>("GET", `${url}/what_ifs`, undefined, stop.signal)
-      .then(({ what_ifs }) => setAnswers(what_ifs))
-      .catch(() => undefined)
-    return () => stop.abort()
-  }, [open, revision, url])
+  const { answer, error } = useAnswer({
+    key: ["what_ifs", url, revision],
+    ask: (signal) => send<{ what_ifs: WhatIf[] }>("GET", `${url}/what_ifs`, undefined, signal),
+    on: open,
+    quiet: true,
+  })
+  const answers = answer?.what_ifs
   if (sheet.rows.every((row) => row.status === "done")) return null
   return (
     <section className="what-ifs" aria-label="What if">
       <button type="button" className="button" aria-expanded={open} onClick={() => setOpen(!open)}>
         What if
       </button>
-      {open && !answers && (
+      {open && <ErrorText reason={error} />}
+      {open && !answers && !error && (
         <span className="sub" role="status">
           Planning each anew
         </span>

@@ -1,6 +1,8 @@
 import { Link, router } from "@inertiajs/react"
 import { useState } from "react"
-import { clientId, refused, send } from "@/lib/api"
+import { ErrorText } from "@/components/ErrorText"
+import { clientId, send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import type { Batch } from "@/types"
 import { batchSays } from "./batchSays"
@@ -27,12 +29,13 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
   const [chosen, setChosen] = useState<number[]>([])
   const looked = batches.filter((batch) => found && batch.product_code === found).map((batch) => batch.id)
   const [boxing, setBoxing] = useState(false)
-  const [trouble, setTrouble] = useState("")
+  const { send, error } = useSend()
   const product = batches.find((batch) => batch.id === chosen[0])?.product_id
   const box = () =>
-    send<{ location: string }>("POST", "/batches/box", { batches: chosen, client_id: clientId() })
-      .then(({ location }) => router.visit(location))
-      .catch(refused((reason) => setTrouble(reason.sentence)))
+    send(
+      () => request<{ location: string }>("POST", "/batches/box", { batches: chosen, client_id: clientId() }),
+      ({ location }) => router.visit(location),
+    )
   return (
     <>
       <div className="shelf-tools">
@@ -71,11 +74,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
           <ReceivePanel products={products} today={today} found={found} />
         </span>
       </div>
-      {trouble && (
-        <p className="error-text" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={error} />
       {BOARDS.map(([state, title]) => {
         const standing = batches.filter((batch) =>
           state === "mixed" ? batch.state === "mixed" || batch.state === "catalysed" : batch.state === state,

@@ -1,8 +1,10 @@
 import { router } from "@inertiajs/react"
 import { Dialog } from "radix-ui"
 import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { Panel } from "@/components/Panel"
-import { Refused, sendFile } from "@/lib/api"
+import { sendFile } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 
 type Report = {
   created: string[]
@@ -15,22 +17,17 @@ type Report = {
 /** Products from a file, with what became of every row. */
 export function ImportPanel() {
   const [report, setReport] = useState<Report | null>(null)
-  const [trouble, setTrouble] = useState("")
-  const [reading, setReading] = useState(false)
+  const { send, error, busy } = useSend()
   const read = async (file: File | undefined) => {
     if (!file) return
-    setReading(true)
     setReport(null)
-    setTrouble("")
-    try {
-      setReport(await sendFile<Report>("/products/import", file))
-      router.reload()
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      setTrouble(error.reason.sentence)
-    } finally {
-      setReading(false)
-    }
+    await send(
+      () => sendFile<Report>("/products/import", file),
+      (answer) => {
+        setReport(answer)
+        router.reload()
+      },
+    )
   }
   return (
     <Panel
@@ -54,20 +51,16 @@ export function ImportPanel() {
           type="file"
           className="input"
           accept=".csv,.json,text/csv,application/json"
-          disabled={reading}
+          disabled={busy}
           onChange={(event) => void read(event.target.files?.[0])}
         />
       </label>
-      {reading && (
+      {busy && (
         <p className="head mt-3" role="status">
           Reading row by row
         </p>
       )}
-      {trouble && (
-        <p className="error-text mt-3" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={error} />
       {report && (
         <section className="mt-3" aria-label="What became of the rows" role="status">
           <p className="head">

@@ -3,8 +3,8 @@ import { Dialog } from "radix-ui"
 import { useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { clientId, refused, send } from "@/lib/api"
-import type { ErrorReason } from "@/types"
+import { clientId, send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 
 type Props = { products: { id: number; name: string }[]; today: string; found?: string | null; product?: number }
 
@@ -15,19 +15,21 @@ export function ReceivePanel({ products, today, product }: Props) {
   const [lot, setLot] = useState("")
   const [state, setState] = useState("sealed")
   const [on, setOn] = useState(today)
-  const [error, setError] = useState<ErrorReason | null>(null)
+  const { send, error } = useSend()
   const id = useRef(clientId())
   const receive = () =>
-    send<{ location: string }>("POST", "/batches", {
-      product: Number(chosen),
-      amount,
-      lot,
-      state,
-      on,
-      client_id: id.current,
-    })
-      .then(({ location }) => router.visit(location))
-      .catch(refused(setError))
+    send(
+      () =>
+        request<{ location: string }>("POST", "/batches", {
+          product: Number(chosen),
+          amount,
+          lot,
+          state,
+          on,
+          client_id: id.current,
+        }),
+      ({ location }) => router.visit(location),
+    )
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
     <Panel

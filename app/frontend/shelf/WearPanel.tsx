@@ -3,8 +3,9 @@ import { Dialog } from "radix-ui"
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { refused, send } from "@/lib/api"
-import type { Consumable, ErrorReason } from "@/types"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
+import type { Consumable } from "@/types"
 
 const text = (value: number | null | undefined) => (value === null || value === undefined ? "" : String(value))
 const number = (value: string) => (value.trim() ? Number(value.replace(",", ".")) : null)
@@ -24,7 +25,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
     per_coat: text(consumable?.wear.per_coat),
   })
   const [open, setOpen] = useState(false)
-  const [error, setError] = useState<ErrorReason | null>(null)
+  const { send, error } = useSend()
   const field = (name: keyof typeof form, label: string, placeholder?: string) => (
     <TextField
       label={label}
@@ -36,19 +37,21 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
   )
   const { name, unit, pack, price, left, ...wear } = form
   const keep = () =>
-    send(consumable ? "PATCH" : "POST", consumable ? `/consumables/${consumable.id}` : "/consumables", {
-      name,
-      unit,
-      pack: number(pack),
-      price: number(price),
-      left: number(left),
-      wear,
-    })
-      .then(() => {
+    send(
+      () =>
+        request(consumable ? "PATCH" : "POST", consumable ? `/consumables/${consumable.id}` : "/consumables", {
+          name,
+          unit,
+          pack: number(pack),
+          price: number(price),
+          left: number(left),
+          wear,
+        }),
+      () => {
         setOpen(false)
         router.reload()
-      })
-      .catch(refused(setError))
+      },
+    )
   return (
     <Panel
       title={consumable ? consumable.name : "A new consumable"}

@@ -1,8 +1,8 @@
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
-import { refused, send } from "@/lib/api"
-import type { ErrorReason } from "@/types"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { HoursOf, ShopProps } from "./props"
 
 type Props = { people: ShopProps["people"]; shopHours: HoursOf; onKept: (props: ShopProps) => void }
@@ -61,16 +61,16 @@ function Week({
 }) {
   const [week, setWeek] = useState(hours.week)
   const [days, setDays] = useState(hours.days)
-  const [error, setError] = useState<ErrorReason | null>(null)
+  const { send, error } = useSend()
   const [kept, setKept] = useState("")
   const keep = () =>
-    send<ShopProps>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) })
-      .then((props) => {
-        setError(null)
+    send(
+      () => request<ShopProps>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) }),
+      (props) => {
         setKept("Kept. The plan follows.")
         onKept(props)
-      })
-      .catch(refused(setError))
+      },
+    )
   const none = Object.values(week).every((text) => !text.trim())
   return (
     <div className="mt-2">

@@ -3,22 +3,21 @@ import { Dialog } from "radix-ui"
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { Refused, send } from "@/lib/api"
-import type { ErrorReason } from "@/types"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 
 export type JobFacts = { id: number; client: string; place: string | null; due_on: string | null }
 type Change = Partial<Omit<JobFacts, "id">> & { closed?: boolean }
 
-/** Changes a job and shows what the shop makes of it; answers with what was refused. */
-export async function changeJob(id: number, change: Change): Promise<ErrorReason | null> {
-  try {
-    await send("PATCH", `/jobs/${id}`, change)
-    router.reload()
-    return null
-  } catch (error) {
-    if (error instanceof Refused) return error.reason
-    throw error
-  }
+/** Changes a job and shows what the shop makes of it. */
+export function useJob(id: number) {
+  const { send, error, dismiss } = useSend()
+  const change = (change: Change) =>
+    send(
+      () => request("PATCH", `/jobs/${id}`, change),
+      () => router.reload(),
+    )
+  return { change, error, dismiss }
 }
 
 /** For whom a job is, where, by when; and closing it. */
@@ -27,11 +26,9 @@ export function JobPanel({ job }: { job: JobFacts }) {
   const [client, setClient] = useState(job.client)
   const [place, setPlace] = useState(job.place ?? "")
   const [due, setDue] = useState(job.due_on ?? "")
-  const [error, setError] = useState<ErrorReason | null>(null)
-  const change = async (what: Change) => {
-    const refused = await changeJob(job.id, what)
-    setError(refused)
-    if (!refused) setOpen(false)
+  const { change, error } = useJob(job.id)
+  const keep = async (what: Change) => {
+    if (await change(what)) setOpen(false)
   }
   const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
@@ -49,7 +46,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
         </Dialog.Trigger>
       }
       action={
-        <button type="button" className="tape" onClick={() => void change({ client, place, due_on: due })}>
+        <button type="button" className="tape" onClick={() => void keep({ client, place, due_on: due })}>
           Keep the change
         </button>
       }
@@ -59,7 +56,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
         <TextField label="Place" value={place} onChange={setPlace} />
         <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={errorAt("due")} />
         <div className="thin-rule pt-3">
-          <button type="button" className="button" onClick={() => void change({ closed: true })}>
+          <button type="button" className="button" onClick={() => void keep({ closed: true })}>
             Close the job
           </button>
           <p className="sub small mt-1">

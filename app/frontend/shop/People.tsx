@@ -1,21 +1,17 @@
 import { useState } from "react"
+import { ErrorText } from "@/components/ErrorText"
 import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import type { PersonOf, ShopProps } from "./props"
 
 type Props = { state: ShopProps; onKept: (props: ShopProps) => void }
 
 /** Whose hands the plan counts on, what they are trained for, and the guns they share. */
 export function People({ state, onKept }: Props) {
-  const [trouble, setTrouble] = useState("")
-  const keep = (path: string, body: object) =>
-    send<ShopProps>("POST", path, body)
-      .then((props) => {
-        setTrouble("")
-        onKept(props)
-      })
-      .catch(refused((reason) => setTrouble(reason.sentence)))
+  const { send, error } = useSend()
+  const keep = (path: string, body: object) => send(() => request<ShopProps>("POST", path, body), onKept)
   const person = (row: PersonOf, set: Partial<PersonOf>) =>
     void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
   return (
@@ -64,24 +60,20 @@ export function People({ state, onKept }: Props) {
         ))}
       </ul>
       <AddLine label="Another gun" onAdd={(name) => keep("/shop/tool", { name, used_for: "spray" })} />
-      {trouble && (
-        <p className="error-text" role="alert">
-          {trouble}
-        </p>
-      )}
+      <ErrorText reason={error} />
     </section>
   )
 }
 
 /** One more by its name. */
-function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Promise<unknown> }) {
+function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Promise<boolean> }) {
   const [name, setName] = useState("")
   return (
     <form
       className="add-line"
       onSubmit={(event) => {
         event.preventDefault()
-        void onAdd(name).then(() => setName(""))
+        void onAdd(name).then((added) => added && setName(""))
       }}
     >
       <TextField label={label} value={name} onChange={setName} placeholder="name" />

@@ -1,9 +1,10 @@
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { MeasureField } from "@/components/MeasureField"
-import { refused, send, sendFile } from "@/lib/api"
+import { send as request, sendFile } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { useMeasures } from "@/lib/units"
-import type { ErrorReason, RoomAir as RoomAirData } from "@/types"
+import type { RoomAir as RoomAirData } from "@/types"
 import { AirDrawing } from "./AirDrawing"
 import type { ShopProps } from "./props"
 
@@ -41,47 +42,48 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   )
   const [used, setUsed] = useState(room?.uses ?? [])
   const [places, setPlaces] = useState(room?.rack_places == null ? "" : String(room.rack_places))
-  const [error, setError] = useState<ErrorReason | null>(null)
+  const { send, error } = useSend()
   const [kept, setKept] = useState("")
   const [open, setOpen] = useState(false)
   const keep = () =>
-    send<ShopProps>("POST", "/shop/room", {
-      id: room?.id,
-      name,
-      air,
-      uses: used,
-      rack_places: places.trim() ? number(places) : null,
-      t_c: number(t_c),
-      rh: number(rh),
-      daily:
-        daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ??
-        null,
-    })
-      .then((props) => {
-        setError(null)
+    send(
+      () =>
+        request<ShopProps>("POST", "/shop/room", {
+          id: room?.id,
+          name,
+          air,
+          uses: used,
+          rack_places: places.trim() ? number(places) : null,
+          t_c: number(t_c),
+          rh: number(rh),
+          daily:
+            daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ??
+            null,
+        }),
+      (props) => {
         setKept("Kept. The plan follows.")
         onKept(props)
         if (!room) {
           setName("")
           setOpen(false)
         }
-      })
-      .catch(refused(setError))
+      },
+    )
   const read = (file: File | undefined) =>
     file &&
     room &&
-    sendFile<ShopProps>(`/shop/rooms/${room.id}/logger`, file)
-      .then((props) => {
+    send(
+      () => sendFile<ShopProps>(`/shop/rooms/${room.id}/logger`, file),
+      (props) => {
         onKept(props)
         const report = props.report
-        setError(null)
         setKept(
           report
             ? `${report.hours} hours read${report.refused ? `, ${report.refused} rows refused (${report.first_refused})` : ""}.`
             : "",
         )
-      })
-      .catch(refused(setError))
+      },
+    )
   const set = (index: number, fields: Partial<Hour>) =>
     setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
   if (!room && !open)

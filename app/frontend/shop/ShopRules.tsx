@@ -1,5 +1,6 @@
-import { useState } from "react"
-import { refused, send } from "@/lib/api"
+import { ErrorText } from "@/components/ErrorText"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
 import type { ShopProps } from "./props"
 
@@ -15,23 +16,14 @@ const SHELLAC = {
 
 /** The shop's own way where finishers disagree; a schedule may say otherwise. */
 export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept: (props: ShopProps) => void }) {
-  const [error, setError] = useState("")
+  const { send, error } = useSend()
   const keep = (rule: string, value: string | number | null) =>
-    send<ShopProps>("POST", "/shop/house", { rule, value })
-      .then((props) => {
-        onKept(props)
-        setError("")
-      })
-      .catch(refused((reason) => setError(reason.sentence)))
+    send(() => request<ShopProps>("POST", "/shop/house", { rule, value }), onKept)
   return (
     <section aria-label="House rules" className="rule pt-2">
       <h2 className="head">House rules</h2>
       <p className="sub small">Where finishers disagree: what this shop does, unless a schedule says otherwise.</p>
-      {error && (
-        <p className="error-text" role="alert">
-          {error}
-        </p>
-      )}
+      <ErrorText reason={error} />
       <div className="mt-3 grid gap-4">
         {RULES.map((rule) => (
           <RuleField

@@ -3,8 +3,8 @@ import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { duration, soon } from "@/lib/time"
 import { roughMass, useUnits, volume } from "@/lib/units"
-import { beginMix } from "@/mix/beginMix"
 import { MixAlone, type MixAloneProps } from "@/mix/MixAlone"
+import { useBeginMix } from "@/mix/useBeginMix"
 import type { Pot } from "@/types"
 
 type Due = {
@@ -22,6 +22,7 @@ type Props = MixAloneProps & { pots: Pot[]; due: Due[] }
 
 /** What the plan mixes next, what stands in the pot, and a mix by itself. */
 export default function MixIndex({ pots, due, ...alone }: Props) {
+  const begin = useBeginMix()
   const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
   const now = useNow(shop.now)
   const [system] = useUnits()
@@ -67,7 +68,7 @@ export default function MixIndex({ pots, due, ...alone }: Props) {
                   type="button"
                   className={index === 0 ? "tape" : "button"}
                   data-size={index === 0 ? undefined : "bench"}
-                  onClick={() => void beginMix(mix.pass)}
+                  onClick={() => void begin(mix.pass)}
                 >
                   Mix it
                 </button>

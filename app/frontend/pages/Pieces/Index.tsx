@@ -1,10 +1,11 @@
 import { Head, Link, usePage } from "@inertiajs/react"
+import { ErrorText } from "@/components/ErrorText"
 import { LevelMark } from "@/components/Marks"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import { changeJob, type JobFacts, JobPanel } from "@/shop/JobPanel"
+import { type JobFacts, JobPanel, useJob } from "@/shop/JobPanel"
 import type { Piece } from "@/types"
 
 type Overview = Piece & {
@@ -108,19 +109,7 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
           <summary className="head cursor-pointer">Closed jobs, {closed.length}</summary>
           <ul>
             {closed.map((job) => (
-              <li key={job.id} className="thin-rule flex flex-wrap items-center gap-x-5 py-2">
-                <b>{job.client}</b>
-                <span className="sub">
-                  {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
-                </span>
-                <button
-                  type="button"
-                  className="button ml-auto"
-                  onClick={() => void changeJob(job.id, { closed: false })}
-                >
-                  Take it in hand again
-                </button>
-              </li>
+              <ClosedJob key={job.id} job={job} zone={zone} />
             ))}
           </ul>
         </details>
@@ -145,5 +134,21 @@ function Slab({ piece }: { piece: Overview }) {
       <rect x={0} y={6} width={260 * done} height={7} fill="#e9aa45" stroke="#4a2f10" />
       <rect x={0.5} y={12} width={259} height={33.5} fill="none" stroke="var(--ink)" />
     </svg>
+  )
+}
+
+function ClosedJob({ job, zone }: { job: Closed; zone: string }) {
+  const { change, error } = useJob(job.id)
+  return (
+    <li className="thin-rule flex flex-wrap items-center gap-x-5 py-2">
+      <b>{job.client}</b>
+      <span className="sub">
+        {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
+      </span>
+      <button type="button" className="button ml-auto" onClick={() => void change({ closed: false })}>
+        Take it in hand again
+      </button>
+      <ErrorText reason={error} />
+    </li>
   )
 }

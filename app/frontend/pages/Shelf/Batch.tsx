@@ -3,7 +3,8 @@ import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { clientId, refused, send } from "@/lib/api"
+import { clientId, send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import { mass, useUnits, volume } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
@@ -28,17 +29,22 @@ export default function BatchPage(first: Props) {
   const [{ batch, moves, use }, setState] = useState(first)
   const [left, setLeft] = useState("")
   const [kept, setKept] = useState("")
-  const [trouble, setTrouble] = useState<{ sentence: string; where?: string | null } | null>(null)
+  const { send, error: trouble } = useSend()
   const act = (what: string, more: Record<string, unknown> = {}) =>
-    send<Props | { location: string }>("PATCH", `/batches/${batch.id}`, { act: what, client_id: clientId(), ...more })
-      .then((answer) => {
-        setTrouble(null)
+    send(
+      () =>
+        request<Props | { location: string }>("PATCH", `/batches/${batch.id}`, {
+          act: what,
+          client_id: clientId(),
+          ...more,
+        }),
+      (answer) => {
         setLeft("")
         setKept("")
         if ("location" in answer) router.visit(answer.location)
         else setState(answer)
-      })
-      .catch(refused(setTrouble))
+      },
+    )
   const says = batchSays(batch, now)
   const dates: [string, string | null][] = [
     [batch.mix_id === null ? "came" : "mixed", batch.made_on],

@@ -3,11 +3,12 @@ import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell, useNow } from "@/components/Shell"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
-import type { Batch, ErrorReason, Product } from "@/types"
+import type { Batch, Product } from "@/types"
 
 type Props = {
   product: Product
@@ -35,7 +36,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
     kind: product.kind,
   })
   const [figures, setFigures] = useState<Record<string, string>>({})
-  const [error, setError] = useState<ErrorReason | null>(null)
+  const { send, error } = useSend()
   const fresh = product.id === null
   const copied = fresh
     ? Object.fromEntries(
@@ -50,24 +51,27 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
     (Object.keys(identity) as (keyof typeof identity)[]).some((field) => identity[field] !== product[field])
   const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   const keep = () =>
-    send<{ location: string }>(fresh ? "POST" : "PATCH", fresh ? "/products" : `/products/${product.id}`, {
-      ...identity,
-      figures: { ...copied, ...figures },
-    })
-      .then(({ location }) => {
+    send(
+      () =>
+        request<{ location: string }>(fresh ? "POST" : "PATCH", fresh ? "/products" : `/products/${product.id}`, {
+          ...identity,
+          figures: { ...copied, ...figures },
+        }),
+      ({ location }) => {
         setFigures({})
-        setError(null)
         router.visit(location, { preserveScroll: true })
-      })
-      .catch(refused(setError))
+      },
+    )
   const remove = () =>
-    send<{ location: string }>("DELETE", `/products/${product.id}`)
-      .then(({ location }) => router.visit(location))
-      .catch(refused(setError))
+    send(
+      () => request<{ location: string }>("DELETE", `/products/${product.id}`),
+      ({ location }) => router.visit(location),
+    )
   const change = (act: "retire" | "take_up") =>
-    send<{ location: string }>("POST", `/products/${product.id}/${act}`)
-      .then(() => router.reload())
-      .catch(refused(setError))
+    send(
+      () => request("POST", `/products/${product.id}/${act}`),
+      () => router.reload(),
+    )
   const elsewhere =
     error &&
     !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&

@@ -1,13 +1,13 @@
 import { Head, Link } from "@inertiajs/react"
-import { useEffect, useMemo, useState } from "react"
+import { useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { refused, send } from "@/lib/api"
+import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import type { Answer } from "@/sums/answer"
 import { SumDrawing } from "@/sums/SumDrawing"
 import { SUMS, type Sum } from "@/sums/sums"
-import type { ErrorReason } from "@/types"
 
 /** Everyday questions, each drawn. What is typed stays while another one is looked at. */
 export default function SumsShow({ first }: { first: string | null }) {
@@ -18,18 +18,14 @@ export default function SumsShow({ first }: { first: string | null }) {
     () => ({ ...Object.fromEntries(sum.fields.map((field) => [field.name, field.first])), ...typed[sum.id] }),
     [sum, typed],
   )
-  const [answer, setAnswer] = useState<{ id: string; numbers: Answer } | null>(null)
-  const [error, setError] = useState<ErrorReason | null>(null)
-  useEffect(() => {
-    const stop = new AbortController()
-    send<Answer>("POST", "/sums", { question: sum.id, fields }, stop.signal)
-      .then((numbers) => {
-        setAnswer({ id: sum.id, numbers })
-        setError(null)
-      })
-      .catch(refused(setError))
-    return () => stop.abort()
-  }, [sum, fields])
+  const { answer, error } = useAnswer({
+    key: ["sum", sum.id, fields],
+    ask: async (signal) => ({
+      id: sum.id,
+      numbers: await send<Answer>("POST", "/sums", { question: sum.id, fields }, signal),
+    }),
+    keep: true,
+  })
   const set = (name: string, value: string) => setTyped({ ...typed, [sum.id]: { ...typed[sum.id], [name]: value } })
   return (
     <Shell>

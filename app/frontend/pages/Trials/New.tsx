@@ -1,15 +1,15 @@
 import { Head, Link, router } from "@inertiajs/react"
-import { useEffect, useMemo, useState } from "react"
+import { useMemo, useState } from "react"
 import { LightChoice } from "@/colour/LightChoice"
 import { useLight } from "@/colour/useLight"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
-import { refused, send } from "@/lib/api"
+import { send as request } from "@/lib/api"
+import { useAnswer, useSend } from "@/lib/requests"
 import { FactorRows } from "@/trial/FactorRows"
 import { type Factor, FIELDS, levels, type Preview, type TrialPiece, type TrialProps } from "@/trial/props"
 import { Says } from "@/trial/Says"
 import { TrialBoard } from "@/trial/TrialBoard"
-import type { ErrorReason } from "@/types"
 
 const DESIGNS: [string, string][] = [
   ["full", "every combination"],
@@ -37,8 +37,6 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
   const [lot, setLot] = useState("")
   const [shuffled, setShuffled] = useState(false)
   const [strip, setStrip] = useState(true)
-  const [preview, setPreview] = useState<Preview | null>(null)
-  const [error, setError] = useState<ErrorReason | null>(null)
   const asked = useMemo(
     () => ({
       piece_id: piece?.id ?? null,
@@ -61,20 +59,19 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
     }),
     [piece, wood, grain, lot, size, design, runs, shuffled, strip, factors],
   )
-  useEffect(() => {
-    const stop = new AbortController()
-    send<Preview>("POST", "/trials/preview", asked, stop.signal)
-      .then((answer) => {
-        setPreview(answer)
-        setError(null)
-      })
-      .catch(refused(setError))
-    return () => stop.abort()
-  }, [asked])
+  const looked = useAnswer({
+    key: ["trial", asked],
+    ask: (signal) => request<Preview>("POST", "/trials/preview", asked, signal),
+    keep: true,
+  })
+  const preview = looked.answer
+  const { send, error: refused } = useSend()
+  const error = looked.error ?? refused
   const make = () =>
-    send<{ location: string }>("POST", "/trials", { ...asked, name })
-      .then((answer) => router.visit(answer.location))
-      .catch(refused(setError))
+    send(
+      () => request<{ location: string }>("POST", "/trials", { ...asked, name }),
+      ({ location }) => router.visit(location),
+    )
   const errorAt = (where: string) =>
     error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined
   const choose = (id: string) => {

@@ -1,0 +1,104 @@
+import { QueryClient, useMutation, useQuery } from "@tanstack/react-query"
+import { useCallback, useState } from "react"
+import type { ErrorReason } from "@/types"
+import { Refused } from "./api"
+
+/** Not now, but later: no answer, a server in trouble or busy, a token that could not be had. */
+export const isLater = (error: unknown): boolean =>
+  error instanceof Refused &&
+  (error.status === 0 || error.status === 403 || error.status === 408 || error.status === 429 || error.status >= 500)
+
+const isFault = (error: unknown) => !(error instanceof Refused)
+
+/**
+ * The one client of the pages. An answer lives as long as something shows it: the shop goes on meanwhile, so that a page that is opened again
+ * asks anew. What is neither an answer nor a refusal is a fault of the page and is thrown, so that it is seen.
+ */
+export const requestClient = (): QueryClient =>
+  new QueryClient({
+    defaultOptions: {
+      queries: {
+        gcTime: 0,
+        retry: false,
+        networkMode: "always",
+        refetchOnWindowFocus: false,
+        refetchOnReconnect: false,
+        throwOnError: isFault,
+      },
+      mutations: { networkMode: "always", throwOnError: isFault },
+    },
+  })
+
+type Question<T> = {
+  /** What the answer depends on: another key is another question. */
+  key: readonly unknown[]
+  ask: (signal: AbortSignal) => Promise<T>
+  /** Not asked as long as this is false. */
+  on?: boolean
+  /** The last answer stays until the next one is there, also beside a refusal. */
+  keep?: boolean
+  /** Milliseconds for which the question has to stay the same before it is sent. */
+  after?: number
+  /** A question that nobody waits for is asked twice more where there was no answer. */
+  quiet?: boolean
+  /** Milliseconds until it is asked again; false: not again. */
+  every?: (answer: T | undefined) => number | false
+}
+
+/** What the server computes, asked again with each other key; the question before is given up. */
+export function useAnswer<T>({ key, ask, on = true, keep = false, after, quiet = false, every }: Question<T>) {
+  const query = useQuery<T>({
+    queryKey: key,
+    queryFn: async ({ signal }) => {
+      if (after) await pause(after, signal)
+      return ask(signal)
+    },
+    enabled: on,
+    retry: quiet ? (tries, error) => tries < 2 && isLater(error) : false,
+    refetchInterval: every ? ({ state }) => every(state.data) : false,
+  })
+  const [last, setLast] = useState<T | null>(null)
+  if (query.data !== undefined && query.data !== last) setLast(query.data)
+  return {
+    answer: query.data ?? (keep ? last : null),
+    error: query.error instanceof Refused ? query.error.reason : null,
+    ask: () => void query.refetch(),
+  }
+}
+
+/**
+ * Sends what a hand decided. What the server refuses is `error`, until the next try or until it is dismissed: what was typed stays on the
+ * screen beside it.
+ */
+export function useSend() {
+  const { mutateAsync, reset, error, isPending } = useMutation({
+    mutationFn: (request: () => Promise<unknown>) => request(),
+  })
+  const send = useCallback(
+    async <T>(request: () => Promise<T>, then?: (answer: T) => void): Promise<boolean> => {
+      try {
+        const answer = (await mutateAsync(request)) as T
+        then?.(answer)
+        return true
+      } catch (error) {
+        if (isFault(error)) throw error
+        return false
+      }
+    },
+    [mutateAsync],
+  )
+  return { send, busy: isPending, error: error instanceof Refused ? error.reason : null, dismiss: reset }
+}
+
+/** A refusal in one line: the sentence and what would be accepted. */
+export const inWords = ({ sentence, accepted }: ErrorReason): string =>
+  accepted ? `${sentence}: ${accepted}` : sentence
+
+const pause = (ms: number, signal: AbortSignal) =>
+  new Promise<void>((resolve, reject) => {
+    const timer = setTimeout(resolve, ms)
+    signal.addEventListener("abort", () => {
+      clearTimeout(timer)
+      reject(new DOMException("Asked no longer", "AbortError"))
+    })
+  })
