@@ -30,6 +30,10 @@ module Workshop
     config.active_storage.analyzers = []
     config.active_storage.previewers = []
 
+    # Jobs run in this process: what they find is of use as long as it lives, and a queue in the database would poll the
+    # one file that every request writes to.
+    config.active_job.queue_adapter = :async
+
     config.middleware.use Rack::Deflater
   end
 end

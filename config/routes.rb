@@ -6,11 +6,12 @@ Rails.application.routes.draw do
   resources :faults, only: %i[index show]
 
   resource :plan, only: :show, path: "pieces/plan" do
-    get :goals
-    get :chance
-    post :accept
-    post :search
-    post :stop_search
+    scope module: :plans do
+      resource :goals, only: :show
+      resource :chance, only: :show
+      resource :acceptance, only: :create, path: "accept"
+      resource :search, only: %i[create destroy]
+    end
   end
   resource :area, only: %i[show create], path: "pieces/area"
   get "pieces/compare" => "comparisons#show"
@@ -18,77 +19,87 @@ Rails.application.routes.draw do
   resources :jobs, only: :update
 
   resources :pieces, only: %i[index new create edit update] do
+    resources :photos, only: :index, module: :pieces
     resource :schedule, only: :show do
-      post :what_if
-      get :what_ifs
-      get :chance
-      get :looks
-      post :edits
-      post :undo
-      post :redo
-      get :history
+      scope module: :schedules do
+        resource :preview, only: :create, path: "what_if"
+        resources :what_ifs, only: :index
+        resource :chance, only: :show
+        resource :looks, only: :show
+        resources :edits, only: :create
+        resource :undo, only: :create
+        resource :redo, only: :create
+        resources :revisions, only: :index, path: "history"
+      end
     end
-    get :photos, on: :member
   end
 
   resources :photos, only: %i[create show destroy] do
-    get :thumb, on: :member
-    post :colour, on: :member
+    scope module: :photos do
+      resource :thumb, only: :show
+      resource :colour, only: :create
+    end
   end
   resource :colour, only: %i[show create], path: "boards/colour"
-  resources :trials, only: %i[new create update] do
-    post :preview, on: :collection
-  end
+  resource :preview, only: :create, path: "trials/preview", module: :trials
+  resources :trials, only: %i[new create update]
   resources :boards, only: %i[index new create show] do
-    post :picks, on: :member
-    get :readings, on: :member
-    get :sheet, on: :member
-    get :label, on: :member
-    post :read_file, on: :member
-    post :quick, on: :member
-    post :verdict, on: :member
-    post :making, on: :member
-    resources :cells, only: %i[update] do
-      get :approval, on: :member
-      post :approve
-      post :photo_colour
-      post :readings
-      post :measure
-      post :promotion
-      post :promotion_preview
+    scope module: :boards do
+      resources :picks, only: :create
+      resources :readings, only: %i[index create]
+      resources :quick_readings, only: :create, path: "quick"
+      resource :sheet, only: :show
+      resource :label, only: :show
+      resource :verdict, only: :create
+      resource :making, only: :create
+    end
+    resources :cells, only: :update do
+      scope module: :cells do
+        resource :approval, only: %i[show create]
+        resource :photo_colour, only: :create
+        resources :readings, only: :create
+        resource :measurement, only: :create, path: "measure"
+        resource :promotion, only: :create
+        resource :promotion_preview, only: :create
+      end
     end
   end
 
+  resource :preview, only: :create, path: "mix/preview", module: :mixes
   resources :mixes, only: %i[index show create], path: "mix" do
-    post :preview, on: :collection
-    post :pours
-    post :take_back
-    post :way
-    post :finish
-    post :discard
+    scope module: :mixes do
+      resources :pours, only: :create
+      resource :correction, only: :create, path: "take_back"
+      resource :way, only: :create
+      resource :finish, only: :create
+      resource :discard, only: :create
+    end
   end
 
   resource :shop, only: :show do
-    get :calendar, defaults: { format: :ics }
-    post :hours
-    post :person
-    post :tool
-    post :goal
-    post :house
-    post :room
-    post "rooms/:id/logger", action: :measured, as: :measured
+    scope module: :shops do
+      resource :calendar, only: :show, defaults: { format: :ics }
+      resource :hours, only: :create
+      resources :people, only: :create, path: "person"
+      resources :tools, only: :create, path: "tool"
+      resource :goal, only: :create
+      resource :house_rules, only: :create, path: "house"
+      resources :rooms, only: :create, path: "room"
+      resource :logger_file, only: :create, path: "rooms/:room_id/logger"
+    end
   end
 
   resource :shelf, only: :show, controller: "shelf"
-  resources :products, only: %i[show new create update destroy] do
-    post :retire, on: :member
-    post :take_up, on: :member
-    get :export, on: :collection
-    post :import, on: :collection
+  scope module: :products do
+    resource :export, only: :show, path: "products/export"
+    resource :import, only: :create, path: "products/import"
   end
+  resources :products, only: %i[show new create update destroy] do
+    resource :retirement, only: %i[create destroy], module: :products
+  end
+  resource :box, only: :create, path: "batches/box", module: :batches
   resources :batches, only: %i[show create update] do
-    post :box, on: :collection
-    get :label
+    resource :label, only: :show, module: :batches
   end
   resources :consumables, only: %i[create update]
 
@@ -96,8 +107,10 @@ Rails.application.routes.draw do
   get "handbook(/:id)" => "handbook#show", as: :handbook
 
   resource :scale, only: :show do
-    post :zero
-    post :hand
+    scope module: :scales do
+      resource :zero, only: :create
+      resource :hand, only: :create
+    end
   end
 
   get "up" => "health#show"

@@ -146,6 +146,13 @@ class ApplicationController < ActionController::Base
   # @raise [Rhexon::InvalidInput]
   def body = @body ||= Given.read(request.request_parameters, self.class.shapes.fetch(action_name, {}))
 
+  # The id that the page made for this request, so that a repeat is not done twice.
+  # @raise [Rhexon::InvalidInput]
+  def client_id
+    body["client_id"].presence ||
+      raise(Rhexon::InvalidInput.new("The request needs an id of its own", where: "client_id"))
+  end
+
   # A word of the address' query; whatever is not one counts as none.
   # @return [String, nil]
   def query(name) = params[name].then { |value| value if Given.text?(value, Given::WORDS) }

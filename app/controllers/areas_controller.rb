@@ -2,9 +2,9 @@
 class AreasController < ApplicationController
   takes :create, fields: :table
 
-  def show = render(inertia: "Area", props: { choices: LargeArea.choices, first: LargeArea::FIRST })
+  def show = render(inertia: "Area", props: { choices: Sums::LargeArea.choices, first: Sums::LargeArea::FIRST })
 
   def create
-    render json: LargeArea.answer(body["fields"].is_a?(Hash) ? body["fields"] : {})
+    render json: Sums::LargeArea.answer(body["fields"].is_a?(Hash) ? body["fields"] : {})
   end
 end

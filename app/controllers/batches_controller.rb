@@ -1,12 +1,11 @@
 # Cans, jars and mixes.
 class BatchesController < ApplicationController
-  keeps_sound :create, :update, :box
+  keeps_sound :create, :update
   takes :create, product: :whole, amount: :typed, lot: :name, state: :name, on: :name, client_id: :id
   takes :update, act: :name, left: :typed, grams: :typed, client_id: :id
-  takes :box, batches: :list, client_id: :id
 
   def show
-    render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
+    render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: Batch::Use.new(batch).to_h }
   end
 
   # A can that came in.
@@ -42,37 +41,18 @@ class BatchesController < ApplicationController
       "That cannot be done with a batch", where: "act", accepted: "open, weigh, empty, keep, discard"
     )
     end
-    render json: { batch: serialized, moves: moves, use: BatchUse.new(batch).to_h }
-  end
-
-  def box
-    boxed = Batch.box!(Batch.standing.where(id: body["batches"]).to_a, client_id: client_id)
-    render json: { location: batch_path(boxed) }
-  end
-
-  # For a jar: what it is, its dates, and a code that leads back here.
-  def label
-    label = JarLabel.new(batch, batch_url(batch))
-    respond_to do |format|
-      format.svg { render body: label.svg, content_type: "image/svg+xml" }
-      format.pdf { send_data label.pdf, filename: "#{batch.code}.pdf", type: "application/pdf", disposition: "inline" }
-    end
+    render json: { batch: serialized, moves: moves, use: Batch::Use.new(batch).to_h }
   end
 
   private
 
-  def batch = @batch ||= Batch.find(params[:batch_id] || params[:id])
+  def batch = @batch ||= Batch.find(params[:id])
   def serialized = BatchSerializer.new(batch.reload, params: { today: today }).to_h
 
   def moves
     batch.stock_moves.order(id: :desc).limit(100).map do |move|
       { id: move.id, grams: move.grams.round(2), reason: move.reason, at: move.created_at.to_i / 60 }
     end
-  end
-
-  def client_id
-    body["client_id"].presence ||
-      raise(Rhexon::InvalidInput.new("The request needs an id of its own", where: "client_id"))
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

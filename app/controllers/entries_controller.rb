@@ -5,7 +5,7 @@ class EntriesController < ApplicationController
 
   def create
     happened_at = instant(body["happened_at"])
-    floor = SoundChange.keep!(drawn: [ *touched ]) { BenchWork.record!(body, happened_at: happened_at) }
+    floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
     render json: BenchState.new(floor: floor).to_h
   end
 

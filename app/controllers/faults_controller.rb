@@ -6,7 +6,7 @@ class FaultsController < ApplicationController
 
   def show
     render json: {
-      ways: LoggedFault.new(query(:pass), params[:id]).ways.map { |way| MendingWaySerializer.new(way).to_h }
+      ways: Entry::LoggedFault.new(query(:pass), params[:id]).ways.map { |way| MendingWaySerializer.new(way).to_h }
     }
   end
 end

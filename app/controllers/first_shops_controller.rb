@@ -11,7 +11,7 @@ class FirstShopsController < ApplicationController
   end
 
   def create
-    first = FirstShop.new(body)
+    first = Shop::Beginning.new(body)
     return redirect_to("/bench", status: :see_other) if first.begin!
 
     redirect_to first_shop_path, inertia: { errors: first.errors }, status: :see_other

@@ -1,8 +1,9 @@
-# Photos: taken in, shown, and asked for the colour of a marked patch.
+# Photos: taken in, shown, taken away.
 class PhotosController < ApplicationController
+  include SendsPicture
+
   takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words,
                  piece_id: :typed
-  takes :colour, patch: :list, grey: :list, white: :any
 
   def create
     photo = Photo.transaction do
@@ -12,13 +13,6 @@ class PhotosController < ApplicationController
   end
 
   def show = picture(photo.image)
-  def thumb = picture(photo.thumb)
-
-  # Computed, not kept.
-  def colour
-    lab = photo.colour(body["patch"], body["grey"], white: body["white"])
-    render json: { lab: lab, hex: Rhexon::Colour::Lab.hex(lab) }
-  end
 
   def destroy
     [ photo.image, photo.thumb ].each(&:purge)
@@ -29,12 +23,6 @@ class PhotosController < ApplicationController
   private
 
   def photo = @photo ||= Photo.find(params[:id])
-
-  # It never changes: another photo has another address.
-  def picture(file)
-    expires_in 1.year, public: false
-    send_data file.download, type: "image/jpeg", disposition: "inline"
-  end
 
   def subject
     return { cell: Cell.find(body["cell_id"]) } if body["cell_id"].present?

@@ -51,11 +51,6 @@ class PiecesController < ApplicationController
     end
   end
 
-  # Photos of a piece and of what its log says.
-  def photos
-    render json: { photos: Photo.of_piece(Piece.find(params[:id])).map { |photo| PhotoSerializer.new(photo).to_h } }
-  end
-
   private
 
   def overview(job, floor)

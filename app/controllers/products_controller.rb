@@ -1,9 +1,8 @@
-# One product with all its figures; import and export of all.
+# One product with all its figures.
 class ProductsController < ApplicationController
-  keeps_sound :create, :update, :destroy, :retire, :take_up, :import
+  keeps_sound :create, :update, :destroy
   takes :create, :update, maker: :name, name: :name, role: :name, colour: :name, kind: :name, code: :name,
                           figures: :table
-  takes :import, file: :file
 
   def show
     if product.unsound
@@ -57,39 +56,9 @@ class ProductsController < ApplicationController
     render json: { location: shelf_path }
   end
 
-  # Not offered any more; what names it goes on.
-  def retire
-    product.retire!
-    render json: { location: product_path(product) }
-  end
-
-  def take_up
-    product.take_up!
-    render json: { location: product_path(product) }
-  end
-
-  def export
-    products = Product.order(:maker, :name)
-    stamp = today.iso8601
-    if request.format.json?
-      return send_data(ProductFile.to_json(products), filename: "rhexon-products-#{stamp}.json",
-                                                      type: "application/json")
-    end
-
-    send_data ProductFile.to_csv(products), filename: "rhexon-products-#{stamp}.csv", type: "text/csv; charset=utf-8"
-  end
-
-  def import
-    file = body["file"]
-    raise Rhexon::InvalidInput.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file
-
-    render json: ProductFile.read(file.read).to_h
-  end
-
   private
 
-  # By number, or by the code that schedules use.
-  def product = @product ||= Product.find_by(code: params[:id].to_s) || Product.find(params[:id])
+  def product = @product ||= Product.named(params[:id])
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices

@@ -42,7 +42,7 @@ class ShelfController < ApplicationController
     {
       lines: lines, worn: worn,
       consumables: Consumable.order(:name).map { |consumable| ConsumableSerializer.new(consumable).to_h },
-      waste: Waste.lately
+      waste: Shelf::Waste.lately
     }
   end
 

@@ -1,10 +1,7 @@
 # Trials: designed, and made into boards.
 class TrialsController < ApplicationController
   keeps_sound :create, :update
-  takes_long :preview
-  takes :create, :preview, name: :name, piece_id: :whole, base_from: :whole, wood: :name, grain: :name,
-                           timber_lot: :words, width_mm: :whole, height_mm: :whole, factors: :list, design: :name,
-                           runs: :whole, boards: :whole, shuffled: :flag, step_strip: :flag, seed: :whole
+  takes :create, **TrialDesign::TAKES
   takes :update, weights: :table, board: :whole
 
   def new
@@ -18,10 +15,6 @@ class TrialsController < ApplicationController
            },
                     grains: Piece::GRAINS,
                     products: ShelfItems.all }
-  end
-
-  def preview
-    render json: TrialDesign.new(body, today: today).preview
   end
 
   def create

@@ -89,7 +89,7 @@ class Mix < ApplicationRecord
   # What the shelf holds of each component now stands in the way of topping up.
   def priced
     components.map do |component|
-      component["product"] ? component.merge("left_g" => ShelfStock.left_g(component["product"])) : component
+      component["product"] ? component.merge("left_g" => Shelf::Stock.left_g(component["product"])) : component
     end
   end
 end

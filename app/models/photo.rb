@@ -18,7 +18,7 @@ class Photo < ApplicationRecord
     Rhexon.refuse_unless(client_id.present?, "A photo needs an id of its own", where: "client_id")
     known = find_by(client_id: client_id) and return known
 
-    small = PhotoFile.new(file)
+    small = Photo::Upload.new(file)
     transaction do
       photo = create!(client_id: client_id, words: words.presence, light: light.presence, width: small.width,
                       height: small.height, **of)
@@ -45,7 +45,7 @@ class Photo < ApplicationRecord
   # @return [Array<Float>] L*a*b*, D65
   # @raise [Rhexon::InvalidInput]
   def colour(patch, grey, white: nil)
-    pixels = PhotoPixels.new(image.download)
+    pixels = Photo::Pixels.new(image.download)
     Rhexon::Colour::Patch.lab(pixels.mean(patch, "patch"), grey: pixels.mean(grey, "grey"),
                                                            white: white && pixels.mean(white, "white"))
   end

@@ -26,6 +26,10 @@ class Product < ApplicationRecord
   after_save { Shelf.forget }
   after_destroy { Shelf.forget }
 
+  # @param id [String] its number, or the code that schedules use
+  # @raise [ActiveRecord::RecordNotFound]
+  def self.named(id) = find_by(code: id.to_s) || find(id)
+
   # @return [String] a code that no other product has
   def self.free_code(name)
     stem = name.to_s.parameterize(separator: "_").first(30).presence || "product"

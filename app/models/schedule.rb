@@ -50,7 +50,7 @@ class Schedule < ApplicationRecord
     Rhexon::Schedule::Document.check_names!(after, faces: piece.faces.map(&:name), products: Shelf.products,
                                                    rooms: Room.pluck(:name), tools: Tool.pluck(:name),
                                                    people: Person.pluck(:name))
-    FrozenPasses.new(piece, document).check!(after)
+    Schedule::FrozenPasses.new(piece, document).check!(after)
     after
   end
 
@@ -97,7 +97,7 @@ class Schedule < ApplicationRecord
 
   # The way back from a document that does not fit may lead over others that do not.
   def goes_to!(revision)
-    fits?(document) ? fits!(revision.document) : FrozenPasses.new(piece, document).check!(revision.document)
+    fits?(document) ? fits!(revision.document) : Schedule::FrozenPasses.new(piece, document).check!(revision.document)
   end
 
   def fits?(document)

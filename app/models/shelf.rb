@@ -19,7 +19,7 @@ module Shelf
 
   # The same with what the shop's boards have taught.
   # @return [Array<Hash>]
-  def to_core = Current.shelf ||= taught(as_on_sheets, BoardLessons.current)
+  def to_core = Current.shelf ||= taught(as_on_sheets, Board::Lessons.current)
 
   def taught(sheets, lessons)
     @lock.synchronize do

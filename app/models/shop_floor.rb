@@ -42,7 +42,7 @@ class ShopFloor
   end
 
   # @return [Hash] rhexon-shop/1, without the pieces that are set aside
-  def to_core = @to_core ||= known.then { |shop| shop.merge(ShopBeliefs.for(shop)) }
+  def to_core = @to_core ||= known.then { |shop| shop.merge(Shop::Beliefs.for(shop)) }
 
   # @return [Rhexon::Planning::Plan]
   # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
@@ -103,7 +103,7 @@ class ShopFloor
 
   def known
     { **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) },
-      "log" => ShopBeliefs.log(standing, shop.clock), **stock }
+      "log" => Shop::Beliefs.log(standing, shop.clock), **stock }
   end
 
   # All but the pieces and what hangs on them.
@@ -112,7 +112,7 @@ class ShopFloor
                    "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house, "people" => people,
                    "tools" => Tool.order(:id).map(&:to_core),
                    "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms,
-                   "products" => Shelf.to_core, "surface" => BoardLessons.current.surface_shares,
+                   "products" => Shelf.to_core, "surface" => Board::Lessons.current.surface_shares,
                    "scale" => { "resolution_g" => shop.scale_g },
                    "consumables" => Consumable.order(:id).map(&:to_core) }
   end
@@ -125,7 +125,7 @@ class ShopFloor
     )
   end
 
-  def tried = @tried ||= TriedLooks.new(all_pieces)
+  def tried = @tried ||= Board::TriedLooks.new(all_pieces)
 
   # Those who have left the bench are known by name: the log and pins name them.
   def people
@@ -171,7 +171,7 @@ class ShopFloor
   end
 
   def set_aside_if_faulty(piece)
-    alone = { **setting, "pieces" => [ piece_record(piece) ], "log" => ShopBeliefs.log([ piece ], shop.clock) }
+    alone = { **setting, "pieces" => [ piece_record(piece) ], "log" => Shop::Beliefs.log([ piece ], shop.clock) }
     Drawing.new(planned(alone), piece).check!
   rescue StandardError => error
     raise if Trouble.of_database?(error)
@@ -190,7 +190,7 @@ class ShopFloor
   def plans_without?(piece)
     planned({
       **setting, "pieces" => (standing - [ piece ]).map { |other| piece_record(other) },
-                 "log" => ShopBeliefs.log(standing - [ piece ], shop.clock)
+                 "log" => Shop::Beliefs.log(standing - [ piece ], shop.clock)
             })
   rescue StandardError
     false

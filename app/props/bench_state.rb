@@ -16,7 +16,7 @@ class BenchState
       end
     }
     { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
-      pots: BenchPots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
+      pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end

@@ -10,9 +10,9 @@ class BoardState
     { board: board, shelf: ShelfItems.all, wants: Rhexon::Schedule::Kinds.wants,
       pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
-      measures: measures, trial: trial, pairs: BoardPairs.new(@board).to_h,
+      measures: measures, trial: trial, pairs: Board::Pairs.new(@board).to_h,
       relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } },
-      age_days: (today - @board.made_on).to_i, verdict: Verdict.for(@board),
+      age_days: (today - @board.made_on).to_i, verdict: Board::Verdict.for(@board),
       approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
   end
 
@@ -82,7 +82,7 @@ class BoardState
         }
       },
       mask_moves: order.mask_moves, amounts: order.amounts(@board.areas, products),
-      making: @board.making && BoardMaking.new(@board).progress
+      making: @board.making && Board::Making.new(@board).progress
     }
   rescue Rhexon::InvalidInput
     nil

@@ -23,7 +23,7 @@ class ColourDesk
       pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece|
         { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
       },
-      scale_g: Shop.current.scale_g, says: Rhexon::Boards::LookRequest::GUIDE, taught: BoardLessons.told,
+      scale_g: Shop.current.scale_g, says: Rhexon::Boards::LookRequest::GUIDE, taught: Board::Lessons.told,
       photos: loose_photos.map { |photo| PhotoSerializer.new(photo).to_h } }
   end
 
@@ -106,7 +106,7 @@ class ColourDesk
   end
 
   def toner? = @asked["way"] == "toner"
-  def surface = Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares)
+  def surface = Rhexon::Colour::Surface.usual(Board::Lessons.current.surface_shares)
 
   def looks
     Rhexon::Colour::Looks.new(wood, [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ], Shelf.products,

@@ -90,7 +90,7 @@ class LooksState
 
   def reckoned(wood, years: 0)
     Rhexon::Colour::Looks.new(wood, @steps, Shelf.products,
-                              surface: Rhexon::Colour::Surface.usual(BoardLessons.current.surface_shares),
+                              surface: Rhexon::Colour::Surface.usual(Board::Lessons.current.surface_shares),
                               years: years).stages
   end
 
@@ -109,7 +109,7 @@ class LooksState
   # Which of its products are reckoned as the shop's boards taught, and how well that fits.
   def own
     mine = @steps.map { |step| step["product"] }
-    BoardLessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
+    Board::Lessons.told.select { |lesson| lesson[:used] && mine.include?(lesson[:product]) }
                 .map { |lesson|
                   "#{lesson[:name]} is reckoned as this shop's boards taught: " \
                                 "#{format("%.2f", lesson[:strength])} of its sheet, #{lesson[:readings]} readings, " \

@@ -57,7 +57,7 @@ class ScheduleState
 
   # What a board of the same things was read as: to be preferred to what is reckoned.
   def read(steps)
-    cell = TriedLooks.new([ @piece ]).read_as(@piece, steps) or return
+    cell = Board::TriedLooks.new([ @piece ]).read_as(@piece, steps) or return
     lab = cell.summary(nil).lab or return
     {
       words: "cell #{cell.label} of #{cell.board.name}", board_id: cell.board_id, lab: lab,

@@ -16,7 +16,7 @@ class ShopPlanState
   # @return [Array<Hash>] each goal with its dates, sessions, hands and what would move
   def goals
     Rhexon::Search::Goal::NAMES.map do |name|
-      GoalSerializer.new(GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h
+      GoalSerializer.new(Plan::GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h
     end
   end
 
@@ -27,7 +27,7 @@ class ShopPlanState
   # @return [PieceChance, nil] nil when it is ready, or never will be
   def chance_of(piece)
     ready = floor.plan.build.ready[piece.core_id]
-    PieceChance.new(outlook, floor.plan, piece.core_id) if ready && ready > floor.plan.shop.now
+    Piece::Chance.new(outlook, floor.plan, piece.core_id) if ready && ready > floor.plan.shop.now
   end
 
   private

@@ -6,6 +6,11 @@ class TrialDesign
   MOST_BOARDS = 6
   MOST_IN_ALL = 12
 
+  # What a trial is asked for with, by name and type.
+  TAKES = { name: :name, piece_id: :whole, base_from: :whole, wood: :name, grain: :name, timber_lot: :words,
+            width_mm: :whole, height_mm: :whole, factors: :list, design: :name, runs: :whole, boards: :whole,
+            shuffled: :flag, step_strip: :flag, seed: :whole }.freeze
+
   attr_reader :errors
 
   # @param given [Hash] "name", "piece_id", "base_from", "wood", "grain", "timber_lot", "width_mm", "height_mm",

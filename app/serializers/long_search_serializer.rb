@@ -1,5 +1,6 @@
 class LongSearchSerializer < ApplicationSerializer
   NULLABLE = { nullable: true }.freeze
-  fields state: "'searching' | 'found' | 'stopped'", digest: :string, better: :boolean, ready_at: [ :number, NULLABLE ],
-         gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ]
+  fields state: "'searching' | 'found' | 'stopped' | 'failed'", digest: :string, better: :boolean,
+         ready_at: [ :number, NULLABLE ], gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ],
+         error: [ :string, NULLABLE ]
 end

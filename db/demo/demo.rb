@@ -62,7 +62,7 @@ module Demo
             end
         }.last or
         next
-      LoggedFault.record!(
+      Entry::LoggedFault.record!(
         { "client_id" => "demo-fault-#{name}", "pass" => done.pass_key, "fault" => fault, "mending" => "leave" },
         happened_at: done.happened_at + 20.minutes
       )
@@ -72,7 +72,7 @@ module Demo
   # The first board is decided and approved; the trial is not.
   def decisions!(board, piece, now)
     chosen = board.cells.find_by!(label: "4")
-    Verdict.record!(
+    Board::Verdict.record!(
       board,
       {
         "client_id" => "demo-verdict", "cell" => chosen.id,

@@ -7,10 +7,10 @@ module Demo
   # Mixes of the past days: one was thrown away after its pot life, one stands on the bench.
   def pots!(now)
     POTS.each do |code, amount, minutes, fate|
-      mix = MixStart.alone!({ "product" => code, "want" => { "amount" => amount }, "room" => "spray room" })
+      mix = Mix::Start.alone!({ "product" => code, "want" => { "amount" => amount }, "room" => "spray room" })
       began = now - minutes.minutes
       mix.sheet.pours.each_with_index do |pour, index|
-        MixDesk.new(mix).pour!(
+        Mix::Desk.new(mix).pour!(
           {
             "client_id" => "demo-pot-#{code}-#{index}", "name" => pour.name,
             "g" => (pour.g * (1 + 0.004 * (index + 1))).round(1)
@@ -18,7 +18,7 @@ module Demo
           happened_at: began + index.minutes
         )
       end
-      batch = MixDesk.new(mix).finish!(client_id: "demo-pot-#{code}", happened_at: began + 3.minutes)
+      batch = Mix::Desk.new(mix).finish!(client_id: "demo-pot-#{code}", happened_at: began + 3.minutes)
       if fate == :thrown_away
         batch.discard!(client_id: "demo-pot-#{code}-out", at: began + 6.hours)
       else

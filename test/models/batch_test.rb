@@ -32,7 +32,7 @@ class BatchTest < ActiveSupport::TestCase
     batch = can
     jar = batch.keep_touch_up!(100, client_id: "k")
     assert_equal [ 900.0, 100.0, true ], [ batch.left_g, jar.left_g, jar.kept ]
-    assert_equal 900.0, ShelfStock.left_g("w20")
+    assert_equal 900.0, Shelf::Stock.left_g("w20")
     assert_equal jar, batch.keep_touch_up!(100, client_id: "k")
     assert_raises(Rhexon::InvalidInput) { batch.keep_touch_up!(5000, client_id: "l") }
   end
@@ -50,13 +50,13 @@ class BatchTest < ActiveSupport::TestCase
   test "what is thrown away is counted and costed" do
     @clear.update!(figures: @clear.figures.merge("packs" => [ { "g" => 1000, "price" => 30 } ]))
     can(500).discard!(client_id: "d")
-    assert_equal({ days: 30, g: 500, cost: 15.0 }, Waste.lately)
+    assert_equal({ days: 30, g: 500, cost: 15.0 }, Shelf::Waste.lately)
     travel 31.days
-    assert_equal 0, Waste.lately[:g]
+    assert_equal 0, Shelf::Waste.lately[:g]
   end
 
   test "the label carries name, dates and a code that leads to its page" do
-    label = JarLabel.new(can(lot: "26 <3>"), "http://shop.example/batches/1")
+    label = Batch::Label.new(can(lot: "26 <3>"), "http://shop.example/batches/1")
     svg = Nokogiri::XML(label.svg) { |config| config.strict }
     assert_equal "Skerrow W20 clear satin", svg.at_css("text").text
     assert_includes label.svg, "26 &lt;3&gt;"
@@ -68,17 +68,17 @@ class BatchTest < ActiveSupport::TestCase
     piece = make_piece(steps: [ coat("s1") ])
     Batch.receive!(@clear, grams: 3000)
     Batch.receive!(Product.find_by(code: "h12"), grams: 500)
-    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
+    mix = Mix::Start.for_pass!("#{piece.core_id}/s1/1/top")
     mix.sheet.pours.each do |target|
-      MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => target.name, "g" => target.g },
-                             happened_at: Time.current)
+      Mix::Desk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => target.name, "g" => target.g },
+                               happened_at: Time.current)
     end
-    batch = MixDesk.new(mix).finish!(client_id: "f", happened_at: Time.current)
+    batch = Mix::Desk.new(mix).finish!(client_id: "f", happened_at: Time.current)
     log(piece, "s1/1/top", "started", 40.minutes.ago)
     log(piece, "s1/1/top", "done", 20.minutes.ago)
-    assert_nil BatchUse.new(batch).to_h[:film_um]
+    assert_nil Batch::Use.new(batch).to_h[:film_um]
     # A hundred µm on 1 m² with 70 % landing take 142.9 ml; density (104 + 11.2) / 110.
     batch.weigh!(batch.left_g - 142.857 * 115.2 / 110, client_id: "w")
-    assert_equal 100, BatchUse.new(batch.reload).to_h[:film_um]
+    assert_equal 100, Batch::Use.new(batch.reload).to_h[:film_um]
   end
 end

@@ -21,7 +21,7 @@ class DemoTest < ActiveSupport::TestCase
       assert_includes levels["Reading desk tops"], "caution"
       assert_operator Entry.where(kind: "done").count, :>, 10
       assert_empty Entry.where("happened_at > ?", Time.current)
-      assert_operator ShopBeliefs.for(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
+      assert_operator Shop::Beliefs.for(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
       assert_equal "certain", Trial.sole.effects.fetch("gloss").effects.first.significance
       assert_equal 2, Entry.where(kind: "fault").count
       assert_equal [ "Larch, oils against bare" ],
@@ -35,7 +35,7 @@ class DemoTest < ActiveSupport::TestCase
                      Cell.find_by!(label: "4", board: Board.first).photos.size,
                      Photo.of_piece(Piece.find_by!(name: "Catalogue cabinets")).size
                    ]
-      assert_in_delta 1.2, BoardLessons.current.used.fetch("russet").values["strength"], 0.1
+      assert_in_delta 1.2, Board::Lessons.current.used.fetch("russet").values["strength"], 0.1
       assert_equal "4", Board.first.cells.find { |cell| cell.id == BoardState.new(Board.first).board["best"] }.label
     end
   end

@@ -17,7 +17,7 @@ class LongSearchTest < ActiveSupport::TestCase
     end
   end
 
-  def search = LongSearch.for(ShopFloor.new)
+  def search = Plan::LongSearch.for(ShopFloor.new)
 
   test "finds a plan no worse than the quick one, which later plans then keep to" do
     found = search.join
@@ -40,8 +40,17 @@ class LongSearchTest < ActiveSupport::TestCase
     second = search
     assert_not_same first, second
     assert_equal "stopped", first.state
-    LongSearch.stop
+    Plan::LongSearch.stop
     assert_equal "stopped", second.join.state
-    assert_nil LongSearch.found(second.digest)
+    assert_nil Plan::LongSearch.found(second.digest)
+  end
+
+  test "what goes wrong is kept in words" do
+    broken = Plan::LongSearch.new({ "schema" => "rhexon-shop/1", "now" => "2026-11-23T09:00+01:00" },
+                                  ShopFloor.new.plan)
+    broken.run
+    assert_equal "failed", broken.state
+    assert_match(/\AThe longer search could not be finished: ./, broken.error)
+    assert_nil Plan::LongSearch.found(broken.digest)
   end
 end

@@ -11,34 +11,34 @@ class MixDeskTest < ActiveSupport::TestCase
   HARDENER = "Skerrow H12 hardener".freeze
 
   def alone(**more)
-    MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
+    Mix::Start.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" }, **more.transform_keys(&:to_s) })
   end
 
   def pour(mix, name, g, at: Time.current)
-    MixDesk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => name, "g" => g }, happened_at: at)
+    Mix::Desk.new(mix).pour!({ "client_id" => SecureRandom.uuid, "name" => name, "g" => g }, happened_at: at)
   end
 
-  def way(mix, kind) = MixDesk.new(mix).way_on!(kind, client_id: SecureRandom.uuid, happened_at: Time.current)
-  def finish(mix) = MixDesk.new(mix).finish!(client_id: SecureRandom.uuid, happened_at: Time.current)
-  def left(code) = ShelfStock.left_g(code).round(2)
+  def way(mix, kind) = Mix::Desk.new(mix).way_on!(kind, client_id: SecureRandom.uuid, happened_at: Time.current)
+  def finish(mix) = Mix::Desk.new(mix).finish!(client_id: SecureRandom.uuid, happened_at: Time.current)
+  def left(code) = Shelf::Stock.left_g(code).round(2)
 
   test "a mix for a pass takes its amounts from the plan, once" do
     piece = make_piece(steps: [ coat("s1", coats: 2) ])
-    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
+    mix = Mix::Start.for_pass!("#{piece.core_id}/s1/1/top")
     # 1 m² at 100 µm, 70 % lands, 60 ml stay behind, 10 % margin: 223.1 ml a coat, and one pot serves both.
     assert_in_delta 446.3, mix.sheet.total_ml, 0.1
     assert_equal 2, mix.pass_keys.size
-    assert_equal mix, MixStart.for_pass!("#{piece.core_id}/s1/2/top")
-    assert_raises(Rhexon::InvalidInput) { MixStart.for_pass!("p99/s1/1/top") }
+    assert_equal mix, Mix::Start.for_pass!("#{piece.core_id}/s1/2/top")
+    assert_raises(Rhexon::InvalidInput) { Mix::Start.for_pass!("p99/s1/1/top") }
   end
 
   test "an over-pour moves the next target, and taking it back moves it back" do
     mix = alone
-    assert_in_delta 50.91, PotState.new(mix).pours.last.add_g, 0.01
+    assert_in_delta 50.91, Mix::PotState.new(mix).pours.last.add_g, 0.01
     pour(mix, BASE, 520)
-    assert_in_delta 56.0, PotState.new(mix).pours.last.add_g, 0.01
-    MixDesk.new(mix).take_back!(mix.pours.last.id, client_id: "back", happened_at: Time.current)
-    assert_in_delta 50.91, PotState.new(mix).pours.last.add_g, 0.01
+    assert_in_delta 56.0, Mix::PotState.new(mix).pours.last.add_g, 0.01
+    Mix::Desk.new(mix).take_back!(mix.pours.last.id, client_id: "back", happened_at: Time.current)
+    assert_in_delta 50.91, Mix::PotState.new(mix).pours.last.add_g, 0.01
     assert_equal %w[poured correction], mix.entries.order(:id).pluck(:kind)
   end
 
@@ -70,9 +70,9 @@ class MixDeskTest < ActiveSupport::TestCase
   test "leaving an over-pour keeps the first targets while the maker's range allows it" do
     mix = alone
     pour(mix, BASE, 540)
-    assert_includes PotState.new(mix).options.map(&:kind), "accept"
+    assert_includes Mix::PotState.new(mix).options.map(&:kind), "accept"
     way(mix, "accept")
-    state = PotState.new(mix.reload)
+    state = Mix::PotState.new(mix.reload)
     assert_in_delta 50.91, state.pours.last.add_g, 0.01
     assert_empty state.options
   end
@@ -90,7 +90,7 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_in_delta 472.7 / factor, mix.reload.poured_g(BASE), 0.02
     assert_in_delta 472.7, mix.poured_g(BASE) + second.poured_g(BASE), 0.02
     assert_in_delta 76.365, mix.poured_g(HARDENER) + second.poured_g(HARDENER), 0.02
-    assert_in_delta mix.sheet.grams[0] - 472.7 / factor, PotState.new(mix).pours.first.add_g, 0.1
+    assert_in_delta mix.sheet.grams[0] - 472.7 / factor, Mix::PotState.new(mix).pours.first.add_g, 0.1
   end
 
   test "throwing away takes what was poured off the shelf and begins again" do
@@ -125,12 +125,12 @@ class MixDeskTest < ActiveSupport::TestCase
 
   test "typed readings in the shop's units" do
     mix = alone
-    MixDesk.new(mix).pour!({ "client_id" => "a", "name" => BASE, "typed" => "1 lb" }, happened_at: Time.current)
-    MixDesk.new(mix).pour!({ "client_id" => "b", "name" => BASE, "typed" => "18,4" }, happened_at: Time.current)
-    MixDesk.new(mix).pour!({ "client_id" => "c", "name" => HARDENER, "typed" => "45 ml" }, happened_at: Time.current)
+    Mix::Desk.new(mix).pour!({ "client_id" => "a", "name" => BASE, "typed" => "1 lb" }, happened_at: Time.current)
+    Mix::Desk.new(mix).pour!({ "client_id" => "b", "name" => BASE, "typed" => "18,4" }, happened_at: Time.current)
+    Mix::Desk.new(mix).pour!({ "client_id" => "c", "name" => HARDENER, "typed" => "45 ml" }, happened_at: Time.current)
     assert_equal [ 471.99, 50.4 ], mix.poured.map { |pour| pour["g"] }
     assert_raises(Rhexon::InvalidInput) do
-      MixDesk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current)
+      Mix::Desk.new(mix).pour!({ "client_id" => "d", "name" => BASE, "typed" => "a drop" }, happened_at: Time.current)
     end
   end
 
@@ -144,16 +144,16 @@ class MixDeskTest < ActiveSupport::TestCase
       ]
     )
     assert_equal [ 25.0, 75.0 ],
-                 MixStart.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } })
+                 Mix::Start.alone!({ "recipe_id" => recipe.id, "want" => { "amount" => "100 g" } })
                    .sheet.grams
                    .map { |g| g.round(6) }
     assert_raises(Rhexon::InvalidInput) { alone(want: { "amount" => "-3 l" }) }
     assert_raises(Rhexon::InvalidInput) { alone(hardener_parts: -2) }
     assert_raises(Rhexon::InvalidInput) do
-      MixStart.alone!({
-                        "components" => [ { "name" => "A", "parts" => 1,
-                                            "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" }
-                      })
+      Mix::Start.alone!({
+                          "components" => [ { "name" => "A", "parts" => 1,
+                                              "density_g_per_ml" => 0 } ], "want" => { "amount" => "1 l" }
+                        })
     end
     refute Recipe.new(name: "Bad", components: [ { "name" => "A", "parts" => 0 } ]).valid?
   end
@@ -161,7 +161,7 @@ class MixDeskTest < ActiveSupport::TestCase
   test "what was mixed for a pass is not asked of the shelf again" do
     piece = make_piece(steps: [ coat("s1") ])
     assert_operator ShopFloor.new.plan.shopping.line_of("w20").need_g, :>, 200
-    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
+    mix = Mix::Start.for_pass!("#{piece.core_id}/s1/1/top")
     mix.sheet.pours.each { |target| pour(mix, target.name, target.g.round(1)) }
     finish(mix)
     assert_nil ShopFloor.new.plan.shopping.line_of("w20")
@@ -173,7 +173,7 @@ class MixDeskTest < ActiveSupport::TestCase
     room.update!(daily: [ { "at" => "00:00", "t_c" => 20, "rh" => 50 }, { "at" => "09:00", "t_c" => 30, "rh" => 50 } ])
     piece = make_piece(steps: [ coat("s1") ])
     batch = ShopFloor.new.plan.batches.first
-    mix = MixStart.for_pass!("#{piece.core_id}/s1/1/top")
+    mix = Mix::Start.for_pass!("#{piece.core_id}/s1/1/top")
     pour(mix, BASE, mix.sheet.grams[0])
     # The hardener goes in at 8:00 in Berlin: 60 min at 20 °C, the other 132 twice as fast.
     pour(mix, HARDENER, mix.sheet.grams[1])

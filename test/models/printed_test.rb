@@ -16,6 +16,6 @@ class PrintedTest < ActiveSupport::TestCase
     board = Board.create!(name: "Łódź ΔE 2", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
                           made_on: Date.new(2026, 11, 1))
     board.cells.create!(label: "1", position: 0, layers: [ coat("s1") ])
-    assert_operator BoardSheet.new(board, "http://127.0.0.1/boards/1").pdf.bytesize, :>, 10_000
+    assert_operator Board::Sheet.new(board, "http://127.0.0.1/boards/1").pdf.bytesize, :>, 10_000
   end
 end

@@ -6,10 +6,10 @@ class ProductFileTest < ActiveSupport::TestCase
     stock_two_part
   end
 
-  def read(text) = ProductFile.read(text)
+  def read(text) = Product::Exchange.read(text)
 
   test "what goes out comes in unchanged, as CSV and as JSON" do
-    [ ProductFile.to_csv(Product.all), ProductFile.to_json(Product.all) ].each do |file|
+    [ Product::Exchange.to_csv(Product.all), Product::Exchange.to_json(Product.all) ].each do |file|
       report = read(file)
       assert_equal [ Product.count, [], [], [] ], [ report.same.size, report.created, report.updated, report.refused ]
     end
@@ -52,7 +52,7 @@ class ProductFileTest < ActiveSupport::TestCase
   test "cells that a spreadsheet would run are written as text and come back" do
     Product.create!(code: "trick", maker: "=cmd", name: "+1+cmd|' /C calc'!A0", kind: "shellac", role: "sealer",
                     figures: { "notes" => "@SUM(1)", "least_air_c" => -5 })
-    csv = ProductFile.to_csv(Product.where(code: "trick"))
+    csv = Product::Exchange.to_csv(Product.where(code: "trick"))
     cells = CSV.parse(csv.delete_prefix("\uFEFF"), headers: true).first
     assert_equal [ "'=cmd", "'+1+cmd|' /C calc'!A0", "'@SUM(1)", "-5" ],
                  cells.values_at("maker", "name", "notes", "least_air_c")

@@ -1,7 +1,7 @@
 require "test_helper"
 
 class SmallSumsTest < ActiveSupport::TestCase
-  def answer(sum, **fields) = SmallSums.answer(sum, fields.transform_keys(&:to_s).transform_values(&:to_s))
+  def answer(sum, **fields) = Sums::Answer.answer(sum, fields.transform_keys(&:to_s).transform_values(&:to_s))
 
   test "cuts in every notation" do
     assert_in_delta 615.8, answer("thin_cut", stock: "2 lb", amount: "250 ml", to: "0,5")[:add_spirit_ml], 0.1

@@ -112,7 +112,7 @@ class BoardsRequestTest < RequestTest
       end
     )
     2.times do
-      post "/boards/#{board.id}/read_file", params: { file: upload(text) }, headers: { "Accept" => "application/json" }
+      post "/boards/#{board.id}/readings", params: { file: upload(text) }, headers: { "Accept" => "application/json" }
     end
     assert_equal [ 1, [ "9" ] ], answer["report"].values_at("kept", "unknown")
     assert_equal [ [ 35.0, 20.0, 24.0 ] ], board.cells.second.readings.map(&:value)
@@ -120,7 +120,7 @@ class BoardsRequestTest < RequestTest
       "junk" => /no data format/, text.gsub("Illumination=D65", "Illumination=A") => /stated for A/,
       text.gsub(/^2\t/, "8\t") => /No sample of the file is a cell/
     }.each do |wrong, wanted|
-      post "/boards/#{board.id}/read_file", params: { file: upload(wrong) }, headers: { "Accept" => "application/json" }
+      post "/boards/#{board.id}/readings", params: { file: upload(wrong) }, headers: { "Accept" => "application/json" }
       assert_match wanted, sentence
     end
   end
@@ -134,7 +134,7 @@ class BoardsRequestTest < RequestTest
     samples = board.cells.zip([ flat, red, flat ]).map do |cell, spectrum|
       Rhexon::Colour::Cgats::Sample.new(id: cell.label, spectrum: spectrum)
     end
-    post "/boards/#{board.id}/read_file", params: { file: upload(Rhexon::Colour::Cgats.write(samples)) },
+    post "/boards/#{board.id}/readings", params: { file: upload(Rhexon::Colour::Cgats.write(samples)) },
                                           headers: { "Accept" => "application/json" }
     first, second = answer["board"]["cells"]
     assert_in_delta 51.84, first["summary"]["lab"][0], 0.02

@@ -47,7 +47,7 @@ class DecisionsTest < RequestTest
 
   test "an approval silences the hold point until the schedule changes" do
     assert_equal 1, findings("colour.hold_point").size
-    send_json("#{cell_path(@cells.last)}/approve", { client_id: "a1", name: " The librarian ", light: "warm lamp" })
+    send_json("#{cell_path(@cells.last)}/approval", { client_id: "a1", name: " The librarian ", light: "warm lamp" })
     assert_equal [ "The librarian", "warm lamp", 10, false ],
                  answer["approval"].values_at("name", "light", "age_days", "stale")
     assert_empty findings("colour.hold_point")
@@ -56,12 +56,12 @@ class DecisionsTest < RequestTest
     edit(@piece, { op: "change_step", id: "s3", set: { coats: 3 } })
     assert answer["approval"]["stale"]
     assert_equal 1, findings("colour.hold_point").size
-    send_json("#{cell_path(@cells.last)}/approve", { client_id: "a2", name: "" })
+    send_json("#{cell_path(@cells.last)}/approval", { client_id: "a2", name: "" })
     assert_match(/write the name/, sentence)
   end
 
   test "moving a start or looking in between leaves an approval fresh" do
-    send_json("#{cell_path(@cells.last)}/approve", { client_id: "a1", name: "The librarian" })
+    send_json("#{cell_path(@cells.last)}/approval", { client_id: "a1", name: "The librarian" })
     edit(@piece, { op: "add_step", after: "s2", step: { id: "s9", kind: "look", asks: "Even?" } })
     edit(@piece, { op: "pin", id: "s3", coat: 1, start: "2026-11-25T10:00+01:00" })
     refute answer["approval"]["stale"]
@@ -69,7 +69,7 @@ class DecisionsTest < RequestTest
 
   test "the approval sheet says what was read, how old the board is and what the print cannot do" do
     read(@cells.first, "lab", [ 36, 19, 23 ])
-    sheet = ApprovalSheet.new(@cells.first, "http://shop/boards/1")
+    sheet = Approval::Sheet.new(@cells.first, "http://shop/boards/1")
     assert_includes sheet.figures, "Colour read: L* 36.0  a* 19.0  b* 23.0 (D65, 2°)"
     assert_match(/10 days old/, sheet.conditions.join)
     get "#{cell_path(@cells.first)}/approval"
@@ -154,7 +154,7 @@ class DecisionsTest < RequestTest
     assert_equal [ true, [ 50, 100 ] ], lesson.values_at("used", "range")
     travel 1.minute
     @cells.first.update!(ruined: "sanded through")
-    refute BoardLessons.told.sole[:used], "two sound cells are too few"
+    refute Board::Lessons.told.sole[:used], "two sound cells are too few"
   end
 
   test "what a board of the same things was read as stands beside the prediction" do
@@ -218,7 +218,7 @@ class DecisionsTest < RequestTest
       .map { |placement| placement.pass.key }
     keys.each { |key| log(piece, key.split("/", 2).last, "started", 1.hour.ago) }
     log(piece, "#{keys[1].split("/", 2).last}/scuff", "done", 2.minutes.ago)
-    assert_equal 0, BoardMaking.new(@board.reload).progress[:done], "a scuff in between is no pass of its own"
+    assert_equal 0, Board::Making.new(@board.reload).progress[:done], "a scuff in between is no pass of its own"
     keys.each_with_index do |key, index|
       send_json("/entries", { client_id: "done-#{index}", kind: "done", pass: key, happened_at: 1.minute.ago.iso8601 })
     end

@@ -1,14 +1,17 @@
 require "test_helper"
 require_relative "../support/pictures"
 
-# Every route of the router, with nested, huge, odd-typed and missing fields: whatever is sent, nothing is answered with 500, and what is refused is refused with a sentence.
+# Every route of the router, with nested, huge, odd-typed and missing fields: whatever is sent, nothing is answered
+# with 500, and what is refused is refused with a sentence.
 class EveryRouteTest < RequestTest
   include Pictures
 
   HUGE = ("x" * 100_000).freeze
   DEEP = 40.times.reduce("x") { |inner, _| { "a" => [ inner ] } }.freeze
-  JUNK = [ nil, 0, 7, -1, 1.5, 1e308, 10**30, "", "x", "-1", "9999-12-31", "2026-13-45T99:99:99Z", "🙂" * 40,
-           "a\u0000b", HUGE, true, false, [], [ nil ], [ 1, "x" ], [ [ [] ] ], {}, { "a" => 1 }, { "id" => { "x" => [] } }, DEEP ].freeze
+  JUNK = [
+    nil, 0, 7, -1, 1.5, 1e308, 10**30, "", "x", "-1", "9999-12-31", "2026-13-45T99:99:99Z", "🙂" * 40, "a\u0000b", HUGE,
+    true, false, [], [ nil ], [ 1, "x" ], [ [ [] ] ], {}, { "a" => 1 }, { "id" => { "x" => [] } }, DEEP
+  ].freeze
   QUERY = [ "x", "", "-1", "99999999999999999999", "%F0%9F%99%82", "a%00b", "%ff", "x" * 5000 ].freeze
   # Shapes of a query that a form would never make.
   NESTED = %w[?face[]=x ?face[a]=b ?copy[]=1 ?copy[a]=b ?piece[]=1 ?piece[a]=1 ?with[a]=b ?with[][a]=b ?view[]=x
@@ -19,39 +22,59 @@ class EveryRouteTest < RequestTest
     now = { client_id: "c1", happened_at: Time.current.iso8601 }
     key = "#{@piece.core_id}/s1/1/top"
     pass = { **now, pass: key }
-    { "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id } ],
+    {
+      "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id } ],
       "POST /begin" => [ { name: "S", person: "Imke", zone: "Europe/Berlin", room: "loft", t_c: "20", rh: "50", opens: "08:00", closes: "17:00" } ],
-      "POST /pieces/plan/accept" => [ { digest: "x" } ], "POST /pieces/plan/search" => [ {} ], "POST /pieces/plan/stop_search" => [ {} ],
-      "POST /pieces/area" => [ { fields: LargeArea::FIRST } ],
+      "POST /pieces/plan/accept" => [ { digest: "x" } ], "POST /pieces/plan/search" => [ {} ],
+      "DELETE /pieces/plan/search" => [ {} ], "POST /pieces/area" => [ { fields: Sums::LargeArea::FIRST } ],
       "PATCH /jobs/:id" => [ { client: "A", place: "B", due_on: "2026-12-24", closed: false } ],
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
-      "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation|
-        { operation: operation, face: "top", sequence: 1 }
-      },
-      "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation|
-        { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 }
-      },
-      "POST /pieces/:piece_id/schedule/undo" => [ { face: "top" } ], "POST /pieces/:piece_id/schedule/redo" => [ { face: "top" } ],
-      "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ], "DELETE /photos/:id" => [ {} ], "POST /photos/:id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
+      "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
+      "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },
+      "POST /pieces/:piece_id/schedule/undo" => [ { face: "top" } ],
+      "POST /pieces/:piece_id/schedule/redo" => [ { face: "top" } ],
+      "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ],
+      "DELETE /photos/:id" => [ {} ],
+      "POST /photos/:photo_id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
       "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], cell_id: @cell.id, target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
-      "POST /trials" => [ trial ], "POST /trials/preview" => [ trial ], "PATCH /trials/:id" => [ { weights: { "look" => 2 }, board: @board.id } ],
+      "POST /trials" => [ trial ], "POST /trials/preview" => [ trial ],
+      "PATCH /trials/:id" => [ { weights: { "look" => 2 }, board: @board.id } ],
       "POST /boards" => [ { name: "B2", wood: "elm", grain: "open", timber_lot: "L", width_mm: 400, height_mm: 300, cells: 2, piece_id: @piece.id, layers_from: @piece.id } ],
-      "POST /boards/:id/picks" => [ { client_id: "c1", winner: @cell.id, loser: @other.id, light: "D65", observer: "Imke" } ], "POST /boards/:id/read_file" => [ { file: "x" } ],
-      "POST /boards/:id/quick" => [ { client_id: "c1", readings: [ { cell: @cell.id, kind: "gloss", value: 30 } ], observer: "Imke", light: "D65" } ], "POST /boards/:id/verdict" => [ { client_id: "c1", cell: @cell.id, reason: "x" } ], "POST /boards/:id/making" => [ {} ],
-      "PATCH /boards/:board_id/cells/:id" => [ { layers: [ coat("s1") ], ruined: "x" } ], "POST /boards/:board_id/cells/:cell_id/approve" => [ { client_id: "c1", name: "A", light: "D65", words: "x" } ],
+      "POST /boards/:board_id/picks" => [ { client_id: "c1", winner: @cell.id, loser: @other.id, light: "D65", observer: "Imke" } ],
+      "POST /boards/:board_id/readings" => [ { file: "x" } ],
+      "POST /boards/:board_id/quick" => [ { client_id: "c1", readings: [ { cell: @cell.id, kind: "gloss", value: 30 } ], observer: "Imke", light: "D65" } ],
+      "POST /boards/:board_id/verdict" => [ { client_id: "c1", cell: @cell.id, reason: "x" } ],
+      "POST /boards/:board_id/making" => [ {} ],
+      "PATCH /boards/:board_id/cells/:id" => [ { layers: [ coat("s1") ], ruined: "x" } ],
+      "POST /boards/:board_id/cells/:cell_id/approval" => [ { client_id: "c1", name: "A", light: "D65", words: "x" } ],
       "POST /boards/:board_id/cells/:cell_id/photo_colour" => [ { client_id: "c1", photo: @photo.id, patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: true, observer: "Imke" } ],
-      "POST /boards/:board_id/cells/:cell_id/readings" => [ { client_id: "c1", kind: "lab", value: [ 50, 1, 1 ], observer: "Imke", light: "D65", taken_at: Time.current.iso8601 } ], "POST /boards/:board_id/cells/:cell_id/measure" => [ { client_id: "c1", measure: "colour", observer: "Imke", light: "D65" } ],
-      "POST /boards/:board_id/cells/:cell_id/promotion" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ], "POST /boards/:board_id/cells/:cell_id/promotion_preview" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ],
-      "POST /mix" => [ mix, { pass: key }, { components: [ { name: "a", parts: 1, density_g_per_ml: 1.0 } ], want: { amount: "1 l" } }, { recipe_id: 1, want: { amount: "1 l" } } ], "POST /mix/preview" => [ mix ],
-      "POST /mix/:mix_id/pours" => [ { **now, name: "Skerrow W20 clear satin", g: 50, batch: @can.id } ], "POST /mix/:mix_id/take_back" => [ { **now, entry: 1 } ], "POST /mix/:mix_id/way" => [ { **now, kind: "more" } ], "POST /mix/:mix_id/finish" => [ now ], "POST /mix/:mix_id/discard" => [ now ],
-      "POST /shop/hours" => [ { person: Person.first.id, week: { "1" => "07:30-16:30" }, days: [ { date: "2026-12-24", hours: "" } ] } ], "POST /shop/person" => [ { id: nil, name: "Wren", at_bench: true, skills: [ "spray" ] }, { id: Person.first.id, at_bench: true, skills: nil } ],
-      "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ], "POST /shop/goal" => [ { goal: "soonest" } ], "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
-      "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ], "POST /shop/rooms/:id/logger" => [ { file: "x" } ],
-      "POST /products" => [ product ], "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ], "POST /products/:id/retire" => [ {} ], "POST /products/:id/take_up" => [ {} ], "POST /products/import" => [ { file: "x" } ],
-      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ], "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" }  }, "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ],
-      "POST /consumables" => [ consumable ], "PATCH /consumables/:id" => [ consumable ],
-      "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ], "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ] }
+      "POST /boards/:board_id/cells/:cell_id/readings" => [ { client_id: "c1", kind: "lab", value: [ 50, 1, 1 ], observer: "Imke", light: "D65", taken_at: Time.current.iso8601 } ],
+      "POST /boards/:board_id/cells/:cell_id/measure" => [ { client_id: "c1", measure: "colour", observer: "Imke", light: "D65" } ],
+      "POST /boards/:board_id/cells/:cell_id/promotion" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ],
+      "POST /boards/:board_id/cells/:cell_id/promotion_preview" => [ { piece_id: @piece.id, methods: { "spray" => "brush" } } ],
+      "POST /mix" => [ mix, { pass: key }, { components: [ { name: "a", parts: 1, density_g_per_ml: 1.0 } ], want: { amount: "1 l" } }, { recipe_id: 1, want: { amount: "1 l" } } ],
+      "POST /mix/preview" => [ mix ],
+      "POST /mix/:mix_id/pours" => [ { **now, name: "Skerrow W20 clear satin", g: 50, batch: @can.id } ],
+      "POST /mix/:mix_id/take_back" => [ { **now, entry: 1 } ], "POST /mix/:mix_id/way" => [ { **now, kind: "more" } ],
+      "POST /mix/:mix_id/finish" => [ now ], "POST /mix/:mix_id/discard" => [ now ],
+      "POST /shop/hours" => [ { person: Person.first.id, week: { "1" => "07:30-16:30" }, days: [ { date: "2026-12-24", hours: "" } ] } ],
+      "POST /shop/person" => [ { id: nil, name: "Wren", at_bench: true, skills: [ "spray" ] }, { id: Person.first.id, at_bench: true, skills: nil } ],
+      "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ],
+      "POST /shop/goal" => [ { goal: "soonest" } ],
+      "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
+      "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ],
+      "POST /shop/rooms/:room_id/logger" => [ { file: "x" } ], "POST /products" => [ product ],
+      "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ],
+      "POST /products/:product_id/retirement" => [ {} ], "DELETE /products/:product_id/retirement" => [ {} ],
+      "POST /products/import" => [ { file: "x" } ],
+      "POST /batches" => [ { product: @can.product_id, amount: "1 l", lot: "L", state: "sealed", on: "2026-11-20", client_id: "c1" } ],
+      "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" }  },
+      "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ], "POST /consumables" => [ consumable ],
+      "PATCH /consumables/:id" => [ consumable ],
+      "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ],
+      "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ]
+    }
   end
 
   def operations
@@ -91,7 +114,7 @@ class EveryRouteTest < RequestTest
       @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ])
     }
     @photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
-    @mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    @mix = Mix::Start.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
     Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ],
                   factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
@@ -109,7 +132,7 @@ class EveryRouteTest < RequestTest
     "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first },
     "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
     "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
-    "rooms" => -> { Room.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
+    "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
   }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
@@ -124,14 +147,13 @@ class EveryRouteTest < RequestTest
 
   # A pattern with things that are there.
   def filled(pattern)
-    path = pattern.gsub(/\(\/?:id\)/, "/film").gsub(":piece_id", @piece.id.to_s).gsub(":board_id", @board.id.to_s).gsub(":cell_id", @cell.id.to_s).gsub(":mix_id", @mix.id.to_s).gsub(":batch_id", @can.id.to_s).gsub("/mix/:id", "/mix/#{@mix.id}").gsub(
-      "/cells/:id", "/cells/#{@cell.id}"
-    )
-    path.gsub(%r{/(\w+)/:id}) {
-      "/#{Regexp.last_match(1)}/#{IDS.fetch(Regexp.last_match(1)).call.then { |found|
-        found.respond_to?(:id) ? found.id : found
-      }}"
-    }
+    owners = { piece: @piece, board: @board, cell: @cell, mix: @mix, batch: @can, photo: @photo, room: Room.first,
+               product: Product.find_by!(code: "waxy") }
+    path = pattern.sub("(/:id)", "/film").gsub(/:(\w+)_id/) { owners.fetch(Regexp.last_match(1).to_sym).id.to_s }
+    path.gsub(%r{/(\w+)/:id}) do
+      record = IDS.fetch(Regexp.last_match(1)).call
+      "/#{Regexp.last_match(1)}/#{record.respond_to?(:id) ? record.id : record}"
+    end
   end
 
   # Sends in a transaction that is rolled back, so that each request meets the same shop.
@@ -228,7 +250,7 @@ class EveryRouteTest < RequestTest
   test "files that are none" do
     files = [ "", "\u0000\u0001", "x", "[]", "{}", "[1]", "{\"products\":7}", "{\"products\":[null]}", "{\"products\":[{\"maker\":7,\"name\":[],\"class\":{}}]}", "{\"products\":[{\"maker\":\"M\",\"name\":\"N\",\"class\":\"shellac\",\"wet_um\":7,\"milestones_min\":[1],\"mix\":{\"a\":1},\"packs\":[[]],\"sources\":7}]}",
               "maker,name,class\n,,\n", "maker,name,class\n\"M,N\n", "time,t_c,rh\n", "time\n", "\xFF\xFE\x00".b, "CGATS.17\nBEGIN_DATA\n", "," * 5000, "\n" * 5000, JSON.generate(DEEP) ]
-    [ "/products/import", "/shop/rooms/#{Room.first.id}/logger", "/boards/#{@board.id}/read_file",
+    [ "/products/import", "/shop/rooms/#{Room.first.id}/logger", "/boards/#{@board.id}/readings",
       "/photos" ].each do |path|
       files.each do |content|
         ApplicationRecord.transaction(requires_new: true) do

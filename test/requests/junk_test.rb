@@ -96,9 +96,9 @@ class JunkTest < RequestTest
       assert_refused("#{base}/quick",
                      { client_id: "q", readings: [ { cell: @cell.id, kind: "gloss", value: junk == 7 ? -7 : junk } ] })
       assert_refused("#{base}/verdict", { client_id: "v", cell: junk.nil? ? 0 : junk, reason: "x" })
-      assert_refused("#{base}/cells/#{@cell.id}/approve", { client_id: junk, name: "" })
+      assert_refused("#{base}/cells/#{@cell.id}/approval", { client_id: junk, name: "" })
       unless [ "x", "2026-13-45", "🙂" * 50 ].include?(junk)
-        assert_refused("#{base}/cells/#{@cell.id}/approve", { client_id: junk, name: "The client" })
+        assert_refused("#{base}/cells/#{@cell.id}/approval", { client_id: junk, name: "The client" })
       end
       assert_refused("#{base}/cells/#{@cell.id}/photo_colour",
                      { client_id: "f", photo: junk, patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0, 0, 0.5, 0.5 ] })
@@ -114,7 +114,7 @@ class JunkTest < RequestTest
 
   test "mixes, batches, products, consumables, sums and the scale" do
     stock_two_part
-    mix = MixStart.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    mix = Mix::Start.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
     can = Batch.first
     before = [
       Mix.count, Entry.count, Batch.pluck(:state, :discarded_at), StockMove.count, Product.pluck(:figures),

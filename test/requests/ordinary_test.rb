@@ -69,14 +69,14 @@ class OrdinaryTest < RequestTest
     delete "/products/#{seal.id}", headers: JSON_HEADERS
     assert_equal 422, response.status
     assert_match(/stays known.*Accepted: retiring it/, sentence)
-    post!("/products/#{seal.id}/retire", {})
+    post!("/products/#{seal.id}/retirement", {})
     get "/pieces/#{@piece.id}/schedule"
     assert(props["shelf"].find { |item| item["id"] == "seal" }["retired"])
     post!("/pieces/#{@piece.id}/schedule/undo", {})
     walk
     get "/shelf"
     assert_equal [ "seal" ], props["products"].select { |row| row["retired"] }.map { |row| row["code"] }
-    post!("/products/#{seal.id}/take_up", {})
+    delete "/products/#{seal.id}/retirement", headers: JSON_HEADERS
     assert_not seal.reload.retired?
   end
 

@@ -96,7 +96,7 @@ class TrialsTest < RequestTest
     assert_equal "application/pdf", response.media_type
     # 480 + 2 x 16 mm in points.
     assert_includes response.body.force_encoding("BINARY"), format("[0 0 %.5g", 512 * 72 / 25.4)[0, 10]
-    order = BoardSheet.new(board, "http://shop/boards/1").order
+    order = Board::Sheet.new(board, "http://shop/boards/1").order
     assert_equal [
       "1, 2, 3, 4, bare, base, strip bare, strip 1, strip 2, strip 3, strip 4",
       "3, 4, base, strip 1, strip 2, strip 3, strip 4", "1, 2", "1, 2, 3, 4, base, strip 2, strip 3, strip 4"

@@ -51,8 +51,9 @@ def write_everything
   cell = Cell.first
   Reading.record!(cell: cell, client_id: "r2", kind: "water", value: 5, taken_at: Time.current)
   Approval.record!(piece, { "client_id" => "a1", "name" => "The client" }, cell: cell)
-  Verdict.record!(cell.board, { "client_id" => "v1", "cell" => cell.id, "reason" => "It is even" }, now: Time.current)
-  mix = MixStart.for_pass!("p1/s1/2/top")
+  Board::Verdict.record!(cell.board, { "client_id" => "v1", "cell" => cell.id, "reason" => "It is even" },
+                         now: Time.current)
+  mix = Mix::Start.for_pass!("p1/s1/2/top")
   mix.update!(usable_g: 12.5)
   Trial.create!(name: "T", piece: piece, base: cell.layers,
                 factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])

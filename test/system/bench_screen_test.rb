@@ -94,8 +94,8 @@ class BenchScreenTest < ApplicationSystemTestCase
     visit "/bench"
     assert_text "Now: coat 1 of 2"
     failing = true
-    real = BenchWork.method(:record!)
-    BenchWork.define_singleton_method(:record!) do |*arguments, **options|
+    real = Bench::Work.method(:record!)
+    Bench::Work.define_singleton_method(:record!) do |*arguments, **options|
       failing ? raise(NoMethodError, "a defect") : real.call(*arguments, **options)
     end
     click_on "Start"
@@ -107,8 +107,8 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_no_text "not yet sent"
     assert_equal [ "started" ], Entry.pluck(:kind)
   ensure
-    BenchWork.singleton_class.remove_method(:record!)
-    BenchWork.define_singleton_method(:record!, real)
+    Bench::Work.singleton_class.remove_method(:record!)
+    Bench::Work.define_singleton_method(:record!, real)
   end
 
   test "with its cookies deleted the page gets a new token and the touch goes out" do

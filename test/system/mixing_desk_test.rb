@@ -52,7 +52,7 @@ class MixingDeskTest < ApplicationSystemTestCase
     assert_selector "img[alt^='Label of J']"
     assert_text(/Skerrow H12 hardener\s+53\.[789] g/)
     assert_equal [ "poured", "poured", "mixed" ], Entry.order(:id).pluck(:kind)
-    assert_in_delta 4500, ShelfStock.left_g("w20"), 0.4
+    assert_in_delta 4500, Shelf::Stock.left_g("w20"), 0.4
     assert_quiet_console
   end
 

@@ -96,7 +96,7 @@ export function useBoard(first: BoardProps) {
       ask(cell, () =>
         send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light }),
       ),
-    readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/read_file`, file)),
+    readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/readings`, file)),
     weigh: (trial: number, weights: Record<string, number>) =>
       ask(0, () => send("PATCH", `/trials/${trial}`, { weights, board: first.board.id })),
     pick: (winner: number, loser: number) =>
@@ -108,7 +108,7 @@ export function useBoard(first: BoardProps) {
     decide: (cell: number | null, reason: string) =>
       ask(0, () => send("POST", `/boards/${first.board.id}/verdict`, { client_id: clientId(), cell, reason })),
     approve: (cell: number, name: string, seen: string) =>
-      ask(cell, () => send("POST", `${base}/${cell}/approve`, { client_id: clientId(), name, light: seen })),
+      ask(cell, () => send("POST", `${base}/${cell}/approval`, { client_id: clientId(), name, light: seen })),
     photoColour: (cell: number, photo: number, marks: Marks) =>
       ask(cell, () => send("POST", `${base}/${cell}/photo_colour`, { client_id: clientId(), photo, ...marks })),
     photo: (cell: number, change: (photos: Photo[]) => Photo[]) =>

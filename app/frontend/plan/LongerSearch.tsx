@@ -22,7 +22,7 @@ export function LongerSearch({ plan, onKeep }: Props) {
   const search = answer?.search
   const stop = () =>
     send(
-      () => request("POST", "/pieces/plan/stop_search", {}),
+      () => request("DELETE", "/pieces/plan/search"),
       () => search && client.setQueryData(KEY, { search: { ...search, state: "stopped" } }),
     )
   if (!search) return null
@@ -36,6 +36,7 @@ export function LongerSearch({ plan, onKeep }: Props) {
           </button>
         </p>
       )}
+      {search.state === "failed" && <p className="sub">{search.error}</p>}
       {search.state === "stopped" && <p className="sub">The longer search was stopped.</p>}
       {search.state === "found" && !search.better && (
         <p className="sub">A longer search ({search.builds} plans) found none better.</p>

@@ -67,9 +67,9 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
       () => request<{ location: string }>("DELETE", `/products/${product.id}`),
       ({ location }) => router.visit(location),
     )
-  const change = (act: "retire" | "take_up") =>
+  const retire = (way: "POST" | "DELETE") =>
     send(
-      () => request("POST", `/products/${product.id}/${act}`),
+      () => request(way, `/products/${product.id}/retirement`),
       () => router.reload(),
     )
   const elsewhere =
@@ -101,7 +101,7 @@ export default function ProductPage({ product, batches, used, stays, classes, ro
                   type="button"
                   className="button"
                   title={product.retired ? "Offered in forms again" : "Known where it is named, and no longer offered"}
-                  onClick={() => void change(product.retired ? "take_up" : "retire")}
+                  onClick={() => void retire(product.retired ? "DELETE" : "POST")}
                 >
                   {product.retired ? "Take up again" : "Retire"}
                 </button>

@@ -1,0 +1,14 @@
+# What promoting a cell would change, or why it cannot be, before it is done.
+class Cells::PromotionPreviewsController < ApplicationController
+  include PromotesCell
+
+  takes :create, **PromotesCell::TAKES
+
+  def create
+    result = promoted
+    Schedule::FrozenPasses.new(piece, piece.schedule.document).check!(result.document)
+    render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size,
+                   sheet: ScheduleState.new(piece).sheet(nil, result.document).slice("ready_at", "hands_min", "zone"),
+                   replaces: piece.schedule.steps.size }
+  end
+end

@@ -1,0 +1,24 @@
+# Changes of a schedule: kept once it is planned and drawn; the answer is what was drawn.
+module KeepsSchedule
+  extend ActiveSupport::Concern
+  include OfPiece
+
+  included { rescue_from Schedule::Stale, with: :stale }
+
+  private
+
+  def kept(&write)
+    floor = SoundChange.keep!(drawn: [ piece ], face: face, &write)
+    now = ScheduleState.new(piece.reload, floor: floor)
+    aside = now.aside(face)
+    render json: aside ? SetAsideState.new(aside).to_h : now.to_h(face).merge(sequence: body["sequence"])
+  end
+
+  def stale(error)
+    since = error.since.map { |revision| RevisionSerializer.new(revision).to_h }
+    render json: {
+             error: { sentence: error.message, where: "base" }, since: since, head: schedule.reload.head.number
+           },
+           status: :conflict
+  end
+end

@@ -1,0 +1,11 @@
+# The long search for a better plan: begun, asked how it stands, stopped.
+class Plans::SearchesController < ApplicationController
+  def create
+    render json: { search: LongSearchSerializer.new(Plan::LongSearch.for(ShopFloor.new)).to_h }
+  end
+
+  def destroy
+    Plan::LongSearch.stop
+    head :no_content
+  end
+end

@@ -1,0 +1,25 @@
+# Somebody new, or what somebody may do and whether the plan counts on them.
+class Shops::PeopleController < ApplicationController
+  include OfShop
+
+  keeps_sound :create
+  takes :create, id: :whole, name: :name, at_bench: :flag, skills: :names
+
+  def create
+    person = body["id"].present? ? Person.find(body["id"]) : Person.new
+    person.assign_attributes({ **body.slice("name", "at_bench").compact, **body.slice("skills") })
+    refuse_empty_bench!(person)
+    refuse_renamed!(person)
+    keep!(person)
+  end
+
+  private
+
+  def refuse_empty_bench!(person)
+    return if person.at_bench || Person.at_bench.where.not(id: person.id).any?
+
+    raise Rhexon::InvalidInput.new(
+      "Somebody has to work at the bench", where: "at_bench", accepted: "at least one person"
+    )
+  end
+end

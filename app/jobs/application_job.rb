@@ -1,0 +1,2 @@
+class ApplicationJob < ActiveJob::Base
+end

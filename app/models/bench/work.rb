@@ -1,0 +1,75 @@
+# Turns what was touched at the bench into log entries, refusing what cannot have happened.
+class Bench::Work
+  # @param body [Hash] client_id, kind, pass, person, milestone, answer, fault, mending, corrects
+  # @return [Entry]
+  def self.record!(body, happened_at:) = new(body, happened_at).record!
+
+  def initialize(body, happened_at)
+    @body = body
+    @happened_at = happened_at
+  end
+
+  def record!
+    case @body["kind"]
+    when "correction" then correct!
+    when "started", "done", "dry_test" then on_pass!
+    when "fault" then Entry::LoggedFault.record!(@body, happened_at: @happened_at)
+    else raise Rhexon::InvalidInput.new(
+      "The log has no entry of kind #{@body["kind"].inspect}", where: "kind",
+      accepted: "started, done, dry_test, fault, correction"
+    )
+    end
+  end
+
+  private
+
+  def on_pass!
+    piece = Piece.from_core(@body["pass"].to_s.split("/").first)
+    refuse_out_of_turn!(piece) unless Entry.exists?(client_id: @body["client_id"])
+    Entry
+      .record!(client_id: @body["client_id"], kind: @body["kind"], happened_at: @happened_at, piece: piece,
+               revision: piece.schedule.head, pass_key: @body["pass"], body: details)
+         .tap { Board::Making.done_on!(piece) if @body["kind"] == "done" }
+  end
+
+  def details
+    return by_whom if @body["kind"] == "started"
+    return {} unless @body["kind"] == "dry_test"
+
+    Rhexon.refuse_unless(
+      %w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer",
+      accepted: "dry or not_yet"
+    )
+    @body.slice("milestone", "answer")
+  end
+
+  # Who began it; old touches do not say.
+  def by_whom
+    name = @body["person"] or return {}
+    Rhexon.refuse_unless(
+      Person.exists?(name: name), "#{name} is not among the people of the shop", where: "person",
+      accepted: Person.at_bench.pluck(:name).join(", ")
+    )
+    { "person" => name }
+  end
+
+  def refuse_out_of_turn!(piece)
+    key = @body["pass"]
+    standing = Entry.standing(piece).select { |entry| entry.pass_key == key }.map(&:kind)
+    refuse("That work is already done") if standing.include?("done") && @body["kind"] != "dry_test"
+    refuse("That work is already begun") if standing.include?("started") && @body["kind"] == "started"
+    refuse("That work is not done yet, so nothing dries") if @body["kind"] == "dry_test" && !standing.include?("done")
+    unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
+      refuse("The schedule has no such work: #{key}. It was changed meanwhile")
+    end
+  end
+
+  def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))
+
+  def correct!
+    wrong = Entry.find_by(id: @body["corrects"]) || refuse("There is no such entry to take back")
+    Entry::LoggedFault.withdraw!(wrong) if wrong.kind == "fault" && wrong.correction.nil?
+    Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece,
+                  pass_key: wrong.pass_key, corrects: wrong, body: {})
+  end
+end

@@ -1,0 +1,125 @@
+require "open3"
+
+# A search with full effort: a job, in a process of its own so that no page waits for it. One at a time; the last one's
+# answer is kept as long as the server runs.
+class Plan::LongSearch
+  # Minutes of the clock within which a shop counts as the same.
+  SAME_MIN = 10
+  RHEXON = Rails.root.join("core/exe/rhexon").to_s
+  UNTOLD = "The longer search could not be finished".freeze
+
+  @lock = Mutex.new
+
+  class << self
+    # The search for the shop as it stands; begun unless there is one.
+    # @param floor [ShopFloor]
+    # @return [Plan::LongSearch]
+    def for(floor)
+      floor.plan # what cannot be planned is set aside first
+      json = floor.to_core
+      @lock.synchronize do
+        next @last if @last&.for?(json)
+
+        @last&.stop
+        @last = new(json, floor.plan).tap(&:begin!)
+      end
+    end
+
+    # @return [Plan::LongSearch, nil] the last search, if it is that of the digest
+    def at(digest) = @lock.synchronize { @last if @last&.digest == digest }
+
+    # @return [Plan::LongSearch, nil] the finished search of that digest
+    def found(digest) = at(digest)&.then { |search| search if search.state == "found" }
+
+    def stop = @lock.synchronize { @last&.stop }
+  end
+
+  # @!attribute error [String, nil] why it failed, in a sentence
+  attr_reader :state, :digest, :starts, :ready_at, :builds, :error
+
+  # @param json [Hash] rhexon-shop/1
+  # @param shown [Rhexon::Planning::Plan] what the quick search made of it
+  def initialize(json, shown)
+    @json = json
+    @asked = json.except("now")
+    @now = minute(json["now"])
+    @shown_goal = shown.build.goal
+    @shown_ready = shown.build.ready.values.compact.max
+    @digest = shown.shop.digest
+    @state = "searching"
+    @ended = Concurrent::Event.new
+  end
+
+  def begin! = LongSearchJob.perform_later(digest)
+  def for?(json) = json.except("now") == @asked && minute(json["now"]) - @now < SAME_MIN
+
+  # What the job does: asks the core's own command, and takes its answer.
+  def run
+    return unless state == "searching"
+
+    answer, complaint, status = ask
+    return if state == "stopped"
+
+    status.success? ? take(JSON.parse(answer)) : fail_with(complaint)
+  rescue SystemCallError, JSON::ParserError => error
+    fail_with(error.message)
+  ensure
+    @ended.set
+  end
+
+  def stop
+    return unless state == "searching"
+
+    @state = "stopped"
+    Process.kill("TERM", @pid) if @pid
+  rescue Errno::ESRCH
+    nil
+  end
+
+  # @return [Integer, nil] minutes that the last piece is ready sooner
+  def gain_min = ready_at && @shown_ready && @shown_ready - ready_at
+
+  # @return [Boolean] whether it is better by the goal that was asked for
+  def better = state == "found" && @better
+
+  # Waits until it is done.
+  def join = tap { @ended.wait }
+
+  private
+
+  # @return [Array(String, String, Process::Status)] what the command answered, what it complained of, how it ended
+  def ask
+    Open3.popen3({ "RUBY_YJIT_ENABLE" => "1" }, RbConfig.ruby, RHEXON, "plan") do |input, output, complaints, process|
+      @pid = process.pid
+      stop_late
+      complaint = Thread.new { complaints.read }
+      input.write(JSON.generate(@json.merge("effort" => "full")))
+      input.close
+      [ output.read, complaint.value, process.value ]
+    end
+  end
+
+  # Stopped before it had a process.
+  def stop_late = state == "stopped" && Process.kill("TERM", @pid)
+
+  def fail_with(complaint)
+    return if state == "stopped"
+
+    Rails.logger.error("#{UNTOLD}: #{complaint}")
+    @error = "#{UNTOLD}: #{complaint.lines.first.to_s.strip.first(200)}"
+    @state = "failed"
+  end
+
+  def take(plan)
+    planned = plan["passes"].select { |pass| pass["status"] == "planned" && pass["hands"].any? }
+    @starts = planned.map do |pass|
+      { "pass" => pass["key"], "start" => pass["hands_start"], "person" => pass["person"] }
+    end
+    @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
+    @builds = plan.dig("search", "builds")
+    @better = (plan.dig("goal", "value") <=> @shown_goal).negative?
+    @state = "found"
+  end
+
+  def minute(text) = Rhexon::Zone.minute(text)
+end

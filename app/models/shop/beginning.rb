@@ -1,0 +1,70 @@
+# A shop that begins: itself, a room, hours, a pair of hands, and one product of each class to plan with until its own
+# stand on the shelf.
+class Shop::Beginning
+  attr_reader :errors
+
+  # @param given [Hash] "name", "person", "zone", "room", "t_c", "rh", "opens", "closes"
+  def initialize(given)
+    @given = given.transform_values { |value| value.to_s.strip }
+    @errors = {}
+  end
+
+  # @return [Shop, nil] nil with +errors+ filled
+  # @raise [Rhexon::InvalidInput] when there is a shop already
+  def begin!
+    Rhexon.refuse_unless(Shop.none?, "There is a shop here already", where: "name")
+    check(shop, %i[name zone])
+    check(room, { name: :room, t_c: :t_c, rh: :rh })
+    check(person, { name: :person })
+    check_hours
+    return if errors.any?
+
+    ApplicationRecord.transaction do
+      [ shop, room, person ].each(&:save!)
+      Shop::Hours.replace!(nil, week, [])
+      shelf!
+      shop
+    end
+  end
+
+  private
+
+  def shop = @shop ||= Shop.new(name: @given["name"], zone: @given["zone"], scale_g: Devices.scale.resolution_g)
+  def room = @room ||= Room.new(name: @given["room"].presence || "workshop", t_c: @given["t_c"], rh: @given["rh"])
+  def person = @person ||= Person.new(name: @given["person"])
+
+  # @return [Hash{String=>String}] the week of ShopHours
+  def week = (1..5).to_h { |day| [ day.to_s, "#{@given["opens"]}-#{@given["closes"]}" ] }
+
+  def check_hours
+    Shop::Hours.check!(week)
+  rescue Rhexon::InvalidInput => refusal
+    @errors["opens"] = refusal.message
+  end
+
+  def check(record, fields)
+    return if record.valid?
+
+    names = fields.is_a?(Hash) ? fields : fields.index_with(&:itself)
+    record.errors.each { |error| @errors[(names[error.attribute] || error.attribute).to_s] ||= error.message }
+  end
+
+  def shelf!
+    Rhexon::Reference.table("classes")
+      .fetch("classes")
+      .except(*Rhexon::Materials::Product::HELPERS)
+      .each do |kind, figures|
+        colour = figures.fetch("mechanism") == "penetrating"
+        Product.create!(code: kind, name: figures.fetch("name"), maker: "Any", kind: kind, role: role(kind, colour),
+                        colour: colour ? "tinted" : "clear")
+      end
+    Product.create!(code: "water", name: "clean water", maker: "Tap", kind: "thinner", role: "thinner",
+                    figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
+  end
+
+  def role(kind, colour) = if kind.include?("filler")
+                             "pore filler"
+                           else
+                             colour ? "stain" : "film"
+                           end
+end

@@ -1,0 +1,184 @@
+# Everyday questions of the mixing bench: typed as one would write them on a can lid, answered by the core with what
+# is to be drawn.
+class Sums::Answer
+  Typed = Rhexon::Typed
+  Cut = Rhexon::Mixing::Cut
+  AREA = /\A\s*([\d.,]+)\s*(m2|m²|sqm|ft2|ft²|sqft)?\s*\z/i
+  FILM = /\A\s*([\d.,]+)\s*(µm|um|micron|mil|mils)?\s*\z/i
+  CUT = %r{\A\s*([\d.,]+)\s*(lb|lbs|pound|g/l|%)?\s*(?:cut)?\s*\z}i
+  RATIO = /\A\s*([\d.,]+)\s*(?:g)?\s*:\s*([\d.,]+)\s*(?:ml)?\s*\z/i
+
+  # Where the core names a place that the page calls otherwise.
+  FIELDS = { "spirit/water_percent" => "water", "grits" => "grit" }.freeze
+
+  # @param sum [String]
+  # @param fields [Hash{String=>String}] as typed
+  # @return [Hash] figures to read and numbers to draw
+  # @raise [Rhexon::InvalidInput] naming the field
+  def self.answer(sum, fields)
+    unless %w[thin_cut make_cut thin share film spread grit].include?(sum)
+      raise Rhexon::InvalidInput.new("There is no such sum", where: "sum")
+    end
+
+    new(fields).send(sum)
+  rescue Rhexon::InvalidInput => refusal
+    raise Rhexon::InvalidInput.new(refusal.message, where: FIELDS.fetch(refusal.where, refusal.where))
+  end
+
+  def initialize(fields)
+    @fields = fields
+  end
+
+  private
+
+  def thin_cut
+    Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
+    stock = cut("stock")
+    result = Rhexon::Mixing::Cuts.change(stock, solution_ml: solution_ml(stock), to: cut("to"))
+    { add_spirit_ml: result.add_spirit_ml, add_flake_g: result.add_flake_g, solution_ml: result.solution_ml,
+      stock_ml: result.stock_ml, lb: result.cut.lb_per_gal, g_per_l: result.cut.g_per_l,
+      rule_lb: result.rule_of_thumb_lb_per_gal, off_percent: result.off_percent,
+      solids_percent: result.cut
+        .solids_volume_percent, flake_g: result.flake_g, flake_ml: result.flake_g /
+          stock.resin_density_g_per_ml, spirit_ml: result.spirit_ml }
+  end
+
+  def make_cut
+    Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
+    wanted = cut("cut")
+    typed = Typed.read(@fields["amount"], unit: :ml, where: "amount")
+    result = if typed.kind == :mass
+      Rhexon::Mixing::Cuts.from_flake(wanted, flake_g: typed.value)
+    else
+      Rhexon::Mixing::Cuts.make(wanted, solution_ml: typed.value)
+    end
+    { flake_g: result.flake_g, flake_ml: result.flake_g / wanted.resin_density_g_per_ml, spirit_ml: result.spirit_ml,
+      solution_ml: result.solution_ml, lb: wanted.lb_per_gal, g_per_l: wanted.g_per_l,
+      solids_percent: wanted.solids_volume_percent,
+      dissolving_h: Rhexon::Mixing::Cut.defaults.fetch("dissolving_h") }
+  end
+
+  def thin
+    base = ml("amount")
+    percent = number("percent")
+    both = %w[base total].to_h { |of| [ of, Rhexon::Mixing::Thinning.thinner_ml(base, percent, of: of) ] }
+    solids = number("solids", optional: true)
+    { base_ml: base, percent: percent, of_base_ml: both["base"], of_total_ml: both["total"],
+      same_as_total: Rhexon::Mixing::Thinning.other_percent(percent, of: "base"),
+      same_as_base: Rhexon::Mixing::Thinning.other_percent(percent, of: "total"),
+      solids_of_base: solids &&
+        Rhexon::Mixing::Thinning.solids_percent([ [ base, solids ], [ both["base"], 0 ] ]), solids_of_total: solids &&
+          Rhexon::Mixing::Thinning.solids_percent([ [ base, solids ], [ both["total"], 0 ] ]) }
+  end
+
+  def share
+    part = ->(name, parts, density) {
+      {
+        "name" => name, "parts" => parts, "basis" => @fields["basis"] == "mass" ? "mass" : "volume",
+        "density_g_per_ml" => density
+      }
+    }
+    recipe = Rhexon::Mixing::Recipe.new([
+                                          part.("base", number("base_parts"), number("base_density")),
+                                          part.("added", number("added_parts"), number("added_density"))
+                                        ])
+    readings = recipe.readings.map { |reading| reading.to_h { |(of, basis), value| [ "#{of}_#{basis}", value ] } }
+    {
+      base: readings[0], added: readings[1],
+      to_100: { volume: 100 * recipe.unit_ml[1] / recipe.unit_ml[0], mass: 100 * recipe.unit_g[1] / recipe.unit_g[0] }
+    }
+  end
+
+  def film
+    density = number("density")
+    typed = Typed.read(@fields["used"], where: "used")
+    grams = typed.kind == :mass ? typed.value : typed.value * density
+    area = area("area")
+    share = number("landed") / 100.0
+    Rhexon.refuse_unless(share.positive? && share <= 1, "#{@fields["landed"]} % cannot land on the piece",
+                         where: "landed", accepted: "more than 0 and up to 100 %")
+    wet = Rhexon::Mixing::Laying.film_um(used_g: grams, density_g_per_ml: density, area_m2: area,
+                                         transfer_efficiency: share)
+    solids = number("solids")
+    {
+      g_per_m2: grams / area, wet_um: wet, wet_mil: wet / Rhexon::Units::MIL_UM,
+      dry_um: Rhexon::Film::Coat.dry_um(wet, solids),
+      dry_mil: Rhexon::Film::Coat.dry_um(wet, solids) / Rhexon::Units::MIL_UM
+    }
+  end
+
+  def spread
+    match = FILM.match(@fields["film"].to_s) or refuse("film", "120 µm or 5 mil")
+    wet = decimal(match[1], "film") * (match[2].to_s.downcase.start_with?("mil") ? Rhexon::Units::MIL_UM : 1)
+    Rhexon.refuse_unless(
+      wet.positive? && wet <= 2000, "#{@fields["film"].inspect} is no wet film", where: "film",
+      accepted: "more than 0 and up to 2000 µm"
+    )
+    efficiency = Rhexon::Mixing::Laying.efficiency(@fields["method"].presence || "brush", @fields["gun"].presence,
+                                                   false)
+    { wet_um: wet, m2_per_l: Rhexon::Units.spread_m2_per_l(wet),
+      ft2_per_gal: Rhexon::Units.spread_ft2_per_gal(wet / Rhexon::Units::MIL_UM), landed_percent: efficiency * 100,
+      real_m2_per_l: Rhexon::Units.spread_m2_per_l(wet) * efficiency,
+      real_ft2_per_gal: Rhexon::Units.spread_ft2_per_gal(wet / Rhexon::Units::MIL_UM) * efficiency }
+  end
+
+  def grit
+    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: "cami")
+    other = abrasive.counterpart
+    {
+      grit: abrasive.to_s, mean_um: abrasive.mean_um, other: other.to_s, other_um: other.mean_um,
+      scales: { "P" => "P", "unprefixed" => "cami" }.to_h { |name, scale|
+        [ name, Rhexon::Prep::Abrasive.all(scale).map { |abrasive| [ abrasive.to_s, abrasive.mean_um ] } ]
+      }
+    }
+  end
+
+  # A jar that was weighed is turned into ml by its own density.
+  def solution_ml(cut)
+    typed = Typed.read(@fields["amount"], unit: :ml, where: "amount")
+    typed.kind == :mass ? typed.value / cut.density_g_per_ml : typed.value
+  end
+
+  def ml(field) = Typed.read(@fields[field], wants: :volume, unit: :ml, where: field).value
+
+  def number(field, optional: false)
+    return if optional && @fields[field].to_s.strip.empty?
+
+    decimal(@fields[field], field)
+  end
+
+  def decimal(text, field)
+    Typed.decimal(text.to_s.strip, where: field).tap do |value|
+      refuse(field, "a number") unless value.finite? && text.present?
+    end
+  end
+
+  def area(field)
+    match = AREA.match(@fields[field].to_s) or refuse(field, "an area such as 1.2 m² or 13 ft²")
+    value = decimal(match[1], field) *
+      (match[2].to_s.downcase.start_with?("ft", "sqft") ? Rhexon::Units::SQ_FT_M2 : 1)
+    Rhexon.refuse_unless(
+      value.positive?, "#{@fields[field].inspect} is no area", where: field, accepted: "more than 0 m²"
+    )
+    value
+  end
+
+  # "2 lb", "240 g/l", "1:4" (g to ml), "20 %" by mass; a bare number is pounds.
+  def cut(field)
+    text = @fields[field].to_s
+    if RATIO.match?(text)
+      return Cut.read({ "g_to_ml" => [ decimal(RATIO.match(text)[1], field), decimal(RATIO.match(text)[2], field) ] },
+                      where: field)
+    end
+
+    match = CUT.match(text) or refuse(field, "a cut such as 2 lb, 240 g/l, 1:4 or 20 %")
+    unit = { "g/l" => "g_per_l", "%" => "percent_mass" }.fetch(match[2].to_s.downcase, "lb_per_gal")
+    Cut.read({ unit => decimal(match[1], field) }, where: field)
+  end
+
+  def refuse(field, accepted)
+    raise(
+      Rhexon::InvalidInput.new("#{@fields[field].to_s.inspect} is not understood", where: field, accepted: accepted)
+    )
+  end
+end

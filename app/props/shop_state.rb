@@ -1,0 +1,27 @@
+# The shop itself as its page shows it: rooms and their air, people, guns and hours.
+class ShopState
+  def to_h
+    {
+      rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h },
+      airs: Rhexon::Reference.table("drying").fetch("air").keys,
+      people: Person.order(:id).map { |person|
+        { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) }
+      },
+      trained_work: Person.trained_work,
+      tools: Tool.offered.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } },
+      uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house)
+    }
+  end
+
+  private
+
+  def hours_of(person)
+    rows = OpenHour.where(person: person).order(:date, :opens).to_a
+    {
+      week: (0..6).to_h { |day| [ day.to_s, spans(rows.select { |row| row.weekday == day }) ] },
+      days: rows.select(&:date).group_by(&:date).map { |date, hours| { date: date.iso8601, hours: spans(hours) } }
+    }
+  end
+
+  def spans(hours) = hours.select(&:opens).map { |row| "#{row.opens}-#{row.closes}" }.join(", ")
+end
