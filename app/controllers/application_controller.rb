@@ -58,6 +58,9 @@ class ApplicationController < ActionController::Base
     tell({ sentence: "There is no shop here yet: begin one on the first page.", where: "" }, :not_found)
   end
 
+  # @param props [Hash] what the serializer takes
+  def page(name, serializer, props) = render(inertia: name, props: serializer.new(props).to_h)
+
   # What every page shows around itself; where the shop's file cannot be read, as much as is known without it.
   def shared
     shop = Shop.current

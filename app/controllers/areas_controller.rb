@@ -2,9 +2,12 @@
 class AreasController < ApplicationController
   takes :create, fields: :table
 
-  def show = render(inertia: "Area", props: { choices: Sums::LargeArea.choices, first: Sums::LargeArea::FIRST })
+  def show
+    page "Area", AreaPageSerializer, { choices: Sums::LargeArea.choices, first: Sums::LargeArea::FIRST }
+  end
 
   def create
-    render json: Sums::LargeArea.answer(body["fields"].is_a?(Hash) ? body["fields"] : {})
+    answer = Sums::LargeArea.answer(body["fields"].is_a?(Hash) ? body["fields"] : {})
+    render json: AreaAnswerSerializer.new(answer).to_h
   end
 end

@@ -5,7 +5,7 @@ class BatchesController < ApplicationController
   takes :update, act: :name, left: :typed, grams: :typed, client_id: :id
 
   def show
-    render inertia: "Shelf/Batch", props: { batch: serialized, moves: moves, use: Batch::Use.new(batch).to_h }
+    page "Shelf/Batch", BatchPageSerializer, standing
   end
 
   # A can that came in.
@@ -41,12 +41,13 @@ class BatchesController < ApplicationController
       "That cannot be done with a batch", where: "act", accepted: "open, weigh, empty, keep, discard"
     )
     end
-    render json: { batch: serialized, moves: moves, use: Batch::Use.new(batch).to_h }
+    render json: BatchPageSerializer.new(standing).to_h
   end
 
   private
 
   def batch = @batch ||= Batch.find(params[:id])
+  def standing = { batch: serialized, moves: moves, use: Batch::Use.new(batch).to_h }
   def serialized = BatchSerializer.new(batch.reload, params: { today: today }).to_h
 
   def moves

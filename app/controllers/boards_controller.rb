@@ -6,8 +6,8 @@ class BoardsController < ApplicationController
 
   def index
     boards = Board.includes(:piece, cells: %i[readings photos]).order(made_on: :desc, id: :desc)
-    render inertia: "Boards/Index",
-           props: { boards: boards.map { |board| BoardState.new(board).board }, look_again: look_again(boards) }
+    page "Boards/Index", BoardsPageSerializer,
+         { boards: boards.map { |board| BoardState.new(board).board }, look_again: look_again(boards) }
   end
 
   def show
@@ -19,16 +19,8 @@ class BoardsController < ApplicationController
 
   def new
     pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
-    render inertia: "Boards/New",
-           props: {
-             pieces: pieces.map { |piece|
-               {
-                 id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client,
-                 steps: piece.schedule.steps.size
-               }
-             },
-             grains: Piece::GRAINS, today: today.iso8601
-           }
+    page "Boards/New", BoardChoicesSerializer,
+         { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, today: today.iso8601 }
   end
 
   def create
@@ -41,6 +33,10 @@ class BoardsController < ApplicationController
   end
 
   private
+
+  def choice(piece)
+    { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.steps.size }
+  end
 
   # Boards that wait to be looked at again, the longest first.
   def look_again(boards)

@@ -5,22 +5,17 @@ class MixesController < ApplicationController
 
   def index
     open = Mix.open.includes(:room, :product).order(:id).map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }
-    render inertia: "Mix/Index",
-           props: {
-             pots: open, products: mixable, helpers: helpers,
-             recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
-             rooms: Room.order(:id).pluck(:name), due: Mix::Due.new.to_a
-           }
+    page "Mix/Index", MixesPageSerializer,
+         { pots: open, products: mixable, helpers: helpers,
+           recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
+           rooms: Room.order(:id).pluck(:name), due: Mix::Due.new.to_a }
   end
 
   def show
-    render inertia: "Mix/Show",
-           props: {
-             pot: PotSerializer.new(Mix::PotState.new(Mix.find(params[:id]))).to_h,
-             scale: Devices.scale.then { |scale|
-               { name: scale.name, resolution_g: scale.resolution_g, stand_in: !scale.hand.nil? }
-             }
-           }
+    scale = Devices.scale
+    page "Mix/Show", MixPageSerializer,
+         { pot: PotSerializer.new(Mix::PotState.new(Mix.find(params[:id]))).to_h,
+           scale: { name: scale.name, resolution_g: scale.resolution_g, stand_in: !scale.hand.nil? } }
   end
 
   # For a pass of the plan, or by itself.

@@ -13,14 +13,7 @@ class PiecesController < ApplicationController
     else
       jobs.map { |job| overview(job, nil) }
     end
-    render inertia: "Pieces/Index",
-           props: {
-             jobs: seen,
-             closed: Job.closed.includes(:pieces).map { |job|
-               { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 }
-             },
-             now: floor.now.to_i / 60
-           }
+    page "Pieces/Index", PiecesPageSerializer, { jobs: seen, closed: closed, now: floor.now.to_i / 60 }
   end
 
   def new
@@ -53,6 +46,12 @@ class PiecesController < ApplicationController
 
   private
 
+  def closed
+    Job.closed.includes(:pieces).map do |job|
+      { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 }
+    end
+  end
+
   def overview(job, floor)
     {
       id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60,
@@ -73,10 +72,10 @@ class PiecesController < ApplicationController
   end
 
   def choices
-    {
-      jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
-      arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] }
-    }
+    PieceChoicesSerializer.new(
+      { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
+        arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
+    ).to_h
   end
 
   def job

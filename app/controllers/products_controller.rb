@@ -10,15 +10,9 @@ class ProductsController < ApplicationController
                     props: { error: { sentence: "#{product.full_name}: #{product.unsound}", where: "product" } })
     end
 
-    render inertia: "Shelf/Product",
-           props: {
-             product: ProductSerializer.new(product).to_h,
-             batches: product.batches.standing.with_left.order(:id).map { |batch|
-               BatchSerializer.new(batch, params: { today: today }).to_h
-             },
-             used: product.named_in, stays: product.in_record? || product.batches.exists? || product.mixes.exists?,
-             **choices
-           }
+    page "Shelf/Product", ProductPageSerializer,
+         { product: ProductSerializer.new(product).to_h, batches: batches, used: product.named_in, stays: stays?,
+           **choices }
   end
 
   # Empty, or a copy of another.
@@ -32,8 +26,8 @@ class ProductsController < ApplicationController
       Product.new(maker: "", name: "", code: "", kind: "waterborne_one_part", role: "top coat", colour: "clear",
                   figures: {})
     end
-    render inertia: "Shelf/Product",
-           props: { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
+    page "Shelf/Product", ProductPageSerializer,
+         { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
   end
 
   def create
@@ -44,9 +38,8 @@ class ProductsController < ApplicationController
   def update = keep(product)
 
   def destroy
-    kept = product.in_record? || product.batches.exists? || product.mixes.exists?
     where = product.named_in.to_sentence.presence || "the record: earlier revisions, boards, cans or mixes"
-    if kept
+    if stays?
       raise Rhexon::InvalidInput.new(
         "#{product.full_name} stands in #{where}, and stays known", where: "product", accepted: "retiring it"
       )
@@ -59,6 +52,14 @@ class ProductsController < ApplicationController
   private
 
   def product = @product ||= Product.named(params[:id])
+  def stays? = product.in_record? || product.batches.exists? || product.mixes.exists?
+
+  def batches
+    product.batches.standing.with_left.order(:id).map do |batch|
+      BatchSerializer.new(batch, params: { today: today }).to_h
+    end
+  end
+
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choices

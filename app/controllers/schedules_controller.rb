@@ -8,7 +8,7 @@ class SchedulesController < ApplicationController
     aside = state.aside(face)
     return render(inertia: "SetAside", props: SetAsideState.new(aside).to_h) if aside
 
-    render inertia: "Schedule", props: state.to_h(face).merge(around)
+    page "Schedule", SchedulePageSerializer, state.to_h(face).merge(around)
   end
 
   private

@@ -1,10 +1,11 @@
 # What stands on the shelf: products, batches, and what runs out.
 class ShelfController < ApplicationController
-  VIEWS = %w[products batches shopping].freeze
+  VIEWS = { "products" => ProductsPageSerializer, "batches" => BatchesPageSerializer,
+            "shopping" => ShoppingPageSerializer }.freeze
 
   def show
-    view = VIEWS.include?(query(:view)) ? query(:view) : "products"
-    render inertia: "Shelf/Index", props: { view: view, found: query(:product), **send(:"#{view}_props") }
+    view = VIEWS.key?(query(:view)) ? query(:view) : "products"
+    page "Shelf/Index", VIEWS.fetch(view), { view: view, found: query(:product), **send(:"#{view}_props") }
   end
 
   private

@@ -6,15 +6,8 @@ class TrialsController < ApplicationController
 
   def new
     pieces = ShopFloor.new.pieces.select { |piece| piece.schedule.steps.any? }
-    render inertia: "Trials/New",
-           props: { pieces: pieces.map { |piece|
-             {
-               id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client,
-               grain: piece.faces.first&.grain, steps: steps(piece)
-             }
-           },
-                    grains: Piece::GRAINS,
-                    products: ShelfItems.all }
+    page "Trials/New", TrialPageSerializer,
+         { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, products: ShelfItems.all }
   end
 
   def create
@@ -32,6 +25,11 @@ class TrialsController < ApplicationController
   private
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)
+
+  def choice(piece)
+    { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain,
+      steps: steps(piece) }
+  end
 
   # What can be varied, in words.
   def steps(piece)

@@ -9,7 +9,15 @@ class BenchState
     @floor = floor || ShopFloor.new
   end
 
-  def to_h
+  # @return [Hash] BenchPage
+  def to_h = BenchPageSerializer.new(page).to_h
+
+  # Draws the bench: what cannot be drawn is raised, as for a piece.
+  def check! = JSON.generate(BenchSerializer.new(Rhexon::Picture::Bench.new(@floor.plan)).to_h)
+
+  private
+
+  def page
     drawn, words = @floor.draw { |plan|
       Rhexon::Picture::Bench.new(plan).then do |bench|
         [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.words ] } ]
@@ -20,11 +28,6 @@ class BenchState
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
-
-  # Draws the bench: what cannot be drawn is raised, as for a piece.
-  def check! = JSON.generate(BenchSerializer.new(Rhexon::Picture::Bench.new(@floor.plan)).to_h)
-
-  private
 
   # Passes that a pot stands ready for or is begun for: key => its page.
   def mixed

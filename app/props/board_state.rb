@@ -6,17 +6,22 @@ class BoardState
 
   def board = BoardSerializer.new(@board, params: { names: names }).to_h
 
+  # @return [Hash] BoardPage
   def to_h
+    BoardPageSerializer.new(page).to_h
+  end
+
+  private
+
+  def page
     { board: board, shelf: ShelfItems.all, wants: Rhexon::Schedule::Kinds.wants,
       pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
-      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
+      lights: Rhexon::Colour::Light.all,
       measures: measures, trial: trial, pairs: Board::Pairs.new(@board).to_h,
       relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } },
       age_days: (today - @board.made_on).to_i, verdict: Board::Verdict.for(@board),
       approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
   end
-
-  private
 
   def measures
     Rhexon::Boards::Readings.measures.map do |kind, record|

@@ -9,11 +9,15 @@ class ColourDesk
     @asked = asked
   end
 
-  # @return [Hash] what the desk begins with
+  # @return [Hash] ColourPage, what the desk begins with
   def self.start
+    ColourPageSerializer.new(beginning).to_h
+  end
+
+  def self.beginning
     { woods: Rhexon::Colour::Wood.species,
       colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } },
-      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
+      lights: Rhexon::Colour::Light.all,
       cells: Cell.includes(:readings, board: :piece).filter_map { |cell|
         cell.latest_lab &&
           {
@@ -26,6 +30,8 @@ class ColourDesk
       scale_g: Shop.current.scale_g, says: Rhexon::Boards::LookRequest::GUIDE, taught: Board::Lessons.told,
       photos: loose_photos.map { |photo| PhotoSerializer.new(photo).to_h } }
   end
+
+  private_class_method :beginning
 
   # The newest photos that belong to nothing else: where a wanted colour may be picked.
   def self.loose_photos
@@ -46,8 +52,12 @@ class ColourDesk
     ).hex
   end
 
-  # @return [Hash]
-  def answer
+  # @return [Hash] ColourAnswer
+  def answer = ColourAnswerSerializer.new(answered).to_h
+
+  private
+
+  def answered
     result = recipe.result
     light = Rhexon::Colour::Light.find("D65")
     { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start),
@@ -56,8 +66,6 @@ class ColourDesk
       spread: spread&.round(1), answers: result.answers
         .map { |recipe| told(recipe) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
   end
-
-  private
 
   def told(answer)
     { grams: answer.grams.map { |id, grams|

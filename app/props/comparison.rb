@@ -11,8 +11,15 @@ class Comparison
     @wanted = wanted
   end
 
-  # @return [Hash] props of the compare page
-  def to_h
+  # @return [Hash] ComparePage
+  def to_h = ComparePageSerializer.new(page).to_h
+
+  # What one column of the page shows.
+  Column = Struct.new(:key, :side, :differs, :operation, keyword_init: true)
+
+  private
+
+  def page
     aside = floor.aside_of(@piece) and
       raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
     sides = [ side("head", "As it stands", floor.plan), *others ]
@@ -26,11 +33,6 @@ class Comparison
       refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
   end
-
-  # What one column of the page shows.
-  Column = Struct.new(:key, :side, :differs, :operation, keyword_init: true)
-
-  private
 
   def floor = @floor ||= ShopFloor.new
 

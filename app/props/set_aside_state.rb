@@ -7,12 +7,13 @@ class SetAsideState
     @aside = aside
   end
 
+  # @return [Hash] SetAsidePage
   def to_h
     piece = @aside.piece
-    {
-      aside: @aside.to_h, schedule: ScheduleSerializer.new(piece.schedule).to_h, zone: Shop.current.zone,
-      latest: latest(piece)
-    }
+    SetAsidePageSerializer.new(
+      { aside: @aside.to_h, schedule: ScheduleSerializer.new(piece.schedule).to_h, zone: Shop.current.zone,
+        latest: latest(piece) }
+    ).to_h
   end
 
   private

@@ -4,14 +4,8 @@ class ShopPlanState
 
   def floor = @floor ||= ShopFloor.new
 
-  def to_h
-    accepted = Plan.last_accepted
-    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h },
-      goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
-      pieces: floor.pieces.map { |piece|
-        { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client }
-      } }
-  end
+  # @return [Hash] PlanPage
+  def to_h = PlanPageSerializer.new(page).to_h
 
   # @return [Array<Hash>] each goal with its dates, sessions, hands and what would move
   def goals
@@ -31,6 +25,15 @@ class ShopPlanState
   end
 
   private
+
+  def page
+    accepted = Plan.last_accepted
+    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h },
+      goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+      pieces: floor.pieces.map { |piece|
+        { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client }
+      } }
+  end
 
   def outlook = @outlook ||= Rhexon::Chance::Outlook.new(floor.plan)
 end

@@ -1,6 +1,12 @@
 # The shop itself as its page shows it: rooms and their air, people, guns and hours.
 class ShopState
-  def to_h
+  # @return [Hash] ShopPage
+  # @param report [Hash, nil] of a logger file that was just read
+  def to_h(report: nil) = ShopPageSerializer.new(page.merge({ report: report }.compact)).to_h
+
+  private
+
+  def page
     {
       rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h },
       airs: Rhexon::Reference.table("drying").fetch("air").keys,
@@ -12,8 +18,6 @@ class ShopState
       uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house)
     }
   end
-
-  private
 
   def hours_of(person)
     rows = OpenHour.where(person: person).order(:date, :opens).to_a

@@ -20,20 +20,9 @@ class TrialDesign
     @today = today
   end
 
-  # @return [Hash] all that the designer draws
+  # @return [Hash] TrialPreview, all that the designer draws
   # @raise [Rhexon::InvalidInput]
-  def preview
-    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) },
-      places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told,
-      tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
-      resolution: design.resolution, confounded: design.confounded + between_boards,
-      efficiency: design.efficiency&.round(2), boards: boards,
-      timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: amounts,
-      passes: order.passes.size, mask_moves: order.mask_moves,
-      target_hex: target && Rhexon::Colour::Lab.hex(target),
-      lights: Rhexon::Colour::Light.all.map { |light| { id: light.id, name: light.name, model: light.model } },
-      **hours }
-  end
+  def preview = TrialPreviewSerializer.new(drawn).to_h
 
   # @return [Array<Hash>] of all boards together
   def amounts
@@ -56,6 +45,19 @@ class TrialDesign
   end
 
   private
+
+  def drawn
+    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) },
+      places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told,
+      tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
+      resolution: design.resolution, confounded: design.confounded + between_boards,
+      efficiency: design.efficiency&.round(2), boards: boards,
+      timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: amounts,
+      passes: order.passes.size, mask_moves: order.mask_moves,
+      target_hex: target && Rhexon::Colour::Lab.hex(target),
+      lights: Rhexon::Colour::Light.all,
+      **hours }
+  end
 
   Planned = Struct.new(:label, :role, :run, :layers, keyword_init: true)
 

@@ -4,6 +4,8 @@ class ApplicationSerializer
   include Alba::Resource
   include Typelizer::DSL
 
+  NULLABLE = { nullable: true }.freeze
+
   # Attributes with their TypeScript types in one place.
   def self.fields(**types)
     typelize(**types)

@@ -1,6 +1,5 @@
 # A can, jar or mix on the shelf.
 class BatchSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields id: :number, code: :string, name: :string, state: "'sealed' | 'opened' | 'mixed' | 'catalysed'",
          left_g: :number, lot: [ :string, NULLABLE ], boxed: :boolean, kept: :boolean
   typelize product_id: [ :number, NULLABLE ], product_code: [ :string, NULLABLE ], mix_id: [ :number, NULLABLE ],

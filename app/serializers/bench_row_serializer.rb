@@ -1,6 +1,5 @@
 # A pass as the bench shows it: the row with the piece it belongs to.
 class BenchRowSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields key: :string, person: [ :string, NULLABLE ], kind: :string, words: :string, status: :string, room: :string,
          because: :string, hands: "Array<[number, number]>", hands_start: :number, work_start: :number,
          work_end: :number, hands_end: :number, hands_min: :number, window_state: :string,

@@ -1,5 +1,4 @@
 class BoardSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields id: :number, name: :string, wood: :string, grain: :string, timber_lot: [ :string, NULLABLE ],
          width_mm: :number, height_mm: :number, tape_mm: :number, made_on: :string
   typelize piece: [ "{ id: number; name: string }", NULLABLE ], target_lab: [ "[number, number, number]", NULLABLE ],

@@ -1,5 +1,4 @@
 class ChanceSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields piece: :string, planned_at: [ :number, NULLABLE ], due: [ :number, NULLABLE ], share: [ :number, NULLABLE ],
          dots: "number[]", dates: "number[]", runs: :number,
          drivers: "Array<{ key: string; words: string; rank: number }>"

@@ -1,5 +1,4 @@
 class LongSearchSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields state: "'searching' | 'found' | 'stopped' | 'failed'", digest: :string, better: :boolean,
          ready_at: [ :number, NULLABLE ], gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ],
          error: [ :string, NULLABLE ]

@@ -1,6 +1,5 @@
 # A product as the mixing desk offers it.
 class MixableSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   typelize id: :string, name: :string, mixed: :boolean, thinner: [ :string, NULLABLE ],
            thinning_range: [ "[number, number]", NULLABLE ], thinning_of: "'base' | 'total'",
            hardener: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ]

@@ -1,6 +1,5 @@
 # A mix with its pours.
 class PotSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields id: :number, name: :string, resolution_g: :number, container_ml: [ :number, NULLABLE ], poured_g: :number,
          total_g: :number, total_ml: :number, planned_g: :number, factor: :number, stir_again: :boolean,
          too_small: :boolean, smallest_total_g: :number, estimate: :boolean, room: [ :string, NULLABLE ],

@@ -1,6 +1,5 @@
 # A way on after an over-pour.
 class PourOptionSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields kind: "'top_up' | 'accept' | 'split' | 'discard'", sentence: :string, total_g: :number, extra_g: :number,
          cost: [ :number, NULLABLE ], blocked_by: [ :string, NULLABLE ]
 end

@@ -1,6 +1,5 @@
 # A product as the shelf lists it.
 class ProductRowSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields id: :number, code: :string, maker: :string, name: :string, kind: :string, role: :string, colour: :string
   typelize class_name: :string, mechanism: :string, left_g: [ :number, NULLABLE ], gaps: "string[]",
            sheen_gu: [ :number, NULLABLE ], solids: [ :number, NULLABLE ], source: [ :string, NULLABLE ],

@@ -1,6 +1,5 @@
 # What is mixed for one pass, and in which batches.
 class RowMixSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields laid_ml: :number, gross_ml: :number, left_behind_ml: :number, margin_percent: :number,
          transfer_percent: :number, wiped: :boolean, total_g: :number, known: :boolean,
          solids_percent: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ],

@@ -1,5 +1,4 @@
 class RowSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields key: :string, step: :string, number: :number, coat: :number, kind: :string, words: :string, inserted: :boolean,
          status: "'done' | 'running' | 'planned'", because: :string, pinned: :boolean, room: :string, dry_room: :string,
          person: [ :string, NULLABLE ], tool: [ :string, NULLABLE ], caught: "string[]", faces: "string[]",

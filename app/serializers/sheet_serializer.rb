@@ -1,6 +1,5 @@
 # All that the schedule screen draws for one piece.
 class SheetSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields piece_id: :string, now: :number, zone: :string, people: "string[]",
          tools: "Array<{ id: string; for: string; away?: boolean }>", goal: :string, support: :string,
          document: "ScheduleDocument", due: [ :number, NULLABLE ], ready_at: [ :number, NULLABLE ],

@@ -1,6 +1,5 @@
 # What the planned work takes of a product, what there is, and what to buy.
 class ShoppingLineSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   typelize product: "{ code: string; name: string }",
            packs: "Array<{ words: string; count: number; price: number | null }>"
   fields need_g: :number, left_g: :number, stale_g: :number, short_g: :number, needed_at: :number,

@@ -1,6 +1,5 @@
 # One column of the compare page.
 class SideSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   FIGURES = %i[
     ready_at cured_at coats sessions hands_min elapsed_min scuffs film_um sheen_gu pores pores_filled litres cost voc_g
     chance

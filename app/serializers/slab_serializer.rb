@@ -1,6 +1,5 @@
 # A piece that dries, with its windows.
 class SlabSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   one :row, resource: BenchRowSerializer
   many :strip, resource: StretchSerializer
   one :next_row, resource: BenchRowSerializer

@@ -1,5 +1,4 @@
 class SummarySerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields lab: [ "[number, number, number]", NULLABLE ], photo_lab: [ "[number, number, number]", NULLABLE ],
          gloss: [ :number, NULLABLE ], blotch: [ :number, NULLABLE ], liking: [ :number, NULLABLE ],
          delta_e: [ :number, NULLABLE ], count: :number, means: "Record<string, number>"

@@ -1,5 +1,4 @@
 class WornSerializer < ApplicationSerializer
-  NULLABLE = { nullable: true }.freeze
   fields id: :string, name: :string, unit: :string, need: :number, left: :number, short: :number, packs: :number,
          pack: :number, cost: [ :number, NULLABLE ]
 end

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest"
 import { inkOn } from "@/colour/ink"
 import { nextLight } from "@/colour/useLight"
-import { FIELDS, levels } from "@/trial/props"
+import { FIELDS, levels } from "@/trial/factors"
 import type { Step } from "@/types"
 
 /** Relative luminance of a grey of that L*, and contrast as WCAG 2 has it. */

@@ -2,8 +2,7 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test } from "vitest"
 import { ReadingForm } from "@/board/ReadingForm"
-import type { Measure } from "@/board/useBoard"
-import type { Cell, ErrorReason } from "@/types"
+import type { Cell, ErrorReason, Measure } from "@/types"
 
 beforeEach(() => localStorage.clear())
 afterEach(cleanup)

@@ -5,7 +5,8 @@ import { createStore, set } from "idb-keyval"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { forgetTouch, keepTouch, keptTouches } from "@/bench/keptTouches"
 import type { Touch, Unsent } from "@/bench/touch"
-import { type BenchProps, useBench } from "@/bench/useBench"
+import { useBench } from "@/bench/useBench"
+import type { BenchPage } from "@/types"
 import { benchProps } from "./support/bench"
 import { renderPageHook } from "./support/client"
 import { refusal, type Sent, waitingServer } from "./support/server"
@@ -21,7 +22,7 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-const bench = () => renderPageHook((props: BenchProps) => useBench(props), { initialProps: benchProps() }).result
+const bench = () => renderPageHook((props: BenchPage) => useBench(props), { initialProps: benchProps() }).result
 const kept = async () => (await keptTouches()).map(({ kind }) => kind)
 const sent = (count: number) => waitFor(() => expect(requests).toHaveLength(count))
 const STARTED: Touch = { kind: "started", pass: "p1/s1/1/top" }

@@ -2,7 +2,7 @@
 module OfShop
   private
 
-  def answer(more = {}) = render(json: ShopState.new.to_h.merge(more))
+  def answer(report: nil) = render(json: ShopState.new.to_h(report: report))
 
   def keep!(record)
     unless record.save

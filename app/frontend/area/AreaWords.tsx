@@ -1,6 +1,6 @@
 import { duration } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { AreaAnswer } from "./props"
+import type { AreaAnswer } from "@/types"
 
 /** The sections in words and as a table: when each is begun, its edge, what to stage for it. */
 export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml: number) => string }) {

@@ -1,6 +1,7 @@
 import { type PointerEvent, useRef, useState } from "react"
 import { useWidth } from "@/lib/size"
-import type { AreaAnswer, Part, SectionOf } from "./props"
+import type { AreaAnswer } from "@/types"
+import type { Part, SectionOf } from "./fields"
 
 const SNAP_M = 0.25
 const EDGE = 26

@@ -1,26 +1,17 @@
 import { skipToken, useMutationState, useQuery, useQueryClient } from "@tanstack/react-query"
 import { useEffect, useState } from "react"
 import { clientId } from "@/lib/api"
-import type { Bench, BenchPot, Entry, Piece, Room } from "@/types"
+import type { BenchPage } from "@/types"
 import type { Touch, Unsent } from "./touch"
 import { BENCH, TOUCH, TouchQueue } from "./touchQueue"
 
 // A touch that the server has not answered by then is called unsent.
 const SLOW_MS = 3_000
 
-export type BenchProps = {
-  bench: Bench
-  pieces: Piece[]
-  rooms: Room[]
-  latest: Entry[]
-  pots: BenchPot[]
-  mixed: Record<string, string>
-}
-
 /** The bench and its log: what is shown, the touches that the server does not have yet, and the ways to touch. */
-export function useBench(first: BenchProps) {
+export function useBench(first: BenchPage) {
   const client = useQueryClient()
-  const state = useQuery<BenchProps>({ queryKey: BENCH, queryFn: skipToken, initialData: first }).data ?? first
+  const state = useQuery<BenchPage>({ queryKey: BENCH, queryFn: skipToken, initialData: first }).data ?? first
   const [queue] = useState(() => new TouchQueue(client))
   const [dismissed, setDismissed] = useState("")
   useEffect(() => {

@@ -1,8 +1,7 @@
 import { useEffect, useState } from "react"
 import { useLight } from "@/colour/useLight"
 import { Panel } from "@/components/Panel"
-import type { Board, Cell } from "@/types"
-import type { BoardPairs } from "./useBoard"
+import type { Board, BoardPairs, Cell } from "@/types"
 
 type Props = {
   open: boolean

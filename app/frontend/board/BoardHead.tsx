@@ -1,6 +1,5 @@
 import { Link } from "@inertiajs/react"
-import type { Board } from "@/types"
-import type { BoardTrial } from "./useBoard"
+import type { Board, BoardTrial } from "@/types"
 
 /** What the board is, for which piece, and the other boards of its trial. */
 export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | null }) {

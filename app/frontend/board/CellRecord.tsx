@@ -1,6 +1,5 @@
 import { when } from "@/lib/time"
-import type { Cell, Reading } from "@/types"
-import type { Measure } from "./useBoard"
+import type { Cell, Measure, Reading } from "@/types"
 
 /** What was laid on a cell, wood first. */
 export function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {

@@ -2,9 +2,8 @@ import { usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { when } from "@/lib/time"
-import type { Approval, Board, Cell } from "@/types"
+import type { Approval, Board, BoardVerdict, Cell, Relook } from "@/types"
 import { SeenBy } from "./SeenBy"
-import type { BoardVerdict, Relook } from "./useBoard"
 
 type Props = {
   board: Board

@@ -1,4 +1,4 @@
-import type { BoardTrial } from "./useBoard"
+import type { BoardTrial } from "@/types"
 
 type Found = BoardTrial["effects"][number]
 

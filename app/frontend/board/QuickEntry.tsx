@@ -1,9 +1,9 @@
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import type { Board, ErrorReason } from "@/types"
+import type { Board, ErrorReason, Measure } from "@/types"
 import { SeenBy } from "./SeenBy"
-import type { Measure, QuickReading } from "./useBoard"
+import type { QuickReading } from "./useBoard"
 
 type Props = {
   open: boolean

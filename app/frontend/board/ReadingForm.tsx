@@ -1,8 +1,7 @@
 import { useState } from "react"
 import { Field } from "@/components/Field"
-import type { Cell, ErrorReason, Reading } from "@/types"
+import type { Cell, ErrorReason, Measure, Reading } from "@/types"
 import { SeenBy } from "./SeenBy"
-import type { Measure } from "./useBoard"
 
 type Props = {
   cell: Cell

@@ -1,4 +1,4 @@
-import type { BoardTrial } from "./useBoard"
+import type { BoardTrial } from "@/types"
 
 const WORDS: Record<string, string> = {
   look: "look",

@@ -2,7 +2,7 @@ import { Link, router } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
-import type { BoardWork } from "./useBoard"
+import type { BoardWork } from "@/types"
 
 /** The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, what to mix; and the way to the bench. */
 export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {

@@ -2,73 +2,18 @@ import { useCallback, useEffect, useState } from "react"
 import { clientId, send, sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import type { Marks } from "@/photo/usePatch"
-import type { Approval, Board, Choice, Photo, Reading, ShelfItem, Step } from "@/types"
+import type { BoardPage, Photo, Reading, Step } from "@/types"
 
-export type BoardPairs = {
-  left: [number, number][]
-  picks: number
-  strengths: { id: number; label: string; strength: number; sd: number; wins: number; losses: number }[]
-  sure: boolean
-}
-export type BoardTrial = {
-  id: number
-  name: string
-  boards: { id: number; name: string }[]
-  weights: Record<string, number>
-  verdicts: {
-    label: string
-    words: string
-    score: number | null
-    aspects: Record<string, number>
-    missing: string[]
-    beaten_by: string | null
-    frontier: boolean
-  }[]
-  effects: {
-    measure: string
-    name: string
-    unit: string
-    lost: string[]
-    effects: { words: string; size: number; low: number | null; high: number | null; told: string }[]
-  }[]
-}
-export type Measure = { kind: string; name: string; unit: string; accepted: string }
-export type Relook = { days: number; on: string; state: "done" | "due" | "coming" }
-export type BoardVerdict = { cell: { id: number; label: string } | null; reason: string; at: number }
-export type BoardWork = {
-  passes: { words: string; cells: string; masked: string }[]
-  mask_moves: number
-  amounts: { name: string; ml: number }[]
-  making: { piece_id: number; passes: number; done: number } | null
-}
 export type QuickReading = { cell: number; kind: string; value: number | [number, number, number] }
-export type BoardProps = {
-  board: Board
-  shelf: ShelfItem[]
-  wants: Record<string, string>
-  pieces: Choice[]
-  lights: { id: string; name: string; model: boolean }[]
-  measures: Measure[]
-  trial: BoardTrial | null
-  pairs: BoardPairs | null
-  relooks: Relook[]
-  age_days: number
-  verdict: BoardVerdict | null
-  approval: Approval | null
-  work: BoardWork | null
-  /** How far two cells are apart: "smaller id larger id" => ΔE. */
-  apart: Record<string, number>
-}
-
 /** A board and the ways to add to it; a refused reading stays in its field with the server's sentence. */
-export function useBoard(first: BoardProps) {
+export function useBoard(first: BoardPage) {
   const [state, setState] = useState(first)
   const { send: keep, error, dismiss } = useSend()
   const [asked, setAsked] = useState(0)
   useEffect(() => setState(first), [first])
 
   const ask = useCallback(
-    (cell: number, request: () => Promise<BoardProps>) => {
+    (cell: number, request: () => Promise<BoardPage>) => {
       setAsked(cell)
       return keep(request, setState)
     },

@@ -1,33 +1,11 @@
 import { useState } from "react"
+import type { ColourAnswer, Swatch } from "@/types"
 import { inkOn } from "./ink"
-
-type Lab = [number, number, number]
-type Swatch = { lab: Lab; hex: string }
-type Found = {
-  grams: { id: string; name: string; grams: number; ten_more: Lab }[]
-  carrier_g: number
-  lab: Lab
-  hex: string
-  delta_e: number
-  words: string
-}
-export type Answer = {
-  start: Swatch
-  target: Swatch
-  nearest: Swatch
-  delta_start: number
-  beyond: string[]
-  cast: string
-  spread: number | null
-  answers: Found[]
-  metamer: string | null
-  batch_g: number
-}
 
 const COUNT = ["One colourant", "Two colourants", "Three colourants"]
 
 /** Now, nearest and wanted as three true fields; under them each recipe by weight, and what a tenth more of each does. */
-export function Answers({ answer, way, scale }: { answer: Answer; way: string; scale: number }) {
+export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: string; scale: number }) {
   const [picked, setPicked] = useState(-1)
   const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1
   const shown = answer.answers[at]
@@ -120,7 +98,7 @@ function Field({ title, swatch, delta, note }: { title: string; swatch: Swatch; 
 const grams = (value: number, scale: number) => `${value.toFixed(Math.max(0, Math.ceil(-Math.log10(scale) - 1e-9)))} g`
 
 /** "0.8 darker, 0.4 redder". */
-function moved([l, a, b]: Lab): string {
+function moved([l, a, b]: Swatch["lab"]): string {
   const parts: [number, string][] = [
     [Math.abs(l), l < 0 ? "darker" : "paler"],
     [Math.abs(a), a < 0 ? "greener" : "redder"],

@@ -1,13 +1,6 @@
-export type Lesson = {
-  product: string
-  name: string
-  strength: number
-  used: boolean
-  readings: number
-  before: number
-  after: number
-  range: [number, number]
-}
+import type { ColourPage } from "@/types"
+
+type Lesson = ColourPage["taught"][number]
 
 const WIDTH = 220
 const MOST = 8

@@ -1,7 +1,7 @@
 import { Head, Link } from "@inertiajs/react"
 import { useState } from "react"
 import { AreaWords } from "@/area/AreaWords"
-import type { AreaAnswer, AreaChoices, AreaFields, Part } from "@/area/props"
+import type { AreaFields, Part } from "@/area/fields"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
@@ -11,8 +11,8 @@ import { useKeys } from "@/lib/keys"
 import { useAnswer } from "@/lib/requests"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
+import type { AreaAnswer, AreaPage } from "@/types"
 
-type Props = { choices: AreaChoices; first: Omit<AreaFields, "product" | "room" | "rate"> }
 const GALLON_ML = 3785.411784
 const SIDES = ["from the left, m", "from the top, m", "across, m", "down, m"]
 const TOOLS: Record<string, string> = {
@@ -22,7 +22,7 @@ const TOOLS: Record<string, string> = {
 }
 
 /** A floor or hall in sections that stay wet at their edge, laid on so that the last one ends at the exit. */
-export default function AreaPage({ choices, first }: Props) {
+export default function LargeAreaPage({ choices, first }: AreaPage) {
   const [fields, setFields] = useState<AreaFields>({
     ...first,
     product: choices.products[0]?.code ?? "",

@@ -4,14 +4,14 @@ import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
 import { Pots } from "@/bench/Pots"
 import { Slab } from "@/bench/Slab"
 import { UnsentTouches } from "@/bench/UnsentTouches"
-import { type BenchProps, useBench } from "@/bench/useBench"
+import { useBench } from "@/bench/useBench"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { Entry } from "@/types"
+import type { BenchPage, Entry } from "@/types"
 
 const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
 const KIND: Record<string, string> = {
@@ -23,7 +23,7 @@ const KIND: Record<string, string> = {
 }
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
-export default function BenchPage(props: BenchProps) {
+export default function Bench(props: BenchPage) {
   const { temperature, film } = useMeasures()
   const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, dismiss } =
     useBench(props)

@@ -1,32 +1,22 @@
 import { Head } from "@inertiajs/react"
 import { useMemo, useState } from "react"
-import { type Answer, Answers } from "@/colour/Answers"
+import { Answers } from "@/colour/Answers"
 import { TargetPhoto } from "@/colour/TargetPhoto"
-import { type Lesson, Taught } from "@/colour/Taught"
+import { Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
-import type { Photo } from "@/types"
+import type { ColourAnswer, ColourPage } from "@/types"
 
 type Lab = [number, number, number]
 type Known = { id: number; words: string; lab: Lab; wood: string }
-type Props = {
-  woods: string[]
-  colourants: { id: string; name: string; hex: string }[]
-  cells: Known[]
-  pieces: Known[]
-  scale_g: number
-  says: string
-  taught: Lesson[]
-  photos: Photo[]
-}
 
 const numbers = (typed: string): number[] => (typed.replaceAll(",", ".").match(/-?\d+(\.\d+)?/g) ?? []).map(Number)
 const text = (lab: Lab) => lab.map((value) => value.toFixed(1)).join(" ")
 
 /** The colour desk: from a wood and a target to a recipe by weight, or from what is there to what cancels its cast. */
-export default function ColourPage(props: Props) {
+export default function ColourDesk(props: ColourPage) {
   const asked = new URLSearchParams(location.search)
   const from = props.cells.find((cell) => String(cell.id) === asked.get("cell"))
   const wanted = props.pieces.find((piece) => String(piece.id) === asked.get("piece")) ?? props.pieces[0]
@@ -53,7 +43,7 @@ export default function ColourPage(props: Props) {
   )
   const { answer, error } = useAnswer({
     key: ["colour", question],
-    ask: (signal) => send<Answer>("POST", "/boards/colour", question, signal),
+    ask: (signal) => send<ColourAnswer>("POST", "/boards/colour", question, signal),
     keep: true,
   })
   const errorAt = (where: string) =>
@@ -171,5 +161,5 @@ export default function ColourPage(props: Props) {
   )
 }
 
-const speciesOf = (props: Props, piece: Known | undefined) =>
+const speciesOf = (props: ColourPage, piece: Known | undefined) =>
   props.woods.find((wood) => piece?.wood.toLowerCase().includes(wood))

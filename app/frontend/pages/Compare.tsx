@@ -8,23 +8,12 @@ import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { day } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { Side } from "@/types"
+import type { ComparePage, Side } from "@/types"
 
-type Props = {
-  piece: { id: number; name: string; wood: string; revision: number }
-  zone: string
-  currency: string
-  now: number
-  sides: Side[]
-  choices: { key: string; label: string }[]
-  refused: { key: string; sentence: string }[]
-  wanted: string[]
-  pieces: { id: number; name: string }[]
-}
 const MOST = 3
 
 /** Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words. */
-export default function ComparePage(props: Props) {
+export default function CompareSchedules(props: ComparePage) {
   const { piece, sides, zone } = props
   const { send, error, dismiss } = useSend()
   const visit = (id: number, wanted: string[]) =>

@@ -13,8 +13,8 @@ import { Chances } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
 import { LongerSearch } from "@/plan/LongerSearch"
 import { PlanTable } from "@/plan/PlanTable"
-import type { Chance, PlanProps } from "@/plan/props"
 import { ShopPicture } from "@/plan/ShopPicture"
+import type { Chance, PlanPage } from "@/types"
 
 const KEYS: [string, string][] = [
   ["T", "Drawing or table"],
@@ -28,7 +28,7 @@ const LIMITS: Record<string, string> = {
 }
 
 /** All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could be aimed at. */
-export default function PlanPage(first: PlanProps) {
+export default function Plan(first: PlanPage) {
   const [state, setState] = useState(first)
   const { plan, pieces } = state
   const [table, setTable] = useState(false)
@@ -39,14 +39,14 @@ export default function PlanPage(first: PlanProps) {
   const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
   const client = useQueryClient()
   const { send, error, dismiss } = useSend()
-  const take = (answer: PlanProps) => {
+  const take = (answer: PlanPage) => {
     setState(answer)
     // What was drawn from the plan before it, and what it was held against, is void.
     void client.resetQueries({ queryKey: ["plan"] })
   }
-  const reload = () => send(() => request<PlanProps>("GET", "/pieces/plan"), take)
+  const reload = () => send(() => request<PlanPage>("GET", "/pieces/plan"), take)
   const accept = (which: { digest?: string } = {}) =>
-    send(() => request<PlanProps>("POST", "/pieces/plan/accept", which), take)
+    send(() => request<PlanPage>("POST", "/pieces/plan/accept", which), take)
   const chances =
     useAnswer({
       key: ["plan", "chance"],
@@ -152,7 +152,7 @@ export default function PlanPage(first: PlanProps) {
 }
 
 /** Free stretches of each pair of hands over the next days. */
-function Free({ plan, now }: { plan: PlanProps["plan"]; now: number }) {
+function Free({ plan, now }: { plan: PlanPage["plan"]; now: number }) {
   return (
     <>
       <h2 className="head mt-4">Free hands</h2>
@@ -173,7 +173,7 @@ function Free({ plan, now }: { plan: PlanProps["plan"]; now: number }) {
   )
 }
 
-function Kept({ state, name }: { state: PlanProps; name: (id: string) => string }) {
+function Kept({ state, name }: { state: PlanPage; name: (id: string) => string }) {
   const { plan } = state
   const piece = (key: string) => name(key.split("/")[0] ?? "")
   if (!state.accepted_at)

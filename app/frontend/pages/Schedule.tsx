@@ -28,18 +28,10 @@ import { StepTools } from "@/schedule/StepTools"
 import type { StepSet } from "@/schedule/stepProps"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
-import { type SheetState, useSheet } from "@/schedule/useSheet"
+import { useSheet } from "@/schedule/useSheet"
 import { WhatIfs } from "@/schedule/WhatIfs"
 import { firstOpen, freeId } from "@/schedule/words"
-import type { Finding, Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
-
-type Props = SheetState & {
-  shelf: ShelfItem[]
-  wants: Record<string, string>
-  rooms: Room[]
-  pieces: number[]
-  house: Record<string, string>
-}
+import type { Finding, Operation, Row, SchedulePage, Sheet, Step } from "@/types"
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -57,11 +49,11 @@ const KEYS: [string, string][] = [
 const spoken = (sheet: Sheet) =>
   `Computed. ${sheet.ready_at ? `Ready ${when(sheet.ready_at, sheet.zone)}` : "No date can be given"}, film ${Math.round(sheet.section.film_um)} micrometres, ${sheet.findings.length} findings.`
 
-export default function SchedulePage(props: Props) {
+export default function Schedule(props: SchedulePage) {
   return <Screen key={props.piece.id} {...props} />
 }
 
-function Screen(props: Props) {
+function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
   const { sheet, piece, schedule } = state
   const [selected, setSelected] = useState<string | null>(() => firstOpen(sheet))

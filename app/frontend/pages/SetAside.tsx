@@ -6,18 +6,12 @@ import { clientId, send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import { History } from "@/schedule/History"
-import type { Schedule } from "@/types"
+import type { SetAsidePage } from "@/types"
 
-type Props = {
-  aside: { id: number; name: string; client: string; reason: string }
-  schedule: Schedule
-  zone: string
-  latest: { id: number; kind: string; at: number; pass: string }[]
-}
 const KIND: Record<string, string> = { started: "Begun", done: "Done", dry_test: "Dry test", fault: "Fault" }
 
 /** A piece that cannot be computed: why, and the ways back. The rest of the shop goes on without it. */
-export default function SetAside({ aside, schedule, zone, latest }: Props) {
+export default function SetAside({ aside, schedule, zone, latest }: SetAsidePage) {
   const { send, error, dismiss } = useSend()
   const [history, setHistory] = useState(false)
   const url = `/pieces/${aside.id}/schedule`

@@ -3,12 +3,12 @@ import { useState } from "react"
 import { Shell, useNow } from "@/components/Shell"
 import { Hours } from "@/shop/Hours"
 import { People } from "@/shop/People"
-import type { ShopProps } from "@/shop/props"
 import { RoomAir } from "@/shop/RoomAir"
 import { ShopRules } from "@/shop/ShopRules"
+import type { ShopPage } from "@/types"
 
 /** The shop itself: its rooms and their air by day and night, its people, its hours and holidays. */
-export default function ShopPage(first: ShopProps) {
+export default function Shop(first: ShopPage) {
   const { shop } = usePage<{ shop: { name: string; zone: string; now: number } }>().props
   const now = useNow(shop.now)
   const [state, setState] = useState(first)

@@ -1,5 +1,5 @@
 import { duration, when } from "@/lib/time"
-import type { Chance } from "./props"
+import type { Chance } from "@/types"
 
 /** Dates drawn from what is known of drying, weather and hands: in words; the picture shows them as dots on the clock. */
 export function Chances({

@@ -1,10 +1,20 @@
 import type { Axis } from "@/drawing/axis"
 import { clock, when } from "@/lib/time"
-import type { PlanPiece, ShopPlan } from "./props"
+import type { PlanPage, ShopPlan } from "@/types"
 import { LANE } from "./rows"
 
 /** One lane a person: a line while they are there, a hanging flag for each time their hands are on a piece. */
-export function Lanes({ plan, axis, y, pieces }: { plan: ShopPlan; axis: Axis; y: number; pieces: PlanPiece[] }) {
+export function Lanes({
+  plan,
+  axis,
+  y,
+  pieces,
+}: {
+  plan: ShopPlan
+  axis: Axis
+  y: number
+  pieces: PlanPage["pieces"]
+}) {
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
   return (
     <g>

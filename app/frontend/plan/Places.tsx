@@ -1,6 +1,6 @@
 import type { Axis } from "@/drawing/axis"
 import { when } from "@/lib/time"
-import type { ShopPlan } from "./props"
+import type { ShopPlan } from "@/types"
 import { PLACE } from "./rows"
 
 type Place = ShopPlan["places"][number]

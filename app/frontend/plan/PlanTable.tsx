@@ -1,5 +1,5 @@
 import { duration, when } from "@/lib/time"
-import type { ShopPlan } from "./props"
+import type { ShopPlan } from "@/types"
 
 /** The shop plan as a table: the same content for reading, printing and copying. */
 export function PlanTable({ plan, name }: { plan: ShopPlan; name: (id: string) => string }) {

@@ -3,16 +3,17 @@ import { useMemo } from "react"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
 import { clock, day, duration, when } from "@/lib/time"
+import type { Chance, PlanPage, ShopPlan } from "@/types"
 import { Lanes } from "./Lanes"
 import { Places } from "./Places"
-import type { Chance, PlanPiece, ShopPlan, Strand } from "./props"
 import { LANE, PLACE } from "./rows"
 
 const NAME = 150
 const TOP = 44
 const STRAND = 74
 
-type Props = { plan: ShopPlan; pieces: PlanPiece[]; chances: Chance[] | null; width: number; now: number }
+type Strand = ShopPlan["strands"][number]
+type Props = { plan: ShopPlan; pieces: PlanPage["pieces"]; chances: Chance[] | null; width: number; now: number }
 
 /** Films of all pieces growing over one clock, the hands that make them, and the rooms they dry in. */
 export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
@@ -123,7 +124,7 @@ function Days({ axis, height }: { axis: Axis; height: number }) {
   )
 }
 
-function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPiece; zone: string }) {
+function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPage["pieces"][number]; zone: string }) {
   return (
     <Link href={`/pieces/${piece.id}/schedule`} className="strand-link">
       <b>{piece.name}</b>
@@ -238,5 +239,5 @@ function outline(
   return `M${axis.x(first[0]).toFixed(1)} ${base}L${points.join("L")}L${axis.x(end).toFixed(1)} ${up(last[1]).toFixed(1)}V${base}Z`
 }
 
-const spoken = (plan: ShopPlan, pieces: PlanPiece[]) =>
+const spoken = (plan: ShopPlan, pieces: PlanPage["pieces"]) =>
   `Shop plan. ${plan.strands.map((strand) => `${pieces.find((piece) => piece.core_id === strand.piece)?.name ?? strand.piece} ready ${strand.ready_at ? when(strand.ready_at, plan.zone) : "without a date"}`).join(", ")}.`

@@ -3,9 +3,9 @@ import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
-import type { HoursOf, ShopProps } from "./props"
+import type { Hours as HoursOf, ShopPage } from "@/types"
 
-type Props = { people: ShopProps["people"]; shopHours: HoursOf; onKept: (props: ShopProps) => void }
+type Props = { people: ShopPage["people"]; shopHours: HoursOf; onKept: (props: ShopPage) => void }
 
 const DAYS: [string, string][] = [
   ["1", "Monday"],
@@ -57,7 +57,7 @@ function Week({
   hours: HoursOf
   own: string
   person: number | null
-  onKept: (props: ShopProps) => void
+  onKept: (props: ShopPage) => void
 }) {
   const [week, setWeek] = useState(hours.week)
   const [days, setDays] = useState(hours.days)
@@ -65,7 +65,7 @@ function Week({
   const [kept, setKept] = useState("")
   const keep = () =>
     send(
-      () => request<ShopProps>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) }),
+      () => request<ShopPage>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) }),
       (props) => {
         setKept("Kept. The plan follows.")
         onKept(props)

@@ -4,15 +4,15 @@ import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
-import type { PersonOf, ShopProps } from "./props"
+import type { PersonHours, ShopPage } from "@/types"
 
-type Props = { state: ShopProps; onKept: (props: ShopProps) => void }
+type Props = { state: ShopPage; onKept: (props: ShopPage) => void }
 
 /** Whose hands the plan counts on, what they are trained for, and the guns they share. */
 export function People({ state, onKept }: Props) {
   const { send, error } = useSend()
-  const keep = (path: string, body: object) => send(() => request<ShopProps>("POST", path, body), onKept)
-  const person = (row: PersonOf, set: Partial<PersonOf>) =>
+  const keep = (path: string, body: object) => send(() => request<ShopPage>("POST", path, body), onKept)
+  const person = (row: PersonHours, set: Partial<PersonHours>) =>
     void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
   return (
     <section aria-label="People" className="rule pt-2">
@@ -85,7 +85,7 @@ function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Pro
 }
 
 /** Trained for everything is written as nothing in particular, so that training that is named later is not taken away. */
-function skills(person: PersonOf, all: string[], work: string, may: boolean): string[] | null {
+function skills(person: PersonHours, all: string[], work: string, may: boolean): string[] | null {
   const now = person.skills ?? all
   const next = may ? [...new Set([...now, work])] : now.filter((other) => other !== work)
   return next.length === all.length ? null : next

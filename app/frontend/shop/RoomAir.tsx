@@ -4,9 +4,8 @@ import { MeasureField } from "@/components/MeasureField"
 import { send as request, sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { useMeasures } from "@/lib/units"
-import type { RoomAir as RoomAirData } from "@/types"
+import type { RoomAir as RoomAirData, ShopPage } from "@/types"
 import { AirDrawing } from "./AirDrawing"
-import type { ShopProps } from "./props"
 
 type Hour = { at: string; t_c: string; rh: string }
 type Props = {
@@ -15,7 +14,7 @@ type Props = {
   uses: string[]
   now: number
   zone: string
-  onKept: (props: ShopProps) => void
+  onKept: (props: ShopPage) => void
 }
 
 const NIGHT: Hour[] = [
@@ -48,7 +47,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   const keep = () =>
     send(
       () =>
-        request<ShopProps>("POST", "/shop/room", {
+        request<ShopPage>("POST", "/shop/room", {
           id: room?.id,
           name,
           air,
@@ -73,7 +72,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
     file &&
     room &&
     send(
-      () => sendFile<ShopProps>(`/shop/rooms/${room.id}/logger`, file),
+      () => sendFile<ShopPage>(`/shop/rooms/${room.id}/logger`, file),
       (props) => {
         onKept(props)
         const report = props.report

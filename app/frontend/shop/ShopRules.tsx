@@ -2,7 +2,7 @@ import { ErrorText } from "@/components/ErrorText"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
-import type { ShopProps } from "./props"
+import type { ShopPage } from "@/types"
 
 const SHELLAC = {
   label: "Mixed shellac is kept",
@@ -15,10 +15,10 @@ const SHELLAC = {
 }
 
 /** The shop's own way where finishers disagree; a schedule may say otherwise. */
-export function ShopRules({ house, onKept }: { house: ShopProps["house"]; onKept: (props: ShopProps) => void }) {
+export function ShopRules({ house, onKept }: { house: ShopPage["house"]; onKept: (props: ShopPage) => void }) {
   const { send, error } = useSend()
   const keep = (rule: string, value: string | number | null) =>
-    send(() => request<ShopProps>("POST", "/shop/house", { rule, value }), onKept)
+    send(() => request<ShopPage>("POST", "/shop/house", { rule, value }), onKept)
   return (
     <section aria-label="House rules" className="rule pt-2">
       <h2 className="head">House rules</h2>

@@ -1,7 +1,7 @@
 import { SelectField, TextField } from "@/components/Field"
 import { offered } from "@/schedule/words"
 import type { ShelfItem, StepKind } from "@/types"
-import { type Factor, FIELDS, type TrialStep } from "./props"
+import { type Factor, FIELDS, type TrialStep } from "./factors"
 
 type Props = {
   factors: Factor[]

@@ -1,10 +1,10 @@
 import { usePage } from "@inertiajs/react"
 import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { Preview } from "./props"
+import type { TrialPreview } from "@/types"
 
 /** What the trial takes, when it can be judged, and what it will not be able to tell. */
-export function Says({ preview }: { preview: Preview }) {
+export function Says({ preview }: { preview: TrialPreview }) {
   const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const runs = preview.cells.filter((cell) => cell.role === "run").length

@@ -4,9 +4,9 @@ import { inkOn } from "@/colour/ink"
 import { useLight } from "@/colour/useLight"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
-import type { Preview } from "./props"
+import type { TrialPreview } from "@/types"
 
-type Props = { preview: Preview; part: number; wood: string; grain: string; width_mm: number; height_mm: number }
+type Props = { preview: TrialPreview; part: number; wood: string; grain: string; width_mm: number; height_mm: number }
 
 /** The board to scale as it will be laid out: cells in their predicted looks between the tapes, the step strip at the edge. */
 export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: Props) {

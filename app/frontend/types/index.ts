@@ -22,13 +22,3 @@ export type Operation =
 
 export type Choice = { id: number; name: string; wood: string; client: string }
 export type ErrorReason = { sentence: string; where: string; accepted?: string | null }
-
-/** A client's yes to a look, as it stands. */
-export type Approval = {
-  name: string
-  light: string
-  age_days: number | null
-  at: number
-  stale: boolean
-  cell: { id: number; label: string; board: string; board_id: number } | null
-}

@@ -1,5 +1,4 @@
-import type { BenchProps } from "@/bench/useBench"
-import type { BenchRow, Piece, Slab } from "@/types"
+import type { BenchPage, BenchRow, Piece, Slab } from "@/types"
 
 // Minute of 2026-11-23T09:00 in UTC: what the figures below count from.
 export const NOW = Date.UTC(2026, 10, 23, 9) / 60_000
@@ -68,7 +67,7 @@ export const slab = (more: Partial<Slab> = {}): Slab => ({
   ...more,
 })
 
-export const benchProps = (more: Partial<BenchProps["bench"]> = {}): BenchProps => ({
+export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage => ({
   bench: {
     now: NOW,
     zone: "Etc/UTC",

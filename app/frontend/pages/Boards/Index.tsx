@@ -1,12 +1,11 @@
 import { Head, Link } from "@inertiajs/react"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
-import type { Board } from "@/types"
+import type { Board, BoardsPage } from "@/types"
 
 /** All sample boards, newest first, each drawn in its readings. */
-type Again = { id: number; name: string; days: number; on: string }
 
-export default function BoardsIndex({ boards, look_again }: { boards: Board[]; look_again: Again[] }) {
+export default function BoardsIndex({ boards, look_again }: BoardsPage) {
   return (
     <Shell>
       <Head title="Sample boards" />

@@ -1,12 +1,10 @@
 import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
-
-type Choice = { id: number; name: string; wood: string; client: string; steps: number }
-type Props = { pieces: Choice[]; grains: string[]; today: string }
+import type { BoardChoices } from "@/types"
 
 /** Lay out a board: real size, a row of cells, for which piece, and what the cells begin with. */
-export default function NewBoard({ pieces, grains }: Props) {
+export default function NewBoard({ pieces, grains }: BoardChoices) {
   const errors = usePage<{ errors: Record<string, string> }>().props.errors
   const form = useForm({
     name: "",

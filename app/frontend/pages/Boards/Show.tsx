@@ -12,7 +12,7 @@ import { Promote } from "@/board/Promote"
 import { QuickEntry } from "@/board/QuickEntry"
 import { ReadingsFile } from "@/board/ReadingsFile"
 import { SideBySide } from "@/board/SideBySide"
-import { type BoardProps, useBoard } from "@/board/useBoard"
+import { useBoard } from "@/board/useBoard"
 import { Verdict } from "@/board/Verdict"
 import { WorkOrder } from "@/board/WorkOrder"
 import { LightChoice } from "@/colour/LightChoice"
@@ -20,6 +20,7 @@ import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
+import type { BoardPage } from "@/types"
 
 const KEYS: [string, string][] = [
   ["← →", "Walk the cells"],
@@ -32,7 +33,7 @@ const KEYS: [string, string][] = [
 ]
 
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
-export default function BoardPage(props: BoardProps) {
+export default function BoardShow(props: BoardPage) {
   const state = useBoard(props)
   const { board, shelf, pieces, lights, measures, trial, pairs, work, error, base } = state
   const [open, setOpen] = useState<"" | "blind" | "side" | "quick">("")

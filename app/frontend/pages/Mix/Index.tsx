@@ -3,25 +3,12 @@ import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { duration, soon } from "@/lib/time"
 import { roughMass, useUnits, volume } from "@/lib/units"
-import { MixAlone, type MixAloneProps } from "@/mix/MixAlone"
+import { MixAlone } from "@/mix/MixAlone"
 import { useBeginMix } from "@/mix/useBeginMix"
-import type { Pot } from "@/types"
-
-type Due = {
-  pass: string
-  name: string
-  at: number
-  ml: number
-  g: number
-  usable_until: number | null
-  coats: number
-  serves: string
-  components: string[]
-}
-type Props = MixAloneProps & { pots: Pot[]; due: Due[] }
+import type { MixesPage } from "@/types"
 
 /** What the plan mixes next, what stands in the pot, and a mix by itself. */
-export default function MixIndex({ pots, due, ...alone }: Props) {
+export default function MixIndex({ pots, due, ...alone }: MixesPage) {
   const begin = useBeginMix()
   const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
   const now = useNow(shop.now)

@@ -5,22 +5,11 @@ import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import { type JobFacts, JobPanel, useJob } from "@/shop/JobPanel"
-import type { Piece } from "@/types"
-
-type Overview = Piece & {
-  steps: number
-  passes: number
-  done: number
-  ready_at: number | null
-  levels: Record<string, number>
-  aside: string | null
-}
-type Job = JobFacts & { due: number | null; pieces: Overview[] }
-type Closed = { id: number; client: string; pieces: string[]; closed_at: number }
+import { JobPanel, useJob } from "@/shop/JobPanel"
+import type { PiecesPage } from "@/types"
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
-export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Closed[] }) {
+export default function PiecesIndex({ jobs, closed }: PiecesPage) {
   const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   return (
@@ -119,7 +108,7 @@ export default function PiecesIndex({ jobs, closed }: { jobs: Job[]; closed: Clo
 }
 
 /** The piece as a slab of its wood; finished work is laid over it from the left. */
-function Slab({ piece }: { piece: Overview }) {
+function Slab({ piece }: { piece: PiecesPage["jobs"][number]["pieces"][number] }) {
   const done = piece.passes ? piece.done / piece.passes : 0
   return (
     <svg viewBox="0 0 260 47" className="w-full" aria-hidden="true">
@@ -137,7 +126,7 @@ function Slab({ piece }: { piece: Overview }) {
   )
 }
 
-function ClosedJob({ job, zone }: { job: Closed; zone: string }) {
+function ClosedJob({ job, zone }: { job: PiecesPage["closed"][number]; zone: string }) {
   const { change, error } = useJob(job.id)
   return (
     <li className="thin-rule flex flex-wrap items-center gap-x-5 py-2">

@@ -9,20 +9,10 @@ import { when } from "@/lib/time"
 import { mass, useUnits, volume } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { Jar } from "@/shelf/Jar"
-import type { Batch } from "@/types"
-
-type Move = { id: number; grams: number; reason: string; at: number }
-type Use = {
-  serves: string[]
-  components: { name: string; g: number }[]
-  film_um: number | null
-  planned_um: number | null
-  area_m2: number | null
-}
-type Props = { batch: Batch; moves: Move[]; use: Use }
+import type { BatchPage } from "@/types"
 
 /** A can or jar: what is in it, since when and until when, what was poured from it, and its label. */
-export default function BatchPage(first: Props) {
+export default function ShelfBatch(first: BatchPage) {
   const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
   const now = useNow(shop.now)
   const [system] = useUnits()
@@ -33,7 +23,7 @@ export default function BatchPage(first: Props) {
   const act = (what: string, more: Record<string, unknown> = {}) =>
     send(
       () =>
-        request<Props | { location: string }>("PATCH", `/batches/${batch.id}`, {
+        request<BatchPage | { location: string }>("PATCH", `/batches/${batch.id}`, {
           act: what,
           client_id: clientId(),
           ...more,

@@ -8,23 +8,21 @@ import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
-import type { Batch, Product } from "@/types"
+import type { Product, ProductPage } from "@/types"
 
-type Props = {
-  product: Product
-  batches: Batch[]
-  used: string[]
-  /** It is named somewhere in the record, so it can only be retired. */
-  stays: boolean
-  classes: [string, string][]
-  roles: string[]
-  colours: string[]
-  products: [string, string][]
-}
 type Line = Product["groups"][number]["lines"][number]
 
 /** A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are changed in place. */
-export default function ProductPage({ product, batches, used, stays, classes, roles, colours, products }: Props) {
+export default function ShelfProduct({
+  product,
+  batches,
+  used,
+  stays,
+  classes,
+  roles,
+  colours,
+  products,
+}: ProductPage) {
   const { shop } = usePage<{ shop: { now: number } }>().props
   const now = useNow(shop.now)
   const [system] = useUnits()

@@ -7,9 +7,10 @@ import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
 import { FactorRows } from "@/trial/FactorRows"
-import { type Factor, FIELDS, levels, type Preview, type TrialPiece, type TrialProps } from "@/trial/props"
+import { type Factor, FIELDS, levels, type TrialPiece } from "@/trial/factors"
 import { Says } from "@/trial/Says"
 import { TrialBoard } from "@/trial/TrialBoard"
+import type { TrialPage, TrialPreview } from "@/types"
 
 const DESIGNS: [string, string][] = [
   ["full", "every combination"],
@@ -21,7 +22,7 @@ const DESIGNS: [string, string][] = [
 const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "boards", "cells"]
 
 /** The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be judged. */
-export default function TrialDesigner({ pieces, grains, products }: TrialProps) {
+export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
   const [light, setLight] = useLight()
   const wanted = new URLSearchParams(location.search).get("piece")
   const [piece, setPiece] = useState<TrialPiece | undefined>(
@@ -61,7 +62,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialProps) 
   )
   const looked = useAnswer({
     key: ["trial", asked],
-    ask: (signal) => request<Preview>("POST", "/trials/preview", asked, signal),
+    ask: (signal) => request<TrialPreview>("POST", "/trials/preview", asked, signal),
     keep: true,
   })
   const preview = looked.answer

@@ -1,15 +1,7 @@
-import type { ShelfItem, Step } from "@/types"
+import type { Step, TrialPage } from "@/types"
 
-export type TrialStep = { id: string; kind: Step["kind"]; words: string; step: Step }
-export type TrialPiece = {
-  id: number
-  name: string
-  wood: string
-  client: string
-  grain: string | null
-  steps: TrialStep[]
-}
-export type TrialProps = { pieces: TrialPiece[]; grains: string[]; products: ShelfItem[] }
+export type TrialPiece = TrialPage["pieces"][number]
+export type TrialStep = TrialPiece["steps"][number]
 export type Field =
   | "strength_percent"
   | "product"
@@ -21,35 +13,6 @@ export type Field =
   | "included"
 /** What is varied; levels as they are typed. */
 export type Factor = { key: string; step: string; field: Field; typed: string }
-type Place = { x_mm: number; y_mm: number; width_mm: number; height_mm: number }
-export type Preview = {
-  cells: {
-    label: string
-    role: "run" | "bare" | "base"
-    words: string[]
-    hexes: Record<string, string> | null
-    lab: [number, number, number] | null
-    delta_e: number | null
-  }[]
-  /** Labels of the cells on each board of a replicate. */
-  parts: string[][]
-  places: Place[]
-  strips: (Place & { hexes: Record<string, string> })[]
-  tapes: { way: "along" | "across"; from: number; to: number }[]
-  resolution: number | null
-  confounded: string[]
-  efficiency: number | null
-  boards: number
-  timber_m2: number
-  amounts: { product: string; name: string; ml: number }[]
-  passes: number
-  mask_moves: number
-  target_hex: string | null
-  lights: { id: string; name: string; model: boolean }[]
-  hands_min: number
-  ready_at: number | null
-  judged_at: number | null
-}
 
 /** Fields that a kind of step can be varied in, and how their levels are typed. */
 export const FIELDS: { field: Field; kinds: Step["kind"][]; label: string; first: (step: Step) => string }[] = [

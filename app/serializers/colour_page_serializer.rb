@@ -1,0 +1,11 @@
+# What the colour desk begins with.
+class ColourPageSerializer < ApplicationSerializer
+  fields woods: "string[]", colourants: "Array<{ id: string; name: string; hex: string }>",
+         cells: "Array<{ id: number; words: string; lab: [number, number, number]; wood: string }>",
+         pieces: "Array<{ id: number; words: string; lab: [number, number, number]; wood: string }>", scale_g: :number,
+         says: :string,
+         taught: "Array<{ product: string; name: string; strength: number; used: boolean; readings: number; " \
+                 "before: number; after: number; range: [number, number] }>",
+         photos: "Photo[]"
+  many :lights, resource: LightChoiceSerializer
+end

@@ -1,0 +1,6 @@
+# Jobs in hand and their pieces, and closed jobs.
+class PiecesPageSerializer < ApplicationSerializer
+  fields closed: "Array<{ id: number; client: string; pieces: string[]; closed_at: number }>",
+         now: :number
+  many :jobs, resource: JobOverviewSerializer
+end
