@@ -14,7 +14,7 @@ class BoundTest < CoreTest
   # One person: three sandings laid end to end from 7:30 end when their hands end.
   def test_hands_laid_end_to_end
     work = planner(sanding("a", 5.0), sanding("b", 5.0), sanding("c", 5.0))
-    hands = work.model.hands.sum
+    hands = work.model.times.hands.sum
     assert_equal "hands", work.bound.because
     assert_equal at("2026-11-23T07:30+01:00") + hands, work.bound.ready_at
     assert_equal work.bound.ready_at, work.plan.build.ready.values.max, "and a plan meets it"
@@ -58,7 +58,7 @@ class BoundTest < CoreTest
     target = at("2026-11-27T16:00+01:00")
     latest = Rhexon::Search::BackwardPass.starts(work.model, [ target ])
     assert latest.each_cons(2).all? { |one, other| one < other }
-    held = ->(index, by) { work.construct.dispatch({ index => latest[index] + by }).ready.first }
+    held = ->(index, by) { work.construct.dispatch(Rhexon::Search::Holds::NONE.hold(index, latest[index] + by)).ready.first }
     latest.each_index { |index| assert_operator held.call(index, 0), :<=, target, work.model.passes[index].key }
     assert_operator held.call(latest.size - 1, 5), :>, target - 5
     assert_operator held.call(latest.size - 1, 60), :>, target

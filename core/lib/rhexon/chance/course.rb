@@ -62,12 +62,12 @@ module Rhexon
           work: pass.work_min, cleanup: pass.cleanup_min, count: pass.count, minutes: pass.minutes || 0,
           settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement),
           waits: scuff ? sand_waits(served,
-                                    pass.faces) : @model.waits[served].map { |wait|
+                                    pass.faces) : @model.drying.waits[served].map { |wait|
                                                     wait(wait.lower, wait.opening, wait.fixed)
                                                   },
-          unders: @model.unders[served], scuff_min: @model.scuff_min[served],
+          unders: @model.drying.unders[served], scuff_min: @model.times.scuff_min[served],
           dust_safe: scuff ||
-            !dusty?(pass.dry_room) ? nil : @model.dust_safe[served]&.then { |opening| wait(served, opening, nil) },
+            !dusty?(pass.dry_room) ? nil : @model.drying.dust_safe[served]&.then { |opening| wait(served, opening, nil) },
           hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day
         )
       end
@@ -90,7 +90,7 @@ module Rhexon
       end
 
       def sand_waits(index, faces)
-        @model.unders[index]
+        @model.drying.unders[index]
           .select { |under| under.sand && (under.faces & faces).any? }
           .map do |under|
             wait(
@@ -133,10 +133,10 @@ module Rhexon
 
       def last_coats_of(piece)
         (@model.first[piece]..@model.last[piece]).filter_map do |index|
-          next unless @model.ready[index]
+          next unless @model.drying.ready[index]
 
           placed = @model.logged.placed[index]
-          wait(index, @model.ready[index], placed && @model.drier.reached_at(placed, @model.pieces[piece].ready_at))
+          wait(index, @model.drying.ready[index], placed && @model.drier.reached_at(placed, @model.pieces[piece].ready_at))
         end
       end
     end

@@ -49,10 +49,10 @@ module Rhexon
       # @param model [Search::Model]
       def occupy(trial, model)
         in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }
-        dusty.each { |room, from, till| trial.floors[model.room_number(room)].dusty.add(from, till) }
-        wet.each { |room, from, till| trial.floors[model.room_number(room)].wet.add(from, till) }
+        dusty.each { |room, from, till| trial.floors[model.places.room_number(room)].dusty.add(from, till) }
+        wet.each { |room, from, till| trial.floors[model.places.room_number(room)].wet.add(from, till) }
         lying.each do |room, *place|
-          trial.floors[model.room_number(room)].rack&.put(*place)
+          trial.floors[model.places.room_number(room)].rack&.put(*place)
           trial.lying[model.piece_of[place.last]] << [ place.last, model.passes[place.last].range.to_a ]
         end
       end

@@ -29,20 +29,20 @@ module Rhexon
         ].compact.min
         return finish - (model.passes[index].minutes || 0) if model.kind[index] == :wait
 
-        model.crew[index]
-          .filter_map { |person| model.hours[person].latest_start(finish, [ model.hands[index], 1 ].max) }.max ||
-          finish - model.hands[index]
+        model.crews.crew[index]
+          .filter_map { |person| model.hours[person].latest_start(finish, [ model.times.hands[index], 1 ].max) }.max ||
+          finish - model.times.hands[index]
       end
 
       # The last coats must be dry by the target.
       def ready_by(model, index, target)
-        model.ready[index]&.latest_start_for(target)&.+(model.passes[index].cleanup_min)
+        model.drying.ready[index]&.latest_start_for(target)&.+(model.passes[index].cleanup_min)
       end
 
       # What it waits for must be done so much before.
       def pull(model, index, start, done_by)
-        work = start + model.setup[index]
-        model.waits[index].each do |wait|
+        work = start + model.times.setup[index]
+        model.drying.waits[index].each do |wait|
           next if wait.fixed
 
           by = wait.opening.latest_start_for(work) or next

@@ -45,23 +45,23 @@ module Rhexon
 
       def open
         @open ||= @model.passes.each_index.select do |index|
-          @model.logged.placed[index].nil? && @model.hands[index].positive? && @earliest[index]
+          @model.logged.placed[index].nil? && @model.times.hands[index].positive? && @earliest[index]
         end
       end
 
       # All passes of a room that holds one at a time, while anybody is there.
       def rooms_end
-        @model.rooms.each_index.select { |room| @model.rooms[room].single? }.filter_map do |room|
-          mine = open.select { |index| @model.room[index] == room }
+        @model.places.rooms.each_index.select { |room| @model.places.rooms[room].single? }.filter_map do |room|
+          mine = open.select { |index| @model.places.room[index] == room }
           end_to_end((0...@model.people.size).to_a, mine, 1) if mine.any?
         end.max
       end
 
       # All hands of a crew laid end to end.
       def hands_end
-        open.group_by { |index| @model.crew[index] }
+        open.group_by { |index| @model.crews.crew[index] }
           .keys
-          .map { |crew| crew_end(crew, open.select { |index| (@model.crew[index] - crew).empty? }) }.compact.max
+          .map { |crew| crew_end(crew, open.select { |index| (@model.crews.crew[index] - crew).empty? }) }.compact.max
       end
 
       # Work that only these hands may do: from the earliest head on, and after it at least the shortest tail.
@@ -69,7 +69,7 @@ module Rhexon
 
       # @param most [Integer] that can be at work at once
       def end_to_end(crew, indices, most)
-        left = indices.sum { |index| @model.hands[index] }
+        left = indices.sum { |index| @model.times.hands[index] }
         head = indices.map { |index| @earliest[index] }.min
         # Work that pauses overnight ends later than its hands alone would take.
         tail = indices.map { |index| @alone.ready[@model.piece_of[index]] - @alone.hands_end[index] }.min

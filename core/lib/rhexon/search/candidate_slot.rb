@@ -7,6 +7,7 @@ module Rhexon
     # @!attribute scuff     [Array, nil] start, end, person and faces of the scuff before it
     # @!attribute why       [Symbol] what fixed the start
     # @!attribute tool      [Integer, nil]
-    CandidateSlot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool)
+    # @!attribute asked     [Integer, nil] minute from which it could have begun
+    CandidateSlot = Struct.new(:start, :who, :stretches, :scuff, :why, :tool, :asked)
   end
 end

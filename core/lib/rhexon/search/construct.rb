@@ -4,35 +4,18 @@ module Rhexon
     # tools are free.
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
-      include SlotFinder
-      include ResourceBooking
-      include Scuffing
-      include HardWindowPlacement
-
-      Blocked = Class.new(StandardError) do
-        attr_reader :constraint, :index
-
-        def initialize(constraint, index)
-          @constraint = constraint
-          @index = index
-          super(constraint.to_s)
-        end
-      end
-
       # @param model [Model]
       # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any
       #   number at once
       def initialize(model, relaxed: false)
         @model = model
         @relaxed = relaxed
-        @now = model.shop.now
       end
 
       # @param order [Array<Integer>] pieces, each as often as it has passes to place
-      # @param holds [Hash{Integer=>Integer}] pass => minute before which its hands may not start; ~pass: its scuff
-      #   goes ahead of other work
+      # @param holds [Holds]
       # @return [PartialSchedule]
-      def run(order, holds = {})
+      def run(order, holds = Holds::NONE)
         build(holds) do
           order.each do |piece|
             index = @next[piece] or next
@@ -44,7 +27,7 @@ module Rhexon
       # Again and again the piece whose next pass can start first gets it.
       # @param tails [Array<Integer>] minutes to ready, by pass: longer ones go first as the weight says
       # @return [PartialSchedule]
-      def dispatch(holds = {}, weight: 0.0, tails: nil, noise: nil)
+      def dispatch(holds = Holds::NONE, weight: 0.0, tails: nil, noise: nil)
         order = []
         build(holds) { first_come(order, weight, tails, noise) }.tap { |trial| trial.order = order }
       end
@@ -52,7 +35,7 @@ module Rhexon
       # Every piece as if it were alone: in a relaxed build nothing is taken from the others.
       # @return [PartialSchedule]
       def each_alone
-        build({}) { @model.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
+        build(Holds::NONE) { @model.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
       end
 
       private
@@ -63,7 +46,7 @@ module Rhexon
         loop do
           afresh(holds, lapsed)
           given_up = catch(:lapsed, &block)
-          break unless given_up.is_a?(Lapse)
+          break unless given_up.is_a?(SlotFinder::Lapse)
 
           lapsed |= [ given_up.index ]
         end
@@ -71,19 +54,16 @@ module Rhexon
         @partial
       end
 
-      Lapse = Struct.new(:index)
-      # What a pin holds.
-      Reserved = Struct.new(:who, :tool)
-
       def afresh(holds, lapsed)
-        @partial = PartialSchedule.new(@model)
-        @partial.holds = holds
-        @holds = holds
+        @partial = PartialSchedule.new(@model, holds, relaxed: @relaxed)
+        @slots = SlotFinder.new(@partial)
+        @booking = ResourceBooking.new(@partial)
+        @scuffs = ScuffPlacement.new(@partial, @slots)
+        @hard_windows = HardWindowPlacement.new(@partial, @slots, @scuffs, @booking)
         @next = @model.pieces.each_index.map { |piece| following(@model.first[piece] - 1, piece) }
         @skip = Array.new(@model.pieces.size, 0)
-        @reserved = {}
         lapsed.each { |index| @partial.lapsed << index }
-        reserve(lapsed) unless @relaxed
+        PinReservation.new(@partial).reserve(lapsed) unless @relaxed
       end
 
       # @return [Integer, nil] the next pass of a piece that is not in the log
@@ -95,17 +75,28 @@ module Rhexon
 
       def advance(piece, index)
         if @model.blocks[index]
-          together(@model.blocks[index])
+          @hard_windows.place(@model.blocks[index])
           @skip[piece] += @model.blocks[index].last - index
           @next[piece] = following(@model.blocks[index].last, piece)
         else
-          settle(index, spot(index))
+          @booking.settle(index, slot(index))
           @next[piece] = following(index, piece)
         end
       rescue Blocked => blocked
         @partial.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
         @partial.forget(index..@model.last[piece])
         @next[piece] = nil
+      end
+
+      # The first place for a pass, with the scuff that it needs there.
+      # @return [CandidateSlot]
+      def slot(index)
+        slot = @slots.slot(index)
+        return slot if @relaxed || slot.who.nil? || @partial.reserved.key?(index)
+
+        scuffed = @model.times.scuff_min[index].positive? &&
+          @scuffs.scuff_first?(index, slot.start + @model.times.setup[index])
+        scuffed ? @scuffs.with_scuff(index, @slots.earliest(index), slot) : slot
       end
 
       # A proposal only gets later while hands fill up, so only the first one is reckoned again.
@@ -150,12 +141,12 @@ module Rhexon
       def propose(index, weight, tails, noise)
         return roughly(index, weight, tails) if @model.large?
 
-        start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : spot(index).start
+        start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : slot(index).start
         start -= (weight * tails[index]).round if tails && tails[index]
         start += noise[index] if noise
         hurried?(index) ? start - @model.horizon : start
       rescue Blocked
-        @now - @model.horizon
+        @partial.now - @model.horizon
       end
 
       # When it could start if hands and rooms were free.
@@ -163,48 +154,16 @@ module Rhexon
         start = if @model.kind[index] == :wait
           @partial.ends[@model.piece_of[index]]
         else
-          [ floor(index), (ready(index) || 0) - @model.setup[index] ].max
+          @slots.earliest(index)
         end
         start -= (weight * tails[index]).round if tails && tails[index]
         hurried?(index) ? start - @model.horizon : start
       rescue Blocked
-        @now - @model.horizon
+        @partial.now - @model.horizon
       end
 
       # A hard window that stands open by the log cannot wait for others.
       def hurried?(index) = (hard = @model.passes[index].hard) && @model.logged.placed[hard.lower]
-
-      # A pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it
-      # needs.
-      def reserve(lapsed)
-        @model.pinned.each do |index, pin|
-          next if pin.start.nil? || lapsed.include?(index)
-
-          finish = pin.start + @model.hands[index]
-          if pin.start >= @now
-            who = @model.crew[index].find { |person| @partial.lanes[person].free?(pin.start, finish) }
-          end
-          tool = @model.tools[index].find { |lane| @partial.tool_lanes[lane].free?(pin.start, finish) }
-          here = @partial.floors[@model.room[index]]
-          if who.nil? || (tool.nil? && @model.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
-            next @partial.lapsed << index
-          end
-
-          @partial.lanes[who].take(pin.start, finish)
-          @partial.tool_lanes[tool].take(pin.start, finish) if tool
-          here.lane&.take(pin.start, finish)
-          reserve_air(index, here, pin.start + @model.setup[index], finish)
-          @reserved[index] = Reserved.new(who, tool)
-        end
-      end
-
-      def reserve_air(index, here, work, finish)
-        here.dusty.add(work, finish + @model.settles[index]) if @model.dust[index]
-        done = finish - @model.cleanup[index]
-        safe = @model.dust_safe[index]&.at(done, early(index, work)) or return
-        @partial.floors[@model.dry_room[index]].wet.add(work, safe)
-        here.wet.add(work, done)
-      end
     end
   end
 end

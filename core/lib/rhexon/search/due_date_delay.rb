@@ -38,13 +38,13 @@ module Rhexon
       private
 
       def holds(best, latest, earlier)
-        latest.each_with_index
-          .filter_map { |minute, index|
-            minute && best.start[index] && @model.kind[index] != :wait &&
-              minute - earlier[@model.piece_of[index]] > best.start[index] ? [
-                index, Planning::Calendar.floor(minute - earlier[@model.piece_of[index]])
-              ] : nil
-          }.to_h
+        minutes = latest.each_with_index.filter_map do |minute, index|
+          next unless minute && best.start[index] && @model.kind[index] != :wait
+
+          later = minute - earlier[@model.piece_of[index]]
+          [ index, Planning::Calendar.floor(later) ] if later > best.start[index]
+        end
+        Holds.new(minutes.to_h)
       end
 
       def over(trial, targets)

@@ -34,7 +34,7 @@ module Rhexon
         first.upto(last) do |index|
           done = trial.hands_end[index] or return
           latest = done if done > latest
-          next unless @model.ready[index]
+          next unless @model.drying.ready[index]
 
           dry = dry_at(trial, index) or return
           latest = dry if dry > latest
@@ -74,7 +74,7 @@ module Rhexon
       end
 
       def hands_min(trial)
-        trial.start.each_index.sum { |index| trial.start[index] ? @model.hands[index] : 0 } +
+        trial.start.each_index.sum { |index| trial.start[index] ? @model.times.hands[index] : 0 } +
           trial.scuff.compact.sum { |start, finish, _| finish - start }
       end
 
@@ -108,7 +108,7 @@ module Rhexon
             @logged_dry[index] = @model.drier.reached_at(placed, placed.pass.piece.ready_at)
           end
         else
-          @model.ready[index].at(trial.work_end[index], trial.early[index])
+          @model.drying.ready[index].at(trial.work_end[index], trial.early[index])
         end
       end
 

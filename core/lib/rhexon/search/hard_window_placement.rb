@@ -2,43 +2,60 @@ module Rhexon
   module Search
     # Places the passes of a hard window in one go, each closing caught: a short one by one person in one open
     # interval, who may do other work in between; of a long one each pass by whoever can.
-    # Reads +@model+, +@partial+ and +@holds+ of the build it is part of.
-    module HardWindowPlacement
+    class HardWindowPlacement
       TRIES = 400
       CLOSE_TRIES = 40
       SCUFF_TRIES = 6
       # A window that is not caught within so long never is.
       LOOK_AHEAD_MIN = 120 * 1440
 
-      private
-
-      # @param block [Blocks::Block]
-      def together(block)
-        spots = caught(block)
-        spots = after_scuffs(block, spots) unless @relaxed
-        members(block).zip(spots) { |index, spot| settle(index, spot) }
+      # @param partial [PartialSchedule]
+      # @param slots [SlotFinder] of the same build, as the others
+      # @param scuffs [ScuffPlacement]
+      # @param booking [ResourceBooking]
+      def initialize(partial, slots, scuffs, booking)
+        @partial = partial
+        @slots = slots
+        @scuffs = scuffs
+        @booking = booking
+        @model = partial.model
+        @times = @model.times
+        @places = @model.places
+        @crews = @model.crews
+        @drying = @model.drying
       end
+
+      # Places all passes of a block.
+      # @param block [Blocks::Block]
+      # @raise [Blocked]
+      def place(block)
+        spots = caught(block)
+        spots = after_scuffs(block, spots) unless @partial.relaxed?
+        members(block).zip(spots) { |index, spot| @booking.settle(index, spot) }
+      end
+
+      private
 
       def members(block) = block.first..block.last
 
       # @return [Array<CandidateSlot>]
-      # @raise [Construct::Blocked] also when a build before did not catch it in all the days that are looked at
+      # @raise [Blocked] also when a build before did not catch it in all the days that are looked at
       def caught(block)
-        raise Construct::Blocked.new(:hard_window, block.last) if @model.out_of_reach[block.first]
+        raise Blocked.new(:hard_window, block.last) if @model.out_of_reach[block.first]
 
         spots = block.watched ? by_one(block) : caught_by(nil, block)
         return spots if spots
 
-        unless @relaxed || members(block).any? { |index| @reserved.key?(index) }
+        unless @partial.relaxed? || members(block).any? { |index| @partial.reserved.key?(index) }
           @model.out_of_reach[block.first] = true
         end
-        raise Construct::Blocked.new(:hard_window, block.last)
+        raise Blocked.new(:hard_window, block.last)
       end
 
       def by_one(block)
         working = members(block).reject { |index| @model.kind[index] == :wait }
         crew = working.map { |index|
-          @reserved.key?(index) ? [ @reserved[index].who ] : @model.crew[index]
+          @partial.reserved.key?(index) ? [ @partial.reserved[index].who ] : @crews.crew[index]
         }.reduce(:&)
         crew.filter_map { |person| caught_by(person, block) }.min_by do |spots|
           [ spots.last.start, spots.last.who || 0 ]
@@ -56,66 +73,66 @@ module Rhexon
           return spots if lost.empty?
 
           scuffs = scuffs_before(block, lost, spots, free)
-          @partial.ends[piece] = scuffs.last[1] + gap(block.first)
+          @partial.ends[piece] = scuffs.last[1] + @scuffs.gap(block.first)
           spots = caught(block)
           if still_fresh?(block, lost, scuffs, spots)
-            lost.zip(scuffs) { |index, scuff| put_scuff(index, [ *scuff, @model.passes[index].faces ]) }
+            lost.zip(scuffs) { |index, scuff| @booking.put_scuff(index, [ *scuff, @model.passes[index].faces ]) }
             return spots
           end
           @partial.ends[piece] = free
         end
-        raise Construct::Blocked.new(:search, block.first)
+        raise Blocked.new(:search, block.first)
       end
 
       # Each scuff at its own coat.
       def still_fresh?(block, lost, scuffs, spots)
         lost.zip(scuffs).all? do |index, scuff|
-          spots[index - block.first].start + @model.setup[index] <= scuff[1] + @model.house(index, "scuff_valid_min")
+          spots[index - block.first].start + @times.setup[index] <= scuff[1] + @model.house(index, "scuff_valid_min")
         end
       end
 
       def to_scuff?(block, index, spot)
-        @model.scuff_min[index].positive? && @model.unders[index].any? { |under| under.lower < block.first } &&
-          scuff_first?(index, spot.start + @model.setup[index])
+        @times.scuff_min[index].positive? && @drying.unders[index].any? { |under| under.lower < block.first } &&
+          @scuffs.scuff_first?(index, spot.start + @times.setup[index])
       end
 
       # All of them in one go, as near to the block as hands allow.
       # @return [Array<Array(Integer, Integer, Integer)>] start, end and person, in the order of the passes
       def scuffs_before(block, lost, spots, free)
-        lengths = lost.map { |index| ceil(@model.scuff_min[index]) }
+        lengths = lost.map { |index| Planning::Calendar.ceil(@times.scuff_min[index]) }
         minutes = lengths.sum
-        earliest = [ @now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
-        before = spots.first.start - @model.settles[block.first]
-        scuff = scuff_from(lost.first, earliest, minutes, minutes)
-        later = scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
+        earliest = [ @partial.now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
+        before = spots.first.start - @times.settles[block.first]
+        scuff = @scuffs.scuff_from(lost.first, earliest, minutes, minutes)
+        later = @scuffs.scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
         if later[1] <= before ||
-            scuff[0] + @model.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min") <
-                spots[lost.last - block.first].start + @model.setup[lost.last]
+            scuff[0] + @times.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min") <
+                spots[lost.last - block.first].start + @times.setup[lost.last]
           scuff = later
         end
         cursor = scuff[0]
         lost.zip(lengths).map do |index, length|
-          [ cursor, cursor + @model.scuff_min[index], scuff[2] ].tap { cursor += length }
+          [ cursor, cursor + @times.scuff_min[index], scuff[2] ].tap { cursor += length }
         end
       end
 
       def dry_to_sand(index, block)
-        @model.unders[index].filter_map do |under|
-          under.sand && under.lower < block.first && open_at_or_logged(under)
+        @drying.unders[index].filter_map do |under|
+          under.sand && under.lower < block.first && @scuffs.open_at_or_logged(under)
         end
       end
 
       # @param person [Integer, nil] nil: whoever can, pass by pass
       # @return [Array<CandidateSlot>, nil]
       def caught_by(person, block)
-        from = floor(block.first)
-        (@relaxed ? TRIES * 10 : TRIES).times do |attempt|
+        from = @slots.floor(block.first)
+        (@partial.relaxed? ? TRIES * 10 : TRIES).times do |attempt|
           spots, later = line_up(person, block, from)
           return spots if spots
-          return if later.nil? || later > @now + LOOK_AHEAD_MIN
+          return if later.nil? || later > @partial.now + LOOK_AHEAD_MIN
 
           # What was missed again and again in one stretch of hours is tried in the next.
-          from = !@relaxed && attempt >= CLOSE_TRIES ? [ later, next_opening(person, from) ].compact.max : later
+          from = !@partial.relaxed? && attempt >= CLOSE_TRIES ? [ later, next_opening(person, from) ].compact.max : later
         end
         nil
       end
@@ -139,24 +156,24 @@ module Rhexon
 
       # Racks on which several passes of the block leave wet work.
       def racks_of(block)
-        return [] if @relaxed || !@model.racked?
+        return [] if @partial.relaxed? || !@places.racked?
 
-        wet = members(block).select { |index| @model.wet[index] }
-        wet.size > 1 ? wet.filter_map { |index| @partial.floors[@model.dry_room[index]].rack }.uniq(&:object_id) : []
+        wet = members(block).select { |index| @places.wet[index] }
+        wet.size > 1 ? wet.filter_map { |index| @partial.floors[@places.dry_room[index]].rack }.uniq(&:object_id) : []
       end
 
       def lay_on_rack(block, index)
-        here = @partial.floors[@model.dry_room[index]].rack
+        here = @partial.floors[@places.dry_room[index]].rack
         mine = @model.passes[index].range.to_a
         (block.first...index).each do |lower|
           (taken = (@model.passes[lower].range.to_a & mine).size).positive? &&
-            @partial.floors[@model.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
+            @partial.floors[@places.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
         end
-        if here && @model.wet[index]
+        if here && @places.wet[index]
           here.put(
             @partial.work_start[index],
-            @model.handle[index]&.at(@partial.work_end[index], @partial.early[index]) || @partial.work_end[index],
-            @model.count[index], [ :try, index ]
+            @drying.handle[index]&.at(@partial.work_end[index], @partial.early[index]) || @partial.work_end[index],
+            @times.count[index], [ :try, index ]
           )
         end
       end
@@ -166,12 +183,12 @@ module Rhexon
         shut = nil
         ends = @partial.ends[@model.piece_of[block.first]]
         spots = (block.first..block.last).map do |index|
-          ready = ready(index)
+          ready = @slots.ready(index)
           begun = [
-            from, ends, ready && ready - @model.setup[index], (next_day(index) if @model.passes[index].after_day)
+            from, ends, ready && ready - @times.setup[index], (@slots.next_day(index) if @model.passes[index].after_day)
           ].compact.max
           spot = member_spot(index, ready, person, begun, ends) or return [ nil, nil ]
-          finish = pencil_in(index, spot)
+          finish = @booking.pencil_in(index, spot)
           lay_on_rack(block, index) if racked
           if person
             shut ||= @model.hours[person].shut_after(spot.start)
@@ -182,7 +199,7 @@ module Rhexon
           first = @partial.start[block.first]
           # A later start may do with less than what was missed; for the bound none may be left out.
           return [ nil,
-                   first + (@relaxed ? Planning::Lane::GRID : [ ceil(missed / 2),
+                   first + (@partial.relaxed? ? Planning::Lane::GRID : [ Planning::Calendar.ceil(missed / 2),
                                                                 Planning::Lane::GRID ].max) ] if missed.positive?
 
           ends = from = finish
@@ -194,34 +211,21 @@ module Rhexon
       # A pin of the block holds, or lapses where the piece is not free yet; a film that is not ready does not move
       # it.
       def member_spot(index, ready, person, begun, ends)
-        return idle(index, ready) if @model.kind[index] == :wait
-        return pinned(index, [ floor(index), ends ].max) if @reserved.key?(index)
+        return @slots.idle(index, ready) if @model.kind[index] == :wait
+        return @slots.pinned(index, [ @slots.floor(index), ends ].max) if @partial.reserved.key?(index)
 
-        person ? own_spot(index, person, begun) : first_fit(index, begun, :milestone)
+        person ? own_spot(index, person, begun) : @slots.first_fit(index, begun, :milestone)
       end
 
       def own_spot(index, person, from)
         SlotFinder::TURNS.times do
-          start = @partial.lanes[person].slot(from, @model.hands[index]) or return
-          later, _, tool = clear_from(index, start, start + @model.hands[index])
+          start = @partial.lanes[person].slot(from, @times.hands[index]) or return
+          later, _, tool = @slots.clear_from(index, start, start + @times.hands[index])
           return CandidateSlot.new(start, person, nil, nil, :milestone, tool) if later == start
 
           from = later
         end
         nil
-      end
-
-      # What the next one of the block needs to know; nothing is taken yet.
-      def pencil_in(index, spot)
-        finish = spot.stretches ? spot.stretches[-1][1] : spot.start + @model.hands[index]
-        work = spot.start + @model.setup[index]
-        @partial.start[index] = spot.start
-        @partial.work_start[index] = work
-        @partial.first_end[index] = work + @model.each_min[index]
-        @partial.work_end[index] = finish - @model.cleanup[index]
-        @partial.hands_end[index] = finish
-        @partial.early[index] = early(index, work)
-        finish
       end
 
       # Minutes by which a hard window is missed.

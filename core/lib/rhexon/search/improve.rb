@@ -151,9 +151,9 @@ module Rhexon
       # Holds a coat until the next opening, or lets its scuff go ahead; or lets go of either.
       def toggle(trial, holds)
         scuffed = trial.scuff.each_index.select { |index| trial.scuff[index] }
-        return flip(holds, ~scuffed[@random.rand(scuffed.size)], 0) if scuffed.any? && @random.rand(3).zero?
+        return holds.toggle_scuff(scuffed[@random.rand(scuffed.size)]) if scuffed.any? && @random.rand(3).zero?
 
-        lost = scuffed.flat_map { |index| @model.unders[index].map(&:lower) }
+        lost = scuffed.flat_map { |index| @model.drying.unders[index].map(&:lower) }
           .select { |index| @model.logged.placed[index].nil? }
         pool = if lost.any? && @random.rand(3) < 2
           lost
@@ -165,13 +165,7 @@ module Rhexon
         return holds if pool.empty?
 
         index = pool[@random.rand(pool.size)]
-        flip(holds, index, @model.hours[trial.who[index] || 0].opening_after(trial.start[index]))
-      end
-
-      def flip(holds, key, minute)
-        return holds.except(key) if holds.key?(key)
-
-        minute ? holds.merge(key => minute) : holds
+        holds.toggle(index, @model.hours[trial.who[index] || 0].opening_after(trial.start[index]))
       end
     end
   end

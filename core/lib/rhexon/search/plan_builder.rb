@@ -65,8 +65,8 @@ module Rhexon
         return @partial.why[index].to_s unless @partial.why[index] == :late
 
         at = Planning::Calendar.ceil(@partial.asked[index])
-        length = @model.pauses[index] ? @model.each_min[index] : @model.hands[index]
-        if @model.crew[index].any? { |person| (shut = @model.hours[person].shut_after(at)) && at + length <= shut }
+        length = @model.times.pauses[index] ? @model.times.each_min[index] : @model.times.hands[index]
+        if @model.crews.crew[index].any? { |person| (shut = @model.hours[person].shut_after(at)) && at + length <= shut }
           "hands"
         else
           "hours"

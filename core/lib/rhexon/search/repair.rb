@@ -20,7 +20,7 @@ module Rhexon
           trials = lost(best)
             .flat_map { |index| holds(best, index) }
             .first([ TRIALS_A_ROUND, builds - made ].min)
-            .map { |held| @construct.run(best.order, best.holds.merge(held)) }
+            .map { |held| @construct.run(best.order, held) }
           made += trials.size
           better = trials.select { |trial| (trial.goal <=> best.goal).negative? }.min_by(&:goal) or break
           best = better
@@ -36,7 +36,7 @@ module Rhexon
       end
 
       def over(trial, index)
-        @model.unders[index].find do |under|
+        @model.drying.unders[index].find do |under|
           (closes = under.closing&.at(trial.first_end[under.lower])) && trial.work_start[index] > closes &&
             @model.logged.placed[under.lower].nil?
         end
@@ -51,8 +51,8 @@ module Rhexon
           opening
         ]
           .compact.uniq
-          .map { |minute| { under.lower => minute } } +
-          [ { ~index => 0 } ]
+          .map { |minute| trial.holds.hold(under.lower, minute) } +
+          [ trial.holds.scuff_ahead(index) ]
       end
     end
   end

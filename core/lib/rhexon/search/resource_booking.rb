@@ -1,43 +1,70 @@
 module Rhexon
   module Search
     # Writes a pass into a build and takes what it uses: hands, room, rack, tool.
-    # Reads +@model+ (Model), +@partial+ (PartialSchedule), +@holds+, +@reserved+ and +@relaxed+ of the build it is
-    # part of.
-    module ResourceBooking
-      private
+    class ResourceBooking
+      # @param partial [PartialSchedule]
+      def initialize(partial)
+        @partial = partial
+        @model = partial.model
+        @times = @model.times
+        @places = @model.places
+        @drying = @model.drying
+      end
 
       # From here on others can wait for it, and its hands, room and tool are taken.
+      # @param index [Integer] of the pass
+      # @param spot [CandidateSlot]
       def settle(index, spot)
-        finish = spot.stretches ? spot.stretches[-1][1] : spot.start + @model.hands[index]
-        work = spot.start + @model.setup[index]
-        @partial.start[index] = spot.start
-        @partial.work_start[index] = work
-        @partial.first_end[index] = @model.kind[index] == :wait ? finish : work + @model.each_min[index]
-        @partial.work_end[index] = finish - @model.cleanup[index]
-        @partial.hands_end[index] = finish
-        @partial.early[index] = early(index, work)
+        finish = pencil_in(index, spot)
         @partial.who[index] = spot.who
         @partial.stretches[index] = spot.stretches
-        @partial.asked[index] = @asked
-        @partial.why[index] = @holds[index] && spot.start >= @holds[index] && spot.why != :pin ? :goal : spot.why
+        @partial.asked[index] = spot.asked
+        @partial.why[index] = @partial.holds[index] && spot.start >= @partial.holds[index] && spot.why != :pin ? :goal : spot.why
         @partial.ends[@model.piece_of[index]] = finish
-        occupy(index, spot, work, finish) unless @relaxed || spot.who.nil?
+        occupy(index, spot, @partial.work_start[index], finish) unless @partial.relaxed? || spot.who.nil?
       end
+
+      # What the next one of a hard window needs to know; nothing is taken yet.
+      # @return [Integer] minute its hands end
+      def pencil_in(index, spot)
+        finish = spot.stretches ? spot.stretches[-1][1] : spot.start + @times.hands[index]
+        work = spot.start + @times.setup[index]
+        @partial.start[index] = spot.start
+        @partial.work_start[index] = work
+        @partial.first_end[index] = @model.kind[index] == :wait ? finish : work + @times.each_min[index]
+        @partial.work_end[index] = finish - @times.cleanup[index]
+        @partial.hands_end[index] = finish
+        @partial.early[index] = @partial.earlier_coats(index, work)
+        finish
+      end
+
+      # @param scuff [Array] start, end, person and faces of the scuff before a coat
+      def put_scuff(index, scuff)
+        start, finish, who = scuff
+        @partial.scuff[index] = scuff
+        @partial.lanes[who].take(start, finish)
+        here = @partial.floors[@places.scuff_room[index]]
+        here.lane&.take(start, finish)
+        here.dusty.add(start, finish + @times.settles[index])
+        off_the_rack(index, start) if @places.racked?
+      end
+
+      private
 
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff
-        unless @reserved.key?(index)
+        unless @partial.reserved.key?(index)
           if spot.stretches
             spot.stretches.each { |from, till| @partial.lanes[spot.who].take(from, till) }
           else
             @partial.lanes[spot.who].take(spot.start, finish)
           end
         end
-        here = @partial.floors[@model.room[index]]
+        here = @partial.floors[@places.room[index]]
         here.lane&.take(spot.start, finish)
-        here.dusty.add(work, finish + @model.settles[index]) if @model.dust[index]
-        off_the_rack(index, spot.start) if @model.racked?
-        leave_wet(index, here, work) if @model.wet[index]
+        here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]
+        off_the_rack(index, spot.start) if @places.racked?
+        leave_wet(index, here, work) if @places.wet[index]
         return unless spot.tool
 
         @partial.tool[index] = spot.tool
@@ -45,15 +72,15 @@ module Rhexon
       end
 
       def leave_wet(index, here, work)
-        there = @partial.floors[@model.dry_room[index]]
+        there = @partial.floors[@places.dry_room[index]]
         done = @partial.work_end[index]
-        if (safe = @model.dust_safe[index]&.at(done, @partial.early[index]))
+        if (safe = @drying.dust_safe[index]&.at(done, @partial.early[index]))
           there.wet.add(work, safe)
           here.wet.add(work, done) unless there.equal?(here)
         end
         return unless there.rack
 
-        there.rack.put(work, @model.handle[index]&.at(done, @partial.early[index]) || done, @model.count[index],
+        there.rack.put(work, @drying.handle[index]&.at(done, @partial.early[index]) || done, @times.count[index],
                        index)
         @partial.lying[@model.piece_of[index]] << [ index, @model.passes[index].range.to_a ]
       end
@@ -66,7 +93,7 @@ module Rhexon
           next if lower >= index
 
           taken = pieces.select { |piece| mine.cover?(piece) }
-          @partial.floors[@model.dry_room[lower]].rack&.take(lower, minute, taken.size) if taken.any?
+          @partial.floors[@places.dry_room[lower]].rack&.take(lower, minute, taken.size) if taken.any?
           pieces.reject! { |piece| mine.cover?(piece) }
           pieces.empty?
         end

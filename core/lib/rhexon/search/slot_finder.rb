@@ -1,62 +1,118 @@
 module Rhexon
   module Search
-    # Finds the first place for one pass.
-    # Reads +@model+ (Model), +@partial+ (PartialSchedule), +@holds+, +@reserved+ and +@relaxed+ of the build it is
-    # part of.
-    module SlotFinder
+    # Finds the first place for one pass in what a build has left free. Takes nothing.
+    class SlotFinder
       # Turns after which a place is given up, with a finding instead of an endless search.
       TURNS = 5000
 
-      private
+      # A pin that cannot be kept in this build.
+      # @!attribute index [Integer] of the pass
+      Lapse = Struct.new(:index)
 
-      def ceil(minute) = -(-minute / Planning::Lane::GRID) * Planning::Lane::GRID
+      # @param partial [PartialSchedule]
+      def initialize(partial)
+        @partial = partial
+        @model = partial.model
+        @times = @model.times
+        @places = @model.places
+        @crews = @model.crews
+        @drying = @model.drying
+      end
 
+      # Without a scuff before it.
+      # @param index [Integer] of the pass
       # @return [CandidateSlot]
-      # @raise [Construct::Blocked]
-      def spot(index)
+      # @raise [Blocked]
+      # @throw :lapsed [Lapse] where its pin is before the piece is free
+      def slot(index)
         ready = ready(index)
         floor = floor(index)
         return idle(index, ready) if @model.kind[index] == :wait
-        return pinned(index, floor) if @reserved.key?(index)
+        return pinned(index, floor) if @partial.reserved.key?(index)
 
-        from = ready && ready - @model.setup[index] > floor ? ready - @model.setup[index] : floor
-        why = ready && ready - @model.setup[index] >= floor ? :milestone : :hands
-        slot = first_fit(index, from, why)
-        return at_pin(index, floor, slot) if @relaxed
-        if @model.scuff_min[index].positive? && scuff_first?(index, slot.start + @model.setup[index])
-          with_scuff(index, from, slot)
-        else
-          slot
-        end
+        begun = ready && ready - @times.setup[index]
+        slot = first_fit(index, begun && begun > floor ? begun : floor, begun && begun >= floor ? :milestone : :hands)
+        @partial.relaxed? ? at_pin(index, floor, slot) : slot
       end
 
+      # @return [Integer] minute from which its hands may start: free, not held, and what it waits for is reached
+      # @raise [Blocked]
+      def earliest(index)
+        ready = ready(index)
+        [ floor(index), ready && ready - @times.setup[index] ].compact.max
+      end
+
+      # @return [Integer] minute from which its piece is free and it is not held
       def floor(index)
         floor = @partial.ends[@model.piece_of[index]]
-        floor = @now if floor < @now
+        floor = @partial.now if floor < @partial.now
         floor = [ floor, next_day(index) ].max if @model.passes[index].after_day
-        hold = @holds[index]
+        hold = @partial.holds[index]
         hold && hold > floor ? hold : floor
-      end
-
-      # So many coats a day: not on the day of the one that many coats before.
-      def next_day(index)
-        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @now
       end
 
       # When the last of what it waits for is reached.
       # @return [Integer, nil] nil: it waits for nothing
       def ready(index)
         latest = nil
-        @model.waits[index].each do |wait|
-          reached = wait.fixed || open_at(wait.lower, wait.opening)
-          raise Construct::Blocked.new(:milestone, index) if reached.nil? || reached > @model.horizon
+        @drying.waits[index].each do |wait|
+          reached = wait.fixed || @partial.open_at(wait.lower, wait.opening)
+          raise Blocked.new(:milestone, index) if reached.nil? || reached > @model.horizon
 
           latest = reached if latest.nil? || reached > latest
         end
         latest
       end
 
-      def open_at(lower, opening) = opening.at(@partial.work_end[lower], @relaxed ? 0 : @partial.early[lower])
+      # So many coats a day: not on the day of the one that many coats before.
+      def next_day(index)
+        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @partial.now
+      end
+
+      # @param from [Integer]
+      # @param why [Symbol] what holds when nothing else puts it off
+      # @param asked [Integer] from which it could have begun
+      # @return [CandidateSlot]
+      # @raise [Blocked]
+      def first_fit(index, from, why, asked = from)
+        return paused(index, from, why, asked) if @times.pauses[index]
+
+        length = @times.hands[index]
+        TURNS.times do
+          start, who = hands_from(index, from, length)
+          raise Blocked.new(:hours, index) unless start
+
+          why, asked = :late, from if start >= from + Planning::Lane::GRID
+          later, reason, tool = clear_from(index, start, start + length)
+          return CandidateSlot.new(start, who, nil, nil, why, tool, asked) if later == start
+
+          why = reason
+          from = later
+        end
+        raise Blocked.new(:search, index)
+      end
+
+      # The first start at which room, rack and tools are free: the start itself when they are.
+      # @return [Array(Integer, Symbol, Integer)] start, what put it off, tool
+      def clear_from(index, start, finish)
+        return [ start, nil, nil ] if @partial.relaxed?
+
+        here = @partial.floors[@places.room[index]]
+        if here.lane && (free = here.lane.slot(start, finish - start)) > start
+          return [ free, :room, nil ]
+        end
+        work = start + @times.setup[index]
+        if @places.dust[index] && (dry = here.wet.clash(work, finish + @times.settles[index]))
+          return [ Planning::Calendar.ceil(dry - @times.setup[index]), :dust, nil ]
+        end
+        later, why = wet_from(index, here, work, finish) if @places.wet[index]
+        return [ later, why, nil ] if later
+        return [ start, nil, nil ] if @places.tools[index].empty?
+
+        free, tool = @places.tools[index]
+          .map { |lane| [ @partial.tool_lanes[lane].slot(start, finish - start), lane ] }.min
+        [ free, :tool, tool ]
+      end
 
       # A wait takes no hands: it runs from the end of what was before it.
       def idle(index, ready)
@@ -68,42 +124,24 @@ module Rhexon
         CandidateSlot.new(start, nil, [ [ start, finish ] ], nil, :milestone)
       end
 
+      def pinned(index, floor)
+        start = @model.pinned[index].start
+        throw :lapsed, Lapse.new(index) if start < floor
+        CandidateSlot.new(start, @partial.reserved[index].who, nil, nil, :pin, @partial.reserved[index].tool)
+      end
+
+      private
+
       # A pin may come before its milestones, and then no bound may be later than it.
       def at_pin(index, floor, slot)
         start = @model.pinned[index]&.start
         start && start >= floor && start < slot.start ? CandidateSlot.new(start, slot.who, nil, nil, :pin, nil) : slot
       end
 
-      def pinned(index, floor)
-        start = @model.pinned[index].start
-        throw :lapsed, Construct::Lapse.new(index) if start < floor
-        CandidateSlot.new(start, @reserved[index].who, nil, nil, :pin, @reserved[index].tool)
-      end
-
-      # @param from [Integer]
-      # @param why [Symbol] what holds when nothing else puts it off
-      def first_fit(index, from, why)
-        return paused(index, from, why) if @model.pauses[index]
-
-        length = @model.hands[index]
-        TURNS.times do
-          start, who = hands_from(index, from, length)
-          raise Construct::Blocked.new(:hours, index) unless start
-
-          why, @asked = :late, from if start >= from + Planning::Lane::GRID
-          later, reason, tool = clear_from(index, start, start + length)
-          return CandidateSlot.new(start, who, nil, nil, why, tool) if later == start
-
-          why = reason
-          from = later
-        end
-        raise Construct::Blocked.new(:search, index)
-      end
-
       # The first of those who may do it.
       # @return [Array(Integer, Integer), nil] start and person
       def hands_from(index, from, length)
-        crew = @model.crew[index]
+        crew = @crews.crew[index]
         return [ @partial.lanes[crew[0]].slot(from, length), crew[0] ] if crew.size == 1
 
         best = who = nil
@@ -115,25 +153,25 @@ module Rhexon
       end
 
       # Work that may pause at closing between alike pieces, and inside a large face.
-      def paused(index, from, why)
+      def paused(index, from, why, asked)
         TURNS.times do
           stretches, who = stretches_from(index, from)
-          raise Construct::Blocked.new(:hours, index) unless stretches
+          raise Blocked.new(:hours, index) unless stretches
 
-          why, @asked = :late, from if stretches[0][0] >= from + Planning::Lane::GRID
+          why, asked = :late, from if stretches[0][0] >= from + Planning::Lane::GRID
           later, reason, tool = clear_from(index, stretches[0][0], stretches[-1][1])
           if later == stretches[0][0]
-            return CandidateSlot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool)
+            return CandidateSlot.new(stretches[0][0], who, (stretches if stretches.size > 1), nil, why, tool, asked)
           end
 
           why = reason
           from = later
         end
-        raise Construct::Blocked.new(:search, index)
+        raise Blocked.new(:search, index)
       end
 
       def stretches_from(index, from)
-        crew = @model.crew[index]
+        crew = @crews.crew[index]
         return (stretches = stretches_of(index, crew[0], from)) && [ stretches, crew[0] ] if crew.size == 1
 
         crew.filter_map { |person| (stretches = stretches_of(index, person, from)) && [ stretches, person ] }
@@ -141,59 +179,28 @@ module Rhexon
       end
 
       def stretches_of(index, person, from)
-        if @model.count[index] > 1 || @model.each_min[index] >= Planning::Lane::LARGE
-          return @partial.lanes[person].stretches(from, @model.each_min[index], @model.count[index])
+        if @times.count[index] > 1 || @times.each_min[index] >= Planning::Lane::LARGE
+          return @partial.lanes[person].stretches(from, @times.each_min[index], @times.count[index])
         end
 
-        start = @partial.lanes[person].slot(from, @model.hands[index])
-        start && [ [ start, start + @model.hands[index] ] ]
-      end
-
-      # The first start at which room, rack and tools are free: the start itself when they are.
-      # @return [Array(Integer, Symbol, Integer)] start, what put it off, tool
-      def clear_from(index, start, finish)
-        return [ start, nil, nil ] if @relaxed
-
-        here = @partial.floors[@model.room[index]]
-        if here.lane && (free = here.lane.slot(start, finish - start)) > start
-          return [ free, :room, nil ]
-        end
-        work = start + @model.setup[index]
-        if @model.dust[index] && (dry = here.wet.clash(work, finish + @model.settles[index]))
-          return [ ceil(dry - @model.setup[index]), :dust, nil ]
-        end
-        later, why = wet_from(index, here, work, finish) if @model.wet[index]
-        return [ later, why, nil ] if later
-        return [ start, nil, nil ] if @model.tools[index].empty?
-
-        free, tool = @model.tools[index]
-          .map { |lane| [ @partial.tool_lanes[lane].slot(start, finish - start), lane ] }.min
-        [ free, :tool, tool ]
+        start = @partial.lanes[person].slot(from, @times.hands[index])
+        start && [ [ start, start + @times.hands[index] ] ]
       end
 
       # A film keeps clear of dust until it is dust-safe, and lies on the rack until it can be handled.
       def wet_from(index, here, work, finish)
-        done = finish - @model.cleanup[index]
-        early = early(index, work)
-        there = @partial.floors[@model.dry_room[index]]
-        if (safe = @model.dust_safe[index]&.at(done, early))
+        done = finish - @times.cleanup[index]
+        early = @partial.earlier_coats(index, work)
+        there = @partial.floors[@places.dry_room[index]]
+        if (safe = @drying.dust_safe[index]&.at(done, early))
           clear = there.dusty.clash(work, safe) || (there.equal?(here) ? nil : here.dusty.clash(work, done))
-          return [ ceil(clear - @model.setup[index]), :dust ] if clear
+          return [ Planning::Calendar.ceil(clear - @times.setup[index]), :dust ] if clear
         end
         return unless there.rack
-        raise Construct::Blocked.new(:rack, index) unless there.rack.holds?(@model.count[index])
+        raise Blocked.new(:rack, index) unless there.rack.holds?(@times.count[index])
 
-        full = there.rack.full_until(work, @model.handle[index]&.at(done, early) || done, @model.count[index])
-        full && [ ceil(full - @model.setup[index]), :rack ]
-      end
-
-      # Coats of its stack that were laid in the day before.
-      def early(index, work)
-        return 0 if @relaxed || @model.mates[index].empty?
-
-        @model.mates[index].count do |mate|
-          (done = @partial.work_end[mate]) && work - done < Planning::Placement::CROWDS_MIN
-        end
+        full = there.rack.full_until(work, @drying.handle[index]&.at(done, early) || done, @times.count[index])
+        full && [ Planning::Calendar.ceil(full - @times.setup[index]), :rack ]
       end
     end
   end

@@ -1,23 +1,88 @@
 module Rhexon
   module Search
     # Scuffs before coats whose window was lost, or as the house has it.
-    # Reads +@model+, +@partial+ and +@holds+ of the build it is part of.
-    module Scuffing
+    class ScuffPlacement
       TRIES = 40
       NONE = [].freeze
       # Faces on which a film has to be scuffed.
       Lost = Struct.new(:under, :faces)
 
-      private
+      # @param partial [PartialSchedule]
+      # @param slots [SlotFinder] of the same build
+      def initialize(partial, slots)
+        @partial = partial
+        @slots = slots
+        @model = partial.model
+        @times = @model.times
+        @places = @model.places
+        @crews = @model.crews
+        @drying = @model.drying
+      end
 
       # @param work [Integer] minute the coat's work would start
       def scuff_first?(index, work) = to_scuff(index, work).any?
+
+      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a
+      # room that the film lies in, that much earlier.
+      # One that is held ahead goes before other work, so that the morning is free for the coat. Where it cannot go right
+      # before, any hour in which it stays fresh will do.
+      # @param from [Integer] minute from which the coat could start
+      # @param coat [CandidateSlot] where it would go without a scuff
+      # @return [CandidateSlot] with the scuff
+      # @raise [Blocked]
+      def with_scuff(index, from, coat)
+        lost = to_scuff(index, coat.start + @times.setup[index])
+        TRIES.times do
+          scuff = scuffed_coat(index, from, coat, lost)
+          more = to_scuff(index, scuff.start + @times.setup[index])
+          return scuff if more.all? { |one| (one.faces - lost.flat_map(&:faces)).empty? }
+
+          lost |= more
+        end
+        raise Blocked.new(:search, index)
+      end
+
+      # @param minutes [Integer] of hands, on the grid
+      # @param length [Integer] of dust
+      # @return [Array(Integer, Integer, Integer)] start, end, person
+      def scuff_from(index, from, minutes, length)
+        here = @partial.floors[@places.scuff_room[index]]
+        SlotFinder::TURNS.times do
+          start, who = @crews.scuff_crew[index]
+            .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
+          raise Blocked.new(:hours, index) unless start
+
+          later = here.lane ? here.lane.slot(start, minutes) : start
+          dry = later == start ? here.wet.clash(start, start + length + @times.settles[index]) : nil
+          later = Planning::Calendar.ceil(dry) if dry
+          return [ start, start + length, who ] if later == start
+
+          from = later
+        end
+        raise Blocked.new(:search, index)
+      end
+
+      # Dust settles in a room where the film is laid or lies wet, before its work.
+      def gap(index)
+        if [ @places.room[index], @places.dry_room[index] ].include?(@places.scuff_room[index])
+          [ @times.settles[index] - @times.setup[index], 0 ].max
+        else
+          0
+        end
+      end
+
+      def open_at_or_logged(under)
+        placed = @model.logged.placed[under.lower]
+        placed ? @model.drier.reached_at(placed, "sand") : @partial.open_at(under.lower, under.sand)
+      end
+
+      private
 
       # Films below that have to be scuffed first, and on which faces: those whose window is over, and what the
       # house's school adds.
       # @return [Array<Lost>]
       def to_scuff(index, work)
-        unders = @model.unders[index]
+        unders = @drying.unders[index]
         return NONE if unders.empty? || @partial.scuff[index] || fresh_from_log?(index, work)
         return NONE if @model.house(index, "scuff") == "none" && unders.none? { |under| over?(under, work) }
 
@@ -63,35 +128,19 @@ module Rhexon
         end
       end
 
-      # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a
-      # room that the film lies in, that much earlier.
-      # A hold of the scuff itself (key: ~index) lets it go before other work, so that the morning is free for the
-      # coat. Where it cannot go right before, any hour in which it stays fresh will do.
-      def with_scuff(index, from, coat)
-        lost = to_scuff(index, coat.start + @model.setup[index])
-        TRIES.times do
-          scuff = scuffed_coat(index, from, coat, lost)
-          more = to_scuff(index, scuff.start + @model.setup[index])
-          return scuff if more.all? { |one| (one.faces - lost.flat_map(&:faces)).empty? }
-
-          lost |= more
-        end
-        raise Construct::Blocked.new(:search, index)
-      end
-
       def scuffed_coat(index, from, coat, lost)
         faces = @model.passes[index].faces & lost.flat_map(&:faces)
-        length = @model.scuff_of(index, faces)
-        minutes = ceil(length)
+        length = @times.scuff_of(index, faces)
+        minutes = Planning::Calendar.ceil(length)
         sanded = lost.filter_map { |window| window.under.sand && open_at_or_logged(window.under) }.max
-        earliest = [ @now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
+        earliest = [ @partial.now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
         gap = gap(index)
         valid = @model.house(index, "scuff_valid_min")
-        ahead = @holds.key?(~index)
+        ahead = @partial.holds.ahead?(index)
         at = ahead ? earliest : [ earliest, from - minutes - gap ].max
         TRIES.times do
           scuff = scuff_from(index, at, minutes, length)
-          coat = first_fit(index, [ from, scuff[1] + gap ].max, coat.why)
+          coat = @slots.first_fit(index, [ from, scuff[1] + gap ].max, coat.why, coat.asked)
           scuff = nearer(index, scuff, coat.start - gap, minutes, length) unless ahead
           unless fresh_until?(index, scuff, coat, valid)
             scuff = ahead_of(index, scuff, coat, earliest, minutes, length)
@@ -102,52 +151,18 @@ module Rhexon
           at = [ coat.start - gap - minutes, at + 1 ].max
           ahead = false
         end
-        raise Construct::Blocked.new(:search, index)
+        raise Blocked.new(:search, index)
       end
 
-      def fresh_until?(index, scuff, coat, valid) = coat.start + @model.setup[index] <= scuff[1] + valid
+      def fresh_until?(index, scuff, coat, valid) = coat.start + @times.setup[index] <= scuff[1] + valid
 
       # The first free hour from which on a scuff is still fresh at the coat, if it is done before it.
       def ahead_of(index, scuff, coat, earliest, minutes, length)
-        soonest = coat.start + @model.setup[index] - @model.house(index, "scuff_valid_min") - length
+        soonest = coat.start + @times.setup[index] - @model.house(index, "scuff_valid_min") - length
         ahead = scuff_from(index, [ soonest, earliest ].max, minutes, length)
         ahead[1] + gap(index) <= coat.start ? ahead : scuff
-      rescue Construct::Blocked
+      rescue Blocked
         scuff
-      end
-
-      # Dust settles in a room where the film is laid or lies wet, before its work.
-      def gap(index)
-        if [ @model.room[index], @model.dry_room[index] ].include?(@model.scuff_room[index])
-          [ @model.settles[index] - @model.setup[index], 0 ].max
-        else
-          0
-        end
-      end
-
-      def open_at_or_logged(under)
-        placed = @model.logged.placed[under.lower]
-        placed ? @model.drier.reached_at(placed, "sand") : open_at(under.lower, under.sand)
-      end
-
-      # @param minutes [Integer] of hands, on the grid
-      # @param length [Integer] of dust
-      # @return [Array(Integer, Integer, Integer)] start, end, person
-      def scuff_from(index, from, minutes, length)
-        here = @partial.floors[@model.scuff_room[index]]
-        SlotFinder::TURNS.times do
-          start, who = @model.scuff_crew[index]
-            .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
-          raise Construct::Blocked.new(:hours, index) unless start
-
-          later = here.lane ? here.lane.slot(start, minutes) : start
-          dry = later == start ? here.wet.clash(start, start + length + @model.settles[index]) : nil
-          later = ceil(dry) if dry
-          return [ start, start + length, who ] if later == start
-
-          from = later
-        end
-        raise Construct::Blocked.new(:search, index)
       end
 
       # Moved up to the coat, if that can be.
@@ -156,18 +171,8 @@ module Rhexon
 
         later = scuff_from(index, finish - minutes, minutes, length)
         later[1] <= finish ? later : scuff
-      rescue Construct::Blocked
+      rescue Blocked
         scuff
-      end
-
-      def put_scuff(index, scuff)
-        start, finish, who = scuff
-        @partial.scuff[index] = scuff
-        @partial.lanes[who].take(start, finish)
-        here = @partial.floors[@model.scuff_room[index]]
-        here.lane&.take(start, finish)
-        here.dusty.add(start, finish + @model.settles[index])
-        off_the_rack(index, start) if @model.racked?
       end
     end
   end
