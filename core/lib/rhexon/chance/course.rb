@@ -67,7 +67,9 @@ module Rhexon
                                                   },
           unders: @model.drying.unders[served], scuff_min: @model.times.scuff_min[served],
           dust_safe: scuff ||
-            !dusty?(pass.dry_room) ? nil : @model.drying.dust_safe[served]&.then { |opening| wait(served, opening, nil) },
+            !dusty?(pass.dry_room) ? nil : @model.drying.dust_safe[served]&.then { |opening|
+                                             wait(served, opening, nil)
+                                           },
           hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day
         )
       end
@@ -136,7 +138,8 @@ module Rhexon
           next unless @model.drying.ready[index]
 
           placed = @model.logged.placed[index]
-          wait(index, @model.drying.ready[index], placed && @model.drier.reached_at(placed, @model.pieces[piece].ready_at))
+          wait(index, @model.drying.ready[index],
+               placed && @model.drier.reached_at(placed, @model.pieces[piece].ready_at))
         end
       end
     end

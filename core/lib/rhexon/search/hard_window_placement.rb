@@ -19,6 +19,9 @@ module Rhexon
         @scuffs = scuffs
         @booking = booking
         @model = partial.model
+        @relaxed = partial.relaxed?
+        @now = partial.now
+        @reserved = partial.reserved
         @times = @model.times
         @places = @model.places
         @crews = @model.crews
@@ -30,7 +33,7 @@ module Rhexon
       # @raise [Blocked]
       def place(block)
         spots = caught(block)
-        spots = after_scuffs(block, spots) unless @partial.relaxed?
+        spots = after_scuffs(block, spots) unless @relaxed
         members(block).zip(spots) { |index, spot| @booking.settle(index, spot) }
       end
 
@@ -46,7 +49,7 @@ module Rhexon
         spots = block.watched ? by_one(block) : caught_by(nil, block)
         return spots if spots
 
-        unless @partial.relaxed? || members(block).any? { |index| @partial.reserved.key?(index) }
+        unless @relaxed || members(block).any? { |index| @reserved.key?(index) }
           @model.out_of_reach[block.first] = true
         end
         raise Blocked.new(:hard_window, block.last)
@@ -55,7 +58,7 @@ module Rhexon
       def by_one(block)
         working = members(block).reject { |index| @model.kind[index] == :wait }
         crew = working.map { |index|
-          @partial.reserved.key?(index) ? [ @partial.reserved[index].who ] : @crews.crew[index]
+          @reserved.key?(index) ? [ @reserved[index].who ] : @crews.crew[index]
         }.reduce(:&)
         crew.filter_map { |person| caught_by(person, block) }.min_by do |spots|
           [ spots.last.start, spots.last.who || 0 ]
@@ -101,7 +104,7 @@ module Rhexon
       def scuffs_before(block, lost, spots, free)
         lengths = lost.map { |index| Planning::Calendar.ceil(@times.scuff_min[index]) }
         minutes = lengths.sum
-        earliest = [ @partial.now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
+        earliest = [ @now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
         before = spots.first.start - @times.settles[block.first]
         scuff = @scuffs.scuff_from(lost.first, earliest, minutes, minutes)
         later = @scuffs.scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
@@ -126,13 +129,13 @@ module Rhexon
       # @return [Array<CandidateSlot>, nil]
       def caught_by(person, block)
         from = @slots.floor(block.first)
-        (@partial.relaxed? ? TRIES * 10 : TRIES).times do |attempt|
+        (@relaxed ? TRIES * 10 : TRIES).times do |attempt|
           spots, later = line_up(person, block, from)
           return spots if spots
-          return if later.nil? || later > @partial.now + LOOK_AHEAD_MIN
+          return if later.nil? || later > @now + LOOK_AHEAD_MIN
 
           # What was missed again and again in one stretch of hours is tried in the next.
-          from = !@partial.relaxed? && attempt >= CLOSE_TRIES ? [ later, next_opening(person, from) ].compact.max : later
+          from = !@relaxed && attempt >= CLOSE_TRIES ? [ later, next_opening(person, from) ].compact.max : later
         end
         nil
       end
@@ -156,7 +159,7 @@ module Rhexon
 
       # Racks on which several passes of the block leave wet work.
       def racks_of(block)
-        return [] if @partial.relaxed? || !@places.racked?
+        return [] if @relaxed || !@places.racked?
 
         wet = members(block).select { |index| @places.wet[index] }
         wet.size > 1 ? wet.filter_map { |index| @partial.floors[@places.dry_room[index]].rack }.uniq(&:object_id) : []
@@ -199,7 +202,7 @@ module Rhexon
           first = @partial.start[block.first]
           # A later start may do with less than what was missed; for the bound none may be left out.
           return [ nil,
-                   first + (@partial.relaxed? ? Planning::Lane::GRID : [ Planning::Calendar.ceil(missed / 2),
+                   first + (@relaxed ? Planning::Lane::GRID : [ Planning::Calendar.ceil(missed / 2),
                                                                 Planning::Lane::GRID ].max) ] if missed.positive?
 
           ends = from = finish
@@ -212,7 +215,7 @@ module Rhexon
       # it.
       def member_spot(index, ready, person, begun, ends)
         return @slots.idle(index, ready) if @model.kind[index] == :wait
-        return @slots.pinned(index, [ @slots.floor(index), ends ].max) if @partial.reserved.key?(index)
+        return @slots.pinned(index, [ @slots.floor(index), ends ].max) if @reserved.key?(index)
 
         person ? own_spot(index, person, begun) : @slots.first_fit(index, begun, :milestone)
       end

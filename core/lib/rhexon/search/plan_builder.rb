@@ -66,7 +66,9 @@ module Rhexon
 
         at = Planning::Calendar.ceil(@partial.asked[index])
         length = @model.times.pauses[index] ? @model.times.each_min[index] : @model.times.hands[index]
-        if @model.crews.crew[index].any? { |person| (shut = @model.hours[person].shut_after(at)) && at + length <= shut }
+        if @model.crews.crew[index].any? { |person|
+          (shut = @model.hours[person].shut_after(at)) && at + length <= shut
+        }
           "hands"
         else
           "hours"

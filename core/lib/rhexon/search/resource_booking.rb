@@ -6,6 +6,9 @@ module Rhexon
       def initialize(partial)
         @partial = partial
         @model = partial.model
+        @relaxed = partial.relaxed?
+        @holds = partial.holds
+        @reserved = partial.reserved
         @times = @model.times
         @places = @model.places
         @drying = @model.drying
@@ -19,9 +22,9 @@ module Rhexon
         @partial.who[index] = spot.who
         @partial.stretches[index] = spot.stretches
         @partial.asked[index] = spot.asked
-        @partial.why[index] = @partial.holds[index] && spot.start >= @partial.holds[index] && spot.why != :pin ? :goal : spot.why
+        @partial.why[index] = @holds[index] && spot.start >= @holds[index] && spot.why != :pin ? :goal : spot.why
         @partial.ends[@model.piece_of[index]] = finish
-        occupy(index, spot, @partial.work_start[index], finish) unless @partial.relaxed? || spot.who.nil?
+        occupy(index, spot, @partial.work_start[index], finish) unless @relaxed || spot.who.nil?
       end
 
       # What the next one of a hard window needs to know; nothing is taken yet.
@@ -53,7 +56,7 @@ module Rhexon
 
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff
-        unless @partial.reserved.key?(index)
+        unless @reserved.key?(index)
           if spot.stretches
             spot.stretches.each { |from, till| @partial.lanes[spot.who].take(from, till) }
           else

@@ -13,6 +13,8 @@ module Rhexon
         @partial = partial
         @slots = slots
         @model = partial.model
+        @now = partial.now
+        @holds = partial.holds
         @times = @model.times
         @places = @model.places
         @crews = @model.crews
@@ -133,10 +135,10 @@ module Rhexon
         length = @times.scuff_of(index, faces)
         minutes = Planning::Calendar.ceil(length)
         sanded = lost.filter_map { |window| window.under.sand && open_at_or_logged(window.under) }.max
-        earliest = [ @partial.now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
+        earliest = [ @now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
         gap = gap(index)
         valid = @model.house(index, "scuff_valid_min")
-        ahead = @partial.holds.ahead?(index)
+        ahead = @holds.ahead?(index)
         at = ahead ? earliest : [ earliest, from - minutes - gap ].max
         TRIES.times do
           scuff = scuff_from(index, at, minutes, length)

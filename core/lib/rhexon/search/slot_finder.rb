@@ -13,6 +13,10 @@ module Rhexon
       def initialize(partial)
         @partial = partial
         @model = partial.model
+        @relaxed = partial.relaxed?
+        @now = partial.now
+        @holds = partial.holds
+        @reserved = partial.reserved
         @times = @model.times
         @places = @model.places
         @crews = @model.crews
@@ -28,11 +32,11 @@ module Rhexon
         ready = ready(index)
         floor = floor(index)
         return idle(index, ready) if @model.kind[index] == :wait
-        return pinned(index, floor) if @partial.reserved.key?(index)
+        return pinned(index, floor) if @reserved.key?(index)
 
         begun = ready && ready - @times.setup[index]
         slot = first_fit(index, begun && begun > floor ? begun : floor, begun && begun >= floor ? :milestone : :hands)
-        @partial.relaxed? ? at_pin(index, floor, slot) : slot
+        @relaxed ? at_pin(index, floor, slot) : slot
       end
 
       # @return [Integer] minute from which its hands may start: free, not held, and what it waits for is reached
@@ -45,9 +49,9 @@ module Rhexon
       # @return [Integer] minute from which its piece is free and it is not held
       def floor(index)
         floor = @partial.ends[@model.piece_of[index]]
-        floor = @partial.now if floor < @partial.now
+        floor = @now if floor < @now
         floor = [ floor, next_day(index) ].max if @model.passes[index].after_day
-        hold = @partial.holds[index]
+        hold = @holds[index]
         hold && hold > floor ? hold : floor
       end
 
@@ -66,7 +70,7 @@ module Rhexon
 
       # So many coats a day: not on the day of the one that many coats before.
       def next_day(index)
-        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @partial.now
+        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @now
       end
 
       # @param from [Integer]
@@ -95,7 +99,7 @@ module Rhexon
       # The first start at which room, rack and tools are free: the start itself when they are.
       # @return [Array(Integer, Symbol, Integer)] start, what put it off, tool
       def clear_from(index, start, finish)
-        return [ start, nil, nil ] if @partial.relaxed?
+        return [ start, nil, nil ] if @relaxed
 
         here = @partial.floors[@places.room[index]]
         if here.lane && (free = here.lane.slot(start, finish - start)) > start
@@ -127,7 +131,7 @@ module Rhexon
       def pinned(index, floor)
         start = @model.pinned[index].start
         throw :lapsed, Lapse.new(index) if start < floor
-        CandidateSlot.new(start, @partial.reserved[index].who, nil, nil, :pin, @partial.reserved[index].tool)
+        CandidateSlot.new(start, @reserved[index].who, nil, nil, :pin, @reserved[index].tool)
       end
 
       private
