@@ -65,8 +65,8 @@ class ProductsController < ApplicationController
   def choices
     table = Rhexon::Materials::ProductFigures.table
     {
-      classes: Rhexon::Reference.table("classes").fetch("classes").map { |id, figures| [ id, figures["name"] ] },
-      roles: table.fetch("roles"), colours: table.fetch("colours"),
+      classes: Rhexon::Reference.classes.classes.map { |id, figures| [ id, figures["name"] ] },
+      roles: table.roles, colours: table.colours,
       products: Product.order(:maker, :name).map { |other| [ other.code, other.full_name ] }
     }
   end

@@ -12,7 +12,7 @@ class Person < ApplicationRecord
   def self.at_bench = where(at_bench: true).order(:id)
 
   # Work that asks for training, of which a person may do what is in their skills; nil: all of it.
-  def self.trained_work = Rhexon::Reference.table("hands").fetch("skilled_methods")
+  def self.trained_work = Rhexon::Reference.hands.skilled_methods
 
   # @return [Hash] a person of rhexon-shop/1; hours of the shop where they have none of their own
   def to_core

@@ -2,7 +2,7 @@
 class Piece < ApplicationRecord
   USES = %w[show furniture table_top bar_top floor marine].freeze
   ARRISES = %w[sharp eased_2mm eased_3mm].freeze
-  MOST_FACES = Rhexon::Reference.table("hands").fetch("most_faces")
+  MOST_FACES = Rhexon::Reference.hands.most_faces
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze
 
   belongs_to :job

@@ -3,7 +3,7 @@ class Product < ApplicationRecord
   include ChangesShelf
   include Retires
 
-  COLOURS = Rhexon::Materials::ProductFigures.table.fetch("colours")
+  COLOURS = Rhexon::Materials::ProductFigures.table.colours
 
   has_many :batches, dependent: :restrict_with_error
   has_many :mixes, dependent: :restrict_with_error

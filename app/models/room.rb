@@ -12,7 +12,7 @@ class Room < ApplicationRecord
   validates :rh, numericality: { in: 1..100, message: "Humidity is 1 to 100 %." }
   validates :air,
             inclusion: {
-              in: Rhexon::Reference.table("drying").fetch("air").keys,
+              in: Rhexon::Reference.drying.air.keys,
               message: "The air is still, ordinary, moving or cabinet."
             }
   validates :rack_places, numericality: { only_integer: true, in: 0..10_000, message: "A rack has 0 or more places." },

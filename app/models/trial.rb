@@ -42,12 +42,12 @@ class Trial < ApplicationRecord
   end
 
   # @return [Hash{String=>Numeric}] weight of each aspect
-  def weighed = weights.presence || Rhexon::Reference.table("judging").fetch("weights")
+  def weighed = weights.presence || Rhexon::Reference.judging.weights
 
   # @param given [Hash{String=>Integer}] 0 to 5 by aspect
   # @raise [Rhexon::InvalidInput]
   def weigh!(given)
-    aspects = Rhexon::Reference.table("judging").fetch("aspects")
+    aspects = Rhexon::Reference.judging.aspects
     ok = given.is_a?(Hash) && given.any? &&
       given.all? { |aspect, weight| aspects.include?(aspect) && weight.is_a?(Integer) && weight.between?(0, 5) }
     Rhexon.refuse_unless(ok, "Weights are 0 to 5 for each aspect", where: "weights", accepted: aspects.join(", "))

@@ -32,12 +32,12 @@ class BoardState
   # What was varied, and what each thing does to each measure that was read.
   def trial
     trial = @board.trial or return
-    table = Rhexon::Reference.table("judging")
-    names = table.fetch("measures")
+    table = Rhexon::Reference.judging
+    names = table.measures
     read = trial.effects.slice(*names.keys).sort_by { |measure, _| names.keys.index(measure) }
     { id: trial.id, name: trial.name, boards: trial.boards.map { |board| { id: board.id, name: board.name } },
       effects: read.map { |measure, result| effects(measure, result, names.fetch(measure)) },
-      weights: table.fetch("aspects").to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] },
+      weights: table.aspects.to_h { |aspect| [ aspect, trial.weighed.fetch(aspect, 0) ] },
       verdicts: verdicts(trial) }
   end
 

@@ -46,7 +46,7 @@ class ColourDesk
     looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("maple"), [], {})
     Rhexon::Colour::Look.new(
       looks.with_stain(
-        { product => product.helper? ? Rhexon::Reference.table("colour").fetch("concentrate_share") : 1.0 }
+        { product => product.helper? ? Rhexon::Reference.colour.concentrate_share : 1.0 }
       ),
       Rhexon::Colour::Light.find("D65")
     ).hex

@@ -96,7 +96,7 @@ class LooksState
 
   # What light makes of it in time, wood and clear films together.
   def later
-    Rhexon::Reference.table("colour").fetch("ages").filter_map do |time, age|
+    Rhexon::Reference.colour.ages.filter_map do |time, age|
       aged = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) do
         wood = Rhexon::Colour::Wood.for_species(@species).aged(time)
         wood ? reckoned(wood, years: age.fetch("years")) : []

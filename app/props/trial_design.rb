@@ -168,7 +168,7 @@ class TrialDesign
     ready = plan.build.ready["trial"]
     {
       hands_min: plan.hands_min("trial"), ready_at: ready,
-      judged_at: ready && ready + Rhexon::Reference.table("judging").fetch("settles_days") * 1440
+      judged_at: ready && ready + Rhexon::Reference.judging.settles_days * 1440
     }
   end
 

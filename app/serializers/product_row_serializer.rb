@@ -4,7 +4,7 @@ class ProductRowSerializer < ApplicationSerializer
   typelize class_name: :string, mechanism: :string, left_g: [ :number, NULLABLE ], gaps: "string[]",
            sheen_gu: [ :number, NULLABLE ], solids: [ :number, NULLABLE ], source: [ :string, NULLABLE ],
            retired: :boolean
-  attribute(:class_name) { |product| Rhexon::Reference.table("classes").dig("classes", product.kind, "name") }
+  attribute(:class_name) { |product| Rhexon::Reference.classes.dig("classes", product.kind, "name") }
   attribute(:retired) { |product| product.retired? }
   attribute(:mechanism) { |product| product.unsound ? "" : product.to_value.mechanism }
   attribute(:left_g) { |_| params[:left]&.round(1) }

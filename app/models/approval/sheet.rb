@@ -51,7 +51,7 @@ class Approval::Sheet
 
   private
 
-  def settles = Rhexon::Reference.table("judging").fetch("settles_days")
+  def settles = Rhexon::Reference.judging.settles_days
   def heading = @board.piece ? "Look of #{@board.piece.name.sub(/^./, &:downcase)}" : "Look of cell #{@cell.label}"
   def subject = [ @board.piece&.job&.client, "cell #{@cell.label} of #{@board.name}" ].compact.join(" · ")
   def say(words, **options) = @pdf.text(words, leading: 3, **options)

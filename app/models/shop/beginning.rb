@@ -50,8 +50,8 @@ class Shop::Beginning
   end
 
   def shelf!
-    Rhexon::Reference.table("classes")
-      .fetch("classes")
+    Rhexon::Reference.classes
+      .classes
       .except(*Rhexon::Materials::Product::HELPERS)
       .each do |kind, figures|
         colour = figures.fetch("mechanism") == "penetrating"

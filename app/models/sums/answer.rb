@@ -55,7 +55,7 @@ class Sums::Answer
     { flake_g: result.flake_g, flake_ml: result.flake_g / wanted.resin_density_g_per_ml, spirit_ml: result.spirit_ml,
       solution_ml: result.solution_ml, lb: wanted.lb_per_gal, g_per_l: wanted.g_per_l,
       solids_percent: wanted.solids_volume_percent,
-      dissolving_h: Rhexon::Mixing::Cut.defaults.fetch("dissolving_h") }
+      dissolving_h: Rhexon::Mixing::Cut.defaults.dissolving_h }
   end
 
   def thin

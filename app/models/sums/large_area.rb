@@ -1,6 +1,6 @@
 # A floor, hall or wall laid on in sections: what was sketched and chosen, reckoned by the core. Nothing is kept.
 class Sums::LargeArea
-  TOOLS = Rhexon::Reference.table("hands").fetch("strip_m").keys.freeze
+  TOOLS = Rhexon::Reference.hands.strip_m.keys.freeze
   # A first sketch: a hall with a corridor that leads out.
   FIRST = {
     "parts" => [ [ 0, 0, 9, 6 ], [ 9, 2, 4, 1.5 ] ], "exit" => [ 13, 2.75 ], "tool" => "roller", "strips" => "along",
@@ -19,7 +19,7 @@ class Sums::LargeArea
     {
       products: products.map { |product| { code: product.id, name: product.name } },
       rooms: Room.order(:id).pluck(:name), tools: TOOLS,
-      rates: Rhexon::Reference.table("hands").fetch("floor_rate_m2_per_h")
+      rates: Rhexon::Reference.hands.floor_rate_m2_per_h
     }
   end
 
@@ -89,7 +89,7 @@ class Sums::LargeArea
   end
 
   def rate
-    number("rate", Rhexon::Reference.table("hands").fetch("floor_rate_m2_per_h").fetch(tool), 0.5..500, "m²/h")
+    number("rate", Rhexon::Reference.hands.floor_rate_m2_per_h.fetch(tool), 0.5..500, "m²/h")
   end
 
   def coats = number("coats", 1, 1..10, "coats").to_i
@@ -119,7 +119,7 @@ class Sums::LargeArea
   end
 
   def limit_m = Rhexon::Areas::WetEdge.longest_m(rate_m2_per_h: rate, open_min: open_min, strip_m: strip_m)
-  def strip_m = Rhexon::Reference.table("hands").fetch("strip_m").fetch(tool)
+  def strip_m = Rhexon::Reference.hands.strip_m.fetch(tool)
 
   def ml_per_m2
     Rhexon::Mixing::Laying.for_area(area_m2: 1.0, wet_um: wet_um, method: laid, left_behind_ml: 0).gross_ml

@@ -40,13 +40,13 @@ module Rhexon
     def self.near!(minute, now, where)
       return if near?(minute, now)
 
-      years = Reference.table("hands").fetch("years_from_now")
+      years = Reference.hands.years_from_now
       raise InvalidInput.new("#{Time.at(minute * 60).utc.strftime("%Y-%m-%d")} is more than #{years} years from now",
                              where: where, accepted: "a date within #{years} years")
     end
 
     # @return [Boolean] no more than ten years from now, either way
-    def self.near?(minute, now) = (minute - now).abs <= Reference.table("hands").fetch("years_from_now") * 366 * 1440
+    def self.near?(minute, now) = (minute - now).abs <= Reference.hands.years_from_now * 366 * 1440
 
     def self.offset_of(match)
       sign, hours, minutes = match.captures.last(3)

@@ -89,8 +89,8 @@ class WorkOrderTest < CoreTest
     products = PRODUCTS.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
     amounts = order({ "1" => BASE, "2" => BASE }).amounts({ "1" => 0.01, "2" => 0.02 }, products)
     assert_equal [ "russet", "seal", "w20" ], amounts.map { |amount| amount["product"] }
-    hands, margin = Rhexon::Reference.table("hands"), Rhexon::Reference.table("mixing").fetch("margin_percent")
-    assert_equal ((0.03 * 80 * 2 / 0.7 + hands.fetch("left_behind_ml").fetch("spray")) * (1 + margin / 100.0)).ceil,
+    hands, margin = Rhexon::Reference.hands, Rhexon::Reference.mixing.margin_percent
+    assert_equal ((0.03 * 80 * 2 / 0.7 + hands.left_behind_ml.fetch("spray")) * (1 + margin / 100.0)).ceil,
                  amounts.last["ml"], "one gun for both coats"
   end
 

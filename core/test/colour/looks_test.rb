@@ -78,7 +78,7 @@ class LooksTest < CoreTest
     share = lambda do |um|
       film = looks(coat("s1", product: "seal", method: "brush", wet_um: um / 0.18, role: "seal"), dye)
       film.stages
-      film.send(:sealed, Rhexon::Reference.table("colour").fetch("uptake"))
+      film.send(:sealed, Rhexon::Reference.colour.uptake)
     end
     assert_in_delta 0.70, share.(2.5), 0.005
     assert_in_delta 0.19, share.(15.0), 0.005

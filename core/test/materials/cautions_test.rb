@@ -24,7 +24,7 @@ class CautionsTest < CoreTest
   end
 
   def test_no_sentence_says_that_something_is_safe
-    texts = Rhexon::Reference.table("cautions").fetch("cautions").map { |row| row["text"] }
+    texts = Rhexon::Reference.cautions.cautions.map { |row| row["text"] }
     refute_match(/\bis safe\b|\bsafely\b|no danger/i, texts.join(" "))
   end
 end

@@ -77,7 +77,7 @@ class ProductTest < CoreTest
   end
 
   def test_every_class_is_complete_enough_to_be_planned
-    Rhexon::Reference.table("classes").fetch("classes").each_key do |id|
+    Rhexon::Reference.classes.classes.each_key do |id|
       record = product(class: id)
       next assert(record.density_g_per_ml.value.positive?, id) if record.helper?
 

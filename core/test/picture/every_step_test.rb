@@ -19,7 +19,7 @@ class EveryStepTest < CoreTest
       }
     end
     demo +
-      Rhexon::Reference.table("classes").fetch("classes").keys.map { |kind| { "id" => "any_#{kind}", "class" => kind } }
+      Rhexon::Reference.classes.classes.keys.map { |kind| { "id" => "any_#{kind}", "class" => kind } }
   end
 
   SHELF = Rhexon::Reference.freeze_deep(shelf)

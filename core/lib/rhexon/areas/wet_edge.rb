@@ -9,7 +9,7 @@ module Rhexon
       # @param strip_m [Numeric] width of one strip of the tool
       # @return [Float] m
       def longest_m(rate_m2_per_h:, open_min:, strip_m:)
-        Reference.table("hands").fetch("live_edge_share") * rate_m2_per_h * (open_min / 60.0) / strip_m
+        Reference.hands.live_edge_share * rate_m2_per_h * (open_min / 60.0) / strip_m
       end
 
       # Open time of a product in the air of a room: shorter where its carrier leaves faster, never longer than on the

@@ -55,12 +55,12 @@ module Rhexon
       end
 
       def initialize(factors, seed)
-        table = Reference.table("judging")
-        least, most = table.fetch("levels")
+        table = Reference.judging
+        least, most = table.levels
         Rhexon.refuse_unless(factors.is_a?(Array) && factors.any?, "Choose at least one thing to vary",
                              where: "factors", accepted: "1 to 8 factors")
-        Rhexon.refuse_unless(factors.size <= table.fetch("most_factors"), "#{factors.size} things to vary are too many",
-                             where: "factors", accepted: "1 to #{table.fetch("most_factors")} factors")
+        Rhexon.refuse_unless(factors.size <= table.most_factors, "#{factors.size} things to vary are too many",
+                             where: "factors", accepted: "1 to #{table.most_factors} factors")
         factors.each do |factor|
           Rhexon.refuse_unless(factor.is_a?(Hash), "A factor has a name and levels", where: "factors")
         end
@@ -74,7 +74,7 @@ module Rhexon
         end
         @factors = factors
         @sizes = factors.map { |factor| factor["levels"].size }
-        @most = table.fetch("most_cells")
+        @most = table.most_cells
         @seed = seed
       end
 

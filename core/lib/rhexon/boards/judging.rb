@@ -17,10 +17,10 @@ module Rhexon
         @cells = cells
         @weights = weights.select { |_, weight| weight.positive? }
         @gloss = gloss
-        unknown = weights.keys - table.fetch("aspects")
+        unknown = weights.keys - table.aspects
         Rhexon.refuse_unless(
           unknown.empty?, "#{unknown.first} is nothing that is weighed", where: "weights",
-          accepted: table.fetch("aspects").join(", ")
+          accepted: table.aspects.join(", ")
         )
       end
 
@@ -32,9 +32,9 @@ module Rhexon
       # A measure on its curve.
       # @return [Float, nil] 0 to 1; nil when the measure has no curve or no target
       def self.mapped(measure, value, gloss: nil)
-        record = Reference.table("judging").fetch("measures").fetch(measure)
+        record = Reference.judging.measures.fetch(measure)
         if record["better"] == "target" && gloss
-          return between(Reference.table("judging").fetch("gloss_curve"), off(value, gloss))
+          return between(Reference.judging.gloss_curve, off(value, gloss))
         end
 
         record["curve"] && between(record["curve"], value)
@@ -55,8 +55,8 @@ module Rhexon
 
       private
 
-      def table = Reference.table("judging")
-      def record(measure) = table.fetch("measures").fetch(measure)
+      def table = Reference.judging
+      def record(measure) = table.measures.fetch(measure)
 
       def verdict(id)
         aspects = aspects(id)

@@ -18,7 +18,7 @@ module Rhexon
 
       # Measures that are one number: their name, unit, range and what is accepted, by kind.
       # @return [Hash{String=>Hash}]
-      def measures = @measures ||= Reference.table("judging").fetch("measures").select { |_, record| record["range"] }
+      def measures = @measures ||= Reference.judging.measures.select { |_, record| record["range"] }
 
       # @param kind [String] lab, spectrum, photo_lab, note or one of the measures
       # @param value [Object] [L*, a*, b*], a number, or text

@@ -14,7 +14,7 @@ module Rhexon
       # @param today [Date]
       # @return [Array<Look>]
       def for(made_on, read_on, today)
-        Reference.table("judging").fetch("look_again_days").map do |days|
+        Reference.judging.look_again_days.map do |days|
           on = made_on + days
           state = if read_on.any? { |date| date >= on }
             "done"

@@ -5,10 +5,10 @@ module Rhexon
       module_function
 
       # @return [Integer] touches a reading is made of
-      def count = Reference.table("judging").fetch("touches")
+      def count = Reference.judging.touches
 
       # @return [Array<String>] measures that instruments read
-      def measures = Reference.table("judging").fetch("apart").keys
+      def measures = Reference.judging.apart.keys
 
       # @param measure [String] "lab" or "gloss"
       # @param values [Array<Float>, Array<Array<Float>>]
@@ -18,7 +18,7 @@ module Rhexon
         apart = values.combination(2)
           .map { |one, other| measure == "lab" ? Colour::DeltaE.ciede2000(one, other) : (one - other).abs }.max ||
           0
-        Rhexon.refuse_unless(apart <= Reference.table("judging").fetch("apart").fetch(measure),
+        Rhexon.refuse_unless(apart <= Reference.judging.apart.fetch(measure),
                              "The touches do not agree: #{values.map { |value| Array(value).join(" ") }.join(" / ")}",
                              where: measure, accepted: "touches near each other")
         if measure == "lab"

@@ -83,7 +83,7 @@ module Rhexon
         area = pass.cells.sum { |cell| areas.fetch(cell) } * (pass.step["coats"] || 1)
         wiped = %w[wipe pad].include?(pass.step["method"]) || !product.film? ? product.consumption_ml_per_m2 : nil
         Mixing::Laying.for_area(area_m2: area,
-                                wet_um: pass.step["wet_um"] || Reference.table("hands").fetch("stain_ml_per_m2"),
+                                wet_um: pass.step["wet_um"] || Reference.hands.stain_ml_per_m2,
                                 method: pass.step["method"], gun: pass.step["gun"], consumption_ml_per_m2: wiped)
       end
 

@@ -14,7 +14,7 @@ module Rhexon
       def initialize(plan, runs)
         @plan = plan
         @model = plan.model
-        @hand_sd = Reference.table("drying").dig("chance", "hand_sd")
+        @hand_sd = Reference.drying.chance.hand_sd
         @draws = Draws.new(plan.shop.seed)
         @weather = Weather.new(plan.shop.zone, @draws)
         @course = Course.new(plan, @draws)

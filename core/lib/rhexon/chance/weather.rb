@@ -14,7 +14,8 @@ module Rhexon
         @t_key = draws.key("air/t")
         @rh_key = draws.key("air/rh")
         @draws = draws
-        @t_sd_c, @rh_sd = Reference.table("drying").fetch("chance").values_at("day_sd_c", "day_sd_rh")
+        @t_sd_c = Reference.drying.chance.day_sd_c
+        @rh_sd = Reference.drying.chance.day_sd_rh
         @speeds = {}
         @noons = {}.compare_by_identity
       end

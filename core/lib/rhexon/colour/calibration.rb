@@ -24,8 +24,8 @@ module Rhexon
         private
 
         def used?(fit, least)
-          Reference.table("colour").fetch("taught").then do |table|
-            fit.count >= table.fetch(least) && fit.before - fit.after >= table.fetch("nearer")
+          Reference.colour.taught.then do |table|
+            fit.count >= table[least] && fit.before - fit.after >= table.nearer
           end
         end
       end
@@ -80,7 +80,7 @@ module Rhexon
 
       def surface(cells, products)
         uncoloured = cells.select { |cell| cell[:bare] && cell[:stain].nil? }.first(
-          Reference.table("colour").dig("taught", "most")
+          Reference.colour.taught.most
         )
         return if uncoloured.empty?
 
@@ -93,7 +93,7 @@ module Rhexon
       private_class_method :surface
 
       def strength(cells, products, id, surface)
-        cells = cells.last(Reference.table("colour").dig("taught", "most"))
+        cells = cells.last(Reference.colour.taught.most)
         Fit.strength(cells.map { |cell|
           [ Looks.share(cell[:stain]) * 100, cell[:lab], cell ]
         }) do |strength, _, cell|

@@ -15,7 +15,7 @@ module Rhexon
           [ a.abs, a.positive? ? "red" : "green" ], [ b.abs, b.positive? ? "yellow" : "blue" ],
           [ lightness.abs, lightness.positive? ? "pale" : "dark" ]
         ]
-        seen = Reference.table("colour").fetch("seen")
+        seen = Reference.colour.seen
         new(lightness: lightness, chroma: chroma, hue: hue,
             parts: parts.select { |size, _| size >= seen }.sort_by { |size, _| -size }).freeze
       end

@@ -24,7 +24,7 @@ module Rhexon
 
       # @return [String] in words (estimates)
       def words(delta)
-        Reference.table("colour").fetch("words").find { |limit, _| delta < limit }&.last || "another colour"
+        Reference.colour.words.find { |limit, _| delta < limit }&.last || "another colour"
       end
 
       def polar(a, b) = [ Math.hypot(a, b), a.zero? && b.zero? ? 0.0 : Math.atan2(b, a) * 180 / Math::PI % 360 ]

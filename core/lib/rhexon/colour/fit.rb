@@ -42,7 +42,8 @@ module Rhexon
             labs.each_with_index.sum { |lab, index| DeltaE.ciede2000(lab, yield(surface, index)) } / labs.size
           }
         }
-        usual = Reference.table("colour").fetch("surface").values_at("s", "k2w")
+        surface = Reference.colour.surface
+        usual = [ surface.s, surface.k2w ]
         best = (0..12)
           .to_a
           .product((0..16).to_a)

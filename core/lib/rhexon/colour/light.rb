@@ -5,16 +5,16 @@ module Rhexon
     Light = Struct.new(:id, :name, :power, :model, keyword_init: true) do
       class << self
         # @return [Array<Light>] in the order they are offered
-        def all = table.fetch("lights").keys.map { |id| find(id) }
+        def all = table.lights.keys.map { |id| find(id) }
 
         # @raise [InvalidInput]
         def find(id)
           @known ||= {}
           @known[id] ||= begin
-            record = table.fetch("lights")[id] or
+            record = table.lights[id] or
               raise InvalidInput.new(
                 "The light #{id.inspect} is not known", where: "light",
-                accepted: table.fetch("lights").keys.join(", ")
+                accepted: table.lights.keys.join(", ")
               )
             new(id: id, name: record.fetch("name"), power: power(record).freeze, model: record["model"] || false).freeze
           end
@@ -22,7 +22,7 @@ module Rhexon
 
         private
 
-        def table = Reference.table("lights")
+        def table = Reference.lights
 
         def power(record)
           return daylight(record["daylight_k"]) if record["daylight_k"]
@@ -45,7 +45,7 @@ module Rhexon
           m = 0.0241 + 0.2562 * x - 0.7341 * y
           m1, m2 = ((-1.3515 - 1.7703 * x + 5.9114 * y) /
             m).round(3), ((0.0300 - 31.4424 * x + 30.0717 * y) / m).round(3)
-          s0, s1, s2 = table.fetch("daylight").values_at("s0", "s1", "s2")
+          s0, s1, s2 = table.daylight.to_a
           s0.zip(s1, s2).map { |a, b, c| a + m1 * b + m2 * c }
         end
 

@@ -77,7 +77,7 @@ module Rhexon
         @films = []
         @texture_um = 0.0
         @open_stain = false
-        @grain_um = Reference.table("colour").dig("uptake", "grain_um").to_f
+        @grain_um = Reference.colour.uptake.grain_um.to_f
         @gloss = nil
         @gaps, @notes = [], []
       end
@@ -123,23 +123,23 @@ module Rhexon
       end
 
       def uptake(optics)
-        table = Reference.table("colour").fetch("uptake")
-        grain = (@grain_um / table.fetch("grain_um"))**table.fetch(optics.kind == "pigment" ? "pigment" : "dye")
-        @wood.uptake * grain * (@end_grain ? table.fetch("end_grain") : 1) * sealed(table)
+        table = Reference.colour.uptake
+        grain = (@grain_um / table.grain_um)**table[optics.kind == "pigment" ? "pigment" : "dye"]
+        @wood.uptake * grain * (@end_grain ? table.end_grain : 1) * sealed(table)
       end
 
       # What is sealed takes less, and ever less with more on and in the face.
       def sealed(table)
-        table.fetch("sealed") + (1 - table.fetch("sealed")) * Math.exp(-film_um / table.fetch("sealer_um"))
+        table.sealed + (1 - table.sealed) * Math.exp(-film_um / table.sealer_um)
       end
 
       def film_um = @films.sum { |film| film[:um] }
 
       def limited(product, optics, before, result)
-        limit = Reference.table("colour").fetch("limited")
+        limit = Reference.colour.limited
         moved = before - Spectrum.lab(result.reflectance, Light.find("D65"))[0]
-        if optics.known && optics.k.sum.positive? && moved < limit.fetch("least_change") &&
-            before < limit.fetch("below_l")
+        if optics.known && optics.k.sum.positive? && moved < limit.least_change &&
+            before < limit.below_l
           @notes |= result.notes |= [ "#{product.name} hardly moves it: the wood limits this" ]
         end
       end
@@ -156,7 +156,7 @@ module Rhexon
             s: optics.s.map { |s| s * strength(product) }
           }
         @open_stain = false
-        @gloss = product.sheen_gu&.value || Reference.table("colour").fetch("gloss_gu")
+        @gloss = product.sheen_gu&.value || Reference.colour.gloss_gu
         stage(step, coat)
       end
 
@@ -217,7 +217,7 @@ module Rhexon
 
       # How far a stain that lies open on a film is seen wet: not at all on a washcoat, wholly on a built film.
       def wetness
-        from, till = Reference.table("colour").fetch("uptake").values_at("washcoat_um", "wet_um")
+        from, till = Reference.colour.uptake.washcoat_um, Reference.colour.uptake.wet_um
         ((film_um - from) / (till - from).to_f).clamp(0.0, 1.0)
       end
 

@@ -16,10 +16,10 @@ module Rhexon
         differences = Light.all.to_h do |light|
           [ light.id, DeltaE.ciede2000(Spectrum.lab(target, light), Spectrum.lab(reflectance, light)) ]
         end
-        limits = Reference.table("colour").fetch("metamer")
+        limits = Reference.colour.metamer
         lamps = differences.except("D65", "D50")
         lamp, worst = lamp ? [ lamp, lamps.fetch(lamp, 0.0) ] : lamps.max_by { |_, difference| difference }
-        tells = differences["D65"] <= limits.fetch("day") && worst > limits.fetch("lamp")
+        tells = differences["D65"] <= limits.day && worst > limits.lamp
         Answer.new(
           differences: differences,
           caution: tells ? format("It matches by day (%.1f) and not under the %s (%.1f).", differences["D65"],

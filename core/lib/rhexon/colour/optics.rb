@@ -49,10 +49,10 @@ module Rhexon
 
         # A clear film by its class: yellow as its kind is.
         def clear(product)
-          amber = Reference.table("colour").fetch("amber")
-          strength, ageing = amber.fetch("classes").fetch(product.class_id, [ 0.0, 1.0 ])
+          amber = Reference.colour.amber
+          strength, ageing = amber.classes.fetch(product.class_id, [ 0.0, 1.0 ])
           new(kind: "film",
-              k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fetch("fall_nm").to_f) },
+              k: Spectrum::NM.map { |nm| strength * Math.exp(-(nm - 400) / amber.fall_nm.to_f) },
               s: none, known: true, ageing: ageing).freeze
         end
       end

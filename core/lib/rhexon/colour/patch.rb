@@ -13,20 +13,20 @@ module Rhexon
       # @raise [InvalidInput] when a part is burnt out or drowned
       def lab(patch, grey:, white: nil)
         { "patch" => patch, "grey" => grey, "white" => white }.compact.each { |name, rgb| check(name, rgb) }
-        cards = Reference.table("colour").fetch("cards")
+        cards = Reference.colour.cards
         seen = patch.each_with_index.map do |value, channel|
-          white ? line(value, grey[channel], white[channel], cards) : value * cards.fetch("grey") / grey[channel]
+          white ? line(value, grey[channel], white[channel], cards) : value * cards.grey / grey[channel]
         end
         Lab.of_xyz(Lab.srgb_xyz(seen.map { |value| [ value, 0.0 ].max }), Lab::WHITE_D65).map { |value| value.round(1) }
       end
 
       def check(name, rgb)
-        table = Reference.table("colour").fetch("cards")
+        table = Reference.colour.cards
         Rhexon.refuse_unless(
-          rgb.max < table.fetch("burnt"), "The #{name} is burnt out in the photo", where: name,
+          rgb.max < table.burnt, "The #{name} is burnt out in the photo", where: name,
           accepted: "a darker exposure"
         )
-        Rhexon.refuse_unless(rgb.min > table.fetch("drowned") || name == "patch",
+        Rhexon.refuse_unless(rgb.min > table.drowned || name == "patch",
                              "The #{name} is too dark in the photo", where: name, accepted: "more light")
       end
       private_class_method :check
@@ -36,7 +36,7 @@ module Rhexon
           white > grey * 1.2, "The white card is hardly lighter than the grey one", where: "white",
           accepted: "the white card in the same light"
         )
-        cards.fetch("grey") + (value - grey) * (cards.fetch("white") - cards.fetch("grey")) / (white - grey)
+        cards.grey + (value - grey) * (cards.white - cards.grey) / (white - grey)
       end
       private_class_method :line
     end

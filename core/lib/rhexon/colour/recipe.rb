@@ -58,13 +58,13 @@ module Rhexon
       # A toner over what is there.
       # @param reflectance [Array<Float>] as it is seen, coated
       def self.toner(reflectance, target, colourants, surface: Surface.usual, gu: 90.0, **options)
-        table = Reference.table("colour").fetch("toner")
+        table = Reference.colour.toner
         inside = surface.under_film(reflectance, gu: gu)
         new(target, colourants, **options) do |shares|
-          optics = shares.map { |product, share| [ Optics.for(product), share * table.fetch("share_per_um") ] }
+          optics = shares.map { |product, share| [ Optics.for(product), share * table.share_per_um ] }
           toned = inside.each_with_index.map do |ri, at|
             Layer.over(ri, k: optics.sum { |optic, share| optic.k[at] * share },
-                           s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.fetch("film_um").to_f)
+                           s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.film_um.to_f)
           end
           surface.coated(toned, gu: gu)
         end
@@ -93,10 +93,10 @@ module Rhexon
 
       # The best shares of one, two and three colourants.
       def sizes
-        table = Reference.table("colour").fetch("recipe")
+        table = Reference.colour.recipe
         carried = [ {} ]
         grid = []
-        (1..[ table.fetch("most"), @colourants.size ].min).each do
+        (1..[ table.most, @colourants.size ].min).each do
           begun = carried.flat_map { |shares|
             (@colourants - shares.keys)
             .select { |more| mixes?([ *shares.keys, more ]) }
@@ -107,7 +107,7 @@ module Rhexon
           ranked = begun.map { |shares| searched(shares) }.sort_by do |difference, shares|
             [ difference, shares.keys.map(&:id) ]
           end
-          carried = ranked.map(&:last).uniq(&:keys).first(table.fetch("carried"))
+          carried = ranked.map(&:last).uniq(&:keys).first(table.carried)
           grid << ranked.first.last
         end
         grid
@@ -169,7 +169,7 @@ module Rhexon
 
       # What is left cannot be brought by adding.
       def beyond(nearest, answer)
-        return [] if DeltaE.ciede2000(@target, nearest) <= Reference.table("colour").dig("recipe", "reached")
+        return [] if DeltaE.ciede2000(@target, nearest) <= Reference.colour.recipe.reached
 
         cast = Cast.for(nearest, @target)
         dark = if cast.lightness < -1

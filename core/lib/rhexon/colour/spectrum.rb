@@ -43,7 +43,7 @@ module Rhexon
       # @return [Array<Array<Float>>] x, y, z
       def eye
         @eye ||= %w[x y z]
-          .map { |curve| NM.map { |nm| lobes(Reference.table("lights").fetch("eye").fetch(curve), nm) }.freeze }.freeze
+          .map { |curve| NM.map { |nm| lobes(Reference.lights.eye.fetch(curve), nm) }.freeze }.freeze
       end
 
       # A sum of lobes, each a bell with its own width on either side.

@@ -8,9 +8,9 @@ module Rhexon
     Surface = Struct.new(:s, :k2w, :k1, :k2, keyword_init: true) do
       # @param fitted [Hash] "s" and "k2w" from the shop's own boards
       def self.usual(fitted = {})
-        table = Reference.table("colour").fetch("surface")
-        new(s: fitted["s"] || table.fetch("s"), k2w: fitted["k2w"] || table.fetch("k2w"), k1: table.fetch("k1"),
-            k2: table.fetch("k2")).freeze
+        table = Reference.colour.surface
+        new(s: fitted["s"] || table.s, k2w: fitted["k2w"] || table.k2w, k1: table.k1,
+            k2: table.k2).freeze
       end
 
       # Bare reflectance to the inside.
@@ -47,8 +47,8 @@ module Rhexon
       def dry_share(lowest) = [ s, lowest / 2 ].min
 
       def flat_share(gu)
-        (1 - gu / Reference.table("colour").fetch("gloss_gu").to_f).clamp(0.0, 1.0) *
-          Reference.table("colour").fetch("flat_scatter")
+        (1 - gu / Reference.colour.gloss_gu.to_f).clamp(0.0, 1.0) *
+          Reference.colour.flat_scatter
       end
     end
   end

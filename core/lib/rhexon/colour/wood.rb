@@ -12,7 +12,7 @@ module Rhexon
 
       class << self
         # @return [Array<String>]
-        def species = table.fetch("woods").keys
+        def species = table.woods.keys
 
         # The species in a wood as a shop names it: "quarter-sawn white oak" is oak.
         # @param words [String, nil]
@@ -68,10 +68,10 @@ module Rhexon
 
         private
 
-        def table = Reference.table("woods")
+        def table = Reference.woods
 
         def record(species)
-          table.fetch("woods")[species] ||
+          table.woods[species] ||
             raise(
               InvalidInput.new(
                 "The wood #{species.inspect} is not known", where: "wood",
@@ -87,7 +87,7 @@ module Rhexon
         end
 
         def shape(record)
-          curve = table.fetch("shapes").fetch(record.fetch("shape"))
+          curve = table.shapes.fetch(record.fetch("shape"))
           Spectrum::NM.map do |nm|
             curve["low"] +
               (curve["high"] - curve["low"]) / (1 + Math.exp(-(nm - curve["middle_nm"]) / (curve["width_nm"] / 2.0)))

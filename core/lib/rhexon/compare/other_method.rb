@@ -19,7 +19,7 @@ module Rhexon
         {
           "method" => method,
           "wet_um" => [
-            (coats * wet_um / count.to_f).round, (usual * Reference.table("limits").fetch("heaviest_share")).floor
+            (coats * wet_um / count.to_f).round, (usual * Reference.limits.heaviest_share).floor
           ].min,
           "coats" => count
         }

@@ -36,7 +36,7 @@ module Rhexon
       private
 
       def shop = @plan.shop
-      def limits = Reference.table("limits").fetch("what_if")
+      def limits = Reference.limits.what_if
 
       def air
         rooms = @plan.of_piece(@id)
@@ -46,8 +46,8 @@ module Rhexon
 
         where = rooms.one? ? "in the #{rooms.first}" : "in its rooms"
         {
-          "warmer" => [ "#{limits.fetch("warmer_c")} °C warmer #{where}", method(:warmer) ],
-          "drier" => [ "#{limits.fetch("drier_percent")} % drier #{where}", method(:drier) ],
+          "warmer" => [ "#{limits.warmer_c} °C warmer #{where}", method(:warmer) ],
+          "drier" => [ "#{limits.drier_percent} % drier #{where}", method(:drier) ],
           "fans" => [ "Fans on #{where}", method(:fanned) ]
         }.map do |kind, (label, change)|
           answer(kind, label, nil,
@@ -60,8 +60,8 @@ module Rhexon
       def hours
         [ [ "longer", "An hour longer each day", ->(week) { week.transform_values { |spans| longer(spans) } } ],
           [
-            "saturday", "Saturdays #{limits.fetch("saturday").join(" to ")}",
-            ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.fetch("saturday") ]) }
+            "saturday", "Saturdays #{limits.saturday.join(" to ")}",
+            ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.saturday ]) }
           ] ].map do |kind, label, change|
           answer(kind, label, nil, Search::Planner.plan(shop.with_weeks(&change)))
         end
@@ -72,8 +72,8 @@ module Rhexon
 
         from, till = spans.last
         hours, minutes = till.split(":").map(&:to_i)
-        later = format("%02d:%02d", *(hours * 60 + minutes + limits.fetch("longer_min")).divmod(60))
-        [ *spans[0..-2], [ from, [ till, [ later, limits.fetch("latest_close") ].min ].max ] ]
+        later = format("%02d:%02d", *(hours * 60 + minutes + limits.longer_min).divmod(60))
+        [ *spans[0..-2], [ from, [ till, [ later, limits.latest_close ].min ].max ] ]
       end
 
       def changes
@@ -122,7 +122,7 @@ module Rhexon
 
       # Heated air holds the same water: its relative humidity falls.
       def warmer(climate)
-        t_c = climate.t_c + limits.fetch("warmer_c")
+        t_c = climate.t_c + limits.warmer_c
         Drying::Climate.new(
           t_c: t_c,
           rh: (climate.rh * Drying::Air.saturation_kpa(climate.t_c) / Drying::Air.saturation_kpa(t_c)).clamp(1, 100),
@@ -133,7 +133,7 @@ module Rhexon
       def drier(climate)
         Drying::Climate.new(
           t_c: climate.t_c,
-          rh: [ climate.rh - limits.fetch("drier_percent"), [ limits.fetch("least_rh"), climate.rh ].min ].max,
+          rh: [ climate.rh - limits.drier_percent, [ limits.least_rh, climate.rh ].min ].max,
           air: climate.air
         )
       end

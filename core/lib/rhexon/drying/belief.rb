@@ -35,8 +35,8 @@ module Rhexon
     end
 
     # Standard deviations of ln b: of one look, from coat to coat, and before anything is known.
-    Belief::LOOK_SD, Belief::COAT_SD, Belief::FIRST_SD = Reference.table("drying")
-      .fetch("belief")
-      .values_at("look_sd", "coat_sd", "first_sd")
+    Belief::LOOK_SD = Reference.drying.belief.look_sd
+    Belief::COAT_SD = Reference.drying.belief.coat_sd
+    Belief::FIRST_SD = Reference.drying.belief.first_sd
   end
 end

@@ -11,7 +11,7 @@ module Rhexon
                              where: "#{where}/t_c", accepted: "-20 to 60 °C")
         Rhexon.refuse_unless(rh.is_a?(Numeric) && rh.between?(1, 100), "Humidity cannot be #{rh} %",
                              where: "#{where}/rh", accepted: "1 to 100 %")
-        known = Reference.table("drying").fetch("air")
+        known = Reference.drying.air
         Rhexon.refuse_unless(
           known.key?(air), "Air movement '#{air}' is not known", where: "#{where}/air", accepted: known.keys.join(", ")
         )

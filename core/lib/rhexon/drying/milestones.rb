@@ -31,7 +31,7 @@ module Rhexon
 
       # Growth of drying times with the coats of the same evaporative stack laid in the 24 h before.
       def self.coat_factor(earlier)
-        [ 1 + table.fetch("coat_step") * earlier, table.fetch("coat_cap") ].min
+        [ 1 + table.coat_step * earlier, table.coat_cap ].min
       end
 
       # What must have passed for a milestone, whenever laying ends and however many coats are under it.
@@ -184,7 +184,7 @@ module Rhexon
         stated = coat.product.stated_wet_um(name, coat.method)
         return 1.0 unless coat.wet_um && stated
 
-        low, high = table.fetch("film_clamp").then { |clamps|
+        low, high = table.film_clamp.then { |clamps|
           clamps.fetch(coat.product.mechanism, clamps.fetch("other"))
         }
         carrier_factor(coat.wet_um.to_f, stated.to_f).clamp(low, high)
@@ -197,12 +197,12 @@ module Rhexon
       def carrier_factor(wet, stated)
         return (wet / stated)**exponent unless coat.product.mechanism == "oxidative"
 
-        skins = table.fetch("oxidative_skins_from_um").to_f
-        wet / stated * ([ wet, skins ].max / [ stated, skins ].max)**table.fetch("oxidative_skin_exponent")
+        skins = table.oxidative_skins_from_um.to_f
+        wet / stated * ([ wet, skins ].max / [ stated, skins ].max)**table.oxidative_skin_exponent
       end
 
       def exponent
-        exponents = table.fetch("film_exponent")
+        exponents = table.film_exponent
         return exponents.fetch(coat.product.mechanism, 0) unless coat.product.mechanism == "reactive"
 
         { "water" => exponents.fetch("coalescing"), "none" => 0 }.fetch(
@@ -215,13 +215,13 @@ module Rhexon
         usual = coat.product.finished_um
         return 1.0 unless coat.stack_dry_um && usual
 
-        low, high = table.fetch("stack_clamp")
-        (coat.stack_dry_um / usual.to_f).clamp(low, high)**table.fetch("stack_exponent")
+        low, high = table.stack_clamp
+        (coat.stack_dry_um / usual.to_f).clamp(low, high)**table.stack_exponent
       end
 
       def table = self.class.table
 
-      def self.table = Reference.table("drying")
+      def self.table = Reference.drying
     end
   end
 end

@@ -37,8 +37,8 @@ module Rhexon
       def factors(product, phase, climate)
         warm = raw(product, phase, climate.t_c, product.sheet_rh)
         damp = raw(product, phase, climate.t_c, climate.rh)
-        air = phase == "early" ? constants.fetch("air").fetch(climate.air) : 1.0
-        least = constants.fetch("least_climate_air")
+        air = phase == "early" ? constants.air.fetch(climate.air) : 1.0
+        least = constants.least_climate_air
         one, two, three = [ warm, damp, damp * air ].map { |factor| [ factor, least ].max }
         return Factors.new(temperature: Float::INFINITY, humidity: 1.0, air: 1.0) if one.infinite?
 
@@ -94,7 +94,7 @@ module Rhexon
 
       # Water leaves in proportion to the drying power of the air, es(T)(1 - RH).
       def evaporation(t_c, rh, product)
-        cap = constants.fetch("carrier_cap").to_f
+        cap = constants.carrier_cap.to_f
         return cap if rh >= 100
 
         sheet = Air.saturation_kpa(product.sheet_t_c) * (100 - product.sheet_rh)
@@ -104,13 +104,13 @@ module Rhexon
 
       # Every factor is 1 at the sheet's own climate, its humidity included.
       def oxidative(energy, t_c, rh, product)
-        return Float::INFINITY if t_c < constants.fetch("oxidative_stops_below_c")
+        return Float::INFINITY if t_c < constants.oxidative_stops_below_c
 
         arrhenius(energy, t_c, product.sheet_t_c) * damp(rh) / damp(product.sheet_rh)
       end
       private_class_method :oxidative
 
-      def damp(rh) = 1 + constants.fetch("oxidative_damp_per_percent") * [ rh - 50, 0 ].max
+      def damp(rh) = 1 + constants.oxidative_damp_per_percent * [ rh - 50, 0 ].max
       private_class_method :damp
 
       def moisture_cure(product, phase, rh)
@@ -122,7 +122,7 @@ module Rhexon
       def dryness(rh) = (50.0 / rh).clamp(0.6, 1.7)
       private_class_method :dryness
 
-      def constants = Reference.table("drying")
+      def constants = Reference.drying
       private_class_method :constants
     end
   end

@@ -7,8 +7,8 @@ module Rhexon
     Fault = Struct.new(:id, :name, :looks, :causes, :mendings, keyword_init: true) do
       # @return [Array<Fault>]
       def self.all
-        @all ||= Reference.table("faults")
-          .fetch("faults")
+        @all ||= Reference.faults
+          .faults
           .map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
       end
 

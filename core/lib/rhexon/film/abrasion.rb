@@ -23,11 +23,11 @@ module Rhexon
       def of_step(step, texture_um)
         return off(step["removes_um"].to_f, texture_um) if step["removes_um"]
 
-        force = step["machine"] ? table.fetch("machine_factor") : 1
+        force = step["machine"] ? table.machine_factor : 1
         case purpose(step)
         when "rub_out" then levelled(step.fetch("grits"), texture_um.to_f, force)
         when "between" then off(step.fetch("grits").sum { |grit| by_grain("flatten", grit) } * force, texture_um)
-        when "denib" then off(table.dig("removal_um", "denib") * force, texture_um)
+        when "denib" then off(table.removal_um.fetch("denib") * force, texture_um)
         else off(step.fetch("grits").map { |grit| scuff_um(grit) }.max * force, texture_um)
         end
       end
@@ -37,24 +37,24 @@ module Rhexon
       def purpose(step) = step["kind"] == "level" ? step.fetch("aim") : "scuff"
 
       # @param grit [String, nil] nil: the usual paper
-      def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.dig("removal_um", "scuff").to_f
+      def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.removal_um.fetch("scuff").to_f
 
       # Everyday work by hand, which nobody stops for.
       def light?(pass)
         pass.kind == "scuff" ||
           (!pass.step["machine"] &&
             (purpose(pass.step) == "denib" ||
-              (pass.step["removes_um"] || Float::INFINITY) <= table.dig("removal_um", "denib")))
+              (pass.step["removes_um"] || Float::INFINITY) <= table.removal_um.fetch("denib")))
       end
 
-      def edge_factor = table.fetch("edge_removal_factor")
+      def edge_factor = table.edge_removal_factor
 
       # @param arris [String] sharp, eased_2mm or eased_3mm
-      def arris_share(arris) = table.fetch("arris_share").fetch(arris || "sharp")
+      def arris_share(arris) = table.arris_share.fetch(arris || "sharp")
 
       # @param method [String] of a coat
       # @return [Numeric] µm
-      def texture_um(method) = table.fetch("texture_um").fetch(method)
+      def texture_um(method) = table.texture_um.fetch(method)
 
       # The first grit takes what is left of the texture; each finer one only its scratches. Texture is there once,
       # however hard a machine presses.
@@ -62,9 +62,9 @@ module Rhexon
         um = grits.sum do |grit|
           first, texture = texture, 0.0
           if first.positive?
-            first + table.dig("removal_um", "level") * force
+            first + table.removal_um.fetch("level") * force
           else
-            [ by_grain("finer", grit), table.fetch("least_removal_um") ].max * force
+            [ by_grain("finer", grit), table.least_removal_um ].max * force
           end
         end
         Taken.new(um, 0.0)
@@ -75,12 +75,12 @@ module Rhexon
       private_class_method :off
 
       def by_grain(purpose, grit)
-        table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.fetch("grain_um").to_f
+        table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.grain_um.to_f
       end
 
       private_class_method :by_grain
 
-      def table = Reference.table("film")
+      def table = Reference.film
       private_class_method :table
     end
   end

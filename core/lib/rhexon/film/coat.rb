@@ -24,7 +24,7 @@ module Rhexon
       # @param nth [Integer] 1 for the first film coat ever laid on the face
       # @param sealed_and_sanded [Boolean] a sealer is on and was sanded: counts as a later coat
       def surface_share(wood, nth, sealed_and_sanded: false)
-        shares = Reference.table("film").fetch("absorption").fetch(wood)
+        shares = Reference.film.absorption.fetch(wood)
         sealed_and_sanded ? shares.last : shares[[ nth, shares.size ].min - 1]
       end
     end

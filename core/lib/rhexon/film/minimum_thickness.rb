@@ -19,10 +19,10 @@ module Rhexon
       # @return [Numeric, nil] µm; nil when the use is not stated
       def um(use, stack)
         most = stack.layers.group_by(&:way).max_by { |_, layers| layers.sum(&:laid_um) }.first
-        table.fetch("least_by_way_um")[most] || table.fetch("least_um")[use]
+        table.least_by_way_um[most] || table.least_um[use]
       end
 
-      def table = Reference.table("film")
+      def table = Reference.film
       private_class_method :table
     end
   end

@@ -38,7 +38,7 @@ module Rhexon
                           way: MinimumThickness.way(product, method), bond_group: bond_group(product, fused),
                           sheen_gu: product.sheen_gu&.value, role: role).freeze
         with(layers: @layers + [ layer ], coats_laid: @coats_laid + 1,
-             variance_um2: @variance_um2 + (dry * film_table.fetch("coat_sd"))**2,
+             variance_um2: @variance_um2 + (dry * film_table.coat_sd)**2,
              texture_um: Abrasion.texture_um(method).to_f, pores_um: filled(dry, product, method))
       end
 
@@ -48,8 +48,8 @@ module Rhexon
       def stain(product)
         return with(colour_in_wood: true) unless product.filler?
 
-        filler = film_table.fetch("filler")
-        with(pores_um: @pores_um + open_um * filler.fetch("fills") * (1 - filler.fetch("loses")))
+        filler = film_table.filler
+        with(pores_um: @pores_um + open_um * filler.fills * (1 - filler.loses))
       end
 
       # Back to the wood: all film goes, and stays in the pores.
@@ -71,7 +71,7 @@ module Rhexon
         end
         with(layers: kept.reverse, texture_um: texture_um,
              sealer_sanded: @sealer_sanded || (@coats_laid == 1 && @layers.last.role == "seal"),
-             variance_um2: @variance_um2 + (face_um * film_table.fetch("removal_sd"))**2)
+             variance_um2: @variance_um2 + (face_um * film_table.removal_sd)**2)
       end
 
       # @return [Float] µm
@@ -102,8 +102,8 @@ module Rhexon
         taken = face_um * Abrasion.edge_factor
         there = over.sum(&:arris_um)
         spread = Math.sqrt(
-          (taken * film_table.fetch("removal_sd"))**2 +
-            over.sum { |layer| (layer.laid_um * arris_share * film_table.fetch("coat_sd"))**2 }
+          (taken * film_table.removal_sd)**2 +
+            over.sum { |layer| (layer.laid_um * arris_share * film_table.coat_sd)**2 }
         )
         chance = if spread.zero?
           taken > there ? 1.0 : 0.0
@@ -116,7 +116,7 @@ module Rhexon
       # @return [Float] share of the depth of the open pores that is filled, 0 to 1
       def pores_filled = @pores_um / pore_depth
       # @return [String] open, half-filled or closed
-      def pores = film_table.fetch("pore_words").find { |_, most| pores_filled < most - 1e-9 }&.first || "closed"
+      def pores = film_table.pore_words.find { |_, most| pores_filled < most - 1e-9 }&.first || "closed"
 
       # The topmost coats that bonded into one: what a rub-out may eat without showing rings.
       # @return [Hash{Symbol=>Object}, nil]
@@ -162,16 +162,16 @@ module Rhexon
       end
 
       def arris_share = Abrasion.arris_share(@arris)
-      def pore_depth = film_table.fetch("pore_depth_um").fetch(@wood).to_f
+      def pore_depth = film_table.pore_depth_um.fetch(@wood).to_f
       def open_um = [ pore_depth - @pores_um, 0.0 ].max
 
       # Depth of the pores that is filled after a coat.
       def filled(dry, product, method)
         brushed_in = method == "brush" && (product.class_id == "epoxy_clear" || product.filler?)
         more = if brushed_in
-          open_um * film_table.fetch("filler").fetch("brushed")
+          open_um * film_table.filler.brushed
         else
-          dry * film_table.fetch("pore_share").fetch(method)
+          dry * film_table.pore_share.fetch(method)
         end
         @pores_um + [ more, open_um ].min
       end
@@ -185,7 +185,7 @@ module Rhexon
           }.merge(changes))
       end
 
-      def film_table = Reference.table("film")
+      def film_table = Reference.film
     end
   end
 end

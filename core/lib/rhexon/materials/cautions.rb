@@ -12,10 +12,10 @@ module Rhexon
       # @param method [String, nil]
       # @return [Array<String>] sentences, the gravest first
       def for(kind, product, method)
-        return [ table.fetch("dust") ] if ABRASIONS.include?(kind)
+        return [ table.dust ] if ABRASIONS.include?(kind)
         return [] unless product
 
-        table.fetch("cautions")
+        table.cautions
           .select { |row| fits?(row.fetch("when"), product, method) }
           .map { |row| row.fetch("text") }
       end
@@ -29,7 +29,7 @@ module Rhexon
       end
       private_class_method :fits?
 
-      def table = Reference.table("cautions")
+      def table = Reference.cautions
       private_class_method :table
     end
   end

@@ -18,7 +18,7 @@ module Rhexon
         recoat = lower.milestone("recoat_opens")
         return if recoat&.value && !recoat.estimate
 
-        usual = table.fetch("waits")
+        usual = table.waits
           .find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
           &.fetch("min")
         if usual && (recoat&.value.nil? || usual > recoat.value)
@@ -30,12 +30,12 @@ module Rhexon
 
       # Words by which a sheet names what goes over: waterborne, solvent films, oil varnish ...
       # @return [Array<String>] the narrowest first
-      def words_of(product) = table.fetch("words").select { |_, selector| fits?(selector, product) }.keys
+      def words_of(product) = table.words.select { |_, selector| fits?(selector, product) }.keys
 
       # @return [Array<String>] all of them
-      def words = table.fetch("words").keys
+      def words = table.words.keys
 
-      def source = table.fetch("source")
+      def source = table.source
 
       def fits?(selector, product)
         selector.all? do |kind, values|
@@ -46,7 +46,7 @@ module Rhexon
       end
       private_class_method :fits?
 
-      def table = Reference.table("pairs")
+      def table = Reference.pairs
       private_class_method :table
     end
   end

@@ -44,7 +44,7 @@ module Rhexon
         @name = record["name"] || @id
         @maker = record["maker"]
         @class_id = record["class"] || stand_in
-        @defaults = classes.fetch("classes").fetch(@class_id) { refuse_class }
+        @defaults = classes.classes.fetch(@class_id) { refuse_class }
         @mechanism = record["mechanism"] || @defaults.fetch("mechanism")
         @carrier = record["carrier"] || @defaults.fetch("carrier")
         @role = record["role"]
@@ -153,8 +153,8 @@ module Rhexon
       def hardener? = class_id == "hardener"
       def isocyanate? = %w[solvent_two_part waterborne_two_part].include?(class_id)
 
-      def sheet_t_c = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("t_c")
-      def sheet_rh = (@record["sheet_at"] || classes.fetch("sheet_at")).fetch("rh")
+      def sheet_t_c = (@record["sheet_at"] || classes.sheet_at).fetch("t_c")
+      def sheet_rh = (@record["sheet_at"] || classes.sheet_at).fetch("rh")
       def waterborne? = carrier == "water"
       def moisture_cure? = @record["moisture_cure"] == true
       def waxy? = @record["waxy"] == true
@@ -215,7 +215,7 @@ module Rhexon
         end
 
         default = path.size == 1 ? @defaults : @defaults[path.first]
-        Figure.new(value: default[key], source: classes.fetch("source"), estimate: true) if default&.key?(key)
+        Figure.new(value: default[key], source: classes.source, estimate: true) if default&.key?(key)
       end
 
       def by_method(name, method)
@@ -233,18 +233,18 @@ module Rhexon
       def estimate?(path) = source(path).match?(/estimate/i)
 
       def stand_in
-        by_carrier = classes.fetch("stand_ins")[@record["mechanism"]] or refuse_class
+        by_carrier = classes.stand_ins[@record["mechanism"]] or refuse_class
         by_carrier[@record["carrier"]] || by_carrier.fetch("default")
       end
 
       def refuse_class
         raise InvalidInput.new(
           "Product #{@record["id"]} is of no class or mechanism that Rhexon knows",
-          where: "products/#{@record["id"]}/class", accepted: classes .fetch("classes").keys.join(", ")
+          where: "products/#{@record["id"]}/class", accepted: classes .classes.keys.join(", ")
         )
       end
 
-      def classes = Reference.table("classes")
+      def classes = Reference.classes
     end
   end
 end

@@ -22,9 +22,9 @@ module Rhexon
 
       class << self
         # @return [Array<Hash>] every figure of the list
-        def figures = @figures ||= table.fetch("groups").flat_map { |group| group.fetch("figures") }.freeze
+        def figures = @figures ||= table.groups.flat_map { |group| group.fetch("figures") }.freeze
         def paths = figures.map { |figure| figure.fetch("path") }
-        def table = Reference.table("figures")
+        def table = Reference.figures
 
         # The figures of a record from written lines. A line left empty takes the figure away.
         # @param written [Hash{String=>String}] by path; paths left out stay as they were
@@ -120,7 +120,7 @@ module Rhexon
         def wait(figure, text)
           name, minutes = text.split(/[:=]/).map(&:strip)
           key = name.to_s.downcase.tr(" ", "_")
-          known = Pairs.words | Reference.table("classes").fetch("classes").keys
+          known = Pairs.words | Reference.classes.classes.keys
           unless minutes && known.include?(key)
             refuse(
               figure, text,
@@ -228,12 +228,12 @@ module Rhexon
       def initialize(product)
         @product = product
         @record = product.to_h
-        @defaults = Reference.table("classes").fetch("classes").fetch(product.class_id)
+        @defaults = Reference.classes.classes.fetch(product.class_id)
       end
 
       # @return [Array<Group>]
       def groups
-        self.class.table.fetch("groups").map do |group|
+        self.class.table.groups.map do |group|
           Group.new(name: group["name"], lines: group["figures"].map { |figure| line(figure) })
         end
       end
@@ -267,7 +267,7 @@ module Rhexon
                     @record.dig("sources", path) || @record["source"] ||
                                 "given with the product"
                   else
-                    (default.nil? ? nil : Reference.table("classes").fetch("source"))
+                    (default.nil? ? nil : Reference.classes.source)
                   end
         )
       end

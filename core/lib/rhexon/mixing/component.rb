@@ -26,7 +26,7 @@ module Rhexon
         @given_density = record["density_g_per_ml"]
         @class_id = record["class"]
         @density_g_per_ml = (@given_density || @recipe&.density_g_per_ml || stand_in_density).to_f
-        @tolerance_percent = (record["tolerance_percent"] || table.fetch("tolerance_percent").fetch(@role)).to_f
+        @tolerance_percent = (record["tolerance_percent"] || table.tolerance_percent.fetch(@role)).to_f
         @product = record["product"]
         @price_per_kg = record["price_per_kg"]
         @left_g = record["left_g"]
@@ -60,8 +60,8 @@ module Rhexon
       def odds(share) = of == "total" ? share / (100.0 - share) : share.to_f
 
       def stand_in_density
-        by_class = @class_id && Reference.table("classes").fetch("classes").dig(@class_id, "density_g_per_ml")
-        by_class || table.fetch("density_g_per_ml").fetch(role)
+        by_class = @class_id && Reference.classes.classes.dig(@class_id, "density_g_per_ml")
+        by_class || table.density_g_per_ml.fetch(role)
       end
 
       def check!
@@ -76,7 +76,7 @@ module Rhexon
         )
       end
 
-      def table = Reference.table("mixing")
+      def table = Reference.mixing
     end
   end
 end

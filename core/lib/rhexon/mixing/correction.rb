@@ -77,7 +77,7 @@ module Rhexon
       def targets = sheet.grams
       def indices = recipe.components.each_index
       def in_pot = @amounts.map { |amount| amount || 0.0 }
-      def discard_first = Reference.table("mixing").fetch("discard_first_above")
+      def discard_first = Reference.mixing.discard_first_above
 
       def add(pour)
         index = recipe.index(pour["name"]) or

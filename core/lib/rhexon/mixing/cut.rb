@@ -9,13 +9,13 @@ module Rhexon
       # @param resin_density [Numeric] g/ml
       # @raise [InvalidInput]
       def self.read(record, spirit_density: nil, resin_density: nil, where: "cut")
-        spirit = spirit_density || defaults.fetch("spirit_density_g_per_ml")
+        spirit = spirit_density || defaults.spirit_density_g_per_ml
         Rhexon.refuse_unless(
           record.is_a?(Hash) && record.any?, "The cut is missing", where: where,
           accepted: "lb_per_gal, g_per_l, g_to_ml, parts_mass or percent_mass"
         )
         value = in_g_per_ml(record, record["spirit_density_g_per_ml"] || spirit, where)
-        most = defaults.fetch("strongest_g_per_ml")
+        most = defaults.strongest_g_per_ml
         Rhexon.refuse_unless(
           value.is_a?(Float) && value.finite? && value.positive? && value <= most, "That cut cannot be made",
           where: where,
@@ -23,13 +23,13 @@ module Rhexon
                     "#{(most / Units.convert(1, from: :lb_per_gal, to: :g_per_l) * 1000).round(1)} lb"
         )
         new(g_per_ml: value,
-            resin_density_g_per_ml: (resin_density || defaults.fetch("resin_density_g_per_ml")).to_f).freeze
+            resin_density_g_per_ml: (resin_density || defaults.resin_density_g_per_ml).to_f).freeze
       end
 
       # What a solution of so many solids by volume is cut to.
       # @return [Cut]
       def self.of_solids(percent)
-        resin = defaults.fetch("resin_density_g_per_ml").to_f
+        resin = defaults.resin_density_g_per_ml.to_f
         new(g_per_ml: percent / (100.0 - percent) * resin, resin_density_g_per_ml: resin).freeze
       end
 
@@ -66,7 +66,7 @@ module Rhexon
         numbers
       end
 
-      def self.defaults = Reference.table("mixing").fetch("cut")
+      def self.defaults = Reference.mixing.cut
       private_class_method :in_g_per_ml, :percent, :pair
 
       def g_per_l = g_per_ml * 1000
@@ -77,7 +77,7 @@ module Rhexon
       def solids_volume_percent = 100 * flake_ml / (1 + flake_ml)
       # Of the solution; volumes additive.
       def density_g_per_ml
-        (g_per_ml + Reference.table("mixing").dig("cut", "spirit_density_g_per_ml")) / (1 + flake_ml)
+        (g_per_ml + Reference.mixing.cut.spirit_density_g_per_ml) / (1 + flake_ml)
       end
 
       # @return [Float] ml of spirit in an amount of solution

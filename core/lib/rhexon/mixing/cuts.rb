@@ -68,10 +68,10 @@ module Rhexon
       # @param method [String] standing, crushed or tumbled
       # @return [Array(Numeric, Numeric)] hours, shortest and longest
       def dissolving_h(method)
-        Cut.defaults.fetch("dissolving_h").fetch(method) do
+        Cut.defaults.dissolving_h.fetch(method) do
           raise InvalidInput.new(
             "Flake is not dissolved by #{method.inspect}", where: "method",
-            accepted: Cut.defaults .fetch("dissolving_h").keys .join(", ")
+            accepted: Cut.defaults.dissolving_h.keys.join(", ")
           )
         end
       end
@@ -80,26 +80,26 @@ module Rhexon
       # @param months [Numeric] since it was mixed
       # @param keeps_months [Numeric] the shop's school
       # @return [String] "fresh", "test" (a smear on glass first) or "over"
-      def age(months, keeps_months: Cut.defaults.fetch("keeps_months"))
+      def age(months, keeps_months: Cut.defaults.keeps_months)
         return "over" if months > keeps_months
 
-        months > Cut.defaults.fetch("test_after_months") ? "test" : "fresh"
+        months > Cut.defaults.test_after_months ? "test" : "fresh"
       end
 
       # Mixed shellac this old is tried on glass before it is used.
       # @param made_on [Date]
       # @param today [Date]
-      def smear_first?(made_on, today) = today > made_on >> Cut.defaults.fetch("test_after_months")
+      def smear_first?(made_on, today) = today > made_on >> Cut.defaults.test_after_months
 
       # A thin smear on glass: tack-free in 15 min, and no nail may dent it next morning.
       # @return [Boolean]
-      def smear_passes?(tack_free_min:, dents:) = tack_free_min <= Cut.defaults.fetch("smear_tack_free_min") && !dents
+      def smear_passes?(tack_free_min:, dents:) = tack_free_min <= Cut.defaults.smear_tack_free_min && !dents
 
       # @param spirit [Hash] "water_percent", "density_g_per_ml", "dyed"
       # @raise [InvalidInput] for spirit with water in it
       def check_spirit!(spirit)
         water = spirit["water_percent"].to_f
-        most = Cut.defaults.fetch("most_water_percent")
+        most = Cut.defaults.most_water_percent
         Rhexon.refuse_unless(
           water.between?(0, most),
           "Spirit with #{format("%g", water)} % water in it: the flake gels and the film turns white",

@@ -6,7 +6,7 @@ module Rhexon
 
       # @param per_ml [Numeric] drops in a millilitre; 20 unless the shop counted its own
       # @return [Integer]
-      def count(ml, per_ml: Reference.table("mixing").fetch("drops_per_ml")) = (ml * per_ml).round
+      def count(ml, per_ml: Reference.mixing.drops_per_ml) = (ml * per_ml).round
 
       # What the drops used per coat say: falling, the wood fills; rising, a dry was missed.
       # @param counts [Array<Numeric>] drops per coat, in order
@@ -15,7 +15,7 @@ module Rhexon
         return if counts.size < 2
 
         change = counts.last / counts[-2].to_f - 1
-        return "steady" if change.abs <= Reference.table("mixing").fetch("drops_trend")
+        return "steady" if change.abs <= Reference.mixing.drops_trend
 
         change.negative? ? "filling" : "missed_dry"
       end

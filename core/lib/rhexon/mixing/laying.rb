@@ -17,8 +17,8 @@ module Rhexon
         efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
         net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
         new(net_ml: net, laid_ml: net / efficiency,
-            left_behind_ml: (left_behind_ml || hands.fetch("left_behind_ml").fetch(method)).to_f,
-            margin_percent: (margin_percent || Reference.table("mixing").fetch("margin_percent")).to_f,
+            left_behind_ml: (left_behind_ml || hands.left_behind_ml.fetch(method)).to_f,
+            margin_percent: (margin_percent || Reference.mixing.margin_percent).to_f,
             transfer_efficiency: efficiency, wiped: !consumption_ml_per_m2.nil?).freeze
       end
 
@@ -41,12 +41,12 @@ module Rhexon
       # @param pass [Planning::Pass]
       def self.rubbed?(pass)
         pass.film? && %w[wipe pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) &&
-          Reference.table("mixing").dig("rubbed", "classes").include?(pass.product.class_id)
+          Reference.mixing.rubbed.classes.include?(pass.product.class_id)
       end
 
       def self.rubbed_on(pass)
         net = pass.area_m2 * pass.count * pass.wet_um.to_f
-        keeps = Reference.table("mixing").dig("rubbed", "hand_keeps")
+        keeps = Reference.mixing.rubbed.hand_keeps
         new(net_ml: net, laid_ml: net * (1 + keeps), left_behind_ml: 0.0, margin_percent: 0.0,
             transfer_efficiency: 1 / (1 + keeps), wiped: false).freeze
       end
@@ -71,14 +71,14 @@ module Rhexon
 
       def self.efficiency(method, gun, narrow)
         share = if method == "spray" && gun
-          hands.fetch("guns").fetch(gun).fetch("transfer_efficiency")
+          hands.guns.fetch(gun).fetch("transfer_efficiency")
         else
-          hands.fetch("transfer_efficiency").fetch(method)
+          hands.transfer_efficiency.fetch(method)
         end
-        narrow && method == "spray" ? share * Reference.table("mixing").fetch("narrow_work_factor") : share
+        narrow && method == "spray" ? share * Reference.mixing.narrow_work_factor : share
       end
 
-      def self.hands = Reference.table("hands")
+      def self.hands = Reference.hands
       private_class_method :hands
 
       # The same pot for more.

@@ -18,8 +18,8 @@ module Rhexon
       # How much faster than at the sheet's temperature it ages; in the cold not slower than a usual cap.
       def speed(product, t_c)
         [
-          2**((t_c - product.pot_life_t_c) / table.fetch("pot_life_halves_per_c").to_f),
-          1.0 / table.fetch("pot_life_longest")
+          2**((t_c - product.pot_life_t_c) / table.pot_life_halves_per_c.to_f),
+          1.0 / table.pot_life_longest
         ].max
       end
 
@@ -42,7 +42,7 @@ module Rhexon
       end
 
       def usable_min(product, **conditions)
-        minutes(product, **conditions)&.then { |full| full * table.fetch("usable_share_of_pot_life") }
+        minutes(product, **conditions)&.then { |full| full * table.usable_share_of_pot_life }
       end
 
       # Pot life at 20 °C for a hardener share: linear between the ends of the sheet; fixed where the sheet gives one
@@ -61,15 +61,15 @@ module Rhexon
       # Halved at 500 g against the 100 g of the sheet: (m / 100)^(-ln 2 / ln 5); less than the sheet's mass does not
       # lengthen it.
       def mass_factor(product, batch_g)
-        figures = table.fetch("mass_shortens")
-        return 1.0 unless batch_g && product.class_id == figures.fetch("class") && batch_g > figures.fetch("sheet_g")
+        figures = table.mass_shortens
+        return 1.0 unless batch_g && product.class_id == figures.class && batch_g > figures.sheet_g
 
-        (batch_g / figures.fetch("sheet_g").to_f)**
-          (-Math.log(2) / Math.log(figures.fetch("halved_at_g") / figures.fetch("sheet_g").to_f))
+        (batch_g / figures.sheet_g.to_f)**
+          (-Math.log(2) / Math.log(figures.halved_at_g / figures.sheet_g.to_f))
       end
       private_class_method :mass_factor
 
-      def table = Reference.table("mixing")
+      def table = Reference.mixing
       private_class_method :table
     end
   end

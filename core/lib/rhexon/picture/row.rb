@@ -173,7 +173,7 @@ module Rhexon
         Ledger.new(milestone: wait.name, words: Schedule::Words::MILESTONES.fetch(wait.name), from: wait.from,
                    reached_at: wait.reached_at, minutes: wait.reached_at - wait.from, rows: rows,
                    sheet: sheet(wait), source: wait.milestone&.source&.source ||
-                     Reference.table("hands").fetch("source"), estimate: wait.milestone.nil? ||
+                     Reference.hands.source, estimate: wait.milestone.nil? ||
                        wait.milestone.source.estimate,
                    bound_by: wait.bound_by, follower: follower&.pass&.key, shop: wait.milestone &&
                      @plan.shop.beliefs.words(wait.pass.product, wait.phase), **air(wait))

@@ -12,7 +12,7 @@ module Rhexon
         queues = shop.pieces.to_h do |piece|
           [ piece.id, for_piece(shop, piece, index).tap { |passes| index += passes.size } ]
         end
-        most = most_passes.fetch("shop")
+        most = most_passes.shop
         Rhexon.refuse_unless(
           index <= most, "All pieces in hand come to #{index} passes", where: "pieces",
           accepted: "at most #{most} passes: close jobs that are done"
@@ -20,7 +20,7 @@ module Rhexon
         queues
       end
 
-      def self.most_passes = Reference.table("hands").fetch("most_passes")
+      def self.most_passes = Reference.hands.most_passes
 
       # @param shop [Shop]
       # @param piece [Piece]
@@ -68,7 +68,7 @@ module Rhexon
 
       # Counted as they are made, before anything is searched.
       def few!(step)
-        most = self.class.most_passes.fetch("piece")
+        most = self.class.most_passes.piece
         Rhexon.refuse_unless(
           @passes.size < most,
           "The schedule comes to more than #{most} passes: steps, coats, faces in turn and parts of a day multiply",
@@ -116,7 +116,7 @@ module Rhexon
           copy.index = @first_index + @passes.size
           copy.key = "#{wet.key}/wipe"
           copy.kind = "wipe_off"
-          copy.each_min = minutes(wet.area_m2 * hands.fetch("wipe_off_min_per_m2"))
+          copy.each_min = minutes(wet.area_m2 * hands.wipe_off_min_per_m2)
           copy.setup_min = 0
           copy.cleanup_min = gear("cleanup_min", wet.step)
           copy.inserted = true

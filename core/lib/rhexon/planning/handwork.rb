@@ -87,7 +87,7 @@ module Rhexon
       end
 
       def laying_min(step, faces) = @piece.area_m2(faces) / rate_m2_per_h(step) * 60.0
-      def wiping_min(faces) = @piece.area_m2(faces) * hands.fetch("wipe_off_min_per_m2").to_f
+      def wiping_min(faces) = @piece.area_m2(faces) * hands.wipe_off_min_per_m2.to_f
 
       # The air of the days to come, counted from midnight UTC so that plans of one day agree.
       def week_of_air(room)
@@ -97,7 +97,7 @@ module Rhexon
       def longest(step) = @shop.hands_for(skill(step), @piece.by).map { |person| person.calendar.longest }.max || 0
 
       # Work that asks for training: the methods the house says, or what the step says.
-      def skill(step) = step["skill"] || (step["method"] if hands.fetch("skilled_methods").include?(step["method"]))
+      def skill(step) = step["skill"] || (step["method"] if hands.skilled_methods.include?(step["method"]))
 
       def tools(step)
         if step["tool"]
@@ -138,7 +138,7 @@ module Rhexon
         when "sand" then minutes(area * abrasion("sand") * step["grits"].size)
         when "level" then minutes(levelling_min(step, area))
         when "raise_grain" then minutes(area * abrasion("raise_grain"))
-        when "look" then minutes(hands.fetch("look_min"))
+        when "look" then minutes(hands.look_min)
         end
       end
 
@@ -163,17 +163,17 @@ module Rhexon
 
       def rate_m2_per_h(step)
         if step["method"] == "spray" && step["gun"]
-          hands.fetch("guns").fetch(step["gun"]).fetch("rate_m2_per_h")
+          hands.guns.fetch(step["gun"]).fetch("rate_m2_per_h")
         else
-          hands.fetch("rate_m2_per_h").fetch(step["method"])
+          hands.rate_m2_per_h.fetch(step["method"])
         end
       end
 
-      def gear(kind, step) = step["method"] ? hands.fetch(kind).fetch(step["method"]) : 0
+      def gear(kind, step) = step["method"] ? hands[kind].fetch(step["method"]) : 0
 
-      def abrasion(kind) = hands.fetch("abrasion_min_per_m2").fetch(kind)
+      def abrasion(kind) = hands.abrasion_min_per_m2.fetch(kind)
 
-      def hands = Reference.table("hands")
+      def hands = Reference.hands
     end
   end
 end

@@ -5,7 +5,7 @@ module Rhexon
       GRID = Calendar::GRID
 
       # Inside one face work pauses only where both stretches are worth beginning, minutes.
-      LEAST_STRETCH = Reference.table("hands").fetch("least_stretch_min")
+      LEAST_STRETCH = Reference.hands.least_stretch_min
       LARGE = 2 * LEAST_STRETCH
 
       attr_reader :hours

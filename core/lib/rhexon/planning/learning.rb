@@ -85,7 +85,8 @@ module Rhexon
       # @param beliefs [Array<Hash>] what they have taught
       # @return [Float] standard deviation of ln b from coat to coat
       def self.coat_sd(observations, beliefs)
-        seen, prior = Reference.table("drying").fetch("belief").values_at("coats_seen", "coats_prior")
+        belief = Reference.drying.belief
+        seen, prior = belief.coats_seen, belief.coats_prior
         return Drying::Belief::COAT_SD if observations.count { |observation|
           observation.exact || observation.from
         } < seen

@@ -129,7 +129,7 @@ module Rhexon
       end
 
       def grain(pass)
-        least = Reference.table("hands").fetch("raise_grain_dry_min")
+        least = Reference.hands.raise_grain_dry_min
         Drying::Opening.new(
           [ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ]
         )
@@ -137,12 +137,12 @@ module Rhexon
 
       # A brisk school does not go below what a sheet says.
       def school(pass)
-        factor = Reference.table("hands").fetch("rub_out_school").fetch(pass.piece.house.fetch("rub_out"))
+        factor = Reference.hands.rub_out_school.fetch(pass.piece.house.fetch("rub_out"))
         on_sheet?(pass) ? [ factor, 1.0 ].max : factor
       end
 
       # 72 h where the time is an estimate; a sheet's own figure wins.
-      def floor_min(pass) = on_sheet?(pass) ? 0 : Reference.table("hands").fetch("rub_out_floor_min")
+      def floor_min(pass) = on_sheet?(pass) ? 0 : Reference.hands.rub_out_floor_min
 
       def on_sheet?(pass)
         pass.product&.milestone(known(pass, "rub_out"), pass.method).then { |figure| figure && !figure.estimate }
@@ -163,7 +163,7 @@ module Rhexon
       def dry_grain(placed, opening)
         dry = opening.at(placed.work_end)
         Reached.new(pass: placed.pass, name: "dry", from: placed.work_end,
-                    sheet_min: Reference.table("hands").fetch("raise_grain_dry_min"), school: 1.0, phase: "early",
+                    sheet_min: Reference.hands.raise_grain_dry_min, school: 1.0, phase: "early",
                     reached_at: dry, reckoned_at: dry)
       end
 

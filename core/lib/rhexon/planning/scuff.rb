@@ -22,7 +22,7 @@ module Rhexon
 
       # @return [Integer] minutes for one of the alike pieces
       def each_min(pass, faces = pass.faces)
-        [ (pass.piece.area_m2(faces) * Reference.table("hands").dig("abrasion_min_per_m2", "scuff")).ceil, 1 ].max
+        [ (pass.piece.area_m2(faces) * Reference.hands.abrasion_min_per_m2.fetch("scuff")).ceil, 1 ].max
       end
 
       # In the sanding room, where the shop has one.

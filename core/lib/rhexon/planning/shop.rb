@@ -121,7 +121,7 @@ module Rhexon
       # Short, since it holds all records.
       def inspect = "#<#{self.class} #{digest.first(12)}>"
 
-      def horizon = now + Reference.table("hands").fetch("horizon_days") * 1440
+      def horizon = now + Reference.hands.horizon_days * 1440
 
       private
 
@@ -146,7 +146,7 @@ module Rhexon
 
       def person(record)
         calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now,
-                                 days: Reference.table("hands").fetch("horizon_days"))
+                                 days: Reference.hands.horizon_days)
         Person.new(id: record["id"], skills: record["skills"], calendar: calendar).freeze
       end
 
@@ -168,7 +168,7 @@ module Rhexon
       end
 
       def piece(record)
-        most = Reference.table("hands").fetch("most_faces")
+        most = Reference.hands.most_faces
         Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
                              where: "faces", accepted: "up to #{most}; write it as several pieces")
         faces = record["faces"].to_h { |face| [ face["id"], face ] }

@@ -10,7 +10,7 @@ module Rhexon
       Turn = Struct.new(:faces, :caught)
       WET = %w[coat stain].freeze
       # Work of so little that it is turned on points, m² of all its faces.
-      SMALL_M2 = Reference.table("hands").fetch("on_points_under_m2")
+      SMALL_M2 = Reference.hands.on_points_under_m2
 
       module_function
 

@@ -47,7 +47,7 @@ module Rhexon
         self.class.all(scale == "P" ? "cami" : "P").min_by { |other| (Math.log(other.mean_um) - Math.log(mean_um)).abs }
       end
 
-      def self.table = Reference.table("abrasives").fetch("scales")
+      def self.table = Reference.abrasives.scales
       private_class_method :table, :ask, :refuse
 
       def to_s = scale == "P" ? "P#{grit}" : "#{scale}-#{grit}"

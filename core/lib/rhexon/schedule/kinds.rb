@@ -7,10 +7,10 @@ module Rhexon
       module_function
 
       # @return [Array<String>] all kinds, in working order
-      def all = table.fetch("kinds").keys
+      def all = table.kinds.keys
 
       # @return [Array<String>] fields a step of this kind may have
-      def fields(kind) = table.fetch("common") + rule(kind).fetch("fields")
+      def fields(kind) = table.common + rule(kind).fetch("fields")
 
       # @return [Array<String>] kinds that lay a product on
       def laying = @laying ||= all.select { |kind| rule(kind).key?("mechanisms") }.freeze
@@ -28,7 +28,7 @@ module Rhexon
         return rule.fetch("class_methods").fetch(product.class_id, rule.fetch("methods")) if rule.key?("methods")
 
         if product.solids_volume_percent&.value
-          table.fetch("film_methods").select { |method| product.wet_um(method)&.value }
+          table.film_methods.select { |method| product.wet_um(method)&.value }
         else
           []
         end
@@ -89,10 +89,10 @@ module Rhexon
       end
 
       # @return [Boolean] whether it may stand in place of the thinner a sheet names
-      def thinner?(product) = table.fetch("thinners").include?(product.class_id)
+      def thinner?(product) = table.thinners.include?(product.class_id)
 
-      def rule(kind) = table.fetch("kinds").fetch(kind)
-      def table = Reference.table("kinds")
+      def rule(kind) = table.kinds.fetch(kind)
+      def table = Reference.kinds
 
       # @return [Array<Array(Hash, Hash)>] steps that are new or other than before, each with what it was (nil: new)
       def changed(document, before)

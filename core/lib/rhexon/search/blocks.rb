@@ -9,7 +9,7 @@ module Rhexon
       # @!attribute watched [Boolean]
       Block = Struct.new(:first, :last, :watched)
       # Minutes on the sheet from which on nobody stays for it.
-      WATCHED_MIN = Reference.table("hands").fetch("watched_under_min")
+      WATCHED_MIN = Reference.hands.watched_under_min
 
       module_function
 

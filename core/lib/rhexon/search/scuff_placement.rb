@@ -26,8 +26,8 @@ module Rhexon
 
       # The scuff is done when the film is dry to sand, normally right before the coat; where dust must settle in a
       # room that the film lies in, that much earlier.
-      # One that is held ahead goes before other work, so that the morning is free for the coat. Where it cannot go right
-      # before, any hour in which it stays fresh will do.
+      # One that is held ahead goes before other work, so that the morning is free for the coat. Where it cannot go
+      # right before, any hour in which it stays fresh will do.
       # @param from [Integer] minute from which the coat could start
       # @param coat [CandidateSlot] where it would go without a scuff
       # @return [CandidateSlot] with the scuff

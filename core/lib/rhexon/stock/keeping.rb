@@ -21,17 +21,17 @@ module Rhexon
         given = product.shelf_life_months
         return given[state] if given.key?(state)
         if product.class_id == "shellac" && state == "mixed"
-          return (shellac_months || Mixing::Cut.defaults.fetch("keeps_months"))
+          return (shellac_months || Mixing::Cut.defaults.keeps_months)
         end
 
-        Reference.table("mixing")
-          .fetch("shelf_life_months")
+        Reference.mixing
+          .shelf_life_months
           .fetch(kind(product))[state == "sealed" ? "sealed" : "opened"]
       end
 
       # A blend of the shop's own.
       # @return [Date]
-      def blend_until(made_on) = made_on >> Reference.table("mixing").dig("shelf_life_months", "blend", "mixed")
+      def blend_until(made_on) = made_on >> Reference.mixing.shelf_life_months.fetch("blend").fetch("mixed")
 
       def kind(product)
         return "hardener" if product.hardener?

@@ -16,7 +16,7 @@ module Rhexon
           below = below_dew(coat, air, coat.pass.step["retarder"])
           return unless below.positive?
 
-          level = below >= Reference.table("limits").fetch("blush_stop_c") ? "stop" : "caution"
+          level = below >= Reference.limits.blush_stop_c ? "stop" : "caution"
           cooled = cooling(coat, coat.pass.step["retarder"])
           sentence = "The wet film cools by #{cooled} °C, to #{(air.t_c - cooled).round(1)} °C; the dew point is " \
                      "#{air.dew_point_c.round(1)} °C at #{format("%g", air.rh)} % RH. Water settles in it: white bloom."
@@ -31,7 +31,7 @@ module Rhexon
         def below_dew(coat, air, retarder) = air.dew_point_c - (air.t_c - cooling(coat, retarder))
 
         def cooling(coat, retarder)
-          table = Reference.table("drying").fetch("cooling_c")
+          table = Reference.drying.cooling_c
           full = (table[coat.pass.product.class_id] || table.fetch("default")).fetch(coat.pass.method, 3)
           retarder ? full / 2.0 : full
         end

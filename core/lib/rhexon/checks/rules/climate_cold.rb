@@ -31,12 +31,12 @@ module Rhexon
 
         # @return [Numeric] °C
         def limit(product)
-          limits = Reference.table("limits")
+          limits = Reference.limits
           return product.least_air_c.value if product.least_air_c
           if product.waterborne?
             return [
-              limits.fetch("waterborne_least_c"),
-              (product.minimum_film_c&.value || -99) + limits.fetch("above_minimum_film_c")
+              limits.waterborne_least_c,
+              (product.minimum_film_c&.value || -99) + limits.above_minimum_film_c
             ].max
           end
 

@@ -17,23 +17,23 @@ module Rhexon
 
           clean = course.look(without: :yellow)&.look&.lab or return []
           kind = kind(clean) or return []
-          return [] if (delta = difference(course, course.steps, clean)) < limits.fetch("from")
+          return [] if (delta = difference(course, course.steps, clean)) < limits.from
 
           [ finding(context, ambering, kind, delta, clean) ]
         end
 
-        def limits = Reference.table("colour").fetch("amber_shows")
+        def limits = Reference.colour.amber_shows
         def yellow(product) = Colour::Optics.for(product).k.first
 
         def kind(lab)
-          return "blue" if lab[2] < limits.fetch("cool_b")
+          return "blue" if lab[2] < limits.cool_b
 
-          "white" if lab[0] > limits.fetch("pale_l") && Math.hypot(*lab.drop(1)) < limits.fetch("pale_chroma")
+          "white" if lab[0] > limits.pale_l && Math.hypot(*lab.drop(1)) < limits.pale_chroma
         end
 
         # What the yellow does by the end of a year.
         def difference(course, steps, clean)
-          Colour::DeltaE.ciede2000(clean, course.look(years: limits.fetch("years"), steps: steps).look.lab)
+          Colour::DeltaE.ciede2000(clean, course.look(years: limits.years, steps: steps).look.lab)
         end
 
         def finding(context, ambering, kind, delta, clean)
@@ -69,7 +69,7 @@ module Rhexon
                 ]
               end
               steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
-              next if difference(context.course, steps, clean) >= limits.fetch("from")
+              next if difference(context.course, steps, clean) >= limits.from
 
               return context.remedy(
                 "Use #{product.name}",

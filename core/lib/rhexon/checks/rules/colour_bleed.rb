@@ -7,11 +7,11 @@ module Rhexon
         module_function
 
         def call(context)
-          table = Reference.table("colour")
+          table = Reference.colour
           context.course.laid.filter_map do |upper|
             lower = context.course.under(upper).last
             unless lower&.stain? && !lower.product.filler? && lower.product != upper.product && upper.first &&
-                !upper.begun? && table.fetch("rubbing").include?(upper.step["method"])
+                !upper.begun? && table.rubbing.include?(upper.step["method"])
               next
             end
 
@@ -20,7 +20,7 @@ module Rhexon
         end
 
         def dissolves?(upper, lower)
-          (Reference.table("colour").fetch("bleed")[upper.carrier] || []).include?(lower.carrier)
+          (Reference.colour.bleed[upper.carrier] || []).include?(lower.carrier)
         end
 
         def finding(context, lower, upper)

@@ -32,7 +32,7 @@ module Rhexon
           )
         end
 
-        def limits = Reference.table("colour").fetch("blotch")
+        def limits = Reference.colour.blotch
 
         # The way of the house first.
         def remedies(context, stain)
@@ -59,7 +59,7 @@ module Rhexon
         # As thin as a washcoat is.
         def washcoat(context, stain)
           dewaxed = context.dewaxed or return
-          wet = (Reference.table("colour").dig("uptake", "washcoat_um") * 100 /
+          wet = (Reference.colour.uptake.washcoat_um * 100 /
             dewaxed.solids_volume_percent.value).floor
           context.seal_under(stain.first, dewaxed, "Put a washcoat of #{dewaxed.name} under it", "wet_um" => wet)
         end

@@ -26,7 +26,7 @@ module Rhexon
           return false unless product.colour == "pigmented" && optics.known && optics.s.all?(&:positive?)
 
           hiding = optics.k.zip(optics.s).map { |k, s| Colour::Layer.ground(k / s) }
-          Colour::Spectrum.lab(hiding, Colour::Light.find("D65"))[0] >= Reference.table("limits").fetch("pale_paint_l")
+          Colour::Spectrum.lab(hiding, Colour::Light.find("D65"))[0] >= Reference.limits.pale_paint_l
         end
 
         def finding(context, wood, wet, pale)

@@ -15,7 +15,7 @@ module Rhexon
 
           lightest = course.look(board: "pale", without: :colour)&.look&.lab or return []
           over = course.target[0] - lightest[0]
-          over > Reference.table("colour").fetch("seen") ? [ finding(context, last, over, lightest) ] : []
+          over > Reference.colour.seen ? [ finding(context, last, over, lightest) ] : []
         end
 
         def finding(context, laid, over, lightest)

@@ -12,10 +12,10 @@ module Rhexon
         end
 
         def on_face(context, walk)
-          limits = Reference.table("limits")
+          limits = Reference.limits
           layers = walk.final.layers
           flatted = layers[0...-1].select { |layer| flatted?(layer, limits) }
-          return if flatted.size <= limits.fetch("flatted_layers") || flatted.sum(&:um) <= limits.fetch("flatted_um")
+          return if flatted.size <= limits.flatted_layers || flatted.sum(&:um) <= limits.flatted_um
 
           dark = dark?(context, limits)
           last = context.coats.find { |coat| coat.pass.key == layers.last.pass }
@@ -23,13 +23,13 @@ module Rhexon
                      "turns cloudy. Build in gloss and flatten the last coat only."
           context.finding(
             "film.foggy", dark ? "caution" : "note", "Foggy build", sentence, placement: last,
-            figures: { flatted_layers: flatted.size, most: limits.fetch("flatted_layers") },
+            figures: { flatted_layers: flatted.size, most: limits.flatted_layers },
             remedies: [ gloss_build(context, last, flatted) ]
           )
         end
 
         def flatted?(layer, limits)
-          layer.sheen_gu && layer.sheen_gu < limits.fetch("flatted_below_gu") && !layer.coloured &&
+          layer.sheen_gu && layer.sheen_gu < limits.flatted_below_gu && !layer.coloured &&
             layer.way != "oil" && layer.family != "shellac"
         end
 
@@ -37,7 +37,7 @@ module Rhexon
         def dark?(context, limits)
           seen = context.course.look&.look&.lab ||
             (wood = context.course.wood) && Colour::Spectrum.lab(wood.reflectance, Colour::Light.find("D65"))
-          !seen.nil? && seen[0] < limits.fetch("dark_below_l")
+          !seen.nil? && seen[0] < limits.dark_below_l
         end
 
         # The coats under the last become the gloss of the same kind.
@@ -45,7 +45,7 @@ module Rhexon
           step = last.pass.step
           gloss = context.shelf.find do |product|
             product.class_id == last.pass.product.class_id && !product.coloured? &&
-              product.sheen_gu.value >= Reference.table("limits").fetch("flatted_below_gu")
+              product.sheen_gu.value >= Reference.limits.flatted_below_gu
           end
           return unless gloss && step["coats"] > 1 && flatted.any? { |layer| layer.pass.split("/")[1] == step["id"] }
 

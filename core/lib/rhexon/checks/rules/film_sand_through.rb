@@ -37,8 +37,8 @@ module Rhexon
 
         # @return [String, nil]
         def level(chance, pass)
-          limits = Reference.table("film").fetch("sand_through")
-          level = LEVELS.find { |name| chance > limits.fetch(name) }
+          limits = Reference.film.sand_through
+          level = LEVELS.find { |name| chance > limits[name] }
           level && Film::Abrasion.light?(pass) ? "note" : level
         end
 
@@ -65,7 +65,7 @@ module Rhexon
 
           if placement.pass.step["aim"] == "between"
             gentle = context.change(placement,
-                                    "Only denib by hand (#{Reference.table("film").dig("removal_um", "denib")} µm)",
+                                    "Only denib by hand (#{Reference.film.removal_um.fetch("denib")} µm)",
                                     { "aim" => "denib", "removes_um" => nil, "machine" => nil })
           end
           [ gentle, more_clear(context, snapshot, chance), leave_out(context, placement) ]
@@ -91,7 +91,7 @@ module Rhexon
         end
 
         # 1.5 times what comes off is two standard deviations of it.
-        SAFELY = Reference.table("limits").fetch("sanded_safely")
+        SAFELY = Reference.limits.sanded_safely
 
         def leave_out(context, placement)
           if %w[between scuff denib].include?(placement.pass.step["aim"])

@@ -5,7 +5,7 @@ module Rhexon
       # for oil and wax (they need none), for backs and insides, and for a piece that has no film coat yet.
       module FilmTooThin
         # More coats than that are another schedule.
-        MOST_MORE = Reference.table("limits").fetch("most_more_coats")
+        MOST_MORE = Reference.limits.most_more_coats
 
         module_function
 
@@ -25,7 +25,7 @@ module Rhexon
 
           final = walk.final
           chance = final.chance_under(least)
-          return if least.zero? || chance <= Reference.table("limits").fetch("chance_note")
+          return if least.zero? || chance <= Reference.limits.chance_note
 
           finding(context, face, walk, coat, least, chance)
         end
@@ -78,7 +78,7 @@ module Rhexon
           share = [ lacking, 2.0 ].max / coat.pass.step["coats"] * 1.3
           wet = ((coat.pass.wet_um + Film::Coat.wet_um(share, coat.pass.solids_percent)) / 5.0).ceil * 5
           usual = coat.pass.product.wet_um(coat.pass.method)&.value
-          return if usual.nil? || wet > usual * Reference.table("limits").fetch("heaviest_share")
+          return if usual.nil? || wet > usual * Reference.limits.heaviest_share
 
           context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet",
                          { "wet_um" => wet })

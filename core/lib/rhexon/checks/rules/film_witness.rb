@@ -40,9 +40,9 @@ module Rhexon
         end
 
         def heavier(context, coat, reach)
-          limits = Reference.table("limits")
-          wet = (Film::Coat.wet_um(reach * limits.fetch("witness_margin"), coat.pass.solids_percent) / 5.0).ceil * 5
-          return if wet <= coat.pass.wet_um || wet > limits.fetch("wrinkle_wet_um")
+          limits = Reference.limits
+          wet = (Film::Coat.wet_um(reach * limits.witness_margin, coat.pass.solids_percent) / 5.0).ceil * 5
+          return if wet <= coat.pass.wet_um || wet > limits.wrinkle_wet_um
 
           context.change(coat, "Lay the last coats #{wet} µm wet", { "wet_um" => wet })
         end

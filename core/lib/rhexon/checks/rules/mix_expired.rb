@@ -39,7 +39,7 @@ module Rhexon
         def smear(context, line, batch, date)
           limits = Mixing::Cut.defaults
           sentence = "The jar of #{line.product.name} was mixed #{batch.opened_on.strftime("%-d %b")}. Smear a " \
-                     "little on glass: tack-free in #{limits.fetch("smear_tack_free_min")} min, and no nail dents it " \
+                     "little on glass: tack-free in #{limits.smear_tack_free_min} min, and no nail dents it " \
                      "next morning."
           context.finding("mix.expired", "note", "Try a smear first", sentence,
                           placement: context.placement_of(line.passes.first.first),

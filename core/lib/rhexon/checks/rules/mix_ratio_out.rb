@@ -38,7 +38,7 @@ module Rhexon
         # A share without a range has only its tolerance.
         def tolerated(hardener)
           slack = (hardener["tolerance_percent"] ||
-            Reference.table("mixing").fetch("tolerance_percent").fetch("hardener")) /
+            Reference.mixing.tolerance_percent.fetch("hardener")) /
             100.0
           [ hardener["parts"] * (1 - slack), hardener["parts"] * (1 + slack) ]
         end

@@ -19,7 +19,7 @@ module Rhexon
           end
 
           spirit = context.shop.products[placement.pass.step["thinner"] || product.thinner_id] or return
-          most = Mixing::Cut.defaults.fetch("most_water_percent")
+          most = Mixing::Cut.defaults.most_water_percent
           return watered(context, placement, spirit, most) if spirit.water_percent > most
 
           dyed(context, placement, spirit) if spirit.dyed? && product.pale?
@@ -46,7 +46,7 @@ module Rhexon
         def better(context, placement)
           dry = context.shelf.find do |product|
             product.class_id == "thinner" && product.carrier == "alcohol" &&
-              product.water_percent <= Mixing::Cut.defaults.fetch("most_water_percent") && !product.dyed?
+              product.water_percent <= Mixing::Cut.defaults.most_water_percent && !product.dyed?
           end
           dry && context.change(placement, "Use #{dry.name}", { "thinner" => dry.id })
         end

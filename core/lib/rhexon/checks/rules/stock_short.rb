@@ -41,7 +41,7 @@ module Rhexon
         def alike?(one, other)
           one.class_id == other.class_id && one.colour == other.colour && one.waxy? == other.waxy? && one.sheen_gu &&
             other.sheen_gu &&
-            (one.sheen_gu.value - other.sheen_gu.value).abs <= Reference.table("limits").fetch("alike_within_gu")
+            (one.sheen_gu.value - other.sheen_gu.value).abs <= Reference.limits.alike_within_gu
         end
 
         def first_of_mine(context, line) = line.passes.map(&:first).find { |key| context.placement_of(key) }
