@@ -2,24 +2,13 @@
 # is set aside with its reason; the others go on.
 class ShopFloor
   # Plans are functions of their input: the last few are kept by its digest.
-  KEPT = 6
-  @kept = {}
+  @kept = Rhexon::Cache.new(6, lately_used: true)
   @faulty = {}
   @lock = Mutex.new
 
   class << self
     # @yieldreturn [Rhexon::Planning::Plan]
-    def kept(digest)
-      plan = @lock.synchronize { @kept.delete(digest)&.tap { |plan| @kept[digest] = plan } }
-      return plan if plan
-
-      yield.tap do |plan|
-        @lock.synchronize do
-          @kept[digest] = plan
-          @kept.shift while @kept.size > KEPT
-        end
-      end
-    end
+    def kept(digest, &planned) = @kept.fetch(digest, &planned)
 
     # Pieces that could not be computed when the shop was planned last: looked at first the next time.
     # @return [Array<Integer>, nil] piece ids; nil: not planned yet

@@ -1,20 +1,10 @@
 # The look after every step, in every light, as pages draw it.
 class LooksState
   # Looks reckoned lately, by wood, steps and shelf: pages show the same cells again and again.
-  KEPT = 300
-  @kept = {}
-  @lock = Mutex.new
+  @kept = Rhexon::Cache.new(300)
 
   # @yieldreturn [Array<Rhexon::Colour::Looks::Stage>]
-  def self.kept(key)
-    @lock.synchronize { return @kept[key] if @kept.key?(key) }
-    yield.tap do |stages|
-      @lock.synchronize do
-        @kept.shift if @kept.size >= KEPT
-        @kept[key] = stages
-      end
-    end
-  end
+  def self.kept(key, &reckoned) = @kept.fetch(key, &reckoned)
 
   # @param wood [String] as the piece or board names it
   # @param steps [Array<Hash>] of a schedule document

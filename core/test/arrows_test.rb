@@ -6,6 +6,7 @@ class ArrowsTest < CoreTest
   LIB = File.expand_path("../lib/rhexon", __dir__)
   # Each room may use the rooms before it, and itself. Rooms on one line do not know each other, except as said below.
   STOREYS = [
+    %w[statistics],
     %w[materials prep],
     %w[drying mixing],
     %w[film],
@@ -19,7 +20,7 @@ class ArrowsTest < CoreTest
     %w[picture]
   ].freeze
   # What stands beside the rooms: units, zones, typed amounts, schemas, data and errors, known to all and knowing none.
-  GROUND = %w[cli error invalid_input reference schema typed units version zone].freeze
+  GROUND = %w[cache cli error invalid_input reference schema typed units version zone].freeze
 
   def rooms = Dir[File.join(LIB, "*/")].map { |folder| File.basename(folder) }
 

@@ -1,13 +1,8 @@
+import { SCALES } from "@/types/scales"
 import { keptSetting } from "./kept"
 
 export type System = "metric" | "us"
 export type Quantity = "amounts" | "film" | "area" | "temperature"
-
-// Exact by definition (NIST SP 811); the server stores grams, millilitres, micrometres, square metres and degrees Celsius only.
-const G_PER_OZ = 28.349523125
-const ML_PER_FL_OZ = 29.5735295625
-const UM_PER_MIL = 25.4
-const M2_PER_FT2 = 0.09290304
 
 const kept = (key: string) => keptSetting<System>(key, (value) => (value === "us" ? "us" : "metric"))
 
@@ -67,15 +62,15 @@ const UM = measure("µm", 0, same, same)
 const MIL = measure(
   "mil",
   1,
-  (um) => um / UM_PER_MIL,
-  (mil) => mil * UM_PER_MIL,
+  (um) => um / SCALES.film.mil,
+  (mil) => mil * SCALES.film.mil,
 )
 const M2 = measure("m²", 1, same, same)
 const FT2 = measure(
   "ft²",
   0,
-  (m2) => m2 / M2_PER_FT2,
-  (ft2) => ft2 * M2_PER_FT2,
+  (m2) => m2 / SCALES.area.ft2,
+  (ft2) => ft2 * SCALES.area.ft2,
 )
 const CELSIUS = measure("°C", 1, same, same)
 const FAHRENHEIT = measure(
@@ -110,7 +105,7 @@ export function mass(grams: number, system: System, step = 1): string {
 }
 
 export function massParts(grams: number, system: System, step = 1): [string, string] {
-  if (system === "us") return [(grams / G_PER_OZ).toFixed(Math.max(1, digits(step / G_PER_OZ))), "oz"]
+  if (system === "us") return [(grams / SCALES.mass.oz).toFixed(Math.max(1, digits(step / SCALES.mass.oz))), "oz"]
   return [grams.toFixed(digits(step)), "g"]
 }
 
@@ -132,8 +127,8 @@ function rough(
 
 /** For reading, not for weighing: "4.8 kg", "380 g". */
 export const roughMass = (grams: number, system: System): string =>
-  system === "us" ? rough(grams / G_PER_OZ, "oz", 1, 32, 16, "lb") : rough(grams, "g", 0, 1000, 1000, "kg")
+  system === "us" ? rough(grams / SCALES.mass.oz, "oz", 1, 32, 16, "lb") : rough(grams, "g", 0, 1000, 1000, "kg")
 
 /** "455 ml", "15.4 fl oz" */
 export const volume = (ml: number, system: System): string =>
-  system === "us" ? rough(ml / ML_PER_FL_OZ, "fl oz", 1, 64, 128, "gal", 2) : rough(ml, "ml", 0, 2000, 1000, "L")
+  system === "us" ? rough(ml / SCALES.volume.fl_oz, "fl oz", 1, 64, 128, "gal", 2) : rough(ml, "ml", 0, 2000, 1000, "L")

@@ -12,8 +12,8 @@ import { useAnswer } from "@/lib/requests"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
 import type { AreaAnswer, AreaPage } from "@/types"
+import { SCALES } from "@/types/scales"
 
-const GALLON_ML = 3785.411784
 const SIDES = ["from the left, m", "from the top, m", "across, m", "down, m"]
 const TOOLS: Record<string, string> = {
   brush: "brush, 10 cm",
@@ -59,7 +59,8 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
     setSelected(null)
   }
   useKeys({ Delete: remove, Backspace: remove, e: () => setPlacing(true) })
-  const liquid = (ml: number) => (units === "us" ? `${(ml / GALLON_ML).toFixed(2)} gal` : `${(ml / 1000).toFixed(1)} l`)
+  const liquid = (ml: number) =>
+    units === "us" ? `${(ml / SCALES.volume.gal).toFixed(2)} gal` : `${(ml / 1000).toFixed(1)} l`
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
   return (
     <Shell

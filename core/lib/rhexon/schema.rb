@@ -6,10 +6,9 @@ module Rhexon
   module Schema
     FOLDER = File.expand_path("../../schema", __dir__)
 
-    # Records known to be sound.
-    KEPT = 5000
     @schemas = {}
-    @sound = {}
+    # Records known to be sound.
+    @sound = Cache.new(5000)
 
     module_function
 
@@ -29,26 +28,22 @@ module Rhexon
     # sound lately are not looked at again.
     # @raise [InvalidInput]
     def check_changed!(name, value)
-      sound = @sound[name] ||= {}
-      changed = value.to_h do |key, list|
-        [
-          key,
-          if records?(list)
-            list.reject { |record| sound.key?([ key, record ]) }.then { |fresh| fresh.empty? ? list.first(1) : fresh }
-          else
-            list
-          end
-        ]
-      end
+      changed = value.to_h { |key, list| [ key, records?(list) ? fresh(name, key, list) : list ] }
       begin
         check!(name, changed)
       rescue InvalidInput
         check!(name, value) # for the place where it stands in the whole
       end
-      sound.clear if sound.size > KEPT
-      value.each { |key, list| list.each { |record| sound[[ key, record ]] = true } if records?(list) }
+      value.each { |key, list| list.each { |record| @sound.fetch([ name, key, record ]) { true } } if records?(list) }
       nil
     end
+
+    # @return [Array<Hash>] those that are not known to be sound; the first one stands for a list of which all are
+    def fresh(name, key, records)
+      unknown = records.reject { |record| @sound.key?([ name, key, record ]) }
+      unknown.empty? ? records.first(1) : unknown
+    end
+    private_class_method :fresh
 
     def records?(list) = list.is_a?(Array) && list.any? && list.all?(Hash)
     private_class_method :records?

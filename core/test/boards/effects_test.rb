@@ -62,17 +62,6 @@ class EffectsTest < CoreTest
     assert_equal [ [ "3", 3.0 ], [ "2", 1.0 ] ], result.effects.map { |effect| [ effect.to, effect.size.round(9) ] }
   end
 
-  # Tables of t: 12.706 (1), 3.182 (3), 2.228 (10), 1.984 (100) at 97.5 %; 1.812 (10) at 95 %.
-  def test_quantiles_of_t_against_the_table
-    {
-      [ 0.975, 1 ] => 12.706, [ 0.975, 3 ] => 3.182, [ 0.975, 10 ] => 2.228, [ 0.975, 100 ] => 1.984,
-      [ 0.95, 10 ] => 1.812
-    }.each { |(share, freedom), wanted|
-      assert_in_delta wanted,
-                      Rhexon::Boards::StudentT.quantile(share, freedom), 1e-3
-    }
-  end
-
   # --- blind pairs
 
   # Two cells, picked 3 to 1, half a win added each way: odds 3.5 / 1.5, ln 0.8473, shared evenly; information 5 · 0.7

@@ -16,14 +16,6 @@ class OutlookTest < CoreTest
     assert_in_delta 0, all.zip(other).sum { |one, two| one * two } / 4000, 0.06, "names do not go together"
   end
 
-  # Spearman by hand: ranks 1 2 3 4 5 against 2 1 4 3 5, sum of d² = 4: 1 - 6 · 4 / (5 · 24) = 0.8.
-  def test_rank_correlation
-    rank = Rhexon::Chance::Rank
-    assert_in_delta 0.8, rank.correlation([ 10, 20, 30, 40, 50 ], [ 2, 1, 4, 3, 5 ]), 1e-12
-    assert_in_delta 0, rank.correlation([ 1, 1, 1 ], [ 1, 2, 3 ]), 1e-12
-    assert_equal [ 1.5, 1.5, 3.0 ], rank.ranks([ 4, 4, 9 ])
-  end
-
   # One coat, ready at handle 240 min after 07:43. Nothing known: the spread of ln is sqrt(0.35² + 0.15²) = 0.38,
   # besides weather and hands:
   # one in ten before 240 · e^(-0.49) = 147 min, one in ten after 240 · e^0.49 = 391.

@@ -3,17 +3,8 @@ require "test_helper"
 # The shop's own drying factor: ln b normal, taught by one interval a coat.
 class BeliefTest < CoreTest
   Belief = Rhexon::Drying::Belief
-  Normal = Rhexon::Drying::Normal
+  Normal = Rhexon::Statistics::Normal
   FIRST = Belief.new(0.0, 0.35, 0)
-
-  # Published quantiles of the normal distribution.
-  def test_quantiles_of_the_normal_distribution
-    { 0.75 => 0.67449, 0.9 => 1.28155, 0.975 => 1.95996, 0.1 => -1.28155 }.each { |share, value|
-      assert_in_delta value,
-                      Normal.quantile(share), 1e-5
-    }
-    assert_in_delta 0.9, Normal.share(1.28155), 1e-5
-  end
 
   # 1/s² = 1/0.35² + 1/0.25² = 24.163, s = 0.2034; m = 0.2 · 16 / 24.163 = 0.1324.
   def test_an_exact_look

@@ -205,7 +205,7 @@ module Rhexon
       def effect(fit, error, weights, **names)
         size = weights.zip(fit[:values]).sum { |weight, value| weight * value }
         half = error &&
-          StudentT.quantile(SHARE, degrees_of_freedom) * error *
+          Statistics::StudentT.quantile(SHARE, degrees_of_freedom) * error *
             Math.sqrt([ Vector.elements(weights).inner_product(fit[:inverse] * Vector.elements(weights)), 0 ].max)
         significance = if half.nil?
           "no_replicate"

@@ -7,7 +7,7 @@ module Rhexon
     class Draws
       # The middle of each of so many equal shares of the normal distribution.
       STEPS = 4096
-      TABLE = Array.new(STEPS) { |index| Drying::Normal.quantile((index + 0.5) / STEPS) }.freeze
+      TABLE = Array.new(STEPS) { |index| Statistics::Normal.quantile((index + 0.5) / STEPS) }.freeze
       MASK = 0xFFFFFFFF
 
       # @param seed [Integer]

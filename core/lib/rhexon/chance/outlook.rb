@@ -46,7 +46,7 @@ module Rhexon
           spans = @sampling.drying[index]
           next if spans.uniq.size < 2
 
-          rank = Rank.correlation(spans, ready)
+          rank = Statistics::Rank.correlation(spans, ready)
           Driver.new(key: model.passes[index].key, rank: rank.round(2)) if rank > LEAST_RANK
         end.max_by(most, &:rank)
       end

@@ -10,8 +10,7 @@ module Rhexon
     module Reflectance
       MOST_STEPS = 60
       # Spectra found lately: a page shows the same readings again and again.
-      KEPT = 400
-      @kept = {}
+      @kept = Cache.new(400)
       CLOSE = 1e-7
 
       module_function
@@ -23,10 +22,7 @@ module Rhexon
       # @raise [InvalidInput] when no surface has that colour in that light
       def from_lab(lab, light, shape: nil)
         key = [ lab, light.id, shape ].freeze
-        @kept[key] ||= begin
-          @kept.shift if @kept.size >= KEPT
-          found(lab, light, shape).freeze
-        end
+        @kept.fetch(key) { found(lab, light, shape).freeze }
       end
 
       def found(lab, light, shape)

@@ -12,7 +12,7 @@ module Rhexon
       def after(from, to)
         v = Math.sqrt(s**2 + self.class::LOOK_SD**2)
         low, high = [ from || -Float::INFINITY, to || Float::INFINITY ].map { |x| (x - m) / v }
-        mean, variance = Normal.cut(low, high)
+        mean, variance = Statistics::Normal.cut(low, high)
         return exactly([ from, to ].compact.min_by { |x| (x - m).abs }) unless mean
 
         self.class.new(m + s**2 / v * mean, Math.sqrt([ s**2 - s**4 / v**2 * (1 - variance), 1e-6 ].max), coats + 1)
@@ -30,7 +30,7 @@ module Rhexon
       # @param coat_sd [Float] from coat to coat
       # @return [Float] b, coat-to-coat noise included
       def factor(share = 0.5, coat_sd = self.class::COAT_SD)
-        share == 0.5 ? Math.exp(m) : Math.exp(m + Normal.quantile(share) * Math.sqrt(s**2 + coat_sd**2))
+        share == 0.5 ? Math.exp(m) : Math.exp(m + Statistics::Normal.quantile(share) * Math.sqrt(s**2 + coat_sd**2))
       end
     end
 

@@ -58,7 +58,7 @@ module Rhexon
 
       # A closing knows only the difference from coat to coat.
       # @return [Float]
-      def closing_factor = share == 0.5 ? 1.0 : Math.exp(-Normal.quantile(share) * coat_sd)
+      def closing_factor = share == 0.5 ? 1.0 : Math.exp(-Statistics::Normal.quantile(share) * coat_sd)
 
       private
 

@@ -7,8 +7,7 @@ module Rhexon
       HOUR = 60
       DAY = 1440
       # Lines read lately: rooms keep their air while schedules change.
-      KEPT = 60
-      @kept = {}
+      @kept = Cache.new(60)
 
       class << self
         # @param record [Hash] a room of rhexon-shop/1: "climate" [{"from", "until", "t_c", "rh", "air"}], "daily"
@@ -18,8 +17,7 @@ module Rhexon
         # @raise [InvalidInput]
         def read(record, zone)
           key = [ record["climate"], record["daily"], zone.name ]
-          @kept[key] ||= begin
-            @kept.shift if @kept.size >= KEPT
+          @kept.fetch(key) do
             new(known(record["climate"] || [], record["daily"].nil?), daily(record["daily"] || []), zone)
           end
         end

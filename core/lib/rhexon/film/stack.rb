@@ -108,7 +108,7 @@ module Rhexon
         chance = if spread.zero?
           taken > there ? 1.0 : 0.0
         else
-          Drying::Normal.share((taken - there) / spread)
+          Statistics::Normal.share((taken - there) / spread)
         end
         { chance: chance, clear_um: there, taken_um: taken }
       end

@@ -14,8 +14,7 @@ module Rhexon
       FAMILIES = { "shellac" => "shellac", "nitro_lacquer" => "lacquer", "vinyl_sealer" => "lacquer" }.freeze
 
       # Products read lately: a shop is planned again and again with the same shelf.
-      KEPT = 400
-      @kept = {}
+      @kept = Cache.new(400)
       # The same by the frozen record itself, which spares reading it through to know it again.
       @same = ObjectSpace::WeakMap.new
 
@@ -25,9 +24,8 @@ module Rhexon
       def self.read(record)
         known = @same[record] and return known
 
-        product = @kept[record] ||= begin
+        product = @kept.fetch(record) do
           Schema.check_product!(record)
-          @kept.shift if @kept.size >= KEPT
           new(record)
         end
         @same[record] = product if record.frozen?

@@ -7,16 +7,14 @@ module Rhexon
       LONGEST = 60 * 1440
 
       # Calendars read lately: people keep their hours while schedules change.
-      KEPT = 100
-      @kept = {}
+      @kept = Cache.new(100)
 
       class << self
         # The same as new, kept between plans of one day.
         # @return [Calendar]
         def read(week:, except:, zone:, from:, days:)
           day = zone.date(from)
-          @kept[[ week, except, zone.name, day, days ]] ||= begin
-            @kept.shift if @kept.size >= KEPT
+          @kept.fetch([ week, except, zone.name, day, days ]) do
             new(week: week, except: except, zone: zone, from: from, days: days)
           end
         end

@@ -31,15 +31,11 @@ module Rhexon
           piece, first_index, shop.setting, shop.parts_of(piece),
           *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] })
         ]
-        @kept[key] ||= begin
-          @kept.shift if @kept.size >= KEPT
-          new(shop, piece, first_index).passes.freeze
-        end
+        @kept.fetch(key) { new(shop, piece, first_index).passes.freeze }
       end
 
       # Expansions made lately: a shop is planned again and again with most of its schedules unchanged.
-      KEPT = 600
-      @kept = {}
+      @kept = Cache.new(600)
 
       attr_reader :passes
 

@@ -108,7 +108,7 @@ module Rhexon
         return (observation.to - mean)**2 if observation.exact || observation.to.nil?
 
         ends = [ observation.from || -Float::INFINITY, observation.to ].map { |x| (x - mean) / spread }
-        middle, variance = Drying::Normal.cut(*ends)
+        middle, variance = Statistics::Normal.cut(*ends)
         if middle
           spread**2 * (variance + middle**2)
         else

@@ -15,9 +15,7 @@ module Rhexon
       # used again.
       # @return [Piece]
       def self.same(piece)
-        @kept ||= {}
-        @kept.shift if @kept.size >= self::KEPT && !@kept.key?(piece)
-        @kept[piece] ||= piece
+        self::KEPT.fetch(piece) { piece }
       end
 
       # @return [Float] m² of one piece
@@ -28,6 +26,6 @@ module Rhexon
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end
-    Piece::KEPT = 600
+    Piece::KEPT = Cache.new(600)
   end
 end

@@ -3,8 +3,8 @@ module Rhexon
     # A schedule document (rhexon-schedule/1): plain frozen JSON, checked against its schema and against the piece it
     # is for.
     module Document
-      KEPT = 128
-      @checked = {}
+      # The last documents found sound: a shop is planned again and again with most of its schedules unchanged.
+      @sound = Cache.new(128)
       FORMAT = "rhexon-schedule/1".freeze
       PHASES = {
         "sand" => "prepare", "raise_grain" => "prepare", "stain" => "colour", "wait" => "wait", "look" => "look"
@@ -19,23 +19,19 @@ module Rhexon
       # @return [Hash] the document, deeply frozen
       # @raise [InvalidInput]
       def check!(document)
-        return @checked[document] if @checked.key?(document)
+        @sound.fetch(document) { sound(document) }
+      end
 
+      def sound(document)
         Schema.check!("rhexon-schedule-1", document)
         twice = document["steps"].map { |step| step["id"] }.tally.find { |_, count| count > 1 }
         if twice
           raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step")
         end
 
-        Reference.freeze_deep(document).tap { |sound| keep(sound) }
+        Reference.freeze_deep(document)
       end
-
-      # The last documents found sound: a shop is planned again and again with most of its schedules unchanged.
-      def keep(document)
-        @checked.shift if @checked.size >= KEPT
-        @checked[document] = document
-      end
-      private_class_method :keep
+      private_class_method :sound
 
       # The one rule for names, on every way a document comes in: what it names is there, and its kinds of step may
       # use it.

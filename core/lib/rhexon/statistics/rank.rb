@@ -1,5 +1,5 @@
 module Rhexon
-  module Chance
+  module Statistics
     # Spearman (1904): the correlation of ranks, ties sharing their mean rank.
     module Rank
       module_function

@@ -1,5 +1,5 @@
 module Rhexon
-  module Drying
+  module Statistics
     # The normal distribution.
     module Normal
       module_function

@@ -1,5 +1,5 @@
 module Rhexon
-  module Boards
+  module Statistics
     # Student's t, for intervals from few readings.
     module StudentT
       module_function
