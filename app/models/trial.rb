@@ -60,7 +60,7 @@ class Trial < ApplicationRecord
     @named_factors ||= factors.map do |factor|
       {
         "name" => factor["name"],
-        "levels" => factor["levels"].map { |value| Rhexon::Boards::FactorLevels.words(factor, value, names) }
+        "levels" => factor["levels"].map { |value| Rhexon::Boards::FactorLevels.label(factor, value, names) }
       }
     end
   end

@@ -20,7 +20,7 @@ class BenchState
   def page
     drawn, words = @floor.draw { |plan|
       Rhexon::Picture::Bench.new(plan).then do |bench|
-        [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.words ] } ]
+        [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.label ] } ]
       end
     }
     { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },

@@ -58,7 +58,7 @@ class BoardState
     { measure: measure, name: record["name"], unit: record["unit"].to_s, lost: result.lost,
       effects: result.effects.map { |effect|
         {
-          words: Rhexon::Boards::Request.words(effect, record["name"]), size: effect.size.round(2),
+          words: Rhexon::Boards::Request.label(effect, record["name"]), size: effect.size.round(2),
           low: effect.low&.round(2), high: effect.high&.round(2), told: effect.significance
         }
       } }
@@ -82,7 +82,7 @@ class BoardState
     {
       passes: order.passes.map { |pass|
         {
-          words: pass.words(products[pass.step["product"]]&.name), cells: in_words(pass.cells),
+          words: pass.label(products[pass.step["product"]]&.name), cells: in_words(pass.cells),
           masked: in_words(pass.masked)
         }
       },
@@ -93,7 +93,7 @@ class BoardState
     nil
   end
 
-  def in_words(labels) = Rhexon::Boards::Labels.words(labels, @board.areas.keys)
+  def in_words(labels) = Rhexon::Boards::Labels.joined(labels, @board.areas.keys)
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)

@@ -62,7 +62,7 @@ class ColourDesk
     light = Rhexon::Colour::Light.find("D65")
     { start: swatch(result.start), target: swatch(target), nearest: swatch(result.answers.last&.lab || result.start),
       delta_start: Rhexon::Colour::DeltaE.ciede2000(target, result.start).round(1), beyond: result.beyond,
-      cast: Rhexon::Colour::Cast.for(result.start, target).words,
+      cast: Rhexon::Colour::Cast.for(result.start, target).label,
       spread: spread&.round(1), answers: result.answers
         .map { |recipe| told(recipe) }, metamer: metamer(result.answers.last, light), batch_g: batch_g }
   end
@@ -75,7 +75,7 @@ class ColourDesk
       }
     },
       carrier_g: (batch_g - answer.grams.values.sum).round(2), lab: rounded(answer.lab), hex: answer.hex,
-      delta_e: answer.delta_e.round(1), words: Rhexon::Colour::DeltaE.words(answer.delta_e) }
+      delta_e: answer.delta_e.round(1), words: Rhexon::Colour::DeltaE.label(answer.delta_e) }
   end
 
   def swatch(lab) = { lab: rounded(lab), hex: Rhexon::Colour::Lab.hex(lab) }

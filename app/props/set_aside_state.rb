@@ -26,11 +26,11 @@ class SetAsideState
       .limit(LATEST * 2)
       .reject(&:correction)
       .first(LATEST)
-      .map { |entry| { id: entry.id, kind: entry.kind, at: entry.happened_at.to_i / 60, pass: words(entry) } }
+      .map { |entry| { id: entry.id, kind: entry.kind, at: entry.happened_at.to_i / 60, pass: label(entry) } }
   end
 
   # The step as it was written when it was logged.
-  def words(entry)
+  def label(entry)
     _, step_id, coat, faces = entry.pass_key.to_s.split("/")
     step = entry.revision&.steps&.find { |candidate| candidate["id"] == step_id } or return entry.pass_key
     [

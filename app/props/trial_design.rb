@@ -177,7 +177,7 @@ class TrialDesign
     {
       label: cell.label, role: cell.role,
       words: cell.run ? factors.zip(cell.run).map { |factor, level|
-        Rhexon::Boards::FactorLevels.words(factor, factor["levels"][level], names)
+        Rhexon::Boards::FactorLevels.label(factor, factor["levels"][level], names)
       } : [],
       hexes: looks.last_hexes, lab: looks.last_lab, delta_e: delta(looks.last_lab)
     }

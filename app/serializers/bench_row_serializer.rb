@@ -7,6 +7,7 @@ class BenchRowSerializer < ApplicationSerializer
          cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ]
+  attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }
   attribute(:method) { |row| row.placement.pass.method }

@@ -7,6 +7,7 @@ class RowSerializer < ApplicationSerializer
          window_state: :string, window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ],
          pattern: [ :string, NULLABLE ], cautions: "string[]"
+  attribute(:words) { |row| row.label }
   many :waits, resource: LedgerSerializer
   one :mix, resource: RowMixSerializer
   typelize mix: [ "RowMix", NULLABLE ]

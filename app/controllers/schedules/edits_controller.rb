@@ -28,7 +28,7 @@ class Schedules::EditsController < ApplicationController
     raise Rhexon::InvalidInput.new(
       "It cannot start then: the shop is shut, hands are on something else, or the step before is not done",
       where: "steps/#{operation["id"]}/start",
-      accepted: "#{plan.shop.zone.words(placement.hands_start)} or another free time in shop hours"
+      accepted: "#{plan.shop.zone.label(placement.hands_start)} or another free time in shop hours"
     )
   end
 end

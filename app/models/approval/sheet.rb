@@ -34,7 +34,7 @@ class Approval::Sheet
       summary.lab ? "Colour read: L* #{lab(summary.lab)} (D65, 2°)" : predicted,
       (summary.means["gloss"] && "Gloss: #{summary.means["gloss"].round} GU at 60°"),
       (summary.delta_e &&
-        "Off the wanted colour by ΔE #{summary.delta_e}: #{Rhexon::Colour::DeltaE.words(summary.delta_e)}"),
+        "Off the wanted colour by ΔE #{summary.delta_e}: #{Rhexon::Colour::DeltaE.label(summary.delta_e)}"),
       "Wood: #{[ @board.wood, @board.timber_lot ].compact_blank.join(", ")}"
     ].compact
   end

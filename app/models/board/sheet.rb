@@ -37,7 +37,7 @@ class Board::Sheet
   def x(mm) = (EDGE_MM + mm) * MM
   def y(mm) = (EDGE_MM + @board.height_mm - mm) * MM
   def box(place) = @pdf.stroke_rectangle([ x(place.x_mm), y(place.y_mm) ], place.width_mm * MM, place.height_mm * MM)
-  def words(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(text, at: [ at_x, at_y ], size: size, **options)
+  def put(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(text, at: [ at_x, at_y ], size: size, **options)
 
   def draw_board
     @pdf.line_width = 0.8
@@ -46,10 +46,10 @@ class Board::Sheet
     @board.cells.zip(@board.places).each { |cell, place| draw_cell(cell, place) }
     @board.step_strip &&
       @board.sheet.strips.each_with_index do |stage, index|
-        box(stage) && words(index.zero? ? "bare" : index.to_s, x(stage.x_mm + 2), y(stage.y_mm + 6))
+        box(stage) && put(index.zero? ? "bare" : index.to_s, x(stage.x_mm + 2), y(stage.y_mm + 6))
       end
     (@board.trial ? @board.sheet.tapes : []).each { |way, from, to| draw_tape(way, from, to) }
-    words(
+    put(
       "#{@board.name}, #{@board.wood}, #{@board.width_mm} x #{@board.height_mm} mm, 1:1. Tape at the marks, mm " \
       "from the left and from the top.",
       x(0), 6 * MM
@@ -58,8 +58,8 @@ class Board::Sheet
 
   def draw_cell(cell, place)
     box(place)
-    words(cell.label, x(place.x_mm + 3), y(place.y_mm + 8), size: 14)
-    varied(cell).each_with_index { |line, index| words(line, x(place.x_mm + 3), y(place.y_mm + 14 + index * 4)) }
+    put(cell.label, x(place.x_mm + 3), y(place.y_mm + 8), size: 14)
+    varied(cell).each_with_index { |line, index| put(line, x(place.x_mm + 3), y(place.y_mm + 14 + index * 4)) }
   end
 
   # Where the tape lies: its two edges as dashed lines with their distance.
@@ -74,9 +74,9 @@ class Board::Sheet
     end
     @pdf.undash
     if way == :along
-      words("#{from} to #{to}", x(from - 2), y(-5), size: 6)
+      put("#{from} to #{to}", x(from - 2), y(-5), size: 6)
     else
-      words("#{from} to #{to}", 0.5 * MM, y(to) + 2, size: 5)
+      put("#{from} to #{to}", 0.5 * MM, y(to) + 2, size: 5)
     end
   end
 
@@ -108,8 +108,8 @@ class Board::Sheet
   def write_order
     heading("Order of work")
     order.passes.each_with_index do |pass, index|
-      words = pass.words(@names[pass.step["product"]])
-      on, covered = [ pass.cells, pass.masked ].map { |labels| Rhexon::Boards::Labels.words(labels, @board.areas.keys) }
+      words = pass.label(@names[pass.step["product"]])
+      on, covered = [ pass.cells, pass.masked ].map { |labels| Rhexon::Boards::Labels.joined(labels, @board.areas.keys) }
       @pdf.text("#{index + 1}. #{words}: on #{on}#{"; cover #{covered}" if pass.masked.any?}", size: 10)
     end
     @pdf.move_down(4 * MM)

@@ -60,7 +60,7 @@ class Mix::PotState
     component = first.component
     ml = ->(grams) { (grams / component.density_g_per_ml).round(1) }
     Pour.new(
-      name: component.name, role: component.role, share: component.words, real: real_share(component),
+      name: component.name, role: component.role, share: component.label, real: real_share(component),
       g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g), low_add_g: now.low_add_g.round(2),
       high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g),
       low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g),

@@ -52,7 +52,7 @@ class Plan::Calendar
       event.dtstamp = utc(@plan.shop.now)
       event.dtstart = utc(from)
       event.dtend = utc(till)
-      event.summary = "#{row.words}: #{@names.fetch(row.placement.pass.piece.id)}"
+      event.summary = "#{row.label}: #{@names.fetch(row.placement.pass.piece.id)}"
       event.location = row.room
       event.description = notes(row).join("\n")
     end
@@ -64,7 +64,7 @@ class Plan::Calendar
     laid_on = "#{row.laid_on_ml} ml" if row.laid_on_ml
     [
       pass.product && [ pass.product.name, wet, laid_on ].compact.join(", "),
-      row.window_closes_at && "Window below shuts #{@plan.shop.zone.words(row.window_closes_at)}", *row.cautions
+      row.window_closes_at && "Window below shuts #{@plan.shop.zone.label(row.window_closes_at)}", *row.cautions
     ].compact
   end
 

@@ -69,7 +69,7 @@ module Rhexon
     end
 
     # @return [String] "Wed 25 Nov 10:30", local
-    def words(minute) = Time.at(minute * 60 + offset(minute)).utc.strftime("%a %-d %b %H:%M")
+    def label(minute) = Time.at(minute * 60 + offset(minute)).utc.strftime("%a %-d %b %H:%M")
 
     # @return [Integer] number of the local day; consecutive days count up by one
     def day(minute) = (minute + offset(minute) / 60) / 1440

@@ -32,16 +32,16 @@ class EffectsTest < CoreTest
     assert_equal %w[certain certain cannot_tell],
                  [ found(result, "sealer"), found(result, "dye"), found(result, "sealer", "dye") ].map(&:significance)
     assert_equal "sealer: two coats instead of one coat: blotch down 1.4 (0.9 to 1.8)",
-                 Rhexon::Boards::Request.words(found(result, "sealer"), "blotch")
+                 Rhexon::Boards::Request.label(found(result, "sealer"), "blotch")
     assert_match(/\Asealer and dye together: cannot tell, blotch up 0\.1 \(-0\.3 to 0\.6\)/,
-                 Rhexon::Boards::Request.words(found(result, "sealer", "dye"), "blotch"))
+                 Rhexon::Boards::Request.label(found(result, "sealer", "dye"), "blotch"))
   end
 
   def test_without_replicates_chance_cannot_be_told_from_effect
     result = Effects.for(FACTORS, [ cell([ 0, 0 ], 3), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ])
     assert_equal [ "no_replicate" ], result.effects.map(&:significance).uniq
     assert_match(/no replicate: cannot tell chance from effect/,
-                 Rhexon::Boards::Request.words(result.effects.first, "blotch"))
+                 Rhexon::Boards::Request.label(result.effects.first, "blotch"))
     same_board = Effects.for(
       FACTORS, [ cell([ 0, 0 ], 3), cell([ 0, 0 ], 3.4), cell([ 1, 0 ], 1), cell([ 0, 1 ], 3.5), cell([ 1, 1 ], 2) ]
     )

@@ -34,9 +34,9 @@ class WorkOrderTest < CoreTest
     assert_equal %w[P150 P180 P220], Boards::FactorLevels.apply(BASE, factors, [ 0, 0, 1, 0 ])[0]["grits"]
     assert_equal [ "50 %", "without", "2 coats", "W20" ],
                  [
-                   Boards::FactorLevels.words(factors[0], 50), Boards::FactorLevels.words(factors[3], false),
-                   Boards::FactorLevels.words({ "field" => "coats" }, 2),
-                   Boards::FactorLevels.words({ "field" => "product" }, "w20", { "w20" => "W20" })
+                   Boards::FactorLevels.label(factors[0], 50), Boards::FactorLevels.label(factors[3], false),
+                   Boards::FactorLevels.label({ "field" => "coats" }, 2),
+                   Boards::FactorLevels.label({ "field" => "product" }, "w20", { "w20" => "W20" })
                  ]
   end
 
@@ -76,13 +76,13 @@ class WorkOrderTest < CoreTest
 
   def test_cells_in_words_take_runs_together
     all = [ *("1".."12"), "bare", "base", *(1..6).map { |stage| "strip #{stage}" } ]
-    words = ->(labels) { Boards::Labels.words(labels, all) }
+    words = ->(labels) { Boards::Labels.joined(labels, all) }
     assert_equal "all", words.(all)
     assert_equal "1 to 12, base, strip 2 to 6",
                  words.([ *("1".."12"), "base", *(2..6).map { |stage| "strip #{stage}" } ])
     assert_equal "1, 2, 5 to 7, strip 1", words.([ "1", "2", "5", "6", "7", "strip 1" ])
     assert_equal "12, strip 1, strip 2", words.([ "12", "strip 1", "strip 2" ]), "a cell is no stage of the strip"
-    assert_equal "1", Boards::Labels.words([ "1" ], [ "1" ])
+    assert_equal "1", Boards::Labels.joined([ "1" ], [ "1" ])
   end
 
   def test_amounts_over_all_cells

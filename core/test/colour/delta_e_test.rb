@@ -32,6 +32,6 @@ class DeltaETest < CoreTest
 
   def test_words
     assert_equal [ "not seen", "seen side by side", "same family", "another colour" ],
-                 [ 0.5, 1.4, 3, 9 ].map { |delta| Rhexon::Colour::DeltaE.words(delta) }
+                 [ 0.5, 1.4, 3, 9 ].map { |delta| Rhexon::Colour::DeltaE.label(delta) }
   end
 end

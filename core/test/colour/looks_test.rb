@@ -143,9 +143,9 @@ class LooksTest < CoreTest
 
   def test_a_cast_in_words
     cast = Rhexon::Colour::Cast.for([ 42, 14, 26 ], [ 45, 20, 26.3 ])
-    assert_equal "6 too green, 3 too dark", cast.words
+    assert_equal "6 too green, 3 too dark", cast.label
     assert_in_delta(-3, cast.lightness, 1e-9)
-    assert_equal "no cast that is seen", Rhexon::Colour::Cast.for([ 45.2, 20, 26 ], [ 45, 20.3, 26 ]).words
+    assert_equal "no cast that is seen", Rhexon::Colour::Cast.for([ 45.2, 20, 26 ], [ 45, 20.3, 26 ]).label
   end
 
   def test_a_metamer_matches_by_day_and_not_by_lamp
@@ -222,7 +222,7 @@ class LooksTest < CoreTest
   def test_paler_than_the_wood_cannot_be_reached_by_adding
     result = Rhexon::Colour::Recipe.stain(looks(wood: wood("walnut")), [ 62, 8, 18 ], dyes).result
     assert_empty result.answers
-    assert_match(/too dark/, result.cast.words)
+    assert_match(/too dark/, result.cast.label)
     assert_match(/Dyes only darken: a paler base, bleach/, result.beyond.join)
   end
 
@@ -251,7 +251,7 @@ class LooksTest < CoreTest
     assert_operator fit.after, :<, 0.05
     assert_operator fit.before, :>, 1
     assert_equal [ true, false, true ], [ 25, 150, 300 ].map { |percent| fit.beyond?(percent) }
-    assert_match(/3 readings: mean difference \d\.\d before, 0\.0 with/, fit.words)
+    assert_match(/3 readings: mean difference \d\.\d before, 0\.0 with/, fit.label)
   end
 
   def test_surface_shares_are_found_again_from_bare_and_coated_pairs

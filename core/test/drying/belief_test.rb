@@ -201,10 +201,10 @@ class BeliefTest < CoreTest
         beliefs: late
       )
         .shop.beliefs
-        .words(Rhexon::Materials::Product.read(oil), "hard")
+        .label(Rhexon::Materials::Product.read(oil), "hard")
     )
     kin = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85))),
                products: PRODUCTS + [ oil ], beliefs: taught).shop
-    assert_match(/half of what other oxidative materials showed/, kin.beliefs.words(kin.products["varnish"], "hard"))
+    assert_match(/half of what other oxidative materials showed/, kin.beliefs.label(kin.products["varnish"], "hard"))
   end
 end

@@ -56,7 +56,7 @@ class SheetTest < CoreTest
 
   def test_rows_carry_film_amounts_and_the_legal_range
     row = sheet(rubbed).rows[2]
-    assert_equal "Coat 2 of 3", row.words
+    assert_equal "Coat 2 of 3", row.label
     assert_in_delta 30.6, row.change_um, 0.05
     assert_equal 143, row.laid_on_ml, "1 m² at 100 µm through a gun that lands 70 %"
     assert_operator row.earliest, :<=, row.hands_start
@@ -67,7 +67,7 @@ class SheetTest < CoreTest
       piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2), step("s2", "look"))), t_c: 3
     )
     shown = sheet(frozen)
-    assert_equal [ "Coat 1 of 2" ], shown.rows.map(&:words)
+    assert_equal [ "Coat 1 of 2" ], shown.rows.map(&:label)
     assert_equal 1, shown.section.layers.size
     assert_nil shown.ready_at
     assert_nil shown.rows.first.drying

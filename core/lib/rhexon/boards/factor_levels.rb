@@ -23,7 +23,7 @@ module Rhexon
 
       # @param names [Hash{String=>String}] product id => name
       # @return [String] "dye strength 50 %", "2 coats", "without"
-      def words(factor, value, names = {})
+      def label(factor, value, names = {})
         case factor["field"]
         when "strength_percent", "thinned_percent" then "#{value} %"
         when "wet_um" then "#{value} µm"

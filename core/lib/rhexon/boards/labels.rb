@@ -9,7 +9,7 @@ module Rhexon
       # @param labels [Array<String>] in the order of the board
       # @param all [Array<String>] of the board
       # @return [String]
-      def words(labels, all)
+      def joined(labels, all)
         return "all" if labels.size > 1 && labels.size == all.size
 
         labels.chunk_while { |one, other| follows?(one, other) }

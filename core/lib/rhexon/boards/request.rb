@@ -32,7 +32,7 @@ module Rhexon
 
       # An effect as a sentence: "Two coats of sealer instead of one: blotch down 1.4 (0.6 to 2.2)".
       # @return [String]
-      def words(effect, measure)
+      def label(effect, measure)
         subject = if effect.with
           "#{effect.factor} and #{effect.with} together"
         else
@@ -56,7 +56,7 @@ module Rhexon
         {
           "factor" => effect.factor, "with" => effect.with, "from" => effect.from, "to" => effect.to,
           "size" => round(effect.size), "low" => round(effect.low), "high" => round(effect.high),
-          "told" => effect.significance, "words" => words(effect, measure)
+          "told" => effect.significance, "words" => label(effect, measure)
         }
       end
       private_class_method :effect

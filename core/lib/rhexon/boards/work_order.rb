@@ -8,7 +8,7 @@ module Rhexon
       # @!attribute masked [Array<String>] cells that are covered meanwhile
       Pass = Struct.new(:step, :cells, :masked, keyword_init: true) do
         # @return [String] "Seal coat, Orrin dewaxed sealer, thinned 60 %, 2 coats"
-        def words(product_name)
+        def label(product_name)
           thinned = step["thinning"] && "thinned #{step["thinning"]["percent"]} %"
           coats = step["coats"].to_i > 1 ? "#{step["coats"]} coats" : nil
           [ Schedule::Words.step(step, product_name), thinned, coats ].compact.join(", ")

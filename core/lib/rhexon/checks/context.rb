@@ -129,7 +129,7 @@ module Rhexon
       end
 
       # @return [String] "Wed 25 Nov 10:30" in the shop's zone
-      def clock(minute) = minute ? shop.zone.words(minute) : "never"
+      def clock(minute) = minute ? shop.zone.label(minute) : "never"
 
       def duration(minutes) = Units.duration(minutes)
 

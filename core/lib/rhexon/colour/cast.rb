@@ -21,7 +21,7 @@ module Rhexon
       end
 
       # @return [String] "6 too green, 3 too dark"
-      def words
+      def label
         if parts.empty?
           "no cast that is seen"
         else

@@ -41,13 +41,13 @@ module Rhexon
           .encode("UTF-8", invalid: :replace, undef: :replace)
           .split(/\r\n|\r|\n/).map
           .with_index(1) { |line, number| [ line.sub(/(\A|\s)#.*/, ""), number ] }
-        fields = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT").flat_map { |line, _| words(line) }.map(&:upcase)
+        fields = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT").flat_map { |line, _| tokens(line) }.map(&:upcase)
         refuse("The file has no data format", "a CGATS text file with BEGIN_DATA_FORMAT") if fields.empty?
         rows = between(lines, "BEGIN_DATA", "END_DATA").reject { |line, _| line.strip.empty? }
         refuse("The file has no data", "rows between BEGIN_DATA and END_DATA") if rows.empty?
         refuse("The file has #{rows.size} rows", "at most #{MOST_ROWS}") if rows.size > MOST_ROWS
         head = lines.map(&:first).join("\n")
-        Table.new(samples: rows.map { |line, number| sample(fields, words(line), number) }, light: light(head),
+        Table.new(samples: rows.map { |line, number| sample(fields, tokens(line), number) }, light: light(head),
                   observer: head.match?(/(?:OBSERVER\w*)\W+10\b/i) ? "10" : "2",
                   originator: head[/^ORIGINATOR\s+"([^"]*)"/, 1])
       end
@@ -70,8 +70,8 @@ module Rhexon
       end
       private_class_method :between
 
-      def words(line) = line.scan(/"([^"]*)"|(\S+)/).map { |quoted, plain| quoted || plain }
-      private_class_method :words
+      def tokens(line) = line.scan(/"([^"]*)"|(\S+)/).map { |quoted, plain| quoted || plain }
+      private_class_method :tokens
 
       def sample(fields, values, number)
         unless values.size == fields.size

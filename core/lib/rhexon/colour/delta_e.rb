@@ -23,7 +23,7 @@ module Rhexon
       def cie76(one, other) = Math.sqrt(one.zip(other).sum { |a, b| (a - b)**2 })
 
       # @return [String] in words (estimates)
-      def words(delta)
+      def label(delta)
         Reference.colour.words.find { |limit, _| delta < limit }&.last || "another colour"
       end
 

@@ -14,7 +14,7 @@ module Rhexon
         def beyond?(value) = !range.nil? && !value.between?(*range)
 
         # @return [String]
-        def words
+        def label
           format("%d %s: mean difference %.1f before, %.1f with the shop's own figures", count,
                  count == 1 ? "reading" : "readings", before, after)
         end

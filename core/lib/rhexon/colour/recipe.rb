@@ -190,7 +190,7 @@ module Rhexon
         else
           []
         end
-        [ "#{cast.words.sub(/^./, &:upcase)} is left", *full, *dark, *(dull if full.empty?), *strong ]
+        [ "#{cast.label.sub(/^./, &:upcase)} is left", *full, *dark, *(dull if full.empty?), *strong ]
       end
     end
   end

@@ -38,7 +38,7 @@ module Rhexon
 
       # What moved the factor of a product, for the ledger.
       # @return [String, nil] nil when nothing did
-      def words(product, phase)
+      def label(product, phase)
         belief = belief_for(product, phase)
         return if belief.m.zero?
 

@@ -30,10 +30,10 @@ module Rhexon
 
       # Words by which a sheet names what goes over: waterborne, solvent films, oil varnish ...
       # @return [Array<String>] the narrowest first
-      def words_of(product) = table.words.select { |_, selector| fits?(selector, product) }.keys
+      def names_of(product) = table.words.select { |_, selector| fits?(selector, product) }.keys
 
       # @return [Array<String>] all of them
-      def words = table.words.keys
+      def names = table.words.keys
 
       def source = table.source
 

@@ -188,7 +188,7 @@ module Rhexon
       # @return [Numeric, nil] minutes at the sheet's climate
       def pair_wait_min(upper)
         waits = @record["waits_under_min"] or return
-        [ upper.id, upper.class_id, *Pairs.words_of(upper) ].filter_map { |name| waits[name] }.first
+        [ upper.id, upper.class_id, *Pairs.names_of(upper) ].filter_map { |name| waits[name] }.first
       end
 
       def to_h = @record

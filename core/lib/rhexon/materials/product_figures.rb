@@ -120,11 +120,11 @@ module Rhexon
         def wait(figure, text)
           name, minutes = text.split(/[:=]/).map(&:strip)
           key = name.to_s.downcase.tr(" ", "_")
-          known = Pairs.words | Reference.classes.classes.keys
+          known = Pairs.names | Reference.classes.classes.keys
           unless minutes && known.include?(key)
             refuse(
               figure, text,
-              "what goes over and minutes, such as waterborne: 120. Known are #{Pairs.words.join(", ").tr("_", " ")}"
+              "what goes over and minutes, such as waterborne: 120. Known are #{Pairs.names.join(", ").tr("_", " ")}"
             )
           end
           [ key, number({ **figure, "least" => 0 }, minutes) ]

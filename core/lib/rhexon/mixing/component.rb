@@ -52,7 +52,7 @@ module Rhexon
       def reacts? = GROUP.include?(role)
 
       # @return [String] "10 parts by volume", "30 % of the total by mass"
-      def words = "#{format("%g", parts)} #{of == "base" ? "parts" : "% of the total"} by #{basis}"
+      def label = "#{format("%g", parts)} #{of == "base" ? "parts" : "% of the total"} by #{basis}"
 
       private
 

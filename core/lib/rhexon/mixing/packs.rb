@@ -21,14 +21,14 @@ module Rhexon
 
         best = cheapest(short_g, sizes)
         best.zip(sizes).filter_map do |count, (g, pack)|
-          Choice.new(g: g, words: words(pack), count: count, price: pack["price"]) if count.positive?
+          Choice.new(g: g, words: label(pack), count: count, price: pack["price"]) if count.positive?
         end
       end
 
       def cost(choices) = choices.sum { |choice| (choice.price || 0) * choice.count }
 
       # @return [String] "5 L", "500 g"
-      def words(pack)
+      def label(pack)
         amount, small, large = pack["ml"] ? [ pack["ml"], "ml", "L" ] : [ pack["g"], "g", "kg" ]
         amount >= 1000 ? "#{format("%g", amount / 1000.0)} #{large}" : "#{format("%g", amount)} #{small}"
       end

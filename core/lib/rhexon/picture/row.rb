@@ -44,7 +44,7 @@ module Rhexon
       def window_closes_at = placement.window&.closes_at
 
       # @return [String] "Coat 2", "Sand P150", "Scuff P320"
-      def words
+      def label
         turned = Planning::Turns.for(@pass.piece, @pass.step).size > 1 ? "#{faces.join(" and ")}: " : ""
         text = "#{turned}#{turned.empty? ? own_words : own_words.sub(/^./, &:downcase)}".sub(/^./, &:upcase)
         @pass.part ? "#{text}, #{pieces}" : text
@@ -176,7 +176,7 @@ module Rhexon
                      Reference.hands.source, estimate: wait.milestone.nil? ||
                        wait.milestone.source.estimate,
                    bound_by: wait.bound_by, follower: follower&.pass&.key, shop: wait.milestone &&
-                     @plan.shop.beliefs.words(wait.pass.product, wait.phase), **air(wait))
+                     @plan.shop.beliefs.label(wait.pass.product, wait.phase), **air(wait))
       end
 
       def air(wait)

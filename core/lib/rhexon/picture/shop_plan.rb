@@ -83,12 +83,12 @@ module Rhexon
       # @return [Array<Clash>]
       def clashes
         lapsed = plan.build.lapsed.map do |key|
-          Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{words_of(key)} cannot be kept.")
+          Clash.new(piece: key.split("/").first, sentence: "The pinned time of #{label_of(key)} cannot be kept.")
         end
         lapsed + absent +
           plan.build.blocked.map do |piece, block|
             Clash.new(piece: piece,
-                      sentence: "#{words_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.")
+                      sentence: "#{label_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.")
           end
       end
 
@@ -100,7 +100,7 @@ module Rhexon
         mine.map do |placement|
           Clash.new(
             piece: placement.pass.piece.id,
-            sentence: "#{shop.pins.fetch(placement.pass.key).person} is not at the bench, so #{words(placement)} " \
+            sentence: "#{shop.pins.fetch(placement.pass.key).person} is not at the bench, so #{label(placement)} " \
                       "goes to whoever is free."
           )
         end
@@ -129,15 +129,15 @@ module Rhexon
 
       def mark(placement)
         pass = placement.pass
-        Mark.new(key: pass.key, piece: pass.piece.id, words: words(placement), kind: pass.kind,
+        Mark.new(key: pass.key, piece: pass.piece.id, words: label(placement), kind: pass.kind,
                  from: placement.hands_start, to: placement.hands_end, status: placement.status,
                  window: placement.window&.state || "none",
                  person: placement.person, inserted: pass.inserted)
       end
 
-      def words(placement) = Row.new(plan, placement, 0).words
+      def label(placement) = Row.new(plan, placement, 0).label
 
-      def words_of(key)
+      def label_of(key)
         plan.model.passes.find { |pass| pass.key == key }.then do |pass|
           Schedule::Words.step(pass.step, pass.product&.name)
         end
@@ -200,7 +200,7 @@ module Rhexon
         closes = plan.drier.closes_at(placement) or return
         return if follower.status != "planned"
 
-        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: words(placement),
+        Closing.new(key: placement.pass.key, piece: placement.pass.piece.id, words: label(placement),
                     closes_at: closes,
                     met: follower.work_start <= closes)
       end

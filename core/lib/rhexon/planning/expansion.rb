@@ -27,8 +27,9 @@ module Rhexon
       # @param first_index [Integer] index of the first pass
       # @return [Array<Pass>] in document order
       def self.for_piece(shop, piece, first_index)
+        # By the very object: what reads the passes knows their piece and its steps again by identity.
         key = [
-          piece, first_index, shop.setting, shop.parts_of(piece),
+          piece.__id__, first_index, shop.setting, shop.parts_of(piece),
           *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] })
         ]
         @kept.fetch(key) { new(shop, piece, first_index).passes.freeze }

@@ -39,7 +39,7 @@ module Rhexon
         def finding(context, ambering, kind, delta, clean)
           turns = kind == "blue" ? "over blue it goes green" : "over white it goes yellow"
           sentence = "#{ambering.product.name} is yellow and grows more so: #{turns}, by ΔE #{format("%.1f", delta)} " \
-                     "within a year (#{Colour::DeltaE.words(delta)})."
+                     "within a year (#{Colour::DeltaE.label(delta)})."
           context.finding("colour.amber_on_#{kind}", "caution",
                           "Yellow film over #{kind == "blue" ? "a cool" : "a pale"} colour", sentence,
                           placement: ambering.first, figures: { delta_e: delta.round(1) },

@@ -20,7 +20,7 @@ module Rhexon
 
           context.finding(
             "mix.ratio_out", "stop", "Hardener outside its range",
-            "#{format("%g", parts)} parts of hardener, the maker allows #{words(low, high)}: the film stays soft or " \
+            "#{format("%g", parts)} parts of hardener, the maker allows #{span(low, high)}: the film stays soft or " \
             "turns brittle.",
             placement: placement, figures: { parts: parts, low: low, high: high },
             remedies: [ context.change(placement, "Mix it as the sheet says: #{format("%g", hardener["parts"])} parts",
@@ -43,7 +43,7 @@ module Rhexon
           [ hardener["parts"] * (1 - slack), hardener["parts"] * (1 + slack) ]
         end
 
-        def words(low, high) = "#{format("%.4g", low)} to #{format("%.4g", high)}"
+        def span(low, high) = "#{format("%.4g", low)} to #{format("%.4g", high)}"
       end
     end
   end
