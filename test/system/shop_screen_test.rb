@@ -37,7 +37,10 @@ class ShopScreenTest < ApplicationSystemTestCase
   test "a rule of the shop is what schedules follow until they say otherwise" do
     piece = make_piece(steps: [ coat("s1", coats: 2) ])
     visit "/shop"
-    within("section[aria-label='House rules']") { select "always", from: "Scuff between coats that meet their window" }
+    within("section[aria-label='House rules']") do
+      select "always", from: "Scuff between coats that meet their window"
+      assert_field "Scuff between coats that meet their window", with: "always"
+    end
     visit "/pieces/#{piece.id}/schedule"
     assert_selector "[role=option]", text: "Scuff P320"
     click_on "House rules"
