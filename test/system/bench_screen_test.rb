@@ -8,7 +8,7 @@ class BenchScreenTest < ApplicationSystemTestCase
   test "a dry test opens the film before its time, not yet moves it" do
     log(@piece, "s1/1/top", "done", 80.minutes.ago)
     visit "/bench"
-    within(".slab") do
+    within(".drying-slab") do
       assert_text "opens in"
       click_on "Not yet"
       assert_text "opens in"
@@ -66,8 +66,8 @@ class BenchScreenTest < ApplicationSystemTestCase
   test "a film that is shut asks for its scuff" do
     log(@piece, "s1/1/top", "done", 14.hours.ago)
     visit "/bench"
-    assert_selector ".slab", text: "shut since"
-    within(".slab") { click_on "Start scuff P320" }
+    assert_selector ".drying-slab", text: "shut since"
+    within(".drying-slab") { click_on "Start scuff P320" }
     assert_text "In hand: scuff P320"
     click_on "Done"
     assert_text(/coat 2 of 2/i)

@@ -48,7 +48,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     end
     assert_no_selector "[role=dialog]"
     assert_text "Colour, from a photo"
-    assert_selector ".cell[data-shows=photo]", count: 1
+    assert_selector ".board-cell[data-shows=photo]", count: 1
     assert_in_delta 38.2, @cells.first.readings.sole.value[0], 0.8
     assert_quiet_console
   end
@@ -59,12 +59,12 @@ class DecisionsScreenTest < ApplicationSystemTestCase
       Vips::Image.black(12_000, 12_000).pngsave_buffer => "which is too many"
     }.each do |bytes, says|
       choose_photo(bytes)
-      assert_selector ".photos .error-text", text: says
+      assert_selector ".photo-list .error-text", text: says
     end
     assert_equal 0, Photo.count
     choose_photo(picture)
     assert_selector ".photo-thumb", count: 1
-    assert_no_selector ".photos .error-text"
+    assert_no_selector ".photo-list .error-text"
     assert_quiet_console(except: /422/)
   end
 
@@ -85,7 +85,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
       click_on "Keep them all"
     end
     assert_no_selector "[role=dialog]"
-    assert_selector ".cell", text: "31 GU"
+    assert_selector ".board-cell", text: "31 GU"
     assert_equal [ 25.0, 31.0 ], Reading.where(kind: "gloss").order(:cell_id).map(&:value)
     assert_equal [ 40.0, 18.0, 24.0 ], Reading.find_by(kind: "lab").value
   end
@@ -136,7 +136,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
       click_on "Make a board of it"
     end
     assert_selector "h1", text: "Design a trial"
-    assert_selector ".board"
+    assert_selector ".board-frame"
     Reading.record!(cell: @cells.last, client_id: "r", kind: "lab", value: [ 36, 20, 22 ], taken_at: Time.current)
     visit "/pieces/#{@piece.id}/schedule"
     assert_selector ".look-strip"

@@ -73,7 +73,7 @@ class MixingDeskTest < ApplicationSystemTestCase
     click_on "running total"
     assert_selector ".mix-target b", text: "17.796 oz"
     click_on "zeroed each pour"
-    find(".switch button", text: /\Ag\z/).click
+    find(".ui-switch button", text: /\Ag\z/).click
     click_on "Take back: 453.6 g of Skerrow W20 clear satin"
     assert_selector ".mix-target b", text: "472.7 g"
     fill_in "or type it", with: "2 spoons"

@@ -267,7 +267,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
       within("[role=dialog]") { find(".kind-button", text: kind, match: :first).click }
       assert_no_selector "[role=dialog]"
       assert_selector "[role=option]", text: words
-      assert_no_selector ".trouble"
+      assert_no_selector ".ui-trouble"
     end
     { "Stain" => %w[filler russet], "Top coat" => %w[seal w20 waxy] }.each do |words, codes|
       find("[role=option]", text: words, match: :first).click
@@ -282,13 +282,13 @@ class ScheduleScreenTest < ApplicationSystemTestCase
         select Product.find_by!(code: code).full_name, from: "Product"
         assert_equal code, wait_for(code) { step.call["product"] }
         methods = Rhexon::Schedule::Kinds.methods(step.call["kind"], Product.find_by!(code: code).to_value)
-        listed = "[...[...document.querySelectorAll('.field')].find((field) => " \
+        listed = "[...[...document.querySelectorAll('.ui-field')].find((field) => " \
                  "field.textContent.startsWith('Method')).querySelectorAll('option')].map((option) => option.value)"
         assert_equal methods, wait_for(methods) { page.evaluate_script(listed) }
         methods.each do |method|
           select Rhexon::Materials::Methods::DONE.fetch(method), from: "Method"
           assert_equal method, wait_for(method) { step.call["method"] }
-          assert_no_selector ".trouble, .error-text"
+          assert_no_selector ".ui-trouble, .error-text"
         end
       end
     end

@@ -19,7 +19,7 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_text 'Density: "9" is not understood'
     fill_in "density", with: "1,06"
     click_on "Keep what was changed"
-    assert_selector ".figure[data-state='given']", text: "density"
+    assert_selector ".product-figure[data-state='given']", text: "density"
     assert_button "Nothing changed", disabled: true
     assert_equal 1.06, Product.find_by(code: "w20").figures["density_g_per_ml"]
   end

@@ -16,8 +16,8 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_accessible
     click_on "Keep this plan"
     assert_text "Nothing has moved since."
-    find(".goal", text: "Fewest sessions").click
-    assert_selector ".goal[aria-pressed=true]", text: "Fewest sessions"
+    find(".plan-goal", text: "Fewest sessions").click
+    assert_selector ".plan-goal[aria-pressed=true]", text: "Fewest sessions"
     assert_equal "fewest_sessions", Shop.current.reload.goal
     find("h1").click
     press "t"
@@ -36,11 +36,11 @@ class ShopPlanTest < ApplicationSystemTestCase
   test "schedules side by side, and one put away" do
     visit "/pieces/compare?piece=#{@desk.id}"
     select "As Panel", from: "Hold it against"
-    assert_selector ".side", text: "As Panel"
+    assert_selector ".compare-side", text: "As Panel"
     assert_selector ".side-words", text: /fewer/
     assert_selector "td[data-state=best]"
     assert_accessible
-    within(find(".side", text: "As Panel")) { click_on "Put away" }
+    within(find(".compare-side", text: "As Panel")) { click_on "Put away" }
     assert_no_selector "th", text: "As Panel"
     assert_quiet_console
   end
@@ -51,11 +51,11 @@ class ShopPlanTest < ApplicationSystemTestCase
     click_on "Another part"
     assert_field "Part 3 across, m", with: "2"
     fill_in "Part 3 across, m", with: "3"
-    assert_selector ".summary dd", text: "66 m²"
+    assert_selector ".ui-summary dd", text: "66 m²"
     select "brush, 10 cm", from: "Laid on with"
     assert_text "edge at most"
     click_on "Take part 3 away"
-    assert_selector ".summary dd", text: "60 m²"
+    assert_selector ".ui-summary dd", text: "60 m²"
     assert_accessible
     assert_quiet_console
   end
@@ -64,8 +64,8 @@ class ShopPlanTest < ApplicationSystemTestCase
     visit "/shop"
     fill_in "Somebody else", with: "Osei"
     within(find("form", text: "Somebody else")) { click_on "Add" }
-    assert_selector ".people b", text: "Osei"
-    within(find(".people li", text: "Osei")) { uncheck "may spray" }
+    assert_selector ".shop-people b", text: "Osei"
+    within(find(".shop-people li", text: "Osei")) { uncheck "may spray" }
     within(find(".room-air", text: "bench", match: :first)) do
       check "spray, one pass at a time"
       fill_in "Places on its rack", with: "8"

@@ -40,7 +40,7 @@ class TrialScreenTest < ApplicationSystemTestCase
       end
     end
     visit current_path
-    assert_selector ".effects li[data-told=certain]", text: "100 % instead of 50 %: blotch up 1.0"
+    assert_selector ".trial-effects li[data-told=certain]", text: "100 % instead of 50 %: blotch up 1.0"
     select "touch", from: "Another measure"
     fill_in "1 (plasticky) to 5 (close to wood)", with: "9"
     within("form", text: "Another measure") { click_on "Keep" }
@@ -126,8 +126,8 @@ class TrialScreenTest < ApplicationSystemTestCase
     assert_selector ".look-stage", count: 5
     day = find(".look-stage", text: "bare")[:style]
     press "l"
-    assert_selector ".light[data-state=on]", text: "Warm daylight"
-    find(".light", text: "Incandescent lamp").click
+    assert_selector ".light-swatch[data-state=on]", text: "Warm daylight"
+    find(".light-swatch", text: "Incandescent lamp").click
     assert_not_equal day, find(".look-stage", text: "bare")[:style]
     find(".look-stage", text: "2", match: :first).click
     assert_selector "[role=option][aria-selected=true]", text: "Stain"

@@ -45,7 +45,7 @@ class WholePathTest < ApplicationSystemTestCase
     assert_text "Caution: thin for its use"
     remedy = find("[data-remedy]", text: "One more coat")
     remedy.hover
-    assert_selector ".summary[data-state=preview]"
+    assert_selector ".ui-summary[data-state=preview]"
     remedy.click
     assert_selector "[role=option]", text: "Coat 3 of 3"
     assert_no_text "Caution: thin for its use"
@@ -67,7 +67,7 @@ class WholePathTest < ApplicationSystemTestCase
     press :space
     assert_text "In hand: coat 1 of 2"
     click_on "Done"
-    assert_selector ".slab", text: "Reading desk"
+    assert_selector ".drying-slab", text: "Reading desk"
     assert_text "Hands off until"
     assert_equal %w[started done started done], Entry.order(:id).pluck(:kind)
     assert_accessible

@@ -6,12 +6,12 @@ import type { AreaAnswer } from "@/types"
 export function AreaWords({ answer, liquid }: { answer: AreaAnswer; liquid: (ml: number) => string }) {
   const { area } = useMeasures()
   return (
-    <section aria-label="Sections" className="rule pt-2">
-      <h2 className="head">
+    <section aria-label="Sections" className="ruled pt-2">
+      <h2 className="text-head">
         {answer.sections.length} {answer.sections.length === 1 ? "section" : "sections"}, edge at most{" "}
         {answer.limit_m.toFixed(1)} m
       </h2>
-      <p className="sub small">
+      <p className="text-second text-fine">
         Open time {Math.round(answer.open_min)} min in this air
         {answer.open_min < answer.sheet_open_min ? `, ${answer.sheet_open_min} on the sheet` : ""}. Cut in only as far
         ahead as stays wet. Still air until tack-free

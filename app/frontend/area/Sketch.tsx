@@ -148,7 +148,7 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
           />
         )}
         <g transform={`translate(${px(exit[0])} ${px(exit[1])})`} pointerEvents="none">
-          <path d="M-9 -7h18v14h-18z" fill="url(#open)" stroke="#0a4e86" />
+          <path d="M-9 -7h18v14h-18z" fill="url(#open)" stroke="var(--tape-ink)" />
           <text x={14} y={5} className="area-exit">
             exit
           </text>

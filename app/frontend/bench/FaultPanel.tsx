@@ -47,7 +47,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
       leave="Nothing"
       trigger={
         <Dialog.Trigger asChild>
-          <button type="button" className="button slab-fault" data-quiet aria-label={`A fault on ${piece}`}>
+          <button type="button" className="ui-button slab-fault" data-quiet aria-label={`A fault on ${piece}`}>
             Fault
           </button>
         </Dialog.Trigger>
@@ -64,24 +64,24 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
           onChange={setChosen}
         />
       </div>
-      {fault && <p className="sub mt-2">Likely from: {fault.causes.join(", ")}.</p>}
+      {fault && <p className="text-second mt-2">Likely from: {fault.causes.join(", ")}.</p>}
       <ErrorText reason={error} />
       {fault && (
-        <ul className="mending" aria-live="polite">
-          {!ways && !error && <li className="sub">planning</li>}
+        <ul className="fault-mending" aria-live="polite">
+          {!ways && !error && <li className="text-second">planning</li>}
           {ways?.map((way) => (
             <li key={way.id}>
-              <button type="button" className="button" data-size="bench" onClick={() => log(way.id)}>
+              <button type="button" className="ui-button" data-size="bench" onClick={() => log(way.id)}>
                 <b>{way.label}</b>
-                <span className="sub small block">{says(way, zone, film)}</span>
+                <span className="text-second text-fine block">{says(way, zone, film)}</span>
               </button>
             </li>
           ))}
           {ways && (
             <li>
-              <button type="button" className="button" data-size="bench" onClick={() => log("leave")}>
+              <button type="button" className="ui-button" data-size="bench" onClick={() => log("leave")}>
                 <b>Leave it</b>
-                <span className="sub small block">It goes into the log; the schedule stays.</span>
+                <span className="text-second text-fine block">It goes into the log; the schedule stays.</span>
               </button>
             </li>
           )}

@@ -81,7 +81,7 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
                       y={LINE + 14}
                       textAnchor="middle"
                       className="axis-tick"
-                      style={{ fill: row.status === "planned" ? "var(--ink)" : "#12161a", fontWeight: 600 }}
+                      style={{ fill: row.status === "planned" ? "var(--ink)" : "var(--bar-ink)", fontWeight: 600 }}
                     >
                       {short(row.kind, name(row.piece), wide)}
                     </text>
@@ -102,7 +102,7 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
               width={18}
               height={10}
               fill={flag.up ? "url(#open)" : "url(#shut)"}
-              stroke={flag.up ? "#0a4e86" : "#1d2327"}
+              stroke={flag.up ? "var(--tape-ink)" : "var(--paper-ink)"}
             />
             <text x={flag.x + 23} y={flag.up ? 36 : LINE + 40} className="axis-tick" style={{ fill: "var(--ink)" }}>
               {flag.text}
@@ -116,7 +116,7 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
           width={74}
           height={19}
           fill="url(#open)"
-          stroke="#0a4e86"
+          stroke="var(--tape-ink)"
         />
         <text x={Math.min(Math.max(x(now), 37), width - 37)} y={HEIGHT - 6} textAnchor="middle" className="on-tape">
           now {clock(now, zone)}

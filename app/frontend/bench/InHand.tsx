@@ -51,21 +51,21 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
   const takeBack = last && (
     <button
       type="button"
-      className="button"
+      className="ui-button"
       data-size="bench"
       onClick={() => onTouch({ kind: "correction", corrects: last.id })}
     >
       <span>
         Take back: {last.words}
-        <span className="sub small block">{last.piece}</span>
+        <span className="text-second text-fine block">{last.piece}</span>
       </span>
     </button>
   )
   if (!row)
     return (
-      <section className="in-hand lit" aria-label="In hand">
+      <section className="in-hand surface-lit" aria-label="In hand">
         <h2 className="panel-title">Nothing to do at the bench</h2>
-        <p className="sub">
+        <p className="text-second">
           No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.
         </p>
         <div className="in-hand-tools">{takeBack}</div>
@@ -76,25 +76,25 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
   const person = chosen?.key === row.key ? chosen.person : (row.person ?? people[0])
   const dueNow = row.hands_start <= now + 5
   return (
-    <section className="in-hand lit" aria-label="In hand">
+    <section className="in-hand surface-lit" aria-label="In hand">
       <header className="flex items-start gap-4">
         <div className="min-w-0">
           <h2 className="in-hand-title">
             {inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
             {row.kind === "look" ? "look" : lowerFirst(row.words)}
           </h2>
-          <p className="sub">
+          <p className="text-second">
             {piece?.name}, {row.count} off · {row.room}
             {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
           </p>
-          <p className="head mt-1">{rowSays(row, film)}</p>
-          {row.asks && <p className="head">{row.asks}</p>}
+          <p className="text-head mt-1">{rowSays(row, film)}</p>
+          {row.asks && <p className="text-head">{row.asks}</p>}
         </div>
         <div className="ml-auto text-right">
           <p className="in-hand-clock">
             {inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}
           </p>
-          <p className="sub small">
+          <p className="text-second text-fine">
             {inHand
               ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}`
               : `${duration(row.hands_min)} of hands`}
@@ -103,9 +103,9 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
       </header>
       {piece && row.count > 1 && <PieceRack count={row.count} />}
       {!inHand && row.waits_until !== null && row.waits_until > now && (
-        <p className="sub mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
+        <p className="text-second mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
-      {row.rests && <p className="sub mt-1">{row.rests}</p>}
+      {row.rests && <p className="text-second mt-1">{row.rests}</p>}
       <Cautions texts={row.cautions} />
       {!inHand && people.length > 1 && (
         <fieldset className="by-whom">
@@ -127,7 +127,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
       <div className="in-hand-tools">
         <button
           type="button"
-          className="tape"
+          className="ui-tape"
           data-space
           onClick={() =>
             onTouch(
@@ -138,7 +138,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           }
         >
           {inHand ? "Done" : "Start"}
-          <span className="small">space</span>
+          <span className="text-fine">space</span>
         </button>
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
         {inHand && <InHandPhoto key={row.key} pass={row.key} />}
@@ -154,7 +154,7 @@ function InHandPhoto({ pass }: { pass: string }) {
   return (
     <span>
       <PhotoButton of={{ pass }} label="Photo" size="bench" onPhoto={() => setKept(kept + 1)} />
-      <span role="status" className="sub small block">
+      <span role="status" className="text-second text-fine block">
         {kept > 0 && (kept === 1 ? "Photo kept in the log" : `${kept} photos kept in the log`)}
       </span>
     </span>
@@ -165,11 +165,11 @@ function InHandPhoto({ pass }: { pass: string }) {
 function MixIt({ row, page }: { row: BenchRow; page?: string }) {
   const begin = useBeginMix()
   return page ? (
-    <Link href={page} className="button" data-size="bench">
+    <Link href={page} className="ui-button" data-size="bench">
       Its pot
     </Link>
   ) : (
-    <button type="button" className="button" data-size="bench" onClick={() => void begin(row.key)}>
+    <button type="button" className="ui-button" data-size="bench" onClick={() => void begin(row.key)}>
       Mix it
     </button>
   )
@@ -178,7 +178,7 @@ function MixIt({ row, page }: { row: BenchRow; page?: string }) {
 /** How many alike pieces this pass goes over. */
 function PieceRack({ count }: { count: number }) {
   return (
-    <div className="rack" aria-hidden="true">
+    <div className="piece-rack" aria-hidden="true">
       {Array.from({ length: Math.min(count, 24) }, (_, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: alike pieces are told apart by their place only
         <span key={index}>{index + 1}</span>

@@ -9,11 +9,11 @@ import type { Touch } from "./touch"
 
 const HEIGHT = 92
 const FILM: Record<string, string> = {
-  clear: "#ebb252",
-  ambering: "#d58f35",
-  pigmented: "#3d6a58",
-  tinted: "#7a3418",
-  stain: "#6b2c14",
+  clear: "var(--clear-2)",
+  ambering: "var(--film-ambering)",
+  pigmented: "var(--film-pigmented)",
+  tinted: "var(--film-tinted)",
+  stain: "var(--dye)",
 }
 const TEST: Record<string, string> = {
   recoat_opens: "Ready for the next coat?",
@@ -38,7 +38,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab
   return (
-    <article className="slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
+    <article className="drying-slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
       <h3 className="slab-name">{piece.name}</h3>
       <p className="slab-state">{state(slab, zone, now)}</p>
       <Drawing slab={slab} piece={piece} now={now} zone={zone} />
@@ -52,17 +52,17 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
       </div>
       {asks(slab, now) && (
         <fieldset className="slab-test">
-          <legend className="small faint">{TEST[slab.milestone ?? ""] ?? "Dry?"}</legend>
+          <legend className="text-fine text-third">{TEST[slab.milestone ?? ""] ?? "Dry?"}</legend>
           <button
             type="button"
-            className="button"
+            className="ui-button"
             onClick={() => onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "dry" })}
           >
             Dry
           </button>
           <button
             type="button"
-            className="button"
+            className="ui-button"
             onClick={() =>
               onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "not_yet" })
             }
@@ -74,7 +74,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
       {next_row && slab.state !== "too_soon" ? (
         <button
           type="button"
-          className="button w-full"
+          className="ui-button w-full"
           data-size="bench"
           disabled={!canStart}
           onClick={() => onTouch({ kind: "started", pass: next_row.key })}
@@ -130,7 +130,15 @@ function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now
         preserveAspectRatio="none"
       />
       <rect x={0} y={50 - film} width={221} height={film} fill={FILM[slab.look] ?? FILM.clear} />
-      <rect x={0} y={50 - film} width={221} height={film + 36} fill="none" stroke="#1d2327" strokeWidth={1.2} />
+      <rect
+        x={0}
+        y={50 - film}
+        width={221}
+        height={film + 36}
+        fill="none"
+        stroke="var(--paper-ink)"
+        strokeWidth={1.2}
+      />
       <Strip strip={slab.strip.filter((stretch) => !stretch.over)} axis={{ x }} y={50 - film - 14} />
       {call && call > from && x(call) > 2 && x(call) < 219 && (
         <text x={Math.min(Math.max(x(call), 20), 200)} y={50 - film - 19} textAnchor="middle" className="axis-tick">

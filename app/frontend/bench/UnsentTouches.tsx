@@ -27,8 +27,8 @@ export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack 
   return (
     <>
       {waiting && held.length > 0 && (
-        <p className="sub mb-2" role="status">
-          <span className="pending">
+        <p className="text-second mb-2" role="status">
+          <span className="ui-pending">
             {held.length === 1 ? "One touch is" : `${held.length} touches are`} kept here, not yet sent.
           </span>
         </p>
@@ -36,7 +36,7 @@ export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack 
       {unsent
         .filter((touch) => touch.refused)
         .map((touch) => (
-          <div key={touch.client_id} className="trouble" role="alert">
+          <div key={touch.client_id} className="ui-trouble" role="alert">
             <p>
               <b>
                 {KIND[touch.kind]}
@@ -45,10 +45,10 @@ export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack 
               </b>{" "}
               was not taken: {touch.refused}
             </p>
-            <button type="button" className="button" data-size="bench" onClick={() => onAgain(touch.client_id)}>
+            <button type="button" className="ui-button" data-size="bench" onClick={() => onAgain(touch.client_id)}>
               Send again
             </button>
-            <button type="button" className="button" data-size="bench" onClick={() => onTakeBack(touch.client_id)}>
+            <button type="button" className="ui-button" data-size="bench" onClick={() => onTakeBack(touch.client_id)}>
               Take it back
             </button>
           </div>

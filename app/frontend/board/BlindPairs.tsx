@@ -33,10 +33,10 @@ export function BlindPairs({ open, onOpenChange, board, pairs, onPick }: Props) 
     <Panel title="Which of the two?" open={open} onOpenChange={onOpenChange} leave="Enough">
       {cells ? (
         <>
-          <p className="sub small mt-1">
+          <p className="text-second text-fine mt-1">
             Hold the board in the light it will be seen in. {pairs.left.length} pairs are left.
           </p>
-          <div className="pair mt-3">
+          <div className="blind-pair mt-3">
             {cells.map((cell, side) => (
               <button
                 key={cell.id}
@@ -49,12 +49,12 @@ export function BlindPairs({ open, onOpenChange, board, pairs, onPick }: Props) 
               </button>
             ))}
           </div>
-          <button type="button" className="button mt-2" data-quiet onClick={() => setSkipped(skipped + 1)}>
+          <button type="button" className="ui-button mt-2" data-quiet onClick={() => setSkipped(skipped + 1)}>
             Cannot say, another pair
           </button>
         </>
       ) : (
-        <p className="sub mt-2">Every pair was shown once.</p>
+        <p className="text-second mt-2">Every pair was shown once.</p>
       )}
       {pairs.strengths.length > 0 && <Strengths pairs={pairs} />}
     </Panel>
@@ -65,12 +65,12 @@ function Strengths({ pairs }: { pairs: BoardPairs }) {
   const [first, second] = pairs.strengths
   return (
     <section aria-label="What the picks say" className="mt-4">
-      <p className="head" role="status">
+      <p className="text-head" role="status">
         {pairs.sure
           ? `Cell ${first?.label} is ahead of all others.`
           : `${pairs.picks} ${pairs.picks === 1 ? "pick" : "picks"}: cell ${first?.label} before ${second?.label}, but within chance.`}
       </p>
-      <ol className="strengths">
+      <ol className="pick-strengths">
         {pairs.strengths.map((standing) => (
           <li key={standing.id}>
             <b>{standing.label}</b>
@@ -83,7 +83,7 @@ function Strengths({ pairs }: { pairs: BoardPairs }) {
               />
               <circle cx={110 + clamp(standing.strength * 24)} cy={10} r={5} fill="var(--ink)" />
             </svg>
-            <span className="small sub">
+            <span className="text-fine text-second">
               {standing.wins} picked, {standing.losses} passed over
             </span>
           </li>

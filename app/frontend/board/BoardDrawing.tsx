@@ -30,7 +30,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
   return (
     <div ref={holder}>
       <div
-        className="board"
+        className="board-frame"
         data-dense={board.tapes.length > 0 || undefined}
         style={{
           width: wide,
@@ -60,7 +60,7 @@ export function BoardDrawing({ board, selected, onSelect }: Props) {
           )
         })}
       </div>
-      <div className="mt-1 flex items-center justify-between small sub" style={{ width: wide }}>
+      <div className="mt-1 flex items-center justify-between text-fine text-second" style={{ width: wide }}>
         <span>
           {board.target_hex ? "Round window: the wanted colour. " : "No wanted colour is stated. "}
           {board.cells.some((cell) => cell.predicted) ? "Dashed: predicted." : ""}
@@ -94,7 +94,7 @@ function CellButton({ cell, light, target, best, on, style, onSelect }: CellProp
       tabIndex={on ? 0 : -1}
       data-cell={cell.id}
       data-state={best ? "best" : cell.ruined ? "ruined" : "rest"}
-      className="cell"
+      className="board-cell"
       data-shows={read ? "read" : photo ? "photo" : predicted ? "predicted" : "nothing"}
       style={{ ...style, background: lit(read ?? photo ?? predicted, summary.gloss ?? cell.predicted?.gloss) }}
       onClick={() => onSelect(cell.id)}

@@ -7,8 +7,8 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
   return (
     <header className="page-head">
       <div>
-        <h1 className="title">{board.name}</h1>
-        <p className="sub">
+        <h1 className="text-title">{board.name}</h1>
+        <p className="text-second">
           {board.piece ? (
             <>
               for{" "}

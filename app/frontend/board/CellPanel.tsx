@@ -21,7 +21,7 @@ export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
   return (
     <div className="min-w-0">
       <Target board={board} cell={cell} />
-      <section className="rule mt-4 pt-2" aria-label={`Cell ${cell.label}`}>
+      <section className="ruled mt-4 pt-2" aria-label={`Cell ${cell.label}`}>
         <h2 className="panel-title">
           Cell {cell.label}
           {board.best === cell.id ? ", best so far" : ""}
@@ -41,11 +41,11 @@ export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
         ))}
         <button
           type="button"
-          className="tape mt-3 w-full"
+          className="ui-tape mt-3 w-full"
           disabled={cell.layers.length === 0 || pieces.length === 0}
           onClick={onPromote}
         >
-          Make cell {cell.label} the schedule <span className="small">{cell.layers.length} steps</span>
+          Make cell {cell.label} the schedule <span className="text-fine">{cell.layers.length} steps</span>
         </button>
       </section>
       <ReadingForm

@@ -6,11 +6,11 @@ export function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
   return (
     <>
       {cell.words.length === 0 ? (
-        <p className="sub">Bare. Add the layers that were laid on it, wood first.</p>
+        <p className="text-second">Bare. Add the layers that were laid on it, wood first.</p>
       ) : (
-        <p className="sub">{cell.words.join(" · ")}</p>
+        <p className="text-second">{cell.words.join(" · ")}</p>
       )}
-      <button type="button" className="button mt-1" data-quiet onClick={onEdit}>
+      <button type="button" className="ui-button mt-1" data-quiet onClick={onEdit}>
         {cell.words.length ? "Change its layers" : "Add its layers"}
       </button>
     </>
@@ -50,13 +50,13 @@ export function Readings({
   const of = (kind: string) => measures.find((measure) => measure.kind === kind)
   return (
     <table className="sheet-table mt-3">
-      <caption className="head text-left">Readings, newest first</caption>
+      <caption className="text-head text-left">Readings, newest first</caption>
       <tbody>
         {[...cell.readings].reverse().map((reading) => (
           <tr key={reading.id}>
             <td>{named(reading.kind, of(reading.kind))}</td>
             <td>{shown(reading, of(reading.kind))}</td>
-            <td className="small sub">
+            <td className="text-fine text-second">
               {when(reading.at, zone)}, {aged(reading.at, made)}
               {reading.observer ? `, ${reading.observer}` : ""}
               {reading.early && <span className="caution-text">, before full cure</span>}
@@ -73,7 +73,7 @@ export function Readings({
 export function Ruin({ cell, onRuin }: { cell: Cell; onRuin: (words: string) => void }) {
   if (cell.ruined)
     return (
-      <button type="button" className="button mt-3" data-quiet onClick={() => onRuin("")}>
+      <button type="button" className="ui-button mt-3" data-quiet onClick={() => onRuin("")}>
         It is not ruined after all
       </button>
     )
@@ -86,11 +86,11 @@ export function Ruin({ cell, onRuin }: { cell: Cell; onRuin: (words: string) => 
         if (words) onRuin(words)
       }}
     >
-      <label className="field">
-        <span className="label">Ruined by (kept as a result)</span>
-        <input name="ruined" className="input" placeholder="sanded through" />
+      <label className="ui-field">
+        <span className="text-label">Ruined by (kept as a result)</span>
+        <input name="ruined" className="ui-input" placeholder="sanded through" />
       </label>
-      <button type="submit" className="button">
+      <button type="submit" className="ui-button">
         Mark
       </button>
     </form>

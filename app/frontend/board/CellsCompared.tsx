@@ -37,7 +37,7 @@ export function CellsCompared({
   const tops = lines.map((_, index) => lines.slice(0, index).reduce((sum, line) => sum + line.height, 0))
   return (
     <section aria-label="Cells compared" className="mt-4">
-      <h2 className="head">Cells compared, mean of their readings</h2>
+      <h2 className="text-head">Cells compared, mean of their readings</h2>
       <svg
         viewBox={`0 0 ${WIDTH} ${lines.reduce((sum, line) => sum + line.height, 0)}`}
         className="w-full"
@@ -98,7 +98,7 @@ function Line({ measure, high, x, dots, selected, best, onSelect }: LineProps) {
           width={Math.max(x(measure.aim[1]) - x(measure.aim[0]), 3)}
           height={18}
           fill="url(#open)"
-          stroke="#0a4e86"
+          stroke="var(--tape-ink)"
         />
       )}
       <path d={`M${x(measure.low)} 0H${x(high)}`} stroke="var(--firm)" />

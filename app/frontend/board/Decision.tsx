@@ -24,12 +24,12 @@ export function Decision(props: Props) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const { board, cell, base, verdict, approval } = props
   return (
-    <section className="rule mt-4 pt-2 decision" aria-label="Decision">
-      <h2 className="head">Decide</h2>
-      <p className="sub">
+    <section className="ruled mt-4 pt-2 decision" aria-label="Decision">
+      <h2 className="text-head">Decide</h2>
+      <p className="text-second">
         {verdict ? (
           <>
-            <b className="ink">{verdict.cell ? `Cell ${verdict.cell.label}` : "Undecided"}</b>: {verdict.reason} (
+            <b className="board-ink">{verdict.cell ? `Cell ${verdict.cell.label}` : "Undecided"}</b>: {verdict.reason} (
             {when(verdict.at, zone)})
           </>
         ) : (
@@ -40,7 +40,7 @@ export function Decision(props: Props) {
       <Again relooks={props.relooks} age={props.age} cell={cell} onUnchanged={props.onUnchanged} />
       {board.piece && (
         <div className="thin-rule mt-3 pt-2">
-          <h3 className="label">The client's yes, for {board.piece.name}</h3>
+          <h3 className="text-label">The client's yes, for {board.piece.name}</h3>
           {approval ? (
             <p className={approval.stale ? "caution-text" : ""}>
               {approval.name} approved{" "}
@@ -50,7 +50,7 @@ export function Decision(props: Props) {
               {approval.stale && " The schedule has changed since: ask again."}
             </p>
           ) : (
-            <p className="sub">Nobody has approved it yet.</p>
+            <p className="text-second">Nobody has approved it yet.</p>
           )}
           <ApproveForm key={`${cell.id} ${approval?.at}`} {...props} />
           <a
@@ -97,7 +97,7 @@ function VerdictForm({ board, cell, error, onVerdict }: Props) {
         error={error("reason")}
         placeholder="the grain shows and the client knew it at once"
       />
-      <button type="submit" className="button">
+      <button type="submit" className="ui-button">
         Keep it
       </button>
     </form>
@@ -117,7 +117,7 @@ function ApproveForm({ cell, error, onApprove }: Props) {
     >
       <TextField label="Who said yes" value={name} onChange={setName} error={error("name")} />
       <SeenBy label="Seen by" value={light} onChange={setLight} />
-      <button type="submit" className="button">
+      <button type="submit" className="ui-button">
         Cell {cell.label} is approved
       </button>
     </form>
@@ -141,8 +141,8 @@ function Again({
   const x = (days: number) => 4 + (days / last) * 392
   return (
     <div className="thin-rule mt-3 pt-2">
-      <h3 className="label">Look at it again</h3>
-      <svg viewBox="0 0 400 46" className="again" role="img" aria-label={relooks.map(says).join("; ")}>
+      <h3 className="text-label">Look at it again</h3>
+      <svg viewBox="0 0 400 46" className="board-again" role="img" aria-label={relooks.map(says).join("; ")}>
         <path d="M4 22H396" stroke="var(--firm)" />
         <path d={`M4 22H${x(age)}`} stroke="var(--ink)" strokeWidth={4} />
         {relooks.map((look) => (
@@ -164,9 +164,9 @@ function Again({
           now {age} d
         </text>
       </svg>
-      <p className="sub small">{relooks.map(says).join(" · ")}</p>
+      <p className="text-second text-fine">{relooks.map(says).join(" · ")}</p>
       {due && (
-        <button type="button" className="button mt-1" onClick={() => onUnchanged(`No change after ${age} days`)}>
+        <button type="button" className="ui-button mt-1" onClick={() => onUnchanged(`No change after ${age} days`)}>
           Looked at cell {cell.label} again: no change
         </button>
       )}

@@ -6,14 +6,14 @@ type Found = BoardTrial["effects"][number]
 export function Effects({ trial }: { trial: BoardTrial }) {
   if (trial.effects.length === 0)
     return (
-      <section className="rule mt-4 pt-2" aria-label="Effects">
-        <h2 className="head">What each thing does</h2>
-        <p className="sub">Read the same measure on two cells or more, and its effects stand here.</p>
+      <section className="ruled mt-4 pt-2" aria-label="Effects">
+        <h2 className="text-head">What each thing does</h2>
+        <p className="text-second">Read the same measure on two cells or more, and its effects stand here.</p>
       </section>
     )
   return (
-    <section className="rule mt-4 pt-2" aria-label="Effects">
-      <h2 className="head">What each thing does</h2>
+    <section className="ruled mt-4 pt-2" aria-label="Effects">
+      <h2 className="text-head">What each thing does</h2>
       {trial.effects.map((measured) => (
         <Measure key={measured.measure} measured={measured} />
       ))}
@@ -31,22 +31,22 @@ function Measure({ measured }: { measured: Found }) {
   const told = measured.effects.filter((effect) => effect.told === "certain")
   const x = (value: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 6)
   return (
-    <div className="effects">
-      <h3 className="label">
+    <div className="trial-effects">
+      <h3 className="text-label">
         {measured.name}
         {measured.unit ? `, ${measured.unit}` : ""}
       </h3>
       <EffectList effects={told.length ? told : measured.effects} x={x} />
       {told.length > 0 && told.length < measured.effects.length && (
         <details>
-          <summary className="sub small cursor-pointer">
+          <summary className="text-second text-fine cursor-pointer">
             {measured.effects.length - told.length} more cannot be told from chance
           </summary>
           <EffectList effects={measured.effects.filter((effect) => effect.told !== "certain")} x={x} />
         </details>
       )}
       {measured.lost.map((sentence) => (
-        <p key={sentence} className="sub small">
+        <p key={sentence} className="text-second text-fine">
           {sentence}.
         </p>
       ))}

@@ -37,7 +37,7 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
       onOpenChange={onOpenChange}
       leave="Leave it"
       action={
-        <button type="button" className="tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
+        <button type="button" className="ui-tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
           Keep the layers
         </button>
       }
@@ -46,12 +46,12 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
         {steps.map((step, index) => (
           <li key={step.id} className="thin-rule pt-3">
             <div className="mb-2 flex items-center justify-between">
-              <span className="head">
+              <span className="text-head">
                 {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
               </span>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-quiet
                 onClick={() => setSteps(steps.filter((other) => other !== step))}
               >
@@ -69,10 +69,10 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
               onSet={(set) => change(step.id, set)}
             />
             {step.kind === "coat" && (
-              <label className="field mt-2">
-                <span className="label">Wet film, µm</span>
+              <label className="ui-field mt-2">
+                <span className="text-label">Wet film, µm</span>
                 <input
-                  className="input"
+                  className="ui-input"
                   type="number"
                   min={1}
                   max={500}
@@ -91,7 +91,7 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
             <button
               key={kind}
               type="button"
-              className="button"
+              className="ui-button"
               disabled={!step}
               title={step ? undefined : `Put ${wants[kind] ?? "a product"} on the shelf first`}
               onClick={() => step && setSteps([...steps, step])}

@@ -54,7 +54,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       onOpenChange={onOpenChange}
       leave="Leave it"
       action={
-        <button type="button" className="tape" disabled={!preview} onClick={() => void promote()}>
+        <button type="button" className="ui-tape" disabled={!preview} onClick={() => void promote()}>
           Make it the schedule
         </button>
       }
@@ -79,17 +79,17 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       <ErrorText reason={refused} />
       {preview && (
         <div className="mt-4">
-          <p className="head">
+          <p className="text-head">
             {preview.steps} steps, {duration(preview.sheet.hands_min)} of hands
             {preview.sheet.ready_at ? `, ready ${when(preview.sheet.ready_at, preview.sheet.zone)}` : ""}
           </p>
           {preview.replaces > 0 && (
-            <p className="sub">
+            <p className="text-second">
               They take the place of {preview.replaces === 1 ? "the one step" : `the ${preview.replaces} steps`} there
               now; undo brings that back.
             </p>
           )}
-          <ul className="sub mt-2 list-disc pl-5">
+          <ul className="text-second mt-2 list-disc pl-5">
             {preview.differences.map((words) => (
               <li key={words}>{words}</li>
             ))}

@@ -95,14 +95,16 @@ export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep 
       onOpenChange={onOpenChange}
       leave="Leave it"
       action={
-        <button type="button" className="tape" onClick={keep}>
+        <button type="button" className="ui-tape" onClick={keep}>
           Keep them all
         </button>
       }
     >
-      <p className="sub small">Enter goes down, Tab goes on; a table can be pasted. Empty fields are left out.</p>
+      <p className="text-second text-fine">
+        Enter goes down, Tab goes on; a table can be pasted. Empty fields are left out.
+      </p>
       <div className="quick-scroll">
-        <table ref={table} className="sheet-table quick">
+        <table ref={table} className="sheet-table quick-entry">
           <caption className="sr-only">Readings by cell and measure</caption>
           <thead>
             <tr>
@@ -124,7 +126,7 @@ export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep 
                   return (
                     <td key={column}>
                       <input
-                        className="input"
+                        className="ui-input"
                         inputMode="decimal"
                         data-at={`${row} ${index}`}
                         aria-label={`Cell ${cell.label}, ${column.startsWith("lab ") ? column.slice(4) : name(column)}`}

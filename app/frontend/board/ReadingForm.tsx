@@ -37,7 +37,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
       {(id, invalid) => (
         <input
           id={id}
-          className="input"
+          className="ui-input"
           inputMode="decimal"
           value={typed[kind] ?? ""}
           onChange={(event) => set(kind, event.target.value)}
@@ -51,12 +51,12 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
       (await onMeasure(kind, observer, light)) ? `${words} of cell ${cell.label} kept, the mean of three touches.` : "",
     )
   return (
-    <section aria-label={`Readings of cell ${cell.label}`} className="readings">
+    <section aria-label={`Readings of cell ${cell.label}`} className="cell-readings">
       <div className="reading-pair">
-        <button type="button" className="button" data-size="bench" onClick={() => void touch("lab", "Colour")}>
+        <button type="button" className="ui-button" data-size="bench" onClick={() => void touch("lab", "Colour")}>
           Read the colour
         </button>
-        <button type="button" className="button" data-size="bench" onClick={() => void touch("gloss", "Gloss")}>
+        <button type="button" className="ui-button" data-size="bench" onClick={() => void touch("gloss", "Gloss")}>
           Read the gloss
         </button>
       </div>
@@ -72,7 +72,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
             {(id) => (
               <input
                 id={id}
-                className="input"
+                className="ui-input"
                 inputMode="decimal"
                 value={typed[name] ?? ""}
                 onChange={(event) => set(name, event.target.value)}
@@ -81,7 +81,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
             )}
           </Field>
         ))}
-        <button type="submit" className="button">
+        <button type="submit" className="ui-button">
           Keep colour
         </button>
       </form>
@@ -106,7 +106,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
             }}
           >
             {entry(kind, label)}
-            <button type="submit" className="button">
+            <button type="submit" className="ui-button">
               Keep
             </button>
           </form>
@@ -123,7 +123,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
       >
         <Field label="Another measure">
           {(id) => (
-            <select id={id} className="input" value={other} onChange={(event) => setOther(event.target.value)}>
+            <select id={id} className="ui-input" value={other} onChange={(event) => setOther(event.target.value)}>
               {measures
                 .filter((measure) => !["gloss", "blotch", "liking"].includes(measure.kind))
                 .map((measure) => (
@@ -135,18 +135,18 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
           )}
         </Field>
         {entry(other, measures.find((measure) => measure.kind === other)?.accepted ?? "Value")}
-        <button type="submit" className="button">
+        <button type="submit" className="ui-button">
           Keep
         </button>
       </form>
       <fieldset>
-        <legend className="label">Liking</legend>
+        <legend className="text-label">Liking</legend>
         <div className="flex gap-1">
           {[1, 2, 3, 4, 5].map((value) => (
             <button
               key={value}
               type="button"
-              className="button flex-1"
+              className="ui-button flex-1"
               aria-label={`Liking ${value} of 5`}
               onClick={() => read("liking", value, [], `Liking ${value}`)}
             >
@@ -166,26 +166,31 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
           {(id, invalid) => (
             <input
               id={id}
-              className="input"
+              className="ui-input"
               value={typed.note ?? ""}
               onChange={(event) => set("note", event.target.value)}
               aria-invalid={invalid}
             />
           )}
         </Field>
-        <button type="submit" className="button">
+        <button type="submit" className="ui-button">
           Keep
         </button>
       </form>
       <div className="reading-pair">
         <Field label="Who looked">
           {(id) => (
-            <input id={id} className="input" value={observer} onChange={(event) => setObserver(event.target.value)} />
+            <input
+              id={id}
+              className="ui-input"
+              value={observer}
+              onChange={(event) => setObserver(event.target.value)}
+            />
           )}
         </Field>
         <SeenBy value={light} onChange={setLight} />
       </div>
-      <p role="status" className="sub small">
+      <p role="status" className="text-second text-fine">
         {kept}
       </p>
     </section>

@@ -38,7 +38,7 @@ export function ReadingsFile({
           }}
         />
       </label>
-      <span role="status" className="small sub">
+      <span role="status" className="text-fine text-second">
         {error ? "" : kept}
       </span>
       {error && (

@@ -62,12 +62,12 @@ export function SideBySide({ open, onOpenChange, board, first, lights, apart }: 
       </div>
       <div className="mt-2 flex flex-wrap items-center justify-between gap-3">
         <LightChoice lights={lights} light={light} onLight={setLight} />
-        <label className="check">
+        <label className="ui-check">
           <input type="checkbox" checked={sheen} onChange={(event) => setSheen(event.target.checked)} />
           the lamp mirrored in the film
         </label>
       </div>
-      {cells.length < 2 && <p className="sub">Choose a second cell.</p>}
+      {cells.length < 2 && <p className="text-second">Choose a second cell.</p>}
     </Panel>
   )
 }

@@ -7,7 +7,7 @@ export function Target({ board, cell }: { board: Board; cell: Cell }) {
   const { summary } = cell
   if (!board.target_hex || !board.target_lab)
     return (
-      <p className="sub">
+      <p className="text-second">
         {board.piece ? (
           <Link href={`/pieces/${board.piece.id}/edit`} className="underline underline-offset-2">
             State the wanted colour of {board.piece.name}
@@ -20,7 +20,7 @@ export function Target({ board, cell }: { board: Board; cell: Cell }) {
     )
   return (
     <section
-      className="target lit"
+      className="cell-mark surface-lit"
       aria-label="Wanted colour and this cell"
       style={{ background: `linear-gradient(90deg, ${board.target_hex} 0 50%, ${summary.hex ?? "var(--lit)"} 50%)` }}
     >

@@ -16,15 +16,15 @@ export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weigh
   const weigh = (aspect: string, by: number) =>
     onWeigh({ ...trial.weights, [aspect]: Math.min(Math.max((trial.weights[aspect] ?? 0) + by, 0), 5) })
   return (
-    <section className="rule mt-4 pt-2" aria-label="Verdict">
-      <h2 className="head">By what counts here</h2>
-      <div className="weights">
+    <section className="ruled mt-4 pt-2" aria-label="Verdict">
+      <h2 className="text-head">By what counts here</h2>
+      <div className="verdict-weights">
         {Object.entries(trial.weights).map(([aspect, weight]) => (
           <fieldset key={aspect}>
-            <legend className="label">{WORDS[aspect] ?? aspect}</legend>
+            <legend className="text-label">{WORDS[aspect] ?? aspect}</legend>
             <button
               type="button"
-              className="button"
+              className="ui-button"
               aria-label={`${WORDS[aspect]}: less`}
               onClick={() => weigh(aspect, -1)}
             >
@@ -33,7 +33,7 @@ export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weigh
             <b>{weight}</b>
             <button
               type="button"
-              className="button"
+              className="ui-button"
               aria-label={`${WORDS[aspect]}: more`}
               onClick={() => weigh(aspect, 1)}
             >
@@ -65,13 +65,13 @@ export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weigh
                 {verdict.score === null ? (
                   "nothing read"
                 ) : (
-                  <span className="score">
+                  <span className="verdict-score">
                     <i style={{ width: `${verdict.score * 110}px` }} aria-hidden="true" />
                     {verdict.score.toFixed(2)}
                   </span>
                 )}
               </td>
-              <td className="small sub">
+              <td className="text-fine text-second">
                 {verdict.beaten_by
                   ? `beaten in everything by ${verdict.beaten_by}`
                   : verdict.frontier

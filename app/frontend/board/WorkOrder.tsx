@@ -8,11 +8,11 @@ import type { BoardWork } from "@/types"
 export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
   const { making } = work
   return (
-    <details className="rule mt-4 pt-2">
-      <summary className="head cursor-pointer">
+    <details className="ruled mt-4 pt-2">
+      <summary className="text-head cursor-pointer">
         Order of work, {work.passes.length} {work.passes.length === 1 ? "pass" : "passes"}
         {making && (
-          <span className="sub small">
+          <span className="text-second text-fine">
             , {making.done === making.passes ? "all done" : `${making.done} of ${making.passes} done`}
           </span>
         )}
@@ -23,11 +23,11 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
           <li key={index}>
             <b>{pass.words}</b>
             <span>on {pass.cells}</span>
-            {pass.masked && <span className="sub small">cover {pass.masked}</span>}
+            {pass.masked && <span className="text-second text-fine">cover {pass.masked}</span>}
           </li>
         ))}
       </ol>
-      <p className="sub mt-2">
+      <p className="text-second mt-2">
         To mix: {work.amounts.map((amount) => `${amount.name} ${amount.ml} ml`).join(", ")}. Tape is moved{" "}
         {work.mask_moves} times.
       </p>
@@ -59,7 +59,7 @@ function ToTheBench({ board }: { board: number }) {
     )
   return (
     <div className="mt-2">
-      <button type="button" className="button" onClick={() => void begin()}>
+      <button type="button" className="ui-button" onClick={() => void begin()}>
         Put it on the bench, among the other work
       </button>
       <ErrorText reason={error} />

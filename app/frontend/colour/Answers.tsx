@@ -21,7 +21,7 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
         <Field title="Target" swatch={answer.target} />
       </div>
       {answer.spread !== null && (
-        <p className="sub small mt-2">
+        <p className="text-second text-fine mt-2">
           A pale and a dark board of this wood differ by ΔE {answer.spread}: nearer than half of that is within the wood
           itself.
         </p>
@@ -29,14 +29,14 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
       {answer.beyond.length > 0 && (
         <div className="mt-3" role="status">
           {answer.beyond.map((sentence, index) => (
-            <p key={sentence} className={index === 0 ? "head" : "sub"}>
+            <p key={sentence} className={index === 0 ? "text-head" : "text-second"}>
               {sentence}.
             </p>
           ))}
         </div>
       )}
       {answer.metamer && <p className="mt-2 caution-text">{answer.metamer}</p>}
-      {answer.answers.length === 0 && <p className="sub mt-3">None of these colourants brings it nearer.</p>}
+      {answer.answers.length === 0 && <p className="text-second mt-3">None of these colourants brings it nearer.</p>}
       <div className="desk-answers">
         {answer.answers.map((candidate, index) => (
           <button
@@ -47,10 +47,10 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
             onClick={() => setPicked(index)}
           >
             <span className="flex items-baseline justify-between">
-              <b className="head">{COUNT[candidate.grams.length - 1]}</b>
+              <b className="text-head">{COUNT[candidate.grams.length - 1]}</b>
               <b className="panel-title">ΔE {candidate.delta_e.toFixed(1)}</b>
             </span>
-            <span className="sub small block">{candidate.words}</span>
+            <span className="text-second text-fine block">{candidate.words}</span>
             <span className="desk-swatch mt-1 block" style={{ background: candidate.hex }} />
             <table className="sheet-table mt-2">
               <tbody>
@@ -61,12 +61,12 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
                   </tr>
                 ))}
                 <tr>
-                  <td className="sub">carrier</td>
-                  <td className="text-right sub">{grams(candidate.carrier_g, scale)}</td>
+                  <td className="text-second">carrier</td>
+                  <td className="text-right text-second">{grams(candidate.carrier_g, scale)}</td>
                 </tr>
               </tbody>
             </table>
-            <span className="small sub block pb-2">
+            <span className="text-fine text-second block pb-2">
               {candidate.grams.map((part) => (
                 <span key={part.id} className="block">
                   A tenth more {part.name.split(" ").slice(1).join(" ")}: {moved(part.ten_more)}
@@ -90,7 +90,7 @@ function Field({ title, swatch, delta, note }: { title: string; swatch: Swatch; 
         </span>
       </p>
       {delta !== undefined && <b className="desk-delta">ΔE {delta.toFixed(1)}</b>}
-      {note && <p className="small">{note}</p>}
+      {note && <p className="text-fine">{note}</p>}
     </div>
   )
 }

@@ -9,10 +9,10 @@ type Props = {
 /** The lights as a row of small lamps; the one it is seen in is lit. */
 export function LightChoice({ lights, light, onLight, place }: Props) {
   return (
-    <fieldset className="lights">
+    <fieldset className="light-list">
       <legend className="sr-only">Seen in</legend>
       {lights.map((candidate) => (
-        <label key={candidate.id} className="light" data-state={candidate.id === light ? "on" : "off"}>
+        <label key={candidate.id} className="light-swatch" data-state={candidate.id === light ? "on" : "off"}>
           <input
             type="radio"
             name="look-light"
@@ -21,7 +21,7 @@ export function LightChoice({ lights, light, onLight, place }: Props) {
             onChange={() => onLight(candidate.id)}
           />
           {candidate.name}
-          {candidate.id === place && <span className="small sub"> · its place</span>}
+          {candidate.id === place && <span className="text-fine text-second"> · its place</span>}
         </label>
       ))}
     </fieldset>

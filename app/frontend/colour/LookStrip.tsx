@@ -21,7 +21,7 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
   const gaps = last?.gaps ?? []
   const notes = looks.stages.flatMap((stage) => stage.notes)
   return (
-    <section className="look" aria-label="The look after each step">
+    <section className="look-chip" aria-label="The look after each step">
       <div className="look-strip">
         {looks.stages.map((stage, index) => (
           <button
@@ -63,7 +63,7 @@ export function LookStrip({ looks, sheet, step, light, onLight, place, onSelect 
       </div>
       <div className="look-foot">
         <LightChoice lights={looks.lights} light={light} onLight={onLight} place={place} />
-        <p className="small sub">
+        <p className="text-fine text-second">
           {looks.read && `Outlined: as read on ${looks.read.words}; a reading goes before a prediction. `}Predicted on a
           mean board of {looks.species}; at the end a pale and a dark one
           {looks.later.length > 0 && ", and what light makes of it"}. {looks.own} {looks.says}

@@ -17,7 +17,7 @@ export function TargetPhoto({
   const [shown, setShown] = useState<Photo | null>(null)
   const [known, setKnown] = useState(photos)
   return (
-    <div className="photos" style={{ marginTop: 0 }}>
+    <div className="photo-list" style={{ marginTop: 0 }}>
       <ul>
         {known.map((photo) => (
           <li key={photo.id}>
@@ -60,7 +60,7 @@ function TargetPanel({
       action={
         <button
           type="button"
-          className="tape"
+          className="ui-tape"
           disabled={!colour}
           onClick={() => {
             if (colour) onTarget(colour.lab)

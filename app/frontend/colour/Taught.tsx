@@ -10,8 +10,8 @@ export function Taught({ lessons }: { lessons: Lesson[] }) {
   if (lessons.length === 0) return null
   const x = (delta: number) => 6 + (Math.min(delta, MOST) / MOST) * (WIDTH - 12)
   return (
-    <section className="rule mt-5 pt-2" aria-label="What the boards taught">
-      <h2 className="head">What this shop's boards taught</h2>
+    <section className="ruled mt-5 pt-2" aria-label="What the boards taught">
+      <h2 className="text-head">What this shop's boards taught</h2>
       <table className="sheet-table">
         <thead>
           <tr>
@@ -27,7 +27,9 @@ export function Taught({ lessons }: { lessons: Lesson[] }) {
               <td>{lesson.name}</td>
               <td>
                 <b>{lesson.strength.toFixed(2)}</b>{" "}
-                {!lesson.used && <span className="sub small">not used: too few readings, or no nearer</span>}
+                {!lesson.used && (
+                  <span className="text-second text-fine">not used: too few readings, or no nearer</span>
+                )}
               </td>
               <td>
                 <span className="flex flex-wrap items-center gap-2">
@@ -42,14 +44,14 @@ export function Taught({ lessons }: { lessons: Lesson[] }) {
                   </span>
                 </span>
               </td>
-              <td className="sub">
+              <td className="text-second">
                 {lesson.range[0]} to {lesson.range[1]} %, {lesson.readings} {lesson.readings === 1 ? "cell" : "cells"}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="sub small mt-1">
+      <p className="text-second text-fine mt-1">
         Beyond the strengths that were read, the figure is only carried on, and predictions say so.
       </p>
     </section>

@@ -4,7 +4,7 @@ import { LevelMark } from "./Marks"
 export function Cautions({ texts }: { texts: string[] }) {
   if (!texts.length) return null
   return (
-    <aside className="cautions" aria-label="Take care">
+    <aside className="ui-cautions" aria-label="Take care">
       <LevelMark level="caution" size={20} />
       <div>
         {texts.map((text) => (

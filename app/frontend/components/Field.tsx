@@ -12,7 +12,7 @@ export function Field({
 }) {
   const id = useId()
   return (
-    <div className="field">
+    <div className="ui-field">
       <label htmlFor={id}>{label}</label>
       {children(id, Boolean(error))}
       {error && (
@@ -40,7 +40,7 @@ export function TextField(props: {
         <>
           <input
             id={id}
-            className="input"
+            className="ui-input"
             type={props.type ?? "text"}
             inputMode={props.type === "number" ? "decimal" : undefined}
             list={props.list ? list : undefined}
@@ -75,7 +75,7 @@ export function SelectField(props: {
       {(id, invalid) => (
         <select
           id={id}
-          className="input"
+          className="ui-input"
           value={props.value}
           aria-invalid={invalid}
           onChange={(event) => props.onChange(event.target.value)}
@@ -119,10 +119,10 @@ export function Stepper(props: {
   return (
     <Field label={props.unit ? `${props.label}, ${props.unit}` : props.label} error={props.error}>
       {(id, invalid) => (
-        <div className="stepper">
+        <div className="ui-stepper">
           <button
             type="button"
-            className="button"
+            className="ui-button"
             disabled={props.disabled}
             aria-label={`${props.label}: less`}
             onClick={() => step(-props.by)}
@@ -131,7 +131,7 @@ export function Stepper(props: {
           </button>
           <input
             id={id}
-            className={`input ${props.pending ? "pending" : ""}`}
+            className={`ui-input ${props.pending ? "ui-pending" : ""}`}
             inputMode="decimal"
             disabled={props.disabled}
             value={typed}
@@ -143,7 +143,7 @@ export function Stepper(props: {
           />
           <button
             type="button"
-            className="button"
+            className="ui-button"
             disabled={props.disabled}
             aria-label={`${props.label}: more`}
             onClick={() => step(props.by)}

@@ -15,7 +15,7 @@ export function KeysHelp({ open, onClose, keys }: { open: boolean; onClose: () =
         <tbody>
           {[...keys, ...EVERYWHERE].map(([key, does]) => (
             <tr key={key}>
-              <td className="head whitespace-nowrap">{key}</td>
+              <td className="text-head whitespace-nowrap">{key}</td>
               <td>{does}</td>
             </tr>
           ))}

@@ -3,8 +3,8 @@ export function LevelMark({ level, size = 24 }: { level: string; size?: number }
   if (level === "stop")
     return (
       <svg className="step-mark" width={size} height={size} viewBox="0 0 24 24" role="img" aria-label="Stop">
-        <path d="M7.5 1.5h9l6 6v9l-6 6h-9l-6-6v-9z" fill="#a51b22" />
-        <path d="M6 12h12" stroke="#fff" strokeWidth="3.5" />
+        <path d="M7.5 1.5h9l6 6v9l-6 6h-9l-6-6v-9z" fill="var(--mark-stop)" />
+        <path d="M6 12h12" stroke="var(--white)" strokeWidth="3.5" />
       </svg>
     )
   if (level === "caution")

@@ -20,12 +20,12 @@ export function Panel({ title, open, onOpenChange, trigger, action, leave = "Clo
       {trigger}
       <Dialog.Portal>
         <Dialog.Overlay className="dialog-shade" />
-        <Dialog.Content className="dialog" data-wide={wide || undefined} aria-describedby={undefined}>
+        <Dialog.Content className="ui-dialog" data-wide={wide || undefined} aria-describedby={undefined}>
           <Dialog.Title className="panel-title">{title}</Dialog.Title>
           {children}
           <div className="mt-5 flex gap-3">
             {action}
-            <Dialog.Close className="button self-center">{leave}</Dialog.Close>
+            <Dialog.Close className="ui-button self-center">{leave}</Dialog.Close>
           </div>
         </Dialog.Content>
       </Dialog.Portal>

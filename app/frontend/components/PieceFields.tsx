@@ -68,7 +68,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
   return (
     <>
       <fieldset>
-        <legend className="head">The piece</legend>
+        <legend className="text-head">The piece</legend>
         <div className="form-row">
           <TextField label="Name" value={data.name} onChange={(name) => set({ name })} error={errors.name} />
           <TextField
@@ -102,7 +102,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
         </div>
       </fieldset>
       <fieldset>
-        <legend className="head">Wanted look (may be left open)</legend>
+        <legend className="text-head">Wanted look (may be left open)</legend>
         <div className="form-row">
           <TextField
             label="In words"
@@ -134,14 +134,14 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
         </div>
       </fieldset>
       <fieldset>
-        <legend className="head">Its faces, for one piece</legend>
+        <legend className="text-head">Its faces, for one piece</legend>
         {data.faces.map((face, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: faces have no identity before they are kept
           <div className="form-row" key={index}>
             {kept.includes(face.name) ? (
-              <p className="field">
-                <span className="label">Face</span>
-                <span className="head flex min-h-11 items-center">{face.name}</span>
+              <p className="ui-field">
+                <span className="text-label">Face</span>
+                <span className="text-head flex min-h-11 items-center">{face.name}</span>
               </p>
             ) : (
               <TextField
@@ -168,7 +168,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             {data.faces.length > 1 && !kept.includes(face.name) && (
               <button
                 type="button"
-                className="button self-end"
+                className="ui-button self-end"
                 onClick={() => set({ faces: data.faces.filter((_, at) => at !== index) })}
               >
                 Remove
@@ -183,7 +183,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
         )}
         <button
           type="button"
-          className="button"
+          className="ui-button"
           data-quiet
           onClick={() => set({ faces: [...data.faces, freshFace("", "back")] })}
         >

@@ -32,8 +32,8 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
     "?": () => setHelp(true),
   })
   return (
-    <div className="shell">
-      <nav className="rail" aria-label="Places">
+    <div className="page-shell">
+      <nav className="page-rail" aria-label="Places">
         <div className="rail-name">
           <Mark />
           Rhexon
@@ -44,7 +44,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
               key={place.path}
               id={`place-${place.number}`}
               href={place.path}
-              className="tooth"
+              className="rail-tooth"
               data-state={here.startsWith(place.path) ? "on" : "off"}
               aria-current={here.startsWith(place.path) ? "page" : undefined}
             >
@@ -70,7 +70,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
           </button>
         </div>
       </nav>
-      <main className="main">
+      <main className="page-main">
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
         )}

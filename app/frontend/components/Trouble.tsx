@@ -2,9 +2,9 @@
 export function Trouble({ sentence, onRead }: { sentence: string; onRead: () => void }) {
   if (!sentence) return null
   return (
-    <div className="trouble" role="alert">
+    <div className="ui-trouble" role="alert">
       <p>{sentence}</p>
-      <button type="button" className="button" onClick={onRead}>
+      <button type="button" className="ui-button" onClick={onRead}>
         All right
       </button>
     </div>

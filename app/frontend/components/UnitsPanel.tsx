@@ -18,7 +18,7 @@ export function UnitsPanel({ open, onClose }: { open: boolean; onClose: () => vo
           />
         ))}
       </div>
-      <p className="sub small mt-3">What is stored stays the same; a field says which unit it takes.</p>
+      <p className="text-second text-fine mt-3">What is stored stays the same; a field says which unit it takes.</p>
     </Panel>
   )
 }

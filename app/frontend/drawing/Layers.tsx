@@ -4,13 +4,13 @@ import type { Axis } from "./axis"
 import { band, line, type Point, zigzag } from "./film"
 import { Strip } from "./Strip"
 
-const CLEARS = ["#e9aa45", "#ebb252", "#edbb62"]
+const CLEARS = ["var(--clear-1)", "var(--clear-2)", "var(--clear-3)"]
 
 function fillOf(layer: Layer, index: number): { fill: string; opacity: number } {
-  if (layer.look === "amber" || layer.look === "ambering") return { fill: "#c06a12", opacity: 0.86 }
-  if (layer.look === "pigmented") return { fill: "#3d6a58", opacity: 1 }
-  if (layer.look === "tinted") return { fill: "#7a3418", opacity: 0.8 }
-  return { fill: CLEARS[index % 3] ?? "#ebb252", opacity: 0.8 - (index % 3) * 0.05 }
+  if (layer.look === "amber" || layer.look === "ambering") return { fill: "var(--resin)", opacity: 0.86 }
+  if (layer.look === "pigmented") return { fill: "var(--film-pigmented)", opacity: 1 }
+  if (layer.look === "tinted") return { fill: "var(--film-tinted)", opacity: 0.8 }
+  return { fill: CLEARS[index % 3] ?? "var(--clear-2)", opacity: 0.8 - (index % 3) * 0.05 }
 }
 
 /** The coats: wet milk clearing to resin, each with its window strip; a zig-zag where two will not bite. */

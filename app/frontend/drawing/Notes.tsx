@@ -12,7 +12,7 @@ export function NowLine({ axis, sheet, zero }: { axis: Axis; sheet: Sheet; zero:
   return (
     <g data-part="now">
       <path d={`M${x} ${AXIS + 8}V${zero + WOOD}`} stroke="var(--tape-off)" strokeWidth={2} />
-      <rect x={left} y={AXIS + 8} width={74} height={19} fill="url(#open)" stroke="#0a4e86" strokeWidth={1} />
+      <rect x={left} y={AXIS + 8} width={74} height={19} fill="url(#open)" stroke="var(--tape-ink)" strokeWidth={1} />
       <text x={left + 37} y={AXIS + 22} textAnchor="middle" className="on-tape">
         now {clock(sheet.now, sheet.zone)}
       </text>

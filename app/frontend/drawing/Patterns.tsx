@@ -4,26 +4,26 @@ export function Patterns() {
     <svg width="0" height="0" className="absolute" aria-hidden="true">
       <defs>
         <pattern id="too-soon" width="5" height="5" patternUnits="userSpaceOnUse">
-          <rect width="5" height="5" fill="#fdfefe" />
-          <circle cx="1.2" cy="1.2" r="0.85" fill="#1d2327" />
-          <circle cx="3.7" cy="3.7" r="0.85" fill="#1d2327" />
+          <rect width="5" height="5" fill="var(--wet)" />
+          <circle cx="1.2" cy="1.2" r="0.85" fill="var(--paper-ink)" />
+          <circle cx="3.7" cy="3.7" r="0.85" fill="var(--paper-ink)" />
         </pattern>
         <pattern id="open" width="4" height="14" patternUnits="userSpaceOnUse">
-          <rect width="4" height="14" fill="#62aee9" />
-          <path d="M1 0v14" stroke="#8fc8f3" strokeWidth="1" />
+          <rect width="4" height="14" fill="var(--tape)" />
+          <path d="M1 0v14" stroke="var(--tape-pale)" strokeWidth="1" />
         </pattern>
         <pattern id="shut" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="9" height="9" fill="#fdfefe" />
-          <path d="M2.2 0v9" stroke="#1d2327" strokeWidth="3.6" />
+          <rect width="9" height="9" fill="var(--wet)" />
+          <path d="M2.2 0v9" stroke="var(--paper-ink)" strokeWidth="3.6" />
         </pattern>
         <linearGradient id="milk" x1="0" x2="1">
-          <stop offset="0" stopColor="#fdfefe" stopOpacity="0.98" />
-          <stop offset="0.45" stopColor="#f4f6f5" stopOpacity="0.72" />
-          <stop offset="1" stopColor="#efd19a" stopOpacity="0" />
+          <stop offset="0" stopColor="var(--wet)" stopOpacity="0.98" />
+          <stop offset="0.45" stopColor="var(--wet-shade)" stopOpacity="0.72" />
+          <stop offset="1" stopColor="var(--wet-end)" stopOpacity="0" />
         </linearGradient>
         <linearGradient id="cast" x1="0" x2="1">
-          <stop offset="0" stopColor="#5b6e7b" stopOpacity="0.3" />
-          <stop offset="1" stopColor="#5b6e7b" stopOpacity="0" />
+          <stop offset="0" stopColor="var(--cast-stop)" stopOpacity="0.3" />
+          <stop offset="1" stopColor="var(--cast-stop)" stopOpacity="0" />
         </linearGradient>
       </defs>
     </svg>
@@ -34,10 +34,11 @@ const FILLS: Record<string, string> = {
   too_soon: "url(#too-soon)",
   open: "url(#open)",
   shut: "url(#shut)",
-  scuffed: "#fdfefe",
+  scuffed: "var(--wet)",
 }
 export const stripFill = (state: string): string => FILLS[state] ?? "none"
-export const stripStroke = (state: string): string => (state === "open" || state === "scuffed" ? "#0a4e86" : "#1d2327")
+export const stripStroke = (state: string): string =>
+  state === "open" || state === "scuffed" ? "var(--tape-ink)" : "var(--paper-ink)"
 
 export const STATE_WORDS: Record<string, string> = {
   too_soon: "too soon",
@@ -49,7 +50,7 @@ export const STATE_WORDS: Record<string, string> = {
 /** The key to the window strips; always in sight. */
 export function StripKey({ also }: { also?: { label: string; swatch: string } }) {
   return (
-    <ul className="flex flex-wrap gap-x-6 gap-y-1 small sub" aria-label="Key to the windows">
+    <ul className="flex flex-wrap gap-x-6 gap-y-1 text-fine text-second" aria-label="Key to the windows">
       {Object.entries(STATE_WORDS).map(([state, words]) => (
         <li key={state} className="flex items-center gap-2">
           <svg width="30" height="13" aria-hidden="true">

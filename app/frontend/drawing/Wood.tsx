@@ -36,7 +36,7 @@ export function Wood({
       {section.stains.map((stain) => (
         <Strip key={stain.pass} strip={stain.strip} axis={axis} y={zero + 5} />
       ))}
-      <path d={`M0 ${zero}H${axis.width}`} stroke="#1d2327" strokeWidth={1.4} />
+      <path d={`M0 ${zero}H${axis.width}`} stroke="var(--paper-ink)" strokeWidth={1.4} />
       <text x={axis.width - 8} y={zero + WOOD - 8} textAnchor="end" className="on-wood">
         {wood}, depth squeezed
       </text>

@@ -19,5 +19,5 @@ createInertiaApp({
         <App {...props} />
       </QueryClientProvider>,
     ),
-  progress: { color: "#0a4e86", delay: 300 },
+  progress: { color: "var(--tape-ink)", delay: 300 },
 })

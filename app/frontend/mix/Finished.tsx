@@ -18,8 +18,8 @@ export function Finished({
     return (
       <>
         <p className="mix-what">Thrown away</p>
-        <p className="sub mb-4">What was poured is off the shelf.</p>
-        <Link href="/mix" className="button" data-size="bench">
+        <p className="text-second mb-4">What was poured is off the shelf.</p>
+        <Link href="/mix" className="ui-button" data-size="bench">
           Back to the desk
         </Link>
       </>
@@ -33,13 +33,13 @@ export function Finished({
         </p>
         <p className="mix-target">
           <b>{mass(pot.batch.left_g, system, pot.resolution_g)}</b>
-          <span className="sub">left in it</span>
+          <span className="text-second">left in it</span>
         </p>
         <div className="mix-actions">
-          <Link href={`/batches/${pot.batch.id}`} className="tape">
+          <Link href={`/batches/${pot.batch.id}`} className="ui-tape">
             Jar and label
           </Link>
-          <Link href="/bench" className="button" data-size="bench">
+          <Link href="/bench" className="ui-button" data-size="bench">
             To the bench
           </Link>
         </div>
@@ -56,9 +56,9 @@ export function Finished({
         {pot.steps.length ? "Stir and rest, then set it on the shelf." : "Set it on the shelf with its label."}
       </p>
       <div className="mix-actions">
-        <button type="button" className="tape" data-space disabled={busy} onClick={onFinish}>
+        <button type="button" className="ui-tape" data-space disabled={busy} onClick={onFinish}>
           Mixed: to the shelf
-          <span className="small">space</span>
+          <span className="text-fine">space</span>
         </button>
       </div>
     </>

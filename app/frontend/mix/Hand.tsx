@@ -31,7 +31,7 @@ export function Hand({ hand, target }: Props) {
       <div className="flex flex-wrap items-center gap-3 pt-2">
         <button
           type="button"
-          className="button"
+          className="ui-button"
           data-size="bench"
           data-pouring={pouring}
           onPointerDown={start}
@@ -47,18 +47,22 @@ export function Hand({ hand, target }: Props) {
         >
           Hold to pour
         </button>
-        <button type="button" className="button" aria-pressed={fast} onClick={() => setFast(!fast)}>
+        <button type="button" className="ui-button" aria-pressed={fast} onClick={() => setFast(!fast)}>
           {fast ? "fast" : "slow"}
         </button>
-        <button type="button" className="button" onClick={() => void hand("put", { grams: -Math.max(target / 20, 1) })}>
+        <button
+          type="button"
+          className="ui-button"
+          onClick={() => void hand("put", { grams: -Math.max(target / 20, 1) })}
+        >
           Spoon some out
         </button>
-        <button type="button" className="button" onClick={() => void hand("clear")}>
+        <button type="button" className="ui-button" onClick={() => void hand("clear")}>
           Take the pot off
         </button>
         <label className="flex items-center gap-2">
-          <span className="label">It</span>
-          <select className="input" onChange={(event) => void hand("fault", { fault: event.target.value })}>
+          <span className="text-label">It</span>
+          <select className="ui-input" onChange={(event) => void hand("fault", { fault: event.target.value })}>
             {FAULTS.map(([fault, words]) => (
               <option key={fault} value={fault}>
                 {words}

@@ -68,7 +68,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const elsewhere =
     error && !["want", "container", "steps/s1/thinning", "hardener"].some((where) => error.where?.startsWith(where))
   return (
-    <section aria-label="Mix by itself" className="mix-alone lit">
+    <section aria-label="Mix by itself" className="mix-alone surface-lit">
       <h2 className="panel-title">Mix by itself</h2>
       <div className="mix-form">
         <SelectField
@@ -153,7 +153,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
       {sheet && <SheetDrawing sheet={sheet} faded={error !== null} />}
       <button
         type="button"
-        className="button mt-3 w-full"
+        className="ui-button mt-3 w-full"
         data-size="bench"
         data-tone="dark"
         disabled={error !== null}

@@ -38,7 +38,7 @@ export function OwnComponents({ own, onChange }: Props) {
           <tr key={index}>
             <td>
               <input
-                className="input"
+                className="ui-input"
                 aria-label={`Component ${index + 1}`}
                 value={row.name}
                 onChange={(event) => set(index, { name: event.target.value })}
@@ -46,7 +46,7 @@ export function OwnComponents({ own, onChange }: Props) {
             </td>
             <td>
               <input
-                className="input"
+                className="ui-input"
                 aria-label={`Share of ${row.name}`}
                 inputMode="decimal"
                 value={row.parts}
@@ -55,7 +55,7 @@ export function OwnComponents({ own, onChange }: Props) {
             </td>
             <td>
               <select
-                className="input"
+                className="ui-input"
                 aria-label={`${row.name} is a share of`}
                 value={row.of}
                 onChange={(event) => set(index, { of: event.target.value as Own["of"] })}
@@ -66,7 +66,7 @@ export function OwnComponents({ own, onChange }: Props) {
             </td>
             <td>
               <select
-                className="input"
+                className="ui-input"
                 aria-label={`${row.name} is measured by`}
                 value={row.basis}
                 onChange={(event) => set(index, { basis: event.target.value as Own["basis"] })}
@@ -77,7 +77,7 @@ export function OwnComponents({ own, onChange }: Props) {
             </td>
             <td>
               <input
-                className="input"
+                className="ui-input"
                 aria-label={`Density of ${row.name}, g/ml`}
                 inputMode="decimal"
                 placeholder="est."
@@ -88,7 +88,7 @@ export function OwnComponents({ own, onChange }: Props) {
             <td>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-size="square"
                 aria-label={`Remove ${row.name}`}
                 disabled={own.length < 2}
@@ -105,7 +105,7 @@ export function OwnComponents({ own, onChange }: Props) {
           <td colSpan={6}>
             <button
               type="button"
-              className="button"
+              className="ui-button"
               disabled={own.length >= 12}
               onClick={() =>
                 onChange([

@@ -10,8 +10,8 @@ export const LIQUID: Record<string, string> = {
   base: "url(#liquid-base)",
   hardener: "url(#liquid-hardener)",
   thinner: "url(#liquid-thinner)",
-  colourant: "#6b2c14",
-  other: "#c9b48c",
+  colourant: "var(--dye)",
+  other: "var(--kraft)",
 }
 
 type Props = { pot: Pot; current: Pour | null; live: number; system: System }
@@ -33,23 +33,23 @@ export function PotDrawing({ pot, current, live, system }: Props) {
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="pot"
+      className="mix-pot"
       role="img"
       aria-label={`Pot: ${mass(level + live, system, pot.resolution_g)} in, ${mass(pot.total_g, system, pot.resolution_g)} in all`}
     >
       <defs>
         <linearGradient id="liquid-base" x1="0" x2="1">
-          <stop offset="0" stopColor="#fdfefe" />
-          <stop offset="0.7" stopColor="#f1efe7" />
-          <stop offset="1" stopColor="#e2dac6" />
+          <stop offset="0" stopColor="var(--wet)" />
+          <stop offset="0.7" stopColor="var(--base-2)" />
+          <stop offset="1" stopColor="var(--base-3)" />
         </linearGradient>
         <linearGradient id="liquid-hardener" x1="0" x2="1">
-          <stop offset="0" stopColor="#e8b45c" />
-          <stop offset="1" stopColor="#b9741f" />
+          <stop offset="0" stopColor="var(--hardener-1)" />
+          <stop offset="1" stopColor="var(--hardener-2)" />
         </linearGradient>
         <linearGradient id="liquid-thinner" x1="0" x2="1">
-          <stop offset="0" stopColor="#eef4f4" />
-          <stop offset="1" stopColor="#cfdcdc" />
+          <stop offset="0" stopColor="var(--thinner-1)" />
+          <stop offset="1" stopColor="var(--thinner-2)" />
         </linearGradient>
       </defs>
       <path d={`M${WALL.right + 2} ${WALL.top + 22}l24 16V${WALL.bottom + 8}h-24z`} fill="url(#cast)" />
@@ -69,7 +69,7 @@ export function PotDrawing({ pot, current, live, system }: Props) {
             width={WALL.right - WALL.left}
             height={Math.max(y(from) - y(to), 1)}
             fill={LIQUID[pour.role]}
-            stroke="#4a2f10"
+            stroke="var(--film-line)"
             strokeWidth={1}
           />
           {y(from) - y(to) > 20 && (
@@ -92,7 +92,7 @@ export function PotDrawing({ pot, current, live, system }: Props) {
           width={WALL.right - WALL.left}
           height={Math.max(y(level) - y(top), 0)}
           fill={LIQUID[current.role]}
-          stroke="#4a2f10"
+          stroke="var(--film-line)"
           strokeWidth={1}
           opacity={0.85}
         />

@@ -10,7 +10,7 @@ export function PotLife({ pot, now, zone }: Props) {
   if (pot.usable_min === null) return null
   if (pot.hardened_at === null || pot.usable_until === null)
     return (
-      <p className="pot-life sub">
+      <p className="pot-life text-second">
         Usable for {duration(pot.usable_min)} at {temperature.text(pot.t_c ?? 20)} once the hardener is in.
       </p>
     )
@@ -27,7 +27,7 @@ export function PotLife({ pot, now, zone }: Props) {
             ? `${duration(left)} of pot life left`
             : `Past its pot life since ${clock(pot.usable_until, zone)}`}
         </b>
-        <span className="sub small block">
+        <span className="text-second text-fine block">
           hardener in {clock(pot.hardened_at, zone)}, usable to {clock(pot.usable_until, zone)}
         </span>
       </p>

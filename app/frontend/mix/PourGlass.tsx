@@ -50,7 +50,7 @@ export function PourGlass({ pour, live, resolution, system, silent }: Props) {
         width={TUBE.width - 20}
         height={Math.max(TUBE.bottom - y(at), 0)}
         fill={LIQUID[pour.role]}
-        stroke="#4a2f10"
+        stroke="var(--film-line)"
         opacity={silent ? 0.35 : 1}
       />
       {live > pour.high_add_g && (

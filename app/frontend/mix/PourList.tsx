@@ -19,7 +19,7 @@ export function PourList({ pot, current, system, onChoose }: Props) {
             <span className="pour-number">{pour.state === "done" ? <Tick /> : index + 1}</span>
             <span className="min-w-0">
               <b>{pour.name}</b>
-              <span className="sub small block">
+              <span className="text-second text-fine block">
                 {pour.share}
                 {pour.accepted !== null
                   ? `, ${pour.accepted} in the pot: inside its range`
@@ -29,12 +29,12 @@ export function PourList({ pot, current, system, onChoose }: Props) {
                 {pour.estimate ? ", density est." : ""}
               </span>
               {pour.shelf_g !== null && pour.shelf_g < pour.add_g && (
-                <span className="caution-text small block">{roughMass(pour.shelf_g, system)} on the shelf</span>
+                <span className="caution-text text-fine block">{roughMass(pour.shelf_g, system)} on the shelf</span>
               )}
             </span>
             <span className="pour-figures">
               <b>{mass(pour.g, system, pot.resolution_g)}</b>
-              <span className="sub small block">
+              <span className="text-second text-fine block">
                 {pour.state === "short"
                   ? `${mass(pour.add_g, system, pot.resolution_g)} more`
                   : volume(pour.ml, system)}

@@ -13,7 +13,7 @@ export type Sheet = {
   raw_materials: { name: string; mass_percent: number }[]
 }
 
-const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22", "#c9b48c", "#5d6b70"]
+const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)", "var(--kraft)", "var(--slate)"]
 
 /** The mix as two bars, by volume and by mass: the same parts are not the same share. All four readings stand below. */
 export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean }) {
@@ -22,7 +22,7 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
     <figure className="sheet-drawing" data-faded={faded}>
       {(["total_volume", "total_mass"] as const).map((reading) => (
         <div key={reading} className="share-bar">
-          <span className="small sub">{reading === "total_volume" ? "by volume" : "by mass"}</span>
+          <span className="text-fine text-second">{reading === "total_volume" ? "by volume" : "by mass"}</span>
           <svg viewBox="0 0 400 30" preserveAspectRatio="none" aria-hidden="true">
             {sheet.pours.map((pour, index) => {
               const before = sheet.pours
@@ -36,7 +36,7 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
                   width={(sheet.shares[pour.name]?.[reading] ?? 0) * 4}
                   height={28}
                   fill={FILL[index % FILL.length]}
-                  stroke="#4a2f10"
+                  stroke="var(--film-line)"
                   vectorEffect="non-scaling-stroke"
                 />
               )
@@ -48,11 +48,11 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
         <thead>
           <tr>
             <th>Pour</th>
-            <th className="num">target</th>
-            <th className="num">from – to</th>
-            <th className="num">ml</th>
-            <th className="num">to 100 base, vol | mass</th>
-            <th className="num">% of total, vol | mass</th>
+            <th className="text-number">target</th>
+            <th className="text-number">from – to</th>
+            <th className="text-number">ml</th>
+            <th className="text-number">to 100 base, vol | mass</th>
+            <th className="text-number">% of total, vol | mass</th>
           </tr>
         </thead>
         <tbody>
@@ -61,24 +61,28 @@ export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean })
             return (
               <tr key={pour.name}>
                 <td>
-                  <span className="swatch" style={{ background: FILL[index % FILL.length] }} /> {pour.name}
-                  {pour.estimate && <span className="sub small"> density est.</span>}
+                  <span className="ui-swatch" style={{ background: FILL[index % FILL.length] }} /> {pour.name}
+                  {pour.estimate && <span className="text-second text-fine"> density est.</span>}
                 </td>
-                <td className="num">
+                <td className="text-number">
                   <b>{mass(pour.g, system, 0.1)}</b>
                 </td>
-                <td className="num">
+                <td className="text-number">
                   {mass(pour.low_g, system, 0.1)} – {mass(pour.high_g, system, 0.1)}
                 </td>
-                <td className="num">{volume(pour.ml, system)}</td>
-                <td className="num">{share && `${share.base_volume.toFixed(1)} | ${share.base_mass.toFixed(1)}`}</td>
-                <td className="num">{share && `${share.total_volume.toFixed(1)} | ${share.total_mass.toFixed(1)}`}</td>
+                <td className="text-number">{volume(pour.ml, system)}</td>
+                <td className="text-number">
+                  {share && `${share.base_volume.toFixed(1)} | ${share.base_mass.toFixed(1)}`}
+                </td>
+                <td className="text-number">
+                  {share && `${share.total_volume.toFixed(1)} | ${share.total_mass.toFixed(1)}`}
+                </td>
               </tr>
             )
           })}
         </tbody>
       </table>
-      <figcaption className="sub mt-1">
+      <figcaption className="text-second mt-1">
         {volume(sheet.total_ml, system)}, {mass(sheet.total_g, system, 0.1)} in all.
         {sheet.raw_materials.length > sheet.pours.length &&
           ` Raw materials by mass: ${sheet.raw_materials.map((raw) => `${raw.name} ${raw.mass_percent.toFixed(1)} %`).join(", ")}.`}

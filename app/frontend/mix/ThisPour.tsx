@@ -51,7 +51,7 @@ export function ThisPour({ pour, pot, reading, live, offset, system, busy, onTak
       </p>
       <p className="mix-target">
         to <b>{mass(pour.add_g + offset, system, step)}</b>
-        <span className="sub">
+        <span className="text-second">
           {mass(pour.low_add_g + offset, system, step)} – {mass(pour.high_add_g + offset, system, step)}
         </span>
       </p>
@@ -61,15 +61,15 @@ export function ThisPour({ pour, pot, reading, live, offset, system, busy, onTak
       <div className="mix-actions">
         <button
           type="button"
-          className="tape"
+          className="ui-tape"
           data-space
           disabled={silent || !stable || live <= 0 || busy}
           onClick={onTake}
         >
           {live > pour.high_add_g ? "Take it so" : inside ? "Poured" : "Take this"}
-          <span className="small">space</span>
+          <span className="text-fine">space</span>
         </button>
-        <button type="button" className="button" data-size="bench" onClick={onZero}>
+        <button type="button" className="ui-button" data-size="bench" onClick={onZero}>
           Zero
         </button>
       </div>
@@ -104,15 +104,15 @@ export function ByVolume({
         <small>{unit.join(" ")}</small>
       </p>
       <p className="mix-target">
-        <span className="sub">
+        <span className="text-second">
           {volume(pour.low_add_ml, system)} – {volume(pour.high_add_ml, system)}
         </span>
       </p>
       <p className="mix-say">To the line, read at eye level.</p>
       <div className="mix-actions">
-        <button type="button" className="tape" data-space disabled={busy} onClick={onPoured}>
+        <button type="button" className="ui-tape" data-space disabled={busy} onClick={onPoured}>
           Poured to the line
-          <span className="small">space</span>
+          <span className="text-fine">space</span>
         </button>
       </div>
       <Typed hint={volume(ml, system)} busy={busy} onTyped={onTyped} />
@@ -132,13 +132,13 @@ function Typed({ hint, busy, onTyped }: { hint: string; busy: boolean; onTyped: 
       <label htmlFor="typed-reading">or type it</label>
       <input
         id="typed-reading"
-        className="input"
+        className="ui-input"
         value={typed}
         placeholder={hint}
         autoComplete="off"
         onChange={(event) => setTyped(event.target.value)}
       />
-      <button type="submit" className="button" disabled={busy || !typed.trim()}>
+      <button type="submit" className="ui-button" disabled={busy || !typed.trim()}>
         Enter
       </button>
     </form>

@@ -22,8 +22,8 @@ export function Timers({ pot }: { pot: Pot }) {
   }
   return (
     <section aria-label="Stir and rest" className="thin-rule pt-2">
-      <h2 className="head">{pot.stir_again ? "Stir again, then" : "When all is in"}</h2>
-      <ul className="timers">
+      <h2 className="text-head">{pot.stir_again ? "Stir again, then" : "When all is in"}</h2>
+      <ul className="mix-timers">
         {pot.steps.map((step, index) => {
           const began = running[index]
           const left = began ? began + step.min * 60_000 - Date.now() : null
@@ -33,7 +33,7 @@ export function Timers({ pot }: { pot: Pot }) {
               <span>{step.do}</span>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-done={over}
                 onClick={() => start(index)}
                 aria-label={`${step.do}: ${left === null ? "start" : over ? "done" : `${countdown(left)} left`}`}

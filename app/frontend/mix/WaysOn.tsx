@@ -15,14 +15,14 @@ export function WaysOn({ options, chosen, currency, onChoose }: Props) {
   if (!options.length) return null
   return (
     <section className="ways-on" aria-label="After the over-pour">
-      <h2 className="head flex items-center gap-2">
+      <h2 className="text-head flex items-center gap-2">
         <LevelMark level="caution" size={22} /> Too much went in
       </h2>
       {options.map((option) => (
         <button
           key={option.kind}
           type="button"
-          className="way"
+          className="way-on"
           aria-pressed={chosen === option.kind}
           disabled={option.blocked_by !== null}
           onClick={() => onChoose(option.kind)}
@@ -30,13 +30,13 @@ export function WaysOn({ options, chosen, currency, onChoose }: Props) {
           <b>
             {WORDS[option.kind]}
             {option.cost ? (
-              <span className="small">
+              <span className="text-fine">
                 {" "}
                 {option.cost.toFixed(2)} {currency}
               </span>
             ) : null}
           </b>
-          <span className="sub small block">
+          <span className="text-second text-fine block">
             {option.sentence}
             {option.blocked_by && ` ${BLOCKED[option.blocked_by] ?? ""}`}
           </span>

@@ -73,8 +73,8 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
       <Patterns />
       <header className="page-head">
         <div>
-          <h1 className="title">Large area</h1>
-          <p className="sub">
+          <h1 className="text-title">Large area</h1>
+          <p className="text-second">
             <Link href="/pieces" className="underline underline-offset-2">
               Jobs and pieces
             </Link>{" "}
@@ -82,7 +82,7 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
           </p>
         </div>
         {answer && (
-          <dl className="summary">
+          <dl className="ui-summary">
             <div>
               <dt>area</dt>
               <dd>{area.text(answer.area_m2)}</dd>
@@ -118,14 +118,20 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
             }}
           />
           <div className="flex flex-wrap items-end gap-3 mt-2">
-            <button type="button" className="button" aria-pressed={placing} onClick={() => setPlacing(!placing)}>
+            <button type="button" className="ui-button" aria-pressed={placing} onClick={() => setPlacing(!placing)}>
               {placing ? "Touch where it is" : "Move the exit"}
             </button>
-            <button type="button" className="button" onClick={() => add(beside(fields.parts))}>
+            <button type="button" className="ui-button" onClick={() => add(beside(fields.parts))}>
               Another part
             </button>
             {part && (
-              <button type="button" className="button" data-quiet disabled={fields.parts.length < 2} onClick={remove}>
+              <button
+                type="button"
+                className="ui-button"
+                data-quiet
+                disabled={fields.parts.length < 2}
+                onClick={remove}
+              >
                 Take part {(selected ?? 0) + 1} away
               </button>
             )}

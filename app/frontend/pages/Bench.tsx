@@ -41,15 +41,15 @@ export default function Bench(props: BenchPage) {
       <Patterns />
       <header className="page-head">
         <div>
-          <h1 className="title">Bench</h1>
-          <p className="sub">
+          <h1 className="text-title">Bench</h1>
+          <p className="text-second">
             {shut && shut > now
               ? `${bench.people.join(" and ")} ${bench.people.length > 1 ? "work" : "works"} to ${soon(shut, zone, now)}`
               : "Shop is shut"}
             , {duration(bench.left_today_min)} of work left today
           </p>
         </div>
-        <dl className="summary">
+        <dl className="ui-summary">
           {rooms.map((room) => (
             <div key={room.name}>
               <dt>
@@ -76,31 +76,31 @@ export default function Bench(props: BenchPage) {
           onTouch={touch}
           last={lastTouch(latest, name)}
         />
-        <section className="rule pt-2" aria-label="After that">
-          <h2 className="head">After that</h2>
+        <section className="ruled pt-2" aria-label="After that">
+          <h2 className="text-head">After that</h2>
           <ol className="after-list">
             {after.slice(0, 3).map((row) => (
               <li key={row.key}>
                 <b>{soon(row.hands_start, zone, now)}</b>
                 <span>
                   {row.words}, {name(row.piece).toLowerCase()}
-                  <span className="sub small block">{rowSays(row, film)}</span>
+                  <span className="text-second text-fine block">{rowSays(row, film)}</span>
                 </span>
-                <span className="small sub">{duration(row.hands_min)}</span>
+                <span className="text-fine text-second">{duration(row.hands_min)}</span>
               </li>
             ))}
-            {after.length === 0 && <li className="sub">Nothing more is planned.</li>}
+            {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
           </ol>
           <Pots pots={pots} now={now} zone={zone} />
         </section>
       </div>
       <section aria-label="Drying" className="mt-4">
         <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
-          <h2 className="head">Drying, soonest call on your hands first</h2>
+          <h2 className="text-head">Drying, soonest call on your hands first</h2>
           <StripKey />
         </div>
         {bench.drying.length === 0 ? (
-          <p className="sub thin-rule pt-3">
+          <p className="text-second thin-rule pt-3">
             Nothing is drying. What you coat stands here with its window until the next work on it.{" "}
             {pieces.length === 0 && (
               <Link href="/pieces/new" className="underline">
@@ -109,7 +109,7 @@ export default function Bench(props: BenchPage) {
             )}
           </p>
         ) : (
-          <div className="slabs">
+          <div className="drying-slabs">
             {bench.drying.slice(0, 10).map((slab) => {
               const piece = pieces.find((candidate) => candidate.core_id === slab.row.piece)
               return piece ? (

@@ -60,8 +60,8 @@ export default function ColourDesk(props: ColourPage) {
       <Head title="Colour desk" />
       <header className="page-head">
         <div>
-          <h1 className="title">Colour desk</h1>
-          <p className="sub">{props.says} Colours by day, D65, 2° eye.</p>
+          <h1 className="text-title">Colour desk</h1>
+          <p className="text-second">{props.says} Colours by day, D65, 2° eye.</p>
         </div>
       </header>
       <div className="desk-grid">
@@ -118,14 +118,14 @@ export default function ColourDesk(props: ColourPage) {
           />
           <TextField label="Batch, g" value={batch} onChange={setBatch} error={errorAt("batch_g")} />
           <fieldset>
-            <legend className="label">Colourants at hand</legend>
+            <legend className="text-label">Colourants at hand</legend>
             {errorAt("colourants") && (
               <p className="error-text" role="alert">
                 {errorAt("colourants")}
               </p>
             )}
             {props.colourants.map((colourant) => (
-              <label key={colourant.id} className="check">
+              <label key={colourant.id} className="ui-check">
                 <input
                   type="checkbox"
                   checked={chosen.includes(colourant.id)}
@@ -147,7 +147,7 @@ export default function ColourDesk(props: ColourPage) {
           {answer ? (
             <Answers answer={answer} way={way} scale={props.scale_g} />
           ) : (
-            <p className="sub">{error ? "" : "computing"}</p>
+            <p className="text-second">{error ? "" : "computing"}</p>
           )}
           <Taught lessons={props.taught} />
           {error && !["target", "wood", "wood_lab", "batch_g", "colourants"].includes(error.where) && (

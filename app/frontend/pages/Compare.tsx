@@ -39,8 +39,8 @@ export default function CompareSchedules(props: ComparePage) {
       <Head title={`Compare schedules of ${piece.name}`} />
       <header className="page-head">
         <div>
-          <h1 className="title">Compare schedules</h1>
-          <p className="sub">
+          <h1 className="text-title">Compare schedules</h1>
+          <p className="text-second">
             For {piece.name}, {piece.wood}. Each is planned with all other work in the shop; nothing is changed by
             looking.
           </p>
@@ -52,22 +52,25 @@ export default function CompareSchedules(props: ComparePage) {
             options={props.pieces.map((other): [string, string] => [String(other.id), other.name])}
             onChange={(id) => visit(Number(id), [])}
           />
-          <Link href={`/pieces/${piece.id}/schedule`} className="button">
+          <Link href={`/pieces/${piece.id}/schedule`} className="ui-button">
             Its schedule
           </Link>
         </div>
       </header>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {props.refused.map((refusal) => (
-        <p key={refusal.key} className="trouble" role="alert">
+        <p key={refusal.key} className="ui-trouble" role="alert">
           {refusal.sentence}
         </p>
       ))}
-      <div className="compare" style={{ "--sides": Math.min(sides.length + 1, MOST + 1) } as React.CSSProperties}>
+      <div
+        className="compare-columns"
+        style={{ "--sides": Math.min(sides.length + 1, MOST + 1) } as React.CSSProperties}
+      >
         {sides.map((side, index) => (
-          <section key={side.key} className="side" aria-label={side.label}>
+          <section key={side.key} className="compare-side" aria-label={side.label}>
             <h2 className="panel-title">{side.label}</h2>
-            <p className="sub small side-words">
+            <p className="text-second text-fine side-words">
               {index === 0
                 ? "What the others are held against."
                 : side.differs.length
@@ -78,13 +81,13 @@ export default function CompareSchedules(props: ComparePage) {
             {index > 0 && (
               <div className="flex gap-2">
                 {side.operation !== null && (
-                  <button type="button" className="button" data-tone="dark" onClick={() => void take(side)}>
+                  <button type="button" className="ui-button" data-tone="dark" onClick={() => void take(side)}>
                     Take this one
                   </button>
                 )}
                 <button
                   type="button"
-                  className="button"
+                  className="ui-button"
                   data-quiet
                   onClick={() =>
                     visit(
@@ -100,7 +103,7 @@ export default function CompareSchedules(props: ComparePage) {
           </section>
         ))}
         {sides.length <= MOST && free.length > 0 && (
-          <section className="side" aria-label="Another schedule">
+          <section className="compare-side" aria-label="Another schedule">
             <SelectField
               label={sides.length === 1 ? "Hold it against" : "And against"}
               value=""
@@ -110,7 +113,7 @@ export default function CompareSchedules(props: ComparePage) {
               ]}
               onChange={(key) => key && visit(piece.id, [...props.wanted, key])}
             />
-            <p className="sub small mt-2">
+            <p className="text-second text-fine mt-2">
               Laid on by another method to the same dry film, as another piece has it, or as it was before.
             </p>
           </section>
@@ -141,7 +144,7 @@ export default function CompareSchedules(props: ComparePage) {
           ))}
         </tbody>
       </table>
-      <p className="sub small mt-2">
+      <p className="text-second text-fine mt-2">
         The best of a row is set heavier and underlined. A figure that a sheet or a price is missing for is left open.
       </p>
     </Shell>

@@ -27,24 +27,24 @@ export default function FirstShopPage({ zones }: Props) {
     />
   )
   return (
-    <main className="first">
+    <main className="first-shop">
       <Head title="Begin a shop" />
       <form
-        className="lit first-panel"
+        className="surface-lit first-panel"
         onSubmit={(event) => {
           event.preventDefault()
           form.post("/begin")
         }}
       >
-        <h1 className="title">Begin your shop</h1>
-        <p className="sub">
+        <h1 className="text-title">Begin your shop</h1>
+        <p className="text-second">
           A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and
           nothing is kept until you begin. If you had a shop on this computer, put its file back instead.
         </p>
         <div className="first-fields">
           {field("name", "Name of the shop", "Tarn Yard Finishing")}
           {field("person", "Who works at the bench", "your name")}
-          <div className="wide">
+          <div className="is-wide">
             <SelectField
               label="Time zone"
               value={form.data.zone}
@@ -59,7 +59,7 @@ export default function FirstShopPage({ zones }: Props) {
           {field("opens", "Monday to Friday from")}
           {field("closes", "to")}
         </div>
-        <button type="submit" className="tape mt-4" disabled={form.processing}>
+        <button type="submit" className="ui-tape mt-4" disabled={form.processing}>
           Begin
         </button>
       </form>

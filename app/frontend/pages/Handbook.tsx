@@ -14,8 +14,8 @@ export default function Handbook({ chapters, chapter, title, html }: Props) {
     <Shell>
       <Head title={title} />
       <header className="page-head">
-        <h1 className="title">{title}</h1>
-        <nav className="switch ml-auto" aria-label="Chapters">
+        <h1 className="text-title">{title}</h1>
+        <nav className="ui-switch ml-auto" aria-label="Chapters">
           {chapters.map((other) => (
             <Link
               key={other.id}
@@ -28,7 +28,7 @@ export default function Handbook({ chapters, chapter, title, html }: Props) {
         </nav>
       </header>
       {/* biome-ignore lint/security/noDangerouslySetInnerHtml: our own text, shipped with the app */}
-      <article className="handbook lit" dangerouslySetInnerHTML={{ __html: html }} />
+      <article className="handbook-text surface-lit" dangerouslySetInnerHTML={{ __html: html }} />
     </Shell>
   )
 }

@@ -63,8 +63,8 @@ export default function Plan(first: PlanPage) {
       <Patterns />
       <header className="page-head">
         <div>
-          <h1 className="title">Shop plan</h1>
-          <p className="sub">
+          <h1 className="text-title">Shop plan</h1>
+          <p className="text-second">
             {pieces.length} {pieces.length === 1 ? "piece" : "pieces"},{" "}
             {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
             {plan.bound.ready_at < latest
@@ -72,7 +72,7 @@ export default function Plan(first: PlanPage) {
               : "No plan can be ready sooner."}
           </p>
         </div>
-        <dl className="summary">
+        <dl className="ui-summary">
           <div>
             <dt>last one ready</dt>
             <dd>{latest ? when(latest, plan.zone) : "no date"}</dd>
@@ -89,13 +89,13 @@ export default function Plan(first: PlanPage) {
       </header>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {plan.clashes.map((clash) => (
-        <p key={`${clash.piece} ${clash.sentence}`} className="trouble" role="alert">
+        <p key={`${clash.piece} ${clash.sentence}`} className="ui-trouble" role="alert">
           {name(clash.piece)}: {clash.sentence}
         </p>
       ))}
       <div ref={holder} className="min-w-0">
         {pieces.length === 0 ? (
-          <p className="sub thin-rule pt-3">
+          <p className="text-second thin-rule pt-3">
             Nothing is planned yet.{" "}
             <Link href="/pieces/new" className="underline">
               Size up a piece
@@ -108,26 +108,26 @@ export default function Plan(first: PlanPage) {
         )}
       </div>
       <div className="plan-grid">
-        <section className="rule pt-2" aria-label="What shuts next">
-          <h2 className="head">What shuts next</h2>
+        <section className="ruled pt-2" aria-label="What shuts next">
+          <h2 className="text-head">What shuts next</h2>
           <ol className="after-list">
             {plan.closings.map((closing) => (
               <li key={closing.key}>
                 <b>{soon(closing.closes_at, plan.zone, now)}</b>
                 <span>
                   {closing.words}, {name(closing.piece)}
-                  <span className="sub small block">
+                  <span className="text-second text-fine block">
                     {closing.met ? "The next coat goes on before." : "The next coat comes later: scuff first."}
                   </span>
                 </span>
               </li>
             ))}
-            {plan.closings.length === 0 && <li className="sub">No window is open that could shut.</li>}
+            {plan.closings.length === 0 && <li className="text-second">No window is open that could shut.</li>}
           </ol>
           <Free plan={plan} now={now} />
           <button
             type="button"
-            className="button mt-3"
+            className="ui-button mt-3"
             data-quiet
             onClick={() => setTable(!table)}
             aria-pressed={table}
@@ -136,12 +136,12 @@ export default function Plan(first: PlanPage) {
           </button>
         </section>
         <Goals plan={plan} goal={state.goal} onChosen={() => void reload()} />
-        <section aria-label="Chance" className="rule pt-2">
-          <h2 className="head">Chance of being ready</h2>
+        <section aria-label="Chance" className="ruled pt-2">
+          <h2 className="text-head">Chance of being ready</h2>
           <Chances chances={chances} name={name} zone={plan.zone} />
-          <h2 className="head mt-4">Kept plan</h2>
+          <h2 className="text-head mt-4">Kept plan</h2>
           <Kept state={state} name={name} />
-          <button type="button" className="button mt-2" data-tone="dark" onClick={() => void accept()}>
+          <button type="button" className="ui-button mt-2" data-tone="dark" onClick={() => void accept()}>
             Keep this plan
           </button>
           <LongerSearch plan={plan} onKeep={(digest) => void accept({ digest })} />
@@ -155,8 +155,8 @@ export default function Plan(first: PlanPage) {
 function Free({ plan, now }: { plan: PlanPage["plan"]; now: number }) {
   return (
     <>
-      <h2 className="head mt-4">Free hands</h2>
-      <ul className="small">
+      <h2 className="text-head mt-4">Free hands</h2>
+      <ul className="text-fine">
         {plan.lanes.map((lane) => {
           const next = lane.free.filter(([, to]) => to > now).slice(0, 2)
           return (
@@ -177,10 +177,10 @@ function Kept({ state, name }: { state: PlanPage; name: (id: string) => string }
   const { plan } = state
   const piece = (key: string) => name(key.split("/")[0] ?? "")
   if (!state.accepted_at)
-    return <p className="sub small">None yet. A plan that is kept is what later plans stay near.</p>
+    return <p className="text-second text-fine">None yet. A plan that is kept is what later plans stay near.</p>
   return (
-    <div className="small">
-      <p className="sub">
+    <div className="text-fine">
+      <p className="text-second">
         Kept {when(state.accepted_at, plan.zone)}.{" "}
         {plan.moves.length === 0
           ? "Nothing has moved since."

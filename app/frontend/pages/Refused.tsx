@@ -8,16 +8,16 @@ export default function Refused({ error }: { error: ErrorReason & { again?: bool
   return (
     <Shell>
       <Head title="Cannot be shown" />
-      <section className="empty lit">
-        <h1 className="title">{title}</h1>
-        <p className="sub mt-2">{error.sentence}</p>
+      <section className="ui-empty surface-lit">
+        <h1 className="text-title">{title}</h1>
+        <p className="text-second mt-2">{error.sentence}</p>
         <div className="mt-4 flex flex-wrap gap-2">
           {(error.again || error.number) && (
-            <button type="button" className="button" onClick={() => window.location.reload()}>
+            <button type="button" className="ui-button" onClick={() => window.location.reload()}>
               Try again
             </button>
           )}
-          <Link href="/pieces" className="button">
+          <Link href="/pieces" className="ui-button">
             Go to jobs and pieces
           </Link>
         </div>

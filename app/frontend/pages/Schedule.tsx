@@ -171,9 +171,9 @@ function Screen(props: SchedulePage) {
         <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />
       )}
       {state.trouble && !beside && (
-        <div className="trouble" role="alert">
+        <div className="ui-trouble" role="alert">
           <p>{state.trouble.error.sentence}</p>
-          <button type="button" className="button" onClick={state.dismiss}>
+          <button type="button" className="ui-button" onClick={state.dismiss}>
             All right
           </button>
         </div>
@@ -188,7 +188,7 @@ function Screen(props: SchedulePage) {
             <FilmSection
               sheet={sheet}
               wood={piece.wood}
-              dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "#6b2c14"}
+              dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "var(--dye)"}
               width={width}
               height={Math.min(Math.max(viewport - 470, 290), 420)}
               selected={row?.key ?? null}
@@ -251,7 +251,7 @@ function Screen(props: SchedulePage) {
             onTable={() => setTable(!table)}
             onHistory={() => setHistory(true)}
           />
-          <button type="button" className="button mb-2" aria-expanded={aims} onClick={() => setAims(!aims)}>
+          <button type="button" className="ui-button mb-2" aria-expanded={aims} onClick={() => setAims(!aims)}>
             Aims at: {AIMS[sheet.goal]}
           </button>
           {aims && <Goals plan={sheet} goal={sheet.goal} onChosen={() => void state.reload()} />}

@@ -27,46 +27,56 @@ export default function SetAside({ aside, schedule, zone, latest }: SetAsidePage
       <Head title={`${aside.name} is set aside`} />
       <header className="page-head">
         <div>
-          <h1 className="title">{aside.name}</h1>
-          <p className="sub">{aside.client}</p>
+          <h1 className="text-title">{aside.name}</h1>
+          <p className="text-second">{aside.client}</p>
         </div>
       </header>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
-      <section className="empty lit" aria-labelledby="aside">
+      <section className="ui-empty surface-lit" aria-labelledby="aside">
         <h2 id="aside" className="panel-title">
           Set aside: this piece cannot be computed
         </h2>
         <p className="mt-2">{aside.reason}</p>
-        <p className="sub mt-2">Bench, plan and all other pieces go on without it. Nothing of it is lost.</p>
-        {schedule.undoes && <p className="sub mt-2">The last change: {schedule.undoes}</p>}
+        <p className="text-second mt-2">Bench, plan and all other pieces go on without it. Nothing of it is lost.</p>
+        {schedule.undoes && <p className="text-second mt-2">The last change: {schedule.undoes}</p>}
         <div className="mt-4 flex flex-wrap gap-2">
-          <button type="button" className="tape" disabled={!schedule.can_undo} onClick={() => act(`${url}/undo`, {})}>
+          <button
+            type="button"
+            className="ui-tape"
+            disabled={!schedule.can_undo}
+            onClick={() => act(`${url}/undo`, {})}
+          >
             Undo the last change
           </button>
-          <button type="button" className="button" disabled={!schedule.can_redo} onClick={() => act(`${url}/redo`, {})}>
+          <button
+            type="button"
+            className="ui-button"
+            disabled={!schedule.can_redo}
+            onClick={() => act(`${url}/redo`, {})}
+          >
             Do again
           </button>
-          <button type="button" className="button" onClick={() => setHistory(true)}>
+          <button type="button" className="ui-button" onClick={() => setHistory(true)}>
             History
           </button>
-          <Link href={`/pieces/${aside.id}/edit`} className="button">
+          <Link href={`/pieces/${aside.id}/edit`} className="ui-button">
             Change the piece
           </Link>
-          <Link href="/shelf" className="button">
+          <Link href="/shelf" className="ui-button">
             Go to the shelf
           </Link>
         </div>
         {latest.length > 0 && (
           <>
-            <h3 className="head mt-5">Logged last</h3>
+            <h3 className="text-head mt-5">Logged last</h3>
             <ul>
               {latest.map((entry) => (
                 <li key={entry.id} className="thin-rule flex flex-wrap items-center gap-x-4 py-1">
                   <span>
                     {KIND[entry.kind] ?? entry.kind} {when(entry.at, zone)}
                   </span>
-                  <span className="sub small">{entry.pass}</span>
-                  <button type="button" className="button ml-auto" data-quiet onClick={() => takeBack(entry.id)}>
+                  <span className="text-second text-fine">{entry.pass}</span>
+                  <button type="button" className="ui-button ml-auto" data-quiet onClick={() => takeBack(entry.id)}>
                     Take it back
                   </button>
                 </li>

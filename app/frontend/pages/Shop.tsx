@@ -17,13 +17,15 @@ export default function Shop(first: ShopPage) {
       <Head title={shop.name} />
       <header className="page-head">
         <div>
-          <h1 className="title">{shop.name}</h1>
-          <p className="sub">What is set here holds from now on; what dries already was laid in the air that was.</p>
+          <h1 className="text-title">{shop.name}</h1>
+          <p className="text-second">
+            What is set here holds from now on; what dries already was laid in the air that was.
+          </p>
         </div>
       </header>
       <div className="shop-grid">
-        <section aria-label="Rooms" className="rule pt-2">
-          <h2 className="head">Rooms and their air</h2>
+        <section aria-label="Rooms" className="ruled pt-2">
+          <h2 className="text-head">Rooms and their air</h2>
           {state.rooms.map((room) => (
             <RoomAir
               key={room.id}

@@ -10,14 +10,14 @@ export function PatchColour({ colour, error, placed }: { colour: Found | null; e
         {error}
       </p>
     )
-  if (!colour) return <p className="sub small mt-2">computing</p>
+  if (!colour) return <p className="text-second text-fine mt-2">computing</p>
   const [l, a, b] = colour.lab
   return (
     <div className="patch-colour" style={{ background: colour.hex, color: inkOn(l) }} role="status">
       <b>
         L* {l.toFixed(1)} a* {a.toFixed(1)} b* {b.toFixed(1)}
       </b>
-      <span className="small">from a photo: low trust, a guide only</span>
+      <span className="text-fine">from a photo: low trust, a guide only</span>
     </div>
   )
 }

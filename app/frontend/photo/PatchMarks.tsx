@@ -36,7 +36,7 @@ export function PatchMarks({ src, alt, marks, onMarks }: Props) {
   }
   return (
     <>
-      <p className="sub small mt-2">
+      <p className="text-second text-fine mt-2">
         Put one frame on the colour and one on the grey card: drag it, or move it with the arrows.
       </p>
       <div ref={holder} className="patch-photo">
@@ -71,7 +71,7 @@ export function PatchMarks({ src, alt, marks, onMarks }: Props) {
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <button
           type="button"
-          className="button"
+          className="ui-button"
           aria-label={`${NAMES[inHand]}: smaller frame`}
           onClick={() => size(1 / LARGER)}
         >
@@ -79,14 +79,14 @@ export function PatchMarks({ src, alt, marks, onMarks }: Props) {
         </button>
         <button
           type="button"
-          className="button"
+          className="ui-button"
           aria-label={`${NAMES[inHand]}: larger frame`}
           onClick={() => size(LARGER)}
         >
           +
         </button>
-        <span className="sub small">frame of the {NAMES[inHand]}</span>
-        <label className="check ml-auto">
+        <span className="text-second text-fine">frame of the {NAMES[inHand]}</span>
+        <label className="ui-check ml-auto">
           <input
             type="checkbox"
             checked={marks.white !== undefined}

@@ -22,7 +22,7 @@ export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }:
   }
   return (
     <>
-      <label className="button photo-button" data-size={size} aria-busy={busy}>
+      <label className="ui-button photo-button" data-size={size} aria-busy={busy}>
         {busy ? "Making it small" : label}
         <input
           type="file"

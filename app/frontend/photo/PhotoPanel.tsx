@@ -41,7 +41,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
         marking && (
           <button
             type="button"
-            className="tape"
+            className="ui-tape"
             disabled={!colour}
             onClick={async () => {
               if (await onColour?.(photo.id, marks)) onClose()
@@ -52,7 +52,7 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
         )
       }
     >
-      <p className="sub small">
+      <p className="text-second text-fine">
         {when(photo.at, zone)}
         {photo.words ? ` · ${photo.words}` : ""}
       </p>
@@ -66,12 +66,12 @@ export function PhotoPanel({ photo, zone, onClose, onGone, onColour }: Props) {
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         {onColour && !marking && (
-          <button type="button" className="button" onClick={() => setMarking(true)}>
+          <button type="button" className="ui-button" onClick={() => setMarking(true)}>
             Take a colour from it, by a grey card
           </button>
         )}
         {!marking && (
-          <button type="button" className="button" data-quiet onClick={remove}>
+          <button type="button" className="ui-button" data-quiet onClick={remove}>
             Take the photo away
           </button>
         )}

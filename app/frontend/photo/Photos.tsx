@@ -21,7 +21,7 @@ export function Photos({ photos, of, onAdded, onGone, onColour }: Props) {
   const [open, setOpen] = useState<number | null>(null)
   const shown = photos.find((photo) => photo.id === open)
   return (
-    <section aria-label="Photos" className="photos">
+    <section aria-label="Photos" className="photo-list">
       <ul>
         {photos.map((photo) => (
           <li key={photo.id}>

@@ -24,7 +24,7 @@ export function PiecePhotos({ piece }: { piece: number }) {
     >
       <ErrorText reason={error} />
       {photos && photos.length === 0 && (
-        <p className="sub mt-2">None yet. What is taken at the bench comes here as well.</p>
+        <p className="text-second mt-2">None yet. What is taken at the bench comes here as well.</p>
       )}
       {photos && (
         <Photos

@@ -13,12 +13,12 @@ export function Chances({
 }) {
   if (!chances)
     return (
-      <p className="sub small" role="status">
+      <p className="text-second text-fine" role="status">
         Drawing dates
       </p>
     )
   return (
-    <ul className="chances">
+    <ul className="chance-list">
       {chances.map((chance) => (
         <li key={chance.piece}>
           <b>{name(chance.piece)}</b>
@@ -33,7 +33,7 @@ export function Chances({
 export function ChanceSaid({ chance, zone }: { chance: Chance; zone: string }) {
   return (
     <section className="mb-3" aria-label="Chance of being ready">
-      <h2 className="head">Chance of being ready</h2>
+      <h2 className="text-head">Chance of being ready</h2>
       <p className="grid">
         <ChanceWords chance={chance} zone={zone} />
       </p>
@@ -45,9 +45,9 @@ function ChanceWords({ chance, zone }: { chance: Chance; zone: string }) {
   const [first, second] = chance.drivers
   return (
     <>
-      <span className="small">{says(chance, zone)}</span>
+      <span className="text-fine">{says(chance, zone)}</span>
       {first && (
-        <span className="small sub">
+        <span className="text-fine text-second">
           Mostly hangs on {lower(first.words)}
           {second ? ` and ${lower(second.words)}` : ""}.
         </span>

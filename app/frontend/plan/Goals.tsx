@@ -34,18 +34,23 @@ export function Goals({
   const now = goals?.find((candidate) => candidate.name === goal)
   const choose = (name: string) => send(() => request("POST", "/shop/goal", { goal: name }), onChosen)
   return (
-    <section id="goals" className="rule pt-2" aria-label="What the plan aims at">
-      <h2 className="head">What the plan aims at</h2>
+    <section id="goals" className="ruled pt-2" aria-label="What the plan aims at">
+      <h2 className="text-head">What the plan aims at</h2>
       <ErrorText reason={error} />
-      <ul className="goals">
+      <ul className="plan-goals">
         {(Object.keys(WORDS) as Goal["name"][]).map((name) => {
           const answer = goals?.find((candidate) => candidate.name === name)
           return (
             <li key={name}>
-              <button type="button" className="goal" aria-pressed={name === goal} onClick={() => void choose(name)}>
+              <button
+                type="button"
+                className="plan-goal"
+                aria-pressed={name === goal}
+                onClick={() => void choose(name)}
+              >
                 <b>{WORDS[name][0]}</b>
-                <span className="small sub">{answer ? says(answer, now, plan.zone) : "planning"}</span>
-                <span className="small sub">
+                <span className="text-fine text-second">{answer ? says(answer, now, plan.zone) : "planning"}</span>
+                <span className="text-fine text-second">
                   {name === goal ? WORDS[name][1] : answer && now ? differs(answer, now) : ""}
                 </span>
               </button>

@@ -45,7 +45,7 @@ export function Lanes({
                       y={line + 14}
                       textAnchor="middle"
                       className="flag-word"
-                      style={{ fill: mark.status === "planned" ? "var(--ink)" : "#12161a" }}
+                      style={{ fill: mark.status === "planned" ? "var(--ink)" : "var(--bar-ink)" }}
                     >
                       {fitted(name(mark.piece), wide)}
                     </text>

@@ -27,19 +27,19 @@ export function LongerSearch({ plan, onKeep }: Props) {
     )
   if (!search) return null
   return (
-    <div className="longer-search small" role="status">
+    <div className="longer-search text-fine" role="status">
       {search.state === "searching" && (
         <p>
           Looking longer for a better order.{" "}
-          <button type="button" className="button" data-quiet onClick={() => void stop()}>
+          <button type="button" className="ui-button" data-quiet onClick={() => void stop()}>
             Stop
           </button>
         </p>
       )}
-      {search.state === "failed" && <p className="sub">{search.error}</p>}
-      {search.state === "stopped" && <p className="sub">The longer search was stopped.</p>}
+      {search.state === "failed" && <p className="text-second">{search.error}</p>}
+      {search.state === "stopped" && <p className="text-second">The longer search was stopped.</p>}
       {search.state === "found" && !search.better && (
-        <p className="sub">A longer search ({search.builds} plans) found none better.</p>
+        <p className="text-second">A longer search ({search.builds} plans) found none better.</p>
       )}
       {search.state === "found" && search.better && (
         <>
@@ -47,7 +47,7 @@ export function LongerSearch({ plan, onKeep }: Props) {
             A longer search found a better one: {gain(search)}
             {search.ready_at ? `, the last piece ready ${when(search.ready_at, plan.zone)}` : ""}.
           </p>
-          <button type="button" className="button" data-tone="dark" onClick={() => onKeep(search.digest)}>
+          <button type="button" className="ui-button" data-tone="dark" onClick={() => onKeep(search.digest)}>
             Keep the better one
           </button>
         </>

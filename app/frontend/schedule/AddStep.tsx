@@ -24,12 +24,14 @@ export function AddStep({ open, onOpenChange, steps, afterWords, shelf, wants, o
             <button
               key={kind}
               type="button"
-              className="button kind-button"
+              className="ui-button kind-button"
               disabled={!step}
               onClick={() => step && onAdd(step)}
             >
               <span>{words}</span>
-              <span className="sub small">{step ? says : `Put ${wants[kind] ?? "a product"} on the shelf first`}</span>
+              <span className="text-second text-fine">
+                {step ? says : `Put ${wants[kind] ?? "a product"} on the shelf first`}
+              </span>
             </button>
           )
         })}

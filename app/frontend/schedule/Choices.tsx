@@ -4,7 +4,7 @@ export function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; g
     <div className="flex items-center gap-2">
       <button
         type="button"
-        className="button"
+        className="ui-button"
         data-size="square"
         aria-label="Piece before"
         disabled={at <= 0}
@@ -14,7 +14,7 @@ export function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; g
       </button>
       <button
         type="button"
-        className="button"
+        className="ui-button"
         data-size="square"
         aria-label="Piece after"
         disabled={at >= pieces.length - 1}
@@ -22,7 +22,7 @@ export function Neighbours({ pieces, id, go }: { pieces: number[]; id: number; g
       >
         →
       </button>
-      <span className="small sub">
+      <span className="text-fine text-second">
         piece {at + 1}
         <br />
         of {pieces.length}
@@ -42,10 +42,10 @@ export function FaceChoice({
 }) {
   if (faces.length < 2) return null
   return (
-    <label className="flex items-center gap-2 small sub">
+    <label className="flex items-center gap-2 text-fine text-second">
       Film on
       <select
-        className="input"
+        className="ui-input"
         style={{ minHeight: 36, width: "auto", fontSize: 14 }}
         value={face}
         onChange={(event) => onChange(event.target.value)}

@@ -16,7 +16,7 @@ export function CombControl({
   const nearest = teeth.reduce((best, um) => (Math.abs(um - value) < Math.abs(best - value) ? um : best), first)
   return (
     <div
-      className="comb"
+      className="wet-comb"
       role="radiogroup"
       aria-label="Wet film comb, µm"
       onKeyDown={(event) => {
@@ -27,7 +27,7 @@ export function CombControl({
         onChange(Math.min(Math.max(value + by, 5), 500))
       }}
     >
-      <div className="comb-spine small" aria-hidden="true">
+      <div className="comb-spine text-fine" aria-hidden="true">
         touch a tooth
       </div>
       <div className="comb-teeth">
@@ -39,7 +39,7 @@ export function CombControl({
             aria-checked={um === value}
             tabIndex={um === nearest ? 0 : -1}
             disabled={disabled}
-            className={`comb-tooth ${pending && um === value ? "pending" : ""}`}
+            className={`comb-tooth ${pending && um === value ? "ui-pending" : ""}`}
             data-state={um === value ? "on" : um < value ? "wet" : "dry"}
             style={{ height: 62 - (um - first) * (26 / (6 * step)) }}
             onClick={() => onChange(um)}

@@ -58,10 +58,10 @@ export function Detail(props: Props) {
   }
   const ledger = row.drying ?? row.waits[0] ?? null
   return (
-    <section className="detail lit" aria-label={`Detail of ${row.words}`}>
+    <section className="step-detail surface-lit" aria-label={`Detail of ${row.words}`}>
       <header className="detail-head">
         <h2 className="panel-title">{row.words}</h2>
-        <p className="sub">
+        <p className="text-second">
           {item
             ? [item.name, step.method ? METHODS[step.method] : "", row.pattern].filter(Boolean).join(", ")
             : row.inserted
@@ -77,7 +77,7 @@ export function Detail(props: Props) {
         <div>
           {!row.inserted && <WhenControl {...props} />}
           {row.inserted ? (
-            <p className="sub">
+            <p className="text-second">
               {row.kind === "wipe_off"
                 ? "What was flooded on comes off before it is tacky."
                 : "The window below is shut when hands are free, so the plan scuffs first."}
@@ -102,7 +102,7 @@ export function Detail(props: Props) {
           {ledger ? (
             <Ledger ledger={ledger} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
           ) : (
-            <p className="sub">Nothing has to dry before this.</p>
+            <p className="text-second">Nothing has to dry before this.</p>
           )}
           {!row.inserted && <StepOrder {...props} step={step} />}
         </div>
@@ -131,8 +131,8 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
   const { film } = useMeasures()
   return (
     <section aria-label="What it does">
-      <h3 className="head">{row.kind === "look" ? "Look" : "On the film"}</h3>
-      <p className="sub">
+      <h3 className="text-head">{row.kind === "look" ? "Look" : "On the film"}</h3>
+      <p className="text-second">
         {row.change_um
           ? `Takes ${film.text(Math.abs(row.change_um), 1)}, ${film.text(row.film_um ?? 0)} left.`
           : "Leaves the film as it is."}
@@ -140,12 +140,12 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
       </p>
       <dl className="mt-3 grid gap-2">
         <div>
-          <dt className="label">Hands</dt>
-          <dd className="head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
+          <dt className="text-label">Hands</dt>
+          <dd className="text-head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
         </div>
         <div>
-          <dt className="label">Hands end</dt>
-          <dd className="head">{when(row.hands_end, sheet.zone)}</dd>
+          <dt className="text-label">Hands end</dt>
+          <dd className="text-head">{when(row.hands_end, sheet.zone)}</dd>
         </div>
       </dl>
     </section>
@@ -160,7 +160,7 @@ function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
     <div className="mt-3 flex flex-wrap gap-x-1">
       <button
         type="button"
-        className="button"
+        className="ui-button"
         data-quiet
         disabled={at === 0}
         onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at - 2]?.id ?? null })}
@@ -169,7 +169,7 @@ function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
       </button>
       <button
         type="button"
-        className="button"
+        className="ui-button"
         data-quiet
         disabled={at === steps.length - 1}
         onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at + 1]?.id ?? null })}
@@ -179,14 +179,14 @@ function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
       {coats > 1 && (
         <button
           type="button"
-          className="button"
+          className="ui-button"
           data-quiet
           onClick={() => onEdit({ op: "split_coats", id: step.id, keep: coats - 1 })}
         >
           Split off last coat
         </button>
       )}
-      <button type="button" className="button" data-quiet onClick={() => onEdit({ op: "remove_step", id: step.id })}>
+      <button type="button" className="ui-button" data-quiet onClick={() => onEdit({ op: "remove_step", id: step.id })}>
         Remove
       </button>
     </div>

@@ -23,8 +23,8 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
   }
   return (
     <section aria-label="Wet film">
-      <h3 className="head">
-        Wet film <span className={pending("wet_um") ? "pending" : ""}>{film.text(wet)}</span>
+      <h3 className="text-head">
+        Wet film <span className={pending("wet_um") ? "ui-pending" : ""}>{film.text(wet)}</span>
       </h3>
       <CombControl value={wet} onChange={onWet} pending={pending("wet_um")} disabled={frozen} />
       <dl className="film-figures">
@@ -43,10 +43,10 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
           </dd>
         </div>
       </dl>
-      <div className="stepper mt-2">
+      <div className="ui-stepper mt-2">
         <button
           type="button"
-          className="button"
+          className="ui-button"
           disabled={frozen}
           aria-label="Wet film: 5 µm less"
           onClick={() => onWet(Math.max(wet - 5, 5))}
@@ -55,7 +55,7 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
         </button>
         <input
           key={film.text(wet)}
-          className="input"
+          className="ui-input"
           inputMode="decimal"
           aria-label={`Wet film, ${film.unit}`}
           defaultValue={film.number(wet)}
@@ -65,7 +65,7 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
         />
         <button
           type="button"
-          className="button"
+          className="ui-button"
           disabled={frozen}
           aria-label="Wet film: 5 µm more"
           onClick={() => onWet(Math.min(wet + 5, 500))}

@@ -38,15 +38,15 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
     if (sheet.rows.length === 0) return null
     return (
       <section className="thin-rule pt-3" aria-label="Findings">
-        <p className="head">Nothing stands against it</p>
-        <p className="sub">The checks looked at bonds, colour, film, air, mix, stock and date.</p>
+        <p className="text-head">Nothing stands against it</p>
+        <p className="text-second">The checks looked at bonds, colour, film, air, mix, stock and date.</p>
       </section>
     )
   }
   return (
-    <section className="findings" aria-label="Findings">
+    <section className="finding-list" aria-label="Findings">
       {sheet.findings.map((finding) => (
-        <article key={`${finding.id}${finding.pass}`} className="finding" data-level={finding.level}>
+        <article key={`${finding.id}${finding.pass}`} className="finding-line" data-level={finding.level}>
           <LevelMark level={finding.level} />
           <div className="min-w-0">
             <h3>
@@ -66,7 +66,7 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                     <Link
                       key={remedy.label}
                       href={PLACES[place.name]?.(place.product, piece) ?? "/shelf"}
-                      className="button mt-2 w-full"
+                      className="ui-button mt-2 w-full"
                     >
                       {remedy.label}
                     </Link>
@@ -79,7 +79,7 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                 <button
                   key={key}
                   type="button"
-                  className={main ? "tape mt-2 w-full" : "button mt-2 w-full"}
+                  className={main ? "ui-tape mt-2 w-full" : "ui-button mt-2 w-full"}
                   data-size="small"
                   data-remedy
                   onClick={() => onApply(operation, remedy.label)}
@@ -90,7 +90,7 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                 >
                   {remedy.label}
                   {date !== undefined && (
-                    <span className="small remedy-ready">
+                    <span className="text-fine remedy-ready">
                       {date === null
                         ? "never ready"
                         : date === sheet.ready_at

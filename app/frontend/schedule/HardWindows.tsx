@@ -51,7 +51,7 @@ export function HardWindows({
   return (
     <div className="mt-2">
       {flags.map(({ flag, words, why }) => (
-        <label key={flag} className="check" title={why}>
+        <label key={flag} className="ui-check" title={why}>
           <input
             type="checkbox"
             checked={step[flag] ?? false}

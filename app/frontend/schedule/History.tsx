@@ -37,7 +37,7 @@ export function History({
         </thead>
         <tbody>
           {known?.revisions.map((revision) => (
-            <tr key={revision.number} className={revision.standing ? "" : "faint"}>
+            <tr key={revision.number} className={revision.standing ? "" : "text-third"}>
               <td>{revision.number}</td>
               <td className="whitespace-nowrap">{when(revision.at, zone)}</td>
               <td>

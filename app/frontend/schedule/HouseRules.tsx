@@ -89,7 +89,7 @@ export function RuleField({
   return (
     <div>
       <SelectField label={rule.label} value={value} options={rule.options} onChange={onChange} />
-      <p className="sub small mt-1">{rule.why}</p>
+      <p className="text-second text-fine mt-1">{rule.why}</p>
     </div>
   )
 }
@@ -120,7 +120,7 @@ export function HouseRules({ document, house, support, onEdit }: Props) {
               onEdit({ op: "place", set: { support: (next || null) as ScheduleDocument["support"] | null } })
             }
           />
-          <p className="sub small mt-1">
+          <p className="text-second text-fine mt-1">
             Flat, on points and fixed each face is laid on by itself, and edges with the first; only flat work waits
             until it can be turned over. Hung work is done all round in one pass.
           </p>

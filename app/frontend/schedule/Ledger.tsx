@@ -14,7 +14,15 @@ const WORDS: Record<string, string> = {
   floor: "72 h at least before a rub-out",
   seen: "seen at the bench",
 }
-const FILLS = ["#d3dadf", "#8b98a1", "#5d6b76", "#3f4a52", "#1d2327", "#70858d", "#a9b4bb"]
+const FILLS = [
+  "var(--grey-1)",
+  "var(--paper-firm)",
+  "var(--grey-3)",
+  "var(--paper-second)",
+  "var(--paper-ink)",
+  "var(--grey-4)",
+  "var(--grey-2)",
+]
 
 /** "20", or "12–20" where the air changed meanwhile */
 const span = ([low, high]: [number, number], shown: (value: number) => number = (value) => value) =>
@@ -40,7 +48,7 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
   const whole = rows.reduce((sum, [, minutes]) => sum + Math.max(minutes, 0), 0)
   return (
     <section aria-label={title}>
-      <h3 className="head">{title}</h3>
+      <h3 className="text-head">{title}</h3>
       <div className="mt-2 flex h-5 border" style={{ borderColor: "var(--firm)" }} aria-hidden="true">
         {rows.map(([name, minutes], index) =>
           minutes > 0 ? (
@@ -51,13 +59,13 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
           ) : null,
         )}
       </div>
-      <table className="ledger">
+      <table className="drying-ledger">
         <tbody>
           {rows.map(([name, minutes], index) => (
             <tr key={name}>
               <td>
                 <span
-                  className="swatch"
+                  className="ui-swatch"
                   style={{ background: minutes < 0 ? "transparent" : FILLS[index % FILLS.length] }}
                   aria-hidden="true"
                 />
@@ -78,7 +86,7 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
         {ledger.words[0]?.toUpperCase()}
         {ledger.words.slice(1)} from {when(ledger.reached_at, zone)}.
       </p>
-      <p className="small faint">
+      <p className="text-fine text-third">
         {ledger.estimate ? "Estimate: " : "Source: "}
         {ledger.source}
         {ledger.bound_by && ledger.bound_by !== "floor" ? `; not before ${ledger.bound_by.replaceAll("_", " ")}` : ""}

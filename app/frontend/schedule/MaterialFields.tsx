@@ -21,7 +21,7 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
   }
   return (
     <>
-      <div className="wide">
+      <div className="is-wide">
         <SelectField
           label="Product"
           value={step.product ?? ""}

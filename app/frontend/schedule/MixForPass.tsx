@@ -23,7 +23,7 @@ const GUNS: [string, string][] = [
   ["air_assisted", "air-assisted airless"],
   ["aerosol", "aerosol"],
 ]
-const FILL = ["#f4f0e4", "#c9842d", "#dfe9e9", "#8a4a22"]
+const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
 export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Props) {
@@ -33,10 +33,10 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
   return (
     <section className="mix-for-pass" aria-label="Mix">
       <div>
-        <h3 className="head">
+        <h3 className="text-head">
           Mix {volume(mix.gross_ml, system)}, {roughMass(mix.total_g, system)}
         </h3>
-        <p className="sub small">
+        <p className="text-second text-fine">
           {volume(mix.laid_ml, system)} laid on
           {mix.wiped ? ", most wiped off again" : `, ${mix.transfer_percent} % of it lands`}; {mix.left_behind_ml} ml
           stay in gun and cup; {mix.margin_percent} % more to be sure
@@ -52,7 +52,7 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
                 width={(pour.g / mix.total_g) * 400}
                 height={18}
                 fill={FILL[index % FILL.length]}
-                stroke="#4a2f10"
+                stroke="var(--film-line)"
                 vectorEffect="non-scaling-stroke"
               />
             )
@@ -61,17 +61,17 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
         <ul>
           {mix.pours.map((pour, index) => (
             <li key={pour.name} className="flex items-baseline gap-2">
-              <span className="swatch" style={{ background: FILL[index % FILL.length] }} />
+              <span className="ui-swatch" style={{ background: FILL[index % FILL.length] }} />
               <span>{pour.name}</span>
               <b className="ml-auto">{mass(pour.g, system, 0.1)}</b>
-              <span className="sub small">{pour.estimate ? "est." : volume(pour.ml, system)}</span>
+              <span className="text-second text-fine">{pour.estimate ? "est." : volume(pour.ml, system)}</span>
             </li>
           ))}
         </ul>
-        {!mix.known && <p className="caution-text small">Its sheet does not say what it is mixed with.</p>}
+        {!mix.known && <p className="caution-text text-fine">Its sheet does not say what it is mixed with.</p>}
       </div>
       <div>
-        <h3 className="head">
+        <h3 className="text-head">
           {pot
             ? mix.batches.length > 1
               ? `${mix.batches.length} batches`
@@ -83,14 +83,14 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
         {mix.batches.map((batch) => (
           <Life key={batch.id} batch={batch} zone={zone} />
         ))}
-        {mix.efflux_s !== null && <p className="sub small mt-1">{mix.efflux_s} s in the efflux cup</p>}
+        {mix.efflux_s !== null && <p className="text-second text-fine mt-1">{mix.efflux_s} s in the efflux cup</p>}
         {mix.drops !== null && (
-          <p className="sub small mt-1">
+          <p className="text-second text-fine mt-1">
             about {mix.drops} drops to one piece; fewer from coat to coat as the wood fills
           </p>
         )}
         {mix.voc && (
-          <p className="sub small mt-1">
+          <p className="text-second text-fine mt-1">
             VOC {mix.voc.ready_g_per_l} g/L as applied, {mix.voc.less_water_g_per_l} g/L less water
           </p>
         )}
@@ -142,12 +142,12 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
           </div>
         )}
         {pot && (
-          <button type="button" className="button mt-2 w-full" onClick={() => void begin(row.key)}>
+          <button type="button" className="ui-button mt-2 w-full" onClick={() => void begin(row.key)}>
             {pot.coats > 1 && pot.first !== row.key ? "Mix the batch it shares" : "Mix it"}
           </button>
         )}
         {!pot && (
-          <Link href="/mix" className="button mt-2 w-full">
+          <Link href="/mix" className="ui-button mt-2 w-full">
             Mixing desk
           </Link>
         )}
@@ -160,14 +160,14 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
 function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string }) {
   if (batch.usable_until === null)
     return (
-      <p className="sub">
+      <p className="text-second">
         {batch.ml} ml at {clock(batch.mixed_at, zone)}; no pot life to watch.
       </p>
     )
   const whole = Math.max(batch.usable_until, batch.used_until) - batch.mixed_at
   const x = (minute: number) => ((minute - batch.mixed_at) / whole) * 300
   return (
-    <div className="life">
+    <div className="life-clock">
       <svg viewBox="0 0 300 22" preserveAspectRatio="none" aria-hidden="true">
         <rect
           x={0}
@@ -175,7 +175,7 @@ function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string 
           width={x(batch.usable_until)}
           height={14}
           fill="url(#open)"
-          stroke="#0a4e86"
+          stroke="var(--tape-ink)"
           vectorEffect="non-scaling-stroke"
         />
         {batch.short && (
@@ -185,13 +185,18 @@ function Life({ batch, zone }: { batch: RowMix["batches"][number]; zone: string 
             width={x(batch.used_until) - x(batch.usable_until)}
             height={14}
             fill="url(#shut)"
-            stroke="#a51b22"
+            stroke="var(--mark-stop)"
             vectorEffect="non-scaling-stroke"
           />
         )}
-        <path d={`M0 11H${x(batch.used_until)}`} stroke="#1d2327" strokeWidth={4} vectorEffect="non-scaling-stroke" />
+        <path
+          d={`M0 11H${x(batch.used_until)}`}
+          stroke="var(--paper-ink)"
+          strokeWidth={4}
+          vectorEffect="non-scaling-stroke"
+        />
       </svg>
-      <p className={batch.short ? "caution-text small" : "sub small"}>
+      <p className={batch.short ? "caution-text text-fine" : "text-second text-fine"}>
         mixed {clock(batch.mixed_at, zone)}, usable {duration(batch.usable_until - batch.mixed_at)} to{" "}
         {clock(batch.usable_until, zone)}, work ends {clock(batch.used_until, zone)}
       </p>

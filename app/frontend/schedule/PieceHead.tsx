@@ -22,8 +22,8 @@ export function PieceHead({ state, pieces, house, go, preview }: Props) {
   return (
     <header className="page-head">
       <div>
-        <h1 className="title">{piece.name}</h1>
-        <p className="sub">
+        <h1 className="text-title">{piece.name}</h1>
+        <p className="text-second">
           <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
             {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
           </Link>{" "}
@@ -53,7 +53,7 @@ export function PieceHead({ state, pieces, house, go, preview }: Props) {
           <PiecePhotos piece={piece.id} />
         </p>
         {approval && (
-          <p className={approval.stale ? "small caution-text" : "small sub"}>
+          <p className={approval.stale ? "text-fine caution-text" : "text-fine text-second"}>
             {approval.stale
               ? `The look ${approval.name} approved is another one by now: ask again.`
               : `Look approved by ${approval.name}, seen by ${approval.light}.`}

@@ -72,9 +72,9 @@ export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet,
       </div>
       {caught.length > 0 && (
         <fieldset>
-          <legend className="label">Masked, so that they catch none of it</legend>
+          <legend className="text-label">Masked, so that they catch none of it</legend>
           {caught.map((edge) => (
-            <label key={edge} className="check">
+            <label key={edge} className="ui-check">
               <input
                 type="checkbox"
                 checked={step.mask?.includes(edge) ?? false}

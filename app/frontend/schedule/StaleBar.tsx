@@ -14,9 +14,9 @@ export function StaleBar({
   onDrop: () => void
 }) {
   return (
-    <div className="trouble" role="alert">
+    <div className="ui-trouble" role="alert">
       <div>
-        <p className="head">The schedule has changed since you opened it</p>
+        <p className="text-head">The schedule has changed since you opened it</p>
         <ul>
           {stale.since.map((revision) => (
             <li key={revision.number}>
@@ -25,10 +25,10 @@ export function StaleBar({
           ))}
         </ul>
       </div>
-      <button type="button" className="button" data-tone="dark" onClick={onReapply}>
+      <button type="button" className="ui-button" data-tone="dark" onClick={onReapply}>
         Make my change on top
       </button>
-      <button type="button" className="button" onClick={onDrop}>
+      <button type="button" className="ui-button" onClick={onDrop}>
         Leave mine out
       </button>
     </div>

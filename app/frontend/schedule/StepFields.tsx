@@ -65,7 +65,7 @@ function AbrasiveFields({ step, error, onSet, pending }: StepFieldsProps) {
 function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; onSet: (set: StepSet) => void }) {
   return (
     <form
-      className="wide"
+      className="is-wide"
       key={grits.join()}
       onSubmit={(event) => {
         event.preventDefault()
@@ -73,11 +73,11 @@ function GritsField({ grits, error, onSet }: { grits: string[]; error?: string; 
         onSet({ grits: typed.split(/[\s,;]+/).filter(Boolean) })
       }}
     >
-      <label className="field">
-        <span className="label">Grits, in order</span>
+      <label className="ui-field">
+        <span className="text-label">Grits, in order</span>
         <input
           name="grits"
-          className="input"
+          className="ui-input"
           defaultValue={grits.join(", ")}
           aria-invalid={Boolean(error)}
           onBlur={(event) => event.target.value !== grits.join(", ") && event.target.form?.requestSubmit()}
@@ -133,7 +133,7 @@ function LookFields({ step, onSet, error }: StepFieldsProps) {
         onChange={(value) => onSet({ milestone: value as Step["milestone"] })}
       />
       <form
-        className="wide"
+        className="is-wide"
         key={step.asks}
         onSubmit={(event) => {
           event.preventDefault()
@@ -148,11 +148,11 @@ function LookFields({ step, onSet, error }: StepFieldsProps) {
 
 function TextArea({ name, label, value, error }: { name: string; label: string; value: string; error?: string }) {
   return (
-    <label className="field">
-      <span className="label">{label}</span>
+    <label className="ui-field">
+      <span className="text-label">{label}</span>
       <input
         name={name}
-        className="input"
+        className="ui-input"
         defaultValue={value}
         aria-invalid={Boolean(error)}
         onBlur={(event) => event.target.value !== value && event.target.form?.requestSubmit()}
@@ -163,8 +163,8 @@ function TextArea({ name, label, value, error }: { name: string; label: string; 
 
 function FaceBoxes({ chosen, faces, onSet }: { chosen: string[]; faces: string[]; onSet: (set: StepSet) => void }) {
   return (
-    <fieldset className="wide">
-      <legend className="label">Faces</legend>
+    <fieldset className="is-wide">
+      <legend className="text-label">Faces</legend>
       <div className="flex flex-wrap gap-x-4">
         {faces.map((face) => (
           <label key={face} className="flex min-h-11 items-center gap-2">

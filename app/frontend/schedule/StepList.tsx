@@ -42,7 +42,7 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
   }
   return (
     <section aria-label="Steps in working order" className="step-list">
-      <div className="step-head small faint" aria-hidden="true">
+      <div className="step-head text-fine text-third" aria-hidden="true">
         <span>Step</span>
         <span>Starts</span>
         <span className="text-right">film</span>
@@ -72,7 +72,7 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
               <span className="step-start">no date</span>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-quiet
                 onClick={() => onEdit({ op: "remove_step", id: step.id })}
                 aria-label={`Remove ${step.words}`}
@@ -113,7 +113,7 @@ function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: Row
       <span className="step-number">{row.status === "done" ? <Tick /> : row.inserted ? "+" : row.number}</span>
       <span className="step-words">{row.words}</span>
       {level && <LevelMark level={level} size={20} />}
-      <span className={`step-start ${pending ? "pending" : ""}`}>{starts(row, sheet)}</span>
+      <span className={`step-start ${pending ? "ui-pending" : ""}`}>{starts(row, sheet)}</span>
       <span className="step-change">{change(row)}</span>
       <FilmBar um={row.film_um ?? before} most={most} least={sheet.section.least_um} />
       <span className="step-after">{row.film_um !== null && row.film_um > 0 ? Math.round(row.film_um) : ""}</span>

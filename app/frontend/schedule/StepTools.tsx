@@ -12,25 +12,25 @@ type Props = {
 export function StepTools({ state, table, onAdd, onTable, onHistory }: Props) {
   return (
     <div className="step-tools">
-      <button type="button" className="button" onClick={onAdd}>
+      <button type="button" className="ui-button" onClick={onAdd}>
         New step
       </button>
       <button
         type="button"
-        className="button"
+        className="ui-button"
         disabled={!state.schedule.can_undo}
         onClick={state.undo}
         title={state.schedule.undoes ?? ""}
       >
         Undo
       </button>
-      <button type="button" className="button" disabled={!state.schedule.can_redo} onClick={state.redo}>
+      <button type="button" className="ui-button" disabled={!state.schedule.can_redo} onClick={state.redo}>
         Do again
       </button>
-      <button type="button" className="button" data-quiet onClick={onTable} aria-pressed={table}>
+      <button type="button" className="ui-button" data-quiet onClick={onTable} aria-pressed={table}>
         {table ? "Drawing" : "Table"}
       </button>
-      <button type="button" className="button" data-quiet onClick={onHistory}>
+      <button type="button" className="ui-button" data-quiet onClick={onHistory}>
         History
       </button>
     </div>

@@ -14,7 +14,7 @@ export function Summary({ sheet, preview }: { sheet: Sheet; preview: Sheet | nul
   const means = MEANS[sheet.ready_means] ?? "ready"
   const spare = sheet.due && shown.ready_at ? sheet.due - shown.ready_at : null
   return (
-    <dl className="summary" data-state={preview ? "preview" : "plan"}>
+    <dl className="ui-summary" data-state={preview ? "preview" : "plan"}>
       <Item label="Hands-on" value={duration(shown.hands_min)} />
       <Item
         label={means.charAt(0).toUpperCase() + means.slice(1)}

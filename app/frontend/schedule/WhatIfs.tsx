@@ -28,17 +28,17 @@ export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props)
   if (sheet.rows.every((row) => row.status === "done")) return null
   return (
     <section className="what-ifs" aria-label="What if">
-      <button type="button" className="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button type="button" className="ui-button" aria-expanded={open} onClick={() => setOpen(!open)}>
         What if
       </button>
       {open && <ErrorText reason={error} />}
       {open && !answers && !error && (
-        <span className="sub" role="status">
+        <span className="text-second" role="status">
           Planning each anew
         </span>
       )}
       {open && answers?.length === 0 && (
-        <span className="sub">Neither air, room nor product would change the date.</span>
+        <span className="text-second">Neither air, room nor product would change the date.</span>
       )}
       {open && answers && answers.length > 0 && (
         <ul>
@@ -47,7 +47,7 @@ export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props)
             const inside = (
               <>
                 <b>{whatIf.label}</b>
-                <span className={`small ${(whatIf.gain_min ?? 0) > 0 ? "gain" : "sub"}`}>
+                <span className={`text-fine ${(whatIf.gain_min ?? 0) > 0 ? "text-gain" : "text-second"}`}>
                   {whatIf.ready_at === null
                     ? "no date"
                     : `${when(whatIf.ready_at, sheet.zone)}${whatIf.gain_min === null ? "" : `, ${duration(Math.abs(whatIf.gain_min))} ${whatIf.gain_min > 0 ? "sooner" : "later"}`}`}

@@ -25,11 +25,15 @@ const BECAUSE: Record<string, string> = {
 /** When it starts, why then, how far it may move; by 5 min, or let go. */
 export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
   if (row.status !== "planned" || row.kind === "wait")
-    return <p className="sub mb-2">{row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}</p>
+    return (
+      <p className="text-second mb-2">
+        {row.status === "done" ? `Done ${when(row.work_end, sheet.zone)}.` : "In hand."}
+      </p>
+    )
   const refusal = error("start")
   return (
     <fieldset className="mb-3">
-      <legend className="label">
+      <legend className="text-label">
         {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}; may move{" "}
         {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
         {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
@@ -37,7 +41,7 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
       <div className="flex gap-2">
         <button
           type="button"
-          className="button"
+          className="ui-button"
           data-size="square"
           aria-label="5 minutes earlier"
           onClick={() => onMove(row, row.hands_start - 5)}
@@ -47,7 +51,7 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
         <output className="when-out">{when(row.work_start, sheet.zone)}</output>
         <button
           type="button"
-          className="button"
+          className="ui-button"
           data-size="square"
           aria-label="5 minutes later"
           onClick={() => onMove(row, row.hands_start + 5)}
@@ -55,7 +59,7 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
           +
         </button>
         {row.pinned && (
-          <button type="button" className="button" data-quiet onClick={() => onUnpin(row)}>
+          <button type="button" className="ui-button" data-quiet onClick={() => onUnpin(row)}>
             let go
           </button>
         )}

@@ -39,7 +39,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
   return (
     <>
       <div className="shelf-tools">
-        <p className="sub">{batches.length} cans and jars. The label on each opens its page.</p>
+        <p className="text-second">{batches.length} cans and jars. The label on each opens its page.</p>
         <span className="ml-auto flex flex-wrap gap-2">
           {boxing ? (
             <>
@@ -48,7 +48,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
               </span>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-tone="dark"
                 disabled={chosen.length < 2}
                 onClick={() => void box()}
@@ -57,7 +57,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
               </button>
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 onClick={() => {
                   setBoxing(false)
                   setChosen([])
@@ -67,7 +67,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
               </button>
             </>
           ) : (
-            <button type="button" className="button" onClick={() => setBoxing(true)}>
+            <button type="button" className="ui-button" onClick={() => setBoxing(true)}>
               Box lots
             </button>
           )}
@@ -82,7 +82,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
         if (!standing.length) return null
         return (
           <section key={state} aria-label={title} className="shelf-board">
-            <h2 className="head">{title}</h2>
+            <h2 className="text-head">{title}</h2>
             <ul>
               {standing.map((batch) => {
                 const says = batchSays(batch, now)
@@ -97,7 +97,9 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
                     />
                     <b className="jar-name">{batch.name}</b>
                     <span className="jar-left">{roughMass(batch.left_g, system)}</span>
-                    <span className={says.tone === "plain" ? "sub small" : "small caution-text"}>{says.words}</span>
+                    <span className={says.tone === "plain" ? "text-second text-fine" : "text-fine caution-text"}>
+                      {says.words}
+                    </span>
                   </>
                 )
                 const able =
@@ -131,7 +133,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
         )
       })}
       {batches.length === 0 && (
-        <p className="sub mt-4">
+        <p className="text-second mt-4">
           Nothing on the shelf yet. Put the first can on it, and Rhexon tells what runs out for the planned work.
         </p>
       )}

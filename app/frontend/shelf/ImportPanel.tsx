@@ -34,41 +34,41 @@ export function ImportPanel() {
       title="Products from a file"
       trigger={
         <Dialog.Trigger asChild>
-          <button type="button" className="button">
+          <button type="button" className="ui-button">
             File in
           </button>
         </Dialog.Trigger>
       }
     >
-      <p className="sub mt-2">
+      <p className="text-second mt-2">
         CSV or JSON as it comes out here. A first row names the columns; maker, name and class are needed. A product
         that is known by its code or by maker and name is brought up to date. An empty cell takes a figure away, a
         column left out leaves it.
       </p>
-      <label className="field mt-3">
-        <span className="label">File</span>
+      <label className="ui-field mt-3">
+        <span className="text-label">File</span>
         <input
           type="file"
-          className="input"
+          className="ui-input"
           accept=".csv,.json,text/csv,application/json"
           disabled={busy}
           onChange={(event) => void read(event.target.files?.[0])}
         />
       </label>
       {busy && (
-        <p className="head mt-3" role="status">
+        <p className="text-head mt-3" role="status">
           Reading row by row
         </p>
       )}
       <ErrorText reason={error} />
       {report && (
         <section className="mt-3" aria-label="What became of the rows" role="status">
-          <p className="head">
+          <p className="text-head">
             {report.created.length} new, {report.updated.length} changed, {report.same.length} as they were,{" "}
             {report.refused.length} refused
           </p>
           {report.ignored.length > 0 && (
-            <p className="sub">Columns not known here, left out: {report.ignored.join(", ")}</p>
+            <p className="text-second">Columns not known here, left out: {report.ignored.join(", ")}</p>
           )}
           {report.refused.length > 0 && (
             <table className="sheet-table mt-2">
@@ -90,7 +90,7 @@ export function ImportPanel() {
               </tbody>
             </table>
           )}
-          {report.refused.length > 200 && <p className="sub">and {report.refused.length - 200} more rows</p>}
+          {report.refused.length > 200 && <p className="text-second">and {report.refused.length - 200} more rows</p>}
         </section>
       )}
     </Panel>

@@ -1,9 +1,9 @@
 const FILL: Record<string, string> = {
-  clear: "#efe6cc",
-  milk: "#f6f4ec",
-  ambering: "#d99a3c",
-  tinted: "#8a4422",
-  pigmented: "#aab6b4",
+  clear: "var(--liquid-clear)",
+  milk: "var(--liquid-milk)",
+  ambering: "var(--liquid-ambering)",
+  tinted: "var(--liquid-tinted)",
+  pigmented: "var(--liquid-pigmented)",
 }
 
 type Props = { fill: number; look: string; state: string; kept?: boolean; over?: boolean }
@@ -13,7 +13,7 @@ export function Jar({ fill, look, state, kept, over }: Props) {
   const can = state === "sealed" || state === "opened"
   const level = Math.max(0, Math.min(1, fill)) * 66
   return (
-    <svg viewBox="0 0 74 96" className="jar" aria-hidden="true">
+    <svg viewBox="0 0 74 96" className="shelf-jar" aria-hidden="true">
       <path d="M64 30l9 7v56h-9z" fill="url(#cast)" />
       {can ? (
         <>
@@ -44,9 +44,9 @@ export function Jar({ fill, look, state, kept, over }: Props) {
         </>
       )}
       {over && <rect x="9" y={91 - level} width="54" height={level} fill="url(#shut)" opacity="0.55" />}
-      <rect x="18" y="46" width="36" height="22" fill="#fdfefe" stroke="#1d2327" />
+      <rect x="18" y="46" width="36" height="22" fill="var(--wet)" stroke="var(--paper-ink)" />
       {kept && <path d="M40 44v18l4-4 4 4V44z" fill="var(--ink)" />}
-      <path d="M22 53h20M22 58h26M22 63h14" stroke="#56626b" strokeWidth="1.4" />
+      <path d="M22 53h20M22 58h26M22 63h14" stroke="var(--paper-third)" strokeWidth="1.4" />
     </svg>
   )
 }

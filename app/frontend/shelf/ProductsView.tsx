@@ -47,7 +47,7 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
         />
         <button
           type="button"
-          className="button"
+          className="ui-button"
           aria-pressed={gapsOnly}
           data-on={gapsOnly}
           disabled={gaps === 0}
@@ -57,13 +57,13 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
         </button>
         <span className="ml-auto flex flex-wrap gap-2">
           <ImportPanel />
-          <a href="/products/export.csv" className="button">
+          <a href="/products/export.csv" className="ui-button">
             CSV out
           </a>
-          <a href="/products/export.json" className="button">
+          <a href="/products/export.json" className="ui-button">
             JSON out
           </a>
-          <Link href="/products/new" className="button">
+          <Link href="/products/new" className="ui-button">
             New product
           </Link>
         </span>
@@ -74,9 +74,9 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
             <th>Product</th>
             <th>What for</th>
             <th>Class</th>
-            <th className="num">solids</th>
-            <th className="num">sheen</th>
-            <th className="num">on the shelf</th>
+            <th className="text-number">solids</th>
+            <th className="text-number">sheen</th>
+            <th className="text-number">on the shelf</th>
             <th>Figures from</th>
           </tr>
         </thead>
@@ -86,19 +86,19 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
               <td>
                 <Link href={`/products/${product.id}`} className="row-link">
                   <Swatch colour={product.colour} /> {product.maker} <b>{product.name}</b>
-                  {product.retired && <span className="sub small"> retired</span>}
+                  {product.retired && <span className="text-second text-fine"> retired</span>}
                 </Link>
               </td>
               <td>{product.role}</td>
               <td>
                 {product.class_name}{" "}
-                <span className="sub small">{product.mechanism === "helper" ? "" : product.mechanism}</span>
+                <span className="text-second text-fine">{product.mechanism === "helper" ? "" : product.mechanism}</span>
               </td>
-              <td className="num">{product.solids === null ? "" : `${product.solids} %`}</td>
-              <td className="num">{product.sheen_gu === null ? "" : `${product.sheen_gu} GU`}</td>
-              <td className="num">
+              <td className="text-number">{product.solids === null ? "" : `${product.solids} %`}</td>
+              <td className="text-number">{product.sheen_gu === null ? "" : `${product.sheen_gu} GU`}</td>
+              <td className="text-number">
                 {product.left_g === null ? (
-                  <span className="sub">no can</span>
+                  <span className="text-second">no can</span>
                 ) : (
                   <b>{roughMass(product.left_g, system)}</b>
                 )}
@@ -107,25 +107,25 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
                 {product.gaps.length > 0 ? (
                   <span className="caution-text">missing: {product.gaps.join(", ")}</span>
                 ) : (
-                  <span className="sub">{product.source}</span>
+                  <span className="text-second">{product.source}</span>
                 )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      {shown.length === 0 && <p className="sub mt-4">No product fits. Clear a filter, or make a new one.</p>}
+      {shown.length === 0 && <p className="text-second mt-4">No product fits. Clear a filter, or make a new one.</p>}
     </>
   )
 }
 
 const COLOUR: Record<string, string> = {
-  clear: "#f6f4ec",
-  ambering: "#d99a3c",
-  tinted: "#8a4422",
-  pigmented: "#aab6b4",
+  clear: "var(--liquid-milk)",
+  ambering: "var(--liquid-ambering)",
+  tinted: "var(--liquid-tinted)",
+  pigmented: "var(--liquid-pigmented)",
 }
 
 function Swatch({ colour }: { colour: string }) {
-  return <span className="swatch" role="img" aria-label={colour} style={{ background: COLOUR[colour] }} />
+  return <span className="ui-swatch" role="img" aria-label={colour} style={{ background: COLOUR[colour] }} />
 }

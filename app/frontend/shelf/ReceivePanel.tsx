@@ -36,13 +36,13 @@ export function ReceivePanel({ products, today, product }: Props) {
       title="A can came in"
       trigger={
         <Dialog.Trigger asChild>
-          <button type="button" className="button">
+          <button type="button" className="ui-button">
             Put on the shelf
           </button>
         </Dialog.Trigger>
       }
       action={
-        <button type="button" className="tape" data-size="small" onClick={() => void receive()}>
+        <button type="button" className="ui-tape" data-size="small" onClick={() => void receive()}>
           On the shelf
         </button>
       }

@@ -24,10 +24,10 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
   const most = Math.max(...lines.map((line) => Math.max(line.need_g, line.left_g)), 1)
   return (
     <div className="shopping-grid">
-      <section aria-label="Material" className="rule pt-2">
-        <h2 className="head">Material for the planned work</h2>
+      <section aria-label="Material" className="ruled pt-2">
+        <h2 className="text-head">Material for the planned work</h2>
         {lines.length === 0 && (
-          <p className="sub mt-2">The plan takes nothing from the shelf, or no can was ever put on it.</p>
+          <p className="text-second mt-2">The plan takes nothing from the shelf, or no can was ever put on it.</p>
         )}
         <ul className="need-list">
           {lines.map((line) => (
@@ -38,7 +38,7 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
             >
               <div className="need-head">
                 <b>{line.product.name}</b>
-                <span className="sub">first {soon(line.needed_at, zone, now)}</span>
+                <span className="text-second">first {soon(line.needed_at, zone, now)}</span>
               </div>
               <NeedBar need={line.need_g} left={line.left_g} stale={line.stale_g} most={most} />
               <p>
@@ -49,11 +49,11 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
                 )}
               </p>
               {line.short_g > 0.5 && (
-                <p className="buy">
+                <p className="shelf-buy">
                   {line.packs.length ? (
                     <>
                       Buy <b>{line.packs.map((pack) => `${pack.count} × ${pack.words}`).join(" + ")}</b>
-                      {line.cost ? <span className="sub"> {money(line.cost)}</span> : null}
+                      {line.cost ? <span className="text-second"> {money(line.cost)}</span> : null}
                     </>
                   ) : (
                     <span className="caution-text">
@@ -66,15 +66,15 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
           ))}
         </ul>
         {waste.g > 0 && (
-          <p className="sub mt-3">
+          <p className="text-second mt-3">
             Thrown away in the last {waste.days} days: {roughMass(waste.g, system)}
             {waste.cost > 0 ? `, ${money(waste.cost)}` : ""}.
           </p>
         )}
       </section>
-      <section aria-label="Consumables" className="rule pt-2">
+      <section aria-label="Consumables" className="ruled pt-2">
         <div className="flex items-center">
-          <h2 className="head">Papers, cloths, strainers, tape</h2>
+          <h2 className="text-head">Papers, cloths, strainers, tape</h2>
           <span className="ml-auto">
             <WearPanel />
           </span>
@@ -83,9 +83,9 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
           <thead>
             <tr>
               <th>Consumable</th>
-              <th className="num">wears out</th>
-              <th className="num">there</th>
-              <th className="num">buy</th>
+              <th className="text-number">wears out</th>
+              <th className="text-number">there</th>
+              <th className="text-number">buy</th>
               <th>
                 <span className="sr-only">Change</span>
               </th>
@@ -98,21 +98,21 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
                 <tr key={consumable.id}>
                   <td>
                     {consumable.name}
-                    <span className="sub small block">{wearWords(consumable)}</span>
+                    <span className="text-second text-fine block">{wearWords(consumable)}</span>
                   </td>
-                  <td className="num">{need ? `${plain(need.need)} ${consumable.unit}` : ""}</td>
-                  <td className="num">{plain(consumable.left)}</td>
-                  <td className="num">
+                  <td className="text-number">{need ? `${plain(need.need)} ${consumable.unit}` : ""}</td>
+                  <td className="text-number">{plain(consumable.left)}</td>
+                  <td className="text-number">
                     {need && need.packs > 0 ? (
                       <b>
                         {need.packs} × {plain(need.pack)} {consumable.unit}
-                        {need.cost ? <span className="sub small block">{money(need.cost)}</span> : null}
+                        {need.cost ? <span className="text-second text-fine block">{money(need.cost)}</span> : null}
                       </b>
                     ) : (
                       ""
                     )}
                   </td>
-                  <td className="num">
+                  <td className="text-number">
                     <WearPanel consumable={consumable} />
                   </td>
                 </tr>
@@ -120,11 +120,11 @@ export function ShoppingView({ lines, worn, consumables, waste, zone, now, curre
             })}
           </tbody>
         </table>
-        {consumables.length === 0 && <p className="sub mt-2">None kept yet.</p>}
+        {consumables.length === 0 && <p className="text-second mt-2">None kept yet.</p>}
         <p className="shopping-total">
           The whole list <b>{money(total)}</b>
         </p>
-        <p className="sub small">
+        <p className="text-second text-fine">
           Packs and prices stand with each{" "}
           <Link href="/shelf" className="underline">
             product
@@ -150,7 +150,15 @@ function NeedBar({ need, left, stale, most }: { need: number; left: number; stal
   const x = (grams: number) => (grams / most) * 396
   return (
     <svg viewBox="0 0 400 22" preserveAspectRatio="none" className="need-bar" aria-hidden="true">
-      <rect x="0" y="6" width={x(left)} height="14" fill="#ebb252" stroke="#4a2f10" vectorEffect="non-scaling-stroke" />
+      <rect
+        x="0"
+        y="6"
+        width={x(left)}
+        height="14"
+        fill="var(--clear-2)"
+        stroke="var(--film-line)"
+        vectorEffect="non-scaling-stroke"
+      />
       <rect x={x(left)} y="6" width={x(Math.min(stale, most - left))} height="14" fill="url(#shut)" opacity="0.7" />
       {need > left && (
         <rect

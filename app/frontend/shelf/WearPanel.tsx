@@ -61,7 +61,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         <Dialog.Trigger asChild>
           <button
             type="button"
-            className="button"
+            className="ui-button"
             data-quiet={consumable ? true : undefined}
             aria-label={consumable ? `Change ${consumable.name}` : undefined}
           >
@@ -70,7 +70,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         </Dialog.Trigger>
       }
       action={
-        <button type="button" className="tape" data-size="small" onClick={() => void keep()}>
+        <button type="button" className="ui-tape" data-size="small" onClick={() => void keep()}>
           Keep
         </button>
       }

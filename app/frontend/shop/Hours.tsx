@@ -22,12 +22,12 @@ export function Hours({ people, shopHours, onKept }: Props) {
   const [whose, setWhose] = useState("")
   const person = people.find((candidate) => String(candidate.id) === whose)
   return (
-    <section aria-label="Hours" className="rule pt-2">
-      <h2 className="head">Hours</h2>
-      <a href="/shop/calendar.ics" className="button mt-3" download>
+    <section aria-label="Hours" className="ruled pt-2">
+      <h2 className="text-head">Hours</h2>
+      <a href="/shop/calendar.ics" className="ui-button mt-3" download>
         The planned work as a calendar file
       </a>
-      <p className="label mt-4">Hours of</p>
+      <p className="text-label mt-4">Hours of</p>
       <Switch
         label="Hours of"
         value={whose}
@@ -74,12 +74,12 @@ function Week({
   const none = Object.values(week).every((text) => !text.trim())
   return (
     <div className="mt-2">
-      <p className="sub small">
+      <p className="text-second text-fine">
         {own && none
           ? `${own} has no hours of their own and keeps the shop's.`
           : "From to, more than one with a comma: 07:30-12:00, 12:30-16:30. Empty: closed."}
       </p>
-      <div className="week">
+      <div className="shop-week">
         {DAYS.map(([day, name]) => (
           <TextField
             key={day}
@@ -91,7 +91,7 @@ function Week({
           />
         ))}
       </div>
-      <p className="head mt-4">Days that differ</p>
+      <p className="text-head mt-4">Days that differ</p>
       <ul className="room-hours">
         {days.map((day, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: days are told apart by their place while they are typed
@@ -113,7 +113,7 @@ function Week({
             />
             <button
               type="button"
-              className="button"
+              className="ui-button"
               data-size="square"
               aria-label={`Remove ${day.date}`}
               onClick={() => setDays(days.filter((_, at) => at !== index))}
@@ -125,7 +125,7 @@ function Week({
         <li>
           <button
             type="button"
-            className="button"
+            className="ui-button"
             data-quiet
             onClick={() => setDays([...days, { date: "", hours: "" }])}
           >
@@ -138,10 +138,10 @@ function Week({
           {error.sentence}
         </p>
       )}
-      <button type="button" className="button mt-2" data-tone="dark" onClick={() => void keep()}>
+      <button type="button" className="ui-button mt-2" data-tone="dark" onClick={() => void keep()}>
         Keep {own ? `${own}'s hours` : "the shop's hours"}
       </button>
-      <span className="sub ml-3" role="status">
+      <span className="text-second ml-3" role="status">
         {kept}
       </span>
     </div>

@@ -46,7 +46,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
         </Dialog.Trigger>
       }
       action={
-        <button type="button" className="tape" onClick={() => void keep({ client, place, due_on: due })}>
+        <button type="button" className="ui-tape" onClick={() => void keep({ client, place, due_on: due })}>
           Keep the change
         </button>
       }
@@ -56,10 +56,10 @@ export function JobPanel({ job }: { job: JobFacts }) {
         <TextField label="Place" value={place} onChange={setPlace} />
         <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={errorAt("due")} />
         <div className="thin-rule pt-3">
-          <button type="button" className="button" onClick={() => void keep({ closed: true })}>
+          <button type="button" className="ui-button" onClick={() => void keep({ closed: true })}>
             Close the job
           </button>
-          <p className="sub small mt-1">
+          <p className="text-second text-fine mt-1">
             Its pieces leave the bench and the plan. The log stays, and goes on teaching the shop's drying times; it can
             be taken in hand again.
           </p>

@@ -15,9 +15,9 @@ export function People({ state, onKept }: Props) {
   const person = (row: PersonHours, set: Partial<PersonHours>) =>
     void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
   return (
-    <section aria-label="People" className="rule pt-2">
-      <h2 className="head">People</h2>
-      <ul className="people">
+    <section aria-label="People" className="ruled pt-2">
+      <h2 className="text-head">People</h2>
+      <ul className="shop-people">
         {state.people.map((row) => (
           <li key={row.id}>
             <b>{row.name}</b>
@@ -31,7 +31,7 @@ export function People({ state, onKept }: Props) {
               onChange={(value) => person(row, { at_bench: value === "yes" })}
             />
             {state.trained_work.map((work) => (
-              <label key={work} className="check">
+              <label key={work} className="ui-check">
                 <input
                   type="checkbox"
                   checked={row.skills === null || row.skills.includes(work)}
@@ -46,14 +46,21 @@ export function People({ state, onKept }: Props) {
         ))}
       </ul>
       <AddLine label="Somebody else" onAdd={(name) => keep("/shop/person", { name, at_bench: true, skills: null })} />
-      <h2 className="head mt-4">Guns</h2>
-      <p className="sub small">Each serves one pass at a time. None named: there are as many as are needed.</p>
-      <ul className="people">
+      <h2 className="text-head mt-4">Guns</h2>
+      <p className="text-second text-fine">
+        Each serves one pass at a time. None named: there are as many as are needed.
+      </p>
+      <ul className="shop-people">
         {state.tools.map((row) => (
           <li key={row.id}>
             <b>{row.name}</b>
-            <span className="sub">for {row.used_for}</span>
-            <button type="button" className="button" data-quiet onClick={() => void keep("/shop/tool", { id: row.id })}>
+            <span className="text-second">for {row.used_for}</span>
+            <button
+              type="button"
+              className="ui-button"
+              data-quiet
+              onClick={() => void keep("/shop/tool", { id: row.id })}
+            >
               Take away
             </button>
           </li>
@@ -77,7 +84,7 @@ function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Pro
       }}
     >
       <TextField label={label} value={name} onChange={setName} placeholder="name" />
-      <button type="submit" className="button" disabled={!name.trim()}>
+      <button type="submit" className="ui-button" disabled={!name.trim()}>
         Add
       </button>
     </form>

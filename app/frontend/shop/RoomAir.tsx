@@ -87,7 +87,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
     setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
   if (!room && !open)
     return (
-      <button type="button" className="button mt-3" onClick={() => setOpen(true)}>
+      <button type="button" className="ui-button mt-3" onClick={() => setOpen(true)}>
         Another room
       </button>
     )
@@ -127,10 +127,10 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
           onChange={setPlaces}
         />
       </div>
-      <fieldset className="checks">
-        <legend className="label">Used to</legend>
+      <fieldset className="ui-checks">
+        <legend className="text-label">Used to</legend>
         {uses.map((use) => (
-          <label key={use} className="check">
+          <label key={use} className="ui-check">
             <input
               type="checkbox"
               checked={used.includes(use)}
@@ -157,7 +157,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
               <TextField label="% RH" value={hour.rh} onChange={(value) => set(index, { rh: value })} />
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 data-size="square"
                 aria-label={`Remove ${hour.at}`}
                 disabled={daily.length < 2}
@@ -170,7 +170,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
           <li>
             <button
               type="button"
-              className="button"
+              className="ui-button"
               data-quiet
               disabled={daily.length >= 24}
               onClick={() => setDaily([...daily, { at: "12:00", t_c: "20", rh: "50" }])}
@@ -186,11 +186,11 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3 mt-2">
-        <button type="button" className="button" data-tone="dark" onClick={() => void keep()}>
+        <button type="button" className="ui-button" data-tone="dark" onClick={() => void keep()}>
           {room ? `Keep ${room.name}` : "Make the room"}
         </button>
         {room && (
-          <label className="button">
+          <label className="ui-button">
             <input
               type="file"
               className="sr-only"
@@ -200,8 +200,8 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             Logger file in
           </label>
         )}
-        {room && room.logged > 0 && <span className="sub small">{room.logged} hours of a logger kept</span>}
-        <span className="sub" role="status">
+        {room && room.logged > 0 && <span className="text-second text-fine">{room.logged} hours of a logger kept</span>}
+        <span className="text-second" role="status">
           {kept}
         </span>
       </div>

@@ -20,9 +20,11 @@ export function ShopRules({ house, onKept }: { house: ShopPage["house"]; onKept:
   const keep = (rule: string, value: string | number | null) =>
     send(() => request<ShopPage>("POST", "/shop/house", { rule, value }), onKept)
   return (
-    <section aria-label="House rules" className="rule pt-2">
-      <h2 className="head">House rules</h2>
-      <p className="sub small">Where finishers disagree: what this shop does, unless a schedule says otherwise.</p>
+    <section aria-label="House rules" className="ruled pt-2">
+      <h2 className="text-head">House rules</h2>
+      <p className="text-second text-fine">
+        Where finishers disagree: what this shop does, unless a schedule says otherwise.
+      </p>
       <ErrorText reason={error} />
       <div className="mt-3 grid gap-4">
         {RULES.map((rule) => (

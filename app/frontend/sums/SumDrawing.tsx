@@ -97,14 +97,14 @@ export function SumDrawing({ id, numbers: n }: { id: string; numbers: Answer }) 
                 [
                   "by volume",
                   [
-                    [n.base.total_volume, "#f4f0e4"],
+                    [n.base.total_volume, "var(--milk)"],
                     [n.added.total_volume, FLAKE],
                   ],
                 ],
                 [
                   "by mass",
                   [
-                    [n.base.total_mass, "#f4f0e4"],
+                    [n.base.total_mass, "var(--milk)"],
                     [n.added.total_mass, FLAKE],
                   ],
                 ],

@@ -1,8 +1,8 @@
 import type { Answer } from "./answer"
 import { round } from "./round"
 
-export const SPIRIT = "#dfe9e9"
-export const FLAKE = "#c9842d"
+export const SPIRIT = "var(--spirit)"
+export const FLAKE = "var(--flake)"
 
 /** Spirit and flake stacked in a jar; what is added stands above the dashed line. */
 export function Solution({ flake, spirit, added }: { flake: number; spirit: number; added: number }) {
@@ -11,9 +11,11 @@ export function Solution({ flake, spirit, added }: { flake: number; spirit: numb
   const line = 280 - (flake + old) * scale
   return (
     <svg viewBox="0 0 260 300" aria-hidden="true">
-      <rect x="40" y={280 - flake * scale} width="120" height={flake * scale} fill={FLAKE} stroke="#4a2f10" />
-      <rect x="40" y={line} width="120" height={old * scale} fill={SPIRIT} stroke="#56626b" />
-      {added > 0 && <rect x="40" y={30} width="120" height={added * scale} fill="url(#open)" stroke="#0a4e86" />}
+      <rect x="40" y={280 - flake * scale} width="120" height={flake * scale} fill={FLAKE} stroke="var(--film-line)" />
+      <rect x="40" y={line} width="120" height={old * scale} fill={SPIRIT} stroke="var(--paper-third)" />
+      {added > 0 && (
+        <rect x="40" y={30} width="120" height={added * scale} fill="url(#open)" stroke="var(--tape-ink)" />
+      )}
       <path d="M36 12v264q0 6 6 6h116q6 0 6-6V12" fill="none" stroke="var(--ink)" strokeWidth="3" />
       {added > 0 && (
         <>
@@ -57,7 +59,7 @@ export function Bars({ rows, whole }: { rows: [string, [number, string][]][]; wh
                   width={value * scale}
                   height="44"
                   fill={fill}
-                  stroke="#4a2f10"
+                  stroke="var(--film-line)"
                 />
               )
             })}
@@ -73,10 +75,24 @@ export function FilmOnWood({ wet, dry }: { wet: number; dry: number }) {
   const top = 220
   return (
     <svg viewBox="0 0 420 300" aria-hidden="true">
-      <path d={`M10 ${top}h400v70H10z`} fill="#d9bb86" stroke="#1d2327" />
-      <path d={`M10 ${top + 22}q200-14 400 4M10 ${top + 48}q200-18 400 0`} fill="none" stroke="#a9854d" />
-      <rect x="40" y={top - wet * scale} width="150" height={wet * scale} fill="#f4f6f5" stroke="#4a2f10" />
-      <rect x="230" y={top - dry * scale} width="150" height={dry * scale} fill="#ebb252" stroke="#4a2f10" />
+      <path d={`M10 ${top}h400v70H10z`} fill="var(--wood-block)" stroke="var(--paper-ink)" />
+      <path d={`M10 ${top + 22}q200-14 400 4M10 ${top + 48}q200-18 400 0`} fill="none" stroke="var(--wood-line)" />
+      <rect
+        x="40"
+        y={top - wet * scale}
+        width="150"
+        height={wet * scale}
+        fill="var(--wet-shade)"
+        stroke="var(--film-line)"
+      />
+      <rect
+        x="230"
+        y={top - dry * scale}
+        width="150"
+        height={dry * scale}
+        fill="var(--clear-2)"
+        stroke="var(--film-line)"
+      />
       <text x="115" y={top - wet * scale - 8} textAnchor="middle" className="sum-label">
         wet {round(wet)} µm
       </text>
@@ -102,14 +118,14 @@ export function Squares({ all, real }: { all: number; real: number }) {
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: squares are told apart by their place only
           <g key={index}>
-            <rect x={x} y={y} width={(size - 4) * part} height={size - 4} fill="#ebb252" />
+            <rect x={x} y={y} width={(size - 4) * part} height={size - 4} fill="var(--clear-2)" />
             <rect
               x={x}
               y={y}
               width={(size - 4) * edge}
               height={size - 4}
               fill="none"
-              stroke="#4a2f10"
+              stroke="var(--film-line)"
               strokeDasharray={part < 1 ? "3 3" : undefined}
             />
           </g>
@@ -144,8 +160,8 @@ export function Grains({ numbers: n }: { numbers: Answer }) {
                   cx={x(um)}
                   cy={y}
                   r={Math.max(Math.sqrt(um) * 0.9, 2)}
-                  fill={on ? "#c9842d" : "#d9d2c2"}
-                  stroke={on ? "#1d2327" : "#8b98a1"}
+                  fill={on ? "var(--flake)" : "var(--grain-off)"}
+                  stroke={on ? "var(--paper-ink)" : "var(--paper-firm)"}
                   strokeWidth={on ? 2 : 1}
                 />
                 {(on || ["P80", "P240", "P3000", "80", "240", "1000"].includes(name)) && (

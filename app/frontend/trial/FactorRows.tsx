@@ -23,13 +23,13 @@ export function FactorRows({ factors, steps, products, onChange, error }: Props)
       onChange([...factors, { key: `f${Date.now()}`, step: step.id, field: kind.field, typed: kind.first(step.step) }])
   }
   return (
-    <fieldset className="factors">
-      <legend className="head">What to vary</legend>
+    <fieldset className="trial-factors">
+      <legend className="text-head">What to vary</legend>
       {factors.map((factor) => {
         const step = steps.find((candidate) => candidate.id === factor.step)
         const kinds = FIELDS.filter((candidate) => step && candidate.kinds.includes(step.kind))
         return (
-          <div key={factor.key} className="factor">
+          <div key={factor.key} className="trial-factor">
             <SelectField
               label="Step"
               value={factor.step}
@@ -51,10 +51,10 @@ export function FactorRows({ factors, steps, products, onChange, error }: Props)
             />
             {factor.field === "product" ? (
               <fieldset>
-                <legend className="label">Products</legend>
+                <legend className="text-label">Products</legend>
                 {step &&
                   offered(products, step.kind as StepKind).map((product) => (
-                    <label key={product.id} className="check">
+                    <label key={product.id} className="ui-check">
                       <input
                         type="checkbox"
                         checked={factor.typed.split(", ").includes(product.id)}
@@ -74,7 +74,7 @@ export function FactorRows({ factors, steps, products, onChange, error }: Props)
             )}
             <button
               type="button"
-              className="button"
+              className="ui-button"
               data-quiet
               onClick={() => onChange(factors.filter((other) => other.key !== factor.key))}
             >
@@ -89,7 +89,7 @@ export function FactorRows({ factors, steps, products, onChange, error }: Props)
         </p>
       )}
       {factors.length < 7 && (
-        <button type="button" className="button" onClick={add}>
+        <button type="button" className="ui-button" onClick={add}>
           {factors.length ? "Vary one thing more" : "Vary something"}
         </button>
       )}

@@ -10,9 +10,9 @@ export function Says({ preview }: { preview: TrialPreview }) {
   const runs = preview.cells.filter((cell) => cell.role === "run").length
   return (
     <div className="plan-grid">
-      <section className="rule pt-2" aria-label="What it takes">
-        <h2 className="head">What it takes</h2>
-        <dl className="says">
+      <section className="ruled pt-2" aria-label="What it takes">
+        <h2 className="text-head">What it takes</h2>
+        <dl className="trial-says">
           <dt>Cells</dt>
           <dd>
             {runs}, a bare and a base
@@ -32,9 +32,9 @@ export function Says({ preview }: { preview: TrialPreview }) {
           ))}
         </dl>
       </section>
-      <section className="rule pt-2" aria-label="When">
-        <h2 className="head">When</h2>
-        <dl className="says">
+      <section className="ruled pt-2" aria-label="When">
+        <h2 className="text-head">When</h2>
+        <dl className="trial-says">
           <dt>Hands</dt>
           <dd>
             {duration(preview.hands_min)} in {preview.passes} {preview.passes === 1 ? "pass" : "passes"}, tape moved{" "}
@@ -46,9 +46,9 @@ export function Says({ preview }: { preview: TrialPreview }) {
           <dd>{preview.judged_at ? `${when(preview.judged_at, zone)}: a look settles in a week` : "no date"}</dd>
         </dl>
       </section>
-      <section className="rule pt-2" aria-label="What it can tell">
-        <h2 className="head">What it can tell</h2>
-        <ul className="small">
+      <section className="ruled pt-2" aria-label="What it can tell">
+        <h2 className="text-head">What it can tell</h2>
+        <ul className="text-fine">
           {preview.boards === 1 && (
             <li>No replicate: an effect cannot be told from chance. A second board on other timber can.</li>
           )}

@@ -21,7 +21,7 @@ export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: 
   return (
     <div ref={holder}>
       <div
-        className="board"
+        className="board-frame"
         style={{ width: wide, height: high, backgroundImage: `url(${woodBitmap(wood, grain, wide, high)})` }}
         role="img"
         aria-label={`Board of ${width_mm} by ${height_mm} mm with ${cells.length} cells: ${cells.map((cell) => `${cell.label} ${cell.words.join(" ")}`).join("; ")}`}
@@ -54,7 +54,7 @@ export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: 
           )
         })}
       </div>
-      <p className="mt-1 flex items-center justify-between small sub" style={{ width: wide }}>
+      <p className="mt-1 flex items-center justify-between text-fine text-second" style={{ width: wide }}>
         <span>
           {preview.cells[0]?.hexes ? "Predicted on a mean board" : `No colour figures of ${wood}: no prediction`}
           {preview.target_hex ? "; round window: the wanted colour" : ""}

@@ -11,31 +11,31 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
       <Head title="Sample boards" />
       <header className="page-head">
         <div>
-          <h1 className="title">Sample boards</h1>
-          <p className="sub">Try looks before the piece; the best cell becomes its schedule.</p>
+          <h1 className="text-title">Sample boards</h1>
+          <p className="text-second">Try looks before the piece; the best cell becomes its schedule.</p>
         </div>
         <div className="ml-auto flex gap-2">
-          <Link href="/boards/colour" className="button">
+          <Link href="/boards/colour" className="ui-button">
             Colour desk
           </Link>
           {boards.length > 0 && (
-            <Link href="/trials/new" className="button">
+            <Link href="/trials/new" className="ui-button">
               Design a trial
             </Link>
           )}
         </div>
       </header>
       {boards.length === 0 && (
-        <section className="empty lit">
+        <section className="ui-empty surface-lit">
           <h2 className="panel-title">No board yet</h2>
-          <p className="sub">
+          <p className="text-second">
             Lay out a board of the same stock as the piece, with a row of cells between tapes. Each cell gets its layers
             and its readings.
           </p>
-          <Link href="/trials/new" className="tape mt-4">
+          <Link href="/trials/new" className="ui-tape mt-4">
             Design the first trial
           </Link>
-          <Link href="/boards/new" className="button mt-4 ml-2">
+          <Link href="/boards/new" className="ui-button mt-4 ml-2">
             Lay out the first board
           </Link>
         </section>
@@ -59,8 +59,8 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
           <li key={board.id}>
             <Link href={`/boards/${board.id}`} className="piece-card">
               <Thumb board={board} />
-              <span className="head">{board.name}</span>
-              <span className="sub">
+              <span className="text-head">{board.name}</span>
+              <span className="text-second">
                 {board.wood}, {board.width_mm} × {board.height_mm} mm{board.piece ? `, for ${board.piece.name}` : ""}
               </span>
               <span className="piece-ready">{best(board)}</span>
@@ -101,7 +101,7 @@ function Thumb({ board }: { board: Board }) {
             width={place.width_mm * scale}
             height={place.height_mm * scale}
             fill={cell.summary.hex ?? cell.predicted?.hexes.D65 ?? "none"}
-            stroke={cell.id === board.best ? "#0a4e86" : "#1d2327"}
+            stroke={cell.id === board.best ? "var(--tape-ink)" : "var(--paper-ink)"}
             strokeWidth={cell.id === board.best ? 4 : 0.8}
           />
         ) : null

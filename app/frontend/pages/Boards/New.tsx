@@ -22,14 +22,14 @@ export default function NewBoard({ pieces, grains }: BoardChoices) {
     <Shell>
       <Head title="New board" />
       <form
-        className="form"
+        className="bench-form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
           form.post("/boards")
         }}
       >
-        <h1 className="title">New sample board</h1>
+        <h1 className="text-title">New sample board</h1>
         <div className="form-row">
           <TextField
             label="Name"
@@ -102,10 +102,10 @@ export default function NewBoard({ pieces, grains }: BoardChoices) {
           />
         </div>
         <div className="flex gap-3">
-          <button type="submit" className="tape" disabled={form.processing}>
+          <button type="submit" className="ui-tape" disabled={form.processing}>
             Lay out the board
           </button>
-          <Link href="/boards" className="button self-center">
+          <Link href="/boards" className="ui-button self-center">
             Leave it
           </Link>
         </div>

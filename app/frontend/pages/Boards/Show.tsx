@@ -68,14 +68,14 @@ export default function BoardShow(props: BoardPage) {
           <div className="flex flex-wrap items-center justify-between gap-2">
             <LightChoice lights={lights} light={light} onLight={setLight} />
             <div className="flex flex-wrap gap-2">
-              <button type="button" className="button" onClick={() => setOpen("side")}>
+              <button type="button" className="ui-button" onClick={() => setOpen("side")}>
                 Side by side
               </button>
-              <button type="button" className="button" onClick={() => setOpen("quick")}>
+              <button type="button" className="ui-button" onClick={() => setOpen("quick")}>
                 Quick entry
               </button>
               {pairs && (
-                <button type="button" className="button" onClick={() => setOpen("blind")}>
+                <button type="button" className="ui-button" onClick={() => setOpen("blind")}>
                   Blind pairs{pairs.picks ? `, ${pairs.picks} so far` : ""}
                 </button>
               )}

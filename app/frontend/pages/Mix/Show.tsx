@@ -75,8 +75,8 @@ export default function MixShow({ pot: first, scale }: Props) {
       <Patterns />
       <header className="page-head">
         <div className="min-w-0">
-          <h1 className="title">{pot.name}</h1>
-          <p className="sub">
+          <h1 className="text-title">{pot.name}</h1>
+          <p className="text-second">
             {pot.serves.length ? pot.serves.join(" · ") : "mixed by itself"}
             {pot.piece_id && (
               <>
@@ -125,7 +125,7 @@ export default function MixShow({ pot: first, scale }: Props) {
             silent={!reading || "silent" in reading}
           />
         )}
-        <section className="mix-now lit" aria-label="This pour">
+        <section className="mix-now surface-lit" aria-label="This pour">
           {current && mode === "volume" ? (
             <ByVolume
               pour={current}
@@ -168,14 +168,14 @@ export default function MixShow({ pot: first, scale }: Props) {
         {pot.log.length > 0 && !pot.closed && (
           <button
             type="button"
-            className="button"
+            className="ui-button"
             onClick={() => void touch("take_back", { entry: pot.log.at(-1)?.id })}
           >
             Take back: {mass(pot.log.at(-1)?.grams ?? 0, system, scale.resolution_g)} of {pot.log.at(-1)?.name}
           </button>
         )}
         {!pot.closed && (
-          <button type="button" className="button" data-quiet onClick={() => void touch("discard")}>
+          <button type="button" className="ui-button" data-quiet onClick={() => void touch("discard")}>
             {pot.poured_g > 0 ? "Throw this mix away" : "Leave this mix"}
           </button>
         )}

@@ -22,7 +22,7 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
     <Shell>
       <Head title={`Change ${piece.name}`} />
       <form
-        className="form"
+        className="bench-form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
@@ -30,7 +30,7 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
           form.patch(`/pieces/${piece.id}`)
         }}
       >
-        <h1 className="title">{piece.name}</h1>
+        <h1 className="text-title">{piece.name}</h1>
         <PieceFields
           data={form.data}
           set={(change) => form.setData((before) => ({ ...before, ...change }))}
@@ -39,10 +39,10 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
           kept={piece.faces.map((face) => face.name)}
         />
         <div className="flex gap-3">
-          <button type="submit" className="tape" disabled={form.processing}>
+          <button type="submit" className="ui-tape" disabled={form.processing}>
             Keep the change
           </button>
-          <Link href={`/pieces/${piece.id}/schedule`} className="button self-center">
+          <Link href={`/pieces/${piece.id}/schedule`} className="ui-button self-center">
             Leave it
           </Link>
         </div>

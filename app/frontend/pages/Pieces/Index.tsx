@@ -17,42 +17,42 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
       <Head title="Jobs and pieces" />
       <header className="page-head">
         <div>
-          <h1 className="title">Jobs and pieces</h1>
-          <p className="sub">Choose a piece to see its schedule.</p>
+          <h1 className="text-title">Jobs and pieces</h1>
+          <p className="text-second">Choose a piece to see its schedule.</p>
         </div>
         {jobs.length > 0 && (
           <div className="ml-auto flex gap-2">
-            <Link href="/pieces/area" className="button">
+            <Link href="/pieces/area" className="ui-button">
               Large area
             </Link>
-            <Link href="/pieces/plan" className="button">
+            <Link href="/pieces/plan" className="ui-button">
               Shop plan
             </Link>
-            <Link href="/pieces/new" className="button">
+            <Link href="/pieces/new" className="ui-button">
               New piece
             </Link>
           </div>
         )}
       </header>
       {jobs.length === 0 && (
-        <section className="empty lit">
+        <section className="ui-empty surface-lit">
           <h2 className="panel-title">No piece yet</h2>
-          <p className="sub">
+          <p className="text-second">
             A piece has a wood, faces with their areas, and what it must stand up to. From that Rhexon reckons film,
             material and hours.
           </p>
-          <Link href="/pieces/new" className="tape mt-4">
+          <Link href="/pieces/new" className="ui-tape mt-4">
             Size up the first piece
           </Link>
         </section>
       )}
       {jobs.map((job) => (
         <section key={job.id} className="mb-8" aria-labelledby={`job-${job.id}`}>
-          <div className="rule flex flex-wrap items-baseline gap-x-5 pt-2">
+          <div className="ruled flex flex-wrap items-baseline gap-x-5 pt-2">
             <h2 id={`job-${job.id}`} className="panel-title">
               {job.client}
             </h2>
-            <p className="sub">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
+            <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
             <JobPanel job={job} />
             <Link href={`/pieces/new?job_id=${job.id}`} className="ml-auto underline underline-offset-2">
               Add a piece to this job
@@ -63,8 +63,8 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
               <li key={piece.id}>
                 <Link href={`/pieces/${piece.id}/schedule`} className="piece-card">
                   <Slab piece={piece} />
-                  <span className="head">{piece.name}</span>
-                  <span className="sub">
+                  <span className="text-head">{piece.name}</span>
+                  <span className="text-second">
                     {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
                     {piece.look ? `, ${piece.look}` : ""}
                   </span>
@@ -78,9 +78,9 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
                           : "No date can be given"}
                   </span>
                   {piece.aside ? (
-                    <span className="sub small">{piece.aside.split(" Accepted:")[0]}</span>
+                    <span className="text-second text-fine">{piece.aside.split(" Accepted:")[0]}</span>
                   ) : (
-                    <span className="sub small flex items-center gap-2">
+                    <span className="text-second text-fine flex items-center gap-2">
                       {piece.done} of {piece.passes} {piece.passes === 1 ? "pass" : "passes"} done
                       {["stop", "caution"].map((level) =>
                         piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null,
@@ -94,8 +94,8 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
         </section>
       ))}
       {closed.length > 0 && (
-        <details className="rule pt-2">
-          <summary className="head cursor-pointer">Closed jobs, {closed.length}</summary>
+        <details className="ruled pt-2">
+          <summary className="text-head cursor-pointer">Closed jobs, {closed.length}</summary>
           <ul>
             {closed.map((job) => (
               <ClosedJob key={job.id} job={job} zone={zone} />
@@ -120,7 +120,7 @@ function Slab({ piece }: { piece: PiecesPage["jobs"][number]["pieces"][number] }
         height={34}
         preserveAspectRatio="none"
       />
-      <rect x={0} y={6} width={260 * done} height={7} fill="#e9aa45" stroke="#4a2f10" />
+      <rect x={0} y={6} width={260 * done} height={7} fill="var(--clear-1)" stroke="var(--film-line)" />
       <rect x={0.5} y={12} width={259} height={33.5} fill="none" stroke="var(--ink)" />
     </svg>
   )
@@ -131,10 +131,10 @@ function ClosedJob({ job, zone }: { job: PiecesPage["closed"][number]; zone: str
   return (
     <li className="thin-rule flex flex-wrap items-center gap-x-5 py-2">
       <b>{job.client}</b>
-      <span className="sub">
+      <span className="text-second">
         {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
       </span>
-      <button type="button" className="button ml-auto" onClick={() => void change({ closed: false })}>
+      <button type="button" className="ui-button ml-auto" onClick={() => void change({ closed: false })}>
         Take it in hand again
       </button>
       <ErrorText reason={error} />

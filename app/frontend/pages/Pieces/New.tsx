@@ -29,7 +29,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     <Shell>
       <Head title="New piece" />
       <form
-        className="form"
+        className="bench-form"
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
@@ -37,9 +37,9 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
           form.post("/pieces")
         }}
       >
-        <h1 className="title">New piece</h1>
+        <h1 className="text-title">New piece</h1>
         <fieldset>
-          <legend className="head">For whom</legend>
+          <legend className="text-head">For whom</legend>
           <div className="form-row">
             <SelectField
               label="Job"
@@ -73,10 +73,10 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
           choices={choices}
         />
         <div className="flex gap-3">
-          <button type="submit" className="tape" disabled={form.processing}>
+          <button type="submit" className="ui-tape" disabled={form.processing}>
             Keep it and go to its schedule
           </button>
-          <Link href="/pieces" className="button self-center">
+          <Link href="/pieces" className="ui-button self-center">
             Leave it
           </Link>
         </div>

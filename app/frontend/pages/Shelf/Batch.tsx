@@ -47,10 +47,10 @@ export default function ShelfBatch(first: BatchPage) {
       <Patterns />
       <header className="page-head">
         <div>
-          <h1 className="title">
+          <h1 className="text-title">
             {batch.code} {batch.name}
           </h1>
-          <p className="sub">
+          <p className="text-second">
             <Link href="/shelf?view=batches" className="underline underline-offset-2">
               Shelf
             </Link>
@@ -68,7 +68,7 @@ export default function ShelfBatch(first: BatchPage) {
         </div>
       </header>
       <div className="batch-grid">
-        <section className="lit batch-now" aria-label="What is in it">
+        <section className="surface-lit batch-now" aria-label="What is in it">
           <Jar
             fill={batch.left_g / Math.max(batch.first_g, batch.left_g, 1)}
             look={batch.look}
@@ -78,12 +78,12 @@ export default function ShelfBatch(first: BatchPage) {
           />
           <div>
             <p className="batch-left">{mass(batch.left_g, system, 1)}</p>
-            <p className="sub">
+            <p className="text-second">
               {volume(batch.left_g / batch.density_g_per_ml, system)}, {batch.state}
               {batch.boxed ? ", boxed" : ""}
             </p>
-            <p className={`head ${says.tone === "plain" ? "" : "caution-text"}`}>{says.words}</p>
-            <dl className="summary mt-3">
+            <p className={`text-head ${says.tone === "plain" ? "" : "caution-text"}`}>{says.words}</p>
+            <dl className="ui-summary mt-3">
               {dates.map(
                 ([word, date]) =>
                   date && (
@@ -114,7 +114,7 @@ export default function ShelfBatch(first: BatchPage) {
               />
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 disabled={!left.trim()}
                 onClick={() => void act("weigh", { left })}
               >
@@ -131,7 +131,7 @@ export default function ShelfBatch(first: BatchPage) {
               />
               <button
                 type="button"
-                className="button"
+                className="ui-button"
                 disabled={!kept.trim()}
                 onClick={() => void act("keep", { grams: kept })}
               >
@@ -140,14 +140,19 @@ export default function ShelfBatch(first: BatchPage) {
             </div>
             <div className="flex flex-wrap gap-2 mt-2">
               {batch.state === "sealed" && (
-                <button type="button" className="button" onClick={() => void act("open")}>
+                <button type="button" className="ui-button" onClick={() => void act("open")}>
                   Open it
                 </button>
               )}
-              <button type="button" className="button" onClick={() => void act("empty")} disabled={batch.left_g === 0}>
+              <button
+                type="button"
+                className="ui-button"
+                onClick={() => void act("empty")}
+                disabled={batch.left_g === 0}
+              >
                 It is empty
               </button>
-              <button type="button" className="button" onClick={() => void act("discard")}>
+              <button type="button" className="ui-button" onClick={() => void act("discard")}>
                 Throw away
               </button>
             </div>
@@ -161,17 +166,17 @@ export default function ShelfBatch(first: BatchPage) {
         <section aria-label="Label" className="batch-label">
           <img src={`/batches/${batch.id}/label.svg`} alt={`Label of ${batch.code}`} width="330" />
           <p className="mt-2 flex gap-2">
-            <a href={`/batches/${batch.id}/label.pdf`} className="button" target="_blank" rel="noreferrer">
+            <a href={`/batches/${batch.id}/label.pdf`} className="ui-button" target="_blank" rel="noreferrer">
               PDF to print
             </a>
-            <a href={`/batches/${batch.id}/label.svg`} className="button" download={`${batch.code}.svg`}>
+            <a href={`/batches/${batch.id}/label.svg`} className="ui-button" download={`${batch.code}.svg`}>
               SVG
             </a>
           </p>
         </section>
         {use.components.length > 0 && (
-          <section aria-label="What went in" className="rule pt-2">
-            <h2 className="head">What went in</h2>
+          <section aria-label="What went in" className="ruled pt-2">
+            <h2 className="text-head">What went in</h2>
             <ul className="mt-1">
               {use.components.map((component) => (
                 <li key={component.name} className="flex justify-between py-1">
@@ -181,24 +186,26 @@ export default function ShelfBatch(first: BatchPage) {
               ))}
             </ul>
             {use.film_um !== null && (
-              <p className="head mt-2">
+              <p className="text-head mt-2">
                 {use.film_um} µm wet by the pot, {use.planned_um} µm planned
-                <span className="sub small block">what left the pot, over {use.area_m2} m²</span>
+                <span className="text-second text-fine block">what left the pot, over {use.area_m2} m²</span>
               </p>
             )}
             {use.film_um === null && use.serves.length > 0 && (
-              <p className="sub mt-2">Weigh what is left once the coats are on, and the pot tells the real wet film.</p>
+              <p className="text-second mt-2">
+                Weigh what is left once the coats are on, and the pot tells the real wet film.
+              </p>
             )}
           </section>
         )}
-        <section aria-label="In and out" className="rule pt-2 batch-moves">
-          <h2 className="head">In and out</h2>
+        <section aria-label="In and out" className="ruled pt-2 batch-moves">
+          <h2 className="text-head">In and out</h2>
           <table className="sheet-table">
             <thead>
               <tr>
                 <th>When</th>
                 <th>What</th>
-                <th className="num">in or out</th>
+                <th className="text-number">in or out</th>
               </tr>
             </thead>
             <tbody>
@@ -206,7 +213,7 @@ export default function ShelfBatch(first: BatchPage) {
                 <tr key={move.id}>
                   <td>{when(move.at, shop.zone)}</td>
                   <td>{move.reason}</td>
-                  <td className="num">
+                  <td className="text-number">
                     {move.grams > 0 ? "+ " : "− "}
                     {mass(Math.abs(move.grams), system, 0.1)}
                   </td>

@@ -33,8 +33,8 @@ export default function ShelfIndex(props: Props) {
       <Head title="Shelf" />
       <Patterns />
       <header className="page-head">
-        <h1 className="title">Shelf</h1>
-        <nav className="switch ml-6" aria-label="What to see of the shelf">
+        <h1 className="text-title">Shelf</h1>
+        <nav className="ui-switch ml-6" aria-label="What to see of the shelf">
           {VIEWS.map(([view, words]) => (
             <Link key={view} href={`/shelf?view=${view}`} aria-current={view === props.view ? "page" : undefined}>
               {words}

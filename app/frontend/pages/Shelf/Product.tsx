@@ -79,8 +79,8 @@ export default function ShelfProduct({
       <Head title={fresh ? "New product" : `${product.maker} ${product.name}`} />
       <header className="page-head">
         <div>
-          <h1 className="title">{fresh ? "New product" : `${product.maker} ${product.name}`}</h1>
-          <p className="sub">
+          <h1 className="text-title">{fresh ? "New product" : `${product.maker} ${product.name}`}</h1>
+          <p className="text-second">
             <Link href="/shelf?view=products" className="underline underline-offset-2">
               Shelf
             </Link>
@@ -91,20 +91,20 @@ export default function ShelfProduct({
         <span className="ml-auto flex flex-wrap gap-2">
           {!fresh && (
             <>
-              <Link href={`/products/new?copy=${product.id}`} className="button">
+              <Link href={`/products/new?copy=${product.id}`} className="ui-button">
                 Copy
               </Link>
               {stays ? (
                 <button
                   type="button"
-                  className="button"
+                  className="ui-button"
                   title={product.retired ? "Offered in forms again" : "Known where it is named, and no longer offered"}
                   onClick={() => void retire(product.retired ? "DELETE" : "POST")}
                 >
                   {product.retired ? "Take up again" : "Retire"}
                 </button>
               ) : (
-                <button type="button" className="button" onClick={() => void remove()}>
+                <button type="button" className="ui-button" onClick={() => void remove()}>
                   Remove
                 </button>
               )}
@@ -112,7 +112,7 @@ export default function ShelfProduct({
           )}
           <button
             type="button"
-            className={dirty ? "tape" : "button"}
+            className={dirty ? "ui-tape" : "ui-button"}
             data-size="small"
             disabled={!dirty}
             onClick={() => void keep()}
@@ -122,13 +122,13 @@ export default function ShelfProduct({
         </span>
       </header>
       {elsewhere && (
-        <p className="trouble error-text" role="alert">
+        <p className="ui-trouble error-text" role="alert">
           {error.sentence}
         </p>
       )}
       <div className="product-grid">
         <aside>
-          <div className="lit product-identity">
+          <div className="surface-lit product-identity">
             <TextField
               label="Maker"
               value={identity.maker}
@@ -167,7 +167,7 @@ export default function ShelfProduct({
           {!fresh && (
             <section aria-label="Cans of it" className="mt-4">
               <div className="flex items-center">
-                <h2 className="head">On the shelf</h2>
+                <h2 className="text-head">On the shelf</h2>
                 <span className="ml-auto">
                   <ReceivePanel
                     products={[]}
@@ -183,14 +183,14 @@ export default function ShelfProduct({
                     <li key={batch.id}>
                       <Link href={`/batches/${batch.id}`}>
                         <b>{batch.code}</b> {batch.state}, {roughMass(batch.left_g, system)}
-                        <span className={`small block ${says.tone === "plain" ? "sub" : "caution-text"}`}>
+                        <span className={`text-fine block ${says.tone === "plain" ? "text-second" : "caution-text"}`}>
                           {says.words}
                         </span>
                       </Link>
                     </li>
                   )
                 })}
-                {batches.length === 0 && <li className="sub">No can of it.</li>}
+                {batches.length === 0 && <li className="text-second">No can of it.</li>}
               </ul>
             </section>
           )}
@@ -198,7 +198,7 @@ export default function ShelfProduct({
         <div className="figure-groups">
           {product.groups.map((group) => (
             <section key={group.name} aria-label={group.name}>
-              <h2 className="head">{group.name}</h2>
+              <h2 className="text-head">{group.name}</h2>
               <ul>
                 {group.lines.map((line) => (
                   <Figure
@@ -259,14 +259,14 @@ function Figure({
           : null
   return (
     <li
-      className="figure"
+      className="product-figure"
       data-wide={WIDE.includes(line.kind)}
       data-state={typed !== undefined && typed !== own ? "changed" : line.state}
     >
       <label htmlFor={id}>{line.words}</label>
       <span className="figure-value">
         {options ? (
-          <select id={id} className="input" value={value} onChange={(event) => onChange(event.target.value)}>
+          <select id={id} className="ui-input" value={value} onChange={(event) => onChange(event.target.value)}>
             {options.map(([key, words]) => (
               <option key={key} value={key}>
                 {words}
@@ -276,7 +276,7 @@ function Figure({
         ) : (
           <input
             id={id}
-            className="input"
+            className="ui-input"
             value={value}
             aria-invalid={Boolean(error)}
             aria-describedby={`${id}-from`}

@@ -33,8 +33,8 @@ export default function SumsShow({ first }: { first: string | null }) {
       <Patterns />
       <header className="page-head">
         <div>
-          <h1 className="title">Small sums</h1>
-          <p className="sub">
+          <h1 className="text-title">Small sums</h1>
+          <p className="text-second">
             <Link href="/mix" className="underline underline-offset-2">
               Mixing desk
             </Link>{" "}
@@ -55,7 +55,7 @@ export default function SumsShow({ first }: { first: string | null }) {
             </button>
           ))}
         </nav>
-        <section className="lit sum" aria-label={sum.title}>
+        <section className="surface-lit small-sum" aria-label={sum.title}>
           <h2 className="panel-title">{sum.asks}</h2>
           <div className="sum-fields">
             {sum.fields.map((field) => {

@@ -88,8 +88,8 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
     return (
       <Shell>
         <Head title="Design a trial" />
-        <h1 className="title">Design a trial</h1>
-        <p className="sub mt-2">
+        <h1 className="text-title">Design a trial</h1>
+        <p className="text-second mt-2">
           A trial begins with the schedule of a piece and varies it.{" "}
           <Link href="/pieces" className="underline">
             Write a schedule first
@@ -107,8 +107,8 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
       <Head title="Design a trial" />
       <header className="page-head">
         <div>
-          <h1 className="title">Design a trial</h1>
-          <p className="sub">
+          <h1 className="text-title">Design a trial</h1>
+          <p className="text-second">
             Vary a schedule over the cells of a board, and see what each thing does.{" "}
             <Link href="/boards/new" className="underline underline-offset-2">
               Or lay out a free board
@@ -116,7 +116,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
           </p>
         </div>
       </header>
-      <div className="designer">
+      <div className="trial-designer">
         <form
           className="desk-form"
           noValidate
@@ -172,11 +172,11 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
             />
             <TextField label="Timber batches" value={lot} onChange={setLot} placeholder="7, 9" />
           </div>
-          <label className="check">
+          <label className="ui-check">
             <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip
             at the edge
           </label>
-          <label className="check">
+          <label className="ui-check">
             <input type="checkbox" checked={shuffled} onChange={(event) => setShuffled(event.target.checked)} />
             Cells shuffled: fair, more masking
           </label>
@@ -187,7 +187,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
             error={errorAt("name")}
             placeholder="Desk dye and sealer"
           />
-          <button type="submit" className="tape" disabled={!preview || Boolean(error && error.where !== "name")}>
+          <button type="submit" className="ui-tape" disabled={!preview || Boolean(error && error.where !== "name")}>
             Lay out{" "}
             {preview && preview.boards * preview.parts.length > 1
               ? `${preview.boards * preview.parts.length} boards`
@@ -196,7 +196,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
         </form>
         <section aria-label="The board" aria-live="polite" className="min-w-0">
           {error && (!HANDLED.includes(error.where) || error.where === "cells") && (
-            <p className="trouble" role="alert">
+            <p className="ui-trouble" role="alert">
               {error.sentence}
               {error.accepted ? `. Accepted: ${error.accepted}` : ""}
             </p>
