@@ -1,5 +1,6 @@
 import { expect, test } from "vitest"
-import { filmSteps, heightAt, type Point, placeLabels, run } from "@/drawing/film"
+import type { Axis } from "@/drawing/axis"
+import { band, filmSteps, heightAt, outline, type Point, placeLabels, run, zigzag } from "@/drawing/film"
 
 const top: Point[] = [
   [0, 0],
@@ -36,4 +37,22 @@ test("labels give way by priority and fall back to the number", () => {
     for (const other of placed)
       if (one !== other && one.y === other.y)
         expect(Math.abs(one.x - other.x)).toBeGreaterThanOrEqual(one.placed === one.key ? 12 : 60)
+})
+
+const axis = { x: (minute: number) => minute * 2 } as Axis
+const y = (um: number) => 100 - um
+
+test("a layer is closed between its top and what lies below, jumps and all", () => {
+  const laid: Point[] = [
+    [0, 0],
+    [10, 0],
+    [10, 80],
+    [30, 40],
+  ]
+  expect(band(axis, y, laid, null, 0, 30)).toBe("M0,100L20,100L20,20L60,60L60,100L0,100Z")
+  expect(outline(axis, y, top, 0, 30)).toBe("M0,100L20,20L60,60")
+})
+
+test("a zig-zag goes up and down in steps of six", () => {
+  expect(zigzag(0, 12, 50)).toBe("M0,53L6,47L12,53")
 })

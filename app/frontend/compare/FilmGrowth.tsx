@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale"
+import { area } from "d3-shape"
 import { useRef } from "react"
 import { useWidth } from "@/lib/size"
 import { dayStart, parts, when } from "@/lib/time"
@@ -24,11 +26,15 @@ export function FilmGrowth({
   const { film } = useMeasures()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 320)
-  const x = (minute: number) => ((minute - from) / (to - from)) * (width - 12) + 6
-  const up = (um: number) => BASE - (um / most) * (BASE - 22)
+  const x = scaleLinear([from, to], [6, width - 6])
+  const up = scaleLinear([0, most], [BASE, 22])
   const last = side.film.at(-1)
   const end = side.ready_at ?? last?.[0] ?? to
-  const points = side.film.map(([minute, um]) => `${x(minute).toFixed(1)} ${up(um).toFixed(1)}`).join("L")
+  const shape = area<[number, number]>(
+    ([minute]) => x(minute),
+    BASE,
+    ([, um]) => up(um),
+  ).digits(1)
   const days = marks(from, to, zone, width)
   return (
     <div ref={holder}>
@@ -51,7 +57,7 @@ export function FilmGrowth({
         <path d={`M0 ${BASE}H${width}`} stroke="var(--second)" strokeWidth={1.5} />
         {last && (
           <path
-            d={`M${x(side.film[0]?.[0] ?? from)} ${BASE}L${points}L${x(end)} ${up(last[1])}V${BASE}Z`}
+            d={shape([...side.film, [end, last[1]]]) ?? ""}
             fill="var(--clear-1)"
             fillOpacity={0.8}
             stroke="var(--layer-ink)"

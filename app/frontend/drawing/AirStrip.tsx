@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale"
+import { curveStepAfter, line } from "d3-shape"
 import { useMeasures } from "@/lib/units"
 import type { Sheet } from "@/types"
 import type { Axis } from "./axis"
@@ -12,7 +14,7 @@ export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
   const low = Math.min(...temperatures)
   const high = Math.max(...temperatures)
   if (high - low < 0.5) return null
-  const y = (t: number) => AXIS + 3 + TALL - ((t - low) / (high - low)) * (TALL - 2)
+  const y = scaleLinear([low, high], [AXIS + 3 + TALL, AXIS + 5])
   const end = axis.width
   // Where the clock is squeezed nights would be a comb: a change that has no room is left out.
   const all = sheet.air.map((air, index) => ({
@@ -21,13 +23,17 @@ export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
     last: index === sheet.air.length - 1,
   }))
   const points = all.filter((point, index) => index === 0 || (all[index + 1]?.x ?? end) - point.x >= 5)
-  const path = points
-    .map((point, index) => `${index ? `H${point.x}V` : `M${point.x} `}${y(point.t).toFixed(1)}`)
-    .join("")
+  const steps = line<{ x: number; t: number }>(
+    (point) => point.x,
+    (point) => y(point.t),
+  )
+    .curve(curveStepAfter)
+    .digits(1)
+  const path = steps([...points, { x: end, t: points.at(-1)?.t ?? low }]) ?? ""
   let free = -1
   return (
     <g data-part="air">
-      <path d={`${path}H${end}`} fill="none" stroke="var(--resin)" strokeWidth={1.6} opacity={0.9} />
+      <path d={path} fill="none" stroke="var(--resin)" strokeWidth={1.6} opacity={0.9} />
       {points.map((point, index) => {
         const room = (points[index + 1]?.x ?? end) - point.x
         if (room < 34 || point.x < free || point.x > axis.width - 190) return null

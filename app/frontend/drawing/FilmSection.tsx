@@ -5,7 +5,7 @@ import { AirStrip } from "./AirStrip"
 import { type Axis, makeAxis } from "./axis"
 import { ChanceDots } from "./ChanceDots"
 import { Clock } from "./Clock"
-import { filmSteps, line, type Point } from "./film"
+import { filmSteps, outline, type Point } from "./film"
 import { AXIS, LEFT, WOOD } from "./frame"
 import { Bite, Layers, Least } from "./Layers"
 import { DragGhost, Labels, NowLine } from "./Notes"
@@ -116,7 +116,7 @@ function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props & { axi
       {ghost?.layers.map((layer) => (
         <path
           key={layer.pass}
-          d={line(axis, y, layer.top as Point[], layer.top[0]?.[0] ?? 0, end)}
+          d={outline(axis, y, layer.top as Point[], layer.top[0]?.[0] ?? 0, end)}
           fill="none"
           stroke="var(--tape-off)"
           strokeWidth={1.8}

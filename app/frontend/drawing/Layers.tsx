@@ -1,7 +1,7 @@
 import { memo } from "react"
 import type { Layer, Section } from "@/types"
 import type { Axis } from "./axis"
-import { band, line, type Point, zigzag } from "./film"
+import { band, outline, type Point, zigzag } from "./film"
 import { Strip } from "./Strip"
 
 const CLEARS = ["var(--clear-1)", "var(--clear-2)", "var(--clear-3)"]
@@ -46,7 +46,7 @@ export const Layers = memo(function Layers({
             <path d={band(axis, y, top, below, from, end)} fill={paint.fill} fillOpacity={paint.opacity} />
             {wet > layer.laid_at && <path d={band(axis, y, top, below, from, wet)} fill="url(#milk)" />}
             <path
-              d={line(axis, y, top, from, end)}
+              d={outline(axis, y, top, from, end)}
               fill="none"
               stroke="var(--layer-ink)"
               strokeWidth={layer.pass === selected ? 2.4 : 1.3}

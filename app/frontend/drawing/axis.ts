@@ -1,4 +1,5 @@
 // The shop clock: piecewise linear, strictly increasing, invertible. Days with work are wide, nights and shut days are squeezed.
+import { scaleLinear } from "d3-scale"
 import { dayStart, parts } from "@/lib/time"
 
 export type Span = [number, number]
@@ -129,22 +130,15 @@ function tail(drafts: Draft[], { to }: { to: number }): Draft[] {
   return to > end ? [...drafts, { from: end, to, kind: "break", fixed: BREAK }] : drafts
 }
 
+/** One scale of many pieces, clamped at both ends. */
 function scales(segments: Segment[]): Pick<Axis, "x" | "minute"> {
-  const find = (test: (segment: Segment) => boolean) => segments.find(test) ?? segments.at(-1)
-  return {
-    x: (minute) => {
-      const first = segments[0]
-      if (!first || minute <= first.from) return first?.x ?? 0
-      const segment = find((candidate) => minute <= candidate.to)
-      if (!segment) return 0
-      return segment.x + Math.min((minute - segment.from) / (segment.to - segment.from), 1) * segment.width
-    },
-    minute: (x) => {
-      const segment = find((candidate) => x <= candidate.x + candidate.width)
-      if (!segment) return 0
-      return Math.round(segment.from + (Math.max(x - segment.x, 0) / segment.width) * (segment.to - segment.from))
-    },
-  }
+  const first = segments[0]
+  if (!first) return { x: () => 0, minute: () => 0 }
+  const scale = scaleLinear(
+    [first.from, ...segments.map((segment) => segment.to)],
+    [first.x, ...segments.map((segment) => segment.x + segment.width)],
+  ).clamp(true)
+  return { x: scale, minute: (x) => Math.round(scale.invert(x)) }
 }
 
 function dayMarks(segments: Segment[], zone: string): Day[] {

@@ -1,4 +1,5 @@
 // Geometry of the film section: numbers in, paths out.
+import { curveLinearClosed, line } from "d3-shape"
 import type { Axis } from "./axis"
 
 export type Point = [number, number]
@@ -29,27 +30,31 @@ export function band(
   from: number,
   to: number,
 ): string {
-  const upper = run(top, from, to)
   const lower: Point[] = below
     ? run(below, from, to)
     : [
         [from, 0],
         [to, 0],
       ]
-  const at = ([minute, um]: Point) => `${axis.x(minute).toFixed(1)} ${y(um).toFixed(1)}`
-  return `M${upper.map(at).join("L")}L${lower.reverse().map(at).join("L")}Z`
+  return path(axis, y).curve(curveLinearClosed)([...run(top, from, to), ...lower.reverse()]) ?? ""
 }
 
-export function line(axis: Axis, y: (um: number) => number, top: Point[], from: number, to: number): string {
-  return `M${run(top, from, to)
-    .map(([minute, um]) => `${axis.x(minute).toFixed(1)} ${y(um).toFixed(1)}`)
-    .join("L")}`
-}
+/** The top of a layer. */
+export const outline = (axis: Axis, y: (um: number) => number, top: Point[], from: number, to: number): string =>
+  path(axis, y)(run(top, from, to)) ?? ""
+
+/** Straight between points of minutes and µm, in tenths of a pixel. */
+export const path = (axis: Pick<Axis, "x">, y: (um: number) => number) =>
+  line<Point>(
+    ([minute]) => axis.x(minute),
+    ([, um]) => y(um),
+  ).digits(1)
 
 /** A zig-zag: two films that will not bite. */
 export function zigzag(x1: number, x2: number, y: number): string {
   const steps = Math.max(Math.floor((x2 - x1) / 6), 1)
-  return `M${Array.from({ length: steps + 1 }, (_, index) => `${(x1 + index * 6).toFixed(1)} ${index % 2 ? y - 3 : y + 3}`).join("L")}`
+  const points = Array.from({ length: steps + 1 }, (_, index): Point => [x1 + index * 6, index % 2 ? y - 3 : y + 3])
+  return line().digits(1)(points) ?? ""
 }
 
 /** Rounded steps of the film axis, in the unit shown: 4 to 7 lines. */

@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale"
+import { area, curveStepAfter } from "d3-shape"
 import type { Axis } from "@/drawing/axis"
 import { when } from "@/lib/time"
 import type { ShopPlan } from "@/types"
@@ -64,7 +66,14 @@ export function Places({ plan, axis, y }: { plan: ShopPlan; axis: Axis; y: numbe
 const RACK = 22
 
 function rack(place: Place, axis: Axis, line: number, last: number) {
-  const up = (count: number) => line - (count / Math.max(place.rack_places ?? 1, 1)) * RACK
-  const steps = place.lying.map(([minute, count]) => `H${axis.x(minute).toFixed(1)}V${up(count).toFixed(1)}`)
-  return `M${axis.x(place.lying[0]?.[0] ?? 0).toFixed(1)} ${line}${steps.join("")}H${axis.x(last)}V${line}Z`
+  const up = scaleLinear([0, Math.max(place.rack_places ?? 1, 1)], [line, line - RACK])
+  const steps = place.lying.map(([minute, count]): [number, number] => [axis.x(minute), up(count)])
+  const shape = area<[number, number]>(
+    ([x]) => x,
+    line,
+    ([, y]) => y,
+  )
+    .curve(curveStepAfter)
+    .digits(1)
+  return shape([...steps, [axis.x(last), steps.at(-1)?.[1] ?? line]]) ?? ""
 }

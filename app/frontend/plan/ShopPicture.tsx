@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import { area } from "d3-shape"
 import { useMemo } from "react"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
@@ -240,10 +241,14 @@ function outline(
     ...(before ? [[from, before[1]] as [number, number]] : []),
     ...film.filter(([minute]) => minute > from),
   ]
-  const [first, last] = [drawn[0], drawn.at(-1)]
-  if (!first || !last) return ""
-  const points = drawn.map(([minute, um]) => `${axis.x(minute).toFixed(1)} ${up(um).toFixed(1)}`)
-  return `M${axis.x(first[0]).toFixed(1)} ${base}L${points.join("L")}L${axis.x(end).toFixed(1)} ${up(last[1]).toFixed(1)}V${base}Z`
+  const last = drawn.at(-1)
+  if (!last) return ""
+  const shape = area<[number, number]>(
+    ([minute]) => axis.x(minute),
+    base,
+    ([, um]) => up(um),
+  ).digits(1)
+  return shape([...drawn, [end, last[1]]]) ?? ""
 }
 
 const spoken = (plan: ShopPlan, pieces: PlanPage["pieces"]) =>

@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale"
+import { curveStepAfter, line as stepped } from "d3-shape"
 import { clock, day, dayStart } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 
@@ -11,17 +13,16 @@ const FLOOR = 96
 
 /** Temperature as a stepped line over the days around now, humidity as a thin dashed one. */
 export function AirDrawing({ line, from, to, now, zone, name }: Props) {
-  const x = (minute: number) => ((minute - from) / (to - from)) * WIDTH
+  const x = scaleLinear([from, to], [0, WIDTH])
   const low = Math.min(...line.map((air) => air.t_c)) - 2
   const { temperature } = useMeasures()
   const high = Math.max(...line.map((air) => air.t_c)) + 2
-  const y = (t: number) => FLOOR - ((t - low) / (high - low)) * (FLOOR - TOP)
-  const humid = (rh: number) => FLOOR - (rh / 100) * (FLOOR - TOP)
-  const steps = (value: (air: Air) => number) =>
-    line
-      .map((air, index) => `${index ? "" : "M0 "}${index ? `H${x(air.from)}V` : ""}${value(air).toFixed(1)}`)
-      .join("")
-      .concat(`H${WIDTH}`)
+  const y = scaleLinear([low, high], [FLOOR, TOP])
+  const humid = scaleLinear([0, 100], [FLOOR, TOP])
+  const steps = (value: (air: Air) => number) => {
+    const points = line.map((air, index): [number, number] => [index ? x(air.from) : 0, value(air)])
+    return stepped().curve(curveStepAfter).digits(1)([...points, [WIDTH, points.at(-1)?.[1] ?? FLOOR]]) ?? ""
+  }
   const nights = [0, 1, 2]
     .map((days) => dayStart(from + days * 1440, zone))
     .filter((start) => start > from && start < to)
