@@ -1,14 +1,15 @@
 import { Link } from "@inertiajs/react"
+import { PageHead } from "@/components/PageHead"
 import type { Board, BoardTrial } from "@/types"
 
 /** What the board is, for which piece, and the other boards of its trial. */
 export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | null }) {
   const others = trial ? trial.boards.filter((other) => other.id !== board.id) : []
   return (
-    <header className="page-head">
-      <div>
-        <h1 className="text-title">{board.name}</h1>
-        <p className="text-second">
+    <PageHead
+      title={board.name}
+      facts={
+        <>
           {board.piece ? (
             <>
               for{" "}
@@ -28,9 +29,9 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
               </Link>
             </span>
           ))}
-        </p>
-      </div>
-    </header>
+        </>
+      }
+    />
   )
 }
 

@@ -1,8 +1,9 @@
 import { router } from "@inertiajs/react"
-import { useMemo, useState } from "react"
+import { useMemo } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
+import { useFields } from "@/lib/useFields"
 import type { Mixable, Recipe } from "@/types"
 import { type Own, OwnComponents, ownToCore } from "./OwnComponents"
 import { type Sheet, SheetDrawing } from "./SheetDrawing"
@@ -21,17 +22,18 @@ const START: Own[] = [
 
 /** A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from what is left. */
 export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
-  const [source, setSource] = useState(
-    products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own",
-  )
-  const [amount, setAmount] = useState("500 ml")
-  const [have, setHave] = useState("")
-  const [thinning, setThinning] = useState("")
-  const [of, setOf] = useState<"base" | "total">("base")
-  const [hardener, setHardener] = useState("")
-  const [room, setRoom] = useState(rooms[0] ?? "")
-  const [container, setContainer] = useState("")
-  const [own, setOwn] = useState<Own[]>(START)
+  const [fields, set] = useFields(() => ({
+    source: products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own",
+    amount: "500 ml",
+    have: "",
+    thinning: "",
+    of: "base" as "base" | "total",
+    hardener: "",
+    room: rooms[0] ?? "",
+    container: "",
+    own: START,
+  }))
+  const { source, amount, have, thinning, of, hardener, room, container, own } = fields
   const [kind, id] = source.split(":")
   const product = kind === "product" ? products.find((candidate) => candidate.id === id) : undefined
 
@@ -80,9 +82,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
             ["own", "Components of my own"],
           ]}
           onChange={(next) => {
-            setSource(next)
-            setHave("")
-            setHardener("")
+            set({ source: next, have: "", hardener: "" })
           }}
         />
         <TextField
@@ -90,7 +90,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
           value={amount}
           error={at("want")}
           placeholder="500 ml, 1,5 l, 2 oz"
-          onChange={setAmount}
+          onChange={(amount) => set({ amount })}
         />
         <SelectField
           label="Reckon from"
@@ -99,7 +99,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
             ["", "the wanted total"],
             ...(sheet?.pours ?? []).map((pour): [string, string] => [pour.name, `what is left of ${pour.name}`]),
           ]}
-          onChange={setHave}
+          onChange={(have) => set({ have })}
         />
         {product && (
           <>
@@ -108,7 +108,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
               value={thinning}
               placeholder="0"
               error={at("steps/s1/thinning")}
-              onChange={setThinning}
+              onChange={(thinning) => set({ thinning })}
             />
             <SelectField
               label="of"
@@ -117,7 +117,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
                 ["base", "the base"],
                 ["total", "the total"],
               ]}
-              onChange={(next) => setOf(next as "base" | "total")}
+              onChange={(next) => set({ of: next as "base" | "total" })}
             />
             {product.hardener !== null && (
               <TextField
@@ -125,7 +125,7 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
                 value={hardener}
                 placeholder={String(product.hardener)}
                 error={at("hardener")}
-                onChange={setHardener}
+                onChange={(hardener) => set({ hardener })}
               />
             )}
           </>
@@ -134,17 +134,17 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
           label="In the"
           value={room}
           options={rooms.map((name): [string, string] => [name, name])}
-          onChange={setRoom}
+          onChange={(room) => set({ room })}
         />
         <TextField
           label="Pot holds"
           value={container}
           placeholder="1 l"
           error={at("container")}
-          onChange={setContainer}
+          onChange={(container) => set({ container })}
         />
       </div>
-      {kind === "own" && <OwnComponents own={own} onChange={setOwn} />}
+      {kind === "own" && <OwnComponents own={own} onChange={(own) => set({ own })} />}
       {elsewhere && (
         <p className="error-text mt-2" role="alert">
           {error.sentence}

@@ -4,6 +4,7 @@ import { AreaWords } from "@/area/AreaWords"
 import type { AreaFields, Part } from "@/area/fields"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { send } from "@/lib/api"
@@ -71,16 +72,17 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
     >
       <Head title="Large area" />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Large area</h1>
-          <p className="text-second">
+      <PageHead
+        title="Large area"
+        facts={
+          <>
             <Link href="/pieces" className="underline underline-offset-2">
               Jobs and pieces
             </Link>{" "}
             · drag on free ground to draw a part; each section stays wet at its edge until the next strip meets it
-          </p>
-        </div>
+          </>
+        }
+      >
         {answer && (
           <dl className="ui-summary">
             <div>
@@ -101,7 +103,7 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
             </div>
           </dl>
         )}
-      </header>
+      </PageHead>
       <div className="schedule-grid">
         <div className="min-w-0">
           <Sketch

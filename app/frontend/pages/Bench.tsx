@@ -5,6 +5,7 @@ import { Pots } from "@/bench/Pots"
 import { Slab } from "@/bench/Slab"
 import { UnsentTouches } from "@/bench/UnsentTouches"
 import { useBench } from "@/bench/useBench"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Patterns, StripKey } from "@/drawing/Patterns"
@@ -39,16 +40,17 @@ export default function Bench(props: BenchPage) {
     <Shell keys={KEYS}>
       <Head title="Bench" />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Bench</h1>
-          <p className="text-second">
+      <PageHead
+        title="Bench"
+        facts={
+          <>
             {shut && shut > now
               ? `${bench.people.join(" and ")} ${bench.people.length > 1 ? "work" : "works"} to ${soon(shut, zone, now)}`
               : "Shop is shut"}
             , {duration(bench.left_today_min)} of work left today
-          </p>
-        </div>
+          </>
+        }
+      >
         <dl className="ui-summary">
           {rooms.map((room) => (
             <div key={room.name}>
@@ -61,7 +63,7 @@ export default function Bench(props: BenchPage) {
             </div>
           ))}
         </dl>
-      </header>
+      </PageHead>
       <UnsentTouches unsent={unsent} waiting={waiting} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
       <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={dismiss} />
       <div className="bench-grid">

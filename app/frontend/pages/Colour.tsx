@@ -1,12 +1,14 @@
 import { Head } from "@inertiajs/react"
-import { useMemo, useState } from "react"
+import { useMemo } from "react"
 import { Answers } from "@/colour/Answers"
 import { TargetPhoto } from "@/colour/TargetPhoto"
 import { Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
+import { useFields } from "@/lib/useFields"
 import type { ColourAnswer, ColourPage } from "@/types"
 
 type Lab = [number, number, number]
@@ -20,15 +22,16 @@ export default function ColourDesk(props: ColourPage) {
   const asked = new URLSearchParams(location.search)
   const from = props.cells.find((cell) => String(cell.id) === asked.get("cell"))
   const wanted = props.pieces.find((piece) => String(piece.id) === asked.get("piece")) ?? props.pieces[0]
-  const [target, setTarget] = useState(text(wanted?.lab ?? [45, 15, 25]))
-  const [way, setWay] = useState(from ? "toner" : "stain")
-  const [wood, setWood] = useState(
-    props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"),
-  )
-  const [start, setStart] = useState(from ? text(from.lab) : "")
-  const [chosen, setChosen] = useState(() => props.colourants.map((colourant) => colourant.id))
-  const [under, setUnder] = useState("30")
-  const [batch, setBatch] = useState("500")
+  const [fields, set] = useFields(() => ({
+    target: text(wanted?.lab ?? [45, 15, 25]),
+    way: from ? "toner" : "stain",
+    wood: props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"),
+    start: from ? text(from.lab) : "",
+    chosen: props.colourants.map((colourant) => colourant.id),
+    under: "30",
+    batch: "500",
+  }))
+  const { target, way, wood, start, chosen, under, batch } = fields
   const question = useMemo(
     () => ({
       wood,
@@ -58,12 +61,7 @@ export default function ColourDesk(props: ColourPage) {
   return (
     <Shell>
       <Head title="Colour desk" />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Colour desk</h1>
-          <p className="text-second">{props.says} Colours by day, D65, 2° eye.</p>
-        </div>
-      </header>
+      <PageHead title="Colour desk" facts={<>{props.says} Colours by day, D65, 2° eye.</>} />
       <div className="desk-grid">
         <section aria-label="The question" className="desk-form">
           <SelectField
@@ -72,11 +70,16 @@ export default function ColourDesk(props: ColourPage) {
             options={known}
             onChange={(key) => {
               const lab = labOf(key)
-              if (lab) setTarget(text(lab))
+              if (lab) set({ target: text(lab) })
             }}
           />
-          <TextField label="Target as L* a* b*" value={target} onChange={setTarget} error={errorAt("target")} />
-          <TargetPhoto photos={props.photos} onTarget={(lab) => setTarget(text(lab))} />
+          <TextField
+            label="Target as L* a* b*"
+            value={target}
+            onChange={(target) => set({ target })}
+            error={errorAt("target")}
+          />
+          <TargetPhoto photos={props.photos} onTarget={(lab) => set({ target: text(lab) })} />
           <SelectField
             label="Colour goes"
             value={way}
@@ -84,7 +87,7 @@ export default function ColourDesk(props: ColourPage) {
               ["stain", "into the bare wood, as a stain"],
               ["toner", "over what is there, as a toner"],
             ]}
-            onChange={setWay}
+            onChange={(way) => set({ way })}
           />
           {way === "stain" && (
             <SelectField
@@ -95,14 +98,14 @@ export default function ColourDesk(props: ColourPage) {
                 ["85", "under a clear gloss film"],
                 ["", "dry and bare"],
               ]}
-              onChange={setUnder}
+              onChange={(under) => set({ under })}
             />
           )}
           <SelectField
             label="Wood"
             value={wood}
             options={props.woods.map((name) => [name, name])}
-            onChange={setWood}
+            onChange={(wood) => set({ wood })}
             error={errorAt("wood")}
           />
           <TextField
@@ -112,11 +115,11 @@ export default function ColourDesk(props: ColourPage) {
                 : "The bare board as read, L* a* b* (left open: a mean board)"
             }
             value={start}
-            onChange={setStart}
+            onChange={(start) => set({ start })}
             error={errorAt("wood_lab")}
             placeholder={way === "toner" ? "42 14 26" : "64.5 8.0 21.5"}
           />
-          <TextField label="Batch, g" value={batch} onChange={setBatch} error={errorAt("batch_g")} />
+          <TextField label="Batch, g" value={batch} onChange={(batch) => set({ batch })} error={errorAt("batch_g")} />
           <fieldset>
             <legend className="text-label">Colourants at hand</legend>
             {errorAt("colourants") && (
@@ -130,9 +133,11 @@ export default function ColourDesk(props: ColourPage) {
                   type="checkbox"
                   checked={chosen.includes(colourant.id)}
                   onChange={(event) =>
-                    setChosen((before) =>
-                      event.target.checked ? [...before, colourant.id] : before.filter((id) => id !== colourant.id),
-                    )
+                    set({
+                      chosen: event.target.checked
+                        ? [...chosen, colourant.id]
+                        : chosen.filter((id) => id !== colourant.id),
+                    })
                   }
                 />
                 <svg width="18" height="18" aria-hidden="true">

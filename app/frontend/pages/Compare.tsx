@@ -2,6 +2,7 @@ import { Head, Link, router } from "@inertiajs/react"
 import { FilmGrowth } from "@/compare/FilmGrowth"
 import { figures } from "@/compare/figures"
 import { SelectField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { send as request } from "@/lib/api"
@@ -37,14 +38,15 @@ export default function CompareSchedules(props: ComparePage) {
   return (
     <Shell>
       <Head title={`Compare schedules of ${piece.name}`} />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Compare schedules</h1>
-          <p className="text-second">
+      <PageHead
+        title="Compare schedules"
+        facts={
+          <>
             For {piece.name}, {piece.wood}. Each is planned with all other work in the shop; nothing is changed by
             looking.
-          </p>
-        </div>
+          </>
+        }
+      >
         <div className="ml-auto flex flex-wrap items-end gap-3">
           <SelectField
             label="Piece"
@@ -56,7 +58,7 @@ export default function CompareSchedules(props: ComparePage) {
             Its schedule
           </Link>
         </div>
-      </header>
+      </PageHead>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {props.refused.map((refusal) => (
         <p key={refusal.key} className="ui-trouble" role="alert">

@@ -1,5 +1,6 @@
 import { Head, Link } from "@inertiajs/react"
 import { useEffect } from "react"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 
 type Props = { chapters: { id: string; title: string }[]; chapter: string; title: string; html: string }
@@ -13,8 +14,7 @@ export default function Handbook({ chapters, chapter, title, html }: Props) {
   return (
     <Shell>
       <Head title={title} />
-      <header className="page-head">
-        <h1 className="text-title">{title}</h1>
+      <PageHead title={title}>
         <nav className="ui-switch ml-auto" aria-label="Chapters">
           {chapters.map((other) => (
             <Link
@@ -26,7 +26,7 @@ export default function Handbook({ chapters, chapter, title, html }: Props) {
             </Link>
           ))}
         </nav>
-      </header>
+      </PageHead>
       {/* biome-ignore lint/security/noDangerouslySetInnerHtml: our own text, shipped with the app */}
       <article className="handbook-text surface-lit" dangerouslySetInnerHTML={{ __html: html }} />
     </Shell>

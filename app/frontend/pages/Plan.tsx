@@ -1,6 +1,7 @@
 import { Head, Link } from "@inertiajs/react"
 import { useQueryClient } from "@tanstack/react-query"
 import { useRef, useState } from "react"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
@@ -61,17 +62,18 @@ export default function Plan(first: PlanPage) {
     <Shell keys={KEYS}>
       <Head title="Shop plan" />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Shop plan</h1>
-          <p className="text-second">
+      <PageHead
+        title="Shop plan"
+        facts={
+          <>
             {pieces.length} {pieces.length === 1 ? "piece" : "pieces"},{" "}
             {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
             {plan.bound.ready_at < latest
               ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${LIMITS[plan.bound.because] ?? ""}.`
               : "No plan can be ready sooner."}
-          </p>
-        </div>
+          </>
+        }
+      >
         <dl className="ui-summary">
           <div>
             <dt>last one ready</dt>
@@ -86,7 +88,7 @@ export default function Plan(first: PlanPage) {
             <dd>{plan.sessions}</dd>
           </div>
         </dl>
-      </header>
+      </PageHead>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {plan.clashes.map((clash) => (
         <p key={`${clash.piece} ${clash.sentence}`} className="ui-trouble" role="alert">

@@ -1,5 +1,6 @@
 import { Head, Link, router } from "@inertiajs/react"
 import { useState } from "react"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { clientId, send as request } from "@/lib/api"
@@ -25,12 +26,7 @@ export default function SetAside({ aside, schedule, zone, latest }: SetAsidePage
   return (
     <Shell>
       <Head title={`${aside.name} is set aside`} />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">{aside.name}</h1>
-          <p className="text-second">{aside.client}</p>
-        </div>
-      </header>
+      <PageHead title={aside.name} facts={aside.client} />
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       <section className="ui-empty surface-lit" aria-labelledby="aside">
         <h2 id="aside" className="panel-title">

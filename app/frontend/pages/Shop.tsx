@@ -1,5 +1,6 @@
 import { Head, usePage } from "@inertiajs/react"
 import { useState } from "react"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Hours } from "@/shop/Hours"
 import { People } from "@/shop/People"
@@ -15,14 +16,10 @@ export default function Shop(first: ShopPage) {
   return (
     <Shell>
       <Head title={shop.name} />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">{shop.name}</h1>
-          <p className="text-second">
-            What is set here holds from now on; what dries already was laid in the air that was.
-          </p>
-        </div>
-      </header>
+      <PageHead
+        title={shop.name}
+        facts="What is set here holds from now on; what dries already was laid in the air that was."
+      />
       <div className="shop-grid">
         <section aria-label="Rooms" className="ruled pt-2">
           <h2 className="text-head">Rooms and their air</h2>

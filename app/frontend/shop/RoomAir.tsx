@@ -4,6 +4,7 @@ import { MeasureField } from "@/components/MeasureField"
 import { send as request, sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { useMeasures } from "@/lib/units"
+import { useFields } from "@/lib/useFields"
 import type { RoomAir as RoomAirData, ShopPage } from "@/types"
 import { AirDrawing } from "./AirDrawing"
 
@@ -32,15 +33,18 @@ const number = (text: string) => Number(text.replace(",", "."))
 /** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
 export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   const { temperature } = useMeasures()
-  const [name, setName] = useState(room?.name ?? "")
-  const [t_c, setT] = useState(String(room?.t_c ?? 20))
-  const [rh, setRh] = useState(String(room?.rh ?? 50))
-  const [air, setAir] = useState(room?.air ?? "ordinary")
-  const [daily, setDaily] = useState<Hour[] | null>(
-    room?.daily?.map((hour) => ({ at: hour.at, t_c: String(hour.t_c), rh: String(hour.rh) })) ?? null,
-  )
-  const [used, setUsed] = useState(room?.uses ?? [])
-  const [places, setPlaces] = useState(room?.rack_places == null ? "" : String(room.rack_places))
+  const [fields, set] = useFields(() => ({
+    name: room?.name ?? "",
+    t_c: String(room?.t_c ?? 20),
+    rh: String(room?.rh ?? 50),
+    air: room?.air ?? "ordinary",
+    daily: (room?.daily?.map((hour) => ({ at: hour.at, t_c: String(hour.t_c), rh: String(hour.rh) })) ?? null) as
+      | Hour[]
+      | null,
+    used: room?.uses ?? [],
+    places: room?.rack_places == null ? "" : String(room.rack_places),
+  }))
+  const { name, t_c, rh, air, daily, used, places } = fields
   const { send, error } = useSend()
   const [kept, setKept] = useState("")
   const [open, setOpen] = useState(false)
@@ -63,7 +67,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         setKept("Kept. The plan follows.")
         onKept(props)
         if (!room) {
-          setName("")
+          set({ name: "" })
           setOpen(false)
         }
       },
@@ -83,8 +87,8 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
         )
       },
     )
-  const set = (index: number, fields: Partial<Hour>) =>
-    setDaily((daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)))
+  const setHour = (index: number, fields: Partial<Hour>) =>
+    set({ daily: (daily ?? []).map((hour, at) => (at === index ? { ...hour, ...fields } : hour)) })
   if (!room && !open)
     return (
       <button type="button" className="ui-button mt-3" onClick={() => setOpen(true)}>
@@ -97,7 +101,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
       <h3 className="panel-title">{room?.name ?? "Another room"}</h3>
       {room && <AirDrawing line={room.line} from={room.from} to={room.to} now={now} zone={zone} name={room.name} />}
       <div className="room-fields">
-        {!room && <TextField label="Name" value={name} error={at("name")} onChange={setName} />}
+        {!room && <TextField label="Name" value={name} error={at("name")} onChange={(name) => set({ name })} />}
         <SelectField
           label="Its air is"
           value={daily ? "daily" : "steady"}
@@ -105,26 +109,32 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             ["steady", "steady"],
             ["daily", "by the hours of the day"],
           ]}
-          onChange={(next) => setDaily(next === "daily" ? NIGHT : null)}
+          onChange={(next) => set({ daily: next === "daily" ? NIGHT : null })}
         />
         {!daily && (
           <>
-            <MeasureField label="Air" measure={temperature} value={t_c} error={at("t_c")} onChange={setT} />
-            <TextField label="% RH" value={rh} error={at("rh")} onChange={setRh} />
+            <MeasureField
+              label="Air"
+              measure={temperature}
+              value={t_c}
+              error={at("t_c")}
+              onChange={(t_c) => set({ t_c })}
+            />
+            <TextField label="% RH" value={rh} error={at("rh")} onChange={(rh) => set({ rh })} />
           </>
         )}
         <SelectField
           label="Air moves"
           value={air}
           options={airs.map((one): [string, string] => [one, one === "moving" ? "moving: fans on" : one])}
-          onChange={setAir}
+          onChange={(air) => set({ air })}
         />
         <TextField
           label="Places on its rack"
           value={places}
           placeholder="as many as needed"
           error={at("rack_places")}
-          onChange={setPlaces}
+          onChange={(places) => set({ places })}
         />
       </div>
       <fieldset className="ui-checks">
@@ -135,7 +145,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
               type="checkbox"
               checked={used.includes(use)}
               onChange={(event) =>
-                setUsed(event.target.checked ? [...used, use] : used.filter((other) => other !== use))
+                set({ used: event.target.checked ? [...used, use] : used.filter((other) => other !== use) })
               }
             />
             {USES[use] ?? use}
@@ -147,21 +157,21 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
           {daily.map((hour, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: hours are told apart by their place only
             <li key={index}>
-              <TextField label="From" value={hour.at} onChange={(value) => set(index, { at: value })} />
+              <TextField label="From" value={hour.at} onChange={(value) => setHour(index, { at: value })} />
               <MeasureField
                 label="Air"
                 measure={temperature}
                 value={hour.t_c}
-                onChange={(value) => set(index, { t_c: value })}
+                onChange={(value) => setHour(index, { t_c: value })}
               />
-              <TextField label="% RH" value={hour.rh} onChange={(value) => set(index, { rh: value })} />
+              <TextField label="% RH" value={hour.rh} onChange={(value) => setHour(index, { rh: value })} />
               <button
                 type="button"
                 className="ui-button"
                 data-size="square"
                 aria-label={`Remove ${hour.at}`}
                 disabled={daily.length < 2}
-                onClick={() => setDaily(daily.filter((_, at) => at !== index))}
+                onClick={() => set({ daily: daily.filter((_, at) => at !== index) })}
               >
                 −
               </button>
@@ -173,7 +183,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
               className="ui-button"
               data-quiet
               disabled={daily.length >= 24}
-              onClick={() => setDaily([...daily, { at: "12:00", t_c: "20", rh: "50" }])}
+              onClick={() => set({ daily: [...daily, { at: "12:00", t_c: "20", rh: "50" }] })}
             >
               Another hour
             </button>

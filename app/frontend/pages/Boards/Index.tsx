@@ -1,4 +1,5 @@
 import { Head, Link } from "@inertiajs/react"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import type { Board, BoardsPage } from "@/types"
@@ -9,11 +10,7 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
   return (
     <Shell>
       <Head title="Sample boards" />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Sample boards</h1>
-          <p className="text-second">Try looks before the piece; the best cell becomes its schedule.</p>
-        </div>
+      <PageHead title="Sample boards" facts="Try looks before the piece; the best cell becomes its schedule.">
         <div className="ml-auto flex gap-2">
           <Link href="/boards/colour" className="ui-button">
             Colour desk
@@ -24,7 +21,7 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
             </Link>
           )}
         </div>
-      </header>
+      </PageHead>
       {boards.length === 0 && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No board yet</h2>

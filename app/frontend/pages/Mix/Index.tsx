@@ -1,4 +1,5 @@
 import { Head, Link, usePage } from "@inertiajs/react"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { duration, soon } from "@/lib/time"
@@ -17,15 +18,11 @@ export default function MixIndex({ pots, due, ...alone }: MixesPage) {
     <Shell>
       <Head title="Mixing desk" />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Mixing desk</h1>
-          <p className="text-second">Amounts come from the plan; the scale is read while you pour.</p>
-        </div>
+      <PageHead title="Mixing desk" facts="Amounts come from the plan; the scale is read while you pour.">
         <Link href="/sums" className="ui-button ml-auto">
           Small sums
         </Link>
-      </header>
+      </PageHead>
       <div className="desk-grid">
         <section aria-label="To mix next" className="ruled pt-2">
           <h2 className="text-head">To mix next</h2>

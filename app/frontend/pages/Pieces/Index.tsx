@@ -1,6 +1,7 @@
 import { Head, Link, usePage } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
 import { LevelMark } from "@/components/Marks"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { day, when } from "@/lib/time"
@@ -15,11 +16,7 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
   return (
     <Shell>
       <Head title="Jobs and pieces" />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Jobs and pieces</h1>
-          <p className="text-second">Choose a piece to see its schedule.</p>
-        </div>
+      <PageHead title="Jobs and pieces" facts="Choose a piece to see its schedule.">
         {jobs.length > 0 && (
           <div className="ml-auto flex gap-2">
             <Link href="/pieces/area" className="ui-button">
@@ -33,7 +30,7 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
             </Link>
           </div>
         )}
-      </header>
+      </PageHead>
       {jobs.length === 0 && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No piece yet</h2>

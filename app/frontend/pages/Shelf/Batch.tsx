@@ -1,6 +1,7 @@
 import { Head, Link, router, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { clientId, send as request } from "@/lib/api"
@@ -45,12 +46,14 @@ export default function ShelfBatch(first: BatchPage) {
     <Shell>
       <Head title={`${batch.code} ${batch.name}`} />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">
+      <PageHead
+        title={
+          <>
             {batch.code} {batch.name}
-          </h1>
-          <p className="text-second">
+          </>
+        }
+        facts={
+          <>
             <Link href="/shelf?view=batches" className="underline underline-offset-2">
               Shelf
             </Link>
@@ -64,9 +67,9 @@ export default function ShelfBatch(first: BatchPage) {
             )}
             {batch.lot ? ` · lot ${batch.lot}` : ""}
             {use.serves.length > 0 ? ` · ${use.serves.join(" · ")}` : ""}
-          </p>
-        </div>
-      </header>
+          </>
+        }
+      />
       <div className="batch-grid">
         <section className="surface-lit batch-now" aria-label="What is in it">
           <Jar

@@ -1,4 +1,5 @@
 import { Head, Link, usePage } from "@inertiajs/react"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { BatchesView } from "@/shelf/BatchesView"
@@ -32,8 +33,7 @@ export default function ShelfIndex(props: Props) {
     <Shell>
       <Head title="Shelf" />
       <Patterns />
-      <header className="page-head">
-        <h1 className="text-title">Shelf</h1>
+      <PageHead title="Shelf">
         <nav className="ui-switch ml-6" aria-label="What to see of the shelf">
           {VIEWS.map(([view, words]) => (
             <Link key={view} href={`/shelf?view=${view}`} aria-current={view === props.view ? "page" : undefined}>
@@ -41,7 +41,7 @@ export default function ShelfIndex(props: Props) {
             </Link>
           ))}
         </nav>
-      </header>
+      </PageHead>
       {props.view === "products" && <ProductsView products={props.products} found={props.found} />}
       {props.view === "batches" && (
         <BatchesView

@@ -2,6 +2,7 @@ import { Head, Link, router, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { SelectField, TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
@@ -77,17 +78,18 @@ export default function ShelfProduct({
   return (
     <Shell>
       <Head title={fresh ? "New product" : `${product.maker} ${product.name}`} />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">{fresh ? "New product" : `${product.maker} ${product.name}`}</h1>
-          <p className="text-second">
+      <PageHead
+        title={fresh ? "New product" : `${product.maker} ${product.name}`}
+        facts={
+          <>
             <Link href="/shelf?view=products" className="underline underline-offset-2">
               Shelf
             </Link>
             {product.retired ? " · retired, no longer offered" : ""}
             {used.length > 0 ? ` · used for ${used.join(", ")}` : ""}
-          </p>
-        </div>
+          </>
+        }
+      >
         <span className="ml-auto flex flex-wrap gap-2">
           {!fresh && (
             <>
@@ -120,7 +122,7 @@ export default function ShelfProduct({
             {dirty ? "Keep what was changed" : "Nothing changed"}
           </button>
         </span>
-      </header>
+      </PageHead>
       {elsewhere && (
         <p className="ui-trouble error-text" role="alert">
           {error.sentence}

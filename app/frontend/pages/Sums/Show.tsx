@@ -1,6 +1,7 @@
 import { Head, Link } from "@inertiajs/react"
 import { useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { send } from "@/lib/api"
@@ -31,17 +32,17 @@ export default function SumsShow({ first }: { first: string | null }) {
     <Shell>
       <Head title="Small sums" />
       <Patterns />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Small sums</h1>
-          <p className="text-second">
+      <PageHead
+        title="Small sums"
+        facts={
+          <>
             <Link href="/mix" className="underline underline-offset-2">
               Mixing desk
             </Link>{" "}
             · type as you would write it: 1½ cup, 1,5 l, 2 oz
-          </p>
-        </div>
-      </header>
+          </>
+        }
+      />
       <div className="sums-grid">
         <nav aria-label="Sums" className="sums-list">
           {SUMS.map((candidate) => (

@@ -1,11 +1,13 @@
 import { Head, Link, router } from "@inertiajs/react"
-import { useMemo, useState } from "react"
+import { useMemo } from "react"
 import { LightChoice } from "@/colour/LightChoice"
 import { useLight } from "@/colour/useLight"
 import { SelectField, TextField } from "@/components/Field"
+import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
+import { useFields } from "@/lib/useFields"
 import { FactorRows } from "@/trial/FactorRows"
 import { type Factor, FIELDS, levels, type TrialPiece } from "@/trial/factors"
 import { Says } from "@/trial/Says"
@@ -25,19 +27,17 @@ const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "
 export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
   const [light, setLight] = useLight()
   const wanted = new URLSearchParams(location.search).get("piece")
-  const [piece, setPiece] = useState<TrialPiece | undefined>(
-    pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0],
-  )
-  const [name, setName] = useState("")
-  const [factors, setFactors] = useState<Factor[]>(() => firstFactors(piece))
-  const [design, setDesign] = useState("full")
-  const [runs, setRuns] = useState("8")
-  const [size, setSize] = useState({ width: "480", height: "305", boards: "1" })
-  const [wood, setWood] = useState(piece?.wood ?? "")
-  const [grain, setGrain] = useState(piece?.grain ?? "closed")
-  const [lot, setLot] = useState("")
-  const [shuffled, setShuffled] = useState(false)
-  const [strip, setStrip] = useState(true)
+  const [fields, set] = useFields(() => ({
+    ...begunWith(pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0]),
+    name: "",
+    design: "full",
+    runs: "8",
+    size: { width: "480", height: "305", boards: "1" },
+    lot: "",
+    shuffled: false,
+    strip: true,
+  }))
+  const { piece, name, factors, design, runs, size, wood, grain, lot, shuffled, strip } = fields
   const asked = useMemo(
     () => ({
       piece_id: piece?.id ?? null,
@@ -77,12 +77,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
     error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined
   const choose = (id: string) => {
     const next = pieces.find((candidate) => String(candidate.id) === id)
-    setPiece(next)
-    setFactors(firstFactors(next))
-    if (next) {
-      setWood(next.wood)
-      setGrain(next.grain ?? "closed")
-    }
+    if (next) set(begunWith(next))
   }
   if (pieces.length === 0)
     return (
@@ -105,17 +100,17 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
   return (
     <Shell>
       <Head title="Design a trial" />
-      <header className="page-head">
-        <div>
-          <h1 className="text-title">Design a trial</h1>
-          <p className="text-second">
+      <PageHead
+        title="Design a trial"
+        facts={
+          <>
             Vary a schedule over the cells of a board, and see what each thing does.{" "}
             <Link href="/boards/new" className="underline underline-offset-2">
               Or lay out a free board
             </Link>
-          </p>
-        </div>
-      </header>
+          </>
+        }
+      />
       <div className="trial-designer">
         <form
           className="desk-form"
@@ -135,55 +130,61 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
             factors={factors}
             steps={piece?.steps ?? []}
             products={products}
-            onChange={setFactors}
+            onChange={(factors) => set({ factors })}
             error={errorAt("factors")}
           />
-          <SelectField label="Cells" value={design} options={DESIGNS} onChange={setDesign} error={errorAt("design")} />
+          <SelectField
+            label="Cells"
+            value={design}
+            options={DESIGNS}
+            onChange={(design) => set({ design })}
+            error={errorAt("design")}
+          />
           {design === "subset" && (
-            <TextField label="How many cells" value={runs} onChange={setRuns} error={errorAt("runs")} />
+            <TextField label="How many cells" value={runs} onChange={(runs) => set({ runs })} error={errorAt("runs")} />
           )}
           <div className="desk-three">
             <TextField
               label="Width, mm"
               value={size.width}
-              onChange={(width) => setSize({ ...size, width })}
+              onChange={(width) => set({ size: { ...size, width } })}
               error={errorAt("width_mm")}
             />
             <TextField
               label="Height, mm"
               value={size.height}
-              onChange={(height) => setSize({ ...size, height })}
+              onChange={(height) => set({ size: { ...size, height } })}
               error={errorAt("height_mm")}
             />
             <TextField
               label="Times over"
               value={size.boards}
-              onChange={(boards) => setSize({ ...size, boards })}
+              onChange={(boards) => set({ size: { ...size, boards } })}
               error={errorAt("boards")}
             />
           </div>
           <div className="desk-three">
-            <TextField label="Wood" value={wood} onChange={setWood} />
+            <TextField label="Wood" value={wood} onChange={(wood) => set({ wood })} />
             <SelectField
               label="Grain"
               value={grain}
               options={grains.map((candidate) => [candidate, candidate.replaceAll("_", " ")])}
-              onChange={setGrain}
+              onChange={(grain) => set({ grain })}
             />
-            <TextField label="Timber batches" value={lot} onChange={setLot} placeholder="7, 9" />
+            <TextField label="Timber batches" value={lot} onChange={(lot) => set({ lot })} placeholder="7, 9" />
           </div>
           <label className="ui-check">
-            <input type="checkbox" checked={strip} onChange={(event) => setStrip(event.target.checked)} />A step strip
-            at the edge
+            <input type="checkbox" checked={strip} onChange={(event) => set({ strip: event.target.checked })} />A step
+            strip at the edge
           </label>
           <label className="ui-check">
-            <input type="checkbox" checked={shuffled} onChange={(event) => setShuffled(event.target.checked)} />
+            <input type="checkbox" checked={shuffled} onChange={(event) => set({ shuffled: event.target.checked })} />
             Cells shuffled: fair, more masking
           </label>
           <TextField
             label="Name of the trial"
             value={name}
-            onChange={setName}
+            onChange={(name) => set({ name })}
             error={errorAt("name")}
             placeholder="Desk dye and sealer"
           />
@@ -231,6 +232,14 @@ const named = (factor: Factor, piece: TrialPiece | undefined) => {
   const label = FIELDS.find((candidate) => candidate.field === factor.field)?.label.split(",")[0]
   return `${step?.words ?? factor.step}: ${label}`
 }
+
+/** What a trial of a piece begins with. */
+const begunWith = (piece: TrialPiece | undefined) => ({
+  piece,
+  factors: firstFactors(piece),
+  wood: piece?.wood ?? "",
+  grain: piece?.grain ?? "closed",
+})
 
 /** Stain strength and coats of the first film, where there are such steps. */
 function firstFactors(piece: TrialPiece | undefined): Factor[] {
