@@ -3,5 +3,13 @@ import { defineConfig } from "vitest/config"
 
 export default defineConfig({
   resolve: { alias: { "@": fileURLToPath(new URL("./app/frontend", import.meta.url)) } },
-  test: { include: ["test/frontend/**/*.test.{ts,tsx}"] },
+  test: {
+    include: ["test/frontend/**/*.test.{ts,tsx}"],
+    coverage: {
+      include: ["app/frontend/**/*.{ts,tsx}"],
+      exclude: ["app/frontend/types/**"],
+      reporter: ["json-summary"],
+      reportsDirectory: "tmp/coverage/pages",
+    },
+  },
 })

@@ -1,4 +1,7 @@
 ENV["RAILS_ENV"] ||= "test"
+require "fileutils"
+require_relative "../core/test/line_coverage"
+LineCoverage.start(File.expand_path("../app", __dir__), File.expand_path("../tmp/coverage", __dir__))
 require_relative "../config/environment"
 require "rails/test_help"
 require_relative "support/shop_records"
@@ -8,6 +11,7 @@ class ActiveSupport::TestCase
 
   # Each worker has its own database; a file by itself runs in one.
   parallelize workers: 2
+  parallelize_teardown { LineCoverage.leave }
 
   setup do
     travel_to MONDAY

@@ -1,3 +1,6 @@
+require "fileutils"
+require_relative "line_coverage"
+LineCoverage.start(File.expand_path("../lib", __dir__), File.expand_path("../tmp/coverage", __dir__))
 require "minitest/autorun"
 require "json"
 require "rhexon"

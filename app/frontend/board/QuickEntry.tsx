@@ -1,6 +1,7 @@
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
+import { recall, remember } from "@/lib/device"
 import type { Board, ErrorReason, Measure } from "@/types"
 import { SeenBy } from "./SeenBy"
 import type { QuickReading } from "./useBoard"
@@ -24,7 +25,7 @@ const number = (typed: string) => {
 export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep }: Props) {
   const [kinds, setKinds] = useState(["lab", "gloss", "blotch"])
   const [typed, setTyped] = useState<Record<string, string>>({})
-  const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
+  const [observer, setObserver] = useState(() => recall("rhexon.observer") ?? "")
   const [light, setLight] = useState("daylight")
   const [wrong, setWrong] = useState("")
   const table = useRef<HTMLTableElement>(null)
@@ -79,7 +80,7 @@ export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep 
         })
       }
     setWrong("")
-    localStorage.setItem("rhexon.observer", observer)
+    remember("rhexon.observer", observer)
     if (await onKeep(readings, observer, light)) {
       setTyped({})
       onOpenChange(false)

@@ -1,5 +1,6 @@
 import { useState } from "react"
 import { Field } from "@/components/Field"
+import { recall, remember } from "@/lib/device"
 import type { Cell, ErrorReason, Measure, Reading } from "@/types"
 import { SeenBy } from "./SeenBy"
 
@@ -20,12 +21,12 @@ const number = (typed: string): number | string => {
 export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props) {
   const [other, setOther] = useState("touch")
   const [typed, setTyped] = useState<Record<string, string>>({})
-  const [observer, setObserver] = useState(() => localStorage.getItem("rhexon.observer") ?? "")
+  const [observer, setObserver] = useState(() => recall("rhexon.observer") ?? "")
   const [light, setLight] = useState("daylight")
   const [kept, setKept] = useState("")
   const set = (name: string, value: string) => setTyped((before) => ({ ...before, [name]: value }))
   const read = async (kind: Reading["kind"], value: Reading["value"], names: string[], words: string) => {
-    localStorage.setItem("rhexon.observer", observer)
+    remember("rhexon.observer", observer)
     if (!(await onRead(kind, value, observer, light))) return setKept("")
     setTyped((before) => ({ ...before, ...Object.fromEntries(names.map((name) => [name, ""])) }))
     setKept(`${words} kept on cell ${cell.label}.`)

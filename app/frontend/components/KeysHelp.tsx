@@ -1,4 +1,5 @@
 import { useState } from "react"
+import { recall, remember } from "@/lib/device"
 import { Panel } from "./Panel"
 
 const EVERYWHERE: [string, string][] = [
@@ -8,7 +9,7 @@ const EVERYWHERE: [string, string][] = [
 
 /** All keys of the screen, and the switch that turns single keys off. */
 export function KeysHelp({ open, onClose, keys }: { open: boolean; onClose: () => void; keys: [string, string][] }) {
-  const [off, setOff] = useState(() => localStorage.getItem("rhexon.keys") === "off")
+  const [off, setOff] = useState(() => recall("rhexon.keys") === "off")
   return (
     <Panel title="Keys on this screen" open={open} onOpenChange={(next) => !next && onClose()}>
       <table className="sheet-table mt-3">
@@ -27,7 +28,7 @@ export function KeysHelp({ open, onClose, keys }: { open: boolean; onClose: () =
           className="h-5 w-5"
           checked={!off}
           onChange={(event) => {
-            localStorage.setItem("rhexon.keys", event.target.checked ? "on" : "off")
+            remember("rhexon.keys", event.target.checked ? "on" : "off")
             setOff(!event.target.checked)
           }}
         />

@@ -1,4 +1,5 @@
 import { useMeasures } from "@/lib/units"
+import type { PieceChoices } from "@/types"
 import { SelectField, TextField } from "./Field"
 import { MeasureField } from "./MeasureField"
 
@@ -15,7 +16,6 @@ export type PieceForm = {
   wanted_gloss: string
   faces: FaceForm[]
 }
-export type PieceChoices = { grains: string[]; uses: string[]; arrises: string[]; lights: [string, string][] }
 
 const GRAIN: Record<string, string> = {
   closed: "closed (sycamore, alder, lime)",
@@ -55,7 +55,7 @@ type Props = {
   data: PieceForm
   set: (change: Partial<PieceForm>) => void
   errors: Record<string, string>
-  choices: PieceChoices
+  choices: Omit<PieceChoices, "jobs">
   /** Names of faces that steps and log entries already go by. */
   kept?: string[]
 }

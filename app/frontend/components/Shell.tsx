@@ -1,5 +1,6 @@
 import { Link, usePage } from "@inertiajs/react"
 import { type ReactNode, useEffect, useState } from "react"
+import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import { clock, day } from "@/lib/time"
 import { KeysHelp } from "./KeysHelp"
@@ -111,7 +112,7 @@ export function useNow(start: number): number {
 
 function useLowLight(): [boolean, (low: boolean) => void] {
   const [low, setLow] = useState(() => {
-    const kept = localStorage.getItem("rhexon.light")
+    const kept = recall("rhexon.light")
     return kept ? kept === "low" : matchMedia("(prefers-color-scheme: dark)").matches
   })
   useEffect(() => {
@@ -120,7 +121,7 @@ function useLowLight(): [boolean, (low: boolean) => void] {
   return [
     low,
     (next) => {
-      localStorage.setItem("rhexon.light", next ? "low" : "full")
+      remember("rhexon.light", next ? "low" : "full")
       setLow(next)
     },
   ]

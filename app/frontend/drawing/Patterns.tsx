@@ -40,7 +40,7 @@ export const stripFill = (state: string): string => FILLS[state] ?? "none"
 export const stripStroke = (state: string): string =>
   state === "open" || state === "scuffed" ? "var(--tape-ink)" : "var(--paper-ink)"
 
-export const STATE_WORDS: Record<string, string> = {
+const STATE_WORDS: Record<string, string> = {
   too_soon: "too soon",
   open: "open",
   shut: "shut, scuff first",

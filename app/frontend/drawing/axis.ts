@@ -3,14 +3,14 @@ import { scaleLinear } from "d3-scale"
 import { dayStart, parts } from "@/lib/time"
 
 export type Span = [number, number]
-export type Segment = {
+type Segment = {
   from: number
   to: number
   x: number
   width: number
   kind: "work" | "night" | "shut" | "idle" | "break"
 }
-export type Day = { start: number; x: number; width: number; label: string; short: string; work: boolean }
+type Day = { start: number; x: number; width: number; label: string; short: string; work: boolean }
 export type Axis = {
   width: number
   segments: Segment[]

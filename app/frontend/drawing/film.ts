@@ -44,7 +44,7 @@ export const outline = (axis: Axis, y: (um: number) => number, top: Point[], fro
   path(axis, y)(run(top, from, to)) ?? ""
 
 /** Straight between points of minutes and µm, in tenths of a pixel. */
-export const path = (axis: Pick<Axis, "x">, y: (um: number) => number) =>
+const path = (axis: Pick<Axis, "x">, y: (um: number) => number) =>
   line<Point>(
     ([minute]) => axis.x(minute),
     ([, um]) => y(um),

@@ -19,9 +19,6 @@ function random(seed: number): () => number {
   }
 }
 
-/** Base tone of a wood; a plain pale one when it is not known. */
-export const woodTone = (wood: string): string => (TONES[wood.toLowerCase()] ?? ["#dfc9a2", "#ab8d60"])[0]
-
 /** @returns a data URL to use as an image; same input, same picture */
 export function woodBitmap(wood: string, grain: string, width: number, height: number): string {
   const key = [wood, grain, width, height].join("/")

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react"
+import { recall, remember } from "./device"
 
 /** A setting that this device keeps; every place that shows it follows. */
 export function keptSetting<T extends string>(
@@ -6,13 +7,13 @@ export function keptSetting<T extends string>(
   read: (kept: string | null) => T,
 ): () => [T, (next: T) => void] {
   const listeners = new Set<() => void>()
-  const current = () => read(localStorage.getItem(key))
+  const current = () => read(recall(key))
   const listen = (listener: () => void) => {
     listeners.add(listener)
     return () => listeners.delete(listener)
   }
   const set = (next: T) => {
-    localStorage.setItem(key, next)
+    remember(key, next)
     for (const listener of listeners) listener()
   }
   return () => [useSyncExternalStore(listen, current), set]

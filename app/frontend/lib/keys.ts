@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react"
+import { recall } from "./device"
 
 const BUSY = "input, select, textarea, [role=slider], [role=menuitem], [contenteditable=true], [role=dialog] *"
 
@@ -12,7 +13,7 @@ export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>
       const target = event.target as HTMLElement
       if (target.closest(BUSY)) return
       if (event.key === " " && target.closest("button, a")) return
-      if (localStorage.getItem("rhexon.keys") === "off") return
+      if (recall("rhexon.keys") === "off") return
       const name = `${event.shiftKey && event.key.length > 1 ? "Shift+" : ""}${event.key.length === 1 ? event.key.toLowerCase() : event.key}`
       const action =
         current.current[event.shiftKey && event.key.length === 1 && event.key !== "?" ? `Shift+${name}` : name]

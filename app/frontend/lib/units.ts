@@ -2,7 +2,6 @@ import { SCALES } from "@/types/scales"
 import { keptSetting } from "./kept"
 
 export type System = "metric" | "us"
-export type Quantity = "amounts" | "film" | "area" | "temperature"
 
 const kept = (key: string) => keptSetting<System>(key, (value) => (value === "us" ? "us" : "metric"))
 

@@ -1,10 +1,12 @@
 import { useEffect, useState } from "react"
 import { Tick } from "@/components/Marks"
+import { recallRecord, remember } from "@/lib/device"
 import type { Pot } from "@/types"
 
 type Running = Record<number, number>
 const key = (id: number) => `rhexon.timers.${id}`
-const read = (id: number): Running => JSON.parse(localStorage.getItem(key(id)) ?? "{}") as Running
+const read = (id: number): Running =>
+  Object.fromEntries(Object.entries(recallRecord(key(id))).filter(([, began]) => typeof began === "number")) as Running
 
 /** Stir, rest, strain: each a clock to start with a knuckle; it runs on when the page is left. */
 export function Timers({ pot }: { pot: Pot }) {
@@ -17,7 +19,7 @@ export function Timers({ pot }: { pot: Pot }) {
   if (!pot.steps.length) return null
   const start = (index: number) => {
     const next = { ...running, [index]: Date.now() }
-    localStorage.setItem(key(pot.id), JSON.stringify(next))
+    remember(key(pot.id), JSON.stringify(next))
     setRunning(next)
   }
   return (

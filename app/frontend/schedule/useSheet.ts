@@ -5,7 +5,7 @@ import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet
 export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
 type Answer = SheetState & { sequence?: number }
 type Edit = { operation: Operation; reason?: string }
-export type Trouble = { error: ErrorReason; operation?: Operation }
+type Trouble = { error: ErrorReason; operation?: Operation }
 export type Stale = { edit: Edit; since: Revision[] }
 
 type State = SheetState & { waiting: Operation[]; trouble: Trouble | null; stale: Stale | null; announced: string }

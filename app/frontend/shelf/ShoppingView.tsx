@@ -1,12 +1,11 @@
 import { Link } from "@inertiajs/react"
 import { soon } from "@/lib/time"
 import { roughMass, useUnits } from "@/lib/units"
-import type { Consumable, ShoppingLine, Worn } from "@/types"
+import type { Consumable, ShoppingLine, Waste, Worn } from "@/types"
 import { WearPanel } from "./WearPanel"
 
-export type WasteSaid = { days: number; g: number; cost: number }
 type Props = {
-  waste: WasteSaid
+  waste: Waste
   lines: ShoppingLine[]
   worn: Worn[]
   consumables: Consumable[]

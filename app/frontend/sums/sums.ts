@@ -1,4 +1,4 @@
-export type FieldOf = { name: string; label: string; first: string; hint?: string; options?: [string, string][] }
+type FieldOf = { name: string; label: string; first: string; hint?: string; options?: [string, string][] }
 export type Sum = { id: string; title: string; asks: string; fields: FieldOf[]; text: string }
 
 /** The questions, with what stands in their fields at first and where the handbook explains them. */

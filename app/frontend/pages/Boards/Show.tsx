@@ -19,6 +19,7 @@ import { LightChoice } from "@/colour/LightChoice"
 import { nextLight, useLight } from "@/colour/useLight"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
+import { recall } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import type { BoardPage } from "@/types"
 
@@ -97,9 +98,7 @@ export default function BoardShow(props: BoardPage) {
               verdict={state.verdict}
               approval={state.approval}
               error={(where) => (error?.where === where ? error.sentence : undefined)}
-              onUnchanged={(words) =>
-                state.read(cell.id, "note", words, localStorage.getItem("rhexon.observer") ?? "", "daylight")
-              }
+              onUnchanged={(words) => state.read(cell.id, "note", words, recall("rhexon.observer") ?? "", "daylight")}
               onVerdict={state.decide}
               onApprove={(name, seen) => state.approve(cell.id, name, seen)}
             />

@@ -5,6 +5,7 @@ import { Shell, useNow } from "@/components/Shell"
 import { Switch } from "@/components/Switch"
 import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
+import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import { mass, type System, useUnits } from "@/lib/units"
 import { Finished } from "@/mix/Finished"
@@ -16,9 +17,9 @@ import { PourList } from "@/mix/PourList"
 import { ByVolume, ThisPour } from "@/mix/ThisPour"
 import { Timers } from "@/mix/Timers"
 import { useMix } from "@/mix/useMix"
-import { type Scale, useScale } from "@/mix/useScale"
+import { useScale } from "@/mix/useScale"
 import { WaysOn } from "@/mix/WaysOn"
-import type { Pot } from "@/types"
+import type { MixPage } from "@/types"
 
 const KEYS: [string, string][] = [
   ["Space", "Take the reading as poured"],
@@ -26,16 +27,16 @@ const KEYS: [string, string][] = [
   ["U", "Grams or ounces"],
 ]
 
-type Mode = "zeroed" | "running" | "volume"
-type Props = { pot: Pot; scale: Scale }
+const MODES = ["zeroed", "running", "volume"] as const
+type Mode = (typeof MODES)[number]
 
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
-export default function MixShow({ pot: first, scale }: Props) {
+export default function MixShow({ pot: first, scale }: MixPage) {
   const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
   const { pot, trouble, busy, touch, dismiss } = useMix(first)
   const { reading, zero, hand } = useScale(!pot.closed)
   const [system, setSystem] = useUnits()
-  const [mode, setMode] = useState<Mode>(() => (localStorage.getItem("rhexon.scale") as Mode | null) ?? "zeroed")
+  const [mode, setMode] = useState<Mode>(() => MODES.find((mode) => mode === recall("rhexon.scale")) ?? "zeroed")
   const running = mode === "running"
   const [chosen, setChosen] = useState<string | null>(null)
   const [way, setWay] = useState("top_up")
@@ -107,7 +108,7 @@ export default function MixShow({ pot: first, scale }: Props) {
               ["volume", "by volume"],
             ]}
             onChange={(next) => {
-              localStorage.setItem("rhexon.scale", next)
+              remember("rhexon.scale", next)
               setMode(next as Mode)
             }}
           />

@@ -1,7 +1,7 @@
 import { Head, Link, useForm, usePage } from "@inertiajs/react"
-import { cleaned, type PieceForm as Form, type PieceChoices, PieceFields } from "@/components/PieceFields"
+import { cleaned, type PieceForm as Form, PieceFields } from "@/components/PieceFields"
 import { Shell } from "@/components/Shell"
-import type { PieceForm } from "@/types"
+import type { PieceChoices, PieceForm } from "@/types"
 
 /** Change what is known of a piece; its faces keep their names, since steps and log go by them. */
 export default function EditPiece({ piece, ...choices }: PieceChoices & { piece: PieceForm }) {

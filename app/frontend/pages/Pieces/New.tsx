@@ -1,10 +1,11 @@
 import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { SelectField, TextField } from "@/components/Field"
-import { cleaned, freshFace, type PieceChoices, PieceFields, type PieceForm } from "@/components/PieceFields"
+import { cleaned, freshFace, PieceFields, type PieceForm } from "@/components/PieceFields"
 import { Shell } from "@/components/Shell"
+import type { PieceChoices } from "@/types"
 
 type Form = PieceForm & { job_id: string; client: string; due: string }
-type Props = PieceChoices & { jobs: { id: number; client: string }[]; job_id: number | null }
+type Props = PieceChoices & { job_id: number | null }
 
 /** Size up a piece: for whom and by when, wood, faces, use, look. */
 export default function NewPiece({ jobs, job_id, ...choices }: Props) {

@@ -4,20 +4,10 @@ import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { BatchesView } from "@/shelf/BatchesView"
 import { ProductsView } from "@/shelf/ProductsView"
-import { ShoppingView, type WasteSaid } from "@/shelf/ShoppingView"
-import type { Batch, Consumable, ProductRow, ShoppingLine, Worn } from "@/types"
+import { ShoppingView } from "@/shelf/ShoppingView"
+import type { BatchesPage, ProductsPage, ShoppingPage } from "@/types"
 
-type Props =
-  | { view: "products"; found: string | null; products: ProductRow[] }
-  | { view: "batches"; found: string | null; batches: Batch[]; products: { id: number; name: string }[]; today: string }
-  | {
-      view: "shopping"
-      found: string | null
-      lines: ShoppingLine[]
-      worn: Worn[]
-      consumables: Consumable[]
-      waste: WasteSaid
-    }
+type Props = ProductsPage | BatchesPage | ShoppingPage
 
 const VIEWS: [Props["view"], string][] = [
   ["batches", "Cans and jars"],
