@@ -4,7 +4,6 @@ import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 
 export type Reading = { grams: number; stable: boolean } | { silent: string }
-export type Scale = { name: string; resolution_g: number; stand_in: boolean }
 
 const EVERY_MS = 220
 const KEY = ["scale"]

@@ -250,7 +250,7 @@ class LooksTest < CoreTest
     assert_in_delta 0.7, fit.values["strength"], 0.005
     assert_operator fit.after, :<, 0.05
     assert_operator fit.before, :>, 1
-    assert_equal [ true, false, true ], [ 25, 150, 300 ].map { |percent| fit.beyond?(percent) }
+    assert_equal [ 50, 200 ], fit.range
     assert_match(/3 readings: mean difference \d\.\d before, 0\.0 with/, fit.label)
   end
 

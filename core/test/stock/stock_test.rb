@@ -24,8 +24,10 @@ class StockTest < CoreTest
     assert_empty Rhexon::Mixing::Packs.cover(100, product(packs: []))
   end
 
+  def clear_line(plan) = plan.shopping.lines.find { |line| line.product.id == "clear" }
+
   def test_what_runs_out_and_what_to_buy
-    line = shop([ { "id" => "b1", "product" => "clear", "g" => 150 } ], area_m2: 4.0).shopping.line_of("clear")
+    line = clear_line(shop([ { "id" => "b1", "product" => "clear", "g" => 150 } ], area_m2: 4.0))
     need = (400 / 0.7 + 60) * 1.1
     assert_in_delta need, line.need_g, 0.01
     assert_in_delta need - 150, line.short_g, 0.01
@@ -39,7 +41,7 @@ class StockTest < CoreTest
       { "id" => "kept", "product" => "clear", "g" => 900, "kept" => true },
       { "id" => "good", "product" => "clear", "g" => 100, "expires_on" => "2026-11-23" }
     ]
-    line = shop(stock).shopping.line_of("clear")
+    line = clear_line(shop(stock))
     assert_equal [ 100.0, 900.0 ], [ line.left_g, line.stale_g ]
   end
 
@@ -93,8 +95,8 @@ class StockTest < CoreTest
       ],
       steps: [ coat("s1", product: "clear", coats: 2) ]
     )
-    assert_in_delta open.shopping.line_of("clear").need_g / 2, mixed.shopping.line_of("clear").need_g, 1e-6
-    assert_equal 900.0, mixed.shopping.line_of("clear").left_g, "a mix for one pass is no stock for another"
+    assert_in_delta clear_line(open).need_g / 2, clear_line(mixed).need_g, 1e-6
+    assert_equal 900.0, clear_line(mixed).left_g, "a mix for one pass is no stock for another"
   end
 
   def test_old_shellac_is_tried_first_and_blends_keep_half_a_year

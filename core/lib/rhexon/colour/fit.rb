@@ -10,9 +10,6 @@ module Rhexon
       # @!attribute range [Array(Float, Float), nil] of the factor that was varied; beyond it a prediction is an
       #   extrapolation
       Result = Struct.new(:values, :before, :after, :count, :range, keyword_init: true) do
-        # @return [Boolean] whether a value lies outside what was read
-        def beyond?(value) = !range.nil? && !value.between?(*range)
-
         # @return [String]
         def label
           format("%d %s: mean difference %.1f before, %.1f with the shop's own figures", count,

@@ -6,8 +6,6 @@ module Rhexon
       ROLES = %w[base hardener thinner other colourant].freeze
       BASES = %w[volume mass].freeze
       WHOLES = %w[base total].freeze
-      # A base and its hardener are one reaction: too much of either asks for more of the other.
-      GROUP = %w[base hardener].freeze
 
       attr_reader :name, :parts, :basis, :of, :role, :range, :density_g_per_ml, :tolerance_percent, :recipe, :product,
                   :price_per_kg, :left_g, :note
@@ -48,8 +46,6 @@ module Rhexon
 
       # @return [Boolean] its mass rests on a stand-in density
       def estimate? = @given_density.nil? && (@recipe.nil? || @recipe.estimate?)
-
-      def reacts? = GROUP.include?(role)
 
       # @return [String] "10 parts by volume", "30 % of the total by mass"
       def label = "#{format("%g", parts)} #{of == "base" ? "parts" : "% of the total"} by #{basis}"

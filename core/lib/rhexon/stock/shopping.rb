@@ -18,8 +18,6 @@ module Rhexon
       # @return [Array<Line>] soonest needed first
       def lines = @lines ||= Needs.for(@plan).values.map { |need| line(need) }
 
-      def line_of(product_id) = lines.find { |line| line.product.id == product_id }
-
       # @return [Array<Worn>]
       def worn
         Consumables.worn(@plan, shop.consumables).filter_map do |id, need|
