@@ -41,11 +41,7 @@ class Label
   # @return [String] PDF of the label's own size
   def pdf
     document = with_font(Prawn::Document.new(page_size: [ WIDTH_MM * MM, HEIGHT_MM * MM ], margin: 0))
-    lines.each_with_index do |line, index|
-      document.text_box(line, at: [ 3 * MM, (HEIGHT_MM - 3 - index * 5.4) * MM ], width: (WIDTH_MM - CODE_MM - 8) * MM,
-                              height: 5.6 * MM, size: index.zero? ? 11 : 9, style: index.zero? ? :bold : :normal,
-                              overflow: :shrink_to_fit)
-    end
+    lines.each_with_index { |line, index| write(document, line, index) }
     dark.each do |x, y|
       document.fill_rectangle([ (WIDTH_MM - CODE_MM - 3 + x * module_mm) * MM, (HEIGHT_MM - 6 - y * module_mm) * MM ],
                               module_mm * MM * 1.02, module_mm * MM * 1.02)
@@ -54,6 +50,12 @@ class Label
   end
 
   private
+
+  def write(document, line, index)
+    document.text_box(line, at: [ 3 * MM, (HEIGHT_MM - 3 - index * 5.4) * MM ], width: (WIDTH_MM - CODE_MM - 8) * MM,
+                            height: 5.6 * MM, size: index.zero? ? 11 : 9, style: index.zero? ? :bold : :normal,
+                            overflow: :shrink_to_fit)
+  end
 
   def code = @code ||= squares(@url)
   def module_mm = CODE_MM / code.last.to_f

@@ -23,15 +23,17 @@ class Comparison
     aside = floor.aside_of(@piece) and
       raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
     sides = [ side("head", "As it stands", floor.plan), *others ]
-    { piece: {
-        id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id,
-        revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"]
-      },
+    { piece: told,
       zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
       sides: sides.map { |column| SideSerializer.new(column).to_h },
       choices: choices.map { |key, (label, *)| { key: key, label: label } },
       refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
+  end
+
+  def told
+    { id: @piece.id, name: @piece.name, wood: @piece.wood, core_id: @piece.core_id,
+      revision: @piece.schedule.head.number, look_hex: PieceSerializer.new(@piece).to_h["look_hex"] }
   end
 
   def floor = @floor ||= ShopFloor.new

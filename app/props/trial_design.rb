@@ -47,9 +47,7 @@ class TrialDesign
   private
 
   def drawn
-    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) },
-      places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told,
-      tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } },
+    { cells: cells.map { |cell| told(cell) }, parts: parts.map { |part| part.map(&:label) }, **laid_out,
       resolution: design.resolution, confounded: design.confounded + between_boards,
       efficiency: design.efficiency&.round(2), boards: boards,
       timber_m2: (width_mm * height_mm * boards * parts.size / 1e6).round(3), amounts: amounts,
@@ -137,6 +135,12 @@ class TrialDesign
   def grid(count)
     Rhexon::Boards::Layout.grid(width_mm: width_mm, height_mm: height_mm, margin_mm: MARGIN_MM, tape_mm: TAPE_MM,
                                 cells: count, stages: step_strip? ? stages.size : 0)
+  end
+
+  # What lies where on the board.
+  def laid_out
+    { places: layout.places.map { |place| PlaceSerializer.new(place).to_h }, strips: strip_told,
+      tapes: layout.tapes.map { |way, from, to| { way: way, from: from, to: to } } }
   end
 
   # The step strip shows the base after each stage.

@@ -54,22 +54,30 @@ module Demo
   # The smaller boards beside it.
   def more_boards!(pieces, now)
     YAML.safe_load_file(MORE_BOARDS).each do |name, record|
-      wide, high = record["size"]
-      board = Board.create!(name: name, piece: pieces.fetch(record["piece"]), wood: record["wood"],
-                            grain: record["grain"], timber_lot: record["timber_lot"], width_mm: wide, height_mm: high,
-                            made_on: (now - record["made"].days).to_date)
+      board = board!(name, record, pieces, now)
       random = Random.new(name.sum)
       record["cells"].each_with_index do |given, index|
         cell = board.cells.create!(label: given["role"] || (index + (record["cells"].first["role"] ? 0 : 1)).to_s,
                                    position: index, role: given["role"] || "run",
                                    layers: record["prepare"] + given["layers"])
-        readings = { "lab" => lab(cell, random), **given.except("layers", "role") }.compact
-        readings.each do |kind, value|
-          Reading.record!(cell: cell, client_id: "demo-#{board.id}-#{index}-#{kind}", kind: kind, value: value,
-                          observer: kind == "liking" ? "the client" : "Osei", light: "daylight",
-                          taken_at: now - record["read"].days)
-        end
+        read!(cell, { "lab" => lab(cell, random), **given.except("layers", "role") }.compact,
+              now - record["read"].days)
       end
+    end
+  end
+
+  def board!(name, record, pieces, now)
+    wide, high = record["size"]
+    Board.create!(name: name, piece: pieces.fetch(record["piece"]), wood: record["wood"], grain: record["grain"],
+                  timber_lot: record["timber_lot"], width_mm: wide, height_mm: high,
+                  made_on: (now - record["made"].days).to_date)
+  end
+
+  def read!(cell, readings, taken_at)
+    readings.each do |kind, value|
+      Reading.record!(cell: cell, client_id: "demo-#{cell.board_id}-#{cell.position}-#{kind}", kind: kind,
+                      value: value, observer: kind == "liking" ? "the client" : "Osei", light: "daylight",
+                      taken_at: taken_at)
     end
   end
 

@@ -39,15 +39,18 @@ class Board::Sheet
   def box(place) = @pdf.stroke_rectangle([ x(place.x_mm), y(place.y_mm) ], place.width_mm * MM, place.height_mm * MM)
   def put(text, at_x, at_y, size: 8, **options) = @pdf.draw_text(text, at: [ at_x, at_y ], size: size, **options)
 
+  def draw_strip
+    @board.sheet.strips.each_with_index do |stage, index|
+      box(stage) && put(index.zero? ? "bare" : index.to_s, x(stage.x_mm + 2), y(stage.y_mm + 6))
+    end
+  end
+
   def draw_board
     @pdf.line_width = 0.8
     @pdf.stroke_rectangle([ x(0), y(0) ], @board.width_mm * MM, @board.height_mm * MM)
     @pdf.line_width = 0.4
     @board.cells.zip(@board.places).each { |cell, place| draw_cell(cell, place) }
-    @board.step_strip &&
-      @board.sheet.strips.each_with_index do |stage, index|
-        box(stage) && put(index.zero? ? "bare" : index.to_s, x(stage.x_mm + 2), y(stage.y_mm + 6))
-      end
+    draw_strip if @board.step_strip
     (@board.trial ? @board.sheet.tapes : []).each { |way, from, to| draw_tape(way, from, to) }
     put(
       "#{@board.name}, #{@board.wood}, #{@board.width_mm} x #{@board.height_mm} mm, 1:1. Tape at the marks, mm " \

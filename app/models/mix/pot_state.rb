@@ -61,12 +61,16 @@ class Mix::PotState
     ml = ->(grams) { (grams / component.density_g_per_ml).round(1) }
     Pour.new(
       name: component.name, role: component.role, share: component.label, real: real_share(component),
-      g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g), low_add_g: now.low_add_g.round(2),
-      high_add_g: now.high_add_g.round(2), add_g: now.add_g.round(2), add_ml: ml.(now.add_g),
-      low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g),
+      g: now.final_g.round(2), first_g: first.g.round(2), ml: ml.(now.final_g), **to_add(now, ml),
       poured_g: mix.poured_g(component.name).round(2), state: now.state(resolution_g), estimate: component.estimate?,
       accepted: correction.accepted[component.name]&.round(2), note: component.note, shelf_g: component.left_g&.round
     )
+  end
+
+  # What is still to go in, and the band that is accepted.
+  def to_add(now, ml)
+    { add_g: now.add_g.round(2), low_add_g: now.low_add_g.round(2), high_add_g: now.high_add_g.round(2),
+      add_ml: ml.(now.add_g), low_add_ml: ml.(now.low_add_g), high_add_ml: ml.(now.high_add_g) }
   end
 
   # What its share comes to with what is in the pot, as the recipe reads it.

@@ -15,10 +15,8 @@ class Photo::Pixels
   # @return [Array<Float>] red, green, blue, 0 to 1
   # @raise [Rhexon::InvalidInput]
   def mean(part, name)
-    ok = part.is_a?(Array) && part.size == 4 && part.all? { |share| share.is_a?(Numeric) && share.between?(0, 1) } &&
-      part[0] + part[2] <= 1.0001 && part[1] + part[3] <= 1.0001
     Rhexon.refuse_unless(
-      ok, "The #{name} is marked by four shares of the photo", where: name,
+      shares?(part), "The #{name} is marked by four shares of the photo", where: name,
       accepted: "left, top, width, height from 0 to 1, inside the photo"
     )
     wide, high = (part[2] * @image.width).floor, (part[3] * @image.height).floor
@@ -28,5 +26,12 @@ class Photo::Pixels
     linear = @image.crop((part[0] * @image.width).floor, (part[1] * @image.height).floor, wide, high)
       .colourspace(:scrgb)
     Array.new(3) { |band| linear.extract_band([ band, linear.bands - 1 ].min).avg }
+  end
+
+  private
+
+  def shares?(part)
+    part.is_a?(Array) && part.size == 4 && part.all? { |share| share.is_a?(Numeric) && share.between?(0, 1) } &&
+      part[0] + part[2] <= 1.0001 && part[1] + part[3] <= 1.0001
   end
 end

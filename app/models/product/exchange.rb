@@ -75,14 +75,16 @@ class Product::Exchange
       text.match?(RUNS) && !text.match?(/\A[+-]?\d+([.,]\d+)?\z/) ? "'#{text}" : text
     end
 
+    def table_of(text)
+      separator = [ ",", ";", "\t" ].max_by { |candidate| text.lines.first.count(candidate) }
+      CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true,
+                      header_converters: ->(name) { name.to_s.strip.delete_prefix("'") })
+    end
+
     def read_csv(text)
       lines = text.count("\n")
       few!(lines - 1) if lines > MOST_ROWS * LINES_A_ROW
-      separator = [ ",", ";", "\t" ].max_by { |candidate| text.lines.first.count(candidate) }
-      table = CSV.parse(text, headers: true, col_sep: separator, liberal_parsing: true, skip_blanks: true,
-                        header_converters: ->(name) {
-                          name.to_s.strip.delete_prefix("'")
-                        })
+      table = table_of(text)
       headers = table.headers.compact
       missing = NEEDED - headers
       Rhexon.refuse_unless(
@@ -90,11 +92,10 @@ class Product::Exchange
         where: "row 1", accepted: "a first row with #{NEEDED.join(", ")} and any of the columns an export has"
       )
       few!(table.size)
-      keep(table.each_with_index.map { |cells, index|
-        [ index + 2, cells.to_h.transform_values { |cell|
-          cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
-        } ]
-      }, headers - columns)
+      rows = table.each_with_index.map do |cells, index|
+        [ index + 2, cells.to_h.transform_values { |cell| bare(cell) } ]
+      end
+      keep(rows, headers - columns)
     rescue CSV::MalformedCSVError => error
       raise Rhexon::InvalidInput.new(
         "The file is not CSV: #{error.message.first(120)}", where: "file",
@@ -161,22 +162,30 @@ class Product::Exchange
       report.refused << { row: number, name: name.presence || "a row without a name", sentence: refusal.message }
     end
 
+    # Without the mark that keeps a spreadsheet from reckoning with it.
+    def bare(cell) = cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
+
+    def known_or_new(cells)
+      (cells["code"].present? && Product.find_by(code: cells["code"])) ||
+        Product.find_by(maker: cells["maker"], name: cells["name"]) || Product.new
+    end
+
+    def figures_of(cells, product)
+      return cells.except("id", "json", *IDENTITY) if cells["json"]
+
+      written(cells.slice(*Rhexon::Materials::ProductFigures.paths), product)
+    end
+
     def product_of(cells)
-      product = (cells["code"].present? && Product.find_by(code: cells["code"])) || Product.find_by(
-        maker: cells["maker"], name: cells["name"]
-      ) || Product.new
+      product = known_or_new(cells)
       if NEEDED.any? { |field| cells[field].blank? }
         raise Rhexon::InvalidInput.new("Maker, name and class are needed", where: "name")
       end
 
-      figures = cells["json"] ? cells.except("id", "json",
-                                             *IDENTITY) : written(
-                                               cells.slice(*Rhexon::Materials::ProductFigures.paths), product
-                                             )
       product.assign_attributes(
         maker: cells["maker"], name: cells["name"], kind: cells["class"],
         role: cells["role"].presence || product.role || "top coat",
-        colour: cells["colour"].presence || product.colour || "clear", figures: figures
+        colour: cells["colour"].presence || product.colour || "clear", figures: figures_of(cells, product)
       )
       product.code = cells["code"].presence || product.code || Product.free_code(product.name)
       product

@@ -45,6 +45,13 @@ module Rhexon
         boards
       end
 
+      # How uneven two boards are once a run of each has changed places.
+      def swapped(boards, one, at, other, there)
+        [ uneven(with(boards[one], at, boards[other][there])), uneven(with(boards[other], there, boards[one][at])) ]
+      end
+
+      def with(places, at, run) = places.dup.tap { |changed| changed[at] = run }
+
       # The first exchange that evens them out.
       def better(boards, by_board)
         whole = total(by_board)
@@ -54,8 +61,7 @@ module Rhexon
         boards.each_index.to_a.combination(2) do |one, other|
           boards[one].each_index do |at|
             boards[other].each_index do |there|
-              first = uneven(boards[one].dup.tap { |places| places[at] = boards[other][there] })
-              second = uneven(boards[other].dup.tap { |places| places[there] = boards[one][at] })
+              first, second = swapped(boards, one, at, other, there)
               changed = @factors.map do |factor|
                 whole[factor] - by_board[one][factor] - by_board[other][factor] + first[factor] + second[factor]
               end

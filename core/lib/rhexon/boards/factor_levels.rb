@@ -38,9 +38,7 @@ module Rhexon
       # @raise [InvalidInput] when a factor does not fit the layers
       def check!(layers, factors)
         factors.each do |factor|
-          step = layers.find { |layer| layer["id"] == factor["step"] } or
-            raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}",
-                                   where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
+          step = step_of(layers, factor)
           kinds = FIELDS[factor["field"]] or
             raise InvalidInput.new(
               "#{factor["field"].inspect} cannot be varied", where: "factors", accepted: FIELDS.keys.join(", ")
@@ -54,6 +52,13 @@ module Rhexon
           end
         end
       end
+
+      def step_of(layers, factor)
+        layers.find { |layer| layer["id"] == factor["step"] } or
+          raise InvalidInput.new("#{factor["name"]} varies a step that the base does not have: #{factor["step"]}",
+                                 where: "factors", accepted: layers.map { |layer| layer["id"] }.join(", "))
+      end
+      private_class_method :step_of
 
       def set(layers, factor, value)
         layers.filter_map do |layer|

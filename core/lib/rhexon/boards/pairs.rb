@@ -15,6 +15,12 @@ module Rhexon
 
       module_function
 
+      def standing(id, strength, sd, picks)
+        Strength.new(id: id, strength: strength, sd: sd, wins: picks.count { |winner, _| winner == id },
+                     losses: picks.count { |_, loser| loser == id }).freeze
+      end
+      private_class_method :standing
+
       # @param ids [Array<Object>] what was compared
       # @param picks [Array<Array(Object, Object)>] picked, and passed over
       # @return [Array<Strength>] the strongest first
@@ -27,12 +33,7 @@ module Rhexon
         logs = solve(ids, won).transform_values { |value| Math.log(value) }
         mean = logs.values.sum / logs.size
         errors = errors(ids, won, logs)
-        ids
-          .map { |id|
-            Strength.new(id: id, strength: logs[id] - mean, sd: errors[id],
-                         wins: picks.count { |winner, _| winner == id },
-                         losses: picks.count { |_, loser| loser == id }).freeze
-          }
+        ids.map { |id| standing(id, logs[id] - mean, errors[id], picks) }
            .sort_by { |standing| [ -standing.strength, ids.index(standing.id) ] }
       end
 

@@ -61,17 +61,20 @@ module Rhexon
           single: @plan.shop.rooms.fetch(pass.room).single?, dust: pass.dust, film: pass.film?, setup: pass.setup_min,
           work: pass.work_min, cleanup: pass.cleanup_min, count: pass.count, minutes: pass.minutes || 0,
           settles: pass.piece.house.fetch("dust_settles_min"), not_before: not_before(placement),
-          waits: scuff ? sand_waits(served,
-                                    pass.faces) : @model.drying.waits[served].map { |wait|
-                                                    wait(wait.lower, wait.opening, wait.fixed)
-                                                  },
+          waits: scuff ? sand_waits(served, pass.faces) : waits(served),
           unders: @model.drying.unders[served], scuff_min: @model.times.scuff_min[served],
-          dust_safe: scuff ||
-            !dusty?(pass.dry_room) ? nil : @model.drying.dust_safe[served]&.then { |opening|
-                                             wait(served, opening, nil)
-                                           },
+          dust_safe: scuff ? nil : dust_safe(served, pass.dry_room),
           hand_key: @draws.key("#{pass.key}/hands"), after_day: pass.after_day
         )
+      end
+
+      def waits(served)
+        @model.drying.waits[served].map { |wait| wait(wait.lower, wait.opening, wait.fixed) }
+      end
+
+      def dust_safe(served, room)
+        opening = @model.drying.dust_safe[served]
+        opening && dusty?(room) ? wait(served, opening, nil) : nil
       end
 
       # Where nothing raises dust no film has to be waited for.

@@ -42,20 +42,22 @@ module Rhexon
         @span.each_with_index { |minutes, index| @drying[index] << minutes }
       end
 
+      def earliest(step, reached)
+        [
+          @piece_end[step.piece], @person_end[step.person], @single_end[step.room], @single_end[step.tool],
+          step.not_before, reached - step.setup,
+          (@wet_until[step.room] - step.setup if step.dust),
+          (@plan.shop.zone.end_of_day(@first_end[step.after_day]) if step.after_day && @first_end[step.after_day]),
+          (@dusty_until[step.dry_room] - step.setup if step.film)
+        ].compact.max
+      end
+
       def place(step)
         index = step.index
         reached = latest(step.waits)
         return wait(step, reached) if step.person.nil?
 
-        from = [
-          @piece_end[step.piece], @person_end[step.person], @single_end[step.room], @single_end[step.tool],
-          step.not_before, reached - step.setup
-        ].max
-        from = [ from, @wet_until[step.room] - step.setup ].max if step.dust
-        if step.after_day && @first_end[step.after_day]
-          from = [ from, @plan.shop.zone.end_of_day(@first_end[step.after_day]) ].max
-        end
-        from = [ from, @dusty_until[step.dry_room] - step.setup ].max if step.film
+        from = earliest(step, reached)
         length = hands(step)
         start = open_at(step.person, from, length)
         start = after_scuff(step, start, length) if step.film && lost?(step, start + step.setup)

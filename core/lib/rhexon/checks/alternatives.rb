@@ -23,6 +23,16 @@ module Rhexon
         end
       end
 
+      # Whether every face is thick enough without its last coat.
+      def spare?(context)
+        context.walks.values.all? do |walk|
+          walk.last_coat or next true
+          least = Film::MinimumThickness.um(context.piece.use, walk.final)
+          least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
+        end
+      end
+      private_class_method :spare?
+
       # One coat less, where the film stays thick enough.
       # @return [Array<Remedy>]
       def fewer(context)
@@ -36,12 +46,7 @@ module Rhexon
         end
         return [] if last.any? { |placement| placement.status != "planned" }
 
-        spare = context.walks.values.all? do |walk|
-          walk.last_coat or next true
-          least = Film::MinimumThickness.um(context.piece.use, walk.final)
-          least && walk.final.total_um - (walk.final.layers.last&.laid_um || 0) >= least
-        end
-        return [] unless spare
+        return [] unless spare?(context)
 
         [ context.remedy("One coat less, the film stays thick enough",
                          { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]

@@ -41,7 +41,8 @@ module Rhexon
           .encode("UTF-8", invalid: :replace, undef: :replace)
           .split(/\r\n|\r|\n/).map
           .with_index(1) { |line, number| [ line.sub(/(\A|\s)#.*/, ""), number ] }
-        fields = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT").flat_map { |line, _| tokens(line) }.map(&:upcase)
+        head = between(lines, "BEGIN_DATA_FORMAT", "END_DATA_FORMAT")
+        fields = head.flat_map { |line, _| tokens(line) }.map(&:upcase)
         refuse("The file has no data format", "a CGATS text file with BEGIN_DATA_FORMAT") if fields.empty?
         rows = between(lines, "BEGIN_DATA", "END_DATA").reject { |line, _| line.strip.empty? }
         refuse("The file has no data", "rows between BEGIN_DATA and END_DATA") if rows.empty?

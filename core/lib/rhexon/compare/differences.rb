@@ -12,18 +12,23 @@ module Rhexon
       # @return [Array<String>] sentence parts
       # @param currency [String, nil] unit of what material costs
       def for(one, other, currency: nil)
-        [ date(one, other), counted(other.coats - one.coats, "coat"), counted(other.sessions - one.sessions, "session"),
-          hands(other.hands_min - one.hands_min), film(other.film_um - one.film_um),
-          amount(one.litres, other.litres, :litres) do |by|
-            "#{format("%.1f", by)} l of mix"
-          end, amount(one.voc_g, other.voc_g, :voc_g) { |by| "#{by.round} g of solvent in the air" },
-          amount(one.cost, other.cost, :cost) do |by|
-            [ format("%.2f", by), currency, "of material" ].compact.join(" ")
-          end, sheen(one,
-                     other), pores(one,
-                                   other), counted(other.scuffs - one.scuffs,
-                                                   "scuff"), counted(stops(other) - stops(one), "stop") ].compact
+        [ *work(one, other), *material(one, other, currency), sheen(one, other), pores(one, other),
+          counted(other.scuffs - one.scuffs, "scuff"), counted(stops(other) - stops(one), "stop") ].compact
       end
+
+      def work(one, other)
+        [ date(one, other), counted(other.coats - one.coats, "coat"), counted(other.sessions - one.sessions, "session"),
+          hands(other.hands_min - one.hands_min), film(other.film_um - one.film_um) ]
+      end
+      private_class_method :work
+
+      def material(one, other, currency)
+        money = [ currency, "of material" ].compact.join(" ")
+        [ amount(one.litres, other.litres, :litres) { |by| "#{format("%.1f", by)} l of mix" },
+          amount(one.voc_g, other.voc_g, :voc_g) { |by| "#{by.round} g of solvent in the air" },
+          amount(one.cost, other.cost, :cost) { |by| "#{format("%.2f", by)} #{money}" } ]
+      end
+      private_class_method :material
 
       def date(one, other)
         return "no date" if other.ready_at.nil?

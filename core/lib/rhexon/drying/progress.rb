@@ -114,6 +114,13 @@ module Rhexon
         end
       end
 
+      # Between what was reckoned from an earlier minute and what stands.
+      def shift(from, times, done, rates)
+        return 0.0 unless @table && @table.times.first != from
+
+        @table.done.first - Table.new(times, done, rates).at(@table.times.first)
+      end
+
       # A table that reaches further back counts from the same zero, so that what was looked up before still holds.
       def reckon(from, to)
         times, done, rates = @table &&
@@ -124,11 +131,7 @@ module Rhexon
           times << change
           rates << @rate.call(@line.at(change))
         end
-        shift = if @table && @table.times.first != from
-          @table.done.first - Table.new(times, done, rates).at(@table.times.first)
-        else
-          0.0
-        end
+        shift = shift(from, times, done, rates)
         Table.new(times.freeze, (shift.zero? ? done : done.map { |value| value + shift }).freeze, rates.freeze).freeze
       end
     end

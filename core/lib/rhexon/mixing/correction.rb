@@ -162,6 +162,16 @@ module Rhexon
         "pot_life" if @limits["usable_g"] && total_g > @limits["usable_g"]
       end
 
+      def within_tolerance?(index, amounts)
+        off = (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100
+        off <= recipe.components[index].tolerance_percent + TINY
+      end
+
+      def share_in_range(index, amounts)
+        "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} " \
+          "(#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})"
+      end
+
       # Everything to its first target; offered when each share stays inside the range its maker allows.
       def accept
         amounts = at_least_planned
@@ -171,17 +181,9 @@ module Rhexon
             ranged.all? { |index| recipe.own_reading(index, amounts).between?(*recipe.components[index].range) }
           return
         end
-        unless loose.all? { |index|
-          (recipe.own_reading(index, amounts) / recipe.components[index].parts - 1).abs * 100 <=
-              recipe.components[index].tolerance_percent + TINY
-        }
-          return
-        end
+        return unless loose.all? { |index| within_tolerance?(index, amounts) }
 
-        shares = ranged.map do |index|
-          "#{recipe.components[index].name} at #{format("%.3g", recipe.own_reading(index, amounts))} " \
-          "(#{recipe.components[index].range.map { |end_of| format("%g", end_of) }.join(" to ")})"
-        end
+        shares = ranged.map { |index| share_in_range(index, amounts) }
         Option.new(
           kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts),
           sentence: "Leave it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows."

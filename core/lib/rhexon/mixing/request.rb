@@ -45,15 +45,23 @@ module Rhexon
           Cut.read(json[key], spirit_density: json.dig("spirit", "density_g_per_ml"),
                               resin_density: json["resin_density_g_per_ml"], where: key)
         }
-        result = if json["cut"] then json["make_ml"] ? Cuts.make(
-          read.("cut"), solution_ml: json["make_ml"]
-        ) : Cuts.from_flake(read.("cut"), flake_g: json["flake_g"])
-        elsif json["make_ml"] then Cuts.from_stock(read.("stock"), make_ml: json["make_ml"], to: read.("to"))
+        cut_answer(json["cut"] ? cut_made(json, read) : cut_changed(json, read))
+      end
+
+      def cut_made(json, read)
+        return Cuts.make(read.("cut"), solution_ml: json["make_ml"]) if json["make_ml"]
+
+        Cuts.from_flake(read.("cut"), flake_g: json["flake_g"])
+      end
+      private_class_method :cut_made
+
+      def cut_changed(json, read)
+        if json["make_ml"] then Cuts.from_stock(read.("stock"), make_ml: json["make_ml"], to: read.("to"))
         elsif json["to"] then Cuts.change(read.("stock"), solution_ml: json["solution_ml"], to: read.("to"))
         else Cuts.thinned(read.("stock"), json["solution_ml"], json["add_spirit_ml"])
         end
-        cut_answer(result)
       end
+      private_class_method :cut_changed
 
       def pour(pour)
         {

@@ -192,21 +192,26 @@ module Rhexon
         product ? "#{product.sheet_t_c} °C #{product.sheet_rh} %" : "20 °C 50 %"
       end
 
+      # It never comes by the air alone: somebody has looked.
+      def seen_rows(wait)
+        sheet = wait.milestone.sheet_min.round
+        [ [ "sheet", sheet ], [ "seen", wait.reached_at - wait.from - sheet ] ]
+      end
+
+      def causes(wait)
+        causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
+        return causes if wait.school == 1.0 || wait.reckoned_at.nil?
+
+        causes << [ "school", wait.reckoned_at - wait.from - wait.milestone.minutes.ceil ]
+      end
+
       # Rows sum exactly to the minutes from laying to the milestone; what was seen at the bench, the floor and
       # rounding up to whole minutes go into a row of their own or the largest one.
       def rows(wait)
         return [ [ "sheet", wait.reached_at - wait.from ] ] if wait.milestone.nil?
-        unless wait.milestone.minutes.finite?
-          return [
-            [ "sheet", wait.milestone.sheet_min.round ],
-            [ "seen", wait.reached_at - wait.from - wait.milestone.sheet_min.round ]
-          ]
-        end
+        return seen_rows(wait) unless wait.milestone.minutes.finite?
 
-        causes = wait.milestone.ledger.map { |cause, minutes| [ cause.to_s, minutes.round ] }
-        unless wait.school == 1.0 || wait.reckoned_at.nil?
-          causes << [ "school", wait.reckoned_at - wait.from - wait.milestone.minutes.ceil ]
-        end
+        causes = causes(wait)
         rest = wait.reached_at - wait.from - causes.sum(&:last)
         return causes if rest.zero?
 

@@ -49,15 +49,18 @@ module Rhexon
       # @param model [Search::Model]
       def occupy(trial, model)
         in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }
-        dusty.each { |room, from, till| trial.floors[model.places.room_number(room)].dusty.add(from, till) }
-        wet.each { |room, from, till| trial.floors[model.places.room_number(room)].wet.add(from, till) }
-        lying.each do |room, *place|
-          trial.floors[model.places.room_number(room)].rack&.put(*place)
-          trial.lying[model.piece_of[place.last]] << [ place.last, model.passes[place.last].range.to_a ]
-        end
+        floor = ->(room) { trial.floors[model.places.room_number(room)] }
+        dusty.each { |room, from, till| floor.(room).dusty.add(from, till) }
+        wet.each { |room, from, till| floor.(room).wet.add(from, till) }
+        lying.each { |room, *place| lay(trial, model, floor.(room).rack, place) }
       end
 
       private
+
+      def lay(trial, model, rack, place)
+        rack&.put(*place)
+        trial.lying[model.piece_of[place.last]] << [ place.last, model.passes[place.last].range.to_a ]
+      end
 
       def fix_all(passes)
         passes.each_with_index do |pass, at|

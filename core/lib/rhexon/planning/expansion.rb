@@ -109,21 +109,15 @@ module Rhexon
 
       # What is flooded on is wiped off again before it is tacky: work of its own, right behind.
       def wipe_off(wet)
-        pass = wet.dup.tap do |copy|
-          copy.index = @first_index + @passes.size
-          copy.key = "#{wet.key}/wipe"
-          copy.kind = "wipe_off"
-          copy.each_min = minutes(wet.area_m2 * hands.wipe_off_min_per_m2)
-          copy.setup_min = 0
-          copy.cleanup_min = gear("cleanup_min", wet.step)
-          copy.inserted = true
-          copy.under, copy.mates, copy.under_faces, copy.abraded_by = [], [], {}, {}
-          copy.after_day = nil
-          copy.tools = []
-          copy.needs = [ Precedence.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ]
-          copy.hard = HardWindow.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
-        end
-        @passes << pass
+        changes = {
+          index: @first_index + @passes.size, key: "#{wet.key}/wipe", kind: "wipe_off",
+          each_min: minutes(wet.area_m2 * hands.wipe_off_min_per_m2), setup_min: 0,
+          cleanup_min: gear("cleanup_min", wet.step), inserted: true, under: [], mates: [], under_faces: {},
+          abraded_by: {}, after_day: nil, tools: [],
+          needs: [ Precedence.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ],
+          hard: HardWindow.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze
+        }
+        @passes << wet.dup.tap { |pass| changes.each { |member, value| pass[member] = value } }
       end
 
       def needs(pass, later)
@@ -184,11 +178,16 @@ module Rhexon
 
       HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
 
-      def hard(pass)
-        below = pass.faces.flat_map { |face| state(face)[:film] }.max
-        kind = HARD.keys.find do |flag|
+      # Wet on wet lies over the same product only.
+      def flagged(pass, below)
+        HARD.keys.find do |flag|
           pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product))
         end
+      end
+
+      def hard(pass)
+        below = pass.faces.flat_map { |face| state(face)[:film] }.max
+        kind = flagged(pass, below)
         if kind && below && at(below).film? && at(below).product.milestone(HARD.fetch(kind).last)&.value
           return HardWindow.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze
         end

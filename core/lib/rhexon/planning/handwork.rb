@@ -19,12 +19,15 @@ module Rhexon
         return [ [ whole, nil ] ] if logged.empty? && slices.one?
 
         fixed = logged.map { |name, range| [ range || slices[name[/\d+/].to_i - 1] || whole, name ] }.uniq
-        left = whole.to_a - fixed.flat_map { |range, _| range.to_a }
-        open = left.chunk_while { |one, other| other == one + 1 }.flat_map { |run| slices(step, faces, run) }
-        (fixed +
-          open.map do |range|
-            [ range, "pieces#{range.begin + 1}-#{range.end + 1}" ]
-          end).sort_by { |range, _| range.begin }
+        (fixed + open_parts(step, faces, whole.to_a - fixed.flat_map { |range, _| range.to_a }))
+          .sort_by { |range, _| range.begin }
+      end
+
+      # @param left [Array<Integer>] pieces that no logged part has
+      def open_parts(step, faces, left)
+        left.chunk_while { |one, other| other == one + 1 }
+          .flat_map { |run| slices(step, faces, run) }
+          .map { |range| [ range, "pieces#{range.begin + 1}-#{range.end + 1}" ] }
       end
 
       # @return [Array<Range>] as many pieces each as fit into the longest open interval and on the rack

@@ -29,9 +29,9 @@ module Rhexon
         ].compact.min
         return finish - (model.passes[index].minutes || 0) if model.kind[index] == :wait
 
-        model.crews.crew[index]
-          .filter_map { |person| model.hours[person].latest_start(finish, [ model.times.hands[index], 1 ].max) }.max ||
-          finish - model.times.hands[index]
+        hands = model.times.hands[index]
+        model.crews.crew[index].filter_map { |who| model.hours[who].latest_start(finish, [ hands, 1 ].max) }.max ||
+          finish - hands
       end
 
       # The last coats must be dry by the target.

@@ -57,20 +57,19 @@ module Rhexon
       # Distinct piece and local date on which hands are on it.
       def sessions(trial)
         zone = @model.shop.zone
-        days = trial.start.each_index.flat_map do |index|
-          if trial.start[index] && @model.kind[index] != :wait
-            stretches(trial, index).map { |from, _| [ @model.piece_of[index], zone.day(from) ] }
-          else
-            []
-          end
+        placed = trial.start.each_index.select { |index| trial.start[index] && @model.kind[index] != :wait }
+        begun = placed.flat_map { |index| stretches(trial, index).map { |from, _| [ @model.piece_of[index], from ] } }
+        scuffed = trial.scuff.each_index.filter_map do |index|
+          trial.scuff[index] && [ @model.piece_of[index], trial.scuff[index][0] ]
         end
-        logged = @model.logged.scuffed.map do |placement|
-          [ @model.pieces.index { |piece| piece.id == placement.pass.piece.id }, zone.day(placement.hands_start) ]
+        (begun + logged_scuffs + scuffed).uniq { |piece, minute| [ piece, zone.day(minute) ] }.size
+      end
+
+      # @return [Array<Array(Integer, Integer)>] piece and minute
+      def logged_scuffs
+        @model.logged.scuffed.map do |placement|
+          [ @model.pieces.index { |piece| piece.id == placement.pass.piece.id }, placement.hands_start ]
         end
-        (days + logged +
-          trial.scuff.each_index.filter_map do |index|
-            trial.scuff[index] && [ @model.piece_of[index], zone.day(trial.scuff[index][0]) ]
-          end).uniq.size
       end
 
       def hands_min(trial)

@@ -108,11 +108,12 @@ module Rhexon
         before = spots.first.start - @times.settles[block.first]
         scuff = @scuffs.scuff_from(lost.first, earliest, minutes, minutes)
         later = @scuffs.scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
-        if later[1] <= before ||
-            scuff[0] + @times.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min") <
-                spots[lost.last - block.first].start + @times.setup[lost.last]
-          scuff = later
-        end
+        fresh_until = scuff[0] + @times.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min")
+        stale = fresh_until < spots[lost.last - block.first].start + @times.setup[lost.last]
+        one_by_one(lost, lengths, later[1] <= before || stale ? later : scuff)
+      end
+
+      def one_by_one(lost, lengths, scuff)
         cursor = scuff[0]
         lost.zip(lengths).map do |index, length|
           [ cursor, cursor + @times.scuff_min[index], scuff[2] ].tap { cursor += length }
@@ -172,13 +173,14 @@ module Rhexon
           (taken = (@model.passes[lower].range.to_a & mine).size).positive? &&
             @partial.floors[@places.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
         end
-        if here && @places.wet[index]
-          here.put(
-            @partial.work_start[index],
-            @drying.handle[index]&.at(@partial.work_end[index], @partial.early[index]) || @partial.work_end[index],
-            @times.count[index], [ :try, index ]
-          )
-        end
+        return unless here && @places.wet[index]
+
+        here.put(@partial.work_start[index], handled_at(index), @times.count[index], [ :try, index ])
+      end
+
+      def handled_at(index)
+        done = @partial.work_end[index]
+        @drying.handle[index]&.at(done, @partial.early[index]) || done
       end
 
       # @param racked [Boolean] several of them lie on one rack
@@ -186,11 +188,7 @@ module Rhexon
         shut = nil
         ends = @partial.ends[@model.piece_of[block.first]]
         spots = (block.first..block.last).map do |index|
-          ready = @slots.ready(index)
-          begun = [
-            from, ends, ready && ready - @times.setup[index], (@slots.next_day(index) if @model.passes[index].after_day)
-          ].compact.max
-          spot = member_spot(index, ready, person, begun, ends) or return [ nil, nil ]
+          spot = member_spot(index, person, from, ends) or return [ nil, nil ]
           finish = @booking.pencil_in(index, spot)
           lay_on_rack(block, index) if racked
           if person
@@ -199,11 +197,7 @@ module Rhexon
           end
 
           missed = missed_by(index, block)
-          first = @partial.start[block.first]
-          # A later start may do with less than what was missed; for the bound none may be left out.
-          return [ nil,
-                   first + (@relaxed ? Planning::Lane::GRID : [ Planning::Calendar.ceil(missed / 2),
-                                                                Planning::Lane::GRID ].max) ] if missed.positive?
+          return [ nil, @partial.start[block.first] + next_try(missed) ] if missed.positive?
 
           ends = from = finish
           spot
@@ -211,9 +205,19 @@ module Rhexon
         [ spots, nil ]
       end
 
+      # A later start may do with less than what was missed; for the bound none may be left out.
+      def next_try(missed)
+        return Planning::Lane::GRID if @relaxed
+
+        [ Planning::Calendar.ceil(missed / 2), Planning::Lane::GRID ].max
+      end
+
       # A pin of the block holds, or lapses where the piece is not free yet; a film that is not ready does not move
       # it.
-      def member_spot(index, ready, person, begun, ends)
+      def member_spot(index, person, from, ends)
+        ready = @slots.ready(index)
+        next_day = @slots.next_day(index) if @model.passes[index].after_day
+        begun = [ from, ends, ready && ready - @times.setup[index], next_day ].compact.max
         return @slots.idle(index, ready) if @model.kind[index] == :wait
         return @slots.pinned(index, [ @slots.floor(index), ends ].max) if @reserved.key?(index)
 

@@ -148,20 +148,25 @@ module Rhexon
 
       def move(order, from, by) = order.insert((from + by).clamp(0, order.size - 1), order.delete_at(from))
 
+      # Films under those coats that are not in the log yet.
+      def open_under(coats)
+        coats.flat_map { |index| @model.drying.unders[index].map(&:lower) }
+          .select { |index| @model.logged.placed[index].nil? }
+      end
+
+      def planned(trial)
+        @model.passes.each_index.select do |index|
+          trial.start[index] && @model.kind[index] != :wait && @model.logged.placed[index].nil?
+        end
+      end
+
       # Holds a coat until the next opening, or lets its scuff go ahead; or lets go of either.
       def toggle(trial, holds)
         scuffed = trial.scuff.each_index.select { |index| trial.scuff[index] }
         return holds.toggle_scuff(scuffed[@random.rand(scuffed.size)]) if scuffed.any? && @random.rand(3).zero?
 
-        lost = scuffed.flat_map { |index| @model.drying.unders[index].map(&:lower) }
-          .select { |index| @model.logged.placed[index].nil? }
-        pool = if lost.any? && @random.rand(3) < 2
-          lost
-        else
-          @model.passes.each_index.select do |index|
-            trial.start[index] && @model.kind[index] != :wait && @model.logged.placed[index].nil?
-          end
-        end
+        lost = open_under(scuffed)
+        pool = lost.any? && @random.rand(3) < 2 ? lost : planned(trial)
         return holds if pool.empty?
 
         index = pool[@random.rand(pool.size)]

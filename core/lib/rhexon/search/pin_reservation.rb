@@ -20,24 +20,33 @@ module Rhexon
           next if pin.start.nil? || lapsed.include?(index)
 
           finish = pin.start + @times.hands[index]
-          if pin.start >= @partial.now
-            who = @crews.crew[index].find { |person| @partial.lanes[person].free?(pin.start, finish) }
+          who, tool = free_for(index, pin.start, finish)
+          if who && room_free?(index, pin.start, finish) && (tool || @places.tools[index].empty?)
+            take(index, pin.start, finish, PartialSchedule::Reservation.new(who, tool))
+          else
+            @partial.lapsed << index
           end
-          tool = @places.tools[index].find { |lane| @partial.tool_lanes[lane].free?(pin.start, finish) }
-          here = @partial.floors[@places.room[index]]
-          if who.nil? || (tool.nil? && @places.tools[index].any?) || (here.lane && !here.lane.free?(pin.start, finish))
-            next @partial.lapsed << index
-          end
-
-          @partial.lanes[who].take(pin.start, finish)
-          @partial.tool_lanes[tool].take(pin.start, finish) if tool
-          here.lane&.take(pin.start, finish)
-          reserve_air(index, here, pin.start + @times.setup[index], finish)
-          @partial.reserved[index] = PartialSchedule::Reservation.new(who, tool)
         end
       end
 
       private
+
+      # @return [Array(Integer, Integer)] person and tool, nil where none is free
+      def free_for(index, start, finish)
+        who = @crews.crew[index].find { |one| @partial.lanes[one].free?(start, finish) } if start >= @partial.now
+        [ who, @places.tools[index].find { |lane| @partial.tool_lanes[lane].free?(start, finish) } ]
+      end
+
+      def room_free?(index, start, finish) = @partial.floors[@places.room[index]].lane&.free?(start, finish) != false
+
+      def take(index, start, finish, reservation)
+        here = @partial.floors[@places.room[index]]
+        @partial.lanes[reservation.who].take(start, finish)
+        @partial.tool_lanes[reservation.tool].take(start, finish) if reservation.tool
+        here.lane&.take(start, finish)
+        reserve_air(index, here, start + @times.setup[index], finish)
+        @partial.reserved[index] = reservation
+      end
 
       def reserve_air(index, here, work, finish)
         here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]

@@ -47,11 +47,8 @@ module Rhexon
         scuff(index, pass) if @partial.scuff[index]
         placement = Planning::Placement.new(
           pass: pass, hands: hands(index), person: person(@partial.who[index]),
-          tool: @partial.tool[index] && @model.shop.tools[@partial.tool[index]]["id"],
-          hands_start: @partial.start[index], work_start: @partial.work_start[index],
-          first_end: @partial.first_end[index], work_end: @partial.work_end[index],
-          hands_end: @partial.hands_end[index], earlier: @partial.early[index], waits: -> { waits(pass) },
-          because: because(index), status: status(index)
+          tool: @partial.tool[index] && @model.shop.tools[@partial.tool[index]]["id"], **minutes(index),
+          earlier: @partial.early[index], waits: -> { waits(pass) }, because: because(index), status: status(index)
         )
         if pass.leaves_something?
           placement.milestones = @model.drier.milestones(pass, placement.earlier, placement.work_end)
@@ -60,19 +57,22 @@ module Rhexon
         @placed[index] = placement
       end
 
+      def minutes(index)
+        { hands_start: @partial.start[index], work_start: @partial.work_start[index],
+          first_end: @partial.first_end[index], work_end: @partial.work_end[index],
+          hands_end: @partial.hands_end[index] }
+      end
+
       # Nobody is there, or hands are on something else.
       def because(index)
         return @partial.why[index].to_s unless @partial.why[index] == :late
 
         at = Planning::Calendar.ceil(@partial.asked[index])
         length = @model.times.pauses[index] ? @model.times.each_min[index] : @model.times.hands[index]
-        if @model.crews.crew[index].any? { |person|
+        there = @model.crews.crew[index].any? do |person|
           (shut = @model.hours[person].shut_after(at)) && at + length <= shut
-        }
-          "hands"
-        else
-          "hours"
         end
+        there ? "hands" : "hours"
       end
 
       def scuff(index, pass)

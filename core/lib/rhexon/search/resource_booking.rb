@@ -56,13 +56,7 @@ module Rhexon
 
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff
-        unless @reserved.key?(index)
-          if spot.stretches
-            spot.stretches.each { |from, till| @partial.lanes[spot.who].take(from, till) }
-          else
-            @partial.lanes[spot.who].take(spot.start, finish)
-          end
-        end
+        take_hands(spot, finish) unless @reserved.key?(index)
         here = @partial.floors[@places.room[index]]
         here.lane&.take(spot.start, finish)
         here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]
@@ -72,6 +66,11 @@ module Rhexon
 
         @partial.tool[index] = spot.tool
         @partial.tool_lanes[spot.tool].take(spot.start, finish)
+      end
+
+      def take_hands(spot, finish)
+        lane = @partial.lanes[spot.who]
+        (spot.stretches || [ [ spot.start, finish ] ]).each { |from, till| lane.take(from, till) }
       end
 
       def leave_wet(index, here, work)

@@ -130,12 +130,18 @@ module Rhexon
         end
       end
 
+      # Its piece is free, and each film is dry to sand.
+      def earliest(index, lost)
+        sanded = lost.filter_map { |window| window.under.sand && open_at_or_logged(window.under) }.max
+        [ @now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
+      end
+
+      # Dust of the scuff settles before the coat, and the coat comes while the scuff is fresh.
       def scuffed_coat(index, from, coat, lost)
         faces = @model.passes[index].faces & lost.flat_map(&:faces)
         length = @times.scuff_of(index, faces)
         minutes = Planning::Calendar.ceil(length)
-        sanded = lost.filter_map { |window| window.under.sand && open_at_or_logged(window.under) }.max
-        earliest = [ @now, @partial.ends[@model.piece_of[index]], sanded ].compact.max
+        earliest = earliest(index, lost)
         gap = gap(index)
         valid = @model.house(index, "scuff_valid_min")
         ahead = @holds.ahead?(index)
@@ -144,9 +150,7 @@ module Rhexon
           scuff = scuff_from(index, at, minutes, length)
           coat = @slots.first_fit(index, [ from, scuff[1] + gap ].max, coat.why, coat.asked)
           scuff = nearer(index, scuff, coat.start - gap, minutes, length) unless ahead
-          unless fresh_until?(index, scuff, coat, valid)
-            scuff = ahead_of(index, scuff, coat, earliest, minutes, length)
-          end
+          scuff = ahead_of(index, scuff, coat, earliest, length) unless fresh_until?(index, scuff, coat, valid)
           coat.scuff = [ *scuff, faces ]
           return coat if fresh_until?(index, scuff, coat, valid)
 
@@ -159,7 +163,8 @@ module Rhexon
       def fresh_until?(index, scuff, coat, valid) = coat.start + @times.setup[index] <= scuff[1] + valid
 
       # The first free hour from which on a scuff is still fresh at the coat, if it is done before it.
-      def ahead_of(index, scuff, coat, earliest, minutes, length)
+      def ahead_of(index, scuff, coat, earliest, length)
+        minutes = Planning::Calendar.ceil(length)
         soonest = coat.start + @times.setup[index] - @model.house(index, "scuff_valid_min") - length
         ahead = scuff_from(index, [ soonest, earliest ].max, minutes, length)
         ahead[1] + gap(index) <= coat.start ? ahead : scuff

@@ -105,17 +105,16 @@ module Rhexon
         if here.lane && (free = here.lane.slot(start, finish - start)) > start
           return [ free, :room, nil ]
         end
-        work = start + @times.setup[index]
+        setup = @times.setup[index]
+        work = start + setup
         if @places.dust[index] && (dry = here.wet.clash(work, finish + @times.settles[index]))
-          return [ Planning::Calendar.ceil(dry - @times.setup[index]), :dust, nil ]
+          return [ Planning::Calendar.ceil(dry - setup), :dust, nil ]
         end
         later, why = wet_from(index, here, work, finish) if @places.wet[index]
         return [ later, why, nil ] if later
-        return [ start, nil, nil ] if @places.tools[index].empty?
 
-        free, tool = @places.tools[index]
-          .map { |lane| [ @partial.tool_lanes[lane].slot(start, finish - start), lane ] }.min
-        [ free, :tool, tool ]
+        tools = @places.tools[index]
+        tools.empty? ? [ start, nil, nil ] : tool_from(tools, start, finish - start)
       end
 
       # A wait takes no hands: it runs from the end of what was before it.
@@ -195,16 +194,29 @@ module Rhexon
       def wet_from(index, here, work, finish)
         done = finish - @times.cleanup[index]
         early = @partial.earlier_coats(index, work)
+        setup = @times.setup[index]
         there = @partial.floors[@places.dry_room[index]]
         if (safe = @drying.dust_safe[index]&.at(done, early))
           clear = there.dusty.clash(work, safe) || (there.equal?(here) ? nil : here.dusty.clash(work, done))
-          return [ Planning::Calendar.ceil(clear - @times.setup[index]), :dust ] if clear
+          return [ Planning::Calendar.ceil(clear - setup), :dust ] if clear
         end
         return unless there.rack
-        raise Blocked.new(:rack, index) unless there.rack.holds?(@times.count[index])
 
-        full = there.rack.full_until(work, @drying.handle[index]&.at(done, early) || done, @times.count[index])
-        full && [ Planning::Calendar.ceil(full - @times.setup[index]), :rack ]
+        full = rack_full_until(index, there.rack, work, @drying.handle[index]&.at(done, early) || done)
+        full && [ Planning::Calendar.ceil(full - setup), :rack ]
+      end
+
+      def rack_full_until(index, rack, work, handled)
+        count = @times.count[index]
+        raise Blocked.new(:rack, index) unless rack.holds?(count)
+
+        rack.full_until(work, handled, count)
+      end
+
+      # @return [Array(Integer, Symbol, Integer)]
+      def tool_from(tools, start, length)
+        free, tool = tools.map { |lane| [ @partial.tool_lanes[lane].slot(start, length), lane ] }.min
+        [ free, :tool, tool ]
       end
     end
   end

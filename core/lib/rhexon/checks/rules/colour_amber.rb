@@ -49,37 +49,31 @@ module Rhexon
         # The least yellow film that is laid on the same way and leaves the colour alone.
         def other(context, ambering, clean)
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
-          context.shelf
-            .select { |product|
-              product.film? && !product.coloured? && !product.waxy? &&
-                yellow(product) < yellow(ambering.product) &&
-                mine.all? { |one| product.methods_known.include?(one.step["method"]) }
-            }
-                 .sort_by { |product|
-                   [ yellow(product), (product.sheen_gu.value - ambering.product.sheen_gu.value).abs, product.id ]
-                 }
-            .each do |product|
-              sets = mine.to_h do |one|
-                [
-                  one.step["id"],
-                  {
-                    "product" => product.id, "wet_um" => product.wet_um(one.step["method"]).value, "thinning" => nil,
-                    "hardener_parts" => nil
-                  }
-                ]
-              end
-              steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
-              next if difference(context.course, steps, clean) >= limits.from
+          paler(context.shelf, ambering.product, mine).each do |product|
+            sets = mine.to_h { |one| [ one.step["id"], laid_with(product, one.step) ] }
+            steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
+            next if difference(context.course, steps, clean) >= limits.from
 
-              return context.remedy(
-                "Use #{product.name}",
-                {
-                  "op" => "all",
-                  "operations" => sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } }
-                }
-              )
-            end
+            changes = sets.map { |id, set| { "op" => "change_step", "id" => id, "set" => set } }
+            return context.remedy("Use #{product.name}", { "op" => "all", "operations" => changes })
+          end
           nil
+        end
+
+        # Clear films of the shelf that amber less and can be laid in the same ways, the clearest and likest first.
+        def paler(shelf, ambering, coats)
+          fitting = shelf.select do |product|
+            product.film? && !product.coloured? && !product.waxy? && yellow(product) < yellow(ambering) &&
+              coats.all? { |one| product.methods_known.include?(one.step["method"]) }
+          end
+          fitting.sort_by do |product|
+            [ yellow(product), (product.sheen_gu.value - ambering.sheen_gu.value).abs, product.id ]
+          end
+        end
+
+        def laid_with(product, step)
+          { "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil,
+            "hardener_parts" => nil }
         end
       end
     end

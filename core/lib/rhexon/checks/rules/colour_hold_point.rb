@@ -6,6 +6,12 @@ module Rhexon
       module ColourHoldPoint
         module_function
 
+        def looked_at?(laid, colour, upper)
+          laid.drop_while { |one| !one.equal?(colour) }
+            .take_while { |one| !one.equal?(upper) }
+            .any? { |one| one.step["kind"] == "look" }
+        end
+
         def call(context)
           course = context.course
           return [] if context.piece.look_approved
@@ -13,12 +19,7 @@ module Rhexon
           colour = course.laid.select(&:colours?).last
           upper = colour && course.over(colour)
           return [] unless upper&.first && !upper.begun? && colour.first
-          if course.laid
-            .drop_while { |one| !one.equal?(colour) }
-            .take_while { |one| !one.equal?(upper) }
-            .any? { |one| one.step["kind"] == "look" }
-            return []
-          end
+          return [] if looked_at?(course.laid, colour, upper)
 
           look = {
             "id" => Schedule::Edit.free_id(context.document), "kind" => "look", "asks" => "Is this the colour?",

@@ -12,11 +12,15 @@ module Rhexon
             .filter_map { |line| on_line(context, line) }
         end
 
-        def on_line(context, line)
-          date = context.shop.zone.date(line.needed_at)
-          cans = context.shop.stock.select do |batch|
+        def usable(shop, line)
+          date = shop.zone.date(line.needed_at)
+          shop.stock.select do |batch|
             batch.product == line.product.id && batch.free? && batch.good_on?(date) && batch.g.positive? && batch.lot
           end
+        end
+
+        def on_line(context, line)
+          cans = usable(context.shop, line)
           lots = cans.reject(&:boxed).group_by(&:lot).transform_values { |of_lot| of_lot.sum(&:g) }
           boxed = cans.select(&:boxed).sum(&:g)
           return if lots.size < 2 && (boxed.zero? || lots.empty?)
