@@ -11,8 +11,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   def steps = document["steps"]
 
   def eventually
-    30.times { yield ? (return) : sleep(0.1) }
-    flunk "it did not come to be"
+    page.document.synchronize { yield or raise Capybara::ExpectationNotMet, "it did not come to be" }
   end
 
   test "by keys alone: walk, thicken, move, add, undo, table" do
@@ -329,7 +328,8 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   private
 
   def wait_for(wanted)
-    100.times { (found = yield) == wanted ? (return found) : sleep(0.05) }
+    page.document.synchronize { yield.tap { |seen| raise Capybara::ExpectationNotMet unless seen == wanted } }
+  rescue Capybara::ExpectationNotMet
     yield
   end
 end

@@ -26,9 +26,7 @@ export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
           Cell {cell.label}
           {board.best === cell.id ? ", best so far" : ""}
         </h2>
-        {cell.ruined && (
-          <p style={{ color: "var(--stop-text)" }}>Ruined: {cell.ruined}. It is kept, failures are results.</p>
-        )}
+        {cell.ruined && <p className="text-(--stop-text)">Ruined: {cell.ruined}. It is kept, failures are results.</p>}
         <Layers cell={cell} onEdit={onEdit} />
         {cell.promoted_to.map((piece) => (
           <p key={piece.id} className="mt-1">

@@ -113,7 +113,7 @@ function Line({ measure, high, x, dots, selected, best, onSelect }: LineProps) {
           key={cell.id}
           transform={`translate(${x(value)} ${-stack * DOT})`}
           onClick={() => onSelect(cell.id)}
-          style={{ cursor: "pointer" }}
+          className="cursor-pointer"
         >
           <circle
             r={9}

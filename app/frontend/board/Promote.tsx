@@ -95,7 +95,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
             ))}
           </ul>
           {preview.cautions.map((words) => (
-            <p key={words} className="mt-2" style={{ color: "var(--caution-text)" }}>
+            <p key={words} className="caution-text mt-2">
               Caution: {words}
             </p>
           ))}

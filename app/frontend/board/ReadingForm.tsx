@@ -114,8 +114,7 @@ export function ReadingForm({ cell, measures, error, onRead, onMeasure }: Props)
         ))}
       </div>
       <form
-        className="reading-row"
-        style={{ gridTemplateColumns: "1.4fr 1fr auto" }}
+        className="reading-row grid-cols-[1.4fr_1fr_auto]"
         onSubmit={(event) => {
           event.preventDefault()
           const measure = measures.find((candidate) => candidate.kind === other)

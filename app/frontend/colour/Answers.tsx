@@ -11,7 +11,7 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
   const shown = answer.answers[at]
   return (
     <>
-      <div className="desk-field" style={{ borderColor: "var(--ink)" }}>
+      <div className="desk-field border-(--ink)">
         <Field
           title={way === "toner" ? "Now" : "Bare"}
           swatch={answer.start}

@@ -17,7 +17,7 @@ export function TargetPhoto({
   const [shown, setShown] = useState<Photo | null>(null)
   const [known, setKnown] = useState(photos)
   return (
-    <div className="photo-list" style={{ marginTop: 0 }}>
+    <div className="photo-list mt-0">
       <ul>
         {known.map((photo) => (
           <li key={photo.id}>

@@ -58,7 +58,7 @@ export function FilmSection(props: Props) {
             height={props.height - AXIS}
             fill="transparent"
             ref={overlay.surface}
-            style={{ cursor: "pointer" }}
+            className="cursor-pointer"
             {...overlay.handlers}
           />
         </g>

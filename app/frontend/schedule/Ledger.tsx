@@ -49,7 +49,7 @@ export function Ledger({ ledger, zone, title }: { ledger: LedgerData; zone: stri
   return (
     <section aria-label={title}>
       <h3 className="text-head">{title}</h3>
-      <div className="mt-2 flex h-5 border" style={{ borderColor: "var(--firm)" }} aria-hidden="true">
+      <div className="mt-2 flex h-5 border border-(--firm)" aria-hidden="true">
         {rows.map(([name, minutes], index) =>
           minutes > 0 ? (
             <span
