@@ -74,4 +74,15 @@ module ShopRecords
     Entry.record!(client_id: SecureRandom.uuid, kind: kind, happened_at: at, piece: piece,
                   revision: piece.schedule.head, pass_key: "#{piece.core_id}/#{key}", body: body)
   end
+
+  # A piece with a wanted colour, dyed with what has colour figures: what trials vary.
+  def make_dyed_piece
+    Product.find_by!(code: "russet")
+      .update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
+    make_piece(target_lab: [ 35, 20, 23 ], steps: [
+                 { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] },
+                 { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                 coat("s3", product: "seal", method: "brush", wet_um: 60, role: "seal"), coat("s4", coats: 2)
+               ])
+  end
 end

@@ -2,16 +2,7 @@ require "application_system_test_case"
 
 class TrialScreenTest < ApplicationSystemTestCase
   setup do
-    Product.find_by!(code: "russet")
-      .update!(figures: { "optics" => { "kind" => "dye", "bands" => [ [ 430, 55, 9.0 ], [ 535, 42, 2.6 ] ] } })
-    @piece = make_piece(target_lab: [
-                          35, 20, 23
-                        ], steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] },
-                                    { "id" => "s2", "kind" => "stain", "product" => "russet", "method" => "wipe" },
-                                    coat(
-                                      "s3", product: "seal", method: "brush", wet_um: 60,
-                                            role: "seal"
-                                    ), coat("s4", coats: 2) ])
+    @piece = make_dyed_piece
   end
 
   test "a board is designed, made, read, and says what each thing does" do
