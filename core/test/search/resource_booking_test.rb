@@ -36,9 +36,9 @@ class ResourceBookingTest < BuildTest
   def test_a_wet_film_keeps_dust_away
     partial = build(model_of(coat("s1")))
     settle(0)
-    safe = partial.floors[0].wet.clash(minute("07:44"), minute("07:45"))
+    safe = partial.rooms[0].wet.clash(minute("07:44"), minute("07:45"))
     assert_equal partial.model.drying.dust_safe[0].at(minute("07:43"), 0), safe
-    assert_nil partial.floors[0].wet.clash(safe, safe + 1)
+    assert_nil partial.rooms[0].wet.clash(safe, safe + 1)
   end
 
   # Sanding ends at its hands' end; dust settles 30 min longer, by the house.
@@ -46,15 +46,15 @@ class ResourceBookingTest < BuildTest
     partial = build(model_of(step("s1", "sand", grits: [ "P180" ])))
     settle(0)
     assert_equal partial.hands_end[0] + partial.model.times.settles[0],
-                 partial.floors[0].dusty.clash(partial.hands_end[0], partial.hands_end[0] + 1)
+                 partial.rooms[0].dusty.clash(partial.hands_end[0], partial.hands_end[0] + 1)
   end
 
   def test_the_next_work_takes_it_off_the_rack
     racked = [ { "id" => "bench", "climate" => [ { "t_c" => 20, "rh" => 50 } ], "rack_places" => 1 } ]
     partial = build(model_of(coat("s1", coats: 2), rooms: racked))
     settle(0)
-    assert_nil partial.floors[0].rack.full_until(minute("16:00"), minute("16:01"), 1)
-    assert partial.floors[0].rack.full_until(minute("08:30"), minute("08:31"), 1)
+    assert_nil partial.rooms[0].rack.full_until(minute("16:00"), minute("16:01"), 1)
+    assert partial.rooms[0].rack.full_until(minute("08:30"), minute("08:31"), 1)
     settle(1)
     assert_equal [ 1 ], partial.lying[0].map(&:first)
   end
@@ -63,6 +63,6 @@ class ResourceBookingTest < BuildTest
     partial = build(model_of(coat("s1", coats: 2)))
     @booking.put_scuff(1, [ minute("12:00"), minute("12:07"), 0, [ "show" ] ])
     refute partial.lanes[0].free?(minute("12:00"), minute("12:05"))
-    assert partial.floors[0].dusty.clash(minute("12:10"), minute("12:11"))
+    assert partial.rooms[0].dusty.clash(minute("12:10"), minute("12:11"))
   end
 end

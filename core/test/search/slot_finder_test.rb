@@ -46,7 +46,7 @@ class SlotFinderTest < BuildTest
 
   def test_a_room_for_one_pass_at_a_time
     partial = build(model_of(coat("s1"), rooms: BOOTH))
-    partial.floors[0].lane.take(minute("07:30"), minute("09:00"))
+    partial.rooms[0].lane.take(minute("07:30"), minute("09:00"))
     slot = @slots.slot(0)
     assert_equal [ minute("09:00"), :room ], [ slot.start, slot.why ]
     assert_equal minute("07:30"), slot.asked
@@ -55,7 +55,7 @@ class SlotFinderTest < BuildTest
   # Dust stands until 08:10: the film is laid from then on, so setting up begins at 08:00.
   def test_a_film_is_not_laid_into_dust
     partial = build(model_of(coat("s1")))
-    partial.floors[0].dusty.add(minute("07:00"), minute("08:10"))
+    partial.rooms[0].dusty.add(minute("07:00"), minute("08:10"))
     slot = @slots.slot(0)
     assert_equal [ minute("08:00"), :dust ], [ slot.start, slot.why ]
   end
@@ -63,7 +63,7 @@ class SlotFinderTest < BuildTest
   # The dust of a sanding would settle on a film that is wet until 10:00.
   def test_no_dust_over_a_wet_film
     partial = build(model_of(step("s1", "sand", grits: [ "P180" ])))
-    partial.floors[0].wet.add(minute("07:00"), minute("10:00"))
+    partial.rooms[0].wet.add(minute("07:00"), minute("10:00"))
     work = @slots.slot(0).start + partial.model.times.setup[0]
     assert_equal minute("10:00"), work
   end
@@ -71,15 +71,15 @@ class SlotFinderTest < BuildTest
   def test_a_full_rack
     racked = [ { "id" => "bench", "climate" => [ { "t_c" => 20, "rh" => 50 } ], "rack_places" => 2 } ]
     partial = build(model_of(coat("s1"), rooms: racked))
-    partial.floors[0].rack.put(minute("07:00"), minute("11:00"), 2, :other)
+    partial.rooms[0].rack.put(minute("07:00"), minute("11:00"), 2, :other)
     slot = @slots.slot(0)
     assert_equal [ minute("10:50"), :rack ], [ slot.start, slot.why ]
   end
 
   def test_for_the_bound_rooms_and_dust_are_free
     partial = build(model_of(coat("s1"), rooms: BOOTH), relaxed: true)
-    partial.floors[0].lane.take(minute("07:30"), minute("09:00"))
-    partial.floors[0].dusty.add(minute("07:00"), minute("12:00"))
+    partial.rooms[0].lane.take(minute("07:30"), minute("09:00"))
+    partial.rooms[0].dusty.add(minute("07:00"), minute("12:00"))
     assert_equal minute("07:30"), @slots.slot(0).start
   end
 

@@ -49,10 +49,10 @@ module Rhexon
       # @param model [Search::Model]
       def occupy(trial, model)
         in_hand.each { |lane, from, till| trial.lanes[lane]&.take(from, till) }
-        floor = ->(room) { trial.floors[model.places.room_number(room)] }
-        dusty.each { |room, from, till| floor.(room).dusty.add(from, till) }
-        wet.each { |room, from, till| floor.(room).wet.add(from, till) }
-        lying.each { |room, *place| lay(trial, model, floor.(room).rack, place) }
+        air = ->(room) { trial.rooms[model.places.room_number(room)] }
+        dusty.each { |room, from, till| air.(room).dusty.add(from, till) }
+        wet.each { |room, from, till| air.(room).wet.add(from, till) }
+        lying.each { |room, *place| lay(trial, model, air.(room).rack, place) }
       end
 
       private

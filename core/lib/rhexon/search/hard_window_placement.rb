@@ -129,7 +129,7 @@ module Rhexon
       # @param person [Integer, nil] nil: whoever can, pass by pass
       # @return [Array<CandidateSlot>, nil]
       def caught_by(person, block)
-        from = @slots.floor(block.first)
+        from = @slots.free_from(block.first)
         (@relaxed ? TRIES * 10 : TRIES).times do |attempt|
           spots, later = line_up(person, block, from)
           return spots if spots
@@ -163,15 +163,15 @@ module Rhexon
         return [] if @relaxed || !@places.racked?
 
         wet = members(block).select { |index| @places.wet[index] }
-        wet.size > 1 ? wet.filter_map { |index| @partial.floors[@places.dry_room[index]].rack }.uniq(&:object_id) : []
+        wet.size > 1 ? wet.filter_map { |index| @partial.rooms[@places.dry_room[index]].rack }.uniq(&:object_id) : []
       end
 
       def lay_on_rack(block, index)
-        here = @partial.floors[@places.dry_room[index]].rack
+        here = @partial.rooms[@places.dry_room[index]].rack
         mine = @model.passes[index].range.to_a
         (block.first...index).each do |lower|
           (taken = (@model.passes[lower].range.to_a & mine).size).positive? &&
-            @partial.floors[@places.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
+            @partial.rooms[@places.dry_room[lower]].rack&.take([ :try, lower ], @partial.start[index], taken)
         end
         return unless here && @places.wet[index]
 
@@ -219,7 +219,7 @@ module Rhexon
         next_day = @slots.next_day(index) if @model.passes[index].after_day
         begun = [ from, ends, ready && ready - @times.setup[index], next_day ].compact.max
         return @slots.idle(index, ready) if @model.kind[index] == :wait
-        return @slots.pinned(index, [ @slots.floor(index), ends ].max) if @reserved.key?(index)
+        return @slots.pinned(index, [ @slots.free_from(index), ends ].max) if @reserved.key?(index)
 
         person ? own_spot(index, person, begun) : @slots.first_fit(index, begun, :milestone)
       end

@@ -21,7 +21,7 @@ module Rhexon
       # @!attribute lapsed    [Array<Integer>] passes whose pin could not be kept
       # @!attribute blocked   [Array<Hash>] what stopped a piece: {constraint:, index:}
       attr_reader :model, :holds, :reserved, :now, :start, :work_start, :first_end, :work_end, :hands_end, :who, :early,
-                  :scuff, :stretches, :why, :ends, :lanes, :floors, :lying, :tool_lanes, :tool, :asked, :lapsed,
+                  :scuff, :stretches, :why, :ends, :lanes, :rooms, :lying, :tool_lanes, :tool, :asked, :lapsed,
                   :blocked
       attr_accessor :goal, :order, :ready
 
@@ -78,7 +78,7 @@ module Rhexon
       def free
         @lanes = @model.hours.map { |hours| Planning::Lane.new(hours, @model.look_back) }
         @tool_lanes = @model.shop.tools.map { Planning::Lane.new(@model.always, @model.look_back) }
-        @floors = @model.places.rooms.map { |room| RoomOccupancy.new(room, @model.always, @model.look_back) }
+        @rooms = @model.places.rooms.map { |room| RoomOccupancy.new(room, @model.always, @model.look_back) }
         @lying = Array.new(@model.pieces.size) { [] }
       end
     end

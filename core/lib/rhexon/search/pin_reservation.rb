@@ -37,10 +37,10 @@ module Rhexon
         [ who, @places.tools[index].find { |lane| @partial.tool_lanes[lane].free?(start, finish) } ]
       end
 
-      def room_free?(index, start, finish) = @partial.floors[@places.room[index]].lane&.free?(start, finish) != false
+      def room_free?(index, start, finish) = @partial.rooms[@places.room[index]].lane&.free?(start, finish) != false
 
       def take(index, start, finish, reservation)
-        here = @partial.floors[@places.room[index]]
+        here = @partial.rooms[@places.room[index]]
         @partial.lanes[reservation.who].take(start, finish)
         @partial.tool_lanes[reservation.tool].take(start, finish) if reservation.tool
         here.lane&.take(start, finish)
@@ -52,7 +52,7 @@ module Rhexon
         here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]
         done = finish - @times.cleanup[index]
         safe = @drying.dust_safe[index]&.at(done, @partial.earlier_coats(index, work)) or return
-        @partial.floors[@places.dry_room[index]].wet.add(work, safe)
+        @partial.rooms[@places.dry_room[index]].wet.add(work, safe)
         here.wet.add(work, done)
       end
     end

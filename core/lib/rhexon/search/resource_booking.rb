@@ -46,7 +46,7 @@ module Rhexon
         start, finish, who = scuff
         @partial.scuff[index] = scuff
         @partial.lanes[who].take(start, finish)
-        here = @partial.floors[@places.scuff_room[index]]
+        here = @partial.rooms[@places.scuff_room[index]]
         here.lane&.take(start, finish)
         here.dusty.add(start, finish + @times.settles[index])
         off_the_rack(index, start) if @places.racked?
@@ -57,7 +57,7 @@ module Rhexon
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff
         take_hands(spot, finish) unless @reserved.key?(index)
-        here = @partial.floors[@places.room[index]]
+        here = @partial.rooms[@places.room[index]]
         here.lane&.take(spot.start, finish)
         here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]
         off_the_rack(index, spot.start) if @places.racked?
@@ -74,7 +74,7 @@ module Rhexon
       end
 
       def leave_wet(index, here, work)
-        there = @partial.floors[@places.dry_room[index]]
+        there = @partial.rooms[@places.dry_room[index]]
         done = @partial.work_end[index]
         if (safe = @drying.dust_safe[index]&.at(done, @partial.early[index]))
           there.wet.add(work, safe)
@@ -95,7 +95,7 @@ module Rhexon
           next if lower >= index
 
           taken = pieces.select { |piece| mine.cover?(piece) }
-          @partial.floors[@places.dry_room[lower]].rack&.take(lower, minute, taken.size) if taken.any?
+          @partial.rooms[@places.dry_room[lower]].rack&.take(lower, minute, taken.size) if taken.any?
           pieces.reject! { |piece| mine.cover?(piece) }
           pieces.empty?
         end

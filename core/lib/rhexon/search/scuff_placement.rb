@@ -48,7 +48,7 @@ module Rhexon
       # @param length [Integer] of dust
       # @return [Array(Integer, Integer, Integer)] start, end, person
       def scuff_from(index, from, minutes, length)
-        here = @partial.floors[@places.scuff_room[index]]
+        here = @partial.rooms[@places.scuff_room[index]]
         SlotFinder::TURNS.times do
           start, who = @crews.scuff_crew[index]
             .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min

@@ -30,29 +30,29 @@ module Rhexon
       # @throw :lapsed [Lapse] where its pin is before the piece is free
       def slot(index)
         ready = ready(index)
-        floor = floor(index)
+        free = free_from(index)
         return idle(index, ready) if @model.kind[index] == :wait
-        return pinned(index, floor) if @reserved.key?(index)
+        return pinned(index, free) if @reserved.key?(index)
 
         begun = ready && ready - @times.setup[index]
-        slot = first_fit(index, begun && begun > floor ? begun : floor, begun && begun >= floor ? :milestone : :hands)
-        @relaxed ? at_pin(index, floor, slot) : slot
+        slot = first_fit(index, begun && begun > free ? begun : free, begun && begun >= free ? :milestone : :hands)
+        @relaxed ? at_pin(index, free, slot) : slot
       end
 
       # @return [Integer] minute from which its hands may start: free, not held, and what it waits for is reached
       # @raise [Blocked]
       def earliest(index)
         ready = ready(index)
-        [ floor(index), ready && ready - @times.setup[index] ].compact.max
+        [ free_from(index), ready && ready - @times.setup[index] ].compact.max
       end
 
       # @return [Integer] minute from which its piece is free and it is not held
-      def floor(index)
-        floor = @partial.ends[@model.piece_of[index]]
-        floor = @now if floor < @now
-        floor = [ floor, next_day(index) ].max if @model.passes[index].after_day
+      def free_from(index)
+        free = @partial.ends[@model.piece_of[index]]
+        free = @now if free < @now
+        free = [ free, next_day(index) ].max if @model.passes[index].after_day
         hold = @holds[index]
-        hold && hold > floor ? hold : floor
+        hold && hold > free ? hold : free
       end
 
       # When the last of what it waits for is reached.
@@ -101,7 +101,7 @@ module Rhexon
       def clear_from(index, start, finish)
         return [ start, nil, nil ] if @relaxed
 
-        here = @partial.floors[@places.room[index]]
+        here = @partial.rooms[@places.room[index]]
         if here.lane && (free = here.lane.slot(start, finish - start)) > start
           return [ free, :room, nil ]
         end
@@ -127,18 +127,18 @@ module Rhexon
         CandidateSlot.new(start, nil, [ [ start, finish ] ], nil, :milestone)
       end
 
-      def pinned(index, floor)
+      def pinned(index, free)
         start = @model.pinned[index].start
-        throw :lapsed, Lapse.new(index) if start < floor
+        throw :lapsed, Lapse.new(index) if start < free
         CandidateSlot.new(start, @reserved[index].who, nil, nil, :pin, @reserved[index].tool)
       end
 
       private
 
       # A pin may come before its milestones, and then no bound may be later than it.
-      def at_pin(index, floor, slot)
+      def at_pin(index, free, slot)
         start = @model.pinned[index]&.start
-        start && start >= floor && start < slot.start ? CandidateSlot.new(start, slot.who, nil, nil, :pin, nil) : slot
+        start && start >= free && start < slot.start ? CandidateSlot.new(start, slot.who, nil, nil, :pin, nil) : slot
       end
 
       # The first of those who may do it.
@@ -195,7 +195,7 @@ module Rhexon
         done = finish - @times.cleanup[index]
         early = @partial.earlier_coats(index, work)
         setup = @times.setup[index]
-        there = @partial.floors[@places.dry_room[index]]
+        there = @partial.rooms[@places.dry_room[index]]
         if (safe = @drying.dust_safe[index]&.at(done, early))
           clear = there.dusty.clash(work, safe) || (there.equal?(here) ? nil : here.dusty.clash(work, done))
           return [ Planning::Calendar.ceil(clear - setup), :dust ] if clear
