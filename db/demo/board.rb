@@ -54,7 +54,7 @@ module Demo
   # The smaller boards beside it.
   def more_boards!(pieces, now)
     YAML.safe_load_file(MORE_BOARDS).each do |name, record|
-      board = board!(name, record, pieces, now)
+      board = empty_board!(name, record, pieces, now)
       random = Random.new(name.sum)
       record["cells"].each_with_index do |given, index|
         cell = board.cells.create!(label: given["role"] || (index + (record["cells"].first["role"] ? 0 : 1)).to_s,
@@ -66,7 +66,7 @@ module Demo
     end
   end
 
-  def board!(name, record, pieces, now)
+  def empty_board!(name, record, pieces, now)
     wide, high = record["size"]
     Board.create!(name: name, piece: pieces.fetch(record["piece"]), wood: record["wood"], grain: record["grain"],
                   timber_lot: record["timber_lot"], width_mm: wide, height_mm: high,
