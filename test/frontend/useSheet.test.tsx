@@ -86,6 +86,36 @@ describe("an edit of a schedule", () => {
     await waitFor(() => expect(result.current.stale).toBeNull())
   })
 
+  test("made while a change from elsewhere awaits a decision is held with the others, and none is lost", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3)))
+    act(() => result.current.edit(film(90)))
+    await requests[0]?.answer(409, refusal("The schedule has changed", "base", { since: [{ number: 8 }] }))
+    await waitFor(() => expect(result.current.stale).not.toBeNull())
+    act(() => result.current.edit(film(95)))
+    act(() => void result.current.reload())
+    await requests[1]?.answer(200, state(8))
+    expect(result.current.stale?.edits.map((edit) => edit.operation)).toEqual([coats(3), film(95)])
+    act(() => void result.current.reapply())
+    await requests[2]?.answer(200, state(8))
+    await waitFor(() => expect(requests).toHaveLength(4))
+    expect(requests[3]?.body).toMatchObject({ operation: coats(3), base: 8 })
+    await requests[3]?.answer(200, state(9))
+    await waitFor(() => expect(requests[4]?.body).toMatchObject({ operation: film(95), base: 9 }))
+    expect(result.current.stale).toBeNull()
+  })
+
+  test("that is left out is forgotten", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3)))
+    await requests[0]?.answer(409, refusal("The schedule has changed", "base", { since: [{ number: 8 }] }))
+    await waitFor(() => expect(result.current.stale).not.toBeNull())
+    act(() => result.current.leave())
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(result.current.stale).toBeNull())
+    expect(requests).toHaveLength(2)
+  })
+
   test("without an answer says so, and the next one goes out again", async () => {
     const result = sheet()
     act(() => result.current.edit(coats(3)))

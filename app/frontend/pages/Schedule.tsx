@@ -167,9 +167,7 @@ function Screen(props: SchedulePage) {
       <p className="sr-only" role="status" aria-live="polite">
         {state.announced}
       </p>
-      {state.stale && (
-        <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={() => state.reload()} />
-      )}
+      {state.stale && <StaleBar stale={state.stale} zone={sheet.zone} onReapply={state.reapply} onDrop={state.leave} />}
       {state.trouble && !beside && (
         <div className="ui-trouble" role="alert">
           <p>{state.trouble.error.sentence}</p>

@@ -6,12 +6,13 @@ export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; appro
 type Answer = SheetState & { sequence?: number }
 type Edit = { operation: Operation; reason?: string }
 type Trouble = { error: ErrorReason; operation?: Operation }
-export type Stale = { edit: Edit; since: Revision[] }
+/** What was changed here, held until somebody decides, and what was changed elsewhere. */
+export type Stale = { edits: Edit[]; since: Revision[] }
 
 type State = SheetState & { waiting: Operation[]; trouble: Trouble | null; stale: Stale | null; announced: string }
 type Action =
   | { type: "queued"; waiting: Operation[] }
-  | { type: "answered"; answer: SheetState; announced: string }
+  | { type: "answered"; answer: SheetState; announced: string; stale: Stale | null }
   | { type: "refused"; trouble: Trouble }
   | { type: "stale"; stale: Stale }
   | { type: "dismiss" }
@@ -21,13 +22,13 @@ function reduce(state: State, action: Action): State {
     case "queued":
       return { ...state, waiting: action.waiting }
     case "answered":
-      return { ...state, ...action.answer, trouble: null, stale: null, announced: action.announced }
+      return { ...state, ...action.answer, trouble: null, stale: action.stale, announced: action.announced }
     case "refused":
       return { ...state, trouble: action.trouble, waiting: [] }
     case "stale":
       return { ...state, stale: action.stale, waiting: [] }
     case "dismiss":
-      return { ...state, trouble: null, stale: null }
+      return { ...state, trouble: null }
   }
 }
 
@@ -37,14 +38,21 @@ const same = (one: Operation, other: Operation): boolean =>
   one.id === other.id &&
   Object.keys(one.set).join() === Object.keys(other.set).join()
 
+/** A list with one edit more; of edits to the same field only the newest counts. */
+const withEdit = (edits: Edit[], edit: Edit): Edit[] => {
+  const last = edits.at(-1)
+  return last && same(last.operation, edit.operation) ? [...edits.slice(0, -1), edit] : [...edits, edit]
+}
+
 /**
  * The schedule as the server computed it, and the ways to change it. Edits go out at once, one in flight; of edits to the same field
- * only the newest waits. What the server refuses stays on the screen with its sentence.
+ * only the newest waits. Where somebody else changed the schedule, edits are held until it is decided what becomes of them. What the server refuses stays on the screen with its sentence.
  */
 export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const [state, dispatch] = useReducer(reduce, { ...first, waiting: [], trouble: null, stale: null, announced: "" })
   const queue = useRef<Edit[]>([])
   const sent = useRef<Edit | null>(null)
+  const held = useRef<Stale | null>(null)
   const latest = useRef(first)
   const url = `/pieces/${first.piece.id}/schedule`
   const face = useRef(first.sheet.section.face)
@@ -52,7 +60,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const take = useCallback(
     (answer: SheetState) => {
       latest.current = answer
-      dispatch({ type: "answered", answer, announced: spoken(answer.sheet) })
+      dispatch({ type: "answered", answer, announced: spoken(answer.sheet), stale: held.current })
     },
     [spoken],
   )
@@ -60,7 +68,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   useEffect(() => {
     if (first.schedule !== latest.current.schedule) {
       latest.current = first
-      dispatch({ type: "answered", answer: first, announced: "" })
+      dispatch({ type: "answered", answer: first, announced: "", stale: held.current })
     }
   }, [first])
 
@@ -70,13 +78,22 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     dispatch({ type: "queued", waiting: edits.map((waiting) => waiting.operation) })
   }, [])
 
-  const refuse = useCallback((error: unknown, edit?: Edit) => {
-    queue.current = []
-    if (!(error instanceof Refused)) throw error
-    const since = (error.body as { since?: Revision[] } | null)?.since
-    if (error.status === 409 && since && edit) dispatch({ type: "stale", stale: { edit, since } })
-    else dispatch({ type: "refused", trouble: { error: error.reason, operation: edit?.operation } })
+  const hold = useCallback((stale: Stale) => {
+    held.current = stale
+    dispatch({ type: "stale", stale })
   }, [])
+
+  const refuse = useCallback(
+    (error: unknown, edit?: Edit) => {
+      const waiting = queue.current
+      queue.current = []
+      if (!(error instanceof Refused)) throw error
+      const since = (error.body as { since?: Revision[] } | null)?.since
+      if (error.status === 409 && since && edit) hold({ edits: waiting.reduce(withEdit, [edit]), since })
+      else dispatch({ type: "refused", trouble: { error: error.reason, operation: edit?.operation } })
+    },
+    [hold],
+  )
 
   const drain = useCallback(async () => {
     if (sent.current) return
@@ -99,13 +116,13 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
 
   const edit = useCallback(
     (operation: Operation, reason?: string) => {
-      const last = queue.current.at(-1)
-      if (last && same(last.operation, operation)) queue.current[queue.current.length - 1] = { operation, reason }
-      else queue.current.push({ operation, reason })
+      const edit = { operation, reason }
+      if (held.current) return hold({ ...held.current, edits: withEdit(held.current.edits, edit) })
+      queue.current = withEdit(queue.current, edit)
       tell()
       void drain()
     },
-    [drain, tell],
+    [drain, hold, tell],
   )
 
   const step = useCallback(
@@ -122,18 +139,25 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const reload = useCallback(async () => {
     try {
       take(await send<Answer>("GET", `${url}.json?face=${encodeURIComponent(face.current)}`))
+      return true
     } catch (error) {
       refuse(error)
+      return false
     }
   }, [refuse, take, url])
 
-  /** The same edit once more, on what somebody else made of the schedule. */
+  /** The held edits once more, on what somebody else made of the schedule. */
   const reapply = useCallback(async () => {
-    const stale = state.stale
-    if (!stale) return
-    await reload()
-    edit(stale.edit.operation, stale.edit.reason)
-  }, [edit, reload, state.stale])
+    const stale = held.current
+    held.current = null
+    if (!(await reload())) held.current = stale
+    else for (const { operation, reason } of stale?.edits ?? []) edit(operation, reason)
+  }, [edit, reload])
+
+  const leave = useCallback(() => {
+    held.current = null
+    void reload()
+  }, [reload])
 
   const show = useCallback(
     (name: string) => {
@@ -151,6 +175,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     reapply,
     reload,
     show,
+    leave,
     dismiss: () => dispatch({ type: "dismiss" }),
     url,
   }
