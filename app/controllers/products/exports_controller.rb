@@ -1,13 +1,14 @@
 # All products in one file.
 class Products::ExportsController < ApplicationController
   def show
-    products = Product.order(:maker, :name)
-    stamp = Shop.current.clock.date(Time.current.to_i / 60).iso8601
-    if request.format.json?
-      send_data Product::Exchange.to_json(products), filename: "rhexon-products-#{stamp}.json", type: "application/json"
-    else
-      send_data Product::Exchange.to_csv(products), filename: "rhexon-products-#{stamp}.csv",
-type: "text/csv; charset=utf-8"
+    respond_to do |format|
+      format.json { send_data Product::Exchange.to_json(products), type: "application/json", filename: "#{name}.json" }
+      format.any { send_data Product::Exchange.to_csv(products), type: "text/csv; charset=utf-8", filename: "#{name}.csv" }
     end
   end
+
+  private
+
+  def products = Product.order(:maker, :name)
+  def name = "rhexon-products-#{Shop.current.clock.date(Time.current.to_i / 60).iso8601}"
 end
