@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import "fake-indexeddb/auto"
+import { onlineManager } from "@tanstack/react-query"
 import { act, cleanup, waitFor } from "@testing-library/react"
 import { createStore, set } from "idb-keyval"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
@@ -62,6 +63,14 @@ describe("the bench", () => {
     expect(await kept()).toEqual(["dry_test"])
     await requests[1]?.answer(200, benchProps())
     await waitFor(async () => expect(await kept()).toEqual([]))
+  })
+
+  test("sends also where the device has no network, for the server may be the device itself", async () => {
+    onlineManager.setOnline(false)
+    const result = bench()
+    act(() => result.current.touch(STARTED))
+    await sent(1)
+    onlineManager.setOnline(true)
   })
 
   test("says nothing of a touch that is only on its way, so that nothing moves under the hand", async () => {

@@ -64,7 +64,7 @@ export class TouchQueue {
       {
         mutationKey: TOUCH,
         scope: { id: "bench" },
-        networkMode: "online",
+        networkMode: "always",
         gcTime: Number.POSITIVE_INFINITY,
         retry: (_tries, error) => !(error instanceof Refused) || isLater(error),
         retryDelay: (tries) => Math.min(1000 * 2 ** tries, LONGEST_WAIT_MS),
