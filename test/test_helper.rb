@@ -1,7 +1,7 @@
 ENV["RAILS_ENV"] ||= "test"
 require "fileutils"
 require_relative "../core/test/line_coverage"
-LineCoverage.start(File.expand_path("../app", __dir__), File.expand_path("../tmp/coverage", __dir__))
+LineCoverage.start(File.expand_path("../app", __dir__), File.expand_path("../tmp/coverage/workers", __dir__))
 require_relative "../config/environment"
 require "rails/test_help"
 require_relative "support/shop_records"
