@@ -1,4 +1,6 @@
 require "coverage"
+require "fileutils"
+require "minitest"
 
 # Which lines the tests ran, each counted once so that nothing gets slower; written to the file that RHEXON_COVERAGE
 # names, where it names one, and never a gate. Worker processes leave what they saw for the one that writes.
@@ -16,7 +18,7 @@ module LineCoverage
     @owner = Process.pid
     FileUtils.rm_rf(store)
     Coverage.start(oneshot_lines: true)
-    at_exit { write_share if Process.pid == @owner }
+    Minitest.after_run { write_share if Process.pid == @owner }
   end
 
   # What a worker saw.
