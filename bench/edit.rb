@@ -14,7 +14,8 @@ TIME_AN_EDIT = <<~JS.freeze
   const button = document.querySelector(`[aria-label="${label}"]`)
   const start = performance.now()
   button.click()
-  const look = () => (drawn() === before ? requestAnimationFrame(look) : requestAnimationFrame(() => done(performance.now() - start)))
+  const end = () => done(performance.now() - start)
+  const look = () => requestAnimationFrame(drawn() === before ? look : end)
   requestAnimationFrame(look)
 JS
 

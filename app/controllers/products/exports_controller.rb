@@ -2,8 +2,12 @@
 class Products::ExportsController < ApplicationController
   def show
     respond_to do |format|
-      format.json { send_data Product::Exchange.to_json(products), type: "application/json", filename: "#{name}.json" }
-      format.any { send_data Product::Exchange.to_csv(products), type: "text/csv; charset=utf-8", filename: "#{name}.csv" }
+      format.json do
+        send_data Product::Exchange.to_json(products), type: "application/json", filename: "#{name}.json"
+      end
+      format.any do
+        send_data Product::Exchange.to_csv(products), type: "text/csv; charset=utf-8", filename: "#{name}.csv"
+      end
     end
   end
 

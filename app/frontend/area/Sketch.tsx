@@ -17,7 +17,10 @@ type Props = {
   onExit: (at: [number, number]) => void
 }
 
-/** The floor from above: drag on free ground draws a part, a touch selects one. Sections carry their turn; the wet side of each is its tape edge. */
+/**
+ * The floor from above: drag on free ground draws a part, a touch selects one. Sections carry their turn; the wet side
+ * of each is its tape edge.
+ */
 export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDraw, onExit }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 700)

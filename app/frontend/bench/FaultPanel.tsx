@@ -13,7 +13,10 @@ import type { Touch } from "./touch"
 
 type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touch) => void }
 
-/** Something is wrong with a coat: what it looks like, why it likely came, and the ways to mend it with the date each leads to. */
+/**
+ * Something is wrong with a coat: what it looks like, why it likely came, and the ways to mend it with the date each
+ * leads to.
+ */
 export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   const { film } = useMeasures()
   const [open, setOpen] = useState(false)

@@ -33,7 +33,9 @@ type Props = {
   canStart: boolean
 }
 
-/** A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides. */
+/**
+ * A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides.
+ */
 export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab

@@ -19,8 +19,8 @@ type Props = {
 }
 
 /**
- * Touches that the server does not have: those that wait for it, and those it refused with its sentence beside them. One that is merely on its
- * way says nothing: a line that came and went would move the button under the next touch.
+ * Touches that the server does not have: those that wait for it, and those it refused with its sentence beside them.
+ * One that is merely on its way says nothing: a line that came and went would move the button under the next touch.
  */
 export function UnsentTouches({ unsent, waiting, now, zone, onAgain, onTakeBack }: Props) {
   const held = unsent.filter((touch) => !touch.refused)

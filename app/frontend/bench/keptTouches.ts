@@ -8,8 +8,8 @@ const shelf = (): UseStore => {
 }
 
 /**
- * Keeps a touch on this device, each by itself: two pages of one device never write over one another. Where the device keeps nothing (full, or
- * private) the page holds it as long as it is open.
+ * Keeps a touch on this device, each by itself: two pages of one device never write over one another. Where the device
+ * keeps nothing (full, or private) the page holds it as long as it is open.
  */
 export async function keepTouch(touch: Unsent): Promise<void> {
   await quietly(() => set(touch.client_id, touch, shelf()))

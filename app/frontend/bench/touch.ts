@@ -10,7 +10,9 @@ export type Touch = {
   corrects?: number
 }
 
-/** A touch that the server does not have yet: its id and time, its place among the others, what it was about in words. */
+/**
+ * A touch that the server does not have yet: its id and time, its place among the others, what it was about in words.
+ */
 export type Unsent = Touch & {
   client_id: string
   happened_at: string

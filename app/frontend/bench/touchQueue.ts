@@ -12,9 +12,10 @@ const LONGEST_WAIT_MS = 15_000
 type Sending = Mutation<void, Error, Unsent>
 
 /**
- * The touches of a page on their way to the server: each is kept on the device first, then sent, one after another in the order they were
- * made. A touch leaves the device only when the server has it or when the person takes it back. Without an answer, or from a server in trouble,
- * it goes out again later; a refusal is kept beside it and the next one goes on.
+ * The touches of a page on their way to the server: each is kept on the device first, then sent, one after another in
+ * the order they were made. A touch leaves the device only when the server has it or when the person takes it back.
+ * Without an answer, or from a server in trouble, it goes out again later; a refusal is kept beside it and the next one
+ * goes on.
  */
 export class TouchQueue {
   private readonly restored: Promise<void>

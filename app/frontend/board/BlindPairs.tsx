@@ -11,7 +11,10 @@ type Props = {
   onPick: (winner: number, loser: number) => void
 }
 
-/** Two cells side by side without their names: the eye picks. Left and right arrow pick too. What the picks say stands below. */
+/**
+ * Two cells side by side without their names: the eye picks. Left and right arrow pick too. What the picks say stands
+ * below.
+ */
 export function BlindPairs({ open, onOpenChange, board, pairs, onPick }: Props) {
   const [light] = useLight()
   const [skipped, setSkipped] = useState(0)

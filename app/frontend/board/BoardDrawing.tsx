@@ -8,7 +8,10 @@ import { placed, ScaleBar, StepStrip, Tapes } from "./BoardParts"
 
 type Props = { board: Board; selected: number; onSelect: (id: number) => void }
 
-/** The board to scale, its cells between tapes; each in its mean reading, with the target as a window in it. Left and right walk the cells. */
+/**
+ * The board to scale, its cells between tapes; each in its mean reading, with the target as a window in it. Left and
+ * right walk the cells.
+ */
 export function BoardDrawing({ board, selected, onSelect }: Props) {
   const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)

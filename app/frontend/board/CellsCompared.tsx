@@ -62,7 +62,10 @@ type Laid = {
   height: number
 }
 
-/** Where the cells of one measure stand: as near to their value as they can, above each other where they would cover one another. */
+/**
+ * Where the cells of one measure stand: as near to their value as they can, above each other where they would cover one
+ * another.
+ */
 function laid(measure: Measure, cells: Cell[]): Laid {
   const values = cells.map((cell) => measure.of(cell)).filter((value): value is number => value !== null)
   const most = Math.max(...values, measure.aim?.[1] ?? 0)

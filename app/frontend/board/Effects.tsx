@@ -2,7 +2,10 @@ import type { BoardTrial } from "@/types"
 
 type Found = BoardTrial["effects"][number]
 
-/** What each thing that was varied does to each measure: a bar with its interval on a line about nothing, and the sentence. */
+/**
+ * What each thing that was varied does to each measure: a bar with its interval on a line about nothing, and the
+ * sentence.
+ */
 export function Effects({ trial }: { trial: BoardTrial }) {
   if (trial.effects.length === 0)
     return (

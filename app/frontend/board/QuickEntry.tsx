@@ -21,7 +21,10 @@ const number = (typed: string) => {
   return Number.isFinite(value) ? value : null
 }
 
-/** Readings of the whole board as a table: Enter and the arrows go down and up, Tab goes on; a copied table can be pasted. All are kept, or none. */
+/**
+ * Readings of the whole board as a table: Enter and the arrows go down and up, Tab goes on; a copied table can be
+ * pasted. All are kept, or none.
+ */
 export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep }: Props) {
   const [kinds, setKinds] = useState(["lab", "gloss", "blotch"])
   const [typed, setTyped] = useState<Record<string, string>>({})

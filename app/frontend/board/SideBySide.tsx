@@ -17,7 +17,10 @@ type Props = {
 
 const MOST = 4
 
-/** Two to four cells as large fields without a gap, the lamp mirrored in each as its gloss lets it; the wanted colour beside them. */
+/**
+ * Two to four cells as large fields without a gap, the lamp mirrored in each as its gloss lets it; the wanted colour
+ * beside them.
+ */
 export function SideBySide({ open, onOpenChange, board, first, lights, apart }: Props) {
   const [light, setLight] = useLight()
   const other =

@@ -10,7 +10,10 @@ const WORDS: Record<string, string> = {
   smell: "little smell",
 }
 
-/** Every combination over all boards by what counts here: its score, who beats it in everything, and the best looks for their hours. */
+/**
+ * Every combination over all boards by what counts here: its score, who beats it in everything, and the best looks for
+ * their hours.
+ */
 export function Verdict({ trial, onWeigh }: { trial: BoardTrial; onWeigh: (weights: Record<string, number>) => void }) {
   if (trial.verdicts.length < 2) return null
   const weigh = (aspect: string, by: number) =>

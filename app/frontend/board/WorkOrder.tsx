@@ -4,7 +4,10 @@ import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import type { BoardWork } from "@/types"
 
-/** The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, what to mix; and the way to the bench. */
+/**
+ * The cells as one piece of work: each pass over all cells that want it, what is covered meanwhile, what to mix; and
+ * the way to the bench.
+ */
 export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
   const { making } = work
   return (

@@ -4,7 +4,9 @@ import { inkOn } from "./ink"
 
 const COUNT = ["One colourant", "Two colourants", "Three colourants"]
 
-/** Now, nearest and wanted as three true fields; under them each recipe by weight, and what a tenth more of each does. */
+/**
+ * Now, nearest and wanted as three true fields; under them each recipe by weight, and what a tenth more of each does.
+ */
 export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: string; scale: number }) {
   const [picked, setPicked] = useState(-1)
   const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1

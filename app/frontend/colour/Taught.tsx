@@ -5,7 +5,10 @@ type Lesson = ColourPage["taught"][number]
 const WIDTH = 220
 const MOST = 8
 
-/** What the shop's own boards taught of its colours: how strong each is against its sheet, and how much nearer predictions come. */
+/**
+ * What the shop's own boards taught of its colours: how strong each is against its sheet, and how much nearer
+ * predictions come.
+ */
 export function Taught({ lessons }: { lessons: Lesson[] }) {
   if (lessons.length === 0) return null
   const x = (delta: number) => 6 + (Math.min(delta, MOST) / MOST) * (WIDTH - 12)

@@ -1,4 +1,7 @@
-/** A long low lamp mirrored in a film: a narrow bright band with sharp edges on gloss, a wide faint veil on matt. As a CSS image over the colour. */
+/**
+ * A long low lamp mirrored in a film: a narrow bright band with sharp edges on gloss, a wide faint veil on matt. As a
+ * CSS image over the colour.
+ */
 export function sheen(gu: number | null | undefined, at = 38): string | undefined {
   if (gu === null || gu === undefined) return undefined
   const share = Math.min(Math.max(gu, 0), 100) / 100

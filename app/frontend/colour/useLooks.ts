@@ -2,7 +2,10 @@ import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import type { Looks } from "@/types"
 
-/** The looks of a schedule's steps on a face, fetched behind each revision; the last ones stay until the new ones are there. */
+/**
+ * The looks of a schedule's steps on a face, fetched behind each revision; the last ones stay until the new ones are
+ * there.
+ */
 export function useLooks(url: string, revision: number, face: string): Looks | null {
   const { answer } = useAnswer({
     key: ["looks", url, revision, face],

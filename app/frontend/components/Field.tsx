@@ -91,7 +91,10 @@ export function SelectField(props: {
   )
 }
 
-/** A number with minus and plus beside it; what is typed is sent on Enter or on leaving the field, and kept when it is refused. */
+/**
+ * A number with minus and plus beside it; what is typed is sent on Enter or on leaving the field, and kept when it is
+ * refused.
+ */
 export function Stepper(props: {
   label: string
   unit?: string

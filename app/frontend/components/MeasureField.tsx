@@ -7,7 +7,10 @@ type Props = { label: string; measure: Measure; value: string; error?: string; o
 const shownOf = (measure: Measure, stored: string) =>
   stored.trim() === "" || Number.isNaN(Number(stored)) ? stored : measure.number(Number(stored), 2)
 
-/** A figure typed in the unit of this device and kept in the one of the shop; what is no number goes on as it was typed, to be refused in words. */
+/**
+ * A figure typed in the unit of this device and kept in the one of the shop; what is no number goes on as it was typed,
+ * to be refused in words.
+ */
 export function MeasureField({ label, measure, value, error, onChange }: Props) {
   const [typed, setTyped] = useState(() => shownOf(measure, value))
   const [kept, setKept] = useState({ value, unit: measure.unit })

@@ -7,7 +7,10 @@ import { AXIS } from "./frame"
 
 const TALL = 15
 
-/** The room's temperature along the clock: where it sinks, what dries there waits. Labelled where it changes and there is room. */
+/**
+ * The room's temperature along the clock: where it sinks, what dries there waits. Labelled where it changes and there
+ * is room.
+ */
 export function AirStrip({ axis, sheet }: { axis: Axis; sheet: Sheet }) {
   const { temperature } = useMeasures()
   const temperatures = sheet.air.map((air) => air.t_c)

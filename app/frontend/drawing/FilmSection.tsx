@@ -26,8 +26,8 @@ type Props = {
 }
 
 /**
- * The film over the shop clock. Every coat rises wet, shrinks and clears to its dry height; windows hang in the skin of their own coat.
- * One transparent overlay takes all pointers; keys are the step list's.
+ * The film over the shop clock. Every coat rises wet, shrinks and clears to its dry height; windows hang in the skin of
+ * their own coat. One transparent overlay takes all pointers; keys are the step list's.
  */
 export function FilmSection(props: Props) {
   const { sheet, width, chance } = props

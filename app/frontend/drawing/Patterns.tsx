@@ -1,4 +1,7 @@
-/** Shared fills: too soon = dots, open = tape with ribs, shut = hatch. They keep their meaning in print and forced colours. */
+/**
+ * Shared fills: too soon = dots, open = tape with ribs, shut = hatch. They keep their meaning in print and forced
+ * colours.
+ */
 export function Patterns() {
   return (
     <svg width="0" height="0" className="absolute" aria-hidden="true">

@@ -1,4 +1,5 @@
-// The shop clock: piecewise linear, strictly increasing, invertible. Days with work are wide, nights and shut days are squeezed.
+// The shop clock: piecewise linear, strictly increasing, invertible. Days with work are wide, nights and shut days are
+// squeezed.
 import { scaleLinear } from "d3-scale"
 import { dayStart, parts } from "@/lib/time"
 

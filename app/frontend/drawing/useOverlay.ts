@@ -19,7 +19,8 @@ export function useOverlay({ sheet, selected, onSelect, onMove }: Props, axis: A
   const [drag, setDrag] = useState<{ row: Row; minute: number } | null>(null)
   const began = useRef<{ x: number; y: number; row: Row | null } | null>(null)
   const surface = useRef<SVGRectElement>(null)
-  // What a finger pulls sideways from the selected start is dragged; everything else scrolls. The style touch-action does not reach into a drawing.
+  // What a finger pulls sideways from the selected start is dragged; everything else scrolls. The style touch-action
+  // does not reach into a drawing.
   useEffect(() => {
     const element = surface.current
     const hold = (event: TouchEvent) => {

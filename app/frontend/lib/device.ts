@@ -1,4 +1,7 @@
-/** What this device remembered under a name; null where it remembers nothing, or is not asked to (private, full, broken). */
+/**
+ * What this device remembered under a name; null where it remembers nothing, or is not asked to (private, full,
+ * broken).
+ */
 export function recall(key: string): string | null {
   try {
     return localStorage.getItem(key)

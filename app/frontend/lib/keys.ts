@@ -3,7 +3,10 @@ import { recall } from "./device"
 
 const BUSY = "input, select, textarea, [role=slider], [role=menuitem], [contenteditable=true], [role=dialog] *"
 
-/** Single-key shortcuts of a screen; they rest while something that takes keys itself has focus. Space rests on buttons too. */
+/**
+ * Single-key shortcuts of a screen; they rest while something that takes keys itself has focus. Space rests on buttons
+ * too.
+ */
 export function useKeys(bindings: Record<string, (event: KeyboardEvent) => void>): void {
   const current = useRef(bindings)
   current.current = bindings

@@ -11,8 +11,9 @@ export const isLater = (error: unknown): boolean =>
 const isFault = (error: unknown) => !(error instanceof Refused)
 
 /**
- * The one client of the pages. An answer lives as long as something shows it: the shop goes on meanwhile, so that a page that is opened again
- * asks anew. What is neither an answer nor a refusal is a fault of the page and is thrown, so that it is seen.
+ * The one client of the pages. An answer lives as long as something shows it: the shop goes on meanwhile, so that a
+ * page that is opened again asks anew. What is neither an answer nor a refusal is a fault of the page and is thrown, so
+ * that it is seen.
  */
 export const requestClient = (): QueryClient =>
   new QueryClient({
@@ -67,8 +68,8 @@ export function useAnswer<T>({ key, ask, on = true, keep = false, after, quiet =
 }
 
 /**
- * Sends what a hand decided. What the server refuses is `error`, until the next try or until it is dismissed: what was typed stays on the
- * screen beside it.
+ * Sends what a hand decided. What the server refuses is `error`, until the next try or until it is dismissed: what was
+ * typed stays on the screen beside it.
  */
 export function useSend() {
   const { mutateAsync, reset, error, isPending } = useMutation({

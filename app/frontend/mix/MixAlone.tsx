@@ -20,7 +20,10 @@ const START: Own[] = [
   { name: "hardener", parts: "10", basis: "volume", of: "base", density: "" },
 ]
 
-/** A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from what is left. */
+/**
+ * A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from
+ * what is left.
+ */
 export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const [fields, set] = useFields(() => ({
     source: products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own",

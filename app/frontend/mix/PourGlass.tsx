@@ -7,7 +7,10 @@ const TUBE = { x: 16, width: 64, top: 20, bottom: 356 }
 
 type Props = { pour: Pour; live: number; resolution: number; system: System; silent: boolean }
 
-/** The current pour magnified: the band that is accepted is tape, what is in rises towards it. Past the band it is hatched. */
+/**
+ * The current pour magnified: the band that is accepted is tape, what is in rises towards it. Past the band it is
+ * hatched.
+ */
 export function PourGlass({ pour, live, resolution, system, silent }: Props) {
   const band = Math.max(pour.high_add_g - pour.low_add_g, resolution)
   const last = Math.max(pour.high_add_g + band * 1.2, pour.add_g * 1.1, live * 1.02)

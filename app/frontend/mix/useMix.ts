@@ -6,7 +6,10 @@ import type { Pot } from "@/types"
 
 type Answer = { pot: Pot } | { location: string }
 
-/** A mix and what the hand does to it. A touch that did not arrive is sent again with its own id and time, so that nothing is poured twice. */
+/**
+ * A mix and what the hand does to it. A touch that did not arrive is sent again with its own id and time, so that
+ * nothing is poured twice.
+ */
 export function useMix(first: Pot) {
   const [pot, setPot] = useState(first)
   const { send, error, busy, dismiss } = useSend()

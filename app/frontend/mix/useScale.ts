@@ -8,7 +8,10 @@ export type Reading = { grams: number; stable: boolean } | { silent: string }
 const EVERY_MS = 220
 const KEY = ["scale"]
 
-/** The bench scale, read as long as the page is in sight. One request at a time; a scale or a shop computer that is silent says so. */
+/**
+ * The bench scale, read as long as the page is in sight. One request at a time; a scale or a shop computer that is
+ * silent says so.
+ */
 export function useScale(on: boolean) {
   const client = useQueryClient()
   const { answer, error } = useAnswer<Reading>({

@@ -13,7 +13,9 @@ import type { ComparePage, Side } from "@/types"
 
 const MOST = 3
 
-/** Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words. */
+/**
+ * Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words.
+ */
 export default function CompareSchedules(props: ComparePage) {
   const { piece, sides, zone } = props
   const { send, error, dismiss } = useSend()

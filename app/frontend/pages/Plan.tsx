@@ -28,7 +28,10 @@ const LIMITS: Record<string, string> = {
   chain: "so long takes the longest piece alone",
 }
 
-/** All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could be aimed at. */
+/**
+ * All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could
+ * be aimed at.
+ */
 export default function Plan(first: PlanPage) {
   const [state, setState] = useState(first)
   const { plan, pieces } = state

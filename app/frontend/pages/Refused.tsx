@@ -2,7 +2,10 @@ import { Head, Link } from "@inertiajs/react"
 import { Shell } from "@/components/Shell"
 import type { ErrorReason } from "@/types"
 
-/** Why a page cannot be shown: what is missing for it, trouble that may pass, or something that was not foreseen and stands in the log. */
+/**
+ * Why a page cannot be shown: what is missing for it, trouble that may pass, or something that was not foreseen and
+ * stands in the log.
+ */
 export default function Refused({ error }: { error: ErrorReason & { again?: boolean; number?: string } }) {
   const title = error.again ? "Not just now" : error.number ? "Something went wrong" : "This cannot be reckoned yet"
   return (

@@ -7,7 +7,10 @@ const NAMES: Record<MarkName, string> = { patch: "colour", grey: "grey card", wh
 
 type Props = { src: string; alt: string; marks: Marks; onMarks: (marks: Marks) => void }
 
-/** Frames on a photo: over the colour, over the grey card, and over a white one if there is one. Dragged; arrows move, plus and minus size the one in hand. */
+/**
+ * Frames on a photo: over the colour, over the grey card, and over a white one if there is one. Dragged; arrows move,
+ * plus and minus size the one in hand.
+ */
 export function PatchMarks({ src, alt, marks, onMarks }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const from = useRef<{ x: number; y: number; part: Part } | null>(null)

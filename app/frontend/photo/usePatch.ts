@@ -13,7 +13,10 @@ const FIRST: Marks = { patch: [0.42, 0.42, 0.14, 0.14], grey: [0.08, 0.08, 0.1, 
 const STILL_MS = 120
 const WHITE: Part = [0.08, 0.6, 0.1, 0.1]
 
-/** Marks on a photo and the colour that the server makes of them, once the grey frame was put on its card; the last answer stays while the next is on its way. */
+/**
+ * Marks on a photo and the colour that the server makes of them, once the grey frame was put on its card; the last
+ * answer stays while the next is on its way.
+ */
 export function usePatch(photo: number, on: boolean) {
   const [marks, setMarks] = useState<Marks>(FIRST)
   const placed = marks.grey !== FIRST.grey

@@ -1,7 +1,9 @@
 import { duration, when } from "@/lib/time"
 import type { Chance } from "@/types"
 
-/** Dates drawn from what is known of drying, weather and hands: in words; the picture shows them as dots on the clock. */
+/**
+ * Dates drawn from what is known of drying, weather and hands: in words; the picture shows them as dots on the clock.
+ */
 export function Chances({
   chances,
   name,

@@ -7,7 +7,10 @@ import { PLACE } from "./rows"
 
 type Place = ShopPlan["places"][number]
 
-/** One line a room: milk where films are wet, dots where dust is in the air, and the rack filling and emptying under its brim. */
+/**
+ * One line a room: milk where films are wet, dots where dust is in the air, and the rack filling and emptying under its
+ * brim.
+ */
 export function Places({ plan, axis, y }: { plan: ShopPlan; axis: Axis; y: number }) {
   return (
     <g>

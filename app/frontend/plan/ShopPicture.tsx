@@ -144,7 +144,10 @@ function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPage["
   )
 }
 
-/** One piece: its film rises wet with each coat and sinks as it dries; a prick of ink for each time hands are on it, a zig-zag where a window was lost. */
+/**
+ * One piece: its film rises wet with each coat and sinks as it dries; a prick of ink for each time hands are on it, a
+ * zig-zag where a window was lost.
+ */
 function StrandDrawing({
   from,
   until,

@@ -19,7 +19,9 @@ const PATTERNS: [string, string][] = [
 
 type Props = StepFieldsProps & { sheet: Sheet; edges: string[] }
 
-/** How a step is worked and where its film dries: what the schedule says for all steps, unless this one says otherwise. */
+/**
+ * How a step is worked and where its film dries: what the schedule says for all steps, unless this one says otherwise.
+ */
 export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet, error }: Props) {
   const { document } = sheet
   const caught = edges.filter((edge) => !(step.faces ?? faces).includes(edge))

@@ -15,7 +15,10 @@ type Props = {
   onDrop: () => void
 }
 
-/** What if it were warmer, drier, with fans, elsewhere, another product, a coat less: each with the date it would bring, before anything is changed. */
+/**
+ * What if it were warmer, drier, with fans, elsewhere, another product, a coat less: each with the date it would bring,
+ * before anything is changed.
+ */
 export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props) {
   const [open, setOpen] = useState(false)
   const { answer, error } = useAnswer({

@@ -5,7 +5,10 @@ import type { Operation, Sheet } from "@/types"
 
 const KEPT_MS = 60_000
 
-/** What an edit would make of the schedule: computed by the server, not kept. A question that is no longer shown is given up. */
+/**
+ * What an edit would make of the schedule: computed by the server, not kept. A question that is no longer shown is
+ * given up.
+ */
 export function usePreview(url: string, revision: number, face: string) {
   const client = useQueryClient()
   const [preview, setPreview] = useState<{ key: string; sheet: Sheet } | null>(null)

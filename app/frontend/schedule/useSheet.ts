@@ -45,8 +45,9 @@ const withEdit = (edits: Edit[], edit: Edit): Edit[] => {
 }
 
 /**
- * The schedule as the server computed it, and the ways to change it. Edits go out at once, one in flight; of edits to the same field
- * only the newest waits. Where somebody else changed the schedule, edits are held until it is decided what becomes of them. What the server refuses stays on the screen with its sentence.
+ * The schedule as the server computed it, and the ways to change it. Edits go out at once, one in flight; of edits to
+ * the same field only the newest waits. Where somebody else changed the schedule, edits are held until it is decided
+ * what becomes of them. What the server refuses stays on the screen with its sentence.
  */
 export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const [state, dispatch] = useReducer(reduce, { ...first, waiting: [], trouble: null, stale: null, announced: "" })

@@ -23,7 +23,10 @@ type Props = {
   found: string | null
 }
 
-/** The shelf as it stands: jars and cans on their boards, each as full as it is. Two or more cans of one product can be boxed. */
+/**
+ * The shelf as it stands: jars and cans on their boards, each as full as it is. Two or more cans of one product can be
+ * boxed.
+ */
 export function BatchesView({ batches, products, today, now, found }: Props) {
   const [system] = useUnits()
   const [chosen, setChosen] = useState<number[]>([])

@@ -8,7 +8,10 @@ const FILL: Record<string, string> = {
 
 type Props = { fill: number; look: string; state: string; kept?: boolean; over?: boolean }
 
-/** What stands on the shelf: a sealed can, an opened can, a jar of a mix; filled as far as it is, hatched when past its date. */
+/**
+ * What stands on the shelf: a sealed can, an opened can, a jar of a mix; filled as far as it is, hatched when past its
+ * date.
+ */
 export function Jar({ fill, look, state, kept, over }: Props) {
   const can = state === "sealed" || state === "opened"
   const level = Math.max(0, Math.min(1, fill)) * 66

@@ -91,7 +91,9 @@ function AddLine({ label, onAdd }: { label: string; onAdd: (name: string) => Pro
   )
 }
 
-/** Trained for everything is written as nothing in particular, so that training that is named later is not taken away. */
+/**
+ * Trained for everything is written as nothing in particular, so that training that is named later is not taken away.
+ */
 function skills(person: PersonHours, all: string[], work: string, may: boolean): string[] | null {
   const now = person.skills ?? all
   const next = may ? [...new Set([...now, work])] : now.filter((other) => other !== work)

@@ -8,7 +8,10 @@ import type { TrialPreview } from "@/types"
 
 type Props = { preview: TrialPreview; part: number; wood: string; grain: string; width_mm: number; height_mm: number }
 
-/** The board to scale as it will be laid out: cells in their predicted looks between the tapes, the step strip at the edge. */
+/**
+ * The board to scale as it will be laid out: cells in their predicted looks between the tapes, the step strip at the
+ * edge.
+ */
 export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: Props) {
   const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)

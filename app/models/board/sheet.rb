@@ -112,7 +112,9 @@ class Board::Sheet
     heading("Order of work")
     order.passes.each_with_index do |pass, index|
       words = pass.label(@names[pass.step["product"]])
-      on, covered = [ pass.cells, pass.masked ].map { |labels| Rhexon::Boards::Labels.joined(labels, @board.areas.keys) }
+      on, covered = [ pass.cells, pass.masked ].map do |labels|
+        Rhexon::Boards::Labels.joined(labels, @board.areas.keys)
+      end
       @pdf.text("#{index + 1}. #{words}: on #{on}#{"; cover #{covered}" if pass.masked.any?}", size: 10)
     end
     @pdf.move_down(4 * MM)

@@ -58,7 +58,8 @@ class BoundTest < CoreTest
     target = at("2026-11-27T16:00+01:00")
     latest = Rhexon::Search::BackwardPass.starts(work.model, [ target ])
     assert latest.each_cons(2).all? { |one, other| one < other }
-    held = ->(index, by) { work.construct.dispatch(Rhexon::Search::Holds::NONE.hold(index, latest[index] + by)).ready.first }
+    none = Rhexon::Search::Holds::NONE
+    held = ->(index, by) { work.construct.dispatch(none.hold(index, latest[index] + by)).ready.first }
     latest.each_index { |index| assert_operator held.call(index, 0), :<=, target, work.model.passes[index].key }
     assert_operator held.call(latest.size - 1, 5), :>, target - 5
     assert_operator held.call(latest.size - 1, 60), :>, target

@@ -13,7 +13,10 @@ import type { Product, ProductPage } from "@/types"
 
 type Line = Product["groups"][number]["lines"][number]
 
-/** A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are changed in place. */
+/**
+ * A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are
+ * changed in place.
+ */
 export default function ShelfProduct({
   product,
   batches,

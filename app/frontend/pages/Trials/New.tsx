@@ -23,7 +23,10 @@ const DESIGNS: [string, string][] = [
 ]
 const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "boards", "cells"]
 
-/** The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be judged. */
+/**
+ * The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be
+ * judged.
+ */
 export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
   const [light, setLight] = useLight()
   const wanted = new URLSearchParams(location.search).get("piece")

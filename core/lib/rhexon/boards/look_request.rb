@@ -12,7 +12,10 @@ module Rhexon
       def difference(json)
         one, other = %w[lab1 lab2].map { |name| lab(json[name], name) }
         delta = Colour::DeltaE.ciede2000(one, other)
-        { "ciede2000" => delta.round(4), "cie76" => Colour::DeltaE.cie76(one, other).round(4), "words" => Colour::DeltaE.label(delta) }
+        {
+          "ciede2000" => delta.round(4), "cie76" => Colour::DeltaE.cie76(one, other).round(4),
+          "words" => Colour::DeltaE.label(delta)
+        }
       end
 
       # @param json [Hash] "wood", "steps" of a schedule document, "products", "light", "years", "end_grain"

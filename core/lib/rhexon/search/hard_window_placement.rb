@@ -2,7 +2,7 @@ module Rhexon
   module Search
     # Places the passes of a hard window in one go, each closing caught: a short one by one person in one open
     # interval, who may do other work in between; of a long one each pass by whoever can.
-    class HardWindowPlacement
+    class HardWindowPlacement < BuildPart
       TRIES = 400
       CLOSE_TRIES = 40
       SCUFF_TRIES = 6
@@ -14,18 +14,10 @@ module Rhexon
       # @param scuffs [ScuffPlacement]
       # @param booking [ResourceBooking]
       def initialize(partial, slots, scuffs, booking)
-        @partial = partial
+        super(partial)
         @slots = slots
         @scuffs = scuffs
         @booking = booking
-        @model = partial.model
-        @relaxed = partial.relaxed?
-        @now = partial.now
-        @reserved = partial.reserved
-        @times = @model.times
-        @places = @model.places
-        @crews = @model.crews
-        @drying = @model.drying
       end
 
       # Places all passes of a block.

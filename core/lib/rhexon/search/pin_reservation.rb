@@ -1,17 +1,7 @@
 module Rhexon
   module Search
     # Keeps what pins use free for them.
-    class PinReservation
-      # @param partial [PartialSchedule]
-      def initialize(partial)
-        @partial = partial
-        @model = partial.model
-        @times = @model.times
-        @places = @model.places
-        @crews = @model.crews
-        @drying = @model.drying
-      end
-
+    class PinReservation < BuildPart
       # Each pin takes what it uses before anything is placed: hands, a tool, a room that holds one pass, and the air it
       # needs.
       # @param lapsed [Array<Integer>] passes whose pin was given up

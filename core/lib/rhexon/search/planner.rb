@@ -86,7 +86,8 @@ module Rhexon
         return [] if was.empty?
 
         order = Orders.by_start(@model, was)
-        [ Holds.new(was.reject { |_, minute| minute < @shop.now }), Holds::NONE ].map { |holds| @construct.run(order, holds) }
+        kept = Holds.new(was.reject { |_, minute| minute < @shop.now })
+        [ kept, Holds::NONE ].map { |holds| @construct.run(order, holds) }
       end
 
       def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)

@@ -1,19 +1,7 @@
 module Rhexon
   module Search
     # Writes a pass into a build and takes what it uses: hands, room, rack, tool.
-    class ResourceBooking
-      # @param partial [PartialSchedule]
-      def initialize(partial)
-        @partial = partial
-        @model = partial.model
-        @relaxed = partial.relaxed?
-        @holds = partial.holds
-        @reserved = partial.reserved
-        @times = @model.times
-        @places = @model.places
-        @drying = @model.drying
-      end
-
+    class ResourceBooking < BuildPart
       # From here on others can wait for it, and its hands, room and tool are taken.
       # @param index [Integer] of the pass
       # @param spot [CandidateSlot]

@@ -1,7 +1,7 @@
 module Rhexon
   module Search
     # Scuffs before coats whose window was lost, or as the house has it.
-    class ScuffPlacement
+    class ScuffPlacement < BuildPart
       TRIES = 40
       NONE = [].freeze
       # Faces on which a film has to be scuffed.
@@ -10,15 +10,8 @@ module Rhexon
       # @param partial [PartialSchedule]
       # @param slots [SlotFinder] of the same build
       def initialize(partial, slots)
-        @partial = partial
+        super(partial)
         @slots = slots
-        @model = partial.model
-        @now = partial.now
-        @holds = partial.holds
-        @times = @model.times
-        @places = @model.places
-        @crews = @model.crews
-        @drying = @model.drying
       end
 
       # @param work [Integer] minute the coat's work would start

@@ -1,27 +1,13 @@
 module Rhexon
   module Search
     # Finds the first place for one pass in what a build has left free. Takes nothing.
-    class SlotFinder
+    class SlotFinder < BuildPart
       # Turns after which a place is given up, with a finding instead of an endless search.
       TURNS = 5000
 
       # A pin that cannot be kept in this build.
       # @!attribute index [Integer] of the pass
       Lapse = Struct.new(:index)
-
-      # @param partial [PartialSchedule]
-      def initialize(partial)
-        @partial = partial
-        @model = partial.model
-        @relaxed = partial.relaxed?
-        @now = partial.now
-        @holds = partial.holds
-        @reserved = partial.reserved
-        @times = @model.times
-        @places = @model.places
-        @crews = @model.crews
-        @drying = @model.drying
-      end
 
       # Without a scuff before it.
       # @param index [Integer] of the pass
