@@ -1,4 +1,4 @@
-import { useMemo } from "react"
+import { type ReactNode, useEffect, useRef } from "react"
 import { useMeasures } from "@/lib/units"
 import type { Chance, Row, Section, Sheet } from "@/types"
 import { AirStrip } from "./AirStrip"
@@ -6,7 +6,7 @@ import { type Axis, makeAxis } from "./axis"
 import { ChanceDots } from "./ChanceDots"
 import { Clock } from "./Clock"
 import { filmSteps, outline, type Point } from "./film"
-import { AXIS, LEFT, WOOD } from "./frame"
+import { AXIS, LEFT, RIGHT, WOOD } from "./frame"
 import { Bite, Layers, Least } from "./Layers"
 import { DragGhost, Labels, NowLine } from "./Notes"
 import { useOverlay } from "./useOverlay"
@@ -21,6 +21,11 @@ type Props = {
   selected: string | null
   ghost: Section | null
   chance: Chance | null
+  axis: Axis
+  /** What stands under the film on the same clock: its height in px, and how it is drawn from its top down. */
+  foot?: { height: number; draw: (top: number) => ReactNode }
+  /** How far the clock was scrolled, px. */
+  onScroll: (left: number) => void
   onSelect: (key: string) => void
   onMove: (row: Row, start: number) => void
 }
@@ -30,32 +35,28 @@ type Props = {
  * their own coat. One transparent overlay takes all pointers; keys are the step list's.
  */
 export function FilmSection(props: Props) {
-  const { sheet, width, chance } = props
-  const axis = useMemo(() => axisOf(sheet, width - LEFT - 4), [sheet, width])
+  const { sheet, width, height, chance, axis, foot } = props
   const overlay = useOverlay(props, axis)
-  const total = axis.width + LEFT + 4
+  const total = axis.width + LEFT + RIGHT
+  const scroller = useScroller(axis, sheet.now, total > width + 2, props.onScroll)
+  const whole = height + (foot?.height ?? 0)
   return (
-    <div className="film-section" style={{ overflowX: total > width + 2 ? "auto" : "visible" }}>
-      <svg width={total} height={props.height} role="img" aria-label={spoken(sheet)} className="block">
+    <div className="film-section" {...scroller}>
+      <svg width={total} height={whole} role="img" aria-label={spoken(sheet)} className="block">
         <g transform={`translate(${LEFT} 0)`}>
-          <Clock axis={axis} sheet={sheet} height={props.height} />
+          <Clock axis={axis} sheet={sheet} height={height} />
           <AirStrip axis={axis} sheet={sheet} />
-          <Film {...props} axis={axis} />
-          {chance && <ChanceDots chance={chance} axis={axis} base={props.height - 24} />}
+          <Film {...props} />
+          {foot?.draw(height)}
+          {chance && <ChanceDots chance={chance} axis={axis} base={height - 24} />}
           {overlay.drag && (
-            <DragGhost
-              axis={axis}
-              sheet={sheet}
-              row={overlay.drag.row}
-              minute={overlay.drag.minute}
-              height={props.height}
-            />
+            <DragGhost axis={axis} sheet={sheet} row={overlay.drag.row} minute={overlay.drag.minute} height={whole} />
           )}
           <rect
             x={0}
             y={AXIS}
             width={axis.width}
-            height={props.height - AXIS}
+            height={whole - AXIS}
             fill="transparent"
             ref={overlay.surface}
             className="cursor-pointer"
@@ -67,12 +68,41 @@ export function FilmSection(props: Props) {
   )
 }
 
-function axisOf(sheet: Sheet, width: number): Axis {
+/** Where there is more clock than room: begins at now, and fades at the edges behind which it goes on. */
+function useScroller(axis: Axis, now: number, scrolls: boolean, onScroll: (left: number) => void) {
+  const box = useRef<HTMLDivElement>(null)
+  const start = axis.x(now) - 60
+  const tell = () => {
+    const element = box.current
+    if (!element) return
+    const { scrollLeft, scrollWidth, clientWidth } = element
+    const more = [scrollLeft > 4 && "left", scrollLeft + clientWidth < scrollWidth - 4 && "right"]
+    element.dataset.more = scrolls ? more.filter(Boolean).join(" ") : ""
+    onScroll(scrollLeft)
+  }
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each time that the clock begins or ceases to scroll
+  useEffect(() => {
+    if (box.current && scrolls) box.current.scrollLeft = start
+    tell()
+  }, [scrolls])
+  return { ref: box, onScroll: scrolls ? tell : undefined, style: { overflowX: scrolls ? "auto" : "visible" } as const }
+}
+
+/** The clock of a schedule's film, as wide as there is room, px. */
+export function filmAxis(sheet: Sheet, width: number): Axis {
   const hands = sheet.rows.flatMap((row) => row.hands)
   const ends = sheet.rows.flatMap((row) => [row.hands_end])
   const from = Math.min(sheet.now, ...sheet.rows.map((row) => row.hands_start))
   const to = Math.max(sheet.now + 60, sheet.ready_at ?? 0, sheet.cured_at ?? 0, ...ends)
-  return makeAxis({ open: sheet.open, hands, now: sheet.now, from, to, zone: sheet.zone, width })
+  return makeAxis({
+    open: sheet.open,
+    hands,
+    now: sheet.now,
+    from,
+    to,
+    zone: sheet.zone,
+    width: width - LEFT - RIGHT,
+  })
 }
 
 function spoken(sheet: Sheet): string {
@@ -80,7 +110,7 @@ function spoken(sheet: Sheet): string {
   return `Film on ${section.face}: ${section.layers.length} coats, ${Math.round(section.film_um)} plus or minus ${Math.round(section.sd_um)} micrometres when done. The same as a table with key T.`
 }
 
-function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props & { axis: Axis }) {
+function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props) {
   const { section } = sheet
   const { film } = useMeasures()
   const end = axis.segments.at(-1)?.to ?? sheet.now

@@ -53,14 +53,14 @@ const STATE_WORDS: Record<string, string> = {
 /** The key to the window strips; always in sight. */
 export function StripKey({ also }: { also?: { label: string; swatch: string } }) {
   return (
-    <ul className="flex flex-wrap gap-x-6 gap-y-1 text-fine text-second" aria-label="Key to the windows">
+    <ul className="strip-key text-fine text-second" aria-label="Key to the windows">
       {Object.entries(STATE_WORDS).map(([state, words]) => (
-        <li key={state} className="flex items-center gap-2">
-          <svg width="30" height="13" aria-hidden="true">
+        <li key={state} className="flex items-center gap-1.5">
+          <svg width="24" height="13" aria-hidden="true">
             <rect
               x="0.75"
               y="0.75"
-              width="28.5"
+              width="22.5"
               height="11.5"
               fill={stripFill(state)}
               stroke={stripStroke(state)}
@@ -71,8 +71,8 @@ export function StripKey({ also }: { also?: { label: string; swatch: string } })
         </li>
       ))}
       {also && (
-        <li className="flex items-center gap-2">
-          <span style={{ background: also.swatch, width: 30, height: 5 }} />
+        <li className="flex items-center gap-1.5">
+          <span style={{ background: also.swatch, width: 24, height: 5 }} />
           {also.label}
         </li>
       )}

@@ -14,13 +14,15 @@ export function useWidth(ref: RefObject<HTMLElement | null>, first: number): num
   return width
 }
 
-/** Height of the window, kept up with. */
-export function useViewportHeight(): number {
-  const [height, setHeight] = useState(() => window.innerHeight)
+/** Width and height of the window, kept up with. */
+export function useViewport(): { width: number; height: number } {
+  const [size, setSize] = useState(viewport)
   useLayoutEffect(() => {
-    const listen = () => setHeight(window.innerHeight)
+    const listen = () => setSize(viewport())
     window.addEventListener("resize", listen)
     return () => window.removeEventListener("resize", listen)
   }, [])
-  return height
+  return size
 }
+
+const viewport = () => ({ width: window.innerWidth, height: window.innerHeight })

@@ -1,27 +1,28 @@
 import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
 import { dyeOf } from "@/colour/dyeOf"
-import { LookStrip } from "@/colour/LookStrip"
+import { LightSwitch } from "@/colour/LightSwitch"
+import { BAND, LookBand } from "@/colour/LookBand"
+import { LookTab } from "@/colour/LookTab"
 import { nextLight } from "@/colour/useLight"
 import { useLooks } from "@/colour/useLooks"
 import { Shell } from "@/components/Shell"
-import { FilmSection } from "@/drawing/FilmSection"
+import { FilmSection, filmAxis } from "@/drawing/FilmSection"
+import { LEFT } from "@/drawing/frame"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
-import { useViewportHeight, useWidth } from "@/lib/size"
+import { useViewport, useWidth } from "@/lib/size"
 import { iso, when } from "@/lib/time"
-import { ChanceSaid } from "@/plan/Chances"
-import { AIMS, Goals } from "@/plan/Goals"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
 import { FaceChoice } from "@/schedule/Choices"
 import { Detail } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
-import { Findings } from "@/schedule/Findings"
 import { turned } from "@/schedule/HardWindows"
 import { History } from "@/schedule/History"
 import { PieceHead } from "@/schedule/PieceHead"
 import { SheetTable } from "@/schedule/SheetTable"
+import { SideTabs } from "@/schedule/SideTabs"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
 import { StepTools } from "@/schedule/StepTools"
@@ -29,7 +30,6 @@ import type { StepSet } from "@/schedule/stepProps"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { useSheet } from "@/schedule/useSheet"
-import { WhatIfs } from "@/schedule/WhatIfs"
 import { firstOpen, freeId } from "@/schedule/words"
 import type { Finding, Operation, Row, SchedulePage, Sheet, Step } from "@/types"
 
@@ -53,6 +53,13 @@ export default function Schedule(props: SchedulePage) {
   return <Screen key={props.piece.id} {...props} />
 }
 
+const firstRemedy = (sheet: Sheet) =>
+  sheet.findings.flatMap((finding) => finding.remedies).find((remedy) => remedy.operation)
+
+/** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
+const sectionHeight = (window: { width: number; height: number }) =>
+  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 860), 290), 560)
+
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
   const { sheet, piece, schedule } = state
@@ -68,11 +75,12 @@ function Screen(props: SchedulePage) {
   const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
   const chance = useChance(state.url, schedule.revision)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
-  const [aims, setAims] = useState(false)
   const [light, setLight] = useState(props.piece.light)
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
-  const viewport = useViewportHeight()
+  const viewport = useViewport()
+  const axis = useMemo(() => filmAxis(sheet, width), [sheet, width])
+  const [scrolled, setScrolled] = useState(0)
 
   const move = useCallback(
     (moved: Row, start: number) =>
@@ -133,7 +141,10 @@ function Screen(props: SchedulePage) {
     "Shift+ArrowUp": () => wet(5),
     "Shift+ArrowDown": () => wet(-5),
     n: () => setAdding(true),
-    f: () => (document.querySelector("[data-remedy]") as HTMLButtonElement | null)?.click(),
+    f: () => {
+      const remedy = firstRemedy(sheet)
+      if (remedy?.operation) apply(remedy.operation, remedy.label)
+    },
     z: () => state.undo(),
     "Shift+z": () => state.redo(),
     t: () => setTable((before) => !before),
@@ -150,6 +161,7 @@ function Screen(props: SchedulePage) {
     state.waiting.some(
       (operation) => operation.op === "change_step" && operation.id === step?.id && field in operation.set,
     )
+  const faces = piece.faces.map((face) => face.name)
   const beside = state.trouble && besideField(state.trouble.error, step, sheet.document.steps)
   const error = (field: string) => (beside === field ? state.trouble?.error.sentence : undefined)
 
@@ -161,8 +173,10 @@ function Screen(props: SchedulePage) {
         state={state}
         pieces={props.pieces}
         house={props.house}
+        chance={chance}
         go={neighbour}
         preview={preview?.sheet ?? null}
+        onHistory={() => setHistory(true)}
       />
       <p className="sr-only" role="status" aria-live="polite">
         {state.announced}
@@ -177,54 +191,67 @@ function Screen(props: SchedulePage) {
         </div>
       )}
       <div className="schedule-grid">
-        <div ref={holder} className="min-w-0">
-          {sheet.rows.length === 0 ? (
-            <EmptySchedule onAdd={() => setAdding(true)} />
-          ) : table ? (
-            <SheetTable sheet={sheet} />
-          ) : (
-            <FilmSection
-              sheet={sheet}
-              wood={piece.wood}
-              dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "var(--dye)"}
-              width={width}
-              height={Math.min(Math.max(viewport - 470, 290), 420)}
-              selected={row?.key ?? null}
-              ghost={preview?.sheet.section ?? null}
-              chance={preview ? null : chance}
-              onSelect={setSelected}
-              onMove={move}
-            />
-          )}
-          {sheet.rows.length > 0 && (
-            <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
-              <StripKey also={{ label: "hands on another piece", swatch: "var(--firm)" }} />
-              <FaceChoice
-                faces={piece.faces.map((face) => face.name)}
-                face={sheet.section.face}
-                onChange={state.show}
+        <div className="schedule-main">
+          <div ref={holder} className="min-w-0">
+            {sheet.rows.length === 0 ? (
+              <EmptySchedule onAdd={() => setAdding(true)} />
+            ) : table ? (
+              <SheetTable sheet={sheet} />
+            ) : (
+              <FilmSection
+                sheet={sheet}
+                wood={piece.wood}
+                dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "var(--dye)"}
+                width={width}
+                height={sectionHeight(viewport)}
+                axis={axis}
+                foot={
+                  looks
+                    ? {
+                        height: BAND,
+                        draw: (top) => <LookBand {...{ looks, sheet, light, axis, top }} step={row?.step ?? null} />,
+                      }
+                    : undefined
+                }
+                selected={row?.key ?? null}
+                ghost={preview?.sheet.section ?? null}
+                chance={preview ? null : chance}
+                onScroll={setScrolled}
+                onSelect={setSelected}
+                onMove={move}
               />
-            </div>
-          )}
-          {looks && sheet.rows.length > 0 && (
-            <LookStrip
-              looks={looks}
-              sheet={sheet}
-              step={row?.step ?? null}
-              light={light}
-              onLight={setLight}
-              place={props.piece.light}
-              onSelect={(id) => setSelected(sheet.rows.find((candidate) => candidate.step === id)?.key ?? selected)}
-            />
-          )}
+            )}
+            {sheet.rows.length > 0 && (
+              <div className="key-line">
+                <StripKey also={{ label: "hands elsewhere", swatch: "var(--firm)" }} />
+                {looks && (
+                  <LightSwitch lights={looks.lights} light={light} onLight={setLight} place={props.piece.light} />
+                )}
+                <FaceChoice faces={faces} face={sheet.section.face} onChange={state.show} />
+              </div>
+            )}
+          </div>
           {row && (
             <Detail
               sheet={sheet}
               row={row}
               shelf={props.shelf}
               rooms={props.rooms}
-              faces={piece.faces.map((face) => face.name)}
+              faces={faces}
               edges={piece.faces.filter((face) => face.kind === "edges").map((face) => face.name)}
+              pointer={table ? null : LEFT + axis.x(row.work_start) - scrolled}
+              look={
+                looks && (
+                  <LookTab
+                    looks={looks}
+                    sheet={sheet}
+                    step={row.step}
+                    light={light}
+                    approval={state.approval}
+                    onSelect={(id) => setSelected(sheet.rows.find((other) => other.step === id)?.key ?? selected)}
+                  />
+                )
+              }
               pending={pending}
               error={error}
               onEdit={state.edit}
@@ -234,7 +261,7 @@ function Screen(props: SchedulePage) {
             />
           )}
         </div>
-        <div className="min-w-0">
+        <div className="schedule-side">
           <StepList
             sheet={sheet}
             selected={row?.key ?? null}
@@ -242,31 +269,10 @@ function Screen(props: SchedulePage) {
             onSelect={setSelected}
             onEdit={state.edit}
           />
-          <StepTools
+          <StepTools state={state} table={table} onAdd={() => setAdding(true)} onTable={() => setTable(!table)} />
+          <SideTabs
             state={state}
-            table={table}
-            onAdd={() => setAdding(true)}
-            onTable={() => setTable(!table)}
-            onHistory={() => setHistory(true)}
-          />
-          <button type="button" className="ui-button mb-2" aria-expanded={aims} onClick={() => setAims(!aims)}>
-            Aims at: {AIMS[sheet.goal]}
-          </button>
-          {aims && <Goals plan={sheet} goal={sheet.goal} onChosen={() => void state.reload()} />}
-          {sheet.rows.length > 0 && (
-            <WhatIfs
-              url={state.url}
-              revision={schedule.revision}
-              sheet={sheet}
-              onApply={apply}
-              onAsk={(operation) => void ask(operation)}
-              onDrop={drop}
-            />
-          )}
-          {chance && <ChanceSaid chance={chance} zone={sheet.zone} />}
-          <Findings
-            piece={piece.id}
-            sheet={sheet}
+            chance={chance}
             ready={ready}
             onApply={apply}
             onAsk={ask}

@@ -1,5 +1,4 @@
-import { Dialog } from "radix-ui"
-import { useState } from "react"
+import { useEffect, useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { Panel } from "@/components/Panel"
 import { send as request } from "@/lib/api"
@@ -7,21 +6,21 @@ import { useSend } from "@/lib/requests"
 import type { Photo } from "@/types"
 import { Photos } from "./Photos"
 
-/** The photos of a piece and of what its log says, fetched when they are asked for. */
-export function PiecePhotos({ piece }: { piece: number }) {
+type Props = { piece: number; onOpenChange: (open: boolean) => void }
+
+/** The photos of a piece and of what its log says, in a panel over its page. */
+export function PiecePhotos({ piece, onOpenChange }: Props) {
   const [photos, setPhotos] = useState<Photo[] | null>(null)
   const { send, error } = useSend()
-  const fetch = () =>
-    send(
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked for once, when the panel opens
+  useEffect(() => {
+    void send(
       () => request<{ photos: Photo[] }>("GET", `/pieces/${piece}/photos`),
       (answer) => setPhotos(answer.photos),
     )
+  }, [piece])
   return (
-    <Panel
-      title="Photos"
-      onOpenChange={(open) => open && void fetch()}
-      trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">Photos</Dialog.Trigger>}
-    >
+    <Panel title="Photos" open onOpenChange={onOpenChange}>
       <ErrorText reason={error} />
       {photos && photos.length === 0 && (
         <p className="text-second mt-2">None yet. What is taken at the bench comes here as well.</p>

@@ -34,8 +34,7 @@ export function Chances({
 /** The chance of one piece under its schedule. */
 export function ChanceSaid({ chance, zone }: { chance: Chance; zone: string }) {
   return (
-    <section className="mb-3" aria-label="Chance of being ready">
-      <h2 className="text-head">Chance of being ready</h2>
+    <section aria-label="Chance of being ready">
       <p className="grid">
         <ChanceWords chance={chance} zone={zone} />
       </p>

@@ -42,14 +42,9 @@ export function FaceChoice({
 }) {
   if (faces.length < 2) return null
   return (
-    <label className="flex items-center gap-2 text-fine text-second">
+    <label className="line-choice">
       Film on
-      <select
-        className="ui-input"
-        style={{ minHeight: 36, width: "auto", fontSize: 14 }}
-        value={face}
-        onChange={(event) => onChange(event.target.value)}
-      >
+      <select value={face} onChange={(event) => onChange(event.target.value)}>
         {faces.map((name) => (
           <option key={name}>{name}</option>
         ))}

@@ -1,14 +1,18 @@
+import { type ReactNode, useEffect, useState } from "react"
 import { Cautions } from "@/components/Cautions"
+import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FilmControl } from "./FilmControl"
 import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
+import { CoatFields, ThinningFields } from "./MaterialFields"
 import { MixForPass } from "./MixForPass"
 import { PlaceFields } from "./PlaceFields"
-import { StepFields } from "./StepFields"
-import type { StepSet } from "./stepProps"
+import { StepFields, WhereFields } from "./StepFields"
+import { StepOrder } from "./StepOrder"
+import type { StepFieldsProps, StepSet } from "./stepProps"
 import { WhenControl } from "./WhenControl"
 import { METHODS } from "./words"
 
@@ -20,6 +24,10 @@ type Props = {
   faces: string[]
   /** Faces that are edges: a coat on another face reaches them. */
   edges: string[]
+  /** Where the step stands in the drawing above, px from the left. */
+  pointer: number | null
+  /** What the looks say, where there are any. */
+  look: ReactNode
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onEdit: (operation: Operation, reason?: string) => void
@@ -29,9 +37,21 @@ type Props = {
   onUnpin: (row: Row) => void
 }
 
+/** Fields that stand on another tab than the first. */
+const ELSEWHERE = [
+  { tab: "mix", fields: ["thinning", "cut_lb_per_gal", "hardener_parts", "batches"] },
+  { tab: "place", fields: ["role", "coats_a_day", "room", "dry_room", "tool"] },
+]
+
 /** The pointer panel: what the selected step is, when, how thick, and why it takes as long as it does. */
 export function Detail(props: Props) {
   const { sheet, row, rooms, onEdit } = props
+  const [tab, setTab] = useState("step")
+  const refused = ELSEWHERE.find(({ fields }) => fields.some(props.error))?.tab
+  // A refusal beside a field is read where the field is.
+  useEffect(() => {
+    if (refused) setTab(refused)
+  }, [refused])
   const step = sheet.document.steps.find((candidate) => candidate.id === row.step)
   if (!step) return null
   const done = Math.max(
@@ -45,8 +65,7 @@ export function Detail(props: Props) {
     if (splits) props.onSplitAndSet(step, done, fields)
     else onEdit({ op: "change_step", id: step.id, set: fields })
   }
-  const item = props.shelf.find((candidate) => candidate.id === step.product)
-  const fields = {
+  const fields: StepFieldsProps = {
     step,
     shelf: props.shelf,
     rooms,
@@ -56,69 +75,115 @@ export function Detail(props: Props) {
     error: props.error,
     onSet: set,
   }
-  const ledger = row.drying ?? row.waits[0] ?? null
+  const tabs: (Tab | false | undefined)[] = [
+    { id: "step", label: "Step", content: <StepTab {...props} step={step} fields={fields} /> },
+    !row.inserted &&
+      (step.kind === "coat" || row.mix !== null) && {
+        id: "mix",
+        label: "Mix",
+        content: <MixTab {...{ row, step, fields }} zone={sheet.zone} />,
+      },
+    !row.inserted && {
+      id: "place",
+      label: "How and where",
+      content: <PlaceTab {...props} step={step} fields={fields} />,
+    },
+    Boolean(props.look) && { id: "look", label: "Look", content: props.look },
+    row.cautions.length > 0 && {
+      id: "cautions",
+      label: "Cautions",
+      count: row.cautions.length,
+      content: <Cautions texts={row.cautions} />,
+    },
+  ]
+  const item = props.shelf.find((candidate) => candidate.id === step.product)
   return (
     <section className="step-detail surface-lit" aria-label={`Detail of ${row.words}`}>
-      <header className="detail-head">
-        <h2 className="panel-title">{row.words}</h2>
-        <p className="text-second">
-          {item
-            ? [item.name, step.method ? METHODS[step.method] : "", row.pattern].filter(Boolean).join(", ")
-            : row.inserted
-              ? "inserted by the plan"
-              : ""}
-        </p>
-        <p className="detail-when">
-          {when(row.work_start, sheet.zone)}
-          {row.hands_min > 0 && `, ${duration(row.hands_min)} hands`}
-        </p>
-      </header>
-      <div className="detail-body">
-        <div>
-          {!row.inserted && <WhenControl {...props} />}
-          {row.inserted ? (
-            <p className="text-second">
-              {row.kind === "wipe_off"
-                ? "What was flooded on comes off before it is tacky."
-                : "The window below is shut when hands are free, so the plan scuffs first."}
-            </p>
-          ) : (
-            <StepFields {...fields} />
-          )}
-          {!row.inserted && (step.kind === "coat" || step.kind === "stain") && (
-            <PlaceFields {...fields} sheet={sheet} edges={props.edges} />
-          )}
-          {!row.inserted && <HardWindows sheet={sheet} row={row} step={step} onSet={set} onEdit={props.onEdit} />}
-        </div>
-        <div>
-          {step.kind === "coat" && !row.inserted ? (
-            <FilmControl {...props} step={step} item={item} onWet={(wet_um) => set({ wet_um })} />
-          ) : (
-            <Window row={row} sheet={sheet} />
-          )}
-          <Cautions texts={row.cautions} />
-        </div>
-        <div>
-          {ledger ? (
-            <Ledger ledger={ledger} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
-          ) : (
-            <p className="text-second">Nothing has to dry before this.</p>
-          )}
-          {!row.inserted && <StepOrder {...props} step={step} />}
-        </div>
-      </div>
-      {row.mix && (
-        <MixForPass
-          row={row}
-          mix={row.mix}
-          step={step}
-          zone={sheet.zone}
-          onSet={set}
-          error={props.error}
-          pending={props.pending}
-        />
-      )}
+      {props.pointer !== null && <span className="detail-pointer" style={{ left: props.pointer }} aria-hidden="true" />}
+      <Tabs
+        label={`Detail of ${row.words}`}
+        tabs={tabs.filter((shown) => typeof shown === "object")}
+        tab={tab}
+        onTab={setTab}
+        head={
+          <header className="detail-head">
+            <h2 className="panel-title">{row.words}</h2>
+            <p className="text-second truncate">{says(row, step, item, sheet.zone)}</p>
+          </header>
+        }
+      />
     </section>
+  )
+}
+
+function says(row: Row, step: Step, item: ShelfItem | undefined, zone: string): string {
+  const what = row.inserted
+    ? ["inserted by the plan", when(row.work_start, zone)]
+    : [item?.name, step.method && item ? METHODS[step.method] : null, row.pattern]
+  const hands = row.hands_min > 0 ? `${duration(row.hands_min)} hands` : null
+  return [...what, hands].filter(Boolean).join(", ")
+}
+
+type TabProps = Props & { step: Step; fields: StepFieldsProps }
+
+/** What is changed most: when, with what, how thick; and why it dries as long as it does. */
+function StepTab(props: TabProps) {
+  const { row, sheet, step, fields } = props
+  const ledger = row.drying ?? row.waits[0] ?? null
+  return (
+    <div className="detail-body">
+      <div>
+        {row.inserted ? (
+          <p className="text-second">
+            {row.kind === "wipe_off"
+              ? "What was flooded on comes off before it is tacky."
+              : "The window below is shut when hands are free, so the plan scuffs first."}
+          </p>
+        ) : (
+          <>
+            <WhenControl {...props} />
+            <StepFields {...fields} />
+            <StepOrder steps={sheet.document.steps} step={step} onEdit={props.onEdit} />
+          </>
+        )}
+      </div>
+      <div>
+        {step.kind === "coat" && !row.inserted ? (
+          <FilmControl
+            {...props}
+            item={props.shelf.find((candidate) => candidate.id === step.product)}
+            onWet={(wet_um) => fields.onSet({ wet_um })}
+          />
+        ) : (
+          <Window row={row} sheet={sheet} />
+        )}
+      </div>
+      <div>
+        {ledger ? (
+          <Ledger ledger={ledger} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
+        ) : (
+          <p className="text-second">Nothing has to dry before this.</p>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function MixTab({ row, step, fields, zone }: { row: Row; step: Step; fields: StepFieldsProps; zone: string }) {
+  const thinning = step.kind === "coat" && <ThinningFields {...fields} />
+  if (!row.mix) return <div className="step-fields">{thinning}</div>
+  return <MixForPass row={row} mix={row.mix} zone={zone} thinning={thinning} {...fields} />
+}
+
+/** How it is worked, where it dries, and what may not be missed. */
+function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) {
+  return (
+    <div className="detail-place">
+      {(step.kind === "coat" || step.kind === "stain") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
+      {step.kind === "coat" && <CoatFields {...fields} />}
+      <WhereFields {...fields} />
+      <HardWindows sheet={sheet} row={row} step={step} onSet={fields.onSet} onEdit={onEdit} />
+    </div>
   )
 }
 
@@ -149,46 +214,5 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
         </div>
       </dl>
     </section>
-  )
-}
-
-function StepOrder({ sheet, step, onEdit }: Props & { step: Step }) {
-  const steps = sheet.document.steps
-  const at = steps.findIndex((candidate) => candidate.id === step.id)
-  const coats = step.coats ?? 1
-  return (
-    <div className="mt-3 flex flex-wrap gap-x-1">
-      <button
-        type="button"
-        className="ui-button"
-        data-quiet
-        disabled={at === 0}
-        onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at - 2]?.id ?? null })}
-      >
-        Earlier
-      </button>
-      <button
-        type="button"
-        className="ui-button"
-        data-quiet
-        disabled={at === steps.length - 1}
-        onClick={() => onEdit({ op: "move_step", id: step.id, after: steps[at + 1]?.id ?? null })}
-      >
-        Later
-      </button>
-      {coats > 1 && (
-        <button
-          type="button"
-          className="ui-button"
-          data-quiet
-          onClick={() => onEdit({ op: "split_coats", id: step.id, keep: coats - 1 })}
-        >
-          Split off last coat
-        </button>
-      )}
-      <button type="button" className="ui-button" data-quiet onClick={() => onEdit({ op: "remove_step", id: step.id })}>
-        Remove
-      </button>
-    </div>
   )
 }

@@ -49,17 +49,21 @@ export function HardWindows({
   const hands = (sheet.people.length > 1 || pinned?.person) && row.status === "planned" && row.hands_min > 0
   if (flags.length === 0 && !hands) return null
   return (
-    <div className="mt-2">
-      {flags.map(({ flag, words, why }) => (
-        <label key={flag} className="ui-check" title={why}>
-          <input
-            type="checkbox"
-            checked={step[flag] ?? false}
-            onChange={(event) => onSet({ [flag]: event.target.checked || null })}
-          />
-          {words}
-        </label>
-      ))}
+    <>
+      {flags.length > 0 && (
+        <div className="ui-checks is-wide">
+          {flags.map(({ flag, words, why }) => (
+            <label key={flag} className="ui-check" title={why}>
+              <input
+                type="checkbox"
+                checked={step[flag] ?? false}
+                onChange={(event) => onSet({ [flag]: event.target.checked || null })}
+              />
+              {words}
+            </label>
+          ))}
+        </div>
+      )}
       {hands && (
         <SelectField
           label="Done by"
@@ -83,7 +87,7 @@ export function HardWindows({
           }
         />
       )}
-    </div>
+    </>
   )
 }
 

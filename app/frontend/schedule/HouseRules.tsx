@@ -1,4 +1,3 @@
-import { Dialog } from "radix-ui"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
@@ -101,15 +100,14 @@ type Props = {
   /** How the piece lies unless the schedule says otherwise. */
   support: string
   onEdit: (operation: Operation) => void
+  open: boolean
+  onOpenChange: (open: boolean) => void
 }
 
 /** Where finishers disagree: switches for this schedule; left alone they follow the shop's. */
-export function HouseRules({ document, house, support, onEdit }: Props) {
+export function HouseRules({ document, house, support, onEdit, open, onOpenChange }: Props) {
   return (
-    <Panel
-      title="House rules of this schedule"
-      trigger={<Dialog.Trigger className="cursor-pointer underline underline-offset-2">House rules</Dialog.Trigger>}
-    >
+    <Panel title="House rules of this schedule" open={open} onOpenChange={onOpenChange}>
       <div className="mt-4 grid gap-5">
         <div>
           <SelectField

@@ -45,13 +45,6 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
       />
       {film && (
         <>
-          <SelectField
-            label="It is"
-            value={step.role ?? "top"}
-            error={error("role")}
-            options={Object.entries(ROLES)}
-            onChange={(role) => onSet({ role: role as Step["role"] })}
-          />
           <Stepper
             label="Coats"
             value={step.coats ?? 1}
@@ -62,64 +55,86 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
             error={error("coats")}
             onChange={(coats) => onSet({ coats })}
           />
-          {(step.coats ?? 1) > 1 && (
-            <SelectField
-              label="On one day"
-              value={String(step.coats_a_day ?? "")}
-              error={error("coats_a_day")}
-              options={[
-                ["", "as many as dry"],
-                ...[1, 2, 3].map((most): [string, string] => [
-                  String(most),
-                  `${most} ${most === 1 ? "coat" : "coats"} at most`,
-                ]),
-              ]}
-              onChange={(most) => onSet({ coats_a_day: most ? Number(most) : null })}
-            />
-          )}
-          {item?.cut_lb_per_gal && (
-            <Stepper
-              label="Thinned to a cut of"
-              unit={step.cut_lb_per_gal === undefined ? `lb (as it is: ${item.cut_lb_per_gal})` : "lb"}
-              value={step.cut_lb_per_gal ?? 0}
-              by={0.25}
-              least={0}
-              most={item.cut_lb_per_gal}
-              pending={pending("cut_lb_per_gal")}
-              error={error("cut_lb_per_gal")}
-              onChange={(cut) => onSet({ cut_lb_per_gal: cut === 0 ? null : cut, thinning: null })}
-            />
-          )}
-          <Stepper
-            label="Thinned by"
-            unit={`% of ${step.thinning?.of ?? "base"}`}
-            value={step.thinning?.percent ?? 0}
-            by={5}
-            least={0}
-            most={1000}
-            pending={pending("thinning")}
-            error={error("thinning")}
-            onChange={(percent) =>
-              onSet({
-                thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" },
-                ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }),
-              })
-            }
-          />
-          {step.thinning && (
-            <SelectField
-              label="Thinner counts as a share of"
-              value={step.thinning.of}
-              options={[
-                ["base", "the base"],
-                ["total", "the whole mix"],
-              ]}
-              onChange={(of) =>
-                onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })
-              }
-            />
-          )}
         </>
+      )}
+    </>
+  )
+}
+
+/** What a coat is for, and how many of them a day may hold. */
+export function CoatFields({ step, error, onSet }: StepFieldsProps) {
+  return (
+    <>
+      <SelectField
+        label="It is"
+        value={step.role ?? "top"}
+        error={error("role")}
+        options={Object.entries(ROLES)}
+        onChange={(role) => onSet({ role: role as Step["role"] })}
+      />
+      {(step.coats ?? 1) > 1 && (
+        <SelectField
+          label="On one day"
+          value={String(step.coats_a_day ?? "")}
+          error={error("coats_a_day")}
+          options={[
+            ["", "as many as dry"],
+            ...[1, 2, 3].map((most): [string, string] => [
+              String(most),
+              `${most} ${most === 1 ? "coat" : "coats"} at most`,
+            ]),
+          ]}
+          onChange={(most) => onSet({ coats_a_day: most ? Number(most) : null })}
+        />
+      )}
+    </>
+  )
+}
+
+/** How far it is thinned: by a cut where the product has one, or by a share. */
+export function ThinningFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
+  const item = shelf.find((candidate) => candidate.id === step.product)
+  return (
+    <>
+      {item?.cut_lb_per_gal && (
+        <Stepper
+          label="Thinned to a cut of"
+          unit={step.cut_lb_per_gal === undefined ? `lb (as it is: ${item.cut_lb_per_gal})` : "lb"}
+          value={step.cut_lb_per_gal ?? 0}
+          by={0.25}
+          least={0}
+          most={item.cut_lb_per_gal}
+          pending={pending("cut_lb_per_gal")}
+          error={error("cut_lb_per_gal")}
+          onChange={(cut) => onSet({ cut_lb_per_gal: cut === 0 ? null : cut, thinning: null })}
+        />
+      )}
+      <Stepper
+        label="Thinned by"
+        unit={`% of ${step.thinning?.of ?? "base"}`}
+        value={step.thinning?.percent ?? 0}
+        by={5}
+        least={0}
+        most={1000}
+        pending={pending("thinning")}
+        error={error("thinning")}
+        onChange={(percent) =>
+          onSet({
+            thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" },
+            ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }),
+          })
+        }
+      />
+      {step.thinning && (
+        <SelectField
+          label="Thinner counts as a share of"
+          value={step.thinning.of}
+          options={[
+            ["base", "the base"],
+            ["total", "the whole mix"],
+          ]}
+          onChange={(of) => onSet({ thinning: { percent: step.thinning?.percent ?? 0, of: of as "base" | "total" } })}
+        />
       )}
     </>
   )

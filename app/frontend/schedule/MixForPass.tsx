@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import type { ReactNode } from "react"
 import { SelectField, Stepper } from "@/components/Field"
 import { clock, duration } from "@/lib/time"
 import { mass, roughMass, useUnits, volume } from "@/lib/units"
@@ -11,6 +12,8 @@ type Props = {
   mix: RowMix
   step: Step
   zone: string
+  /** How far it is thinned, as fields. */
+  thinning: ReactNode
   onSet: (fields: Fields) => void
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
@@ -26,7 +29,7 @@ const GUNS: [string, string][] = [
 const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
-export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Props) {
+export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, error }: Props) {
   const begin = useBeginMix()
   const [system] = useUnits()
   const pot = mix.batches[0]
@@ -98,6 +101,7 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
       <div>
         {row.status === "planned" && (
           <div className="mix-fields">
+            {thinning}
             {mix.hardener_range && (
               <Stepper
                 label={`Hardener, parts (${mix.hardener_range.join(" to ")})`}
@@ -118,10 +122,9 @@ export function MixForPass({ row, mix, step, zone, onSet, pending, error }: Prop
                   options={GUNS}
                   onChange={(gun) => onSet({ gun: gun as Step["gun"] })}
                 />
-                <label className="flex min-h-11 items-center gap-2">
+                <label className="ui-check col-span-2">
                   <input
                     type="checkbox"
-                    className="h-5 w-5"
                     checked={step.narrow ?? false}
                     onChange={(event) => onSet({ narrow: event.target.checked || null })}
                   />

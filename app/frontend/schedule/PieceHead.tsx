@@ -1,9 +1,8 @@
 import { Link } from "@inertiajs/react"
 import { useMeasures } from "@/lib/units"
-import { PiecePhotos } from "@/photo/PiecePhotos"
-import type { Sheet } from "@/types"
+import type { Chance, Sheet } from "@/types"
 import { Neighbours } from "./Choices"
-import { HouseRules } from "./HouseRules"
+import { HeadMenu } from "./HeadMenu"
 import { Summary } from "./Summary"
 import type { useSheet } from "./useSheet"
 
@@ -11,57 +10,43 @@ type Props = {
   state: ReturnType<typeof useSheet>
   pieces: number[]
   house: Record<string, string>
+  chance: Chance | null
   go: (by: number) => void
   preview: Sheet | null
+  onHistory: () => void
 }
 
-/** What the piece is, where its schedule came from, its rules, and what it comes to. */
-export function PieceHead({ state, pieces, house, go, preview }: Props) {
-  const { piece, schedule, sheet, approval } = state
-  const { area } = useMeasures()
+/** What the piece is, where its schedule came from, and what it comes to; the rest is in the menu. */
+export function PieceHead({ state, pieces, house, chance, go, preview, onHistory }: Props) {
+  const { piece, sheet } = state
   return (
-    <header className="page-head">
-      <div>
-        <h1 className="text-title">{piece.name}</h1>
-        <p className="text-second">
-          <Link href={`/pieces/${piece.id}/edit`} className="underline underline-offset-2">
-            {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
-          </Link>{" "}
-          ·{" "}
-          <Link href="/pieces" className="underline underline-offset-2">
-            {piece.client}
-          </Link>
-          {" · "}
-          <HouseRules document={sheet.document} house={house} support={sheet.support} onEdit={state.edit} />
-          {" · "}
-          <Link href={`/pieces/compare?piece=${piece.id}`} className="underline underline-offset-2">
-            Compare
-          </Link>
-          {" · "}
-          <Link href="/pieces/plan" className="underline underline-offset-2">
-            Shop plan
-          </Link>
-          {schedule.origin && (
-            <>
-              {" · from "}
-              <Link href={`/boards/${schedule.origin.board_id}`} className="underline underline-offset-2">
-                cell {schedule.origin.label} of {schedule.origin.board}
-              </Link>
-            </>
-          )}
-          {" · "}
-          <PiecePhotos piece={piece.id} />
-        </p>
-        {approval && (
-          <p className={approval.stale ? "text-fine caution-text" : "text-fine text-second"}>
-            {approval.stale
-              ? `The look ${approval.name} approved is another one by now: ask again.`
-              : `Look approved by ${approval.name}, seen by ${approval.light}.`}
-          </p>
-        )}
+    <header className="page-head piece-head">
+      <div className="min-w-0">
+        <h1 className="text-title truncate" title={piece.name}>
+          {piece.name}
+        </h1>
+        <Facts state={state} />
       </div>
       <Neighbours pieces={pieces} id={piece.id} go={go} />
-      <Summary sheet={sheet} preview={preview} />
+      <Summary sheet={sheet} preview={preview} chance={chance} />
+      <HeadMenu state={state} house={house} onHistory={onHistory} />
     </header>
+  )
+}
+
+function Facts({ state: { piece, approval } }: Pick<Props, "state">) {
+  const { area } = useMeasures()
+  const facts = `${piece.count} off, ${piece.wood}, ${area.text(piece.area_m2, 1)}`
+  return (
+    <p className="text-second truncate" title={`${facts} · ${piece.client}`}>
+      <Link href={`/pieces/${piece.id}/edit`} className="quiet-link">
+        {facts}
+      </Link>
+      {approval?.stale && <span className="caution-text"> · its look is another than approved</span>}
+      {" · "}
+      <Link href="/pieces" className="quiet-link">
+        {piece.client}
+      </Link>
+    </p>
   )
 }

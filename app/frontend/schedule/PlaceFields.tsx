@@ -26,52 +26,48 @@ export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet,
   const { document } = sheet
   const caught = edges.filter((edge) => !(step.faces ?? faces).includes(edge))
   const guns = sheet.tools.filter((tool) => tool.for === step.method && (!tool.away || tool.id === step.tool))
-  const open = Boolean(step.dry_room || step.support || step.pattern || step.tool || step.mask)
   return (
-    <details className="more" open={open}>
-      <summary>How it is worked and where it dries</summary>
-      <div className="step-fields">
+    <>
+      <SelectField
+        label="Pattern"
+        value={step.pattern ?? ""}
+        options={PATTERNS}
+        onChange={(pattern) => onSet({ pattern: (pattern || null) as Step["pattern"] | null })}
+      />
+      {rooms.length > 1 && (
         <SelectField
-          label="Pattern"
-          value={step.pattern ?? ""}
-          options={PATTERNS}
-          onChange={(pattern) => onSet({ pattern: (pattern || null) as Step["pattern"] | null })}
+          label="Dries in"
+          value={step.dry_room ?? ""}
+          error={error("dry_room")}
+          options={[
+            [
+              "",
+              document.dry_room
+                ? `${document.dry_room}, as the schedule`
+                : `where it is laid on, ${step.room ?? homeRoom}`,
+            ],
+            ...rooms.map((room): [string, string] => [room.name, room.name]),
+          ]}
+          onChange={(room) => onSet({ dry_room: room || null })}
         />
-        {rooms.length > 1 && (
-          <SelectField
-            label="Dries in"
-            value={step.dry_room ?? ""}
-            error={error("dry_room")}
-            options={[
-              [
-                "",
-                document.dry_room
-                  ? `${document.dry_room}, as the schedule`
-                  : `where it is laid on, ${step.room ?? homeRoom}`,
-              ],
-              ...rooms.map((room): [string, string] => [room.name, room.name]),
-            ]}
-            onChange={(room) => onSet({ dry_room: room || null })}
-          />
-        )}
-        {faces.length > 1 && (
-          <SelectField
-            label="Lies"
-            value={step.support ?? ""}
-            options={[["", `as the schedule, ${document.support ?? sheet.support}`], ...SUPPORTS]}
-            onChange={(support) => onSet({ support: (support || null) as Step["support"] | null })}
-          />
-        )}
-        {guns.length > 1 && (
-          <SelectField
-            label="With"
-            value={step.tool ?? ""}
-            error={error("tool")}
-            options={[["", "whichever is free"], ...guns.map((tool): [string, string] => [tool.id, tool.id])]}
-            onChange={(tool) => onSet({ tool: tool || null })}
-          />
-        )}
-      </div>
+      )}
+      {faces.length > 1 && (
+        <SelectField
+          label="Lies"
+          value={step.support ?? ""}
+          options={[["", `as the schedule, ${document.support ?? sheet.support}`], ...SUPPORTS]}
+          onChange={(support) => onSet({ support: (support || null) as Step["support"] | null })}
+        />
+      )}
+      {guns.length > 1 && (
+        <SelectField
+          label="With"
+          value={step.tool ?? ""}
+          error={error("tool")}
+          options={[["", "whichever is free"], ...guns.map((tool): [string, string] => [tool.id, tool.id])]}
+          onChange={(tool) => onSet({ tool: tool || null })}
+        />
+      )}
       {caught.length > 0 && (
         <fieldset>
           <legend className="text-label">Masked, so that they catch none of it</legend>
@@ -91,6 +87,6 @@ export function PlaceFields({ step, sheet, rooms, faces, edges, homeRoom, onSet,
           ))}
         </fieldset>
       )}
-    </details>
+    </>
   )
 }

@@ -7,25 +7,33 @@ import { FAR_MILESTONES } from "./words"
 
 /** Everything a step can be told, by its kind; each change goes to the server at once. */
 export function StepFields(props: StepFieldsProps) {
-  const { step, rooms, faces, onSet, error } = props
-  const { temperature } = useMeasures()
+  const { step } = props
   return (
     <div className="step-fields">
       {(step.kind === "coat" || step.kind === "stain") && <MaterialFields {...props} />}
       {(step.kind === "sand" || step.kind === "level") && <AbrasiveFields {...props} />}
       {step.kind === "wait" && <WaitFields {...props} />}
       {step.kind === "look" && <LookFields {...props} />}
+    </div>
+  )
+}
+
+/** Where it is worked, and which faces it is for. */
+export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: StepFieldsProps) {
+  const { temperature } = useMeasures()
+  return (
+    <>
       {rooms.length > 0 && (
         <SelectField
           label="Room"
-          value={step.room ?? props.homeRoom}
+          value={step.room ?? homeRoom}
           error={error("room")}
           options={rooms.map((room) => [room.name, `${room.name}, ${temperature.text(room.t_c)} ${room.rh} %`])}
           onChange={(room) => onSet({ room })}
         />
       )}
       {faces.length > 1 && <FaceBoxes chosen={step.faces ?? faces} faces={faces} onSet={onSet} />}
-    </div>
+    </>
   )
 }
 

@@ -5,11 +5,10 @@ type Props = {
   table: boolean
   onAdd: () => void
   onTable: () => void
-  onHistory: () => void
 }
 
 /** What is done with the list of steps as a whole. */
-export function StepTools({ state, table, onAdd, onTable, onHistory }: Props) {
+export function StepTools({ state, table, onAdd, onTable }: Props) {
   return (
     <div className="step-tools">
       <button type="button" className="ui-button" onClick={onAdd}>
@@ -29,9 +28,6 @@ export function StepTools({ state, table, onAdd, onTable, onHistory }: Props) {
       </button>
       <button type="button" className="ui-button" data-quiet onClick={onTable} aria-pressed={table}>
         {table ? "Drawing" : "Table"}
-      </button>
-      <button type="button" className="ui-button" data-quiet onClick={onHistory}>
-        History
       </button>
     </div>
   )

@@ -1,5 +1,5 @@
 import { duration, when } from "@/lib/time"
-import type { Sheet } from "@/types"
+import type { Chance, Sheet } from "@/types"
 
 const MEANS: Record<string, string> = {
   touch: "dry to touch",
@@ -8,8 +8,10 @@ const MEANS: Record<string, string> = {
   full_cure: "fully cured",
 }
 
+type Props = { sheet: Sheet; preview: Sheet | null; chance: Chance | null }
+
 /** The summary line; while a change is previewed it shows what would become of it. */
-export function Summary({ sheet, preview }: { sheet: Sheet; preview: Sheet | null }) {
+export function Summary({ sheet, preview, chance }: Props) {
   const shown = preview ?? sheet
   const means = MEANS[sheet.ready_means] ?? "ready"
   const spare = sheet.due && shown.ready_at ? sheet.due - shown.ready_at : null
@@ -25,13 +27,16 @@ export function Summary({ sheet, preview }: { sheet: Sheet; preview: Sheet | nul
       )}
       {sheet.due && (
         <Item
-          label={`Due ${when(sheet.due, sheet.zone).replace(/ \d\d:\d\d$/, "")}`}
+          label={`Due ${when(sheet.due, sheet.zone).replace(/ \d\d:\d\d$/, "")}${odds(chance)}`}
           value={spare === null ? "no date" : spare >= 0 ? `${duration(spare)} spare` : `${duration(-spare)} late`}
         />
       )}
     </dl>
   )
 }
+
+const odds = (chance: Chance | null) =>
+  chance && chance.share !== null ? `, chance ${Math.round(chance.share * 100)} %` : ""
 
 function Item({ label, value }: { label: string; value: string }) {
   return (

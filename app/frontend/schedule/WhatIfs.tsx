@@ -1,5 +1,4 @@
 import { Link } from "@inertiajs/react"
-import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
@@ -20,30 +19,22 @@ type Props = {
  * before anything is changed.
  */
 export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props) {
-  const [open, setOpen] = useState(false)
   const { answer, error } = useAnswer({
     key: ["what_ifs", url, revision],
     ask: (signal) => send<{ what_ifs: WhatIf[] }>("GET", `${url}/what_ifs`, undefined, signal),
-    on: open,
     quiet: true,
   })
   const answers = answer?.what_ifs
-  if (sheet.rows.every((row) => row.status === "done")) return null
   return (
     <section className="what-ifs" aria-label="What if">
-      <button type="button" className="ui-button" aria-expanded={open} onClick={() => setOpen(!open)}>
-        What if
-      </button>
-      {open && <ErrorText reason={error} />}
-      {open && !answers && !error && (
-        <span className="text-second" role="status">
+      <ErrorText reason={error} />
+      {!answers && !error && (
+        <p className="text-second" role="status">
           Planning each anew
-        </span>
+        </p>
       )}
-      {open && answers?.length === 0 && (
-        <span className="text-second">Neither air, room nor product would change the date.</span>
-      )}
-      {open && answers && answers.length > 0 && (
+      {answers?.length === 0 && <p className="text-second">Neither air, room nor product would change the date.</p>}
+      {answers && answers.length > 0 && (
         <ul>
           {answers.map((whatIf) => {
             const { operation } = whatIf

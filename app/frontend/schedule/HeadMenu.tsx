@@ -1,0 +1,67 @@
+import { Link } from "@inertiajs/react"
+import { DropdownMenu } from "radix-ui"
+import { useState } from "react"
+import { PiecePhotos } from "@/photo/PiecePhotos"
+import { HouseRules } from "./HouseRules"
+import type { useSheet } from "./useSheet"
+
+type Props = {
+  state: ReturnType<typeof useSheet>
+  house: Record<string, string>
+  onHistory: () => void
+}
+
+/** What is looked up now and then around a schedule, in one menu. */
+export function HeadMenu({ state, house, onHistory }: Props) {
+  const { piece, sheet, schedule } = state
+  const [panel, setPanel] = useState<"rules" | "photos" | null>(null)
+  const leave = (open: boolean) => !open && setPanel(null)
+  return (
+    <>
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger className="ui-button">More</DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className="ui-menu" align="end" sideOffset={4}>
+            <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("rules")}>
+              House rules
+            </DropdownMenu.Item>
+            <Place to={`/pieces/compare?piece=${piece.id}`}>Compare with other ways</Place>
+            {schedule.origin && (
+              <Place to={`/boards/${schedule.origin.board_id}`}>
+                {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
+              </Place>
+            )}
+            <Place to="/pieces/plan">Shop plan</Place>
+            <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>
+            <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("photos")}>
+              Photos
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={onHistory}>
+              History <kbd>H</kbd>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
+              Print
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <HouseRules
+        document={sheet.document}
+        house={house}
+        support={sheet.support}
+        onEdit={state.edit}
+        open={panel === "rules"}
+        onOpenChange={leave}
+      />
+      {panel === "photos" && <PiecePhotos piece={piece.id} onOpenChange={leave} />}
+    </>
+  )
+}
+
+function Place({ to, children }: { to: string; children: string }) {
+  return (
+    <DropdownMenu.Item className="menu-item" asChild>
+      <Link href={to}>{children}</Link>
+    </DropdownMenu.Item>
+  )
+}

@@ -1,0 +1,68 @@
+import { useState } from "react"
+import { Tabs } from "@/components/Tabs"
+import { ChanceSaid } from "@/plan/Chances"
+import { Goals } from "@/plan/Goals"
+import type { Chance, Finding, Operation } from "@/types"
+import { Findings } from "./Findings"
+import type { useSheet } from "./useSheet"
+import { WhatIfs } from "./WhatIfs"
+
+type Props = {
+  state: ReturnType<typeof useSheet>
+  chance: Chance | null
+  /** Ready dates of the remedies that were asked about, by their operation. */
+  ready: Record<string, number | null>
+  onApply: (operation: Operation, reason: string) => void
+  onAsk: (operation: Operation, show?: boolean) => void
+  onDrop: () => void
+  onSelect: (finding: Finding) => void
+}
+
+/** What stands against the plan, what would change its date, how sure it is, and what it aims at. */
+export function SideTabs({ state, chance, ready, onApply, onAsk, onDrop, onSelect }: Props) {
+  const { sheet, piece, schedule, url } = state
+  const [tab, setTab] = useState("findings")
+  if (sheet.rows.length === 0 && sheet.findings.length === 0) return null
+  const asks = { onApply, onAsk, onDrop }
+  const done = sheet.rows.every((row) => row.status === "done")
+  return (
+    <section className="side-tabs" aria-label="What is found, and what could be otherwise">
+      <Tabs
+        label="What is found, and what could be otherwise"
+        tab={tab}
+        onTab={setTab}
+        tabs={[
+          {
+            id: "findings",
+            label: "Findings",
+            count: sheet.findings.length,
+            content: <Findings piece={piece.id} sheet={sheet} ready={ready} onSelect={onSelect} {...asks} />,
+          },
+          {
+            id: "what_if",
+            label: "What if",
+            content: done ? (
+              <p className="text-second">All is done.</p>
+            ) : (
+              <WhatIfs url={url} revision={schedule.revision} sheet={sheet} {...asks} />
+            ),
+          },
+          {
+            id: "chance",
+            label: "Chance",
+            content: chance ? (
+              <ChanceSaid chance={chance} zone={sheet.zone} />
+            ) : (
+              <p className="text-second">{done ? "All is done." : "No date to draw yet."}</p>
+            ),
+          },
+          {
+            id: "aims",
+            label: "Aims",
+            content: <Goals plan={sheet} goal={sheet.goal} onChosen={() => void state.reload()} />,
+          },
+        ]}
+      />
+    </section>
+  )
+}
