@@ -60,5 +60,14 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
 
   def press(key, element = nil) = (element || page.find("body")).send_keys(key)
 
+  # Opens a tab; what it holds is there then.
+  def tab(words) = find("[role=tab]", text: words).click
+
+  # Takes an entry of the menu of a schedule.
+  def from_menu(words)
+    click_on "More"
+    find("[role=menuitem]", text: words).click
+  end
+
   def row(words) = find("[role=option]", text: words, match: :first)
 end

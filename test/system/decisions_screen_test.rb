@@ -122,10 +122,14 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     end
     assert_accessible
     visit "/pieces/#{@piece.id}/schedule"
+    tab "Look"
     assert_text "Look approved by The librarian"
+    tab "Step"
     row("Coat 1 of 2").click
     fill_in "Coats", with: "3"
     press :enter, find_field("Coats")
+    assert_text "its look is another than approved"
+    tab "Look"
     assert_text "another one by now: ask again"
   end
 
@@ -139,7 +143,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     assert_selector ".board-frame"
     Reading.record!(cell: @cells.last, client_id: "r", kind: "lab", value: [ 36, 20, 22 ], taken_at: Time.current)
     visit "/pieces/#{@piece.id}/schedule"
-    assert_selector ".look-strip"
+    assert_selector ".film-section [data-part=look]"
     assert_no_text "no board of this"
   end
 

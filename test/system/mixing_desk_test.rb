@@ -17,6 +17,7 @@ class MixingDeskTest < ApplicationSystemTestCase
   test "from a coat to the jar, through an over-pour and a scale that falls silent" do
     visit "/pieces/#{@piece.id}/schedule"
     row("Coat 1 of 2").click
+    tab "Mix"
     within("section[aria-label='Mix']") do
       assert_text "One batch for 2 coats"
       click_on "Mix it"

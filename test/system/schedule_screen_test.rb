@@ -64,14 +64,16 @@ class ScheduleScreenTest < ApplicationSystemTestCase
 
   test "coats a day, what a level is for, and how the piece lies" do
     row("Coat 1 of 2").click
+    tab "How and where"
     select "1 coat at most", from: "On one day"
     eventually { steps.last["coats_a_day"] == 1 }
+    tab "Step"
     click_on "New step"
     find("button", text: "Denib, scuff or flatten").click
     select "take off nibs (denib)", from: "What it is for"
     eventually { steps.last["aim"] == "denib" }
     assert_selector "[role=option]", text: "Denib P320"
-    click_on "House rules"
+    from_menu "House rules"
     assert_select "Wet work lies", selected: "by the piece: flat"
     select "fixed, nothing is turned", from: "Wet work lies"
     eventually { document["support"] == "fixed" }
@@ -112,13 +114,13 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     eventually { steps.size == 1 }
     click_on "Undo"
     eventually { steps.size == 2 }
-    click_on "History"
+    from_menu "History"
     assert_selector "[role=dialog]", text: "Orrin dewaxed shellac"
     assert_selector "[role=dialog]", text: "left behind"
   end
 
   test "a house rule is switched for this schedule and the plan follows" do
-    click_on "House rules"
+    from_menu "House rules"
     within "[role=dialog]" do
       select "always", from: "Scuff between coats that meet their window"
       assert_accessible
@@ -178,7 +180,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     piece = make_piece(name: "Door", steps: [ coat("s1", faces: %w[top]) ])
     piece.faces.create!(name: "rim", kind: "edges", area_m2: 0.2, grain: "closed", position: 1)
     visit "/pieces/#{piece.id}/schedule"
-    find("summary", text: "How it is worked and where it dries").click
+    tab "How and where"
     select "edges first", from: "Pattern"
     eventually { piece.schedule.reload.document["steps"].first["pattern"] == "edges_first" }
     select "loft", from: "Dries in"
@@ -192,6 +194,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   end
 
   test "the chance of being ready as dates, with what drives it" do
+    tab "Chance"
     assert_selector "section[aria-label='Chance of being ready']",
                     text: /by the date asked for.*(one in ten after|give or take)/
     assert_selector ".film-section [data-part=chance] circle", minimum: 8
@@ -242,7 +245,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     Room.create!(name: "loft", t_c: 27, rh: 40)
     piece = make_piece(name: "Warm top", steps: [ coat("s1", coats: 3) ], use: "show")
     visit "/pieces/#{piece.id}/schedule"
-    click_on "What if"
+    tab "What if"
     assert_selector ".what-if", text: "2 °C warmer in the bench"
     assert_selector ".what-if", text: "sooner"
     find(".what-if", text: "Work and dry in the loft").click

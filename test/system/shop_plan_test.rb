@@ -82,8 +82,11 @@ class ShopPlanTest < ApplicationSystemTestCase
     stool = make_piece(name: "Stool", steps: [ coat("s1", coats: 2) ])
     visit "/pieces/#{stool.id}/schedule"
     find("[role=option]", text: "Coat 1 of 2").click
+    tab "How and where"
     select "Osei", from: "Done by"
+    tab "Step"
     assert_text "Osei starts"
+    tab "How and where"
     assert_equal "Osei", ShopFloor.new.plan.of_piece(stool.core_id).first.person
     check "All coats from one pot"
     assert_checked_field "All coats from one pot"

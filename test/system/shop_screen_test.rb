@@ -43,7 +43,7 @@ class ShopScreenTest < ApplicationSystemTestCase
     end
     visit "/pieces/#{piece.id}/schedule"
     assert_selector "[role=option]", text: "Scuff P320"
-    click_on "House rules"
+    from_menu "House rules"
     within "[role=dialog]" do
       assert_field "Scuff between coats that meet their window", with: "always"
       select "none", from: "Scuff between coats that meet their window"

@@ -114,11 +114,13 @@ class TrialScreenTest < ApplicationSystemTestCase
 
   test "the look after each step stands under the film, in the light that is chosen" do
     visit "/pieces/#{@piece.id}/schedule"
+    assert_selector ".film-section [data-part=look] rect", minimum: 5
+    press "l"
+    assert_select "Seen in", selected: "Warm daylight, D50"
+    tab "Look"
     assert_selector ".look-stage", count: 5
     day = find(".look-stage", text: "bare")[:style]
-    press "l"
-    assert_selector ".light-swatch[data-state=on]", text: "Warm daylight"
-    find(".light-swatch", text: "Incandescent lamp").click
+    select "Incandescent lamp, A", from: "Seen in"
     assert_not_equal day, find(".look-stage", text: "bare")[:style]
     find(".look-stage", text: "2", match: :first).click
     assert_selector "[role=option][aria-selected=true]", text: "Stain"

@@ -109,7 +109,7 @@ class WholePathTest < ApplicationSystemTestCase
     end
     assert_selector "h1", text: "Second desk"
     assert_selector "[role=option]", text: "Coat 2 of 2"
-    click_on "cell 2 of Board 1"
+    from_menu "From cell 2 of Board 1"
     find("[role=radio]", text: "2").click
     assert_text "Is the schedule of Second desk."
   end

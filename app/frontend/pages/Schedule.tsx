@@ -58,7 +58,7 @@ const firstRemedy = (sheet: Sheet) =>
 
 /** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
 const sectionHeight = (window: { width: number; height: number }) =>
-  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 860), 290), 560)
+  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 560)
 
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)

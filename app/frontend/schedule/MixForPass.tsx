@@ -66,8 +66,10 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, err
             <li key={pour.name} className="flex items-baseline gap-2">
               <span className="ui-swatch" style={{ background: FILL[index % FILL.length] }} />
               <span>{pour.name}</span>
-              <b className="ml-auto">{mass(pour.g, system, 0.1)}</b>
-              <span className="text-second text-fine">{pour.estimate ? "est." : volume(pour.ml, system)}</span>
+              <b className="ml-auto whitespace-nowrap">{mass(pour.g, system, 0.1)}</b>
+              <span className="text-second text-fine whitespace-nowrap">
+                {pour.estimate ? "est." : volume(pour.ml, system)}
+              </span>
             </li>
           ))}
         </ul>
@@ -115,22 +117,12 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, err
               />
             )}
             {step.method === "spray" && (
-              <>
-                <SelectField
-                  label="Gun"
-                  value={step.gun ?? "turbine"}
-                  options={GUNS}
-                  onChange={(gun) => onSet({ gun: gun as Step["gun"] })}
-                />
-                <label className="ui-check col-span-2">
-                  <input
-                    type="checkbox"
-                    checked={step.narrow ?? false}
-                    onChange={(event) => onSet({ narrow: event.target.checked || null })}
-                  />
-                  Narrow, open work: much goes past
-                </label>
-              </>
+              <SelectField
+                label="Gun"
+                value={step.gun ?? "turbine"}
+                options={GUNS}
+                onChange={(gun) => onSet({ gun: gun as Step["gun"] })}
+              />
             )}
             <Stepper
               label="Batches for one coat"
@@ -142,6 +134,16 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, err
               error={error("batches")}
               onChange={(batches) => onSet({ batches })}
             />
+            {step.method === "spray" && (
+              <label className="ui-check col-span-2">
+                <input
+                  type="checkbox"
+                  checked={step.narrow ?? false}
+                  onChange={(event) => onSet({ narrow: event.target.checked || null })}
+                />
+                Narrow, open work: much goes past
+              </label>
+            )}
           </div>
         )}
         {pot && (

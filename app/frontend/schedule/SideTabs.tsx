@@ -53,7 +53,9 @@ export function SideTabs({ state, chance, ready, onApply, onAsk, onDrop, onSelec
             content: chance ? (
               <ChanceSaid chance={chance} zone={sheet.zone} />
             ) : (
-              <p className="text-second">{done ? "All is done." : "No date to draw yet."}</p>
+              <p className="text-second" role="status">
+                {done ? "All is done." : sheet.ready_at ? "Drawing dates" : "No date can be given yet."}
+              </p>
             ),
           },
           {

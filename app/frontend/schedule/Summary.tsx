@@ -35,8 +35,12 @@ export function Summary({ sheet, preview, chance }: Props) {
   )
 }
 
-const odds = (chance: Chance | null) =>
-  chance && chance.share !== null ? `, chance ${Math.round(chance.share * 100)} %` : ""
+function odds(chance: Chance | null): string {
+  if (!chance || chance.share === null) return ""
+  const percent = Math.round(chance.share * 100)
+  // Drawn from some hundred runs: all or none of them is no certainty.
+  return `, chance ${percent > 99 ? "over 99" : percent < 1 ? "under 1" : percent} %`
+}
 
 function Item({ label, value }: { label: string; value: string }) {
   return (
