@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest"
+import { colourOf } from "@/colour/colourOf"
 import { inkOn } from "@/colour/ink"
 import { nextLight } from "@/colour/useLight"
 import { FIELDS, levels } from "@/trial/factors"
-import type { Step } from "@/types"
+import type { Looks, Step } from "@/types"
 
 /** Relative luminance of a grey of that L*, and contrast as WCAG 2 has it. */
 const luminance = (lightness: number) => (lightness > 8 ? ((lightness + 16) / 116) ** 3 : lightness / 903.3)
@@ -24,6 +25,16 @@ describe("the light that looks are seen in", () => {
   })
   it("begins anew from one that is not there", () => {
     expect(nextLight(lights, "moon")).toBe("D65")
+  })
+})
+
+describe("the colour that a step leaves", () => {
+  const stage = (step: string | null, coat: number | null, hex: string) => ({ step, coat, hexes: { D65: hex } })
+  const stages = [stage(null, null, "bare"), stage("s1", null, "dry"), stage("s2", 1, "one"), stage("s2", 2, "two")]
+  const colour = colourOf({ stages } as unknown as Looks, "D65")
+  it("is a stain's under the coat that follows it, and a coat's own", () => {
+    expect([colour("s1"), colour("s2"), colour("s9")]).toEqual(["one", "two", undefined])
+    expect(colourOf(null, "D65")("s1")).toBeUndefined()
   })
 })
 

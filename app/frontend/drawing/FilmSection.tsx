@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useRef } from "react"
+import { type ReactNode, useCallback, useEffect, useMemo, useRef } from "react"
 import { useMeasures } from "@/lib/units"
 import type { Chance, Row, Section, Sheet } from "@/types"
 import { AirStrip } from "./AirStrip"
@@ -9,12 +9,16 @@ import { filmSteps, outline, type Point } from "./film"
 import { AXIS, LEFT, RIGHT, WOOD } from "./frame"
 import { Bite, Layers, Least } from "./Layers"
 import { DragGhost, Labels, NowLine } from "./Notes"
+import { poresOf } from "./surface"
 import { useOverlay } from "./useOverlay"
 import { Wood } from "./Wood"
 
 type Props = {
   sheet: Sheet
   wood: string
+  /** Colour that a step leaves, where the looks know it. */
+  colour: (step: string) => string | undefined
+  /** Colour of a stain that the looks do not know. */
   dye: string
   width: number
   height: number
@@ -110,7 +114,7 @@ function spoken(sheet: Sheet): string {
   return `Film on ${section.face}: ${section.layers.length} coats, ${Math.round(section.film_um)} plus or minus ${Math.round(section.sd_um)} micrometres when done. The same as a table with key T.`
 }
 
-function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props) {
+function Film({ sheet, wood, colour, dye, height, selected, ghost, axis }: Props) {
   const { section } = sheet
   const { film } = useMeasures()
   const end = axis.segments.at(-1)?.to ?? sheet.now
@@ -121,7 +125,9 @@ function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props) {
       ...section.layers.flatMap((layer) => layer.top.map((point) => point[1] ?? 0)),
     ) * 1.12
   const zero = height - WOOD
-  const y = (um: number) => zero - (um / most) * (zero - AXIS - 26)
+  const pxPerUm = (zero - AXIS - 26) / most
+  const y = useCallback((um: number) => zero - um * pxPerUm, [zero, pxPerUm])
+  const pores = useMemo(() => poresOf(axis.width, section.pores.depth_um), [axis.width, section.pores.depth_um])
   return (
     <g>
       {filmSteps(film.shown(most))
@@ -137,8 +143,8 @@ function Film({ sheet, wood, dye, height, selected, ghost, axis }: Props) {
       <text x={-6} y={AXIS + 12} textAnchor="end" className="axis-tick">
         {film.unit}
       </text>
-      <Wood section={section} wood={wood} dye={dye} axis={axis} zero={zero} end={end} />
-      <Layers section={section} axis={axis} y={y} end={end} selected={selected} />
+      <Wood {...{ section, wood, colour, dye, pores, axis, zero, end }} />
+      <Layers {...{ section, axis, y, pxPerUm, pores, colour, end, selected }} />
       {section.abrasions.map((abrasion) => (
         <Bite key={abrasion.pass} x1={axis.x(abrasion.from)} x2={axis.x(abrasion.to)} y={y(abrasion.after_um)} />
       ))}

@@ -19,6 +19,15 @@ export function Patterns() {
           <rect width="9" height="9" fill="var(--wet)" />
           <path d="M2.2 0v9" stroke="var(--paper-ink)" strokeWidth="3.6" />
         </pattern>
+        <pattern id="found" width="34" height="18" patternUnits="userSpaceOnUse">
+          <rect width="34" height="18" fill="var(--found)" />
+          <path
+            d="M4 0l3 7-5 6 4 5M7 7l9 2 5-6 6 2 7-3M16 9l3 9M27 5l2 8 5 2M0 13l2 0"
+            fill="none"
+            stroke="var(--found-line)"
+            strokeWidth="0.9"
+          />
+        </pattern>
         <linearGradient id="milk" x1="0" x2="1">
           <stop offset="0" stopColor="var(--wet)" stopOpacity="0.98" />
           <stop offset="0.45" stopColor="var(--wet-shade)" stopOpacity="0.72" />

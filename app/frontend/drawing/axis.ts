@@ -139,7 +139,7 @@ function scales(segments: Segment[]): Pick<Axis, "x" | "minute"> {
     [first.from, ...segments.map((segment) => segment.to)],
     [first.x, ...segments.map((segment) => segment.x + segment.width)],
   ).clamp(true)
-  return { x: scale, minute: (x) => Math.round(scale.invert(x)) }
+  return { x: scale, minute: (x) => scale.invert(x) }
 }
 
 function dayMarks(segments: Segment[], zone: string): Day[] {

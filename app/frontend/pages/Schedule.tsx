@@ -1,6 +1,6 @@
 import { Head, router } from "@inertiajs/react"
 import { useCallback, useEffect, useMemo, useRef, useState } from "react"
-import { dyeOf } from "@/colour/dyeOf"
+import { colourOf } from "@/colour/colourOf"
 import { LightSwitch } from "@/colour/LightSwitch"
 import { BAND, LookBand } from "@/colour/LookBand"
 import { LookTab } from "@/colour/LookTab"
@@ -58,7 +58,7 @@ const firstRemedy = (sheet: Sheet) =>
 
 /** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
 const sectionHeight = (window: { width: number; height: number }) =>
-  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 560)
+  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 640)
 
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
@@ -76,6 +76,7 @@ function Screen(props: SchedulePage) {
   const chance = useChance(state.url, schedule.revision)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [light, setLight] = useState(props.piece.light)
+  const colour = useMemo(() => colourOf(looks, light), [looks, light])
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
   const viewport = useViewport()
@@ -201,7 +202,8 @@ function Screen(props: SchedulePage) {
               <FilmSection
                 sheet={sheet}
                 wood={piece.wood}
-                dye={dyeOf(looks, sheet, light) ?? piece.look_hex ?? "var(--dye)"}
+                colour={colour}
+                dye={piece.look_hex ?? "var(--dye)"}
                 width={width}
                 height={sectionHeight(viewport)}
                 axis={axis}

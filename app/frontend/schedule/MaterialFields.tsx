@@ -44,18 +44,16 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
         }
       />
       {film && (
-        <>
-          <Stepper
-            label="Coats"
-            value={step.coats ?? 1}
-            by={1}
-            least={1}
-            most={30}
-            pending={pending("coats")}
-            error={error("coats")}
-            onChange={(coats) => onSet({ coats })}
-          />
-        </>
+        <Stepper
+          label="Coats"
+          value={step.coats ?? 1}
+          by={1}
+          least={1}
+          most={30}
+          pending={pending("coats")}
+          error={error("coats")}
+          onChange={(coats) => onSet({ coats })}
+        />
       )}
     </>
   )

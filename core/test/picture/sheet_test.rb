@@ -28,6 +28,27 @@ class SheetTest < CoreTest
     assert_in_delta abrasion.after_um, section.layers.last.top.last.last, 0.2
   end
 
+  # 100 µm wet at 34 % by volume: 34 µm dry a coat on top. Of open wood's first coats 0.40 and 0.75 stay on the
+  # surface, then all: 13.6, 25.5, 34. Sprayed coats leave 0.4 of that in pores 200 µm deep: 5.4, 10.2, 13.6.
+  def test_the_pores_fill_from_coat_to_coat
+    pores = sheet(plan(piece(document(coat("s1", coats: 3)), wood: "open"))).section.pores
+    assert_equal 200, pores.depth_um
+    assert_equal [ 5.4, 15.6, 29.2 ], pores.filled.map(&:last)
+    assert_equal pores.filled.map(&:first).sort, pores.filled.map(&:first)
+  end
+
+  def test_a_bare_board_has_pores_and_nothing_in_them
+    pores = sheet(plan(piece(document(step("s0", "sand", grits: [ "P180" ])), wood: "semi_open"))).section.pores
+    assert_equal [ 100, [] ], [ pores.depth_um, pores.filled ]
+  end
+
+  def test_a_coat_shows_the_texture_of_its_method_until_it_is_levelled
+    layers = sheet(rubbed).section.layers
+    assert_equal [ [ "spray", 12 ] ], layers.map { |layer| [ layer.laid_by, layer.texture_um ] }.uniq
+    level = placement(rubbed, "s2/1")
+    assert_equal [ nil, nil, level.hands_end ], layers.map(&:smooth_at)
+  end
+
   def test_the_strip_of_a_coat_goes_from_too_soon_to_open_to_what_is_left
     strip = sheet(plan(piece(document(coat("s1", coats: 2))))).section.layers.first.strip
     assert_equal [ [ "too_soon", false ], [ "open", false ], [ "open", true ] ],

@@ -114,7 +114,9 @@ module Rhexon
       end
 
       # @return [Float] share of the depth of the open pores that is filled, 0 to 1
-      def pores_filled = @pores_um / pore_depth
+      def pores_filled = @pores_um / pore_depth_um
+      # @return [Float] how deep the pores of this wood are, µm
+      def pore_depth_um = film_table.pore_depth_um.fetch(@wood).to_f
       # @return [String] open, half-filled or closed
       def pores = film_table.pore_words.find { |_, most| pores_filled < most - 1e-9 }&.first || "closed"
 
@@ -162,8 +164,7 @@ module Rhexon
       end
 
       def arris_share = Abrasion.arris_share(@arris)
-      def pore_depth = film_table.pore_depth_um.fetch(@wood).to_f
-      def open_um = [ pore_depth - @pores_um, 0.0 ].max
+      def open_um = [ pore_depth_um - @pores_um, 0.0 ].max
 
       # Depth of the pores that is filled after a coat.
       def filled(dry, product, method)

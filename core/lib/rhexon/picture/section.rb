@@ -4,15 +4,21 @@ module Rhexon
     class Section
       # @!attribute top [Array<Array(Integer, Float)>] [minute, µm above the wood], times rising
       # @!attribute strip [Array<Strip::Stretch>]
-      # @!attribute stop [Boolean] it went on a film that was shut: it will not bite
+      # @!attribute unbonded [Boolean] it went on a film that was shut: it will not bite
+      # @!attribute laid_by [String] the method, whose texture it shows
+      # @!attribute texture_um [Float] height of that texture, peak to valley
+      # @!attribute smooth_at [Integer, nil] minute from which an abrasive has taken the texture away
       Layer = Struct.new(:pass, :step, :number, :label, :look, :base_um, :wet_um, :dry_um, :left_um, :laid_at,
-                         :touch_at, :top, :strip, :unbonded, keyword_init: true)
+                         :touch_at, :top, :strip, :unbonded, :laid_by, :texture_um, :smooth_at, keyword_init: true)
       Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, keyword_init: true)
+      # The open pores of the wood: how deep they are, and from which minute how much of that depth is filled.
+      # @!attribute filled [Array<Array(Integer, Float)>] [minute, µm], times rising; none before the first
+      Pores = Struct.new(:depth_um, :filled, keyword_init: true)
       Abrasion = Struct.new(:pass, :step, :number, :from, :to, :before_um, :after_um, :inserted, keyword_init: true)
 
       NEVER_MIN = 30 * 1440
 
-      attr_reader :face, :wood, :layers, :stains, :abrasions, :film_um, :sd_um, :least_um
+      attr_reader :face, :wood, :layers, :stains, :abrasions, :pores, :film_um, :sd_um, :least_um
 
       # @param plan [Planning::Plan]
       # @param numbers [Hash{String=>Integer}] step id => number on the list
@@ -28,6 +34,7 @@ module Rhexon
         @abrasions = @walk.snapshots
           .select { |snapshot| snapshot.removed_um.positive? }
           .map { |snapshot| abrasion(snapshot) }
+        @pores = pores_of(@walk)
         @film_um = @walk.final.total_um.round(3)
         @sd_um = @walk.final.sd_um.round(3)
         @least_um = Film::MinimumThickness.um(piece.use, @walk.final) if @walk.last_coat
@@ -48,7 +55,8 @@ module Rhexon
           wet_um: wet_on_surface(snapshot, laid).round(1), dry_um: laid.laid_um.round(1),
           left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
           touch_at: placement.work_end + touch(placement), top: top(snapshot, index),
-          strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over"
+          strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over",
+          laid_by: pass.method, texture_um: snapshot.after.texture_um, smooth_at: smooth_at(snapshot)
         )
       end
 
@@ -118,6 +126,20 @@ module Rhexon
           kept.pop while kept.any? && kept.last[0] >= point[0]
           kept << point
         end
+      end
+
+      # The texture is gone where an abrasion before the next coat leaves none of it.
+      def smooth_at(snapshot)
+        later = @walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1)
+        later.take_while { |other| other.placement.pass.kind != "coat" }
+          .find { |other| other.removed_um.positive? && other.after.texture_um.zero? }&.placement&.hands_end
+      end
+
+      def pores_of(walk)
+        changes = walk.snapshots.select { |snapshot| snapshot.after.pores_um != snapshot.before.pores_um }
+        Pores.new(depth_um: walk.bare.pore_depth_um, filled: changes.map { |snapshot|
+          [ snapshot.placement.work_end, snapshot.after.pores_um.round(1) ]
+        })
       end
 
       def stain(snapshot)
