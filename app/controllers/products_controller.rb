@@ -76,8 +76,7 @@ class ProductsController < ApplicationController
     given = body.slice("maker", "name", "role", "colour", "kind").transform_values { |value| value.to_s.strip }
     record.assign_attributes(
       **given,
-      figures: Rhexon::Materials::ProductFigures.read((body["figures"] || {}).to_h.transform_values(&:to_s),
-                                                      record.figures)
+      figures: Rhexon::Materials::ProductFigures.read(typed_figures, record.figures)
     )
     record.code = body["code"].presence || Product.free_code(record.name) if record.new_record?
     return render(json: { location: product_path(record) }) if record.save
@@ -86,5 +85,12 @@ class ProductsController < ApplicationController
              error: { sentence: record.errors.map(&:message).join(" "), where: record.errors.first.attribute.to_s }
            },
            status: :unprocessable_entity
+  end
+
+  # A figure of several parts comes as rows of cells, every other one as a text.
+  def typed_figures
+    (body["figures"] || {}).to_h.transform_values do |typed|
+      typed.is_a?(Array) ? typed.map { |row| Array(row).map(&:to_s) } : typed.to_s
+    end
   end
 end

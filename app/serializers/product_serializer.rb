@@ -4,7 +4,8 @@ class ProductSerializer < ApplicationSerializer
          role: :string, colour: :string, retired: :boolean
   typelize groups: "Array<{ name: string; lines: Array<{ path: string; words: string; unit: string | null; kind: " \
                    "string; value: string; state: 'given' | 'default' | 'missing'; source: string | null; choices: " \
-                   "string[] | null }> }>",
+                   "string[] | null; columns: Array<{ words: string; unit: string | null; kind: string; choices: " \
+                   "Array<[string, string]> | null; optional: boolean | null }> | null; rows: string[][] | null }> }>",
            mechanism: :string, cautions: "string[]"
   attribute(:retired) { |product| product.retired? }
   attribute(:groups) do |product|

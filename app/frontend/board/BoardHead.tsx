@@ -1,5 +1,6 @@
 import { Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
+import { SaveMenu } from "@/drawing/save/SaveMenu"
 import type { Board, BoardTrial } from "@/types"
 
 /** What the board is, for which piece, and the other boards of its trial. */
@@ -31,7 +32,15 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
           ))}
         </>
       }
-    />
+    >
+      <SaveMenu
+        picture={{
+          title: `${board.name}, ${board.wood} ${board.width_mm} × ${board.height_mm} mm, made ${made(board)}`,
+          file: board.name,
+          parts: () => [...document.querySelectorAll(".board-frame")],
+        }}
+      />
+    </PageHead>
   )
 }
 

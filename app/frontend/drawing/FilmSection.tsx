@@ -64,6 +64,7 @@ export function FilmSection(props: Props) {
             fill="transparent"
             ref={overlay.surface}
             className="cursor-pointer"
+            data-overlay
             {...overlay.handlers}
           />
         </g>

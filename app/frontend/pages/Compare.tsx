@@ -5,6 +5,7 @@ import { SelectField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
+import { SaveMenu } from "@/drawing/save/SaveMenu"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { day } from "@/lib/time"
@@ -59,6 +60,13 @@ export default function CompareSchedules(props: ComparePage) {
           <Link href={`/pieces/${piece.id}/schedule`} className="ui-button">
             Its schedule
           </Link>
+          <SaveMenu
+            picture={{
+              title: `${piece.name}: ${sides.map((side) => side.label).join(", ")}`,
+              file: `${piece.name} compared`,
+              parts: () => [...document.querySelectorAll(".compare-columns, .compare-table")],
+            }}
+          />
         </div>
       </PageHead>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
@@ -107,7 +115,7 @@ export default function CompareSchedules(props: ComparePage) {
           </section>
         ))}
         {sides.length <= MOST && free.length > 0 && (
-          <section className="compare-side" aria-label="Another schedule">
+          <section className="compare-side" aria-label="Another schedule" data-unsaved>
             <SelectField
               label={sides.length === 1 ? "Hold it against" : "And against"}
               value=""

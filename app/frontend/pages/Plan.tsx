@@ -5,11 +5,12 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
+import { SaveMenu } from "@/drawing/save/SaveMenu"
 import { send as request } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useWidth } from "@/lib/size"
-import { duration, soon, when } from "@/lib/time"
+import { day, duration, soon, when } from "@/lib/time"
 import { Chances } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
 import { LongerSearch } from "@/plan/LongerSearch"
@@ -91,6 +92,15 @@ export default function Plan(first: PlanPage) {
             <dd>{plan.sessions}</dd>
           </div>
         </dl>
+        {pieces.length > 0 && !table && (
+          <SaveMenu
+            picture={{
+              title: `Shop plan, ${when(now, plan.zone)}`,
+              file: `Shop plan ${day(now, plan.zone)}`,
+              parts: () => [...document.querySelectorAll(".shop-picture")],
+            }}
+          />
+        )}
       </PageHead>
       <Trouble sentence={error?.sentence ?? ""} onRead={dismiss} />
       {plan.clashes.map((clash) => (

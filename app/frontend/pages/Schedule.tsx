@@ -10,6 +10,7 @@ import { Shell } from "@/components/Shell"
 import { FilmSection, filmAxis } from "@/drawing/FilmSection"
 import { LEFT } from "@/drawing/frame"
 import { Patterns, StripKey } from "@/drawing/Patterns"
+import type { Picture } from "@/drawing/save/files"
 import { useKeys } from "@/lib/keys"
 import { useViewport, useWidth } from "@/lib/size"
 import { iso, when } from "@/lib/time"
@@ -31,7 +32,7 @@ import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { useSheet } from "@/schedule/useSheet"
 import { firstOpen, freeId } from "@/schedule/words"
-import type { Finding, Operation, Row, SchedulePage, Sheet, Step } from "@/types"
+import type { Finding, Operation, Piece, Row, SchedulePage, Sheet, Step } from "@/types"
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -59,6 +60,12 @@ const firstRemedy = (sheet: Sheet) =>
 /** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
 const sectionHeight = (window: { width: number; height: number }) =>
   Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 640)
+
+const pictureOf = (piece: Piece, sheet: Sheet): Picture => ({
+  title: `${piece.name}, film on ${sheet.section.face}${sheet.ready_at ? `, ready ${when(sheet.ready_at, sheet.zone)}` : ""}`,
+  file: `${piece.name} ${sheet.section.face} film`,
+  parts: () => [...document.querySelectorAll(".film-section > svg, .key-line > .strip-key")],
+})
 
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
@@ -177,6 +184,7 @@ function Screen(props: SchedulePage) {
         chance={chance}
         go={neighbour}
         preview={preview?.sheet ?? null}
+        picture={table || sheet.rows.length === 0 ? null : pictureOf(piece, sheet)}
         onHistory={() => setHistory(true)}
       />
       <p className="sr-only" role="status" aria-live="polite">

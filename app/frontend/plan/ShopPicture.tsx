@@ -1,6 +1,6 @@
 import { Link } from "@inertiajs/react"
 import { area } from "d3-shape"
-import { useMemo } from "react"
+import { useMemo, useState } from "react"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
 import { clock, day, duration, when } from "@/lib/time"
@@ -11,13 +11,14 @@ import { LANE, PLACE } from "./rows"
 
 const NAME = 150
 const TOP = 44
-const STRAND = 74
+const STRAND = 60
 
 type Strand = ShopPlan["strands"][number]
 type Props = { plan: ShopPlan; pieces: PlanPage["pieces"]; chances: Chance[] | null; width: number; now: number }
 
 /** Films of all pieces growing over one clock, the hands that make them, and the rooms they dry in. */
 export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
+  const [rooms, setRooms] = useState(false)
   const axis = useMemo(
     () =>
       makeAxis({
@@ -32,8 +33,8 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
     [plan, width],
   )
   const lanes = TOP + plan.strands.length * STRAND + 26
-  const places = lanes + plan.lanes.length * LANE + 20
-  const height = places + plan.places.length * PLACE + 26
+  const places = lanes + plan.lanes.length * LANE
+  const height = places + (rooms ? plan.places.length * PLACE + 20 : PLACE) + 26
   const most = Math.max(60, ...plan.strands.flatMap((strand) => strand.film.map(([, um]) => um)))
   return (
     <div className="shop-picture">
@@ -49,6 +50,17 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
           )
         })}
       </ul>
+      <button
+        type="button"
+        className="room-switch"
+        style={{ top: places - 4, width: NAME - 10 }}
+        aria-expanded={rooms}
+        onClick={() => setRooms(!rooms)}
+      >
+        {rooms
+          ? "Rooms, as one line"
+          : `${plan.places.length} ${plan.places.length === 1 ? "room" : "rooms"}, one by one`}
+      </button>
       <svg width={axis.width + NAME + 8} height={height} role="img" aria-label={spoken(plan, pieces)}>
         <g transform={`translate(${NAME} 0)`}>
           <Days axis={axis} height={height} />
@@ -67,7 +79,11 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
             />
           ))}
           <Lanes plan={plan} axis={axis} y={lanes} pieces={pieces} />
-          <Places plan={plan} axis={axis} y={places} />
+          {rooms ? (
+            <Places plan={plan} axis={axis} y={places + 20} />
+          ) : (
+            <Places plan={{ ...plan, places: [together(plan)] }} axis={axis} y={places} />
+          )}
           <path d={`M${axis.x(now)} ${TOP - 6}V${height - 20}`} stroke="var(--tape-off)" strokeWidth={2} />
           <rect
             x={axis.x(now) - 37}
@@ -86,15 +102,26 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
             {lane.person}
           </text>
         ))}
-        {plan.places.map((place, index) => (
-          <text key={place.room} x={0} y={places + index * PLACE + 24} className="strand-name">
-            {place.room}
-          </text>
-        ))}
+        {rooms &&
+          plan.places.map((place, index) => (
+            <text key={place.room} x={0} y={places + 20 + index * PLACE + 24} className="strand-name">
+              {place.room}
+            </text>
+          ))}
       </svg>
     </div>
   )
 }
+
+/** All rooms as one line: where something is wet, and where there is dust. */
+const together = ({ places }: ShopPlan): ShopPlan["places"][number] => ({
+  room: "rooms",
+  uses: [],
+  rack_places: null,
+  lying: [],
+  wet: places.flatMap((place) => place.wet),
+  dusty: places.flatMap((place) => place.dusty),
+})
 
 function Days({ axis, height }: { axis: Axis; height: number }) {
   return (

@@ -1,6 +1,8 @@
 import { Link } from "@inertiajs/react"
 import { DropdownMenu } from "radix-ui"
 import { useState } from "react"
+import type { Picture } from "@/drawing/save/files"
+import { SaveItems } from "@/drawing/save/SaveMenu"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
 import type { useSheet } from "./useSheet"
@@ -8,11 +10,13 @@ import type { useSheet } from "./useSheet"
 type Props = {
   state: ReturnType<typeof useSheet>
   house: Record<string, string>
+  /** The drawing, where it is shown. */
+  picture: Picture | null
   onHistory: () => void
 }
 
 /** What is looked up now and then around a schedule, in one menu. */
-export function HeadMenu({ state, house, onHistory }: Props) {
+export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
   const [panel, setPanel] = useState<"rules" | "photos" | null>(null)
   const leave = (open: boolean) => !open && setPanel(null)
@@ -39,6 +43,7 @@ export function HeadMenu({ state, house, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={onHistory}>
               History <kbd>H</kbd>
             </DropdownMenu.Item>
+            {picture && <SaveItems picture={picture} />}
             <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
               Print
             </DropdownMenu.Item>

@@ -1,4 +1,5 @@
 import { Link } from "@inertiajs/react"
+import type { Picture } from "@/drawing/save/files"
 import { useMeasures } from "@/lib/units"
 import type { Chance, Sheet } from "@/types"
 import { Neighbours } from "./Choices"
@@ -13,11 +14,12 @@ type Props = {
   chance: Chance | null
   go: (by: number) => void
   preview: Sheet | null
+  picture: Picture | null
   onHistory: () => void
 }
 
 /** What the piece is, where its schedule came from, and what it comes to; the rest is in the menu. */
-export function PieceHead({ state, pieces, house, chance, go, preview, onHistory }: Props) {
+export function PieceHead({ state, pieces, house, chance, go, preview, picture, onHistory }: Props) {
   const { piece, sheet } = state
   return (
     <header className="page-head piece-head">
@@ -29,7 +31,7 @@ export function PieceHead({ state, pieces, house, chance, go, preview, onHistory
       </div>
       <Neighbours pieces={pieces} id={piece.id} go={go} />
       <Summary sheet={sheet} preview={preview} chance={chance} />
-      <HeadMenu state={state} house={house} onHistory={onHistory} />
+      <HeadMenu state={state} house={house} picture={picture} onHistory={onHistory} />
     </header>
   )
 }

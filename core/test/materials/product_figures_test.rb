@@ -80,4 +80,51 @@ class LinesTest < CoreTest
       assert_match sentence, error.message
     end
   end
+
+  # Each figure of several parts, as rows and back.
+  def test_rows_say_the_same_as_the_line
+    given = lines(RECORD.merge("waits_under_min" => { "oil_varnish" => 720 },
+                               "milestones_by_method_min" => { "pad" => { "recoat_opens" => 2, "sand" => 10 } })).groups
+      .flat_map(&:lines).select(&:columns)
+    assert_equal %w[mix mix_steps efflux thinning_range_percent waits_under_min milestones_by_method_min packs].sort,
+                 given.select { |line| line.state == "given" }.map(&:path).sort
+    given.each do |line|
+      assert_equal Lines.read({ line.path => line.value }), Lines.read({ line.path => line.rows }), line.path
+    end
+    assert_equal [ [ "h12", "10", "volume", "base", "8", "12" ] ], line("mix").rows
+    assert_equal [ [ "hardener", "Stir well", "2" ], [ "", "Strain", "" ] ], line("mix_steps").rows
+    assert_equal [ [ "1000", "ml", "34.5" ], [ "250", "g", "" ] ], line("packs").rows
+  end
+
+  def test_rows_with_nothing_in_them_are_left_out_and_none_takes_the_figure_away
+    assert_equal [ [ 0, 42 ] ], Lines.read({ "efflux" => [ [ "0", "42" ], [ "", " " ] ] })["efflux"]
+    refute Lines.read({ "packs" => [ [ "", "ml", "" ] ] }, RECORD).key?("packs")
+    assert_equal RECORD["mix"], Lines.read({ "packs" => [] }, RECORD)["mix"]
+  end
+
+  def test_a_row_that_is_not_whole_names_its_row_and_column
+    said = refusal { Lines.read({ "mix" => [ [ "h12", "10", "volume", "base", "", "" ], [ "", "5", "volume" ] ] }) }
+    assert_equal "Mixed with, row 2: component is missing. Accepted: a product of the shelf.", said.message
+    assert_equal "mix", said.where
+    assert_match(/row 1: reading "thin" is no number/, refusal { Lines.read({ "efflux" => [ %w[0 thin] ] }) }.message)
+    open = refusal { Lines.read({ "mix_steps" => [ [ "hardener", "", "5" ] ] }) }
+    assert_match(/row 1: what to do is missing/, open.message)
+  end
+
+  def test_a_range_of_parts_may_be_open_on_one_side
+    read = ->(least, most) { Lines.read({ "mix" => [ [ "h12", "10", "mass", "total", least, most ] ] })["mix"].first }
+    assert_equal [ 8, 10 ], read.call("8", "")["range"]
+    assert_equal [ "mass", "total", nil ], read.call("", "").values_at("basis", "of", "range")
+  end
+
+  # 16 h are 960 min, 7 days 10 080, half a day 720.
+  def test_times_as_sheets_give_them
+    read = Lines.read({ "milestones_min.recoat_closes" => "16 h", "milestones_min.full_cure" => "7 days",
+                        "pot_life_min" => "45", "waits_under_min" => [ [ "solvent", "0.5 d" ] ],
+                        "milestones_by_method_min" => "padded: recoat opens 2 h" })
+    assert_equal [ 960, 10_080 ], read["milestones_min"].values
+    assert_equal [ 45, { "solvent" => 720 }, { "pad" => { "recoat_opens" => 120 } } ],
+                 read.values_at("pot_life_min", "waits_under_min", "milestones_by_method_min")
+    assert_match(/not understood/, refusal { Lines.read({ "pot_life_min" => "a while" }) }.message)
+  end
 end

@@ -1,5 +1,5 @@
 import { Head, Link, router, usePage } from "@inertiajs/react"
-import { useState } from "react"
+import { type KeyboardEvent, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { SelectField, TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
@@ -8,10 +8,9 @@ import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
+import { Figure, type Typed } from "@/shelf/Figure"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
-import type { Product, ProductPage } from "@/types"
-
-type Line = Product["groups"][number]["lines"][number]
+import type { ProductPage } from "@/types"
 
 /**
  * A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are
@@ -37,13 +36,13 @@ export default function ShelfProduct({
     colour: product.colour,
     kind: product.kind,
   })
-  const [figures, setFigures] = useState<Record<string, string>>({})
+  const [figures, setFigures] = useState<Record<string, Typed>>({})
   const { send, error } = useSend()
   const fresh = product.id === null
   const copied = fresh
     ? Object.fromEntries(
         product.groups.flatMap((group) =>
-          group.lines.filter((line) => line.state === "given").map((line) => [line.path, line.value]),
+          group.lines.filter((line) => line.state === "given").map((line) => [line.path, line.rows ?? line.value]),
         ),
       )
     : {}
@@ -74,6 +73,9 @@ export default function ShelfProduct({
       () => request(way, `/products/${product.id}/retirement`),
       () => router.reload(),
     )
+  const source =
+    product.groups.flatMap((group) => group.lines).find((line) => line.path === "source" && line.state === "given")
+      ?.value ?? ""
   const elsewhere =
     error &&
     !["maker", "name", "role", "colour", "kind"].includes(error.where ?? "") &&
@@ -89,7 +91,7 @@ export default function ShelfProduct({
               Shelf
             </Link>
             {product.retired ? " · retired, no longer offered" : ""}
-            {used.length > 0 ? ` · used for ${used.join(", ")}` : ""}
+            {used.length > 0 && <span title={used.join(", ")}>{` · used for ${few(used)}`}</span>}
           </>
         }
       >
@@ -200,7 +202,11 @@ export default function ShelfProduct({
             </section>
           )}
         </aside>
-        <div className="figure-groups">
+        <div className="figure-groups" role="group" aria-label="Figures" onKeyDown={onward}>
+          <p className="figure-legend text-fine text-second">
+            As on its sheet, from top to bottom; Enter goes on. What the sheet does not say stays open: greyed figures
+            are estimates of its class, used until then. Times in minutes, or as 16 h, 7 d.
+          </p>
           {product.groups.map((group) => (
             <section key={group.name} aria-label={group.name}>
               <h2 className="text-head">{group.name}</h2>
@@ -211,6 +217,7 @@ export default function ShelfProduct({
                     line={line}
                     products={products}
                     typed={figures[line.path]}
+                    source={source}
                     error={errorAt(line.path)}
                     onChange={(value) => setFigures({ ...figures, [line.path]: value })}
                   />
@@ -224,83 +231,15 @@ export default function ShelfProduct({
   )
 }
 
-const WIDE = ["mix", "steps", "packs", "pairs", "waits", "methods", "text"]
-const HINT: Record<string, string> = {
-  range: "0 to 10",
-  pairs: "0: 42, 5: 31",
-  waits: "waterborne: 120, solvent: 1440",
-  methods: "padded: recoat opens 2, sand 10",
-  packs: "1000 ml 34.50; 5 l 149",
-  mix: "code 10 volume 8 to 12",
-  steps: "hardener: Stir, 2 min; Rest, 10 min",
-}
+const few = (names: string[]) =>
+  names.length <= 3 ? names.join(", ") : `${names.slice(0, 3).join(", ")} and ${names.length - 3} more`
 
-function Figure({
-  line,
-  products,
-  typed,
-  error,
-  onChange,
-}: {
-  line: Line
-  products: [string, string][]
-  typed?: string
-  error?: string
-  onChange: (value: string) => void
-}) {
-  const own = line.state === "given" ? line.value : ""
-  const value = typed ?? own
-  const id = `figure-${line.path}`
-  const options =
-    line.kind === "flag"
-      ? [
-          ["", "no"],
-          ["yes", "yes"],
-        ]
-      : line.kind === "product"
-        ? [["", "–"], ...products]
-        : line.kind === "choice"
-          ? [["", "–"], ...(line.choices ?? []).map((choice) => [choice, choice])]
-          : null
-  return (
-    <li
-      className="product-figure"
-      data-wide={WIDE.includes(line.kind)}
-      data-state={typed !== undefined && typed !== own ? "changed" : line.state}
-    >
-      <label htmlFor={id}>{line.words}</label>
-      <span className="figure-value">
-        {options ? (
-          <select id={id} className="ui-input" value={value} onChange={(event) => onChange(event.target.value)}>
-            {options.map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-        ) : (
-          <input
-            id={id}
-            className="ui-input"
-            value={value}
-            aria-invalid={Boolean(error)}
-            aria-describedby={`${id}-from`}
-            placeholder={line.state === "default" ? line.value : (HINT[line.kind] ?? "")}
-            onChange={(event) => onChange(event.target.value)}
-          />
-        )}
-        <span className="unit">{line.unit}</span>
-      </span>
-      <span id={`${id}-from`} className={error ? "error-text" : "figure-from"} role={error ? "alert" : undefined}>
-        {error ??
-          (line.state === "given"
-            ? line.source
-            : line.state === "default"
-              ? `est., ${line.value} by class`
-              : line.kind === "flag"
-                ? ""
-                : "–")}
-      </span>
-    </li>
-  )
+/** Enter goes to the next field, so that a sheet is typed down without leaving the keys. */
+function onward(event: KeyboardEvent<HTMLElement>) {
+  if (event.key !== "Enter" || !(event.target as Element).matches("input, select")) return
+  event.preventDefault()
+  const fields = [...event.currentTarget.querySelectorAll<HTMLElement>("input, select")]
+  const next = fields[fields.indexOf(event.target as HTMLElement) + (event.shiftKey ? -1 : 1)]
+  next?.focus()
+  if (next instanceof HTMLInputElement) next.select()
 }

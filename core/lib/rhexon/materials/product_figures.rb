@@ -9,7 +9,9 @@ module Rhexon
       # @!attribute value  [String] as written; empty when there is none
       # @!attribute state  [String] given, default (of the class, an estimate) or missing
       # @!attribute source [String, nil]
-      Line = Struct.new(:path, :words, :unit, :kind, :value, :state, :source, :choices, keyword_init: true)
+      # @!attribute columns, rows [Array, nil] the same as {FigureRows}, where it has several parts
+      Line = Struct.new(:path, :words, :unit, :kind, :value, :state, :source, :choices, :columns, :rows,
+                        keyword_init: true)
       Group = Struct.new(:name, :lines, keyword_init: true)
       NONE = "none".freeze
       RANGE = /\A(-?[\d.,]+)\s*(?:to|–|\.\.|-)\s*(-?[\d.,]+)\z/
@@ -27,7 +29,8 @@ module Rhexon
         def table = Reference.figures
 
         # The figures of a record from written lines. A line left empty takes the figure away.
-        # @param written [Hash{String=>String}] by path; paths left out stay as they were
+        # @param written [Hash{String=>String, Array<Array<String>>}] by path, in one line or as {FigureRows}; paths
+        #   left out stay as they were
         # @param before [Hash] figures so far
         # @return [Hash] figures
         # @raise [InvalidInput] names the line, and what is accepted
@@ -35,7 +38,7 @@ module Rhexon
           figures.each_with_object(JSON.parse(JSON.generate(before))) do |figure, record|
             next unless written.key?(figure["path"])
 
-            set(record, figure["path"].split("."), value(figure, written[figure["path"]].to_s.strip))
+            set(record, figure["path"].split("."), value(figure, line(figure, written[figure["path"]])))
           end
         end
 
@@ -57,6 +60,11 @@ module Rhexon
         end
 
         private
+
+        # Rows of fields in the one line that CSV has for them.
+        def line(figure, typed)
+          typed.is_a?(Array) && FigureRows.rows?(figure) ? FigureRows.line(figure, typed) : typed.to_s.strip
+        end
 
         def value(figure, text)
           return nil if text.empty?
@@ -82,6 +90,7 @@ module Rhexon
         end
 
         def number(figure, text)
+          text = SheetTime.minutes(text) if figure["unit"] == "min"
           value = comma!(figure, text) && Float(text.tr(",", ".").delete(" "), exception: false)
           fits = value && value.finite? && (figure["least"].nil? || value >= figure["least"]) &&
             (figure["above"].nil? || value > figure["above"]) && (figure["most"].nil? || value <= figure["most"])
@@ -140,7 +149,7 @@ module Rhexon
         end
 
         def time_of(figure, text)
-          match = /\A(.+?)\s+([\d.,]+)\z/.match(text)
+          match = /\A(.+?)\s+([\d.,]+(?:\s*[a-z]+)?)\z/i.match(text)
           name = match && match[1].downcase.tr(" -", "__")
           unless Product::MILESTONES.include?(name)
             refuse(figure, text, "a milestone and minutes: #{Product::MILESTONES.first(9).join(", ").tr("_", " ")}")
@@ -250,26 +259,30 @@ module Rhexon
       def line(figure)
         path = figure["path"]
         given = given?(path)
-        default = dig(@defaults, path)
+        value = dig(given ? @record : @defaults, path)
+        state = if given
+          "given"
+        else
+          value.nil? ? "missing" : "default"
+        end
         Line.new(
           path: path, words: figure["words"], unit: figure["unit"], kind: figure["kind"], choices: figure["choices"],
-          value: if given
-                   written_value(figure)
-                 else
-                   (default.nil? ? "" : self.class.write(figure, default))
-                 end,
-          state: if given
-                   "given"
-                 else
-                   (default.nil? ? "missing" : "default")
-                 end,
-          source: if given
-                    @record.dig("sources", path) || @record["source"] ||
-                                "given with the product"
-                  else
-                    (default.nil? ? nil : Reference.classes.source)
-                  end
+          value: given ? written_value(figure) : self.class.write(figure, value), state: state,
+          source: source(path, state), **parts(figure, value)
         )
+      end
+
+      def parts(figure, value)
+        return {} unless FigureRows.rows?(figure)
+
+        { columns: FigureRows.columns(figure).map(&:to_h), rows: FigureRows.rows(figure, value) }
+      end
+
+      def source(path, state)
+        case state
+        when "given" then @record.dig("sources", path) || @record["source"] || "given with the product"
+        when "default" then Reference.classes.source
+        end
       end
 
       def written_value(figure)
