@@ -14,6 +14,7 @@ Rails.application.routes.draw do
     end
   end
   resource :area, only: %i[show create], path: "pieces/area"
+  resource :size, only: :show, path: "pieces/size"
   get "pieces/compare" => "comparisons#show"
 
   resources :jobs, only: :update
@@ -93,6 +94,7 @@ Rails.application.routes.draw do
   scope module: :products do
     resource :export, only: :show, path: "products/export"
     resource :import, only: :create, path: "products/import"
+    resource :defaults, only: :show, path: "products/defaults"
   end
   resources :products, only: %i[show new create update destroy] do
     resource :retirement, only: %i[create destroy], module: :products

@@ -36,10 +36,10 @@ class Product < ApplicationRecord
     [ stem, *(2..).lazy.map { |number| "#{stem}_#{number}" } .first(200) ].find { |code| !exists?(code: code) }
   end
 
-  # @return [Hash] a product of rhexon-shop/1
+  # @return [Hash] a product of rhexon-shop/1; one that has no name yet is called new
   def to_core
     {
-      "id" => code, "name" => full_name, "maker" => maker, "class" => kind, "role" => role, "colour" => colour,
+      "id" => code.presence || "new", "name" => full_name.strip.presence || "new product", "maker" => maker, "class" => kind, "role" => role, "colour" => colour,
       **(retired? ? { "retired" => true } : {})
     }.merge(figures)
   end

@@ -94,7 +94,7 @@ class EveryRouteTest < RequestTest
   end
   def product
     { maker: "M", name: "N", role: "oil", colour: "clear", kind: "shellac", code: "n",
-      figures: { "density_g_per_ml" => "1", "milestones_min.touch" => "5", "mix" => "h12 10 volume 8 to 12", "packs" => "1000 ml 34.50" } }
+      figures: { "density_g_per_ml" => "1", "milestones_min.touch" => "5", "mix" => "h12 10 volume 8 to 12", "packs" => [ [ "1000", "ml", "34.50" ] ] } }
   end
   def consumable
     { name: "N", unit: "m", pack: 1, price: 2.5, left: 3,

@@ -99,4 +99,29 @@ class ShelfRequestTest < RequestTest
     assert_equal [ "cuts", 6 ], [ props["chapter"], props["chapters"].size ]
     assert_includes props["html"], 'id="thin"'
   end
+
+  test "a figure of several parts comes as rows, and a row that is not whole is told" do
+    product = Product.find_by!(code: "w20")
+    patch "/products/#{product.id}", params: { figures: { "packs" => [ %w[1000 ml 34.5], [ "5", "l", "149" ], [ "", "ml", "" ] ] } }.to_json,
+                                     headers: JSON_HEADERS
+    assert_response :ok
+    assert_equal [ { "ml" => 1000, "price" => 34.5 }, { "ml" => 5000, "price" => 149 } ],
+                 product.reload.figures["packs"]
+    patch "/products/#{product.id}", params: { figures: { "packs" => [ [ "1000", "ml", "dear" ] ] } }.to_json,
+                                     headers: JSON_HEADERS
+    assert_response :unprocessable_entity
+    assert_equal [ "packs", "Packs and prices, row 1: price \"dear\" is no number. Accepted: a number." ],
+                 response.parsed_body["error"].values_at("where", "sentence")
+    assert_equal 2, product.reload.figures["packs"].size
+  end
+
+  test "a class stands in with its own figures before anything is typed" do
+    get "/products/defaults", params: { kind: "shellac" }
+    line = ->(path) {
+      response.parsed_body["groups"].flat_map { |group| group["lines"] }.find { |found| found["path"] == path }
+    }
+    assert_equal %w[default 0.86], line.call("density_g_per_ml").values_at("state", "value")
+    get "/products/defaults", params: { kind: "paint" }
+    assert_response :unprocessable_entity
+  end
 end

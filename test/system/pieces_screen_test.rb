@@ -70,4 +70,21 @@ class PiecesScreenTest < ApplicationSystemTestCase
     assert_selector "h2", text: "Hollin Weir"
     assert_quiet_console(except: /422/)
   end
+
+  test "a new piece takes sizes off the rule, and its wood brings the pores" do
+    visit "/pieces/new"
+    fill_in "Client or job", with: "Ferry office" if page.has_field?("Client or job", wait: 1)
+    fill_in "Name", with: "Counter"
+    fill_in "Wood", with: "quarter-sawn oak"
+    assert_select "Grain", selected: "open (oak, ash, elm)"
+    fill_in "Area, m²", with: "1600 x"
+    assert_text "is no size. Accepted: 1600 x 750 mm"
+    fill_in "Area, m²", with: "2 x 1600 x 750 mm"
+    assert_text "= 2.4 m²"
+    assert_accessible
+    click_on "Keep it and go to its schedule"
+    assert_selector "h1", text: "Counter"
+    assert_equal [ 2.4, "open" ], Face.last.then { |face| [ face.area_m2, face.grain ] }
+    assert_quiet_console except: /422/
+  end
 end

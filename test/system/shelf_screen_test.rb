@@ -89,4 +89,31 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_selector "h2", text: "P and no P"
     assert_accessible
   end
+
+  test "a data sheet is typed from top to bottom, and the class stands in where it is silent" do
+    visit "/products/new"
+    fill_in "Maker", with: "Marram"
+    fill_in "Name", with: "pale bench shellac"
+    select "Shellac", from: "Class"
+    assert_selector "#figure-density_g_per_ml[placeholder='0.86']"
+    fill_in "solids by volume", with: "18"
+    find_field("solids by volume").send_keys(:enter)
+    assert_equal "figure-density_g_per_ml", page.evaluate_script("document.activeElement.id")
+    fill_in "recoat closes unsanded", with: "7 d"
+    fill_in "packs and prices, row 1: holds", with: "500"
+    fill_in "packs and prices, row 1: price", with: "12.50"
+    click_on "packs and prices: one more row"
+    fill_in "packs and prices, row 2: holds", with: "a tin"
+    click_on "Keep what was changed"
+    assert_selector ".error-text", text: "row 2: holds \"a tin\" is no number"
+    click_on "packs and prices: take row 2 away"
+    click_on "Keep what was changed"
+    assert_selector "h1", text: "Marram pale bench shellac"
+    kept = Product.find_by!(name: "pale bench shellac").figures
+    assert_equal [ { "ml" => 500, "price" => 12.5 } ], kept["packs"]
+    assert_equal [ 18, 10_080 ], [ kept["solids_volume_percent"], kept.dig("milestones_min", "recoat_closes") ]
+    assert_text "min = 7 d"
+    assert_accessible
+    assert_quiet_console except: /422/
+  end
 end

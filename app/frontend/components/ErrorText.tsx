@@ -1,4 +1,3 @@
-import { inWords } from "@/lib/requests"
 import type { ErrorReason } from "@/types"
 
 /** What was refused, where the hand is. */
@@ -6,7 +5,7 @@ export function ErrorText({ reason }: { reason: ErrorReason | null }) {
   if (!reason) return null
   return (
     <p className="error-text mt-2" role="alert">
-      {inWords(reason)}
+      {reason.sentence}
     </p>
   )
 }

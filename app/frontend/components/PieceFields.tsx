@@ -1,7 +1,8 @@
-import { useMeasures } from "@/lib/units"
+import { speciesOf } from "@/drawing/woodBitmap"
 import type { PieceChoices } from "@/types"
+import { WOODS } from "@/types/woods"
+import { AreaField } from "./AreaField"
 import { SelectField, TextField } from "./Field"
-import { MeasureField } from "./MeasureField"
 
 export type FaceForm = { name: string; area_m2: string; grain: string; kind: string }
 export type PieceForm = {
@@ -40,16 +41,26 @@ const KIND: [string, string][] = [
   ["inside", "inside"],
   ["edges", "edges"],
 ]
-const WOODS = ["elm", "alder", "sycamore", "larch", "lime", "oak", "walnut"]
 
 export const freshFace = (name: string, kind = "face"): FaceForm => ({ name, area_m2: "", grain: "closed", kind })
+
+/** Another wood brings its pores, unless a hand chose others for the one before. */
+const grained = (face: FaceForm, before: string, wood: string): FaceForm => {
+  const [was, is] = [grainOf(before), grainOf(wood)]
+  return is && (face.grain === was || (!was && face.grain === "closed")) ? { ...face, grain: is } : face
+}
+
+const grainOf = (wood: string) => WOODS[speciesOf(wood) ?? ""]?.grain
 
 /** What is sent: numbers with a point, spaces off. */
 export const cleaned = <T extends PieceForm>(form: T): T => ({
   ...form,
   count: form.count.trim(),
-  faces: form.faces.map((face) => ({ ...face, area_m2: face.area_m2.replace(",", ".").trim() })),
+  faces: form.faces.map((face) => ({ ...face, area_m2: plain(face.area_m2.trim()) })),
 })
+
+/** A number with a point; a size as it was typed. */
+const plain = (area: string) => (/^\d+,\d+$/.test(area) ? area.replace(",", ".") : area)
 
 type Props = {
   data: PieceForm
@@ -62,7 +73,6 @@ type Props = {
 
 /** The fields of a piece: what it is, what it must stand up to, how it should look, its faces. */
 export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
-  const { area } = useMeasures()
   const setFace = (index: number, change: Partial<FaceForm>) =>
     set({ faces: data.faces.map((face, at) => (at === index ? { ...face, ...change } : face)) })
   return (
@@ -80,9 +90,9 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
           <TextField
             label="Wood"
             value={data.wood}
-            onChange={(wood) => set({ wood })}
+            onChange={(wood) => set({ wood, faces: data.faces.map((face) => grained(face, data.wood, wood)) })}
             error={errors.wood}
-            list={WOODS}
+            list={Object.keys(WOODS)}
           />
         </div>
         <div className="form-row">
@@ -151,9 +161,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
                 error={errors[`faces.${index}.name`]}
               />
             )}
-            <MeasureField
-              label="Area"
-              measure={area}
+            <AreaField
               value={face.area_m2}
               onChange={(area_m2) => setFace(index, { area_m2 })}
               error={errors[`faces.${index}.area_m2`]}

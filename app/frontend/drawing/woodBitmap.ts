@@ -3,7 +3,7 @@
 import { type Figure, WOODS } from "@/types/woods"
 import { seeded } from "./seeded"
 
-const UNKNOWN = { pale: "#e6d3b0", mean: "#dfc9a2", dark: "#ab8d60", figure: "diffuse" as Figure }
+const UNKNOWN = { pale: "#e6d3b0", mean: "#dfc9a2", dark: "#ab8d60", grain: "closed", figure: "diffuse" as Figure }
 const cache = new Map<string, string>()
 
 /** The species that a name of wood says: "quarter-sawn oak" is oak. */

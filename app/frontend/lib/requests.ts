@@ -91,10 +91,6 @@ export function useSend() {
   return { send, busy: isPending, error: error instanceof Refused ? error.reason : null, dismiss: reset }
 }
 
-/** A refusal in one line: the sentence and what would be accepted. */
-export const inWords = ({ sentence, accepted }: ErrorReason): string =>
-  accepted ? `${sentence}: ${accepted}` : sentence
-
 const pause = (ms: number, signal: AbortSignal) =>
   new Promise<void>((resolve, reject) => {
     const timer = setTimeout(resolve, ms)

@@ -1,6 +1,6 @@
 import { useState } from "react"
 import { send } from "@/lib/api"
-import { inWords, useAnswer } from "@/lib/requests"
+import { useAnswer } from "@/lib/requests"
 
 /** Left, top, width and height as shares of the photo. */
 export type Part = [number, number, number, number]
@@ -27,7 +27,7 @@ export function usePatch(photo: number, on: boolean) {
     after: STILL_MS,
     keep: true,
   })
-  return { marks, setMarks, colour: error ? null : answer, error: error ? inWords(error) : "", placed }
+  return { marks, setMarks, colour: error ? null : answer, error: error?.sentence ?? "", placed }
 }
 
 /** A white card as well, or no longer. */

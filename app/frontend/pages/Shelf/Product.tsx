@@ -5,12 +5,12 @@ import { SelectField, TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { send as request } from "@/lib/api"
-import { useSend } from "@/lib/requests"
+import { useAnswer, useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { Figure, type Typed } from "@/shelf/Figure"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
-import type { ProductPage } from "@/types"
+import type { Product, ProductPage } from "@/types"
 
 /**
  * A product with every figure it has: what its sheet says, what the class stands in for, what is missing. Figures are
@@ -39,6 +39,7 @@ export default function ShelfProduct({
   const [figures, setFigures] = useState<Record<string, Typed>>({})
   const { send, error } = useSend()
   const fresh = product.id === null
+  const groups = useGroups(product, identity.kind)
   const copied = fresh
     ? Object.fromEntries(
         product.groups.flatMap((group) =>
@@ -207,7 +208,7 @@ export default function ShelfProduct({
             As on its sheet, from top to bottom; Enter goes on. What the sheet does not say stays open: greyed figures
             are estimates of its class, used until then. Times in minutes, or as 16 h, 7 d.
           </p>
-          {product.groups.map((group) => (
+          {groups.map((group) => (
             <section key={group.name} aria-label={group.name}>
               <h2 className="text-head">{group.name}</h2>
               <ul>
@@ -229,6 +230,23 @@ export default function ShelfProduct({
       </div>
     </Shell>
   )
+}
+
+/** The figures of a product; where another class is chosen, what that class stands in with. */
+function useGroups(product: Product, kind: string): Product["groups"] {
+  const { answer } = useAnswer({
+    key: ["class", kind],
+    ask: (signal) =>
+      request<{ groups: Product["groups"] }>("GET", `/products/defaults?kind=${kind}`, undefined, signal),
+    on: kind !== product.kind,
+    keep: true,
+    quiet: true,
+  })
+  const given = new Map(
+    product.groups.flatMap((group) => group.lines.map((line) => [line.path, line.state === "given" ? line : null])),
+  )
+  if (kind === product.kind || !answer) return product.groups
+  return answer.groups.map((group) => ({ ...group, lines: group.lines.map((line) => given.get(line.path) ?? line) }))
 }
 
 const few = (names: string[]) =>

@@ -1,0 +1,68 @@
+module Rhexon
+  module Areas
+    # The size of a face as it is read off a rule: "1600 x 750 mm", "5' 3\" x 29 1/2 in", "round 600 mm",
+    # "6 x 1600 x 400 mm", several of them joined by +.
+    module Dimensions
+      # Sizes of the units of length, m.
+      METRES = { "mm" => 0.001, "cm" => 0.01, "m" => 1.0, "in" => 0.0254, "\"" => 0.0254, "ft" => 0.3048,
+                 "'" => 0.3048 }.freeze
+      NUMBER = %r{\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?}
+      LENGTH = /\A(?:(?<feet>#{NUMBER})\s*(?:'|ft)\s*)?(?:(?<number>#{NUMBER})\s*(?<unit>mm|cm|m|in|")?)?\z/
+      TIMES = /\s*[x×*]\s*/i
+      ROUND = /\A(?:round|ø|dia\.?)\s*/i
+      ACCEPTED = "1600 x 750 mm, 5' 3\" x 29 1/2 in, round 600 mm, 6 x 1600 x 400 mm, several joined by +".freeze
+
+      module_function
+
+      # @return [Boolean] a size and not an area by itself
+      def size?(text) = text.to_s.match?(/[x×*ø+'"]|round|dia|[mc]m\b|\bin\b|\bft\b/i)
+
+      # @param text [String] lengths without a unit are mm
+      # @return [Float] m²
+      # @raise [InvalidInput] for what is no size, and sizes of nothing
+      def m2(text, where: "area_m2")
+        area = text.to_s.split("+").sum { |part| part_m2(part.strip) or refuse(part, where) }
+        area.positive? ? area.round(6) : refuse(text, where)
+      end
+
+      def part_m2(part)
+        if part.match?(ROUND)
+          across = length(part.sub(ROUND, ""), nil)
+          return across && Math::PI * across**2 / 4
+        end
+
+        sides = part.split(TIMES)
+        return unless sides.size.between?(2, 3)
+
+        count = sides.size == 3 ? sides.shift : "1"
+        return unless count.match?(/\A\d{1,4}\z/)
+
+        unit = sides.last[/(mm|cm|m|in|ft|"|')\z/]
+        lengths = sides.map { |side| length(side, unit) }
+        lengths.all? && count.to_i * lengths.inject(:*)
+      end
+
+      # @param unit [String, nil] what a number without a unit is in
+      # @return [Float, nil] m
+      def length(text, unit)
+        match = LENGTH.match(text.downcase.tr("″′", "\"'").strip)
+        return unless match && (match[:feet] || match[:number])
+
+        feet = match[:feet] ? number(match[:feet]) * METRES["ft"] : 0
+        left = match[:unit] || (match[:feet] ? "in" : unit || "mm")
+        feet + (match[:number] ? number(match[:number]) * METRES.fetch(left) : 0)
+      end
+
+      def number(text)
+        text.split.sum { |part| part.include?("/") ? Rational(part).to_f : Float(part.tr(",", ".")) }
+      rescue ZeroDivisionError
+        0.0
+      end
+
+      def refuse(part, where)
+        raise InvalidInput.new("#{part.to_s.strip.inspect} is no size", where: where, accepted: ACCEPTED)
+      end
+      private_class_method :part_m2, :length, :number, :refuse
+    end
+  end
+end
