@@ -51,7 +51,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_no_selector "[role=dialog]"
     assert_text "sand P400"
     assert_equal %w[coat sand coat coat], @piece.schedule.reload.document["steps"].map { |step| step["kind"] }
-    click_on "Take back: top coat, Skerrow W20 clear satin at fault"
+    click_on "Take back: the fault on top coat, Skerrow W20 clear satin"
     assert_no_text "sand P400"
     assert_quiet_console
   end

@@ -83,10 +83,10 @@ class ShelfScreenTest < ApplicationSystemTestCase
     fill_in "There is", with: "½ l"
     assert_text "411 ml"
     assert_accessible
-    click_on "P or no P"
+    click_on "Two scales of grit"
     assert_text "46.2 µm mean grain"
     click_on "Why this is so"
-    assert_selector "h2", text: "P and no P"
+    assert_selector "h2", text: "Grits with and without a P"
     assert_accessible
   end
 

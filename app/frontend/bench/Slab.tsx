@@ -112,6 +112,12 @@ function state(slab: SlabData, zone: string, now: number): string {
     : `open to ${soon(slab.closes_at, zone, now)}`
 }
 
+/** Where the hour of a call is written: at it, or beside the pin of now where that stands too near. */
+const beside = (call: number, pin: number) => {
+  const at = Math.abs(call - pin) < 24 ? (call < pin || pin > 180 ? pin - 26 : pin + 26) : call
+  return Math.min(Math.max(at, 20), 200)
+}
+
 function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now" | "zone">) {
   const from = slab.row.work_end
   const last = Math.max(...slab.strip.map((stretch) => stretch.to), now + 30)
@@ -143,7 +149,7 @@ function Drawing({ slab, piece, now, zone }: Pick<Props, "slab" | "piece" | "now
       />
       <Strip strip={slab.strip.filter((stretch) => !stretch.over)} axis={{ x }} y={50 - film - 14} />
       {call && call > from && x(call) > 2 && x(call) < 219 && (
-        <text x={Math.min(Math.max(x(call), 20), 200)} y={50 - film - 19} textAnchor="middle" className="axis-tick">
+        <text x={beside(x(call), pin)} y={50 - film - 19} textAnchor="middle" className="axis-tick">
           {clock(call, zone)}
         </text>
       )}

@@ -1,13 +1,16 @@
 import { scaleLinear } from "d3-scale"
 import { area } from "d3-shape"
 import { useRef } from "react"
+import { filmSteps } from "@/drawing/film"
 import { useWidth } from "@/lib/size"
 import { dayStart, parts, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Side } from "@/types"
 
-const HEIGHT = 150
-const BASE = 118
+const HEIGHT = 190
+const BASE = 158
+// Room for the figures of the scale.
+const SCALE = 44
 
 /** Film over time, to the scale it shares with its neighbours: days across, µm up. */
 export function FilmGrowth({
@@ -26,7 +29,7 @@ export function FilmGrowth({
   const { film } = useMeasures()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 320)
-  const x = scaleLinear([from, to], [6, width - 6])
+  const x = scaleLinear([from, to], [SCALE, width - 6])
   const up = scaleLinear([0, most], [BASE, 22])
   const last = side.film.at(-1)
   const end = side.ready_at ?? last?.[0] ?? to
@@ -45,12 +48,23 @@ export function FilmGrowth({
         aria-label={`Film grows to ${Math.round(side.film_um)} micrometres${side.ready_at ? `, ready ${when(side.ready_at, zone)}` : ""}`}
       >
         {days
-          .filter((mark) => x(mark.minute) > 24)
+          .filter((mark) => x(mark.minute) > SCALE + 18)
           .map((mark) => (
             <g key={mark.minute}>
               <path d={`M${x(mark.minute)} 14V${BASE + 4}`} stroke="var(--rule)" />
               <text x={x(mark.minute)} y={BASE + 18} textAnchor="middle" className="axis-tick">
                 {mark.label}
+              </text>
+            </g>
+          ))}
+        {filmSteps(film.shown(most))
+          .map(film.stored)
+          .filter((um) => um > 0 && um <= most)
+          .map((um) => (
+            <g key={um}>
+              <path d={`M0 ${up(um)}H${width}`} stroke="var(--rule)" strokeDasharray="1 4" />
+              <text x={0} y={up(um) - 3} className="axis-tick">
+                {film.text(um)}
               </text>
             </g>
           ))}
@@ -66,7 +80,7 @@ export function FilmGrowth({
         )}
         {last && (
           <text
-            x={Math.max(Math.min(x(end), width - 4), 52)}
+            x={Math.max(Math.min(x(end), width - 4), SCALE + 46)}
             y={Math.max(up(Math.max(...side.film.map(([, um]) => um))) - 5, 13)}
             textAnchor="end"
             className="strand-name"

@@ -1,6 +1,5 @@
 import { QueryClient, useMutation, useQuery } from "@tanstack/react-query"
 import { useCallback, useState } from "react"
-import type { ErrorReason } from "@/types"
 import { Refused } from "./api"
 
 /** Not now, but later: no answer, a server in trouble or busy, a token that could not be had. */

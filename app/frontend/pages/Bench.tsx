@@ -15,12 +15,12 @@ import { useMeasures } from "@/lib/units"
 import type { BenchPage, Entry } from "@/types"
 
 const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
-const KIND: Record<string, string> = {
-  started: "begun",
-  done: "done",
-  dry_test: "tested",
-  fault: "at fault",
-  note: "noted",
+const TAKEN_BACK: Record<string, (words: string) => string> = {
+  started: (words) => `the start of ${words}`,
+  done: (words) => `${words} done`,
+  dry_test: (words) => `the test of ${words}`,
+  fault: (words) => `the fault on ${words}`,
+  note: (words) => `the note on ${words}`,
 }
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
@@ -138,11 +138,7 @@ export default function Bench(props: BenchPage) {
 
 function lastTouch(latest: Entry[], name: (id: string) => string) {
   const [entry] = [...latest].sort((one, other) => other.id - one.id)
-  return entry
-    ? {
-        id: entry.id,
-        words: `${lowerFirst(entry.words).split(":")[0]} ${KIND[entry.kind] ?? entry.kind}`,
-        piece: name(entry.piece ?? ""),
-      }
-    : null
+  if (!entry) return null
+  const words = lowerFirst(entry.words).split(":")[0] ?? ""
+  return { id: entry.id, words: TAKEN_BACK[entry.kind]?.(words) ?? words, piece: name(entry.piece ?? "") }
 }

@@ -86,14 +86,14 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
           )}
           <path d={`M${axis.x(now)} ${TOP - 6}V${height - 20}`} stroke="var(--tape-off)" strokeWidth={2} />
           <rect
-            x={axis.x(now) - 37}
+            x={Math.max(axis.x(now) - 37, 0)}
             y={height - 20}
             width={74}
             height={19}
             fill="url(#open)"
             stroke="var(--tape-ink)"
           />
-          <text x={axis.x(now)} y={height - 6} textAnchor="middle" className="on-tape">
+          <text x={Math.max(axis.x(now), 37)} y={height - 6} textAnchor="middle" className="on-tape">
             now {clock(now, plan.zone)}
           </text>
         </g>

@@ -106,8 +106,8 @@ export const SUMS: Sum[] = [
   },
   {
     id: "grit",
-    title: "P or no P",
-    asks: "What is this grit on the other scale?",
+    title: "Two scales of grit",
+    asks: "What is P320 without the P, and 320 with it?",
     fields: [{ name: "grit", label: "Grit", first: "P320", hint: "P320, or 320 without a prefix" }],
     text: "/handbook/abrasives#grit",
   },

@@ -78,7 +78,7 @@ export function FactorRows({ factors, steps, products, onChange, error }: Props)
               data-quiet
               onClick={() => onChange(factors.filter((other) => other.key !== factor.key))}
             >
-              Leave it as it is
+              Do not vary this
             </button>
           </div>
         )

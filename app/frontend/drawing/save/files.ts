@@ -90,6 +90,7 @@ async function faces(): Promise<string> {
 }
 
 async function dataOf(url: string): Promise<string> {
+  if (url.startsWith("data:")) return url
   const blob = await (await fetch(url)).blob()
   return new Promise((resolve) => {
     const reader = new FileReader()
