@@ -53,12 +53,7 @@ export function Decision(props: Props) {
             <p className="text-second">Nobody has approved it yet.</p>
           )}
           <ApproveForm key={`${cell.id} ${approval?.at}`} {...props} />
-          <a
-            href={`${base}/${cell.id}/approval`}
-            className="mt-2 inline-block underline underline-offset-2"
-            target="_blank"
-            rel="noreferrer"
-          >
+          <a href={`${base}/${cell.id}/approval`} className="quiet-link target" target="_blank" rel="noreferrer">
             Approval sheet of cell {cell.label}, to sign
           </a>
         </div>

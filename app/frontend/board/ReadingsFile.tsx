@@ -12,20 +12,20 @@ export function ReadingsFile({
 }) {
   const [kept, setKept] = useState("")
   return (
-    <div className="mt-2 flex flex-wrap items-center gap-3">
-      <a href={`/boards/${board}/sheet`} className="underline underline-offset-2" target="_blank" rel="noreferrer">
+    <div className="flex flex-wrap items-center gap-x-3">
+      <a href={`/boards/${board}/sheet`} className="quiet-link target" target="_blank" rel="noreferrer">
         Print it, 1:1
       </a>
-      <a href={`/boards/${board}/sheet.svg`} className="underline underline-offset-2" download>
+      <a href={`/boards/${board}/sheet.svg`} className="quiet-link target" download>
         Drawing, SVG
       </a>
-      <a href={`/boards/${board}/label.pdf`} className="underline underline-offset-2" target="_blank" rel="noreferrer">
+      <a href={`/boards/${board}/label.pdf`} className="quiet-link target" target="_blank" rel="noreferrer">
         Label
       </a>
-      <a href={`/boards/${board}/readings`} className="underline underline-offset-2" download>
+      <a href={`/boards/${board}/readings`} className="quiet-link target" download>
         Readings out
       </a>
-      <label className="cursor-pointer underline underline-offset-2">
+      <label className="quiet-link target cursor-pointer">
         Readings in
         <input
           type="file"

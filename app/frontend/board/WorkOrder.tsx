@@ -12,7 +12,7 @@ export function WorkOrder({ board, work }: { board: number; work: BoardWork }) {
   const { making } = work
   return (
     <details className="ruled mt-4 pt-2">
-      <summary className="text-head cursor-pointer">
+      <summary className="text-head target cursor-pointer">
         Order of work, {work.passes.length} {work.passes.length === 1 ? "pass" : "passes"}
         {making && (
           <span className="text-second text-fine">

@@ -41,10 +41,9 @@ export function CombControl({
             disabled={disabled}
             className={`comb-tooth ${pending && um === value ? "ui-pending" : ""}`}
             data-state={um === value ? "on" : um < value ? "wet" : "dry"}
-            style={{ height: 62 - (um - first) * (26 / (6 * step)) }}
             onClick={() => onChange(um)}
           >
-            {um}
+            <span style={{ height: 62 - (um - first) * (26 / (6 * step)) }}>{um}</span>
           </button>
         ))}
       </div>

@@ -38,10 +38,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
       onOpenChange={setOpen}
       leave="Leave it"
       trigger={
-        <Dialog.Trigger
-          className="cursor-pointer underline underline-offset-2"
-          aria-label={`Change the job of ${job.client}`}
-        >
+        <Dialog.Trigger className="quiet-link target cursor-pointer" aria-label={`Change the job of ${job.client}`}>
           Change
         </Dialog.Trigger>
       }

@@ -19,7 +19,7 @@ function draw(element: Element, into: SVGElement, from: Place) {
   if (element.matches(UNSAVED)) return
   const style = getComputedStyle(element)
   const box = element.getBoundingClientRect()
-  if (style.display === "none" || style.visibility === "hidden" || box.width <= 1 || box.height <= 1) return
+  if (style.display === "none" || style.visibility === "hidden") return
   if (element instanceof SVGSVGElement) {
     const copy = copied(element)
     copy.setAttribute("x", String(box.left - from.left))
@@ -40,6 +40,7 @@ const seen = (colour: string) => colour !== "transparent" && !/, 0\)$/.test(colo
 
 function ground(style: CSSStyleDeclaration, box: DOMRect, into: SVGElement, from: Place) {
   const at = { x: box.left - from.left, y: box.top - from.top, width: box.width, height: box.height }
+  if (box.width <= 1 || box.height <= 1) return
   if (seen(style.backgroundColor)) into.append(shape("rect", { ...at, fill: style.backgroundColor }))
   const picture = style.backgroundImage.match(/url\("(data:image[^"]+)"\)/)?.[1]
   if (picture) into.append(shape("image", { ...at, href: picture, preserveAspectRatio: "none" }))

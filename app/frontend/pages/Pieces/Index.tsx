@@ -51,7 +51,7 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
             </h2>
             <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
             <JobPanel job={job} />
-            <Link href={`/pieces/new?job_id=${job.id}`} className="ml-auto underline underline-offset-2">
+            <Link href={`/pieces/new?job_id=${job.id}`} className="quiet-link target ml-auto">
               Add a piece to this job
             </Link>
           </div>
@@ -92,7 +92,7 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
       ))}
       {closed.length > 0 && (
         <details className="ruled pt-2">
-          <summary className="text-head cursor-pointer">Closed jobs, {closed.length}</summary>
+          <summary className="text-head target cursor-pointer">Closed jobs, {closed.length}</summary>
           <ul>
             {closed.map((job) => (
               <ClosedJob key={job.id} job={job} zone={zone} />

@@ -1,0 +1,61 @@
+require "application_system_test_case"
+
+# Every page at the widths of a laptop, two larger screens, a tablet and a phone, in both units, with long names.
+class WidthsTest < ApplicationSystemTestCase
+  WIDTHS = [ [ 1280, 800 ], [ 1440, 900 ], [ 1920, 1080 ], [ 820, 1180 ], [ 390, 844 ] ].freeze
+  LOOK = Rails.root.join("test/support/page_faults.js").read
+
+  setup do
+    stock_two_part
+    long = "Reading-room counter with its returns and the pilasters"
+    @piece = make_piece(name: long, target_lab: [ 35, 20, 23 ],
+                        steps: [ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" },
+                                 coat("s1", product: "seal", wet_um: 80, role: "seal"), coat("s2", coats: 3) ])
+    make_piece(name: "Stool", steps: [ coat("s1") ])
+    log(@piece, "s0/1/top", "done", 30.minutes.ago)
+    @board = Board.create!(name: "Board 7", piece: @piece, wood: "oak", grain: "open", width_mm: 400, height_mm: 300,
+                           made_on: Date.current)
+    2.times { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
+  end
+
+  test "nothing is cut, wider than the page, over other words, or too small for a finger" do
+    faults = pages.product(%w[metric us]).flat_map do |path, units|
+      visit path
+      page.execute_script("localStorage.setItem('rhexon.units', '#{units}')")
+      visit path
+      WIDTHS.flat_map { |width, height| faults_at(path, units, width, height) }
+    end
+    assert_empty faults.uniq, faults.uniq.join("\n")
+  end
+
+  test "each of the faults is found where it is" do
+    visit "/bench"
+    page.execute_script(<<~JS)
+      document.querySelector("main").insertAdjacentHTML("beforeend", `
+        <p style="width:80px;overflow:hidden;white-space:nowrap">words that go on behind the edge</p>
+        <p style="width:3000px">far too wide</p><p style="height:0;overflow:visible;line-height:20px">one</p><p>other</p>
+        <button style="height:20px">small</button>`)
+    JS
+    found = faults_at("/bench", "metric", 1280, 800).join(" ")
+    assert_match(/wider than the page.*cut: p.*over each other: "other" and "one".*small, \d+ x 20: button. "small"/, found)
+  end
+
+  private
+
+  def pages
+    [
+      "/bench", "/pieces", "/pieces/new", "/pieces/#{@piece.id}/edit", "/pieces/#{@piece.id}/schedule", "/pieces/plan",
+      "/pieces/compare?piece=#{@piece.id}&with[]=method:brush", "/pieces/area", "/boards", "/boards/new",
+      "/boards/colour", "/boards/#{@board.id}", "/trials/new?piece=#{@piece.id}", "/mix", "/shelf",
+      "/shelf?view=batches", "/shelf?view=shopping", "/products/w20", "/products/new", "/batches/#{Batch.first.id}",
+      "/shop", "/sums", "/handbook"
+    ]
+  end
+
+  def faults_at(path, units, width, height)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height,
+                                                                          deviceScaleFactor: 1, mobile: false)
+    sleep 0.25
+    page.evaluate_script("(() => { #{LOOK} })()").map { |fault| "#{path} #{width} #{units}: #{fault}" }
+  end
+end
