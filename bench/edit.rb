@@ -28,7 +28,7 @@ Dir.mktmpdir do |profile|
   ].each { |flag| options.add_argument(flag) }
   driver = Selenium::WebDriver.for(:chrome, options: options,
                                             service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
-  driver.manage.timeouts.script_timeout = 10
+  driver.manage.timeouts.script_timeout = 60
   driver.navigate.to("#{base}/pieces/1/schedule")
   sleep 1.5
   driver.find_elements(css: "[role=option]")
