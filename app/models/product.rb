@@ -39,8 +39,8 @@ class Product < ApplicationRecord
   # @return [Hash] a product of rhexon-shop/1; one that has no name yet is called new
   def to_core
     {
-      "id" => code.presence || "new", "name" => full_name.strip.presence || "new product", "maker" => maker, "class" => kind, "role" => role, "colour" => colour,
-      **(retired? ? { "retired" => true } : {})
+      "id" => code.presence || "new", "name" => full_name.strip.presence || "new product", "maker" => maker,
+      "class" => kind, "role" => role, "colour" => colour, **(retired? ? { "retired" => true } : {})
     }.merge(figures)
   end
 

@@ -102,13 +102,14 @@ class ShelfRequestTest < RequestTest
 
   test "a figure of several parts comes as rows, and a row that is not whole is told" do
     product = Product.find_by!(code: "w20")
-    patch "/products/#{product.id}", params: { figures: { "packs" => [ %w[1000 ml 34.5], [ "5", "l", "149" ], [ "", "ml", "" ] ] } }.to_json,
-                                     headers: JSON_HEADERS
+    keep = ->(*packs) {
+      patch "/products/#{product.id}", params: { figures: { "packs" => packs } }.to_json, headers: JSON_HEADERS
+    }
+    keep.call(%w[1000 ml 34.5], %w[5 l 149], [ "", "ml", "" ])
     assert_response :ok
     assert_equal [ { "ml" => 1000, "price" => 34.5 }, { "ml" => 5000, "price" => 149 } ],
                  product.reload.figures["packs"]
-    patch "/products/#{product.id}", params: { figures: { "packs" => [ [ "1000", "ml", "dear" ] ] } }.to_json,
-                                     headers: JSON_HEADERS
+    keep.call(%w[1000 ml dear])
     assert_response :unprocessable_entity
     assert_equal [ "packs", "Packs and prices, row 1: price \"dear\" is no number. Accepted: a number." ],
                  response.parsed_body["error"].values_at("where", "sentence")

@@ -30,6 +30,7 @@ class WidthsTest < ApplicationSystemTestCase
 
   test "each of the faults is found where it is" do
     visit "/bench"
+    assert_selector "h1", text: "Bench"
     page.execute_script(<<~JS)
       document.querySelector("main").insertAdjacentHTML("beforeend", `
         <p style="width:80px;overflow:hidden;white-space:nowrap">words that go on behind the edge</p>
@@ -37,7 +38,8 @@ class WidthsTest < ApplicationSystemTestCase
         <button style="height:20px">small</button>`)
     JS
     found = faults_at("/bench", "metric", 1280, 800).join(" ")
-    assert_match(/wider than the page.*cut: p.*over each other: "other" and "one".*small, \d+ x 20: button. "small"/, found)
+    assert_match(/wider than the page.*cut: p.*over each other: "other" and "one".*small, \d+ x 20: button. "small"/,
+                 found)
   end
 
   private

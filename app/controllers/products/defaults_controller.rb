@@ -6,6 +6,7 @@ class Products::DefaultsController < ApplicationController
       raise Rhexon::InvalidInput.new("No class of that name", where: "kind", accepted: "a class of the list")
     end
 
-    render json: { groups: ProductSerializer.new(Product.new(maker: "", name: "", code: "", kind: kind)).to_h["groups"] }
+    render json: { groups: ProductSerializer.new(Product.new(maker: "", name: "", code: "",
+                                                             kind: kind)).to_h["groups"] }
   end
 end

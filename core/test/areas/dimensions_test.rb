@@ -13,7 +13,8 @@ class DimensionsTest < CoreTest
   end
 
   def test_what_is_no_size_is_refused_with_what_is
-    [ "x", "1600 x", "big x small", "1600 x 750 furlongs", "2 x 3 x 4 x 5", "0 x 750", "1.5 x 2 x 3 m", "1/0 x 2", "+" ].each do |text|
+    [ "x", "1600 x", "big x small", "1600 x 750 furlongs", "2 x 3 x 4 x 5", "0 x 750", "1.5 x 2 x 3 m", "1/0 x 2",
+      "+" ].each do |text|
       assert_match(/is no size\. Accepted: 1600 x 750 mm/, refusal { m2(text) }.message, text)
     end
   end
