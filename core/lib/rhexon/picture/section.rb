@@ -56,8 +56,13 @@ module Rhexon
           left_um: @walk.final.layers[index].um.round(1), laid_at: placement.work_end,
           touch_at: placement.work_end + touch(placement), top: top(snapshot, index),
           strip: Strip.for(placement, @plan), unbonded: placement.window&.state == "over",
-          laid_by: pass.method, texture_um: snapshot.after.texture_um, smooth_at: smooth_at(snapshot)
+          **texture(snapshot)
         )
+      end
+
+      def texture(snapshot)
+        { laid_by: snapshot.placement.pass.method, texture_um: snapshot.after.texture_um,
+          smooth_at: smooth_at(snapshot) }
       end
 
       def label(pass)
