@@ -1,5 +1,5 @@
 import { Head, router } from "@inertiajs/react"
-import { useCallback, useEffect, useMemo, useRef, useState } from "react"
+import { useEffect, useMemo, useRef, useState } from "react"
 import { colourOf } from "@/colour/colourOf"
 import { LightSwitch } from "@/colour/LightSwitch"
 import { BAND, LookBand } from "@/colour/LookBand"
@@ -13,13 +13,12 @@ import { Patterns, StripKey } from "@/drawing/Patterns"
 import type { Picture } from "@/drawing/save/files"
 import { useKeys } from "@/lib/keys"
 import { useViewport, useWidth } from "@/lib/size"
-import { iso, when } from "@/lib/time"
+import { when } from "@/lib/time"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
 import { FaceChoice } from "@/schedule/Choices"
 import { Detail } from "@/schedule/Detail"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
-import { turned } from "@/schedule/HardWindows"
 import { History } from "@/schedule/History"
 import { PieceHead } from "@/schedule/PieceHead"
 import { SheetTable } from "@/schedule/SheetTable"
@@ -27,12 +26,12 @@ import { SideTabs } from "@/schedule/SideTabs"
 import { StaleBar } from "@/schedule/StaleBar"
 import { StepList } from "@/schedule/StepList"
 import { StepTools } from "@/schedule/StepTools"
-import type { StepSet } from "@/schedule/stepProps"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
 import { useSheet } from "@/schedule/useSheet"
-import { firstOpen, freeId } from "@/schedule/words"
-import type { Finding, Operation, Piece, Row, SchedulePage, Sheet, Step } from "@/types"
+import { useStepEdits } from "@/schedule/useStepEdits"
+import { firstOpen } from "@/schedule/words"
+import type { Finding, Operation, Piece, SchedulePage, Sheet } from "@/types"
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -90,32 +89,10 @@ function Screen(props: SchedulePage) {
   const axis = useMemo(() => filmAxis(sheet, width), [sheet, width])
   const [scrolled, setScrolled] = useState(0)
 
-  const move = useCallback(
-    (moved: Row, start: number) =>
-      state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: iso(start), ...turned(moved, sheet) }),
-    [state.edit, sheet],
-  )
-  const unpin = (moved: Row) =>
-    state.edit({ op: "pin", id: moved.step, coat: moved.coat, start: null, ...turned(moved, sheet) })
+  const { step, move, unpin, add, splitAndSet, wet, nudge } = useStepEdits(state, row, setSelected)
   const apply = (operation: Operation, reason: string) => {
     drop()
     state.edit(operation, reason)
-  }
-  const add = (step: Step) => {
-    setAdding(false)
-    state.edit({ op: "add_step", after: row?.step ?? null, step })
-    setSelected(`${piece.core_id}/${step.id}`)
-  }
-  const splitAndSet = (split: Step, done: number, set: StepSet) => {
-    const rest = freeId(sheet.document.steps)
-    setSelected(`${piece.core_id}/${rest}`)
-    state.edit({
-      op: "all",
-      operations: [
-        { op: "split_coats", id: split.id, keep: done, new_id: rest },
-        { op: "change_step", id: rest, set },
-      ],
-    })
   }
   const select = (finding: Finding) =>
     setSelected(finding.pass ?? sheet.rows.find((candidate) => candidate.step === finding.step)?.key ?? selected)
@@ -123,14 +100,6 @@ function Screen(props: SchedulePage) {
     const id = props.pieces[props.pieces.indexOf(piece.id) + by]
     if (id) router.visit(`/pieces/${id}/schedule`)
   }
-  const step = sheet.document.steps.find((candidate) => candidate.id === row?.step)
-  const wet = (by: number) =>
-    row &&
-    step?.wet_um &&
-    row.status === "planned" &&
-    state.edit({ op: "change_step", id: step.id, set: { wet_um: Math.min(Math.max(step.wet_um + by, 5), 500) } })
-  const nudge = (by: number) =>
-    row && row.status === "planned" && !row.inserted && row.hands_min > 0 && move(row, row.hands_start + by)
   const walk = (by: number) => {
     const at = sheet.rows.findIndex((candidate) => candidate.key === row?.key)
     setSelected(sheet.rows[Math.min(Math.max(at + by, 0), sheet.rows.length - 1)]?.key ?? null)
@@ -298,7 +267,10 @@ function Screen(props: SchedulePage) {
         afterWords={row ? `after ${row.words}` : ""}
         shelf={props.shelf}
         wants={props.wants}
-        onAdd={add}
+        onAdd={(added) => {
+          setAdding(false)
+          add(added)
+        }}
       />
       <History open={history} onOpenChange={setHistory} url={state.url} zone={sheet.zone} />
     </Shell>
