@@ -106,22 +106,6 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
         />
         {product && (
           <>
-            <TextField
-              label={`Thinned by, %${product.thinning_range ? ` (${product.thinning_range.join(" to ")} of the ${product.thinning_of})` : ""}`}
-              value={thinning}
-              placeholder="0"
-              error={at("steps/s1/thinning")}
-              onChange={(thinning) => set({ thinning })}
-            />
-            <SelectField
-              label="of"
-              value={of}
-              options={[
-                ["base", "the base"],
-                ["total", "the total"],
-              ]}
-              onChange={(next) => set({ of: next as "base" | "total" })}
-            />
             {product.hardener !== null && (
               <TextField
                 label={`Hardener, parts${product.hardener_range ? ` (${product.hardener_range.join(" to ")})` : ""}`}
@@ -131,6 +115,22 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
                 onChange={(hardener) => set({ hardener })}
               />
             )}
+            <TextField
+              label={`Thinned by, %${product.thinning_range ? ` (${product.thinning_range.join(" to ")} of the ${product.thinning_of})` : ""}`}
+              value={thinning}
+              placeholder="0"
+              error={at("steps/s1/thinning")}
+              onChange={(thinning) => set({ thinning })}
+            />
+            <SelectField
+              label="Thinner is a share of"
+              value={of}
+              options={[
+                ["base", "the base"],
+                ["total", "the total"],
+              ]}
+              onChange={(next) => set({ of: next as "base" | "total" })}
+            />
           </>
         )}
         <SelectField

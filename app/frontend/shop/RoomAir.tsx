@@ -177,7 +177,7 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
               </button>
             </li>
           ))}
-          <li>
+          <li className="another-hour">
             <button
               type="button"
               className="ui-button"
