@@ -28,7 +28,9 @@ end
 def in_slices(model, rows) = rows.each_slice(500) { |slice| model.insert_all!(slice) }
 
 ApplicationRecord.transaction do
-  jobs = Array.new([ in_hand / 5, 1 ].max) { |at| Job.create!(client: "Client #{at + 1}", due_at: now + (90 + at).days) }
+  jobs = Array.new([ in_hand / 5, 1 ].max) do |at|
+    Job.create!(client: "Client #{at + 1}", due_at: now + (90 + at).days)
+  end
   in_hand.times { |at| plan_steps(piece_of(jobs[at % jobs.size], "Piece #{at + 1}"), steps) }
   closed = Array.new(CLOSED / 8) { |at| Job.create!(client: "Former client #{at + 1}", closed_at: now - (at + 1).days) }
   former = Array.new(CLOSED) { |at| piece_of(closed[at / 8], "Former piece #{at + 1}") }

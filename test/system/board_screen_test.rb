@@ -52,9 +52,14 @@ class BoardScreenTest < ApplicationSystemTestCase
       click_on "Make it the schedule"
     end
     assert_selector "h1", text: "Desk top"
-    assert_link "cell 1 of Board 7"
+    click_on "More"
+    assert_selector "[role=menuitem]", text: "From cell 1 of Board 7"
+    press :escape
     click_on "Undo"
-    assert_no_link "cell 1 of Board 7"
+    assert_selector "[role=option]", count: 1
+    click_on "More"
+    assert_no_selector "[role=menuitem]", text: "From cell 1 of Board 7"
+    press :escape
     assert_selector "[role=option]", count: 1
   end
 

@@ -18,6 +18,8 @@ class WidthsTest < ApplicationSystemTestCase
     2.times { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
   end
 
+  teardown { page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride") }
+
   test "nothing is cut, wider than the page, over other words, or too small for a finger" do
     faults = pages.product(%w[metric us]).flat_map do |path, units|
       visit path
