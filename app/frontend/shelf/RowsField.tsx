@@ -82,6 +82,13 @@ export function RowsField({ line, columns, rows, hint, products, invalid, onChan
   )
 }
 
+/** What may be chosen, and what stands there already: a sheet may name a class, or a part, that no list has. */
+function choicesOf(column: Column, products: [string, string][], value: string): [string, string][] | null {
+  const listed = column.kind === "product" ? [["", "choose"] as [string, string], ...products] : column.choices
+  if (!listed || listed.some(([key]) => key === value)) return listed
+  return [...listed, [value, value.replaceAll("_", " ")]]
+}
+
 type CellProps = {
   column: Column
   label: string
@@ -93,8 +100,7 @@ type CellProps = {
 }
 
 function Cell({ column, label, value, hint, products, invalid, onChange }: CellProps) {
-  const options: [string, string][] | null | undefined =
-    column.kind === "product" ? [["", "choose"], ...products] : column.choices
+  const options = choicesOf(column, products, value)
   if (options)
     return (
       <select className="ui-input" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>

@@ -19,6 +19,18 @@ class DimensionsTest < CoreTest
     end
   end
 
+  # A unit that stands once is meant for both sides: 63 x 29 in, 1.6 x 0.75 m.
+  def test_a_unit_that_stands_once_holds_for_both_sides
+    assert_in_delta 1.178707, m2("63 in x 29"), 1e-6
+    assert_in_delta 1.2, m2("1600 mm x 750"), 1e-9
+    assert_in_delta 1.2, m2("1.6 M x 0.75"), 1e-9
+  end
+
+  def test_a_comma_that_can_be_both_is_asked_about
+    assert_match(/1,600 may be 1\.600 or 1600/, refusal { m2("1,600 x 750 mm") }.message)
+    assert_in_delta 1.2, m2("1,6 m x 750 mm"), 1e-9
+  end
+
   def test_a_plain_number_is_no_size
     refute Rhexon::Areas::Dimensions.size?("1.2")
     [ "1600x750", "round 600", "5' by 2", "120 cm", "1.2 + 3" ].each do |text|

@@ -86,7 +86,9 @@ const slug = (words: string) =>
 async function faces(): Promise<string> {
   const face = async (family: string, url: string, more = "") =>
     `@font-face{font-family:"${family}";font-weight:100 900;${more}src:url(${await dataOf(url)}) format("woff2")}`
-  return [await face("Saira Variable", font, "font-stretch:50% 125%;"), await face("Rhexon Greek", greek)].join("")
+  // Without a network the picture is kept all the same, in the reader's own letters.
+  const kept = [face("Saira Variable", font, "font-stretch:50% 125%;"), face("Rhexon Greek", greek)]
+  return (await Promise.all(kept.map((one) => one.catch(() => "")))).join("")
 }
 
 async function dataOf(url: string): Promise<string> {

@@ -8,6 +8,7 @@ module Rhexon
                  "'" => 0.3048 }.freeze
       NUMBER = %r{\d+\s+\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?}
       LENGTH = /\A(?:(?<feet>#{NUMBER})\s*(?:'|ft)\s*)?(?:(?<number>#{NUMBER})\s*(?<unit>mm|cm|m|in|")?)?\z/
+      UNIT = /(?:mm|cm|m|in|ft|"|')\z/
       TIMES = /\s*[x×*]\s*/i
       ROUND = /\A(?:round|ø|dia\.?)\s*/i
       ACCEPTED = "1600 x 750 mm, 5' 3\" x 29 1/2 in, round 600 mm, 6 x 1600 x 400 mm, several joined by +".freeze
@@ -21,6 +22,7 @@ module Rhexon
       # @return [Float] m²
       # @raise [InvalidInput] for what is no size, and sizes of nothing
       def m2(text, where: "area_m2")
+        ask(text, where)
         area = text.to_s.split("+").sum { |part| part_m2(part.strip) or refuse(part, where) }
         area.positive? ? area.round(6) : refuse(text, where)
       end
@@ -37,7 +39,7 @@ module Rhexon
         count = sides.size == 3 ? sides.shift : "1"
         return unless count.match?(/\A\d{1,4}\z/)
 
-        unit = sides.last[/(mm|cm|m|in|ft|"|')\z/]
+        unit = sides.reverse.filter_map { |side| side.downcase[UNIT] }.first
         lengths = sides.map { |side| length(side, unit) }
         lengths.all? && count.to_i * lengths.inject(:*)
       end
@@ -59,10 +61,18 @@ module Rhexon
         0.0
       end
 
+      # Three digits after a comma are thousands to some and a decimal to others: 1,600 mm is asked about.
+      def ask(text, where)
+        both = text.to_s[/\d{1,3},\d{3}(?!\d)/] or return
+
+        raise InvalidInput.new("#{both} may be #{both.tr(",", ".")} or #{both.delete(",")}", where: where,
+                                                                                            accepted: ACCEPTED)
+      end
+
       def refuse(part, where)
         raise InvalidInput.new("#{part.to_s.strip.inspect} is no size", where: where, accepted: ACCEPTED)
       end
-      private_class_method :part_m2, :length, :number, :refuse
+      private_class_method :part_m2, :length, :number, :ask, :refuse
     end
   end
 end
