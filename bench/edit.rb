@@ -1,5 +1,7 @@
-# Browser time from an edit to the redrawn picture, with production assets: ruby bench/edit.rb [URL]
-# Needs a running bin/demo. Makes 50 edits of the wet film on the first piece, then undoes them.
+# Browser time from an edit to the redrawn picture, with production assets: ruby bench/edit.rb [URL] [seconds between
+# edits, 0.15]
+# Needs a running bin/demo. Makes 50 edits of the wet film on the first piece, each to a thickness that was not planned
+# lately, then undoes them.
 ENV["BUNDLE_GEMFILE"] = File.expand_path("../Gemfile", __dir__)
 require "bundler/setup"
 require "selenium-webdriver"
@@ -19,7 +21,8 @@ TIME_AN_EDIT = <<~JS.freeze
   requestAnimationFrame(look)
 JS
 
-base = ARGV.first || "http://127.0.0.1:3000"
+base = ARGV[0] || "http://127.0.0.1:3000"
+pause = Float(ARGV[1] || 0.15)
 Dir.mktmpdir do |profile|
   options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
   %W[
@@ -36,8 +39,8 @@ Dir.mktmpdir do |profile|
   sleep 0.3
   driver.execute_async_script(TIME_AN_EDIT, "Wet film: 5 µm more")
   times = Array.new(EDITS) do |index|
-    sleep 0.15
-    driver.execute_async_script(TIME_AN_EDIT, index.even? ? "Wet film: 5 µm more" : "Wet film: 5 µm less")
+    sleep pause
+    driver.execute_async_script(TIME_AN_EDIT, index / 12 % 2 == 0 ? "Wet film: 5 µm more" : "Wet film: 5 µm less")
   end.sort
   puts "#{EDITS} edits, from the press to the repainted picture: p50 #{times[EDITS / 2].round} ms, p95 " \
        "#{times[(EDITS * 0.95).floor].round} ms, slowest #{times.last.round} ms"

@@ -10,3 +10,5 @@ pidfile ENV["PIDFILE"] if ENV["PIDFILE"]
 
 # The largest thing taken in is a photo; what is far larger is turned away before it is read.
 http_content_length_limit 32 * 1024 * 1024
+
+after_booted { WarmUp.begin! }

@@ -27,6 +27,7 @@ Rails.application.routes.draw do
         resources :what_ifs, only: :index
         resource :chance, only: :show
         resource :looks, only: :show
+        resource :settled, only: :show, controller: :settled
         resources :edits, only: :create
         resource :undo, only: :create
         resource :redo, only: :create

@@ -309,7 +309,294 @@ WHEN NEW.kind IN ('started', 'done') AND EXISTS (
     AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
 BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
 CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
+CREATE TABLE IF NOT EXISTS "marks" ("name" varchar NOT NULL PRIMARY KEY, "mark" integer(8) NOT NULL);
+CREATE TRIGGER shops_mark_insert AFTER INSERT ON shops
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('shops', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER shops_mark_update AFTER UPDATE ON shops
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('shops', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER shops_mark_delete AFTER DELETE ON shops
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('shops', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER people_mark_insert AFTER INSERT ON people
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('people', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER people_mark_update AFTER UPDATE ON people
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('people', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER people_mark_delete AFTER DELETE ON people
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('people', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER open_hours_mark_insert AFTER INSERT ON open_hours
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('open_hours', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER open_hours_mark_update AFTER UPDATE ON open_hours
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('open_hours', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER open_hours_mark_delete AFTER DELETE ON open_hours
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('open_hours', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER rooms_mark_insert AFTER INSERT ON rooms
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('rooms', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER rooms_mark_update AFTER UPDATE ON rooms
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('rooms', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER rooms_mark_delete AFTER DELETE ON rooms
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('rooms', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER climate_readings_mark_insert AFTER INSERT ON climate_readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('climate_readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER climate_readings_mark_update AFTER UPDATE ON climate_readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('climate_readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER climate_readings_mark_delete AFTER DELETE ON climate_readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('climate_readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER tools_mark_insert AFTER INSERT ON tools
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('tools', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER tools_mark_update AFTER UPDATE ON tools
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('tools', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER tools_mark_delete AFTER DELETE ON tools
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('tools', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER plans_mark_insert AFTER INSERT ON plans
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('plans', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER plans_mark_update AFTER UPDATE ON plans
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('plans', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER plans_mark_delete AFTER DELETE ON plans
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('plans', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER products_mark_insert AFTER INSERT ON products
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('products', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER products_mark_update AFTER UPDATE ON products
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('products', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER products_mark_delete AFTER DELETE ON products
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('products', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER consumables_mark_insert AFTER INSERT ON consumables
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('consumables', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER consumables_mark_update AFTER UPDATE ON consumables
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('consumables', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER consumables_mark_delete AFTER DELETE ON consumables
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('consumables', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER boards_mark_insert AFTER INSERT ON boards
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('boards', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER boards_mark_update AFTER UPDATE ON boards
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('boards', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER boards_mark_delete AFTER DELETE ON boards
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('boards', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER cells_mark_insert AFTER INSERT ON cells
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('cells', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER cells_mark_update AFTER UPDATE ON cells
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('cells', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER cells_mark_delete AFTER DELETE ON cells
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('cells', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER readings_mark_insert AFTER INSERT ON readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER readings_mark_update AFTER UPDATE ON readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER readings_mark_delete AFTER DELETE ON readings
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('readings', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER jobs_mark_insert AFTER INSERT ON jobs
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('jobs', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER jobs_mark_update AFTER UPDATE ON jobs
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('jobs', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER jobs_mark_delete AFTER DELETE ON jobs
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('jobs', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER pieces_mark_insert AFTER INSERT ON pieces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('pieces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER pieces_mark_update AFTER UPDATE ON pieces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('pieces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER pieces_mark_delete AFTER DELETE ON pieces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('pieces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER faces_mark_insert AFTER INSERT ON faces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('faces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER faces_mark_update AFTER UPDATE ON faces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('faces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER faces_mark_delete AFTER DELETE ON faces
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('faces', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_insert AFTER INSERT ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_update AFTER UPDATE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_delete AFTER DELETE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER batches_mark_insert AFTER INSERT ON batches
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('batches', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER batches_mark_update AFTER UPDATE ON batches
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('batches', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER batches_mark_delete AFTER DELETE ON batches
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('batches', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER stock_moves_mark_insert AFTER INSERT ON stock_moves
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('stock_moves', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER stock_moves_mark_update AFTER UPDATE ON stock_moves
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('stock_moves', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER stock_moves_mark_delete AFTER DELETE ON stock_moves
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('stock_moves', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER mixes_mark_insert AFTER INSERT ON mixes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('mixes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER mixes_mark_update AFTER UPDATE ON mixes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('mixes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER mixes_mark_delete AFTER DELETE ON mixes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('mixes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261129110000'),
 ('20261128120000'),
 ('20261128110000'),
 ('20261128100000'),

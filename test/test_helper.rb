@@ -15,8 +15,7 @@ class ActiveSupport::TestCase
 
   setup do
     travel_to MONDAY
-    Shelf.forget
-    ShopFloor.faulty = nil
+    ShopFloor.forget
   end
 end
 

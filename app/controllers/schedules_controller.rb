@@ -3,7 +3,7 @@ class SchedulesController < ApplicationController
   include OfPiece
 
   def show
-    return render json: state.to_h(face) if request.format.json?
+    return render json: JSON.generate(state.to_h(face)) if request.format.json?
 
     aside = state.aside(face)
     return render(inertia: "SetAside", props: SetAsideState.new(aside).to_h) if aside

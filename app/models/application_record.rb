@@ -7,6 +7,8 @@ class ApplicationRecord < ActiveRecord::Base
   LONG = %w[look place reason pass_key ruined words notes].freeze
 
   validate :texts_fit
+  after_save { Stamp.forget }
+  after_destroy { Stamp.forget }
 
   # @return [Integer] letters that a text may have
   def self.most_letters(column) = LONG.include?(column) ? WORDS : NAME

@@ -15,24 +15,36 @@ class Approval
                   body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age }.compact)
   end
 
-  # @return [Approval, nil] the last that stands
-  def self.for(piece)
-    entry = Entry.where(piece: piece, kind: "approved")
-      .where
-      .missing(:correction)
-      .includes(:revision, cell: :board)
-      .order(:happened_at, :id).last
-    entry && new(entry)
+  # The entries that stand, read again when something was logged or a board has changed.
+  @standing = Rhexon::Cache.new(300, lately_used: true)
+
+  class << self
+    # @return [Approval, nil] the last that stands
+    def for(piece)
+      entry = @standing.fetch([ Stamp.current.of("entries", "cells", "boards"), piece.id ]) { last_of(piece) }
+      entry && new(entry, piece)
+    end
+
+    private
+
+    def last_of(piece)
+      Entry.where(piece: piece, kind: "approved")
+        .where
+        .missing(:correction)
+        .includes(:revision, cell: :board)
+        .order(:happened_at, :id).last
+    end
   end
 
   attr_reader :entry
 
-  def initialize(entry)
+  def initialize(entry, piece = entry.piece)
     @entry = entry
+    @piece = piece
   end
 
   # @return [Boolean] whether the schedule is another one than the approved
-  def stale? = Rhexon::Boards::Approved.stale?(entry.revision.document, entry.piece.schedule.document)
+  def stale? = Rhexon::Boards::Approved.stale?(entry.revision.document, @piece.schedule.document)
 
   def to_h
     { id: entry.id, name: entry.body["name"], light: entry.body["light"], age_days: entry.body["age_days"],

@@ -86,7 +86,7 @@ class Product < ApplicationRecord
 
   # What the shop's plan would refuse is refused here, where it can be put right.
   def core_accepts_it
-    Rhexon::Schema.check_product!(to_core)
+    Rhexon::Schema.check_record!("products", to_core)
     Rhexon::Materials::Product.new(to_core)
   rescue Rhexon::InvalidInput => refusal
     errors.add(refusal.where.split("/").last == "class" ? :kind : :figures, refusal.message)

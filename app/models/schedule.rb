@@ -29,7 +29,7 @@ class Schedule < ApplicationRecord
   # @raise [Stale, Rhexon::InvalidInput]
   # @yieldreturn [String] the reason where none is given; asked once the operation has proved sound
   def edit!(operation, base:, reason: nil)
-    with_lock do
+    locked do
       raise Stale.new(since(base.to_i)) unless base == head.number
 
       advance!(proposed(operation), operation, reason || yield)
@@ -56,7 +56,7 @@ class Schedule < ApplicationRecord
 
   # The layers of a cell become the schedule.
   def promote!(result, cell)
-    with_lock do
+    locked do
       fits!(result.document)
       advance!(result.document,
                { "op" => "promote", "cell" => cell.id, "board" => cell.board.name, "label" => cell.label },
@@ -66,7 +66,7 @@ class Schedule < ApplicationRecord
 
   # @raise [Rhexon::InvalidInput] when there is nothing to undo
   def undo!
-    with_lock do
+    locked do
       raise Rhexon::InvalidInput.new("There is nothing to undo") unless head.parent
 
       goes_to!(head.parent)
@@ -75,7 +75,7 @@ class Schedule < ApplicationRecord
   end
 
   def redo!
-    with_lock do
+    locked do
       raise Rhexon::InvalidInput.new("There is nothing to do again") unless self.redo
 
       target = self.redo
@@ -94,6 +94,15 @@ class Schedule < ApplicationRecord
   end
 
   private
+
+  # The piece is the one that was read: only the schedule is read again.
+  def locked
+    read = piece
+    with_lock do
+      association(:piece).target = read
+      yield
+    end
+  end
 
   # The way back from a document that does not fit may lead over others that do not.
   def goes_to!(revision)

@@ -7,7 +7,7 @@ module Shelf
   # All products of rhexon-shop/1 by their sheets, read again only when one of them has changed.
   # @return [Array<Hash>]
   def as_on_sheets
-    stamp = [ Product.connection_db_config.database, *Product.pick(Arel.sql("COUNT(*), MAX(updated_at), MAX(id)")) ]
+    stamp = Stamp.current.of("products")
     @lock.synchronize do
       next @sheets if @stamp == stamp
 

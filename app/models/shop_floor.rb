@@ -1,9 +1,13 @@
 # Records to core: the whole shop as rhexon-shop/1, and the plan made from it. A piece that cannot be planned or drawn
 # is set aside with its reason; the others go on.
 class ShopFloor
+  # The plan that was made last, and what of.
+  Last = Struct.new(:records, :heads, :plan)
+
   # Plans are functions of their input: the last few are kept by its digest.
   @kept = Rhexon::Cache.new(6, lately_used: true)
   @faulty = {}
+  @last = {}
   @lock = Mutex.new
 
   class << self
@@ -15,6 +19,19 @@ class ShopFloor
     def faulty = @lock.synchronize { @faulty[database] }
     def faulty=(ids)
       @lock.synchronize { @faulty[database] = ids }
+    end
+
+    # @return [Last, nil]
+    def last = @lock.synchronize { @last[database] }
+    def last=(made)
+      @lock.synchronize { @last[database] = made }
+    end
+
+    # What was read inside a transaction that failed never was.
+    def forget
+      Shelf.forget
+      Records.forget
+      self.last = self.faulty = nil
     end
 
     private
@@ -31,21 +48,37 @@ class ShopFloor
   end
 
   # @return [Hash] rhexon-shop/1, without the pieces that are set aside
-  def to_core = @to_core ||= known.then { |shop| shop.merge(Shop::Beliefs.for(shop)) }
+  def to_core = @to_core ||= known(standing)
 
   # @return [Rhexon::Planning::Plan]
   # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
   def plan
     @plan ||= begin
-      @look_first ||= (self.class.faulty || []).tap do |ids|
-        all_pieces.select { |piece| ids.include?(piece.id) }.each { |piece| set_aside_if_faulty(piece) }
-      end
+      look_at_faulty_first
       planned(to_core)
     rescue StandardError => error
       set_aside!(error)
       retry
-    end.tap { self.class.faulty = @aside.keys.map(&:id) }
+    end.tap { |plan|
+      self.class.faulty = @aside.keys.map(&:id)
+      stands(plan)
+    }
   end
+
+  # The plan with one piece placed anew and the others kept to where they stood in the last plan, which is there at
+  # once; the whole plan where they cannot be kept, or where something else has changed too.
+  # @param piece [Piece]
+  # @return [Rhexon::Planning::Plan]
+  def plan_around(piece)
+    @plan ||= around(piece)&.tap { |plan|
+      @settling = true
+      stands(plan)
+    }
+    plan
+  end
+
+  # @return [Boolean] whether the others may still move
+  def settling? = @settling || false
 
   # What is drawn from the plan; where that fails, the piece at fault is set aside and the rest drawn again.
   # @yieldparam plan [Rhexon::Planning::Plan]
@@ -68,13 +101,16 @@ class ShopFloor
   # @return [Rhexon::Planning::Plan]
   def plan_with(piece, document)
     plan
-    record = { **piece_record(piece), "schedule" => document }
+    record = { **records.pieces([ head_of(piece) ]).first, "schedule" => document }
     others = to_core["pieces"].reject { |known| known["id"] == piece.core_id }
     planned(to_core.merge("pieces" => (others + [ record ]).sort_by { |known| known["id"].delete_prefix("p").to_i }))
   end
 
   # @return [Array<Piece>] that are planned
-  def pieces = plan && standing
+  def pieces = plan && pieces_standing
+
+  # @return [Boolean] whether the plan has this piece
+  def planned?(piece) = plan && standing.any? { |head| head.id == piece.id }
 
   # @return [Array<Aside>] pieces that cannot be computed, each with its reason
   def aside = plan && @aside.map { |piece, reason| Aside.new(piece: piece, reason: reason) }
@@ -88,57 +124,44 @@ class ShopFloor
     @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
   end
 
-  def standing = all_pieces.reject { |piece| @aside.key?(piece) }
+  def pieces_standing = all_pieces - @aside.keys
+  def records = @records ||= Records.current
+  def heads = @heads ||= Records.heads
+  def head_of(piece) = heads.find { |head| head.id == piece.id }
+  def standing = heads.reject { |head| aside_ids.include?(head.id) }
+  def aside_ids = @aside.keys.map(&:id)
+  def setting = records.setting(now)
 
-  def known
-    { **setting, "pieces" => standing.filter_map { |piece| piece_record(piece) },
-      "log" => Shop::Beliefs.log(standing, shop.clock), **stock }
+  def known(heads)
+    { **setting, "pieces" => records.pieces(heads), "log" => records.log(heads.map(&:id)), **records.stock(now),
+      **records.beliefs(now) }
   end
 
-  # All but the pieces and what hangs on them.
-  def setting
-    @setting ||= { "format" => "rhexon-shop/1", "now" => shop.clock.iso(now.to_i / 60), "zone" => shop.zone,
-                   "goal" => shop.goal, "effort" => "quick", "seed" => 1, "house" => shop.house, "people" => people,
-                   "tools" => Tool.order(:id).map(&:to_core),
-                   "previous" => Plan.last_accepted&.starts || [], "rooms" => rooms,
-                   "products" => Shelf.to_core, "surface" => Board::Lessons.current.surface_shares,
-                   "scale" => { "resolution_g" => shop.scale_g },
-                   "consumables" => Consumable.order(:id).map(&:to_core) }
+  # How long the last plan may be taken up: what has begun in the meantime is in the log, and that would have changed.
+  STANDS_MIN = 30
+  private_constant :STANDS_MIN
+
+  def stands(plan) = self.class.last = Last.new(records, standing, plan)
+
+  # Nothing but this piece's schedule has changed since the last plan was made.
+  def around(piece)
+    last = self.class.last or return
+    mine = head_of(piece)
+    return unless last.records.equal?(records) && last.plan.shop.goal == "soonest" && self.class.faulty == [] &&
+      now.to_i / 60 - last.plan.shop.now < STANDS_MIN && last.heads.map(&:id) == heads.map(&:id) &&
+      heads - last.heads - [ mine ] == []
+
+    Rhexon::Search::Planner.around(last.plan, records.pieces([ mine ], [ piece ]).first)
+  rescue StandardError => error
+    raise if Trouble.of_database?(error)
   end
 
-  def shop = @shop ||= Shop.current
+  def look_at_faulty_first
+    @look_first ||= (self.class.faulty || []).tap do |ids|
+      next if ids.empty?
 
-  def piece_record(piece)
-    (@records ||= {})[piece.id] ||= piece.to_core(
-      shop.clock, tried: tried.for_piece(piece), approved: tried.approved?(piece)
-    )
-  end
-
-  def tried = @tried ||= Board::TriedLooks.new(all_pieces)
-
-  # Those who have left the bench are known by name: the log and pins name them.
-  def people
-    all = Person.order(:id).includes(:open_hours).to_a
-    Rhexon.refuse_unless(
-      all.any?(&:at_bench), "Nobody works at the bench yet", where: "people", accepted: "at least one person"
-    )
-    all.map(&:to_core)
-  end
-
-  def rooms
-    Room.order(:id)
-      .includes(:climate_readings).to_a
-      .tap { |all|
-        Rhexon.refuse_unless(
-          all.any?, "The shop has no room yet", where: "rooms", accepted: "at least one room"
-        )
-      }
-      .map(&:to_core)
-  end
-
-  # A shop that never put a can on the shelf keeps no stock.
-  def stock
-    @stock ||= Batch.exists? ? { "stock" => Batch.stock(now: now) } : {}
+      all_pieces.select { |piece| ids.include?(piece.id) }.each { |piece| set_aside_if_faulty(piece) }
+    end
   end
 
   def planned(json)
@@ -154,13 +177,13 @@ class ShopFloor
 
     setting # what is wrong with the shop itself is no piece's fault
     before = @aside.size
-    standing.each { |piece| set_aside_if_faulty(piece) }
+    pieces_standing.each { |piece| set_aside_if_faulty(piece) }
     set_aside_odd_one!(error) if @aside.size == before
     raise error if @aside.size == before
   end
 
   def set_aside_if_faulty(piece)
-    alone = { **setting, "pieces" => [ piece_record(piece) ], "log" => Shop::Beliefs.log([ piece ], shop.clock) }
+    alone = { **setting, "pieces" => records.pieces([ head_of(piece) ]), "log" => records.log([ piece.id ]) }
     Drawing.new(planned(alone), piece).check!
   rescue StandardError => error
     raise if Trouble.of_database?(error)
@@ -172,15 +195,13 @@ class ShopFloor
   def set_aside_odd_one!(error)
     return if standing.size < 2
 
-    odd = standing.find { |piece| plans_without?(piece) }
+    odd = pieces_standing.find { |piece| plans_without?(piece) }
     set_aside(odd, error) if odd
   end
 
   def plans_without?(piece)
-    planned({
-      **setting, "pieces" => (standing - [ piece ]).map { |other| piece_record(other) },
-                 "log" => Shop::Beliefs.log(standing - [ piece ], shop.clock)
-            })
+    others = standing - [ head_of(piece) ]
+    planned({ **setting, "pieces" => records.pieces(others), "log" => records.log(others.map(&:id)) })
   rescue StandardError
     false
   end
@@ -188,5 +209,6 @@ class ShopFloor
   def set_aside(piece, error)
     @aside[piece] = Trouble.reason(error)
     @plan = @to_core = nil
+    @settling = false
   end
 end

@@ -21,7 +21,7 @@ class SoundChange
       sound_floor(before)
     end
   rescue StandardError
-    forget
+    ShopFloor.forget
     raise
   end
 
@@ -39,6 +39,7 @@ class SoundChange
 
     Current.forget_shelf
     ShopFloor.new.tap do |floor|
+      floor.plan_around(@drawn.sole) if @drawn&.one?
       worse = floor.aside.find { |aside| before.exclude?(aside.piece.id) }
       if worse
         raise Rhexon::InvalidInput.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}")
@@ -55,13 +56,8 @@ class SoundChange
   end
 
   def draw(floor)
-    (@drawn ? floor.pieces & @drawn : floor.pieces).each { |piece| floor.drawing(piece).check!(@face) }
+    touched = @drawn ? @drawn.select { |piece| floor.planned?(piece) } : floor.pieces
+    touched.each { |piece| floor.drawing(piece).check!(@face) }
     BenchState.new(floor: floor).check! unless @drawn
-  end
-
-  # What was read inside the transaction never was.
-  def forget
-    Shelf.forget
-    ShopFloor.faulty = nil
   end
 end

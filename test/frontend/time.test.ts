@@ -27,3 +27,27 @@ test("a day begins at midnight also when the clocks change", () => {
   expect(dayStart(at(2, 29, 0), "Europe/Berlin")).toBe(at(2, 28, 23))
   expect(dayStart(at(9, 25, 23), "Europe/Berlin")).toBe(at(9, 25, 23))
 })
+
+// Lord Howe changes by half an hour; Apia and Kathmandu are far from UTC and off the hour.
+test("every hour of a year is shown as the platform shows it", () => {
+  for (const zone of ["Europe/Berlin", "America/New_York", "Australia/Lord_Howe", "Pacific/Apia", "Asia/Kathmandu"]) {
+    const told = new Intl.DateTimeFormat("en-GB", {
+      timeZone: zone,
+      weekday: "short",
+      day: "numeric",
+      month: "short",
+      hour: "2-digit",
+      minute: "2-digit",
+      hourCycle: "h23",
+    })
+    const plain = (minute: number) =>
+      told
+        .format(minute * 60_000)
+        .replace(/,/g, "")
+        .replace("Sept", "Sep")
+    const start = Date.UTC(2026, 0, 1, 0, 7) / 60_000
+    for (let minute = start; minute < start + 365 * 1440; minute += 90) {
+      expect(when(minute, zone)).toBe(plain(minute))
+    }
+  }
+})

@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
-import { act, cleanup, renderHook, waitFor } from "@testing-library/react"
+import { act, cleanup, waitFor } from "@testing-library/react"
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { type SheetState, useSheet } from "@/schedule/useSheet"
 import type { Operation } from "@/types"
+import { renderPageHook } from "./support/client"
 import { refusal, type Sent, waitingServer } from "./support/server"
 
 let requests: Sent[]
@@ -24,7 +25,7 @@ const state = (revision: number, ready_at = 100): SheetState =>
   }) as unknown as SheetState
 
 const first = state(7)
-const sheet = () => renderHook(() => useSheet(first, (made) => `ready ${made.ready_at}`)).result
+const sheet = () => renderPageHook(() => useSheet(first, (made) => `ready ${made.ready_at}`)).result
 const film = (wet_um: number): Operation => ({ op: "change_step", id: "s1", set: { wet_um } })
 const coats = (count: number): Operation => ({ op: "change_step", id: "s1", set: { coats: count } })
 
@@ -41,6 +42,20 @@ describe("an edit of a schedule", () => {
     await waitFor(() => expect(result.current.announced).toBe("ready 140"))
     expect(result.current.schedule.revision).toBe(8)
     expect(result.current.waiting).toEqual([])
+  })
+
+  test("is answered twice: at once with the others where they stood, and whole once no edit is under way", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3)))
+    await requests[0]?.answer(200, { ...state(8, 140), settling: true })
+    await waitFor(() => expect(result.current.settling).toBe(true))
+    act(() => result.current.edit(film(90)))
+    await requests[1]?.answer(200, { ...state(9, 150), settling: true })
+    await waitFor(() => expect(requests).toHaveLength(3), { timeout: 3000 })
+    expect(requests[2]?.url).toBe("/pieces/4/schedule/settled?face=top")
+    await requests[2]?.answer(200, state(9, 145))
+    await waitFor(() => expect(result.current.settling).toBe(false))
+    expect([result.current.sheet.ready_at, result.current.announced]).toEqual([145, "ready 145"])
   })
 
   test("waits while another is out; of edits to one field only the newest waits, on the revision that then stands", async () => {

@@ -21,6 +21,39 @@ class SchedulesRequestTest < RequestTest
     assert_equal "Top coat, Skerrow W20 clear satin: 3 coats", @piece.schedule.reload.head.reason
   end
 
+  # First answered with the others where they stood, then with the plan of the whole shop: the same as planning it anew.
+  test "after random edits the second answer is what planning the whole shop gives" do
+    others = Array.new(3) { |at| make_piece(name: "Piece #{at}", steps: [ coat("s1", coats: 1 + at) ]) }
+    random = Random.new(4)
+    12.times do |turn|
+      piece = [ @piece, *others ].sample(random: random)
+      stood = ShopFloor.new.plan
+      change = [ { coats: random.rand(1..4) }, { wet_um: random.rand(60..140) } ].sample(random: random)
+      edit(piece, { op: "change_step", id: "s1", set: change })
+      next assert_response(:unprocessable_entity) if response.status != 200
+
+      assert answer["settling"], "turn #{turn}"
+      kept = starts(ShopFloor.last.plan, but: piece)
+      assert_equal starts(stood, but: piece), kept
+      get "/pieces/#{piece.id}/schedule/settled", headers: JSON_HEADERS
+      settled = answer["sheet"]
+      ShopFloor.forget
+      assert_equal JSON.parse(JSON.generate(ScheduleState.new(Piece.find(piece.id)).sheet)), settled
+    end
+  end
+
+  test "what changes beside the schedule asks for the whole plan at once" do
+    ShopFloor.new.plan
+    Person.first.update!(skills: [ "spray" ])
+    edit(@piece, { op: "change_step", id: "s1", set: { coats: 3 } })
+    refute answer["settling"]
+    edit(@piece, { op: "change_step", id: "s1", set: { coats: 2 } })
+    assert answer["settling"]
+    travel 31.minutes
+    edit(@piece, { op: "change_step", id: "s1", set: { coats: 3 } })
+    refute answer["settling"], "half an hour later, the work of that time may be due"
+  end
+
   test "what if computes and keeps nothing" do
     assert_no_difference -> { Revision.count } do
       send_json("/pieces/#{@piece.id}/schedule/what_if",
@@ -91,5 +124,12 @@ class SchedulesRequestTest < RequestTest
     assert_includes found.map { |one| one["label"] }.join, "loft"
     assert(found.all? { |one| one["gain_min"].nil? || one["gain_min"] != 0 })
     assert_equal 1, Schedule.first.head.number - 1, "nothing is kept"
+  end
+
+  private
+
+  def starts(plan, but:)
+    plan.placements.reject { |placement| placement.pass.piece.id == but.core_id }
+      .map { |placement| [ placement.pass.key, placement.hands_start, placement.person ] }
   end
 end

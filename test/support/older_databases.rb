@@ -41,8 +41,7 @@ end
 
 def write_everything
   ApplicationRecord.descendants.each(&:reset_column_information)
-  Shelf.forget
-  ShopFloor.faulty = nil
+  ShopFloor.forget
   stock_two_part
   piece = Piece.first
   piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "coats" => 3 } }, base: 1, reason: "test")

@@ -9,9 +9,11 @@ module KeepsSchedule
 
   def kept(&write)
     floor = SoundChange.keep!(drawn: [ piece ], face: face, &write)
-    now = ScheduleState.new(piece.reload, floor: floor)
+    now = ScheduleState.new(piece, floor: floor)
     aside = now.aside(face)
-    render json: aside ? SetAsideState.new(aside).to_h : now.to_h(face).merge(sequence: body["sequence"])
+    return render json: SetAsideState.new(aside).to_h if aside
+
+    render json: JSON.generate(now.to_h(face).merge(sequence: body["sequence"], settling: floor.settling?))
   end
 
   def stale(error)

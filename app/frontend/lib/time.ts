@@ -7,9 +7,8 @@ function formatter(zone: string): Intl.DateTimeFormat {
   if (!formatter) {
     formatter = new Intl.DateTimeFormat("en-GB", {
       timeZone: zone,
-      weekday: "short",
       day: "numeric",
-      month: "short",
+      month: "numeric",
       year: "numeric",
       hour: "2-digit",
       minute: "2-digit",
@@ -20,18 +19,44 @@ function formatter(zone: string): Intl.DateTimeFormat {
   return formatter
 }
 
+const DAY = 1440
+const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"]
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"]
+
+/** Minutes by which the zone's clock is ahead of UTC. */
+function ahead(minute: number, zone: string): number {
+  const fields: Record<string, number> = {}
+  for (const part of formatter(zone).formatToParts(minute * 60_000)) fields[part.type] = Number(part.value)
+  const { year = 0, month = 1, day = 1, hour = 0, minute: rest = 0 } = fields
+  return Math.round(Date.UTC(year, month - 1, day, hour, rest) / 60_000) - Math.floor(minute)
+}
+
+// The platform's formatter is slow and a page shows some hundred times: by zone and UTC day, null where the clocks change.
+const offsets = new Map<string, number | null>()
+
+function offset(minute: number, zone: string): number {
+  const date = Math.floor(minute / DAY)
+  const key = `${zone} ${date}`
+  let known = offsets.get(key)
+  if (known === undefined) {
+    const first = ahead(date * DAY, zone)
+    known = first === ahead((date + 1) * DAY, zone) ? first : null
+    offsets.set(key, known)
+  }
+  return known ?? ahead(minute, zone)
+}
+
 export type Parts = { weekday: string; day: number; month: string; year: number; hour: number; minute: number }
 
 export function parts(minute: number, zone: string): Parts {
-  const fields: Record<string, string> = {}
-  for (const part of formatter(zone).formatToParts(minute * 60_000)) fields[part.type] = part.value
+  const local = new Date((minute + offset(minute, zone)) * 60_000)
   return {
-    weekday: fields.weekday ?? "",
-    day: Number(fields.day),
-    month: (fields.month ?? "").slice(0, 3),
-    year: Number(fields.year),
-    hour: Number(fields.hour),
-    minute: Number(fields.minute),
+    weekday: WEEKDAYS[local.getUTCDay()] ?? "",
+    day: local.getUTCDate(),
+    month: MONTHS[local.getUTCMonth()] ?? "",
+    year: local.getUTCFullYear(),
+    hour: local.getUTCHours(),
+    minute: local.getUTCMinutes(),
   }
 }
 

@@ -79,7 +79,7 @@ function Screen(props: SchedulePage) {
   const [history, setHistory] = useState(false)
   const [table, setTable] = useState(false)
   const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
-  const chance = useChance(state.url, schedule.revision, state.waiting.length === 0)
+  const chance = useChance(state.url, schedule.revision, state.waiting.length === 0 && !state.settling)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [light, setLight] = useState(props.piece.light)
   const colour = useMemo(() => colourOf(looks, light), [looks, light])

@@ -1,18 +1,29 @@
 import { useCallback, useEffect, useReducer, useRef } from "react"
 import { Refused, send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
 
 export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
-type Answer = SheetState & { sequence?: number }
+/** While it settles, the other pieces are kept where they stood before the edit. */
+type Answer = SheetState & { settling?: boolean }
 type Edit = { operation: Operation; reason?: string }
 type Trouble = { error: ErrorReason; operation?: Operation }
 /** What was changed here, held until somebody decides, and what was changed elsewhere. */
 export type Stale = { edits: Edit[]; since: Revision[] }
 
-type State = SheetState & { waiting: Operation[]; trouble: Trouble | null; stale: Stale | null; announced: string }
+// Edits come in quick succession: the whole plan is asked for when one stands this long.
+const SETTLED_MS = 700
+
+type State = SheetState & {
+  settling: boolean
+  waiting: Operation[]
+  trouble: Trouble | null
+  stale: Stale | null
+  announced: string
+}
 type Action =
   | { type: "queued"; waiting: Operation[] }
-  | { type: "answered"; answer: SheetState; announced: string; stale: Stale | null }
+  | { type: "answered"; answer: Answer; announced: string; stale: Stale | null }
   | { type: "refused"; trouble: Trouble }
   | { type: "stale"; stale: Stale }
   | { type: "dismiss" }
@@ -22,7 +33,14 @@ function reduce(state: State, action: Action): State {
     case "queued":
       return { ...state, waiting: action.waiting }
     case "answered":
-      return { ...state, ...action.answer, trouble: null, stale: action.stale, announced: action.announced }
+      return {
+        ...state,
+        ...action.answer,
+        settling: action.answer.settling ?? false,
+        trouble: null,
+        stale: action.stale,
+        announced: action.announced,
+      }
     case "refused":
       return { ...state, trouble: action.trouble, waiting: [] }
     case "stale":
@@ -50,7 +68,14 @@ const withEdit = (edits: Edit[], edit: Edit): Edit[] => {
  * what becomes of them. What the server refuses stays on the screen with its sentence.
  */
 export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
-  const [state, dispatch] = useReducer(reduce, { ...first, waiting: [], trouble: null, stale: null, announced: "" })
+  const [state, dispatch] = useReducer(reduce, {
+    ...first,
+    settling: false,
+    waiting: [],
+    trouble: null,
+    stale: null,
+    announced: "",
+  })
   const queue = useRef<Edit[]>([])
   const sent = useRef<Edit | null>(null)
   const held = useRef<Stale | null>(null)
@@ -59,7 +84,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const face = useRef(first.sheet.section.face)
 
   const take = useCallback(
-    (answer: SheetState) => {
+    (answer: Answer) => {
       latest.current = answer
       dispatch({ type: "answered", answer, announced: spoken(answer.sheet), stale: held.current })
     },
@@ -72,6 +97,19 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
       dispatch({ type: "answered", answer: first, announced: "", stale: held.current })
     }
   }, [first])
+
+  const settled = state.settling && state.waiting.length === 0
+  const { answer: whole } = useAnswer({
+    // Another key as soon as an edit is out: the whole plan of the revision before is given up.
+    key: ["settled", url, settled ? state.schedule.revision : "under way"],
+    ask: (signal) => send<Answer>("GET", `${url}/settled?face=${encodeURIComponent(face.current)}`, undefined, signal),
+    on: settled,
+    after: SETTLED_MS,
+    quiet: true,
+  })
+  useEffect(() => {
+    if (whole) take(whole)
+  }, [whole, take])
 
   /** What the page shows as on its way: the edit that is out, then those that wait. */
   const tell = useCallback(() => {

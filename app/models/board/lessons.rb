@@ -9,10 +9,7 @@ module Board::Lessons
 
   def reckoned
     sheets = Shelf.as_on_sheets
-    stamp = [
-      sheets.object_id, Reading.where(kind: "lab").pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")),
-      Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)"))
-    ]
+    stamp = [ sheets.object_id, *Stamp.current.of("readings", "cells", "boards") ]
     @lock.synchronize do
       next @lessons if @stamp == stamp
 

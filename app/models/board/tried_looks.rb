@@ -12,10 +12,7 @@ class Board::TriedLooks
     # Read again when something was read or changed on a board.
     # @return [Known]
     def known
-      stamp = [
-        Reading.connection_db_config.database, Reading.pick(Arel.sql("COUNT(*), MAX(id), MAX(created_at)")),
-        Cell.pick(Arel.sql("COUNT(*), MAX(updated_at)")), Board.pick(Arel.sql("COUNT(*), MAX(updated_at)"))
-      ]
+      stamp = Stamp.current.of("readings", "cells", "boards")
       @lock.synchronize do
         next @known if @stamp == stamp
 

@@ -6,7 +6,7 @@ class Shop::Beliefs
   @lock = Mutex.new
 
   class << self
-    # @param floor [Hash] rhexon-shop/1, without beliefs
+    # @param floor [Hash] rhexon-shop/1, without pieces, log and beliefs
     # @return [Hash] "beliefs" and "coat_sd" of rhexon-shop/1
     def for(floor)
       kept([
@@ -15,11 +15,11 @@ class Shop::Beliefs
     end
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
-    # @param pieces [Array<Piece>]
+    # @param ids [Array<Integer>] of pieces
     # @param clock [Rhexon::Zone]
     # @return [Array<Hash>]
-    def log(pieces, clock)
-      rows = Entry.where(piece: pieces, kind: %w[started done dry_test])
+    def log(ids, clock)
+      rows = Entry.where(piece_id: ids, kind: %w[started done dry_test])
         .where
         .not(id: corrected)
         .where(happened_at: OLDEST.ago..)
@@ -51,7 +51,7 @@ class Shop::Beliefs
       clock = Shop.current.clock
       shop = Rhexon::Planning::Shop.new(
         floor.except("beliefs", "coat_sd", "stock", "previous").merge(
-          "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces, clock)
+          "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces.map(&:id), clock)
         )
       )
       observations = Rhexon::Planning::Learning.observations(shop)

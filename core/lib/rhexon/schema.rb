@@ -7,6 +7,7 @@ module Rhexon
     FOLDER = File.expand_path("../../schema", __dir__)
 
     @schemas = {}
+    @records = {}
     # Records known to be sound.
     @sound = Cache.new(5000)
 
@@ -48,12 +49,14 @@ module Rhexon
     def records?(list) = list.is_a?(Array) && list.any? && list.all?(Hash)
     private_class_method :records?
 
-    # One product of rhexon-shop/1 by itself.
+    # One record of rhexon-shop/1 by itself.
+    # @param list [String] it stands in, "products"
     # @raise [InvalidInput]
-    def check_product!(record)
-      @product ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/products/items" },
-                                      ref_resolver: method(:sibling).to_proc, base_uri: URI("json-schemer://schema"))
-      error = @product.validate(record).first or return
+    def check_record!(list, record)
+      @records[list] ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/#{list}/items" },
+                                            ref_resolver: method(:sibling).to_proc,
+                                            base_uri: URI("json-schemer://schema"))
+      error = @records[list].validate(record).first or return
       raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
     end
 

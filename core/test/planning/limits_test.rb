@@ -48,7 +48,7 @@ class LimitsTest < CoreTest
       }
     ]
     made = plan(piece(coats(1, 2), due: "2036-11-01T17:00+01:00"), rooms: air)
-    made.slack
+    made.slack.to_h
     table = made.model.drying.dust_safe.compact.first.parts.first.progress.instance_variable_get(:@table)
     assert_operator table.times.last, :<=, made.shop.horizon + 60 * 1440
   end

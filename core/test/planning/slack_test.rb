@@ -5,7 +5,7 @@ class SlackTest < CoreTest
   # the latest.
   def test_the_last_coat_may_wait_until_the_due_date_allows
     plan = plan(piece(document(coat("s1")), due: "2026-11-23T15:30+01:00"))
-    range = plan.slack.fetch("top/s1/1/show")
+    range = plan.slack["top/s1/1/show"]
     assert_equal at("2026-11-23T07:30+01:00"), range.earliest
     assert_equal at("2026-11-23T11:15+01:00"), range.latest, "11:15 + set-up 10 + laying 3 is 11:28, on the grid"
     late = plan.with_schedule(
@@ -19,9 +19,7 @@ class SlackTest < CoreTest
   # The window below shuts 12 h after 07:43: a later start would lose it, but the shop shuts before.
   def test_a_coat_may_not_be_moved_out_of_its_window
     second = plan(piece(document(coat("s1", coats: 2)), due: "2026-12-20T12:00+01:00"),
-                  week: WEEK.merge("mon" => [ %w[07:30 22:00] ]))
-      .slack
-      .fetch("top/s1/2/show")
+                  week: WEEK.merge("mon" => [ %w[07:30 22:00] ])).slack["top/s1/2/show"]
     assert_operator second.latest, :<=, at("2026-11-23T19:43+01:00")
     assert_operator second.latest, :>, at("2026-11-23T18:00+01:00")
   end
@@ -43,7 +41,7 @@ class SlackTest < CoreTest
               due: "2026-12-04T12:00+01:00", area_m2: random.rand(0.4..2.0).round(1)),
         t_c: random.rand(14..24), rh: random.rand(35..65)
       )
-      key, range = plan.slack.to_a.sample(random: random)
+      key, range = plan.slack.to_h.to_a.sample(random: random)
       start = [ range.earliest, range.latest, (range.earliest + range.latest) / 10 * 5 ].sample(random: random)
       check_pin(plan, key, start, seed)
     end

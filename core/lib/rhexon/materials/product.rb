@@ -25,7 +25,7 @@ module Rhexon
         known = @same[record] and return known
 
         product = @kept.fetch(record) do
-          Schema.check_product!(record)
+          Schema.check_record!("products", record)
           new(record)
         end
         @same[record] = product if record.frozen?

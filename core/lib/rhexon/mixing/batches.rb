@@ -7,9 +7,12 @@ module Rhexon
       # @!attribute usable_until [Integer, nil] nil: no pot life
       # @!attribute used_until   [Integer] end of the work it serves
       # @!attribute share        [Integer] how many equal batches its pass has
-      # @!attribute sheet        [PourSheet]
-      Batch = Struct.new(:id, :product, :mixed_at, :usable_until, :used_until, :passes, :ml, :share, :sheet, :room,
+      # @!attribute pours        [#call] ml => PourSheet
+      Batch = Struct.new(:id, :product, :mixed_at, :usable_until, :used_until, :passes, :ml, :share, :pours, :room,
                          keyword_init: true) do
+        # @return [PourSheet]
+        def sheet = (@sheets ||= {})[ml] ||= pours.call(ml)
+
         def short? = !usable_until.nil? && used_until > usable_until
 
         # What these hands can lay on before the pot life ends.
@@ -25,6 +28,7 @@ module Rhexon
         @plan = plan
         @batches = []
         @open = {}
+        @recipes = {}
       end
 
       def all
@@ -60,11 +64,11 @@ module Rhexon
       end
 
       def begin_batch(placement, ml, from, used_until, share)
-        sheet = sheet(placement.pass, ml)
+        pours = pours(placement.pass)
         batch = Batch.new(
           id: "b#{@batches.size + 1}", product: placement.pass.product, mixed_at: from,
-          usable_until: usable_until(placement.pass, from, sheet), used_until: used_until,
-          passes: [ placement.pass.key ], ml: ml, share: share, sheet: sheet, room: placement.pass.room
+          usable_until: usable_until(placement.pass, from, ml, pours), used_until: used_until,
+          passes: [ placement.pass.key ], ml: ml, share: share, pours: pours, room: placement.pass.room
         )
         @batches << batch
         @open[mix_of(placement)] = batch if share == 1
@@ -84,26 +88,38 @@ module Rhexon
       def join(batch, placement, ml)
         return false if batch.nil? || batch.short?
 
-        sheet = sheet(placement.pass, batch.ml + ml)
-        usable = usable_until(placement.pass, batch.mixed_at, sheet)
+        pours = pours(placement.pass)
+        usable = usable_until(placement.pass, batch.mixed_at, batch.ml + ml, pours)
         return false if usable && [ batch.used_until, placement.work_end ].max > usable
 
         batch.ml += ml
-        batch.sheet = sheet
+        batch.pours = pours
         batch.usable_until = usable
         batch.used_until = [ batch.used_until, placement.work_end ].max
         batch.passes << placement.pass.key
         true
       end
 
-      def sheet(pass, ml)
-        PourSheet.new(ProductMix.recipe(pass.product, shop.products, pass.step), { "total_ml" => ml },
-                      resolution_g: shop.scale_g)
+      # @return [Proc] ml => PourSheet
+      # @raise [InvalidInput] for shares that leave no room for the base
+      def pours(pass)
+        recipe = recipe(pass)
+        ->(ml) { PourSheet.new(recipe, { "total_ml" => ml }, resolution_g: shop.scale_g) }
       end
 
-      def usable_until(pass, from, sheet)
+      def recipe(pass)
+        key = [
+          pass.product.id, *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts")
+        ]
+        @recipes[key] ||= ProductMix.recipe(pass.product, shop.products, pass.step)
+      end
+
+      # Only what has a pot life asks how much of it there is.
+      def usable_until(pass, from, ml, pours)
+        return unless pass.product.pot_life_min&.value || pass.product.pot_life_by_hardener
+
         PotLife.usable_until(
-          pass.product, shop.line(pass.room), from, batch_g: sheet.total_g,
+          pass.product, shop.line(pass.room), from, batch_g: pours.call(ml).total_g,
           hardener_parts: ProductMix.hardener_parts(pass.product, pass.step)
         )
       end

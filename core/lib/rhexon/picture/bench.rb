@@ -37,7 +37,7 @@ module Rhexon
       def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
 
       # @return [Array<Slab>] of one piece
-      def slabs_of(piece_id) = slabs(plan.piece(piece_id))
+      def slabs_of(piece_id) = slabs(plan.piece(piece_id), Sheet.new(plan, piece_id).rows)
 
       # @return [Integer] minutes of hands planned for the rest of today
       def left_today_min
@@ -54,8 +54,7 @@ module Rhexon
       def day_start = plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
 
       # The last coat on each set of faces, until its next work is begun or it has reached what it dries for.
-      def slabs(piece)
-        mine = rows.select { |row| row.placement.pass.piece.equal?(piece) }
+      def slabs(piece, mine = rows.select { |row| row.placement.pass.piece.equal?(piece) })
         laid = mine.select do |row|
           row.placement.pass.leaves_something? && row.status == "done" &&
             (covered(row, mine).nil? || covered(row, mine).status == "planned")

@@ -2,14 +2,17 @@ module Rhexon
   module Picture
     # All that the schedule screen draws for one piece. Instants are minutes since 1970 in UTC.
     class Sheet
-      attr_reader :plan, :piece_id, :face
+      attr_reader :plan, :piece_id
 
       # @param face [String, nil] the face to draw; nil: the one with the most film
       def initialize(plan, piece_id, face: nil)
         @plan = plan
         @piece_id = piece_id
-        faces = plan.piece(piece_id).faces.keys
-        @face = faces.include?(face) ? face : plan.thickest_face(piece_id)
+        @wanted = face
+      end
+
+      def face
+        @face ||= piece.faces.key?(@wanted) ? @wanted : plan.thickest_face(piece_id)
       end
 
       def now = plan.shop.now

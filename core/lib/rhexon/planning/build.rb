@@ -14,7 +14,9 @@ module Rhexon
 
       # @param coat [String] key
       # @return [Array<Placement>] scuffs before it, in order of start
-      def scuffs_before(coat) = scuffs.select { |placement| Scuff.served(placement.pass) == coat }
+      def scuffs_before(coat)
+        (@served ||= scuffs.group_by { |placement| Scuff.served(placement.pass) }).fetch(coat, [])
+      end
     end
   end
 end

@@ -35,6 +35,12 @@ module Rhexon
         @kept.fetch(key) { new(shop, piece, first_index).passes.freeze }
       end
 
+      # One object for equal signatures, so that they are known again by identity.
+      # @return [Array]
+      def self.same_signature(signature) = @signatures.fetch(signature) { signature }
+
+      @signatures = Cache.new(2000)
+
       # Expansions made lately: a shop is planned again and again with most of its schedules unchanged.
       @kept = Cache.new(600)
 
@@ -258,10 +264,10 @@ module Rhexon
         last = @on_face.each_value.flat_map { |state| state[:film] }
         @passes.each do |pass|
           pass.last_on_faces = last.include?(pass.index)
-          pass.signature = [
-            pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um,
-            pass.dry_room, pass.step["hardener_parts"]
-          ].freeze
+          pass.signature = Expansion.same_signature(
+            [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um,
+              pass.dry_room, pass.step["hardener_parts"] ].freeze
+          )
           pass.freeze
         end
       end

@@ -23,9 +23,7 @@ module Rhexon
       # @param shop [Shop]
       def initialize(shop)
         @shop = shop
-        @milestones = {}
-        @openings = {}
-        @closings = {}
+        @milestones, @openings, @closings = Array.new(3) { by_signature }
         @pairs = {}
       end
 
@@ -35,7 +33,7 @@ module Rhexon
       # @return [Drying::Milestones]
       def milestones(pass, earlier, from)
         line = line(pass)
-        @milestones[[ signature(pass), earlier, (from unless line.steady?) ]] ||= Drying::Milestones.new(
+        @milestones[pass.signature][[ earlier, (from unless line.steady?) ]] ||= Drying::Milestones.new(
           coat(pass, earlier), line, from
         )
       end
@@ -46,26 +44,16 @@ module Rhexon
       # @return [Drying::Opening, nil] nil when the material has no such milestone
       def opening(pass, name, pair = nil)
         school = name == "rub_out" ? school(pass) : 1.0
-        @openings.fetch([ signature(pass), name, pair, school ]) do |key|
-          @openings[key] = if pass.kind ==
-              "raise_grain"
-            grain(pass)
-          else
-            milestones_of(pass).opening(
-              known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school,
-                                             least: name == "rub_out" ? floor_min(pass) : 0
-            )
-          end
-        end
+        mine = @openings[pass.signature]
+        mine.fetch([ name, pair, school ]) { |key| mine[key] = opened(pass, name, pair, school) }
       end
 
       # @param pass [Pass] a coat or stain
       # @param name [String] recoat_closes, or the end of a hard window
       # @return [Drying::Closing, nil] from the end of laying piece 1; nil when it never shuts
       def closing(pass, name = "recoat_closes")
-        @closings.fetch([ signature(pass), name ]) do |key|
-          @closings[key] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor)
-        end
+        mine = @closings[pass.signature]
+        mine.fetch(name) { mine[name] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor) }
       end
 
       # @param placed [Placement] of a coat, stain or raise_grain pass
@@ -114,11 +102,18 @@ module Rhexon
 
       def line(pass) = @shop.line(pass.dry_room)
 
-      # Passes with the same signature dry alike.
-      def signature(pass) = pass.signature
+      # Passes of one signature dry alike. It is one object wherever it is the same: Expansion sees to that.
+      def by_signature = Hash.new { |all, signature| all[signature] = {} }.compare_by_identity
 
       def milestones_of(pass)
-        @milestones[signature(pass)] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
+        @milestones[pass.signature][nil] ||= Drying::Milestones.new(coat(pass, 0), line(pass), @shop.now)
+      end
+
+      def opened(pass, name, pair, school)
+        return grain(pass) if pass.kind == "raise_grain"
+
+        milestones_of(pass).opening(known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school,
+                                                       least: name == "rub_out" ? floor_min(pass) : 0)
       end
 
       def coat(pass, earlier)

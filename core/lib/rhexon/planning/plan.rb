@@ -2,13 +2,13 @@ module Rhexon
   module Planning
     # The answer: every pass on the clock, what it waited for, what the pieces come to.
     class Plan
-      attr_reader :shop, :model, :trial, :build, :bound, :builds
+      attr_reader :shop, :model, :trial, :build, :builds
 
       # @param shop [Shop]
       # @param model [Search::Model]
       # @param trial [Search::PartialSchedule] the build the plan was unfolded from
       # @param build [Build]
-      # @param bound [Search::Bound]
+      # @param bound [#call] answers with its Search::Bound, which is reckoned only where it is asked for
       # @param builds [Integer] that were made
       # @param planner [#plan] what plans the same shop with a change
       def initialize(shop:, model:, trial:, build:, bound:, builds:, planner:)
@@ -20,6 +20,9 @@ module Rhexon
         @builds = builds
         @planner = planner
       end
+
+      # @return [Search::Bound]
+      def bound = @bound.call
 
       def queues = model.queues
       def drier = model.drier
@@ -77,8 +80,8 @@ module Rhexon
       # @return [Stock::Shopping, nil] nil when the shop gave no stock
       def shopping = shop.stock && (@shopping ||= Stock::Shopping.new(self))
 
-      # @return [Hash{String=>Slack::Range}]
-      def slack = @slack ||= Slack.for(self)
+      # @return [Slack]
+      def slack = @slack ||= Slack.new(self)
 
       # The plan of the same shop with another schedule for one piece, at equal effort.
       # @return [Plan]

@@ -13,7 +13,7 @@ module Rhexon
       SAFE = 0.9
 
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
-                  :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface, :digest
+                  :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
@@ -21,7 +21,6 @@ module Rhexon
         Schema.check_changed!("rhexon-shop-1",
                               json["products"].is_a?(Array) ? json.merge("products" => []) : json)
         @json = json
-        @digest = Digest::SHA256.hexdigest(JSON.generate(json))
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
         @goal = json["goal"] || "soonest"
@@ -48,14 +47,25 @@ module Rhexon
         @scale_g = json.dig("scale", "resolution_g") || 1
       end
 
+      # @return [String] of all that was read
+      def digest = @digest ||= Digest::SHA256.hexdigest(JSON.generate(@json))
+
       # The same shop with another schedule for one piece.
       # @return [Shop]
       def with_schedule(piece_id, document)
-        self.class.new(
-          @json.merge("pieces" => @json["pieces"].map { |piece|
-            piece["id"] == piece_id ? piece.merge("schedule" => document) : piece
-          })
-        )
+        with_piece(@json["pieces"].find { |record| record["id"] == piece_id }.merge("schedule" => document))
+      end
+
+      # The same shop with another record for one of its pieces; all else stays as it was read.
+      # @param record [Hash] a piece of rhexon-shop/1
+      # @return [Shop]
+      # @raise [InvalidInput]
+      def with_piece(record)
+        was = @json["pieces"].find { |other| other["id"] == record["id"] }
+        unless was.except("schedule") == record.except("schedule")
+          Schema.check_record!("pieces", record.merge("schedule" => {}))
+        end
+        dup.tap { |shop| shop.put(record) }
       end
 
       # The same shop with other air in some rooms.
@@ -122,6 +132,16 @@ module Rhexon
       def inspect = "#<#{self.class} #{digest.first(12)}>"
 
       def horizon = now + Reference.hands.horizon_days * 1440
+
+      protected
+
+      def put(record)
+        at = pieces.index { |piece| piece.id == record["id"] }
+        @pieces = pieces.dup.tap { |all| all[at] = piece(record) }
+        @json = @json.merge("pieces" => @json["pieces"].dup.tap { |all| all[at] = record })
+        @pins = Pin.read(@json["pins"] || [], self)
+        @digest = nil
+      end
 
       private
 

@@ -9,11 +9,6 @@ module Rhexon
       Range = Struct.new(:earliest, :latest, keyword_init: true)
 
       # @param plan [Plan]
-      # @return [Hash{String=>Range}] by pass key
-      def self.for(plan) = new(plan).ranges
-
-      attr_reader :ranges
-
       def initialize(plan)
         @plan = plan
         @shop = plan.shop
@@ -25,10 +20,19 @@ module Rhexon
         @followers = followers
         @latest = {}
         @planned.reverse_each { |placement| @latest[placement.pass.key] = latest(placement) }
-        @ranges = @planned.to_h do |placement|
-          [ placement.pass.key, Range.new(earliest: earliest(placement), latest: @latest[placement.pass.key]) ]
-        end
+        @by_key = @planned.to_h { |placement| [ placement.pass.key, placement ] }
+        @ranges = {}
       end
+
+      # @param key [String] of a pass
+      # @return [Range, nil] nil: it is not planned
+      def [](key)
+        placement = @by_key[key] or return
+        @ranges[key] ||= Range.new(earliest: earliest(placement), latest: @latest.fetch(key)).freeze
+      end
+
+      # @return [Hash{String=>Range}] by pass key
+      def to_h = @by_key.to_h { |key, _| [ key, self[key] ] }
 
       private
 

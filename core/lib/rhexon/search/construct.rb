@@ -38,11 +38,23 @@ module Rhexon
         build(Holds::NONE) { @model.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
       end
 
+      # One piece is placed anew between the others, which are written down as they stand.
+      # @param piece [Integer]
+      # @param standing [PartialSchedule] of a shop that differs in this piece only
+      # @return [PartialSchedule]
+      def around(piece, standing)
+        others = Standing.new(@model, standing, piece)
+        build(Holds::NONE, others.lapsed) do
+          others.each { |index, spot| @booking.settle(index, spot) }
+          others.blocked.each { |block| @partial.blocked << block }
+          advance(piece, @next[piece]) while @next[piece]
+        end
+      end
+
       private
 
       # A pin that cannot be kept is given up and the build begun again.
-      def build(holds, &block)
-        lapsed = []
+      def build(holds, lapsed = [], &block)
         loop do
           afresh(holds, lapsed)
           given_up = catch(:lapsed, &block)

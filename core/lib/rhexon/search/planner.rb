@@ -17,22 +17,41 @@ module Rhexon
       # @return [Plan]
       def self.plan(shop) = new(shop).plan
 
-      attr_reader :model, :construct, :bound
+      # The plan with one piece placed anew while all others keep to where they stand: one build, for an answer at once.
+      # @param standing [Plan] of a shop that differs in this piece only
+      # @param record [Hash] the piece as rhexon-shop/1 has it
+      # @return [Plan, nil] nil where it does not fit in between
+      # @raise [InvalidInput] when the record is not sound
+      def self.around(standing, record)
+        new(standing.shop.with_piece(record), drier: standing.drier).around(standing, record["id"])
+      end
 
-      def initialize(shop)
+      attr_reader :model, :construct
+
+      # @param shop [Planning::Shop]
+      # @param drier [Planning::MilestoneCalculator] of a shop with the same air and products, where there is one
+      def initialize(shop, drier: Planning::MilestoneCalculator.new(shop))
         @shop = shop
         queues = Planning::Expansion.queues(shop)
-        drier = Planning::MilestoneCalculator.new(shop)
         @model = Model.new(shop, queues, drier, Planning::ActualWork.new(shop, queues, drier))
         @construct = Construct.new(@model)
-        @bound = Bound.new(@model)
       end
+
+      def bound = @bound ||= Bound.new(@model)
 
       # @return [Plan]
       def plan
         trial, builds = search
-        Planning::Plan.new(shop: @shop, model: @model, trial: trial, build: PlanBuilder.for(@model, trial),
-                           bound: @bound, builds: builds, planner: self.class)
+        unfolded(trial, builds)
+      end
+
+      # @return [Plan, nil]
+      def around(standing, piece_id)
+        piece = @model.pieces.index { |candidate| candidate.id == piece_id }
+        return if pinned_anew?(piece, standing)
+
+        trial = @construct.around(piece, standing.trial)
+        unfolded(trial, 1) if trial.blocked.none? { |block| @model.piece_of[block[:index]] == piece }
       end
 
       # The best build, and how many were made.
@@ -46,20 +65,36 @@ module Rhexon
         best, more = Repair.new(@model, @construct).run(best, [ builds / 3, 2 ].max)
         made += more
         best, more = Swap.new(@model, @construct).run(
-          best, (@shop.effort == "full" ? builds / 10 : builds - made).clamp(0, SWAPS)
+          best, (full? ? builds / 10 : builds - made).clamp(0, SWAPS)
         )
-        made += more
-        if @shop.goal == "late_as_safe"
-          best, more = DueDateDelay.new(@model, @construct).run(best)
-          return [ best, made + more ]
-        end
-        return [ best, made ] unless @shop.effort == "full"
-
-        best, more = Improve.new(@model, @construct, @bound, @shop.seed).run(best, builds - made)
-        [ best, made + more ]
+        finish(best, made + more, builds)
       end
 
       private
+
+      def full? = @shop.effort == "full"
+
+      def finish(best, made, builds)
+        if @shop.goal == "late_as_safe"
+          best, more = DueDateDelay.new(@model, @construct).run(best)
+        elsif full?
+          best, more = Improve.new(@model, @construct, bound, @shop.seed).run(best, builds - made)
+        end
+        [ best, made + (more || 0) ]
+      end
+
+      def unfolded(trial, builds)
+        Planning::Plan.new(shop: @shop, model: @model, trial: trial, build: PlanBuilder.for(@model, trial),
+                           bound: method(:bound), builds: builds, planner: self.class)
+      end
+
+      # A hand has fixed a time that the others may stand on.
+      def pinned_anew?(piece, standing)
+        @model.open_passes(piece).any? do |index|
+          pin = @model.pinned[index]
+          pin && standing.shop.pins[@model.passes[index].key] != pin
+        end
+      end
 
       # First come first served; the longest tail first; then mixtures of the two with seeded noise.
       def first_builds(builds)
@@ -67,7 +102,7 @@ module Rhexon
         best = accepted.min_by(&:goal)
         weights(builds).each.with_index(1) do |weight, count|
           noise = count > 2 ? Array.new(@model.size) { random.rand(240) } : nil
-          trial = @construct.dispatch(weight: weight || random.rand, tails: @bound.tails, noise: noise)
+          trial = @construct.dispatch(weight: weight || random.rand, tails: bound.tails, noise: noise)
           best = trial if best.nil? || (trial.goal <=> best.goal).negative?
           return [ best, count ] if @model.pieces.size <= 1 || at_bound?(best)
         end
@@ -93,7 +128,7 @@ module Rhexon
       def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)
 
       def at_bound?(trial)
-        @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= @bound.ready_at &&
+        @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= bound.ready_at &&
           trial.goal[3].zero?
       end
     end

@@ -1,0 +1,36 @@
+# The marks that writes leave, table by table: whatever was read once is read again only when its marks have changed.
+# The database sets them itself (triggers), so that no write goes unseen: many rows at once, other processes, by hand.
+class Stamp
+  # Schedules and their revisions leave none: what is read of them goes by the revision.
+  TABLES = %w[
+    shops people open_hours rooms climate_readings tools plans products consumables boards cells readings jobs pieces
+    faces entries batches stock_moves mixes
+  ].freeze
+
+  class << self
+    # @return [Stamp] read once in a request, and again after a write in it
+    def current = Current.stamp ||= read
+
+    # @return [Stamp] as it is now
+    def read
+      Current.stamp = new(ApplicationRecord.connection.select_rows("SELECT name, mark FROM marks").to_h)
+    end
+
+    # A record was written: the marks are others now.
+    def forget
+      Current.stamp = nil
+    end
+  end
+
+  # @param marks [Hash{String=>Integer}] by table
+  def initialize(marks)
+    @marks = marks.freeze
+  end
+
+  # @param tables [Array<String>]
+  # @return [Array<Integer, nil>] equal as long as nothing was written to them; nil: nothing ever was
+  def of(*tables) = @marks.values_at(*tables)
+
+  # @return [Array<Integer, nil>] of everything
+  def all = of(*TABLES)
+end
