@@ -16,6 +16,7 @@ Rails.application.routes.draw do
   resource :area, only: %i[show create], path: "pieces/area"
   resource :size, only: :show, path: "pieces/size"
   get "pieces/compare" => "comparisons#show"
+  get "pieces/compare/chances" => "comparisons/chances#show"
 
   resources :jobs, only: :update
 

@@ -4,10 +4,17 @@ class BoardsController < ApplicationController
   takes :create, name: :name, wood: :name, grain: :name, timber_lot: :name, width_mm: :typed, height_mm: :typed,
                  cells: :typed, piece_id: :typed, layers_from: :typed
 
+  # Rows of four.
+  TO_A_PAGE = 24
+  LOOKS_TOLD = 6
+
   def index
-    boards = Board.includes(:piece, cells: %i[readings photos]).order(made_on: :desc, id: :desc)
+    words = query(:words).to_s.strip
+    list = ListPage.new(Board.found(words).order(made_on: :desc, id: :desc), query(:page), size: TO_A_PAGE)
+    due = look_again
     page "Boards/Index", BoardsPageSerializer,
-         { boards: boards.map { |board| BoardState.new(board).board }, look_again: look_again(boards) }
+         { boards: list.records.includes(:piece, :trial, cells: :readings), page: list, words: words,
+           look_again: due.first(LOOKS_TOLD), look_again_more: [ due.size - LOOKS_TOLD, 0 ].max }
   end
 
   def show
@@ -38,13 +45,11 @@ class BoardsController < ApplicationController
     { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.steps.size }
   end
 
-  # Boards that wait to be looked at again, the longest first.
-  def look_again(boards)
-    due = boards.filter_map do |board|
-      (look = board.relooks(today).reverse.find { |relook| relook.state == "due" }) &&
-        { id: board.id, name: board.name, days: look.days, on: look.on.iso8601 }
-    end
-    due.sort_by { |row| row[:on] }
+  # Boards that wait to be looked at again, the longest first; of one that missed several looks the last.
+  def look_again
+    due = Board.looks_again(today).select { |again| again.look.state == "due" }
+    due.group_by(&:id).each_value.map(&:last).sort_by { |again| again.look.on }
+      .map { |again| { id: again.id, name: again.name, days: again.look.days, on: again.look.on.iso8601 } }
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

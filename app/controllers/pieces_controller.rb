@@ -5,6 +5,8 @@ class PiecesController < ApplicationController
                           wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
                           wanted_gloss: :name, light: :name, faces: :list
 
+  CLOSED_TO_A_PAGE = 20
+
   def index
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
@@ -13,7 +15,9 @@ class PiecesController < ApplicationController
     else
       jobs.map { |job| overview(job, nil) }
     end
-    page "Pieces/Index", PiecesPageSerializer, { jobs: seen, closed: closed, now: floor.now.to_i / 60 }
+    list = ListPage.new(Job.closed, query(:closed), size: CLOSED_TO_A_PAGE)
+    page "Pieces/Index", PiecesPageSerializer,
+         { jobs: seen, closed: closed(list), page: list, now: floor.now.to_i / 60 }
   end
 
   def new
@@ -46,8 +50,8 @@ class PiecesController < ApplicationController
 
   private
 
-  def closed
-    Job.closed.includes(:pieces).map do |job|
+  def closed(list)
+    list.records.includes(:pieces).map do |job|
       { id: job.id, client: job.client, pieces: job.pieces.map(&:name), closed_at: job.closed_at.to_i / 60 }
     end
   end

@@ -13,6 +13,30 @@ class Board < ApplicationRecord
             numericality: { only_integer: true, in: 50..3000, message: "A board is 50 to 3000 mm wide and high." }
   validates :made_on, presence: true
 
+  # Those whose name, wood or piece has these words in it.
+  # @param words [String]
+  scope :found, ->(words) {
+    like = "%#{sanitize_sql_like(words)}%"
+    left_joins(:piece).where("boards.name LIKE :like OR boards.wood LIKE :like OR pieces.name LIKE :like", like: like)
+  }
+
+  # @!attribute id   [Integer] of the board
+  # @!attribute look [Rhexon::Boards::Relook::Look]
+  LookAgain = Struct.new(:id, :name, :look)
+
+  # When boards are to be looked at again, and what has been done of it: by days of readings alone.
+  # @param today [Date]
+  # @return [Array<LookAgain>] three of each board
+  def self.looks_again(today)
+    clock = Shop.current.clock
+    read = Reading.joins(:cell).distinct.pluck("cells.board_id", "readings.taken_at").each_with_object({}) do |row, days|
+      (days[row.first] ||= Set.new) << clock.date(row.last.to_i / 60)
+    end
+    order(:id).pluck(:id, :name, :made_on).flat_map do |id, name, made_on|
+      Rhexon::Boards::Relook.for(made_on, read.fetch(id, []), today).map { |look| LookAgain.new(id, name, look) }
+    end
+  end
+
   # @return [Array<Rhexon::Boards::Layout::Place>] of the cells: a row, or what the trial drew
   def places
     if trial
@@ -64,6 +88,20 @@ class Board < ApplicationRecord
     minutes = cells.flat_map(&:readings).map { |reading| reading.taken_at.to_i / 60 }.uniq
     clock = Shop.current.clock
     Rhexon::Boards::Relook.for(made_on, minutes.map { |minute| clock.date(minute) }, today)
+  end
+
+  # @return [Cell, nil] nil: undecided
+  def best_cell
+    return @best_cell if defined?(@best_cell)
+
+    best = Rhexon::Boards::Readings.best(cells.reject(&:ruined).to_h { |cell| [ cell.id, cell.summary ] })
+    @best_cell = cells.find { |cell| cell.id == best }
+  end
+
+  # @return [String, nil] colour of a cell by day: as it was read, else as it is predicted
+  def hex_of(cell)
+    lab = cell.summary(nil).lab
+    lab ? Rhexon::Colour::Lab.hex(lab) : cell.looks.last_hexes&.fetch("D65")
   end
 
   def strip_name(stage) = stage.zero? ? "strip bare" : "strip #{stage}"

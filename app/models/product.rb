@@ -63,13 +63,11 @@ class Product < ApplicationRecord
   # Schedules and boards that name it.
   # @return [Array<String>]
   def named_in
-    pieces = Piece.includes(schedule: :head)
-      .select { |piece| piece.schedule.steps.any? { |step| [ step["product"], step["thinner"] ].include?(code) } }
-      .map(&:name)
-    pieces +
-      Cell.includes(:board)
-        .select { |cell| cell.layers.any? { |step| step["product"] == code } }
-        .map { |cell| cell.board.name }.uniq
+    step = ->(field) { "CASE step.type WHEN 'object' THEN step.value ->> '#{field}' END" }
+    named = "EXISTS (SELECT 1 FROM json_each(%s) AS step WHERE :code IN (#{step["product"]}, #{step["thinner"]}))"
+    Piece.joins(schedule: :head).where(format(named, "revisions.document, '$.steps'"), code: code).order(:id)
+      .pluck(:name) +
+      Board.joins(:cells).where(format(named, "cells.layers"), code: code).order(:id).distinct.pluck(:name)
   end
 
   # Whether any revision, board, trial or other product ever named it: then it stays, retired.

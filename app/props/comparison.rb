@@ -14,21 +14,29 @@ class Comparison
   # @return [Hash] ComparePage
   def to_h = ComparePageSerializer.new(page).to_h
 
+  # @return [Array<Hash>] how likely the dates of each column are
+  def chances = sides.map { |column| SideChanceSerializer.new(column).to_h }
+
   # What one column of the page shows.
   Column = Struct.new(:key, :side, :differs, :operation, keyword_init: true)
 
   private
 
   def page
-    aside = floor.aside_of(@piece) and
-      raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
-    sides = [ side("head", "As it stands", floor.plan), *others ]
     { piece: told,
       zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60,
       sides: sides.map { |column| SideSerializer.new(column).to_h },
       choices: choices.map { |key, (label, *)| { key: key, label: label } },
       refused: @refused || [], wanted: @wanted & choices.keys,
       pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
+  end
+
+  def sides
+    @sides ||= begin
+      aside = floor.aside_of(@piece) and
+        raise Rhexon::InvalidInput.new("#{@piece.name}: #{aside.reason}", where: "pieces/#{@piece.id}")
+      [ side("head", "As it stands", floor.plan), *others ]
+    end
   end
 
   def told

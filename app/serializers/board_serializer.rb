@@ -9,9 +9,7 @@ class BoardSerializer < ApplicationSerializer
   attribute(:target_lab) { |board| board.target_lab }
   attribute(:target_hex) { |board| board.target_lab && Rhexon::Colour::Lab.hex(board.target_lab) }
   attribute(:sheen) { |board| board.piece&.sheen_low && [ board.piece.sheen_low, board.piece.sheen_high ] }
-  attribute(:best) do |board|
-    Rhexon::Boards::Readings.best(board.cells.reject(&:ruined).to_h { |cell| [ cell.id, cell.summary ] })
-  end
+  attribute(:best) { |board| board.best_cell&.id }
   many :cells, resource: CellSerializer
   typelize tapes: "Array<{ way: string; from: number; to: number }>",
            strips: "Array<{ x_mm: number; y_mm: number; width_mm: number; height_mm: number; hexes: Record<string, " \

@@ -7,7 +7,7 @@ import type { Measure } from "@/lib/units"
 import { Places } from "@/plan/Places"
 import { AirDrawing } from "@/shop/AirDrawing"
 import { round } from "@/sums/round"
-import type { ShopPlan, Side } from "@/types"
+import type { ShopPlan, Side, SideChance } from "@/types"
 import { NOW } from "./support/bench"
 
 afterEach(cleanup)
@@ -88,8 +88,6 @@ describe("figures of schedules side by side", () => {
   const side = (more: Partial<Side>) =>
     ({
       ready_at: NOW + 1440,
-      dates: [],
-      chance: null,
       cured_at: null,
       coats: 3,
       sessions: 2,
@@ -108,13 +106,32 @@ describe("figures of schedules side by side", () => {
     }) as unknown as Side
 
   test("the sooner is the better, and what is open is said to be open", () => {
-    const ready = (sides: Side[]) => figures(sides, "Etc/UTC", "EUR", film).find((row) => row.label === "ready")
+    const ready = (sides: Side[]) => figures(sides, null, "Etc/UTC", "EUR", film).find((row) => row.label === "ready")
     const two = [side({}), side({ ready_at: NOW + 720 })]
     expect(ready(two)).toMatchObject({ values: ["Tue 24 Nov 09:00", "Mon 23 Nov 21:00"], best: 1 })
     expect(ready([...two, side({ ready_at: null })])).toMatchObject({ best: null })
     expect(ready([side({ ready_at: null })])?.values).toEqual(["open"])
-    const rows = figures(two, "Etc/UTC", "EUR", film)
+    const rows = figures(two, null, "Etc/UTC", "EUR", film)
     expect(rows.find((row) => row.label === "hands-on")?.values[0]).toBe("2 h 05")
+  })
+
+  test("chances come behind the page: until then their rows say so", () => {
+    const sides = [side({ key: "head" }), side({ key: "method:wipe" })]
+    const told = (chances: SideChance[] | null) => {
+      const known = chances && new Map(chances.map((chance) => [chance.key, chance]))
+      const rows = figures(sides, known, "Etc/UTC", "EUR", film)
+      return ["in time", "likely, 10 to 90 %"].map((label) => rows.find((row) => row.label === label))
+    }
+    expect(told(null).map((row) => row?.values)).toEqual([
+      ["…", "…"],
+      ["…", "…"],
+    ])
+    const [inTime, likely] = told([
+      { key: "head", in_time: 0.4, dates: [NOW, NOW + 60, NOW + 120] },
+      { key: "method:wipe", in_time: 0.9, dates: [] },
+    ])
+    expect(inTime).toMatchObject({ values: ["40 in 100", "90 in 100"], best: 1 })
+    expect(likely?.values).toEqual(["Mon 23 Nov 09:00 to Mon 23 Nov 11:00", "open"])
   })
 })
 

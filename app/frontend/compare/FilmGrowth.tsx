@@ -15,12 +15,15 @@ const SCALE = 44
 /** Film over time, to the scale it shares with its neighbours: days across, µm up. */
 export function FilmGrowth({
   side,
+  dates,
   from,
   to,
   most,
   zone,
 }: {
   side: Side
+  /** From when to when it is likely ready, and the middle; none: not known. */
+  dates: number[]
   from: number
   to: number
   most: number
@@ -88,15 +91,15 @@ export function FilmGrowth({
             {film.text(side.film_um)}
           </text>
         )}
-        {side.dates.length === 3 && (
+        {dates.length === 3 && (
           <g>
             <path
-              d={`M${x(side.dates[0] as number)} ${BASE + 5}H${x(side.dates[2] as number)}`}
+              d={`M${x(dates[0] as number)} ${BASE + 5}H${x(dates[2] as number)}`}
               stroke="var(--ink)"
               strokeWidth={2.5}
             />
             <circle
-              cx={x(side.dates[1] as number)}
+              cx={x(dates[1] as number)}
               cy={BASE + 5}
               r={4}
               fill="var(--lit)"

@@ -1,11 +1,24 @@
 import { duration, when } from "@/lib/time"
 import type { Measure } from "@/lib/units"
-import type { Side } from "@/types"
+import type { Side, SideChance } from "@/types"
 
 export type FigureRow = { label: string; values: string[]; best: number | null }
 
-/** The rows of the compare table; the best is told where less or more is better beyond doubt. */
-export function figures(sides: Side[], zone: string, currency: string, film: Measure): FigureRow[] {
+/**
+ * The rows of the compare table; the best is told where less or more is better beyond doubt.
+ * @param chances by key of a side; null: still being drawn
+ */
+export function figures(
+  sides: Side[],
+  chances: Map<string, SideChance> | null,
+  zone: string,
+  currency: string,
+  film: Measure,
+): FigureRow[] {
+  const drawn = (say: (chance: SideChance) => string | null) => (side: Side) => {
+    const chance = chances?.get(side.key)
+    return chance ? (say(chance) ?? "open") : "…"
+  }
   const row = (label: string, say: (side: Side) => string, rank?: (side: Side) => number | null): FigureRow => ({
     label,
     values: sides.map(say),
@@ -18,15 +31,17 @@ export function figures(sides: Side[], zone: string, currency: string, film: Mea
       (side) => open(side.ready_at, (at) => when(at, zone)),
       (side) => side.ready_at,
     ),
-    row("likely, 10 to 90 %", (side) =>
-      side.dates.length === 3
-        ? `${when(side.dates[0] as number, zone)} to ${when(side.dates[2] as number, zone)}`
-        : "open",
+    row(
+      "likely, 10 to 90 %",
+      drawn(({ dates: [early, , late] }) => (early && late ? `${when(early, zone)} to ${when(late, zone)}` : null)),
     ),
     row(
       "in time",
-      (side) => open(side.chance, (share) => `${Math.round(share * 100)} in 100`),
-      (side) => (side.chance === null ? null : -side.chance),
+      drawn(({ in_time }) => (in_time === null ? null : `${Math.round(in_time * 100)} in 100`)),
+      (side) => {
+        const share = chances?.get(side.key)?.in_time ?? null
+        return share === null ? null : -share
+      },
     ),
     row(
       "fully cured",

@@ -1,4 +1,5 @@
 import { Head, Link, router } from "@inertiajs/react"
+import { useMemo } from "react"
 import { FilmGrowth } from "@/compare/FilmGrowth"
 import { figures } from "@/compare/figures"
 import { SelectField } from "@/components/Field"
@@ -7,12 +8,23 @@ import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { SaveMenu } from "@/drawing/save/SaveMenu"
 import { send as request } from "@/lib/api"
-import { useSend } from "@/lib/requests"
+import { useAnswer, useSend } from "@/lib/requests"
 import { day } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { ComparePage, Side } from "@/types"
+import type { ComparePage, Side, SideChance } from "@/types"
 
 const MOST = 3
+
+/** How likely the dates are: drawn from many runs, behind the page; null until they are there. */
+function useChances(piece: number, revision: number, wanted: string[]): Map<string, SideChance> | null {
+  const query = new URLSearchParams([["piece", String(piece)], ...wanted.map((key) => ["with[]", key])])
+  const { answer } = useAnswer({
+    key: ["compare", "chances", revision, query.toString()],
+    ask: (signal) => request<{ chances: SideChance[] }>("GET", `/pieces/compare/chances?${query}`, undefined, signal),
+    quiet: true,
+  })
+  return useMemo(() => answer && new Map(answer.chances.map((chance) => [chance.key, chance])), [answer])
+}
 
 /**
  * Two to four schedules for one piece side by side: films to one scale, the same figures in rows, differences in words.
@@ -34,7 +46,8 @@ export default function CompareSchedules(props: ComparePage) {
     )
   const free = props.choices.filter((choice) => !props.wanted.includes(choice.key))
   const { film } = useMeasures()
-  const rows = figures(sides, zone, props.currency, film)
+  const chances = useChances(piece.id, piece.revision, props.wanted)
+  const rows = figures(sides, chances, zone, props.currency, film)
   const most = Math.max(60, ...sides.flatMap((side) => side.film.map(([, um]) => um)))
   const from = Math.min(...sides.map((side) => side.film[0]?.[0] ?? props.now))
   const to = Math.max(...sides.map((side) => Math.max(side.ready_at ?? 0, side.film.at(-1)?.[0] ?? 0)), from + 1440)
@@ -89,7 +102,14 @@ export default function CompareSchedules(props: ComparePage) {
                   ? `${sentence(side.differs)}.`
                   : "Comes to the same."}
             </p>
-            <FilmGrowth side={side} from={from} to={to} most={most} zone={zone} />
+            <FilmGrowth
+              side={side}
+              dates={chances?.get(side.key)?.dates ?? []}
+              from={from}
+              to={to}
+              most={most}
+              zone={zone}
+            />
             {index > 0 && (
               <div className="flex gap-2">
                 {side.operation !== null && (

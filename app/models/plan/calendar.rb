@@ -15,7 +15,7 @@ class Plan::Calendar
     calendar.prodid = "-//Rhexon//plan//EN"
     calendar.append_custom_property("X-WR-CALNAME", Shop.current.name)
     rows.each { |row| row.hands.each_with_index { |span, index| calendar.add_event(event(row, span, index)) } }
-    looks_again.each { |board, look| calendar.add_event(day(board, look)) }
+    looks_again.each { |again| calendar.add_event(day(again.look, again)) }
     calendar.publish
     calendar.to_ical
   end
@@ -32,12 +32,10 @@ class Plan::Calendar
   # Boards whose second and third looks are still to come or due.
   def looks_again
     today = @plan.shop.zone.date(@plan.shop.now)
-    Board.includes(cells: :readings).order(:id).flat_map do |board|
-      board.relooks(today).reject { |look| look.state == "done" }.map { |look| [ board, look ] }
-    end
+    Board.looks_again(today).reject { |again| again.look.state == "done" }
   end
 
-  def day(board, look)
+  def day(look, board)
     Icalendar::Event.new.tap do |event|
       event.uid = "look-#{board.id}-#{look.days}@rhexon"
       event.dtstamp = utc(@plan.shop.now)

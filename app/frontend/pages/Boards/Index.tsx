@@ -1,12 +1,19 @@
-import { Head, Link } from "@inertiajs/react"
+import { Head, Link, router } from "@inertiajs/react"
+import { type FormEvent, useState } from "react"
+import { ListPages } from "@/components/ListPages"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
-import type { Board, BoardsPage } from "@/types"
+import type { BoardCard, BoardsPage } from "@/types"
+
+const address = (number: number, words: string): string => {
+  const query = new URLSearchParams({ ...(words && { words }), ...(number > 1 && { page: String(number) }) })
+  return `/boards${query.size ? `?${query}` : ""}`
+}
 
 /** All sample boards, newest first, each drawn in its readings. */
-
-export default function BoardsIndex({ boards, look_again }: BoardsPage) {
+export default function BoardsIndex({ boards, page, words, look_again, look_again_more }: BoardsPage) {
+  const none = boards.length === 0 && !words
   return (
     <Shell>
       <Head title="Sample boards" />
@@ -15,14 +22,14 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
           <Link href="/boards/colour" className="ui-button">
             Colour desk
           </Link>
-          {boards.length > 0 && (
+          {!none && (
             <Link href="/trials/new" className="ui-button">
               Design a trial
             </Link>
           )}
         </div>
       </PageHead>
-      {boards.length === 0 && (
+      {none && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No board yet</h2>
           <p className="text-second">
@@ -49,8 +56,10 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
               ({look.days} days are over)
             </span>
           ))}
+          {look_again_more > 0 && `, and ${look_again_more} more`}
         </p>
       )}
+      {(page.last > 1 || words) && <Search key={words} words={words} count={page.count} />}
       <ul className="piece-list">
         {boards.map((board) => (
           <li key={board.id}>
@@ -58,24 +67,59 @@ export default function BoardsIndex({ boards, look_again }: BoardsPage) {
               <Thumb board={board} />
               <span className="text-head">{board.name}</span>
               <span className="text-second">
-                {board.wood}, {board.width_mm} × {board.height_mm} mm{board.piece ? `, for ${board.piece.name}` : ""}
+                {board.wood}, {board.width_mm} × {board.height_mm} mm{board.piece ? `, for ${board.piece}` : ""}
               </span>
               <span className="piece-ready">{best(board)}</span>
             </Link>
           </li>
         ))}
       </ul>
+      <ListPages page={page} href={(number) => address(number, words)} of="boards" />
     </Shell>
   )
 }
 
-function best(board: Board): string {
-  const cell = board.cells.find((candidate) => candidate.id === board.best)
-  if (!cell) return `${board.cells.length} cells, undecided`
-  return `Best: cell ${cell.label}${cell.summary.delta_e !== null ? `, ΔE ${cell.summary.delta_e.toFixed(1)}` : ""}`
+/** Boards by words of their name, wood or piece. */
+function Search({ words, count }: { words: string; count: number }) {
+  const [typed, setTyped] = useState(words)
+  const find = (event: FormEvent) => {
+    event.preventDefault()
+    router.visit(address(1, typed.trim()))
+  }
+  return (
+    <form role="search" className="mb-3 flex flex-wrap items-center gap-2" onSubmit={find}>
+      <input
+        type="search"
+        className="ui-input w-64"
+        aria-label="Find boards by name, wood or piece"
+        placeholder="Name, wood or piece"
+        value={typed}
+        maxLength={200}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      <button type="submit" className="ui-button">
+        Find
+      </button>
+      {words && (
+        <>
+          <span className="text-second" role="status">
+            {count === 0 ? "No board" : count === 1 ? "1 board" : `${count} boards`} with “{words}”
+          </span>
+          <Link href="/boards" className="quiet-link target">
+            All boards
+          </Link>
+        </>
+      )}
+    </form>
+  )
 }
 
-function Thumb({ board }: { board: Board }) {
+function best({ best, cells }: BoardCard): string {
+  if (!best) return `${cells.length} ${cells.length === 1 ? "cell" : "cells"}, undecided`
+  return `Best: cell ${best.label}${best.delta_e !== null ? `, ΔE ${best.delta_e.toFixed(1)}` : ""}`
+}
+
+function Thumb({ board }: { board: BoardCard }) {
   const scale = Math.min(250 / board.width_mm, 180 / board.height_mm)
   const [width, height] = [board.width_mm * scale, board.height_mm * scale]
   return (
@@ -88,21 +132,18 @@ function Thumb({ board }: { board: Board }) {
         height={height}
         preserveAspectRatio="none"
       />
-      {board.cells.map((cell, index) => {
-        const place = board.places[index]
-        return place ? (
-          <rect
-            key={cell.id}
-            x={1 + place.x_mm * scale}
-            y={1 + place.y_mm * scale}
-            width={place.width_mm * scale}
-            height={place.height_mm * scale}
-            fill={cell.summary.hex ?? cell.predicted?.hexes.D65 ?? "none"}
-            stroke={cell.id === board.best ? "var(--tape-ink)" : "var(--paper-ink)"}
-            strokeWidth={cell.id === board.best ? 4 : 0.8}
-          />
-        ) : null
-      })}
+      {board.cells.map((cell) => (
+        <rect
+          key={`${cell.x_mm} ${cell.y_mm}`}
+          x={1 + cell.x_mm * scale}
+          y={1 + cell.y_mm * scale}
+          width={cell.width_mm * scale}
+          height={cell.height_mm * scale}
+          fill={cell.hex ?? "none"}
+          stroke={cell.best ? "var(--tape-ink)" : "var(--paper-ink)"}
+          strokeWidth={cell.best ? 4 : 0.8}
+        />
+      ))}
       <rect x={1} y={1} width={width} height={height} fill="none" stroke="var(--ink)" />
     </svg>
   )

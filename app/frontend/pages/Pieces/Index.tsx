@@ -1,5 +1,6 @@
 import { Head, Link, usePage } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
+import { ListPages } from "@/components/ListPages"
 import { LevelMark } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
@@ -10,7 +11,7 @@ import { JobPanel, useJob } from "@/shop/JobPanel"
 import type { PiecesPage } from "@/types"
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
-export default function PiecesIndex({ jobs, closed }: PiecesPage) {
+export default function PiecesIndex({ jobs, closed, page }: PiecesPage) {
   const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   return (
@@ -91,13 +92,14 @@ export default function PiecesIndex({ jobs, closed }: PiecesPage) {
         </section>
       ))}
       {closed.length > 0 && (
-        <details className="ruled pt-2">
-          <summary className="text-head target cursor-pointer">Closed jobs, {closed.length}</summary>
+        <details className="ruled pt-2" open={page.number > 1}>
+          <summary className="text-head target cursor-pointer">Closed jobs, {page.count}</summary>
           <ul>
             {closed.map((job) => (
               <ClosedJob key={job.id} job={job} zone={zone} />
             ))}
           </ul>
+          <ListPages page={page} href={(number) => `/pieces?closed=${number}`} of="closed jobs" />
         </details>
       )}
     </Shell>

@@ -49,12 +49,16 @@ module Rhexon
 
       private
 
+      def rows_of(piece)
+        (@by_piece ||= rows.group_by { |row| row.placement.pass.piece.id }).fetch(piece.id, [])
+      end
+
       def planned = rows.select { |row| row.status == "planned" && row.placement.hands.any? }
 
       def day_start = plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
 
       # The last coat on each set of faces, until its next work is begun or it has reached what it dries for.
-      def slabs(piece, mine = rows.select { |row| row.placement.pass.piece.equal?(piece) })
+      def slabs(piece, mine = rows_of(piece))
         laid = mine.select do |row|
           row.placement.pass.leaves_something? && row.status == "done" &&
             (covered(row, mine).nil? || covered(row, mine).status == "planned")

@@ -33,10 +33,12 @@ module Rhexon
       def goal = shop.goal
 
       def first
-        [ now, *plan.placements.select { |placement| placement.hands_end > now - 1440 }.map(&:hands_start) ].min
+        @first ||= [
+          now, *plan.placements.select { |placement| placement.hands_end > now - 1440 }.map(&:hands_start)
+        ].min
       end
 
-      def last = [ now, *plan.build.ready.values.compact, *plan.placements.map(&:hands_end) ].max
+      def last = @last ||= [ now, *plan.build.ready.values.compact, *plan.placements.map(&:hands_end) ].max
       def open = shop.open_between(first, last)
       def sessions = plan.model.goal.sessions(plan.trial)
 

@@ -21,6 +21,14 @@ module Rhexon
         @planner = planner
       end
 
+      # What is reckoned of a plan, however often it is asked for.
+      # @param key [Object]
+      # @yieldreturn [Object] frozen
+      def once(key)
+        @reckoned ||= {}
+        @reckoned.fetch(key) { @reckoned[key] = yield }
+      end
+
       # @return [Search::Bound]
       def bound = @bound.call
 
@@ -83,9 +91,13 @@ module Rhexon
       # @return [Slack]
       def slack = @slack ||= Slack.new(self)
 
-      # The plan of the same shop with another schedule for one piece, at equal effort.
+      # The plan of the same shop with another schedule for one piece: at equal effort, or in a large shop with the
+      # others kept where they stand, if it fits in between.
       # @return [Plan]
-      def with_schedule(piece_id, document) = @planner.plan(shop.with_schedule(piece_id, document))
+      def with_schedule(piece_id, document)
+        changed = shop.with_schedule(piece_id, document)
+        (@planner.around(self, changed.record_of(piece_id)) if model.large?) || @planner.plan(changed)
+      end
     end
   end
 end

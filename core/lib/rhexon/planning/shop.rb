@@ -53,15 +53,18 @@ module Rhexon
       # The same shop with another schedule for one piece.
       # @return [Shop]
       def with_schedule(piece_id, document)
-        with_piece(@json["pieces"].find { |record| record["id"] == piece_id }.merge("schedule" => document))
+        with_piece(record_of(piece_id).merge("schedule" => document))
       end
+
+      # @return [Hash, nil] a piece of rhexon-shop/1
+      def record_of(piece_id) = @json["pieces"].find { |record| record["id"] == piece_id }
 
       # The same shop with another record for one of its pieces; all else stays as it was read.
       # @param record [Hash] a piece of rhexon-shop/1
       # @return [Shop]
       # @raise [InvalidInput]
       def with_piece(record)
-        was = @json["pieces"].find { |other| other["id"] == record["id"] }
+        was = record_of(record["id"])
         unless was.except("schedule") == record.except("schedule")
           Schema.check_record!("pieces", record.merge("schedule" => {}))
         end

@@ -150,30 +150,42 @@ module Rhexon
 
       # Dust and wet films of others on both sides.
       def clean_from(placement)
-        spans = others(placement).select { |_, till| till <= placement.work_start }
-        spans.map(&:last).max&.-(placement.pass.setup_min)
+        ends = others(placement)&.first or return
+        last = ends.bsearch_index { |till, _| till > placement.work_start } || ends.size
+        till = (last - 1).downto(0).find { |at| !ends[at].last.equal?(placement) }
+        till && ends[till].first - placement.pass.setup_min
       end
 
       def clean_until(placement)
+        starts = others(placement)&.last || []
+        first = starts.bsearch_index { |from, _| from >= placement.work_start } or return
+        at = (first...starts.size).find { |index| !starts[index].last.equal?(placement) } or return
+        following = starts[at].first
         pass = placement.pass
-        following = others(placement).map(&:first).select { |from| from >= placement.work_start }.min or return
         return following - pass.piece.house.fetch("dust_settles_min") if pass.dust
 
         @plan.drier.opening(pass, "dust_safe")&.latest_start_for(following, placement.earlier)&.+(pass.cleanup_min)
       end
 
-      # Stretches of other passes that this one has to keep clear of.
+      # Stretches that a pass has to keep clear of: of films in the room of dust, of dust in the room of a film.
+      # @return [Array, nil] their ends and their starts, each in order and with its placement
       def others(placement)
         pass = placement.pass
-        return [] unless pass.dust || pass.film?
+        return unless pass.dust || pass.film?
 
-        (pass.dust ? wet : dusty).filter_map do |room, from, till, owner|
-          [ from, till ] if room == (pass.dust ? pass.room : pass.dry_room) && !owner.equal?(placement)
+        pass.dust ? in_order(:wet)[pass.room] : in_order(:dusty)[pass.dry_room]
+      end
+
+      def in_order(kind)
+        (@in_order ||= {})[kind] ||= send(kind).group_by(&:first).transform_values do |spans|
+          [ spans.map { |_, _, till, owner| [ till, owner ] }.sort_by(&:first),
+            spans.map { |_, from, _, owner| [ from, owner ] }.sort_by(&:first) ]
         end
       end
 
+      # @return [Array<Array>] room, from, till, placement
       def wet
-        @wet ||= @plan.placements
+        @plan.placements
           .select { |placement| placement.pass.film? }
           .filter_map do |placement|
             (safe = @plan.drier.reached_at(placement, "dust_safe")) &&
@@ -182,7 +194,7 @@ module Rhexon
       end
 
       def dusty
-        @dusty ||= @plan.placements
+        @plan.placements
           .select { |placement| placement.pass.dust }
           .map do |placement|
             [

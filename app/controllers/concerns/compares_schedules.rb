@@ -1,0 +1,18 @@
+# A piece and the schedules it is held against, as the address names them.
+module ComparesSchedules
+  extend ActiveSupport::Concern
+
+  MOST = 3
+
+  private
+
+  # @return [Piece, nil] nil: nothing is in hand
+  def compared
+    @compared ||= query(:piece) ? Piece.find(query(:piece)) : Piece.where(job: Job.in_hand).order(:id).first
+  end
+
+  def comparison = Comparison.new(compared, wanted.first(MOST))
+
+  # @return [Array<String>]
+  def wanted = Array.wrap(params[:with]).select { |key| Given.text?(key, Given::NAME) }
+end
