@@ -29,9 +29,8 @@ class Board < ApplicationRecord
   # @return [Array<LookAgain>] three of each board
   def self.looks_again(today)
     clock = Shop.current.clock
-    read = Reading.joins(:cell).distinct.pluck("cells.board_id", "readings.taken_at").each_with_object({}) do |row, days|
-      (days[row.first] ||= Set.new) << clock.date(row.last.to_i / 60)
-    end
+    rows = Reading.joins(:cell).distinct.pluck("cells.board_id", "readings.taken_at")
+    read = rows.group_by(&:first).transform_values { |times| times.map { |_, at| clock.date(at.to_i / 60) } }
     order(:id).pluck(:id, :name, :made_on).flat_map do |id, name, made_on|
       Rhexon::Boards::Relook.for(made_on, read.fetch(id, []), today).map { |look| LookAgain.new(id, name, look) }
     end

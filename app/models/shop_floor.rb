@@ -2,10 +2,12 @@
 # is set aside with its reason; the others go on.
 class ShopFloor
   # The plan that was made last, and what of.
-  Last = Struct.new(:records, :heads, :plan)
+  # @!attribute whole [Boolean] and not with other pieces kept where they stood
+  Last = Struct.new(:records, :heads, :plan, :whole)
 
   # Plans are functions of their input: the last few are kept by its digest.
-  @kept = Rhexon::Cache.new(6, lately_used: true)
+  KEPT = 6
+  @kept = Rhexon::Cache.new(KEPT, lately_used: true)
   @faulty = {}
   @last = {}
   @lock = Mutex.new
@@ -31,6 +33,7 @@ class ShopFloor
     def forget
       Shelf.forget
       Records.forget
+      @kept = Rhexon::Cache.new(KEPT, lately_used: true)
       self.last = self.faulty = nil
     end
 
@@ -53,7 +56,7 @@ class ShopFloor
   # @return [Rhexon::Planning::Plan]
   # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
   def plan
-    @plan ||= begin
+    @plan ||= standing_plan || begin
       look_at_faulty_first
       planned(to_core)
     rescue StandardError => error
@@ -141,14 +144,26 @@ class ShopFloor
   STANDS_MIN = 30
   private_constant :STANDS_MIN
 
-  def stands(plan) = self.class.last = Last.new(records, standing, plan)
+  # So long stands the plan of a large shop, which takes seconds to make, where nothing was written.
+  LARGE_STANDS_MIN = 10
+  private_constant :LARGE_STANDS_MIN
+
+  def stands(plan) = self.class.last = Last.new(records, standing, plan, !settling?)
+
+  def standing_plan
+    last = self.class.last
+    last.plan if last&.whole && last.plan.model.large? && last.records.equal?(records) && last.heads == heads &&
+      minutes_since(last) < LARGE_STANDS_MIN
+  end
+
+  def minutes_since(last) = now.to_i / 60 - last.plan.shop.now
 
   # Nothing but this piece's schedule has changed since the last plan was made.
   def around(piece)
     last = self.class.last or return
     mine = head_of(piece)
     return unless last.records.equal?(records) && last.plan.shop.goal == "soonest" && self.class.faulty == [] &&
-      now.to_i / 60 - last.plan.shop.now < STANDS_MIN && last.heads.map(&:id) == heads.map(&:id) &&
+      minutes_since(last) < STANDS_MIN && last.heads.map(&:id) == heads.map(&:id) &&
       heads - last.heads - [ mine ] == []
 
     Rhexon::Search::Planner.around(last.plan, records.pieces([ mine ], [ piece ]).first)

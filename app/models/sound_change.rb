@@ -21,7 +21,8 @@ class SoundChange
       sound_floor(before)
     end
   rescue StandardError
-    ShopFloor.forget
+    Current.forget_shelf
+    ShopFloor.forget if @planned
     raise
   end
 
@@ -38,6 +39,7 @@ class SoundChange
     return if before == :shop
 
     Current.forget_shelf
+    @planned = true
     ShopFloor.new.tap do |floor|
       floor.plan_around(@drawn.sole) if @drawn&.one?
       worse = floor.aside.find { |aside| before.exclude?(aside.piece.id) }

@@ -18,15 +18,20 @@ class BenchState
   private
 
   def page
+    told = latest
     drawn, words = @floor.draw { |plan|
       Rhexon::Picture::Bench.new(plan).then do |bench|
-        [ BenchSerializer.new(bench).to_h, bench.rows.to_h { |row| [ row.key, row.label ] } ]
+        [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)) ]
       end
     }
     { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
       pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
-      latest: latest.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
+      latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
+  end
+
+  def labels(bench, keys)
+    bench.rows.select { |row| keys.include?(row.key) }.to_h { |row| [ row.key, row.label ] }
   end
 
   # Passes that a pot stands ready for or is begun for: key => its page.

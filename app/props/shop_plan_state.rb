@@ -2,6 +2,11 @@
 class ShopPlanState
   DOTS = 40
 
+  # @param part [String, nil] which pieces are drawn; past the end the last ones
+  def initialize(part = nil)
+    @wanted = part
+  end
+
   def floor = @floor ||= ShopFloor.new
 
   # @return [Hash] PlanPage
@@ -28,8 +33,11 @@ class ShopPlanState
 
   def page
     accepted = Plan.last_accepted
-    { plan: floor.draw { |plan| ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan)).to_h },
-      goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+    list = ListPage.new(floor.pieces, @wanted, size: Rhexon::Picture::ShopPlan::MOST)
+    drawn = floor.draw do |plan|
+      ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan, part: list.number)).to_h
+    end
+    { plan: drawn, page: list, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
       pieces: floor.pieces.map { |piece|
         { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client }
       } }

@@ -2,4 +2,5 @@
 class PlanPageSerializer < ApplicationSerializer
   fields plan: "ShopPlan", goal: :string, accepted_at: [ :number, NULLABLE ],
          pieces: "Array<{ core_id: string; id: number; name: string; count: number; client: string }>"
+  one :page, resource: ListPageSerializer
 end

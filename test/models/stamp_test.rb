@@ -1,4 +1,5 @@
 require "test_helper"
+require "minitest/mock"
 
 # Whatever is written shows, by whatever hand: what was read before is read again then and only then.
 class StampTest < ActiveSupport::TestCase
@@ -40,6 +41,26 @@ class StampTest < ActiveSupport::TestCase
     assert_equal [ 3, 1 ], core["pieces"].map { |piece| piece["schedule"]["steps"].first["coats"] }
     stool.update_columns(count: 4)
     assert_equal [ 1, 4 ], ShopFloor.new.to_core["pieces"].map { |piece| piece["count"] }
+  end
+
+  # A plan of thousands of passes takes seconds: it stands for ten minutes where nothing was written.
+  test "the plan of a large shop stands for a while" do
+    set_up_shop
+    desk = make_piece(steps: [ coat("s1") ])
+    plan = ShopFloor.new.plan
+    travel 5.minutes
+    assert_not_same plan, ShopFloor.new.plan, "a small one is made anew with each minute"
+    plan = ShopFloor.new.plan
+    plan.model.stub(:large?, true) do
+      travel 9.minutes
+      assert_same plan, ShopFloor.new.plan
+      desk.update_columns(count: 2)
+      assert_not_same plan, ShopFloor.new.plan
+      desk.update_columns(count: 1)
+      ShopFloor.last = ShopFloor::Last.new(ShopFloor::Records.current, ShopFloor::Records.heads, plan, true)
+      travel 2.minutes
+      assert_not_same plan, ShopFloor.new.plan
+    end
   end
 
   private

@@ -18,7 +18,7 @@ class PlansTest < RequestTest
     assert_equal 2, plan["strands"].size
     assert_equal [ "Imke" ], plan["lanes"].map { |lane| lane["person"] }
     planned = ShopFloor.new.plan.placements.flat_map(&:hands)
-    assert_equal planned.sort, plan["lanes"].first["marks"].map { |mark| mark.values_at("from", "to") }.sort
+    assert_equal planned.sort, plan["lanes"].first["flags"].map { |mark| mark.values_at("from", "to") }.sort
     get "/pieces/plan"
     assert_response :success
   end

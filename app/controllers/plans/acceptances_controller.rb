@@ -11,6 +11,6 @@ class Plans::AcceptancesController < ApplicationController
     end
 
     search ? Plan.accept_starts!(search.digest, search.starts) : Plan.accept!(ShopFloor.new.plan)
-    render json: ShopPlanState.new.to_h
+    render json: ShopPlanState.new(query(:page)).to_h
   end
 end

@@ -1,6 +1,7 @@
 import { Head, Link } from "@inertiajs/react"
 import { useQueryClient } from "@tanstack/react-query"
 import { useRef, useState } from "react"
+import { ListPages } from "@/components/ListPages"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
@@ -29,6 +30,8 @@ const LIMITS: Record<string, string> = {
   chain: "so long takes the longest piece alone",
 }
 
+const address = (number: number) => `/pieces/plan${number > 1 ? `?page=${number}` : ""}`
+
 /**
  * All pieces over one clock: their films, whose hands are where, rooms and racks, what shuts next, and what else could
  * be aimed at.
@@ -41,7 +44,7 @@ export default function Plan(first: PlanPage) {
   const width = useWidth(holder, 1080)
   const now = useNow(plan.now)
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
-  const latest = Math.max(...plan.strands.map((strand) => strand.ready_at ?? 0))
+  const latest = plan.ready_at ?? 0
   const client = useQueryClient()
   const { send, error, dismiss } = useSend()
   const take = (answer: PlanPage) => {
@@ -49,9 +52,9 @@ export default function Plan(first: PlanPage) {
     // What was drawn from the plan before it, and what it was held against, is void.
     void client.resetQueries({ queryKey: ["plan"] })
   }
-  const reload = () => send(() => request<PlanPage>("GET", "/pieces/plan"), take)
+  const reload = () => send(() => request<PlanPage>("GET", address(state.page.number)), take)
   const accept = (which: { digest?: string } = {}) =>
-    send(() => request<PlanPage>("POST", "/pieces/plan/accept", which), take)
+    send(() => request<PlanPage>("POST", `/pieces/plan/accept?page=${state.page.number}`, which), take)
   const chances =
     useAnswer({
       key: ["plan", "chance"],
@@ -121,6 +124,7 @@ export default function Plan(first: PlanPage) {
         ) : (
           <ShopPicture plan={plan} pieces={pieces} chances={chances} width={width} now={now} />
         )}
+        <ListPages page={state.page} href={address} of="pieces" ways={["Ready sooner", "Ready later"]} />
       </div>
       <div className="plan-grid">
         <section className="ruled pt-2" aria-label="What shuts next">
@@ -197,12 +201,10 @@ function Kept({ state, name }: { state: PlanPage; name: (id: string) => string }
     <div className="text-fine">
       <p className="text-second">
         Kept {when(state.accepted_at, plan.zone)}.{" "}
-        {plan.moves.length === 0
-          ? "Nothing has moved since."
-          : `${plan.moves.length} ${plan.moves.length === 1 ? "pass" : "passes"} moved:`}
+        {plan.moved === 0 ? "Nothing has moved since." : `${plan.moved} ${plan.moved === 1 ? "pass" : "passes"} moved:`}
       </p>
       <ul>
-        {plan.moves.slice(0, 4).map((move) => (
+        {plan.moves.map((move) => (
           <li key={move.key}>
             {piece(move.key)}:{" "}
             {move.from && move.to

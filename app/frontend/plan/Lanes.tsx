@@ -15,7 +15,9 @@ export function Lanes({
   y: number
   pieces: PlanPage["pieces"]
 }) {
-  const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
+  const names = new Map(pieces.map((piece) => [piece.core_id, piece.name]))
+  const name = (id: string) => names.get(id) ?? id
+  const words = new Map(plan.strands.flatMap((strand) => strand.marks.map((mark) => [mark.key, mark.words])))
   return (
     <g>
       {plan.lanes.map((lane, index) => {
@@ -25,7 +27,17 @@ export function Lanes({
             {lane.open.map(([from, to]) => (
               <path key={from} d={`M${axis.x(from)} ${line}H${axis.x(to)}`} stroke="var(--ink)" strokeWidth={2} />
             ))}
-            {lane.marks.map((mark) => {
+            {lane.elsewhere.map(([from, to]) => (
+              <path
+                key={`elsewhere ${from}`}
+                d={`M${axis.x(from)} ${line}H${axis.x(to)}v7H${axis.x(from)}z`}
+                fill="var(--firm)"
+                stroke="none"
+              >
+                <title>{`${lane.person}: on pieces of another page, ${when(from, plan.zone)} to ${clock(to, plan.zone)}`}</title>
+              </path>
+            ))}
+            {lane.flags.map((mark) => {
               const wide = Math.max(axis.x(mark.to) - axis.x(mark.from), 2.5)
               return (
                 <g key={`${mark.key}${mark.from}`} data-state={mark.status}>
@@ -37,7 +49,7 @@ export function Lanes({
                     stroke="var(--ink)"
                     strokeWidth={mark.status === "done" ? 0.6 : 1}
                   >
-                    <title>{`${lane.person}: ${mark.words}, ${name(mark.piece)}, ${when(mark.from, plan.zone)} to ${clock(mark.to, plan.zone)}`}</title>
+                    <title>{`${lane.person}: ${words.get(mark.key)}, ${name(mark.piece)}, ${when(mark.from, plan.zone)} to ${clock(mark.to, plan.zone)}`}</title>
                   </path>
                   {wide > 34 && (
                     <text

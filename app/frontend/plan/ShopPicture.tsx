@@ -23,7 +23,7 @@ export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
     () =>
       makeAxis({
         open: plan.open,
-        hands: plan.lanes.flatMap((lane) => lane.marks.map((mark): [number, number] => [mark.from, mark.to])),
+        hands: plan.lanes.flatMap((lane) => lane.flags.map((mark): [number, number] => [mark.from, mark.to])),
         now: plan.now,
         from: plan.first,
         to: plan.last,

@@ -23,15 +23,14 @@ module Rhexon
 
       # Passes not begun, those that may start now or first at the head.
       # @return [Array<Row>]
-      def upcoming = planned.sort_by { |row| [ row.hands_start, row.key ] }.first(8)
+      def upcoming = planned.min_by(8) { |row| [ row.hands_start, row.key ] }
 
       # @return [Array<Row>] what the day's hands did and will do
       def today
-        date = plan.shop.zone.date(now)
-        rows.select { |row| row.placement.hands.any? { |from, _| plan.shop.zone.date(from) == date } }
+        rows.select { |row| row.placement.hands.any? { |from, _| from >= day_start && from < day_end } }
       end
 
-      def open_today = plan.shop.open_between(day_start, day_start + 1440)
+      def open_today = plan.shop.open_between(day_start, day_end)
 
       # @return [Array<Slab>] soonest call on the hands first
       def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
@@ -41,8 +40,7 @@ module Rhexon
 
       # @return [Integer] minutes of hands planned for the rest of today
       def left_today_min
-        finish = day_start + 1440
-        planned.sum { |row| row.hands.sum { |from, to| [ [ to, finish ].min - [ from, now ].max, 0 ].max } }
+        planned.sum { |row| row.hands.sum { |from, to| [ [ to, day_end ].min - [ from, now ].max, 0 ].max } }
       end
 
       def rows = @rows ||= plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows }
@@ -53,9 +51,10 @@ module Rhexon
         (@by_piece ||= rows.group_by { |row| row.placement.pass.piece.id }).fetch(piece.id, [])
       end
 
-      def planned = rows.select { |row| row.status == "planned" && row.placement.hands.any? }
+      def planned = @planned ||= rows.select { |row| row.status == "planned" && row.placement.hands.any? }
 
-      def day_start = plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
+      def day_start = @day_start ||= plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
+      def day_end = @day_end ||= plan.shop.zone.at(plan.shop.zone.date(now) + 1, "00:00")
 
       # The last coat on each set of faces, until its next work is begun or it has reached what it dries for.
       def slabs(piece, mine = rows_of(piece))
