@@ -2,14 +2,14 @@ import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import type { Looks } from "@/types"
 
-/**
- * The looks of a schedule's steps on a face, fetched behind each revision; the last ones stay until the new ones are
- * there.
- */
 // The picture of an edit comes first.
 const AFTER_MS = 100
 
-export function useLooks(url: string, revision: number, face: string): Looks | null {
+/**
+ * The looks of a schedule's steps on a face, fetched behind each revision; the last ones stay until the new ones are
+ * there. Undefined before the first; null where the wood has no colour figures.
+ */
+export function useLooks(url: string, revision: number, face: string): Looks | null | undefined {
   const { answer } = useAnswer({
     key: ["looks", url, revision, face],
     ask: (signal) =>
@@ -18,5 +18,5 @@ export function useLooks(url: string, revision: number, face: string): Looks | n
     keep: true,
     quiet: true,
   })
-  return answer?.looks ?? null
+  return answer?.looks
 }

@@ -82,7 +82,7 @@ function Screen(props: SchedulePage) {
   const chance = useChance(state.url, schedule.revision, state.waiting.length === 0 && !state.settling)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [light, setLight] = useState(props.piece.light)
-  const colour = useMemo(() => colourOf(looks, light), [looks, light])
+  const colour = useMemo(() => colourOf(looks ?? null, light), [looks, light])
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 790)
   const viewport = useViewport()
@@ -185,12 +185,14 @@ function Screen(props: SchedulePage) {
                 height={sectionHeight(viewport)}
                 axis={axis}
                 foot={
-                  looks
-                    ? {
+                  // Its place is kept until the looks are there, so that nothing moves.
+                  looks === null
+                    ? undefined
+                    : {
                         height: BAND,
-                        draw: (top) => <LookBand {...{ looks, sheet, light, axis, top }} step={row?.step ?? null} />,
+                        draw: (top) =>
+                          looks && <LookBand {...{ looks, sheet, light, axis, top }} step={row?.step ?? null} />,
                       }
-                    : undefined
                 }
                 selected={row?.key ?? null}
                 ghost={preview?.sheet.section ?? null}
