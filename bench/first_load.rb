@@ -16,6 +16,18 @@ FLAGS = %w[
 ].freeze
 
 # @return [Array(Hash, Integer)] bytes on the wire by kind of resource, and milliseconds until the page was loaded
+# How far things move while the page is made.
+SHIFTS = <<~JS.freeze
+  window.shifted = 0
+  new PerformanceObserver((list) => list.getEntries().forEach((entry) => { window.shifted += entry.value }))
+    .observe({ type: "layout-shift", buffered: true })
+JS
+TIMES = <<~JS.freeze
+  const first = performance.getEntriesByName("first-contentful-paint")[0]
+  const page = performance.getEntriesByType("navigation")[0]
+  return [Math.round(first.startTime), Math.round(page.loadEventEnd), window.shifted]
+JS
+
 def visit(url)
   Dir.mktmpdir do |profile|
     options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
@@ -24,6 +36,7 @@ def visit(url)
     driver = Selenium::WebDriver.for(
       :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
     )
+    driver.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: SHIFTS)
     driver.navigate.to(url)
     sleep 3
     events = driver.logs.get(:performance).map { |entry| JSON.parse(entry.message)["message"] }
@@ -37,7 +50,7 @@ def visit(url)
       .select { |event| event["method"] == "Network.loadingFinished" && kinds.key?(event.dig("params", "requestId")) }
       .group_by { |event| kinds.fetch(event.dig("params", "requestId")) }
       .transform_values { |group| group.sum { |event| event.dig("params", "encodedDataLength") } }
-    [ bytes, driver.execute_script("return Math.round(performance.getEntriesByType('navigation')[0].loadEventEnd)") ]
+    [ bytes, *driver.execute_script(TIMES) ]
   ensure
     driver&.quit
   end
@@ -45,9 +58,10 @@ end
 
 base = ARGV.first || "http://127.0.0.1:3000"
 PAGES.each do |name, path|
-  bytes, loaded = visit("#{base}#{path}")
+  bytes, painted, loaded, shifted = visit("#{base}#{path}")
   total = bytes.values.sum / 1000.0
   kinds = bytes.sort_by { |_, size| -size }.map { |kind, size| "#{kind.downcase} #{(size / 1000.0).round}" }
   over = ", over the aim of #{MOST_KB} kB" if total > MOST_KB
-  puts "#{name}: #{total.round} kB (#{kinds.join(", ")}), loaded after #{loaded} ms#{over}"
+  puts "#{name}: #{total.round} kB (#{kinds.join(", ")}), painted first after #{painted} ms, " \
+       "loaded after #{loaded} ms, moved #{shifted.round(4)}#{over}"
 end
