@@ -131,7 +131,7 @@ class ShopFloor
   def records = @records ||= Records.current
   def heads = @heads ||= Records.heads
   def head_of(piece) = heads.find { |head| head.id == piece.id }
-  def standing = heads.reject { |head| aside_ids.include?(head.id) }
+  def standing = aside_ids.then { |aside| heads.reject { |head| aside.include?(head.id) } }
   def aside_ids = @aside.keys.map(&:id)
   def setting = records.setting(now)
 

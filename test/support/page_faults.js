@@ -55,6 +55,9 @@ for (let at = 0; at < lines.length; at += 1)
     if (across > 2 && down > 2) faults.push(`over each other: "${one.node.data.trim().slice(0, 30)}" and "${other.node.data.trim().slice(0, 30)}"`)
   }
 
+const rails = [...document.querySelectorAll("nav[aria-label=Places]")].filter(shown).length
+if (rails !== 1) faults.push(`${rails} rails`)
+
 // At the bench for gloves; rows of a list are chosen with the arrows as well.
 const least = (element) =>
   element.matches("[role=option]") ? 36 : location.pathname === "/bench" && element.matches("button") ? 56 : 44

@@ -15,6 +15,11 @@ class WidthsTest < ApplicationSystemTestCase
     log(@piece, "s0/1/top", "done", 30.minutes.ago)
     @board = Board.create!(name: "Board 7", piece: @piece, wood: "oak", grain: "open", width_mm: 400, height_mm: 300,
                            made_on: Date.current)
+    # So many that they come by pages.
+    24.times do |at|
+      Board.create!(name: "#{long} #{at}", wood: "pale ash of the northern slope", grain: "open", width_mm: 400,
+                    height_mm: 300, made_on: Date.current - 1)
+    end
     2.times { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
   end
 
@@ -42,6 +47,8 @@ class WidthsTest < ApplicationSystemTestCase
     found = faults_at("/bench", "metric", 1280, 800).join(" ")
     assert_match(/wider than the page.*cut: p.*over each other: "other" and "one".*small, \d+ x 20: button. "small"/,
                  found)
+    page.execute_script("document.querySelector('.page-first').style.setProperty('display', 'grid', 'important')")
+    assert_includes faults_at("/bench", "metric", 390, 844).join(" "), "2 rails"
   end
 
   private
@@ -49,7 +56,8 @@ class WidthsTest < ApplicationSystemTestCase
   def pages
     [
       "/bench", "/pieces", "/pieces/new", "/pieces/#{@piece.id}/edit", "/pieces/#{@piece.id}/schedule", "/pieces/plan",
-      "/pieces/compare?piece=#{@piece.id}&with[]=method:brush", "/pieces/area", "/boards", "/boards/new",
+      "/pieces/compare?piece=#{@piece.id}&with[]=method:brush", "/pieces/area", "/boards",
+      "/boards?page=2", "/boards?words=nothing+of+that+long+name+anywhere+on+any+board", "/boards/new",
       "/boards/colour", "/boards/#{@board.id}", "/trials/new?piece=#{@piece.id}", "/mix", "/shelf",
       "/shelf?view=batches", "/shelf?view=shopping", "/products/w20", "/products/new", "/batches/#{Batch.first.id}",
       "/shop", "/sums", "/handbook"
