@@ -1,17 +1,19 @@
 module Rhexon
   module Prep
-    # An abrasive on one of the scales, by its mean grain. The same number is not the same grain on two scales, so
-    # that a grit always names its own.
-    # @!attribute scale  [String] P, cami (no prefix on the paper) or cushion (cushioned cloth sheets)
-    # @!attribute grit   [Integer]
+    # What rubs: a paper or sheet on one of the scales, or a pad, wool, powder or compound by name, with its mean grain.
+    # The same number is not the same grain on two scales, so that a grit always names its own.
+    # @!attribute scale  [String] P, cami (no prefix on the paper), cushion (cushioned cloth sheets) or rubbing (by name)
+    # @!attribute grit   [Integer, String]
     # @!attribute mean_um [Numeric]
     Abrasive = Struct.new(:scale, :grit, :mean_um, keyword_init: true) do
-      # @param text [String] "P320", "cami-320" or "cushion-4000"
+      # @param text [String] "P320", "cami-320", "cushion-4000", "wool-0000" or "compound-fine"
       # @param bare [String, nil] scale of a number without one; nil: it is asked for
       # @raise [InvalidInput]
       def self.read(text, bare: nil)
+        return named(text) if Reference.abrasives.rubbing.key?(text)
+
         match = self::WRITTEN.match(text.to_s) or
-          refuse("#{text.to_s.inspect} is no grit", "P320, cami-320 or cushion-4000")
+          refuse("#{text.to_s.inspect} is no grit", "P320, cami-320 or cushion-4000, or by name: #{self::RUBBING.join(", ")}")
         number = match[2].to_i
         scale = match[1] ? self::PREFIXES.fetch(match[1].downcase) : bare || ask(number)
         mean = table.fetch(scale)[number] or
@@ -31,6 +33,10 @@ module Rhexon
       # @return [Array<Abrasive>] of a scale, coarsest first
       def self.all(scale) = table.fetch(scale).map { |grit, mean| new(scale: scale, grit: grit, mean_um: mean).freeze }
 
+      def self.named(name)
+        new(scale: "rubbing", grit: name, mean_um: Reference.abrasives.rubbing.fetch(name).fetch("mean_um")).freeze
+      end
+
       # A number alone may be several grains.
       def self.ask(number)
         here = self::PREFIXES.values.uniq.filter_map { |scale| all(scale).find { |known| known.grit == number } }
@@ -48,11 +54,40 @@ module Rhexon
       end
 
       def self.table = Reference.abrasives.scales
-      private_class_method :table, :ask, :refuse
+      private_class_method :table, :ask, :refuse, :named
 
-      def to_s = scale == "P" ? "P#{grit}" : "#{scale}-#{grit}"
+      # @return [Boolean] a paper or sheet on a scale
+      def paper? = scale != "rubbing"
+
+      # @return [String] paper, pad, wool, powder or compound
+      def is = paper? ? "paper" : record.fetch("is")
+
+      # @return [Numeric, nil] µm it takes from a film a pass; nil: a paper takes by its grain and purpose
+      def removes_um = paper? ? nil : record.fetch("removes_um")
+
+      # @return [Numeric] GU that it adds to the sheen that is there
+      def adds_gu = paper? ? 0 : record.fetch("adds_gu", 0)
+
+      # @return [Numeric, nil] GU that it leaves on a hard film where the table has it by name
+      def own_sheen_gu = paper? ? nil : record["sheen_gu"]
+
+      # @return [String] "P320", "fine compound"
+      def words = paper? ? to_s : record.fetch("name")
+
+      def to_s
+        case scale
+        when "P" then "P#{grit}"
+        when "rubbing" then grit
+        else "#{scale}-#{grit}"
+        end
+      end
+
+      private
+
+      def record = Reference.abrasives.rubbing.fetch(grit)
     end
     Abrasive::WRITTEN = /\A\s*(?:(p|cami|cushion)[\s-]*)?(\d{2,5})\s*\z/i
     Abrasive::PREFIXES = { "p" => "P", "cami" => "cami", "cushion" => "cushion" }.freeze
+    Abrasive::RUBBING = Reference.abrasives.rubbing.keys.freeze
   end
 end
