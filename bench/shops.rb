@@ -31,7 +31,7 @@ module Shops
       {
         "id" => "p#{index}", "count" => count, "by" => by && "h#{by.call(index)}",
         "faces" => [ { "id" => "show", "area_m2" => 0.4 + random.rand(10) / 10.0 } ],
-        "schedule" => { "format" => "rhexon-schedule/1", "steps" => week_steps(random, steps) }
+        "schedule" => { "format" => "rhexon-schedule/2", "steps" => week_steps(random, steps) }
       }
     end
     cool = room("spray", %w[spray finish])
@@ -65,7 +65,7 @@ module Shops
     ].first(faces)
     {
       "id" => "p#{index}", "faces" => sides,
-      "schedule" => { "format" => "rhexon-schedule/1", "steps" => Array.new(steps) { |at| step(random, "s#{at}", at) } }
+      "schedule" => { "format" => "rhexon-schedule/2", "steps" => Array.new(steps) { |at| step(random, "s#{at}", at) } }
     }
   end
 

@@ -10,6 +10,10 @@ class Cell < ApplicationRecord
   validates :label, presence: true, uniqueness: { scope: :board_id }
   validate :layers_are_steps, if: :layers_changed?
 
+  # Cells of older boards are read as they would be written today.
+  # @return [Array<Hash>] steps of a schedule document
+  def layers = super.then { |kept| kept.is_a?(Array) ? Rhexon::Schedule::StepUp.steps(kept, Shelf.fillers) : kept }
+
   # @return [Rhexon::Boards::Readings::Summary]
   def summary(target_lab = board.target_lab)
     Rhexon::Boards::Readings.summary(readings.map { |reading| [ reading.kind, reading.value ] }, target_lab: target_lab)

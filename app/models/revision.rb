@@ -5,6 +5,13 @@ class Revision < ApplicationRecord
 
   def readonly? = persisted?
 
+  # Revisions are never rewritten: one of an older version is read as it would be written today.
+  # @return [Object] parsed JSON
+  def document
+    kept = super
+    kept.is_a?(Hash) && kept["format"] == Rhexon::Schedule::StepUp::OLD ? Shelf.stepped_up(kept) : kept
+  end
+
   # @return [Array<Hash>] of its document; none where that cannot be read
   def steps = document.is_a?(Hash) && document["steps"].is_a?(Array) ? document["steps"].grep(Hash) : []
 end

@@ -41,6 +41,17 @@ module Shelf
   # @return [Array<Rhexon::Materials::Product>] that forms offer: those that are not retired
   def offered = products.values.reject(&:retired?)
 
+  # @param kept [Hash] a schedule document of an older version, however it came to be
+  # @return [Hash] as it would be written today; as it is where it is no document
+  def stepped_up(kept)
+    return kept unless kept["steps"].is_a?(Array) && kept["steps"].all?(Hash)
+
+    Rhexon::Schedule::StepUp.document(kept, fillers)
+  end
+
+  # @return [Array<String>] codes of what fills pores
+  def fillers = products.each_value.select(&:filler?).map(&:id)
+
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products
     Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze

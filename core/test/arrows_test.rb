@@ -10,6 +10,7 @@ class ArrowsTest < CoreTest
     %w[materials prep],
     %w[drying mixing],
     %w[film],
+    %w[work],
     %w[schedule],
     %w[stock areas colour faults],
     %w[planning],

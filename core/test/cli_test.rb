@@ -154,7 +154,7 @@ class CLITest < CoreTest
     EXAMPLES.each do |file|
       shop = JSON.parse(File.read(file))
       assert_nil Rhexon::Schema.check!("rhexon-shop-1", shop)
-      shop["pieces"].each { |piece| assert_nil Rhexon::Schema.check!("rhexon-schedule-1", piece["schedule"]) }
+      shop["pieces"].each { |piece| assert_nil Rhexon::Schema.check!("rhexon-schedule-2", piece["schedule"]) }
     end
   end
 end

@@ -30,7 +30,7 @@ module ShopHelper
   end
 
   def document(*steps, **fields)
-    { "format" => "rhexon-schedule/1", "steps" => steps, **fields.transform_keys(&:to_s) }
+    { "format" => "rhexon-schedule/2", "steps" => steps, **fields.transform_keys(&:to_s) }
   end
 
   def piece(document, id: "top", count: 1, area_m2: 1.0, wood: "closed", **fields)

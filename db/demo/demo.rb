@@ -103,7 +103,7 @@ module Demo
       end
       piece = Piece.create!(job: job, name: name, faces: faces,
                             **record.except("faces", "schedule", "reason").symbolize_keys)
-      document = { "format" => "rhexon-schedule/1", **record.fetch("schedule") }
+      document = { "format" => "rhexon-schedule/2", **record.fetch("schedule") }
       operations = document["steps"].each_cons(2).map do |before, step|
         { "op" => "add_step", "after" => before["id"], "step" => step }
       end

@@ -89,7 +89,7 @@ class Mix::Start
 
       sound = step.merge("id" => "s1", "kind" => "coat", "product" => "any", "method" => "brush", "wet_um" => 50,
                          "coats" => 1, "role" => "top")
-      Rhexon::Schedule::Document.check!({ "format" => "rhexon-schedule/1", "steps" => [ sound ] })
+      Rhexon::Schedule::Document.check!({ "format" => "rhexon-schedule/2", "steps" => [ sound ] })
       step
     end
 

@@ -62,9 +62,12 @@ class Shop::Beginning
                     figures: { "carrier" => "water", "density_g_per_ml" => 1.0 })
   end
 
-  def role(kind, colour) = if kind.include?("filler")
-                             "pore filler"
-                           else
-                             colour ? "stain" : "film"
-                           end
+  OF_CLASS = { "wax" => "wax", "siccative_oil" => "oil", "raw_oil" => "oil" }.freeze
+  private_constant :OF_CLASS
+
+  def role(kind, colour)
+    return "pore filler" if kind.include?("filler")
+
+    OF_CLASS.fetch(kind, colour ? "stain" : "film")
+  end
 end

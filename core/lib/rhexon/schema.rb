@@ -13,7 +13,7 @@ module Rhexon
 
     module_function
 
-    # @param name [String] "rhexon-schedule-1" or "rhexon-shop-1"
+    # @param name [String] "rhexon-schedule-2" or "rhexon-shop-1"
     # @param value [Object] parsed JSON
     # @return [nil]
     # @raise [InvalidInput] with the first thing that is wrong, where it stands and what is accepted

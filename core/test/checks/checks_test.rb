@@ -138,7 +138,7 @@ class ChecksTest < CoreTest
                                       method: "wipe"), coat("d2", product: "vinyl", wet_um: 90, role: "seal")
     assert_empty made.(dye, sealer, step("s3", "level", grits: [ "P320" ], aim: "denib"), coat("s4"))
     assert_equal [ "note" ], made.(dye, sealer, step("s3", "sand", grits: %w[P240 P320]), coat("s4")).map(&:level)
-    assert_empty made.(step("f1", "stain", product: "fill", method: "wipe"), step("f2", "sand", grits: [ "P220" ]),
+    assert_empty made.(step("f1", "fill", product: "fill", method: "wipe"), step("f2", "sand", grits: [ "P220" ]),
                        coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "scuff"), coat("s5"))
   end
 
@@ -179,7 +179,7 @@ class ChecksTest < CoreTest
     bad = plan(
       piece(
         document(coat("s1", coats: 2), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50),
-                 step("s4", "level", grits: %w[P800 P1000], aim: "rub_out"))
+                 step("s4", "rub_out", grits: %w[P800 P1000]))
       )
     )
     finding = findings(bad, "film.witness").first
@@ -190,7 +190,7 @@ class ChecksTest < CoreTest
   end
 
   def test_coats_that_fused_lacquer_and_sanding_between_coats_raise_no_rings
-    rub = step("s4", "level", grits: %w[P800 P1000], aim: "rub_out")
+    rub = step("s4", "rub_out", grits: %w[P800 P1000])
     assert_empty findings(plan(piece(document(coat("s1", coats: 3), rub))), "film.witness")
     assert_empty findings(
       plan(

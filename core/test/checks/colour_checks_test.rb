@@ -141,8 +141,8 @@ class ColourChecksTest < CoreTest
     putty = { "id" => "putty", "class" => "waterborne_filler", "role" => "putty" }
     made = plan(
       piece(
-        document(sand, step("s2", "stain", product: "putty", method: "wipe"),
-                 step("s3", "stain", product: "putty", method: "wipe"), coat("s4"))
+        document(sand, step("s2", "fill", product: "putty", method: "wipe"),
+                 step("s3", "fill", product: "putty", method: "wipe"), coat("s4"))
       ).merge("wood" => "elm", "boards" => []),
       products: PRODUCTS + [ putty ]
     )

@@ -10,7 +10,7 @@ class MendingTest < CoreTest
   ].freeze
 
   def mending(steps: COATS, pass: "top/s1/2/show", begun: [ "top/s1/1/show", "top/s1/2/show" ], products: shelf)
-    document = { "format" => "rhexon-schedule/1", "steps" => steps }
+    document = { "format" => "rhexon-schedule/2", "steps" => steps }
     found = Rhexon::Faults::Mending.new(document, pass: pass, begun: begun, products: products)
     [ found, document ]
   end
@@ -70,9 +70,9 @@ class MendingTest < CoreTest
   def test_stripping_builds_up_again_to_the_coat_at_fault
     stain = { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }
     steps = mended("wrinkle", "strip", steps: [ stain, *COATS ])
-    assert_equal %w[stain coat level sand stain coat coat], steps.map { |step| step["kind"] }
+    assert_equal %w[stain coat strip sand stain coat coat], steps.map { |step| step["kind"] }
     assert_equal 2, steps[5]["coats"]
-    assert_equal 200, steps[2]["removes_um"]
+    assert_equal [ "sanding", [ "P150" ] ], steps[2].values_at("way", "grits")
   end
 
   def test_blush_on_a_film_that_redissolves_takes_a_mist_coat
@@ -122,8 +122,8 @@ class MendingTest < CoreTest
   # colour.
   def test_a_polish_that_is_sanded_through_is_polished_again
     rubbed = [
-      *COATS, { "id" => "s2", "kind" => "level", "grits" => [ "P800" ], "aim" => "rub_out" },
-      { "id" => "s3", "kind" => "level", "grits" => [ "P1200" ], "aim" => "rub_out" }
+      *COATS, { "id" => "s2", "kind" => "rub_out", "grits" => [ "P800" ] },
+      { "id" => "s3", "kind" => "rub_out", "grits" => [ "P1200" ] }
     ]
     log = {
       steps: rubbed, pass: "top/s1/3/show", begun: [ "top/s1/3/show", "top/s2/1/show", "top/s3/1/show" ],
@@ -139,10 +139,10 @@ class MendingTest < CoreTest
     assert_equal [ "touch_in" ],
                  ways.([ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" }, *rubbed ])
     steps = mended("sanded_through", "recoat", **log).drop(3)
-    assert_equal %w[sand coat level level], steps.map { |step| step["kind"] }
+    assert_equal %w[sand coat rub_out rub_out], steps.map { |step| step["kind"] }
     assert_equal [ [ "P800" ], [ "P1200" ] ], steps.last(2).map { |step| step["grits"] }
     half = mended("sanded_through", "recoat", **log, begun: [ "top/s1/3/show", "top/s2/1/show" ])
-    assert_equal %w[coat level sand coat level level], half.map { |step| step["kind"] },
+    assert_equal %w[coat rub_out sand coat rub_out rub_out], half.map { |step| step["kind"] },
                  "the paper that is still to come is not doubled"
   end
 end

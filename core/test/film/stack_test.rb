@@ -68,8 +68,8 @@ class StackTest < CoreTest
 
   def test_clear_above_colour
     assert_nil lay(stack, "w20").clear_over_colour
-    assert_in_delta 18.7, lay(stack.stain(product("russet")), "w20").clear_over_colour[:face_um], 1e-9
-    assert_in_delta 0, lay(stack, "w20").stain(product("russet")).abrade(100).clear_over_colour[:face_um], 1e-9
+    assert_in_delta 18.7, lay(stack.stain, "w20").clear_over_colour[:face_um], 1e-9
+    assert_in_delta 0, lay(stack, "w20").stain.abrade(100).clear_over_colour[:face_um], 1e-9
   end
 
   # sd: 10 % of 18.7, 10 % of 30.6, 25 % of 10, independent: sqrt(1.87² + 3.06² + 2.5²) = 4.3716
@@ -80,8 +80,8 @@ class StackTest < CoreTest
     assert_in_delta 0.1587, film.chance_under(39.3 - 4.3716), 0.0005
   end
 
-  def off(texture, **step)
-    Rhexon::Film::Abrasion.of_step({ "kind" => "level", "aim" => "rub_out", **step.transform_keys(&:to_s) }, texture)
+  def off(texture, aim: "rub_out", **step)
+    Rhexon::Film::Abrasion.of(aim, step.transform_keys(&:to_s), texture)
   end
 
   # Sprayed texture 12 + 3; then P600 5 · 25.8 / 46.2 = 2.792, P1000 1.981, P2000 1.115, P3000 0.649. By machine only
@@ -121,7 +121,7 @@ class StackTest < CoreTest
                  ].map { |grit| off(12.0, aim: "between", grits: [ grit ]).um.round(2) }
     assert_in_delta 2, off(12.0, aim: "scuff", grits: [ "P320" ]).um, 1e-9
     assert_in_delta 2 * 58.5 / 46.2,
-                    Rhexon::Film::Abrasion.of_step({ "kind" => "sand", "grits" => %w[P240 P320] }, 12.0).um, 1e-9
+                    Rhexon::Film::Abrasion.of("scuff", { "grits" => %w[P240 P320] }, 12.0).um, 1e-9
     assert_in_delta 0.5, off(12.0, aim: "denib", grits: [ "P320" ]).um, 1e-9
     assert_in_delta 3, off(12.0, aim: "between", grits: [ "P320" ], removes_um: 3).um, 1e-9
   end
@@ -161,11 +161,10 @@ class StackTest < CoreTest
     assert_in_delta (3.36 * (0.4 + 0.75 + 23)) / 200, wiped.pores_filled, 1e-4
     assert_equal "half-filled", wiped.pores
     assert_in_delta 0.4 * 0.4 * 34 / 200, lay(stack(wood: "open"), "w20").pores_filled, 1e-9
-    filler = Rhexon::Materials::Product.new("id" => "f", "class" => "paste_filler_oil")
-    once = stack(wood: "open").stain(filler)
+    once = stack(wood: "open").fill
     assert_in_delta 0.7225, once.pores_filled, 1e-9
-    assert_in_delta 0.9230, once.stain(filler).pores_filled, 1e-4
-    assert_equal %w[half-filled closed], [ once.pores, once.stain(filler).pores ]
+    assert_in_delta 0.9230, once.fill.pores_filled, 1e-4
+    assert_equal %w[half-filled closed], [ once.pores, once.fill.pores ]
     assert_in_delta once.pores_filled + 0.4 * 0.4 * 34 / 200, lay(once, "w20").abrade(6).cut_back.pores_filled, 1e-9,
                     "neither levelling nor cutting back empties them"
     epoxy = lay(stack(wood: "open"), "w20").coat(Rhexon::Materials::Product.new("id" => "e", "class" => "epoxy_clear"),
@@ -178,7 +177,7 @@ class StackTest < CoreTest
   # z = 1.55 / 1.699 = 0.912.
   # A denib of 0.65 ± 0.16 never gets there.
   def test_the_chance_of_going_through_to_colour
-    sealed = lay(stack(arris: "sharp").stain(product("russet")), "lacquer", wet: 90)
+    sealed = lay(stack(arris: "sharp").stain, "lacquer", wet: 90)
     assert_in_delta 0.819, sealed.sand_through(5, hidden: false)[:chance], 0.001
     assert_operator sealed.sand_through(0.5, hidden: false)[:chance], :<, 1e-6
     assert_nil lay(stack, "lacquer").sand_through(5, hidden: false), "bare wood has no colour"

@@ -78,10 +78,28 @@ class EveryStepTest < CoreTest
 
   def fields(kind) = kind == "coat" ? { "role" => "top", "wet_um" => 60, "coats" => 1 } : {}
 
+  # What a kind that lays nothing on must say, in each way it is done.
+  OWN = {
+    "sand" => [ { "grits" => [ "P150" ] } ], "wait" => [ { "minutes" => 5 }, { "milestone" => "full_cure" } ],
+    "level" => %w[denib scuff between cut_back].map { |aim| { "grits" => [ "P320" ], "aim" => aim } },
+    "rub_out" => [
+      { "grits" => %w[P600 P1200
+                      wool-0000] }, { "grits" => %w[P1000 compound-fine finishing-glaze], "lubricant" => "oil" }
+    ],
+    "polish" => [ { "grits" => %w[pumice rottenstone], "polish_on" => "felt" } ]
+  }.freeze
+
+  def own(kind)
+    OWN[kind] || Rhexon::Schedule::Kinds.ways(kind).keys.map { |way| { "way" => way } }.then { |ways|
+      ways.empty? ? [ {} ] : ways
+    }
+  end
+
   def test_every_product_in_every_kind_of_step_by_every_method
-    taken = %w[stain coat].product(SHELF, METHODS, VARIANTS).count do |kind, product, method, variant|
+    taken = Rhexon::Schedule::Kinds.laying.product(SHELF, METHODS, VARIANTS).count do |kind, product, method, variant|
       sound?(
-        { "id" => "s1", "kind" => kind, "product" => product["id"], "method" => method, **fields(kind), **variant }
+        { "id" => "s1", "kind" => kind, "product" => product["id"], "method" => method, **fields(kind), **variant,
+          **(kind == "fill" && variant.empty? ? { "way" => "slurry" } : {}) }
       )
     rescue StandardError => error
       flunk "#{kind} #{product["id"]} #{method} #{variant}: #{error.class} #{error.message} #{error.backtrace.first}"
@@ -99,12 +117,31 @@ class EveryStepTest < CoreTest
 
   def test_no_other_kind_of_step_lays_a_product_on
     (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).each do |kind|
-      own = {
-        "sand" => { "grits" => [ "P150" ] }, "level" => { "grits" => [ "P320" ], "aim" => "between" },
-        "wait" => { "minutes" => 5 }
-      }.fetch(kind, {})
-      assert sound?({ "id" => "s1", "kind" => kind, **own }), kind
-      refute sound?({ "id" => "s1", "kind" => kind, "product" => "w20", "method" => "spray", **own }), kind
+      own(kind).each do |own|
+        assert sound?({ "id" => "s1", "kind" => kind, **own }), "#{kind} #{own}"
+        refute sound?({ "id" => "s1", "kind" => kind, "product" => "w20", "method" => "spray", **own }), kind
+      end
+    end
+  end
+
+  # Each kind under, between and over films, stains and fillers of the demo shelf.
+  def test_every_kind_of_step_between_all_others
+    laid = Rhexon::Schedule::Kinds.laying.flat_map do |kind|
+      product = SHELF.find { |one| Rhexon::Schedule::Kinds.methods(kind, Rhexon::Materials::Product.read(one)).any? }
+      read = Rhexon::Materials::Product.read(product)
+      method = Rhexon::Schedule::Kinds.methods(kind, read).first
+      way = { "way" => "slurry" } if kind == "fill" && read.film?
+      [ { "kind" => kind, "product" => product["id"], "method" => method, **way.to_h, **fields(kind) } ]
+    end
+    others = (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).flat_map { |kind|
+      own(kind).map { |own| { "kind" => kind, **own } }
+    }
+    laid.product(laid + others, laid).each do |steps|
+      numbered = steps.each_with_index.map { |step, index| { "id" => "s#{index}", **step } }
+      assert sound?(*numbered), numbered.map { |step| step.values_at("kind", "way", "product") }.inspect
+    rescue StandardError => error
+      flunk "#{steps.map { |step| step.values_at("kind", "way", "product") }}: #{error.class} #{error.message} " \
+            "#{error.backtrace.first}"
     end
   end
 

@@ -7,7 +7,7 @@ class SheetTest < CoreTest
     plan(
       piece(
         document(step("s0", "stain", product: "russet", method: "wipe"), coat("s1", coats: 3),
-                 step("s2", "level", grits: [ "P800" ], aim: "rub_out")),
+                 step("s2", "rub_out", grits: [ "P800" ])),
         use: "furniture"
       )
     )
@@ -64,7 +64,7 @@ class SheetTest < CoreTest
   def test_the_drying_ledger_sums_to_the_clock
     sheet(
       plan(
-        piece(document(coat("s1", coats: 3), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))), t_c: 16, rh: 62
+        piece(document(coat("s1", coats: 3), step("s2", "rub_out", grits: [ "P800" ]))), t_c: 16, rh: 62
       )
     )
       .rows

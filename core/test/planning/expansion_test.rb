@@ -22,8 +22,8 @@ class ExpansionTest < CoreTest
   def test_minutes_of_hands
     passes = expand(step("s1", "sand", grits: %w[P150 P180]), step("s2", "raise_grain"), coat("s3"),
                     step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"),
-                    step("s6", "level", grits: %w[P800 P1000],
-                                        aim: "rub_out"), step("s7", "look"), step("s8", "wait", minutes: 60), count: 3)
+                    step("s6", "rub_out", grits: %w[P800 P1000]), step("s7", "look"),
+                    step("s8", "wait", minutes: 60), count: 3)
     assert_equal [ 18, 3, 4, 18, 4, 24, 2, 0 ], passes.map(&:each_min)
     assert_equal [ 54, 9, 10 + 12 + 15, 54, 37, 72, 6, 0 ], passes.map(&:hands_min)
   end
@@ -31,7 +31,7 @@ class ExpansionTest < CoreTest
   def test_what_the_next_pass_on_a_face_waits_for
     passes = expand(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]), coat("s3"),
                     step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"), step("s6", "look"),
-                    step("s7", "wait", milestone: "stack"), step("s8", "level", grits: [ "P800" ], aim: "rub_out"))
+                    step("s7", "wait", milestone: "stack"), step("s8", "rub_out", grits: [ "P800" ]))
     expected = [
       [], [ %w[s1/1 dry] ], [], [ %w[s3/1 sand] ], [ %w[s3/1 recoat_opens] ], [ %w[s5/1 dust_safe] ],
       [ %w[s5/1 stack] ], [ %w[s5/1 rub_out] ]
@@ -61,7 +61,7 @@ class ExpansionTest < CoreTest
     assert_equal %w[rub_out], last.(coat("s1", product: "lacquer"), denib)
     assert_equal %w[rub_out],
                  last.(coat("s1", product: "seal", method: "pad", wet_um: 12),
-                       step("s9", "level", grits: [ "P800" ], aim: "rub_out"))
+                       step("s9", "rub_out", grits: [ "P800" ]))
     assert_equal %w[sand],
                  last.(step("s1", "stain", product: "umber", method: "wipe"), step("s9", "sand", grits: [ "P220" ]))
   end

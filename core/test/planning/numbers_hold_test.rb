@@ -121,7 +121,7 @@ class NumbersHoldTest < CoreTest
 
   def soft(now: "2026-11-23T07:30+01:00", **level)
     plan(
-      piece(document(coat("s1"), step("s2", "level", grits: [ "P1000" ], aim: "rub_out", while_soft: true, **level))),
+      piece(document(coat("s1"), step("s2", "rub_out", grits: [ "P1000" ], while_soft: true, **level))),
       products: SOFT, now: now
     )
   end

@@ -79,7 +79,7 @@ class PlanChecker
 
       sides = piece["faces"].reject { |face| face["kind"] == "edges" }.map { |face| face["id"] }
       mine = @passes.select { |pass| pass["piece"] == piece["id"] }
-      mine.select { |pass| %w[coat stain sand level raise_grain].include?(pass["kind"]) && !planted(pass) }
+      mine.select { |pass| !%w[look wait wipe_off scuff].include?(pass["kind"]) && !planted(pass) }
         .flat_map do |pass|
           worked = sides & pass["faces"]
           (worked.size == 1 ? sides - worked : sides).filter_map do |face|

@@ -165,17 +165,26 @@ module RandomShops
   end
 
   def random_step(random, id)
-    case random.rand(8)
+    case random.rand(10)
     when 0 then step(id, "sand", grits: %w[P150 P180])
     when 1 then step(id, "raise_grain")
     when 2 then step(id, "stain", product: "russet", method: "wipe")
     when 3
-      step(id, "level", grits: [ "P320" ], aim: %w[between rub_out].sample(random: random),
+      step(id, "level", grits: [ "P320" ], aim: %w[between scuff].sample(random: random),
                         removes_um: random.rand(1..5))
     when 4 then step(id, "wait", minutes: random.rand(10..900))
     when 5 then step(id, "look")
+    when 6 then random_other(random, id)
     else random_coat(random, id)
     end
+  end
+
+  def random_other(random, id)
+    [
+      step(id, "clean", way: %w[vacuum wash solvent_wipe].sample(random: random)), step(id, "scrape"),
+      step(id, "strip", way: %w[scraping stripper].sample(random: random)), step(id, "mend", way: "putty", spots: 3),
+      step(id, "rub_out", grits: %w[P800 P1200]), step(id, "measure", way: "moisture"), step(id, "fit")
+    ].sample(random: random)
   end
 
   def random_coat(random, id)

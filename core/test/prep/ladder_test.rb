@@ -4,7 +4,10 @@ class LadderTest < CoreTest
   LADDER = Rhexon::Prep::Ladder
 
   def abrasives(*names) = names.map { |name| Rhexon::Prep::Abrasive.read(name) }
-  def shelf = abrasives("P320", "P400", "P600", "P800", "P1000", "P1200", "P2000", "P3000", "wool-0000", "compound-medium", "compound-fine")
+  def shelf
+    abrasives("P320", "P400", "P600", "P800", "P1000", "P1200", "P2000", "P3000", "wool-0000", "compound-medium",
+              "compound-fine")
+  end
 
   def build(from_um, to, shelf: self.shelf, **options)
     LADDER.build(from_um: from_um, to: abrasives(to).first, shelf: shelf, **options)&.map(&:to_s)
@@ -38,6 +41,6 @@ class LadderTest < CoreTest
   def test_the_last_rung_for_a_sheen
     last = ->(gu, film = 85) { LADDER.last_for(gu, shelf: shelf, film_gu: film).to_s }
     assert_equal %w[P2000 wool-0000 compound-fine P320], [ last.(40), last.(30), last.(90), last.(4) ]
-    assert_equal "P2000", last.(60, 28), "a satin film comes to 43 at most"
+    assert_equal "P3000", last.(60, 28), "a satin film comes to 43 at most, and P3000 gets there"
   end
 end

@@ -155,7 +155,7 @@ class EditTest < CoreTest
     words = Rhexon::Schedule::Words
     assert_equal "Sand P150, P180", words.step(base["steps"][0])
     assert_equal "Top coat, W20", words.step(base["steps"][2], "W20")
-    assert_equal "Rub out P800", words.step(step("s1", "level", grits: [ "P800" ], aim: "rub_out"))
+    assert_equal "Rub out P800", words.step(step("s1", "rub_out", grits: [ "P800" ]))
     durations = [ 45, 185, 7000 ].map { |minutes| Rhexon::Units.duration(minutes) }
     assert_equal [ "45 min", "3 h 05", "4 d 20 h 40" ], durations
   end

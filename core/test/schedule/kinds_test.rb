@@ -20,16 +20,54 @@ class KindsTest < CoreTest
     KINDS.check_changes!(document, nil, products)
   end
 
-  def test_a_stain_is_a_dye_a_pigment_stain_or_a_filler_and_nothing_else
+  def test_a_stain_is_a_dye_or_a_pigment_stain_and_nothing_else
     check(step("s1", "stain", product: "russet", method: "spray"))
-    check(step("s1", "stain", product: "filler", method: "wipe"))
     error = refusal { check(step("s1", "stain", product: "wax", method: "wipe")) }
     assert_equal "steps/s1/product", error.where
-    assert_includes error.message, "Stain cannot use Paste wax: it wants a dye, a pigment stain or a filler. " \
-                                   "Accepted: Clear filler, Umber oil stain, Russet dye."
+    assert_includes error.message, "Stain cannot use Paste wax: it wants a dye or a pigment stain. " \
+                                   "Accepted: Umber oil stain, Russet dye."
     assert_match(/cannot use W20/, refusal { check(step("s1", "stain", product: "w20", method: "wipe")) }.message)
-    assert_match(/Clear filler cannot be sprayed: that is not how it is laid on\. Accepted: wiped, brushed, padded/,
-                 refusal { check(step("s1", "stain", product: "filler", method: "spray")) }.message)
+    assert_match(/cannot use Clear filler/, refusal {
+      check(step("s1", "stain", product: "filler", method: "wipe"))
+    }.message)
+  end
+
+  def test_pores_are_filled_with_a_filler_or_with_a_slurry_of_a_finish
+    check(step("s1", "fill", product: "filler", method: "wipe"))
+    check(step("s1", "fill", product: "seal", method: "pad", way: "slurry", grits: [ "P400" ]))
+    assert_match(/Clear filler cannot be sprayed: that is not how it is laid on\. Accepted: wiped, padded, brushed/,
+                 refusal { check(step("s1", "fill", product: "filler", method: "spray")) }.message)
+    assert_match(/Dewaxed shellac does not go on that way\. Accepted: a slurry/,
+                 refusal { check(step("s1", "fill", product: "seal", method: "pad")) }.message)
+    assert_match(/Clear filler does not go on that way/,
+                 refusal { check(step("s1", "fill", product: "filler", method: "wipe", way: "slurry")) }.message)
+    assert_match(/cannot use Russet dye/, refusal {
+      check(step("s1", "fill", product: "russet", method: "wipe"))
+    }.message)
+  end
+
+  def test_wax_is_waxed_and_oil_is_oiled
+    oil = product("oil", name: "Rubbing oil", class: "siccative_oil")
+    check(step("s1", "wax", product: "wax", method: "wipe"))
+    check(step("s1", "oil", product: "oil", method: "wipe", coats: 3), shelf(oil))
+    assert_match(/Wax cannot use Bar varnish: it wants a wax/,
+                 refusal { check(step("s1", "wax", product: "varnish", method: "brush")) }.message)
+    assert_match(/Oil cannot use Bar varnish/,
+                 refusal { check(step("s1", "oil", product: "varnish", method: "wipe")) }.message)
+  end
+
+  def test_a_kind_is_done_in_its_own_ways_and_with_what_it_may_rub_with
+    changed = ->(kind, **fields) {
+      Rhexon::Schedule::Edit.apply(document,
+                                   { "op" => "add_step", "after" => nil, "step" => step("s1", kind, **fields) })
+    }
+    assert_match(/Strip is not done by putty\. Accepted: scraping, sanding, warm_scraping, stripper/,
+                 refusal { changed.("strip", way: "putty") }.message)
+    assert_match(/Sand is not done with fine compound\. Accepted: paper/,
+                 refusal { changed.("sand", grits: [ "compound-fine" ]) }.message)
+    assert_match(/needs how it is done/, refusal { changed.("clean") }.message)
+    changed.("rub_out", grits: %w[P1200 wool-0000 compound-fine])
+    changed.("clean", way: "wash")
   end
 
   def test_a_coat_is_a_film_laid_on_by_a_method_its_product_has_a_wet_film_for
@@ -85,16 +123,17 @@ class KindsTest < CoreTest
 
   def test_forms_offer_what_the_rule_accepts_the_usual_ones_first
     products = shelf(wax, thinner, filler, product("top", name: "A top", class: "oil_varnish", role: "top coat")).values
-    assert_equal %w[filler umber russet], KINDS.sorted("stain", products).map(&:id),
+    assert_equal %w[umber russet], KINDS.sorted("stain", products).map(&:id),
                  "a role that is named goes first, then as they stand on the shelf"
     assert_equal [ "top", "w20" ], KINDS.sorted("coat", products).map(&:id).first(2)
     assert_equal "waxy", KINDS.sorted("coat", products).last.id, "what holds wax goes last"
-    %w[stain coat].each do |kind|
+    KINDS.laying.each do |kind|
       KINDS.sorted(kind, products).each do |product|
         KINDS.methods(kind, product).each do |method|
           check(
             step("s1", kind, product: product.id, method: method,
-                             **(kind == "coat" ? { wet_um: 50, coats: 1, role: "top" } : {})),
+                             **(kind == "coat" ? { wet_um: 50, coats: 1, role: "top" } : {}),
+                             **(kind == "fill" && product.film? ? { way: "slurry" } : {})),
             products.to_h { |one| [ one.id, one ] }
           )
         end
@@ -105,7 +144,7 @@ class KindsTest < CoreTest
 
   def test_every_kind_of_the_schema_is_listed
     schema = JSON.parse(
-      File.read(File.join(Rhexon::Schema::FOLDER, "rhexon-schedule-1.json"))
+      File.read(File.join(Rhexon::Schema::FOLDER, "rhexon-schedule-2.json"))
     )["$defs"]["step"]["properties"]
     assert_equal schema["kind"]["enum"].sort, KINDS.all.sort
     assert_equal schema.keys.sort, KINDS.all.flat_map { |kind| KINDS.fields(kind) }.uniq.sort

@@ -112,7 +112,7 @@ class PlannerTest < CoreTest
   end
 
   def test_rub_out_waits_three_days_at_least_and_by_school
-    steps = document(coat("s1"), step("s2", "level", grits: [ "P800" ], aim: "rub_out"))
+    steps = document(coat("s1"), step("s2", "rub_out", grits: [ "P800" ]))
     wait = ->(**fields) {
       placement(plan(piece(steps), **fields), "s2/1")
           .waits.first

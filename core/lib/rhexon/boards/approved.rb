@@ -4,7 +4,6 @@ module Rhexon
     module Approved
       # What may change without changing the look: when, where and by whom.
       OF_THE_CLOCK = %w[pins room dry_room tool].freeze
-      LOOKED_AT = %w[wait look].freeze
 
       module_function
 
@@ -14,7 +13,7 @@ module Rhexon
       def stale?(approved, planned) = looks(approved) != looks(planned)
 
       def looks(document)
-        document["steps"].reject { |step| LOOKED_AT.include?(step["kind"]) }.map { |step| step.except(*OF_THE_CLOCK) }
+        document["steps"].reject { |step| Work::Steps.idle?(step) }.map { |step| step.except(*OF_THE_CLOCK) }
       end
 
       private_class_method :looks

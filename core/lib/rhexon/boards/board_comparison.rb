@@ -18,7 +18,7 @@ module Rhexon
       # @param timber [Array(String, String)] named on the board and on the piece; nil where not stated
       # @return [Array<Difference>]
       def differences(layers, steps, products:, timber: [ nil, nil ])
-        there, here = [ layers, steps ].map { |list| list.select { |step| %w[stain coat].include?(step["kind"]) } }
+        there, here = [ layers, steps ].map { |list| list.select { |step| Work::Steps.lays?(step) } }
         [ *wood(*timber), *preparation(layers, steps), *things(there, here, products), *ways(there, here, products) ]
       end
 
@@ -46,7 +46,7 @@ module Rhexon
 
       def preparation(layers, steps)
         grits = [ layers, steps ].map do |list|
-          list.take_while { |step| !%w[stain coat].include?(step["kind"]) }
+          list.take_while { |step| !Work::Steps.lays?(step) }
             .select { |step| step["kind"] == "sand" }.last
             &.fetch("grits")&.last
         end

@@ -5,9 +5,10 @@ module Rhexon
     module FactorLevels
       # Fields that a level may set, and the kinds of step that have them. "included": false leaves the step out.
       FIELDS = {
-        "strength_percent" => %w[stain], "product" => %w[stain coat], "method" => %w[stain coat], "coats" => %w[coat],
-        "wet_um" => %w[coat], "thinned_percent" => %w[stain coat], "last_grit" => %w[sand],
-        "included" => %w[sand raise_grain stain coat level]
+        "strength_percent" => %w[stain], "product" => %w[stain fill coat oil wax],
+        "method" => %w[stain fill coat oil wax], "coats" => %w[coat oil fill], "wet_um" => %w[coat],
+        "thinned_percent" => %w[stain coat oil], "last_grit" => %w[sand],
+        "included" => %w[sand scrape raise_grain stain fill coat oil level rub_out polish wax]
       }.freeze
 
       module_function

@@ -2,8 +2,6 @@ module Rhexon
   module Boards
     # A strip of a board that shows the base after each stage, the bare wood first.
     module StepStrip
-      BARE = %w[sand raise_grain].freeze
-
       module_function
 
       # @param base [Array<Hash>] steps of a schedule document
@@ -11,14 +9,13 @@ module Rhexon
       #   in Colour::Looks
       def stages(base)
         after = base.each_with_index.flat_map do |step, index|
-          case step["kind"]
-          when "stain", "level" then [ base.first(index) + [ step ] ]
-          when "coat"
-            (1..(step["coats"] || 1)).map { |coats| base.first(index) + [ step.merge("coats" => coats) ] }
-          else []
-          end
+          work = Work::Kind.find(step["kind"])
+          next [] if work.idle? || work.phase(step) == "prepare"
+          next [ base.first(index) + [ step ] ] unless step.key?("coats")
+
+          (1..step["coats"]).map { |coats| base.first(index) + [ step.merge("coats" => coats) ] }
         end
-        [ base.take_while { |step| BARE.include?(step["kind"]) }, *after ]
+        [ base.take_while { |step| Work::Steps.prepares?(step) }, *after ]
       end
     end
   end

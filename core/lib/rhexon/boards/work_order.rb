@@ -17,7 +17,6 @@ module Rhexon
       # Own to a cell and no part of what is done.
       OWN = %w[id pins faces room].freeze
       MOST_STEPS = 60
-      WET = %w[stain coat].freeze
 
       # @param cells [Hash{String=>Array<Hash>}] label => layers
       def initialize(cells)
@@ -33,10 +32,10 @@ module Rhexon
           batches.each_with_index.map do |(step, coats, cells), index|
             Pass.new(
               step: {
-                "id" => "s#{index + 1}", **step, **(step["kind"] == "coat" ? { "coats" => coats } : {}),
+                "id" => "s#{index + 1}", **step, **(coats > 1 || Work::Steps.film?(step) ? { "coats" => coats } : {}),
                 "faces" => cells
               },
-              cells: cells, masked: WET.include?(step["kind"]) ? @cells.keys - cells : []
+              cells: cells, masked: Work::Steps.lays?(step) ? @cells.keys - cells : []
             ).freeze
           end
         end
@@ -52,7 +51,7 @@ module Rhexon
 
       # How often tape is put on or taken off a cell.
       def mask_moves
-        passes.select { |pass| WET.include?(pass.step["kind"]) }
+        passes.select { |pass| Work::Steps.lays?(pass.step) }
           .map(&:masked)
           .then do |masks|
             [ [], *masks ].each_cons(2).sum { |before, after| (before | after).size - (before & after).size }
@@ -63,7 +62,7 @@ module Rhexon
       # @param areas [Hash{String=>Float}] m² by label
       # @return [Array<Hash>] product, ml
       def amounts(areas, products)
-        passes.select { |pass| WET.include?(pass.step["kind"]) }
+        passes.select { |pass| Work::Steps.lays?(pass.step) }
           .group_by { |pass| pass.step["product"] }
           .map do |product, mine|
             Rhexon.refuse_unless(products.key?(product), "The board names a product that is not there: #{product}",
@@ -103,7 +102,7 @@ module Rhexon
           step = left.values.filter_map(&:first).uniq.min_by { |candidate| rank(candidate, left, done.last) }
           cells = left.select { |_, queue| queue.first == step }.keys
           cells.each { |cell| left[cell].shift }
-          if done.last && done.last[0] == step && done.last[2] == cells && step["kind"] == "coat"
+          if done.last && done.last[0] == step && done.last[2] == cells && Work::Steps.lays?(step)
             done.last[1] += 1
           else
             done << [ step, 1, cells ]

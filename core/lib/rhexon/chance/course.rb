@@ -116,7 +116,7 @@ module Rhexon
 
       def part(lower, part, crowd)
         pass = @model.passes[lower]
-        product = pass.kind == "raise_grain" ? Planning::MilestoneCalculator::GRAIN : pass.product
+        product = Planning::MilestoneCalculator.dries(pass)
         Part.new(process(product, part, pass), part.needed * crowd, part.phase, belief(product, part.phase))
       end
 

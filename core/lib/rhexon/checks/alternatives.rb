@@ -72,7 +72,7 @@ module Rhexon
         {
           "op" => "all",
           "operations" => untouched(context)
-            .select { |step| %w[stain coat].include?(step["kind"]) }
+            .select { |step| Work::Steps.lays?(step) }
             .map { |step| { "op" => "change_step", "id" => step["id"], "set" => { "room" => room } } }
         }
       end

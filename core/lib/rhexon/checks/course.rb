@@ -24,11 +24,11 @@ module Rhexon
       def steps = laid.map(&:step)
 
       # @return [Array<Laid>] stains and coats before, nearest last
-      def under(one) = laid.take_while { |other| !other.equal?(one) }.select { |other| other.stain? || other.coat? }
+      def under(one) = laid.take_while { |other| !other.equal?(one) }.select(&:lays?)
 
       # @return [Laid, nil] the stain or coat that follows
       def over(one)
-        laid.drop_while { |other| !other.equal?(one) }.drop(1).find { |other| other.stain? || other.coat? }
+        laid.drop_while { |other| !other.equal?(one) }.drop(1).find(&:lays?)
       end
 
       # @return [Prep::Abrasive, nil] the last the bare wood was sanded with before

@@ -9,13 +9,14 @@ module Rhexon
       def begun? = placements.any? { |placement| placement.status != "planned" }
       def stain? = step["kind"] == "stain"
       def coat? = step["kind"] == "coat"
+      def lays? = Work::Steps.lays?(step)
 
       # A film that shows what lies under it.
       def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
 
       # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes
       # from its can, a filler fills pores.
-      def colours? = (stain? && !product.filler?) || (coat? && product.colour == "tinted")
+      def colours? = stain? || (coat? && product.colour == "tinted")
     end
   end
 end

@@ -24,7 +24,7 @@ module Rhexon
       # What the window is, and what has to go into it.
       def figures(context, step)
         passes = context.plan.queues.fetch(context.piece.id).select do |pass|
-          pass.step["id"] == step["id"] && pass.kind != "wait"
+          pass.step["id"] == step["id"] && pass.work.hands?
         end
         pass = passes.find(&:hard) or return ""
         lower = context.plan.model.passes[pass.hard.lower]

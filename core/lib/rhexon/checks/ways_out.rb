@@ -44,7 +44,7 @@ module Rhexon
 
       # Rooms in which the work can dry.
       def other_rooms
-        laid = @context.document["steps"].select { |step| %w[stain coat].include?(step["kind"]) }
+        laid = @context.document["steps"].select { |step| Work::Steps.lays?(step) }
         @context.shop.rooms.each_value.reject { |room| room.rack_places&.zero? }.filter_map do |room|
           moved = laid.map { |step| set(step, "dry_room" => room.id) }
           dated("Let it dry in the #{room.id}", { "op" => "all", "operations" => moved })

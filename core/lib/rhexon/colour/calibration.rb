@@ -56,7 +56,7 @@ module Rhexon
       def known(board, products)
         species = Wood.named(board["wood"]) or return []
         bare, laid = board["cells"].partition { |cell|
-          cell["layers"].none? { |step| %w[stain coat].include?(step["kind"]) }
+          cell["layers"].none? { |step| Work::Steps.lays?(step) }
         }
         wood = bare.any? ? Wood.read(species: species, lab: mean(bare)) : Wood.for_species(species)
         laid.group_by { |cell| cell["layers"] }.filter_map do |layers, alike|

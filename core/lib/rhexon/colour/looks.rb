@@ -84,17 +84,22 @@ module Rhexon
 
       def walk(step)
         case step["kind"]
-        when "sand" then sand(step)
         when "stain" then [ stained(step) ]
-        when "coat" then (1..(step["coats"] || 1)).map { |coat| coated(step, coat) }
-        when "level" then levelled(step)
-        else []
+        when "fill" then step["way"] == "slurry" ? [] : [ stained(step) ]
+        when "coat", "oil" then (1..(step["coats"] || 1)).map { |coat| coated(step, coat) }
+        else abraded(step)
         end
       end
 
-      # Only what lies bare is sanded to another grain.
-      def sand(step)
-        @grain_um = Prep::Abrasive.near(step["grits"].last).mean_um.to_f if @films.empty?
+      # What comes off a film takes its colour with it; bare wood is given another grain.
+      def abraded(step)
+        work = Work::Kind.find(step["kind"])
+        return [] unless work.abrades?
+
+        last = work.rubbing(step).last
+        return levelled(step, work) if @films.any?
+
+        @grain_um = last.mean_um.to_f if last
         []
       end
 
@@ -152,7 +157,7 @@ module Rhexon
         @texture_um = Film::Abrasion.texture_um(step["method"]).to_f
         @films <<
           {
-            um: Film::Coat.dry_um(step["wet_um"], solids), k: optics.k.map { |k| k * strength(product) },
+            um: Film::Coat.dry_um(wet_um(step, product), solids), k: optics.k.map { |k| k * strength(product) },
             s: optics.s.map { |s| s * strength(product) }
           }
         @open_stain = false
@@ -160,10 +165,12 @@ module Rhexon
         stage(step, coat)
       end
 
-      # What comes off the top takes its colour with it.
-      def levelled(step)
-        taken_off = Film::Abrasion.of_step(step, @texture_um)
-        off = taken_off.um
+      # An oil is rubbed in by what the hand leaves on.
+      def wet_um(step, product) = step["wet_um"] || product.wet_um(step["method"])&.value || 0
+
+      def levelled(step, work)
+        taken_off = work.taken(step, @texture_um)
+        off = work.bares?(step) ? Float::INFINITY : taken_off.um
         @texture_um = taken_off.texture_um
         while off.positive? && @films.any?
           taken = [ off, @films.last[:um] ].min

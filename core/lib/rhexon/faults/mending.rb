@@ -15,7 +15,7 @@ module Rhexon
         @coat = Integer(coat.to_s, exception: false) || 1
         @faces = faces.to_s.split("+")
         @step = Schedule::Document.step(document, @step_id)
-        Rhexon.refuse_unless(%w[coat stain].include?(@step["kind"]), "A fault is logged on a coat or a stain",
+        Rhexon.refuse_unless(Work::Steps.lays?(@step), "A fault is logged on a coat or a stain",
                              where: "pass", accepted: "the pass that was laid on last")
         @begun = (begun + [ pass ]).map { |key| key.split("/") }.map { |_, step, number| [ step, number.to_i ] }
         @products = products
@@ -64,7 +64,7 @@ module Rhexon
       # Something under the coat at fault has a colour that can be gone through to.
       def coloured?
         laid = @document["steps"].select do |step|
-          %w[stain coat].include?(step["kind"]) &&
+          Work::Steps.lays?(step) &&
             (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
         end
         laid.any? { |step| (material = @products[step["product"]]) && material.coloured? && !material.filler? }
@@ -93,7 +93,7 @@ module Rhexon
 
         begun = @begun.map(&:first)
         done = @document["steps"].select do |step|
-          step["kind"] == "level" && step["aim"] == "rub_out" && begun.include?(step["id"]) &&
+          %w[rub_out polish wax].include?(step["kind"]) && begun.include?(step["id"]) &&
             (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
         end
         done.map { |step| step.except("id", "pins", "mends", "while_soft") }
@@ -121,7 +121,7 @@ module Rhexon
       # A coat once more: pins and coats belong to the first time.
       def again(step)
         step.except("id", "pins", "one_batch", "wet_on_wet", "mends")
-          .merge(step["kind"] == "coat" ? { "coats" => 1 } : {})
+          .merge(step.key?("coats") ? { "coats" => 1 } : {})
       end
 
       def barrier
@@ -146,21 +146,17 @@ module Rhexon
       def stripped(sealed)
         upto = @document["steps"].index(@step)
         built = @document["steps"].first(upto + 1).select do |step|
-          %w[stain coat].include?(step["kind"]) && (step["faces"].nil? || (step["faces"] & @faces).any?)
+          Work::Steps.lays?(step) && (step["faces"].nil? || (step["faces"] & @faces).any?)
         end
         again = built.map do |step|
-          again(step).merge(if step["kind"] ==
-            "coat"
-            { "coats" => step.equal?(@step) ? @coat : step["coats"] || 1 }
+          again(step).merge(if step.key?("coats")
+            { "coats" => step.equal?(@step) ? @coat : step["coats"] }
           else
             {}
           end)
         end
         [
-          {
-            "kind" => "level", "aim" => "between", "grits" => %w[P150], "removes_um" => 200,
-            "name" => "Strip to the wood"
-          },
+          { "kind" => "strip", "way" => "sanding", "grits" => %w[P150] },
           { "kind" => "sand", "grits" => %w[P180 P240] }, *([ barrier ] if sealed), *again
         ]
       end
@@ -171,7 +167,7 @@ module Rhexon
         upto = @document["steps"].index(@step)
         @coat < (@step["coats"] || 1) ||
           @document["steps"].drop(upto + 1).any? do |step|
-            step["kind"] == "coat" && (step["faces"].nil? || (step["faces"] & @faces).any?)
+            Work::Steps.covers?(step) && (step["faces"].nil? || (step["faces"] & @faces).any?)
           end
       end
     end

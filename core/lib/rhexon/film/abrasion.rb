@@ -2,50 +2,32 @@ module Rhexon
   module Film
     # What an abrasive takes off a film, µm on the face, by its grain and its purpose (estimates; core/data/film.yml).
     module Abrasion
-      # Kinds of work that take film off.
-      KINDS = %w[sand level scuff].freeze
-
       # @!attribute um [Float] off the face
       # @!attribute texture_um [Float] texture that is left
       Taken = Struct.new(:um, :texture_um)
 
       module_function
 
-      # @param pass [Planning::Pass] an abrasion
+      # @param purpose [String] denib, scuff, between (flatten), rub_out, or inserted (a scuff that the plan puts in)
+      # @param step [Hash] of the schedule document: "grits", "machine", "removes_um"; "scuff_with" where inserted
       # @param texture_um [Numeric] of the surface under the paper
       # @return [Taken]
-      def for(pass, texture_um)
-        pass.kind == "scuff" ? off(scuff_um(pass.step["scuff_with"]), texture_um) : of_step(pass.step, texture_um)
-      end
-
-      # @param step [Hash] a level or sand step of the schedule document
-      # @return [Taken]
-      def of_step(step, texture_um)
+      def of(purpose, step, texture_um)
+        return off(scuff_um(step["scuff_with"]), texture_um) if purpose == "inserted"
         return off(step["removes_um"].to_f, texture_um) if step["removes_um"]
 
         force = step["machine"] ? table.machine_factor : 1
-        case purpose(step)
-        when "rub_out" then levelled(step.fetch("grits"), texture_um.to_f, force)
-        when "between" then off(step.fetch("grits").sum { |grit| by_grain("flatten", grit) } * force, texture_um)
+        grits = step["grits"] || []
+        case purpose
+        when "rub_out" then levelled(grits, texture_um.to_f, force)
+        when "between" then off(grits.sum { |grit| by_grain("flatten", grit) } * force, texture_um)
         when "denib" then off(table.removal_um.fetch("denib") * force, texture_um)
-        else off(step.fetch("grits").map { |grit| scuff_um(grit) }.max * force, texture_um)
+        else off((grits.map { |grit| scuff_um(grit) }.max || 0) * force, texture_um)
         end
       end
 
-      # Sanding on a film is a scuff for bond; levelling says what it is for.
-      # @return [String] denib, scuff, between (flatten) or rub_out
-      def purpose(step) = step["kind"] == "level" ? step.fetch("aim") : "scuff"
-
       # @param grit [String, nil] nil: the usual paper
       def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.removal_um.fetch("scuff").to_f
-
-      # Everyday work by hand, which nobody stops for.
-      def light?(pass)
-        pass.kind == "scuff" ||
-          (!pass.step["machine"] &&
-            (purpose(pass.step) == "denib" ||
-              (pass.step["removes_um"] || Float::INFINITY) <= table.removal_um.fetch("denib")))
-      end
 
       def edge_factor = table.edge_removal_factor
 
@@ -57,9 +39,12 @@ module Rhexon
       def texture_um(method) = table.texture_um.fetch(method)
 
       # The first grit takes what is left of the texture; each finer one only its scratches. Texture is there once,
-      # however hard a machine presses.
+      # however hard a machine presses; wool, pads, powders and compounds round it off and leave it standing.
       def levelled(grits, texture, force)
         um = grits.sum do |grit|
+          own = Prep::Abrasive.near(grit).removes_um
+          next own * force if own
+
           first, texture = texture, 0.0
           if first.positive?
             first + table.removal_um.fetch("level") * force
@@ -67,7 +52,7 @@ module Rhexon
             [ by_grain("finer", grit), table.least_removal_um ].max * force
           end
         end
-        Taken.new(um, 0.0)
+        Taken.new(um, texture)
       end
       private_class_method :levelled
 
@@ -75,7 +60,8 @@ module Rhexon
       private_class_method :off
 
       def by_grain(purpose, grit)
-        table.dig("removal_um", purpose) * Prep::Abrasive.near(grit).mean_um / table.grain_um.to_f
+        abrasive = Prep::Abrasive.near(grit)
+        abrasive.removes_um || table.dig("removal_um", purpose) * abrasive.mean_um / table.grain_um.to_f
       end
 
       private_class_method :by_grain

@@ -42,15 +42,20 @@ module Rhexon
              texture_um: Abrasion.texture_um(method).to_f, pores_um: filled(dry, product, method))
       end
 
-      # Colour goes into the wood (or lies on the film as a glaze) and builds nothing; a filler goes into the pores.
-      # @param product [Materials::Product]
+      # Colour goes into the wood (or lies on the film as a glaze) and builds nothing.
       # @return [Stack]
-      def stain(product)
-        return with(colour_in_wood: true) unless product.filler?
+      def stain = with(colour_in_wood: true)
 
+      # A pass of filler, or of a slurry of finish: so much of what is open is filled, and a part of that is lost again.
+      # @return [Stack]
+      def fill
         filler = film_table.filler
         with(pores_um: @pores_um + open_um * filler.fills * (1 - filler.loses))
       end
+
+      # Oil goes below the surface: the next coat finds it drunk its fill, and nothing is built.
+      # @return [Stack]
+      def oil = with(coats_laid: @coats_laid + 1)
 
       # Back to the wood: all film goes, and stays in the pores.
       # @return [Stack]

@@ -3,28 +3,24 @@ module Rhexon
     # Reminders for work that can hurt someone; they defer to labels, local codes and trained practice
     # (core/data/cautions.yml).
     module Cautions
-      ABRASIONS = %w[sand level scuff].freeze
-
       module_function
 
-      # @param kind [String] of the pass
       # @param product [Product, nil]
       # @param method [String, nil]
+      # @param kind [String, nil] of the work
+      # @param way [String, nil] how it is done
+      # @param dust [Boolean] it raises dust
       # @return [Array<String>] sentences, the gravest first
-      def for(kind, product, method)
-        return [ table.dust ] if ABRASIONS.include?(kind)
-        return [] unless product
-
-        table.cautions
-          .select { |row| fits?(row.fetch("when"), product, method) }
-          .map { |row| row.fetch("text") }
+      def for(product, method, kind: nil, way: nil, dust: false)
+        facts = {
+          "class" => product&.class_id, "carrier" => product&.carrier, "mechanism" => product&.mechanism,
+          "method" => method, "kind" => kind, "way" => way
+        }
+        said = table.cautions.select { |row| fits?(row.fetch("when"), facts) }.map { |row| row.fetch("text") }
+        dust ? [ *said, table.dust ] : said
       end
 
-      def fits?(selector, product, method)
-        facts = {
-          "class" => product.class_id, "carrier" => product.carrier, "mechanism" => product.mechanism,
-          "method" => method
-        }
+      def fits?(selector, facts)
         selector.all? { |name, values| values.include?(facts.fetch(name)) }
       end
       private_class_method :fits?

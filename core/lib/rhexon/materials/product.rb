@@ -170,8 +170,9 @@ module Rhexon
       # Fills pores and is cut back.
       def filler? = FILLERS.include?(class_id) || FILLING_ROLES.include?(role)
 
-      # Penetrating oil stain hardens like oil, dye dries like what carries it.
+      # Penetrating oil stain hardens like oil, dye dries like what carries it; of wax only the solvent leaves.
       def drying_mechanism
+        return "evaporative" if mechanism == "wax"
         return mechanism unless mechanism == "penetrating"
 
         { "water" => "coalescing", "alcohol" => "evaporative" }.fetch(carrier, "oxidative")

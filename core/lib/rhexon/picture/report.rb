@@ -53,14 +53,16 @@ module Rhexon
       def progress(wait)
         return if group(wait) == "clock"
 
-        Drying::Rate.progress(wait.milestone ? wait.pass.product : Planning::MilestoneCalculator::GRAIN, wait.phase,
+        Drying::Rate.progress(Planning::MilestoneCalculator.dries(wait.pass), wait.phase,
                               @shop.line(wait.pass.dry_room))
       end
 
       def group(wait)
         return "clock" if wait.bound_by == "floor"
 
-        wait.milestone ? wait.pass.product.rate_group(wait.phase) : "water.early"
+        return wait.pass.product.rate_group(wait.phase) if wait.milestone
+
+        "#{wait.pass.work.wet(wait.pass.step).carrier}.early"
       end
 
       def pass(placement)

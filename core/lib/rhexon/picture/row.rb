@@ -84,7 +84,10 @@ module Rhexon
       end
 
       # @return [Array<String>] reminders where the work can hurt someone
-      def cautions = Materials::Cautions.for(kind, @pass.product, @pass.method)
+      def cautions
+        Materials::Cautions.for((@pass.product if @pass.leaves_something?), @pass.method,
+                                kind: kind, way: @pass.step["way"], dust: @pass.abrasion?)
+      end
 
       # What it waited for, the latest first.
       # @return [Array<Ledger>]
@@ -146,13 +149,11 @@ module Rhexon
       end
 
       def own_words
-        if %w[scuff wipe_off].include?(kind)
-          return { "scuff" => "Scuff #{@pass.step["scuff_with"] || "P320"}", "wipe_off" => "Wipe off" }[kind]
-        end
+        return @pass.work.words(@pass.step, nil) if @pass.inserted
 
         coats = @pass.step["coats"] || 1
         if coats > 1
-          "#{@pass.step["name"] || "Coat"} #{coat} of #{coats}"
+          "#{@pass.step["name"] || @pass.work.name} #{coat} of #{coats}"
         else
           Schedule::Words.step(@pass.step, @pass.product&.name)
         end

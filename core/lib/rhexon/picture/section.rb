@@ -68,9 +68,9 @@ module Rhexon
       def label(pass)
         coats = pass.step["coats"] || 1
         if coats > 1
-          "#{Schedule::Words::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}"
+          "#{Work::Kinds::Coat::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}"
         else
-          Schedule::Words::ROLES.fetch(pass.step["role"])
+          Work::Kinds::Coat::ROLES.fetch(pass.step["role"])
         end
       end
 

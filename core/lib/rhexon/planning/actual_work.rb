@@ -64,7 +64,7 @@ module Rhexon
 
       def fix_all(passes)
         passes.each_with_index do |pass, at|
-          outwaited(pass, passes.drop(at + 1)) if pass.kind == "wait"
+          outwaited(pass, passes.drop(at + 1)) unless pass.work.hands?
           fix_scuffs(pass)
           fact = @shop.facts[pass.key]
           fix(pass, fact) if fact&.started_at

@@ -90,8 +90,8 @@ module Rhexon
           sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size),
           setup_min: gear("setup_min", step),
           cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
-          room: room, dry_room: dry_room(step), pauses: %w[sand level raise_grain].include?(step["kind"]),
-          dust: %w[sand level].include?(step["kind"]) && !step["wet"], skill: skill(step), tools: tools(step),
+          room: room, dry_room: dry_room(step), pauses: work(step).pauses?,
+          dust: work(step).dust?(step), skill: skill(step), tools: tools(step),
           inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
           after_day: after_day(step, coat, turn.faces, range)
         )
@@ -143,12 +143,12 @@ module Rhexon
           end
         end
         film + state[:wet].map { |index| [ index, "dry" ] } +
-          (%w[look wait].include?(pass.kind) ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
+          (pass.work.idle? ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
       end
 
       # A face that goes down, or work taken off its hooks, can be handled.
       def turning(pass)
-        return [] if %w[look wait].include?(pass.kind)
+        return [] if pass.work.idle?
 
         Turns.underneath(@piece, pass.step, pass.faces).flat_map do |face|
           state(face)[:film].map { |index| [ index, "handle" ] }
@@ -158,28 +158,7 @@ module Rhexon
       # What the next pass on a face waits for.
       # @return [Array<String>]
       def milestones(pass, face, later, lower)
-        case pass.kind
-        when "coat", "stain" then [ "recoat_opens" ]
-        when "look" then [ pass.step["milestone"] || "dust_safe" ]
-        when "wait" then [ pass.step["milestone"] ].compact
-        when "level", "sand", "raise_grain" then abrasion_waits(pass, face, later, lower)
-        else []
-        end
-      end
-
-      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of
-      # wool or pad waits for a film that is thin, oiled or of one part to be handled; the last paper waits for the
-      # rub-out.
-      def abrasion_waits(pass, face, later, lower)
-        return [ "sand" ] if !lower.film? || (pass.step["aim"] != "rub_out" && coated_later?(face, later))
-
-        light = pass.kind == "level" && %w[denib scuff].include?(pass.step["aim"])
-        light && quick?(lower) ? %w[sand handle] : [ "rub_out" ]
-      end
-
-      # Wiped, padded, oiled or one-part waterborne.
-      def quick?(lower)
-        %w[wipe pad].include?(lower.method) || lower.product.oil? || lower.product.mechanism == "coalescing"
+        pass.work.waits(pass.step, lower, coated_later?(face, later))
       end
 
       HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
@@ -220,8 +199,10 @@ module Rhexon
           if pass.leaves_something? then lay(pass, state, face)
           elsif pass.dust then state[:film].each { |index| (state[:abraded][index] ||= []) << pass.index }
           end
-          state[:wet] = pass.kind == "raise_grain" ? [ pass.index ] : [] unless %w[look wait].include?(pass.kind)
-          state[:caught] = [] unless %w[look wait].include?(pass.kind)
+          next if pass.work.idle?
+
+          state[:wet] = pass.work.wet(pass.step) ? [ pass.index ] : []
+          state[:caught] = []
         end
         pass.caught.each { |face| state(face)[:caught] << pass.index }
       end
@@ -265,7 +246,7 @@ module Rhexon
         @passes.each do |pass|
           pass.last_on_faces = last.include?(pass.index)
           pass.signature = Expansion.same_signature(
-            [ pass.kind == "raise_grain" ? "water" : pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um,
+            [ pass.work.wet(pass.step) || pass.product&.id, pass.method, pass.wet_um, pass.stack_dry_um,
               pass.dry_room, pass.step["hardener_parts"] ].freeze
           )
           pass.freeze
@@ -278,7 +259,7 @@ module Rhexon
 
       def coated_later?(face, later)
         later.any? do |step|
-          %w[coat stain].include?(step["kind"]) && (step["faces"].nil? || step["faces"].include?(face))
+          work(step).covers? && (step["faces"].nil? || step["faces"].include?(face))
         end
       end
     end

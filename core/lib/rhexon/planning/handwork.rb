@@ -11,7 +11,7 @@ module Rhexon
       # @return [Array<Array(Range, String)>] pieces, and how the key names them; nil for all of them
       def parts(step, coat, faces)
         whole = 0..(@piece.count - 1)
-        return [ [ whole, nil ] ] unless %w[coat stain].include?(step["kind"])
+        return [ [ whole, nil ] ] unless work(step).lays?
 
         base = Pass.key(@piece, step, coat, faces)
         logged = @shop.parts_of(@piece).fetch(base, {})
@@ -121,7 +121,8 @@ module Rhexon
       end
 
       def room_for(step)
-        return @shop.room_for("sand") if %w[sand level].include?(step["kind"])
+        use = work(step).room(step)
+        return @shop.room_for(use) if use
         return if @piece.schedule["room"] || step["method"].nil?
 
         (@shop.room_for("spray") if step["method"] == "spray") || @shop.room_for("finish")
@@ -130,28 +131,12 @@ module Rhexon
       # @param count [Integer] of the alike pieces, over which sections are counted
       # @return [Integer] minutes for one of them
       def each_min(step, faces, count = 1)
-        area = @piece.area_m2(faces)
-        if step["wipe_off"] && %w[coat stain].include?(step["kind"]) && sections(step, faces, count)
+        if step["wipe_off"] && work(step).lays? && sections(step, faces, count)
           return in_sections(step, faces, count)
         end
+        return 0 unless work(step).hands?
 
-        case step["kind"]
-        when "wait" then 0
-        when "coat", "stain" then minutes(laying_min(step, faces))
-        when "sand" then minutes(area * abrasion("sand") * step["grits"].size)
-        when "level" then minutes(levelling_min(step, area))
-        when "raise_grain" then minutes(area * abrasion("raise_grain"))
-        when "look" then minutes(hands.look_min)
-        end
-      end
-
-      # A denib or scuff is a rubbing, a rub-out goes grit by grit.
-      def levelling_min(step, area)
-        case step["aim"]
-        when "rub_out" then area * abrasion("rub_out") * step["grits"].size
-        when "between" then area * abrasion("level")
-        else area * abrasion("scuff")
-        end
+        minutes(work(step).minutes(step, @piece.area_m2(faces)) || laying_min(step, faces))
       end
 
       # Laid, left until it opens, and wiped, turn after turn.
@@ -174,7 +159,8 @@ module Rhexon
 
       def gear(kind, step) = step["method"] ? hands[kind].fetch(step["method"]) : 0
 
-      def abrasion(kind) = hands.abrasion_min_per_m2.fetch(kind)
+      # @return [Work::Kind]
+      def work(step) = Work::Kind.find(step["kind"])
 
       def hands = Reference.hands
     end

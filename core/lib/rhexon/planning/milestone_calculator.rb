@@ -10,11 +10,20 @@ module Rhexon
       }.freeze
       LOOK_AGAIN_SHARE = 0.15
       LOOK_AGAIN_MIN = 5
-      # Raised grain dries as what carries a water dye.
-      GRAIN = Materials::Product.new("id" => "water", "class" => "water_dye")
+      # What leaves no product behind dries as what carries a water dye, or as the solvent of a lacquer.
+      CARRIERS = { "water" => "water_dye", "solvent" => "nitro_lacquer" }.to_h { |carrier, class_id|
+        [ carrier, Materials::Product.new("id" => carrier, "class" => class_id) ]
+      }.freeze
+
+      # @param pass [Pass]
+      # @return [Materials::Product] what it leaves to dry
+      def self.dries(pass)
+        left = pass.work.wet(pass.step)
+        left ? CARRIERS.fetch(left.carrier) : pass.product
+      end
 
       # A milestone of one pass that something waits for.
-      # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for raised grain
+      # @!attribute milestone [Drying::Milestone, nil] nil for the floor and for work that leaves no product
       # @!attribute reached_at [Integer, nil] nil: never in this air
       # @!attribute reckoned_at [Integer, nil] the same before anything was seen at the bench
       Reached = Struct.new(:pass, :name, :from, :milestone, :school, :sheet_min, :reached_at, :reckoned_at, :bound_by,
@@ -38,8 +47,8 @@ module Rhexon
         )
       end
 
-      # @param pass [Pass] a coat, stain or raise_grain pass
-      # @param name [String] a milestone, or "dry" for raised grain
+      # @param pass [Pass] what leaves a product, or something wet, on the face
+      # @param name [String] a milestone, or "dry" where no product is left
       # @param pair [Materials::Figure, nil] the pair's own wait
       # @return [Drying::Opening, nil] nil when the material has no such milestone
       def opening(pass, name, pair = nil)
@@ -56,11 +65,11 @@ module Rhexon
         mine.fetch(name) { mine[name] = milestones_of(pass).closing(name, factor: @shop.beliefs.closing_factor) }
       end
 
-      # @param placed [Placement] of a coat, stain or raise_grain pass
+      # @param placed [Placement] of such a pass
       # @return [Reached, nil] nil when the material has no such milestone
       def reached(placed, name, pair = nil)
         opening = opening(placed.pass, name, pair) or return
-        return dry_grain(placed, opening) if name == "dry"
+        return dried(placed, opening) if name == "dry"
 
         milestone = (placed.milestones.opens_after_pair(pair) if name == "recoat_opens" && pair) ||
           placed.milestones[known(placed.pass, name)]
@@ -110,7 +119,7 @@ module Rhexon
       end
 
       def opened(pass, name, pair, school)
-        return grain(pass) if pass.kind == "raise_grain"
+        return drying(pass) if name == "dry"
 
         milestones_of(pass).opening(known(pass, name), pair: name == "recoat_opens" ? pair : nil, factor: school,
                                                        least: name == "rub_out" ? floor_min(pass) : 0)
@@ -123,11 +132,10 @@ module Rhexon
                                      hardener_parts: Mixing::ProductMix.hardener_parts(pass.product, pass.step))
       end
 
-      def grain(pass)
-        least = Reference.hands.raise_grain_dry_min
-        Drying::Opening.new(
-          [ Drying::Opening::Part.new(Drying::Rate.progress(GRAIN, "early", line(pass)), least.to_f, "early").freeze ]
-        )
+      def drying(pass)
+        left = pass.work.wet(pass.step)
+        progress = Drying::Rate.progress(MilestoneCalculator.dries(pass), "early", line(pass))
+        Drying::Opening.new([ Drying::Opening::Part.new(progress, left.minutes.to_f, "early").freeze ])
       end
 
       # A brisk school does not go below what a sheet says.
@@ -155,10 +163,10 @@ module Rhexon
         end
       end
 
-      def dry_grain(placed, opening)
+      def dried(placed, opening)
         dry = opening.at(placed.work_end)
         Reached.new(pass: placed.pass, name: "dry", from: placed.work_end,
-                    sheet_min: Reference.hands.raise_grain_dry_min, school: 1.0, phase: "early",
+                    sheet_min: placed.pass.work.wet(placed.pass.step).minutes, school: 1.0, phase: "early",
                     reached_at: dry, reckoned_at: dry)
       end
 

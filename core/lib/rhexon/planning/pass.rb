@@ -32,12 +32,13 @@ module Rhexon
 
       def count = range.size
       def work_min = count * each_min
-      def hands_min = kind == "wait" ? 0 : setup_min + work_min + cleanup_min
+      def hands_min = work.hands? ? setup_min + work_min + cleanup_min : 0
       def area_m2 = piece.area_m2(faces)
-      def film? = kind == "coat"
-      def leaves_something? = %w[coat stain].include?(kind)
-      def abrasion? = self.class::ABRASIONS.include?(kind)
+      # @return [Work::Kind]
+      def work = Work::Kind.find(kind)
+      def film? = work.film?
+      def leaves_something? = work.lays?
+      def abrasion? = work.abrades?
     end
-    Pass::ABRASIONS = Film::Abrasion::KINDS
   end
 end

@@ -62,10 +62,10 @@ module Rhexon
       end
 
       # Film of a face as the plan builds it.
-      # @return [Film::Walk]
+      # @return [Work::Walk]
       def film(piece_id, face_id)
-        (@films ||= {})[[ piece_id, face_id ]] ||= Film::Walk.new(
-          of_piece(piece_id), piece(piece_id), face_id, shop.products
+        (@films ||= {})[[ piece_id, face_id ]] ||= Work::Walk.new(
+          of_piece(piece_id), piece(piece_id), face_id
         )
       end
 

@@ -195,7 +195,9 @@ module Rhexon
         Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
                              where: "faces", accepted: "up to #{most}; write it as several pieces")
         faces = record["faces"].to_h { |face| [ face["id"], face ] }
-        document = Schedule::Document.check!(record["schedule"].empty? ? Schedule::Document.empty : record["schedule"])
+        document = Schedule::Document.check!(
+          record["schedule"].empty? ? Schedule::Document.empty : record["schedule"], fillers: fillers
+        )
         document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
         Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys,
                                                   tools: tools.map { |tool| tool["id"] },
@@ -212,6 +214,8 @@ module Rhexon
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
+
+      def fillers = products.each_value.select(&:filler?).map(&:id)
 
       # @return [Integer, nil] minute
       # @raise [InvalidInput] when it is years away: tables of air and hours reach as far as what is asked of them

@@ -8,7 +8,6 @@ module Rhexon
       # @!attribute faces  [Array<String>] laid on
       # @!attribute caught [Array<String>] edges that get the coat as well
       Turn = Struct.new(:faces, :caught)
-      WET = %w[coat stain].freeze
       # Work of so little that it is turned on points, m² of all its faces.
       SMALL_M2 = Reference.hands.on_points_under_m2
 
@@ -20,7 +19,7 @@ module Rhexon
       def for(piece, step)
         faces = step["faces"] || piece.faces.keys
         edges, sides = faces.partition { |face| edge?(piece, face) }
-        if !WET.include?(step["kind"]) || support(piece, step) == "hung" || sides.size < 2
+        if !Work::Kind.find(step["kind"]).lays? || support(piece, step) == "hung" || sides.size < 2
           return [ Turn.new(faces, []) ]
         end
 

@@ -2,7 +2,7 @@ module Rhexon
   module Prep
     # What rubs: a paper or sheet on one of the scales, or a pad, wool, powder or compound by name, with its mean grain.
     # The same number is not the same grain on two scales, so that a grit always names its own.
-    # @!attribute scale  [String] P, cami (no prefix on the paper), cushion (cushioned cloth sheets) or rubbing (by name)
+    # @!attribute scale  [String] P, cami (no prefix on the paper), cushion (cushioned cloth sheets) or rubbing: by name
     # @!attribute grit   [Integer, String]
     # @!attribute mean_um [Numeric]
     Abrasive = Struct.new(:scale, :grit, :mean_um, keyword_init: true) do
@@ -13,7 +13,8 @@ module Rhexon
         return named(text) if Reference.abrasives.rubbing.key?(text)
 
         match = self::WRITTEN.match(text.to_s) or
-          refuse("#{text.to_s.inspect} is no grit", "P320, cami-320 or cushion-4000, or by name: #{self::RUBBING.join(", ")}")
+          refuse("#{text.to_s.inspect} is no grit",
+                 "P320, cami-320 or cushion-4000, or by name: #{self::RUBBING.join(", ")}")
         number = match[2].to_i
         scale = match[1] ? self::PREFIXES.fetch(match[1].downcase) : bare || ask(number)
         mean = table.fetch(scale)[number] or

@@ -42,7 +42,9 @@ module Rhexon
         end
       end
 
-      def self.share(stained) = Reference.abrasives.ladder.then { |rule| stained ? rule.stained_share : rule.least_share }
+      def self.share(stained)
+        Reference.abrasives.ladder.then { |rule| stained ? rule.stained_share : rule.least_share }
+      end
       private_class_method :share
 
       # @param rungs [Array<Abrasive>] as they are written down
@@ -60,7 +62,9 @@ module Rhexon
       # Steps that could be left out.
       # @return [Array<Array(Abrasive, Abrasive)>]
       def close
-        pairs.select { |before, after| after.mean_um.between?(before.mean_um * rule.close_share + 1e-9, before.mean_um) }
+        pairs.select { |before, after|
+          after.mean_um.between?(before.mean_um * rule.close_share + 1e-9, before.mean_um)
+        }
       end
 
       # Steps that go back to a coarser grain.

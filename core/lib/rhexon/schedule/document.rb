@@ -1,29 +1,31 @@
 module Rhexon
   module Schedule
-    # A schedule document (rhexon-schedule/1): plain frozen JSON, checked against its schema and against the piece it
-    # is for.
+    # A schedule document (rhexon-schedule/2): plain frozen JSON, checked against its schema and against the piece it
+    # is for. Documents of rhexon-schedule/1 are read as well.
     module Document
       # The last documents found sound: a shop is planned again and again with most of its schedules unchanged.
       @sound = Cache.new(128)
-      FORMAT = "rhexon-schedule/1".freeze
-      PHASES = {
-        "sand" => "prepare", "raise_grain" => "prepare", "stain" => "colour", "wait" => "wait", "look" => "look"
-      }.freeze
+      FORMAT = "rhexon-schedule/2".freeze
 
       module_function
 
       # @return [Hash{String=>Object}] a document with no steps
       def empty(room: nil) = { "format" => FORMAT, "steps" => [], **(room ? { "room" => room } : {}) }
 
-      # @param document [Hash] parsed JSON with string keys
-      # @return [Hash] the document, deeply frozen
+      # @param document [Hash] parsed JSON with string keys, of either version
+      # @param fillers [Array<String>] products that fill pores: a document of version 1 does not say
+      # @return [Hash] the document in version 2, deeply frozen
       # @raise [InvalidInput]
-      def check!(document)
+      def check!(document, fillers: [])
+        if document.is_a?(Hash) && document["format"] == StepUp::OLD
+          Schema.check!("rhexon-schedule-1", document)
+          document = StepUp.document(document, fillers)
+        end
         @sound.fetch(document) { sound(document) }
       end
 
       def sound(document)
-        Schema.check!("rhexon-schedule-1", document)
+        Schema.check!("rhexon-schedule-2", document)
         twice = document["steps"].map { |step| step["id"] }.tally.find { |_, count| count > 1 }
         if twice
           raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step")

@@ -13,7 +13,13 @@ module Rhexon
       def fields(kind) = table.common + rule(kind).fetch("fields")
 
       # @return [Array<String>] kinds that lay a product on
-      def laying = @laying ||= all.select { |kind| rule(kind).key?("mechanisms") }.freeze
+      def laying = @laying ||= all.select { |kind| rule(kind).key?("takes") }.freeze
+
+      # @return [Hash{String=>String}] how work of a kind may be done, in words; none where there is one way
+      def ways(kind) = rule(kind)["ways"] || {}
+
+      # @return [Array<String>] what work of a kind may rub with: paper, pad, wool, powder, compound
+      def abrasives(kind) = rule(kind)["abrasives"] || []
 
       # @return [Hash{String=>String}] what has to be on the shelf, in words, by kind
       def wants = laying.to_h { |kind| [ kind, rule(kind).fetch("wants") ] }
@@ -24,15 +30,24 @@ module Rhexon
       # @return [Array<String>] methods, the usual one first; empty: the kind cannot use it
       def methods(kind, product)
         rule = rule(kind)
-        return [] unless rule["mechanisms"]&.include?(product.mechanism)
-        return rule.fetch("class_methods").fetch(product.class_id, rule.fetch("methods")) if rule.key?("methods")
+        return [] unless rule["takes"]&.intersect?(natures(product))
 
-        if product.solids_volume_percent&.value
-          table.film_methods.select { |method| product.wet_um(method)&.value }
-        else
-          []
-        end
+        rule["methods"] || film_methods(product)
       end
+
+      # What a product can be to a step.
+      # @return [Array<String>] of film, colour, filler, oil and wax
+      def natures(product)
+        {
+          "film" => product.film? && film_methods(product).any?,
+          "colour" => product.mechanism == "penetrating" && !product.filler?,
+          "filler" => product.mechanism == "penetrating" && product.filler?,
+          "oil" => table.oils.include?(product.class_id), "wax" => product.mechanism == "wax"
+        }.select { |_, is| is }.keys
+      end
+
+      # @return [Array<String>] methods of a kind whose materials are no films
+      def usual_methods(kind) = rule(kind).fetch("methods")
 
       # Products to offer for a kind of step: by role, the usual first; what holds wax after what does not; as they
       # stand on the shelf.
@@ -51,10 +66,24 @@ module Rhexon
       # @raise [InvalidInput] when its kind cannot use its product
       def check_product!(step, products)
         product = products[step["product"]] or return
-        return if laying.include?(step["kind"]) && methods(step["kind"], product).any?
+        if laying.include?(step["kind"]) && methods(step["kind"], product).any?
+          return check_way_takes!(step, product)
+        end
 
         raise InvalidInput.new(unfit(step, product), where: "steps/#{step["id"]}/product",
                                                      accepted: accepted(step["kind"], products))
+      end
+
+      # A slurry is made of a finish, a filler is wiped off.
+      def check_way_takes!(step, product)
+        takes = rule(step["kind"])["way_takes"] or return
+        return if takes.fetch(step["way"] || takes.keys.first, []).intersect?(natures(product))
+
+        fitting = takes.select { |_, natures| natures.intersect?(natures(product)) }.keys
+        raise InvalidInput.new(
+          "#{product.name} does not go on that way", where: "steps/#{step["id"]}/way",
+          accepted: ways(step["kind"]).values_at(*fitting).join(", ")
+        )
       end
 
       # What is changed or new is held to the methods and fields of its kind as well.
@@ -73,23 +102,49 @@ module Rhexon
       def check_fields!(document, before = nil)
         changed(document, before).each do |step, was|
           check_grits!(step, was)
+          check_way!(step)
           stray = (step.keys - fields(step["kind"]) - (was || {}).keys).first or next
-          raise InvalidInput.new("#{Words::KINDS.fetch(step["kind"])} has no #{stray.tr("_", " ")}",
+          raise InvalidInput.new("#{Words.kind(step["kind"])} has no #{stray.tr("_", " ")}",
                                  where: "steps/#{step["id"]}/#{stray}", accepted: fields(step["kind"]).join(", "))
         end
       end
 
-      # Papers that are new or other than before are on a scale.
+      # What rubs is known, and is of what its kind may rub with, where it is new or other than before.
       def check_grits!(step, was)
         [ *step["grits"], *step["scuff_with"] ].each do |grit|
-          Prep::Abrasive.read(grit) unless was && [ *was["grits"], *was["scuff_with"] ].include?(grit)
+          next if was && [ *was["grits"], *was["scuff_with"] ].include?(grit)
+
+          check_abrasive!(step, Prep::Abrasive.read(grit))
         rescue InvalidInput => refusal
           raise InvalidInput.new(refusal.message, where: "steps/#{step["id"]}/grits")
         end
       end
 
+      def check_abrasive!(step, abrasive)
+        known = abrasives(step["kind"])
+        return if known.empty? || known.include?(abrasive.is)
+
+        raise InvalidInput.new("#{Words.kind(step["kind"])} is not done with #{abrasive.words}", where: "grits",
+                               accepted: known.join(", "))
+      end
+
+      def check_way!(step)
+        way = step["way"] or return
+        known = ways(step["kind"])
+        return if known.key?(way)
+
+        raise InvalidInput.new("#{Words.kind(step["kind"])} is not done by #{way.tr("_", " ")}",
+                               where: "steps/#{step["id"]}/way", accepted: known.keys.join(", "))
+      end
+
       # @return [Boolean] whether it may stand in place of the thinner a sheet names
       def thinner?(product) = table.thinners.include?(product.class_id)
+
+      def film_methods(product)
+        return [] unless product.solids_volume_percent&.value
+
+        table.film_methods.select { |method| product.wet_um(method)&.value }
+      end
 
       def rule(kind) = table.kinds.fetch(kind)
       def table = Reference.kinds
@@ -116,9 +171,9 @@ module Rhexon
       end
 
       def unfit(step, product)
-        words = Words::KINDS.fetch(step["kind"])
+        words = Words.kind(step["kind"])
         return "#{words} lays nothing on, and names #{product.name}" unless laying.include?(step["kind"])
-        if step["kind"] == "coat" && rule("coat")["mechanisms"].include?(product.mechanism)
+        if step["kind"] == "coat" && product.film?
           return "#{product.name} cannot be laid on as a film: it has no wet film or no solids"
         end
 
@@ -133,7 +188,8 @@ module Rhexon
       end
 
       def why_not(kind) = kind == "coat" ? "its page gives no wet film for that" : "that is not how it is laid on"
-      private_class_method :check_grits!, :rule, :table, :unfit, :accepted, :why_not, :changed, :check_method!
+      private_class_method :check_way_takes!, :check_grits!, :check_abrasive!, :check_way!, :film_methods, :rule,
+                           :table, :unfit, :accepted, :why_not, :changed, :check_method!
     end
   end
 end

@@ -2,14 +2,8 @@ module Rhexon
   module Schedule
     # Steps in words, one vocabulary for screen, findings and history.
     module Words
-      KINDS = {
-        "sand" => "Sand", "raise_grain" => "Raise the grain", "stain" => "Stain", "coat" => "Coat", "level" => "Level",
-        "wait" => "Wait", "look" => "Look", "scuff" => "Scuff", "wipe_off" => "Wipe off"
-      }.freeze
-      ROLES = { "seal" => "Seal", "build" => "Build", "top" => "Top coat" }.freeze
-      AIMS = { "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "rub_out" => "Rub out" }.freeze
       # What an abrasion is set to: "to flatten".
-      SET_TO = { "between" => "flatten", "rub_out" => "rub out" }.freeze
+      SET_TO = { "between" => "flatten", "cut_back" => "cut back" }.freeze
       MILESTONES = {
         "dust_safe" => "dust-safe", "touch" => "dry to touch", "recoat_opens" => "recoat opens",
         "sand" => "dry to sand", "handle" => "ready to handle", "stack" => "ready to stack",
@@ -37,21 +31,11 @@ module Rhexon
       # @param product_name [String, nil]
       # @return [String] e.g. "Sand P150, P180", "Seal, dewaxed shellac"
       def step(step, product_name = nil)
-        return step["name"] if step["name"]
-
-        case step["kind"]
-        when "sand" then "Sand #{step["grits"].join(", ")}"
-        when "raise_grain" then "Raise the grain"
-        when "stain"
-          "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
-        when "coat" then "#{ROLES.fetch(step["role"])}, #{product_name || step["product"]}"
-        when "level" then "#{AIMS.fetch(step["aim"])} #{step["grits"].join(", ")}"
-        when "wait"
-          until_then = MILESTONES[step["milestone"]]
-          until_then ? "Wait until #{until_then}" : "Wait #{Units.duration(step["minutes"])}"
-        when "look" then step["asks"] ? "Look: #{step["asks"]}" : "Look"
-        end
+        step["name"] || Work::Kind.find(step["kind"]).words(step, product_name)
       end
+
+      # @return [String] "Raise the grain"
+      def kind(id) = Work::Kind.find(id).name
 
       # An edit in words, for the history.
       # @param operation [Hash] of Schedule::Edit

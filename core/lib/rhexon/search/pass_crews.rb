@@ -10,7 +10,7 @@ module Rhexon
       # @param shop [Planning::Shop]
       def initialize(passes, shop)
         @shop = shop
-        @crew = passes.map { |pass| pass.kind == "wait" ? [] : numbers(able(pass)) }
+        @crew = passes.map { |pass| pass.work.hands? ? numbers(able(pass)) : [] }
         @scuff_crew = passes.map { |pass| pass.film? ? numbers(shop.hands_for(nil, pass.piece.by)) : [] }
       end
 

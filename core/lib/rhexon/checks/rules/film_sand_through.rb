@@ -17,7 +17,8 @@ module Rhexon
         end
 
         def finding(context, face, walk, snapshot)
-          return unless snapshot.removed_um.positive?
+          work, step = snapshot.placement.pass.work, snapshot.placement.pass.step
+          return if !snapshot.removed_um.positive? || work.bares?(step)
 
           chance = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
           level = level(chance[:chance], snapshot.placement.pass) or return
@@ -39,7 +40,7 @@ module Rhexon
         def level(chance, pass)
           limits = Reference.film.sand_through
           level = LEVELS.find { |name| chance > limits[name] }
-          level && Film::Abrasion.light?(pass) ? "note" : level
+          level && pass.work.light?(pass.step) ? "note" : level
         end
 
         # An opaque coat that follows on the face hides it again.

@@ -15,6 +15,9 @@ module Rhexon
         end
 
         def finding(context, snapshot)
+          pass = snapshot.placement.pass
+          return if pass.work.bares?(pass.step)
+
           top = snapshot.before.top_layer
           return if top.nil? || top[:redissolves] || top[:whole_film]
 

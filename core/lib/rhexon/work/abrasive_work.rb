@@ -1,0 +1,59 @@
+module Rhexon
+  module Work
+    # What sanding, levelling and rubbing out have in common: dust, pauses, film that comes off.
+    class AbrasiveWork < Kind
+      def pauses? = true
+      def abrades? = true
+      def dust?(step) = !step["wet"] && !step["lubricant"]
+      def room(_step) = "sand"
+
+      # @param texture_um [Numeric] of the surface under the abrasive
+      # @return [Film::Abrasion::Taken]
+      def taken(step, texture_um) = Film::Abrasion.of(purpose(step), step, texture_um)
+
+      # What is rubbed with, in order.
+      # @return [Array<Prep::Abrasive>]
+      def rubbing(step) = rungs(step)
+
+      # Everyday work by hand, which nobody stops for.
+      def light?(step)
+        least = Reference.film.removal_um.fetch("denib")
+        !step["machine"] && (purpose(step) == "denib" || (step["removes_um"] || Float::INFINITY) <= least)
+      end
+
+      def effect(surface, placement)
+        step = placement.pass.step
+        taken = taken(step, surface.texture_um)
+        return on_bare(surface, step) if surface.layers.empty?
+
+        rubbed = surface.with(film: surface.film.abrade(taken.um, texture_um: taken.texture_um))
+        Effect.new(rubbed.bare? ? on_bare(rubbed, step).surface : sheen(rubbed, step), taken.um)
+      end
+
+      private
+
+      # @return [String] what it takes film off for, of {Film::Abrasion}
+      def purpose(_step) = "scuff"
+
+      def on_bare(surface, step)
+        last = rubbing(step).last or return same(surface)
+        same(surface.with(scratch_um: last.mean_um, grain: surface.grain && "settled", sheen_gu: nil, hazy: false))
+      end
+
+      def sheen(surface, step)
+        rubbing(step).reduce(surface) do |rubbed, abrasive|
+          reached = Prep::Sheen.after(abrasive, before_gu: rubbed.sheen_gu, film_gu: rubbed.film_gu)
+          rubbed.with(scratch_um: abrasive.mean_um, sheen_gu: reached.gu, hazy: reached.hazy)
+        end
+      end
+
+      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of wool
+      # or pad waits for a film that is thin, oiled or of one part to be handled; the last paper waits for the rub-out.
+      def abrasion_waits(lower, coated_later, light: false)
+        return [ "sand" ] if !lower.film? || coated_later
+
+        light && thin?(lower) ? %w[sand handle] : [ "rub_out" ]
+      end
+    end
+  end
+end

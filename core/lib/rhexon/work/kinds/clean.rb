@@ -1,0 +1,36 @@
+module Rhexon
+  module Work
+    module Kinds
+      # Dust, grease, wax and what a stripper left are taken away. Water raises bare grain.
+      class Clean < Kind
+        TAKES = {
+          "vacuum" => %w[dust], "air" => %w[dust], "tack" => %w[dust], "solvent_wipe" => %w[dust oil wax],
+          "degrease" => %w[dust oil], "wash" => %w[dust oil stripper], "oxalic_rinse" => %w[dust stripper]
+        }.freeze
+        WATER = %w[degrease wash oxalic_rinse].freeze
+
+        def room(step) = step["way"] == "air" ? "sand" : nil
+        def minutes(step, area_m2) = area_m2 * hands.clean_min_per_m2.fetch(step["way"])
+
+        def wet(step)
+          minutes = hands.dry_after_min[step["way"]] or return
+          Wet.new(minutes, WATER.include?(step["way"]) ? "water" : "solvent")
+        end
+
+        def effect(surface, placement)
+          way = placement.pass.step["way"]
+          raised = WATER.include?(way) && surface.bare? && surface.grain.nil?
+          left = TAKES.fetch(way).include?(surface.residue) ? nil : surface.residue
+          changed = raised || left != surface.residue
+          same(if changed
+            surface.with(residue: left, grain: raised ? "standing" : surface.grain)
+          else
+            surface
+          end)
+        end
+
+        def words(step, _product_name) = ways.fetch(step["way"]).then { |way| way[0].upcase + way[1..] }
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+module Rhexon
+  module Work
+    module Kinds
+      # Between coats: nibs off, a key for the next coat, flat, or back to the wood with the pores left full.
+      class Level < AbrasiveWork
+        AIMS = {
+          "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "cut_back" => "Cut back to the wood"
+        }.freeze
+
+        def phase(_step) = "level"
+
+        # A denib or scuff is a rubbing over.
+        def minutes(step, area_m2)
+          rate = { "between" => "level", "cut_back" => "cut_back" }.fetch(step["aim"], "scuff")
+          area_m2 * hands.abrasion_min_per_m2.fetch(rate)
+        end
+
+        def waits(step, lower, coated_later)
+          abrasion_waits(lower, coated_later, light: %w[denib scuff].include?(step["aim"]))
+        end
+
+        def bares?(step) = step["aim"] == "cut_back"
+
+        def effect(surface, placement)
+          return super unless bares?(placement.pass.step)
+
+          asked = surface.total_um
+          Effect.new(on_bare(stripped(surface), placement.pass.step).surface, asked)
+        end
+
+        def words(step, _product_name) = "#{AIMS.fetch(step["aim"])} #{rungs(step).map(&:words).join(", ")}"
+
+        private
+
+        def purpose(step) = step["aim"]
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+module Rhexon
+  module Work
+    module Kinds
+      # Compound, powder or glaze, by cloth, felt, pad or wheel, until the sheen is there.
+      class Polish < AbrasiveWork
+        def phase(_step) = "rub_out"
+        def dust?(_step) = false
+        def room(_step) = nil
+        def minutes(step, area_m2) = area_m2 * hands.abrasion_min_per_m2.fetch("polish") * step["grits"].size
+        def waits(_step, lower, _coated_later) = lower.film? ? [ "rub_out" ] : [ "sand" ]
+        def words(step, _product_name) = "Polish with #{rungs(step).map(&:words).join(", ")}"
+
+        private
+
+        def purpose(_step) = "rub_out"
+      end
+    end
+  end
+end

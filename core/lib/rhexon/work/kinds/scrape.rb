@@ -1,0 +1,13 @@
+module Rhexon
+  module Work
+    module Kinds
+      # A scraper cuts: no dust, and a surface as of P120 to P150.
+      class Scrape < AbrasiveWork
+        def dust?(_step) = false
+        def waits(_step, lower, coated_later) = abrasion_waits(lower, coated_later)
+        def minutes(_step, area_m2) = area_m2 * hands.abrasion_min_per_m2.fetch("scrape")
+        def rubbing(_step) = [ Prep::Abrasive.near("P150") ]
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+module Rhexon
+  module Work
+    module Kinds
+      # A spot test of what the finish stands up to, once it is cured.
+      class Test < Kind
+        def phase(_step) = "cure"
+        def minutes(_step, _area_m2) = hands.look_min + hands.reading_min
+        def waits(step, _lower, _coated_later) = [ step["milestone"] || "full_cure" ]
+        def words(step, _product_name) = "Test with #{ways.fetch(step["way"])}"
+      end
+    end
+  end
+end
