@@ -27,7 +27,7 @@ class Schedule::FrozenPasses
     return if support(after) == support(@document)
 
     laid = @logged.filter_map { |step_id, _| step(@document, step_id) }.find do |step|
-      %w[coat stain].include?(step["kind"]) && step["support"].nil?
+      Rhexon::Work::Steps.lays?(step) && step["support"].nil?
     end
     return unless laid
 
@@ -43,16 +43,18 @@ class Schedule::FrozenPasses
   def unchanged!(step_id, coat, after)
     before = step(@document, step_id) or return
     now = step(after, step_id)
-    if now && now.except("coats", "pins", "name") == before.except("coats", "pins", "name") &&
-        coat <= (now["coats"] || 1)
-      return
-    end
+    return if now && frozen(now) == frozen(before) && coat <= Rhexon::Schedule::Loops.most_coats(after, now)
 
     raise Rhexon::InvalidInput.new(
       "#{Rhexon::Schedule::Words.step(before, product_name(before))} is already in the log, so this step stays as " \
       "it was. Split its coats to change the ones to come, or correct the log instead",
       where: "steps/#{step_id}"
     )
+  end
+
+  # How many rounds are planned may change while they are gone.
+  def frozen(step)
+    step.except("coats", "pins", "name", "again").merge("round" => step.dig("again", "steps"))
   end
 
   def nothing_new_before!(after)

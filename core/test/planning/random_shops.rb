@@ -160,6 +160,7 @@ module RandomShops
 
   def random_piece(random, id, count = 2..8)
     steps = Array.new(random.rand(count)) { |index| random_step(random, "s#{index}") }
+    steps << random_loop(random, steps) if random.rand(4).zero?
     piece(document(*steps), id: id, count: random.rand(1..6), area_m2: random.rand(0.2..2.5).round(2),
                             wood: %w[open closed].sample(random: random))
   end
@@ -177,6 +178,12 @@ module RandomShops
     when 6 then random_other(random, id)
     else random_coat(random, id)
     end
+  end
+
+  # The last steps once or twice more.
+  def random_loop(random, steps)
+    again = { "steps" => steps.last(2).map { |step| step["id"] }, "rounds" => random.rand(0..2), "most" => 3 }
+    step("s#{steps.size}", "look", again: again)
   end
 
   def random_other(random, id)

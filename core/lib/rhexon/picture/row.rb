@@ -152,11 +152,13 @@ module Rhexon
         return @pass.work.words(@pass.step, nil) if @pass.inserted
 
         coats = @pass.step["coats"] || 1
-        if coats > 1
-          "#{@pass.step["name"] || @pass.work.name} #{coat} of #{coats}"
+        round, at = Schedule::Loops.round_of(@pass.step, coat)
+        words = if coats > 1
+          "#{@pass.step["name"] || @pass.work.name} #{at} of #{coats}"
         else
           Schedule::Words.step(@pass.step, @pass.product&.name)
         end
+        round.positive? ? "#{words}, round #{round + 1}" : words
       end
 
       def laying = @pass.leaves_something? && @pass.product ? @laying ||= Mixing::Laying.of_pass(@pass) : nil

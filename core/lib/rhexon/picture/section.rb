@@ -17,6 +17,8 @@ module Rhexon
       Abrasion = Struct.new(:pass, :step, :number, :from, :to, :before_um, :after_um, :inserted, keyword_init: true)
 
       NEVER_MIN = 30 * 1440
+      # What was found is drawn from so long before the first work.
+      LEAD_MIN = 60
 
       attr_reader :face, :wood, :layers, :stains, :abrasions, :pores, :film_um, :sd_um, :least_um
 
@@ -29,8 +31,10 @@ module Rhexon
         piece = plan.piece(piece_id)
         @wood = piece.wood(face)
         @walk = plan.film(piece_id, face)
-        @layers = coats.map.with_index { |snapshot, index| layer(snapshot, index) }
-        @stains = of_kind("stain").map { |snapshot| stain(snapshot) }
+        @from = began(piece_id)
+        @found = @walk.bare.layers.size
+        @layers = found_layers + coats.map.with_index(@found) { |snapshot, index| layer(snapshot, index) }
+        @stains = @walk.snapshots.select { |snapshot| colours?(snapshot.placement.pass) }.map { |snapshot| stain(snapshot) }
         @abrasions = @walk.snapshots
           .select { |snapshot| snapshot.removed_um.positive? }
           .map { |snapshot| abrasion(snapshot) }
@@ -44,6 +48,9 @@ module Rhexon
 
       def of_kind(kind) = @walk.snapshots.select { |snapshot| snapshot.placement.pass.kind == kind }
       def coats = of_kind("coat")
+
+      # Goes into the wood and leaves no film: drawn as what lies in it.
+      def colours?(pass) = %w[stain oil].include?(pass.kind)
 
       def layer(snapshot, index)
         placement = snapshot.placement
@@ -59,6 +66,21 @@ module Rhexon
           **texture(snapshot)
         )
       end
+
+      # What was on the face before the first step lies there from the beginning of the drawing.
+      def found_layers
+        @walk.bare.layers.map.with_index do |found, index|
+          um = found.um.round(1)
+          Layer.new(
+            pass: found.pass, step: found.pass, number: 0, label: "as found", look: "found", base_um: 0.0, wet_um: um,
+            dry_um: um, left_um: @walk.final.layers[index].um.round(1), laid_at: @from, touch_at: @from,
+            top: thin_out([ [ @from, um ] ] + lowered(@walk.snapshots, index)), strip: [], unbonded: false,
+            laid_by: "brush", texture_um: @walk.bare.texture_um, smooth_at: smoothed(@walk.snapshots)
+          )
+        end
+      end
+
+      def began(piece_id) = (@plan.of_piece(piece_id).first&.hands_start || @plan.shop.now) - LEAD_MIN
 
       def texture(snapshot)
         { laid_by: snapshot.placement.pass.method, texture_um: snapshot.after.texture_um,
@@ -115,8 +137,9 @@ module Rhexon
       end
 
       # Every later abrasion lowers the top of this layer by what it takes from it and from those below.
-      def later(snapshot, index)
-        after = @walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1)
+      def later(snapshot, index) = lowered(@walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1), index)
+
+      def lowered(after, index)
         after.select { |other| other.removed_um.positive? }.flat_map do |other|
           heights = [ other.before, other.after ].map { |stack| stack.layers.first(index + 1).sum(&:um).round(1) }
           next [] if heights.uniq.size == 1
@@ -135,7 +158,10 @@ module Rhexon
 
       # The texture is gone where an abrasion before the next coat leaves none of it.
       def smooth_at(snapshot)
-        later = @walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1)
+        smoothed(@walk.snapshots.drop(@walk.snapshots.index(snapshot) + 1))
+      end
+
+      def smoothed(later)
         later.take_while { |other| other.placement.pass.kind != "coat" }
           .find { |other| other.removed_um.positive? && other.after.texture_um.zero? }&.placement&.hands_end
       end

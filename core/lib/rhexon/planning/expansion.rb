@@ -29,7 +29,7 @@ module Rhexon
       def self.for_piece(shop, piece, first_index)
         # By the very object: what reads the passes knows their piece and its steps again by identity.
         key = [
-          piece.__id__, first_index, shop.setting, shop.parts_of(piece),
+          piece.__id__, first_index, shop.setting, shop.parts_of(piece), shop.answers_of(piece),
           *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] })
         ]
         @kept.fetch(key) { new(shop, piece, first_index).passes.freeze }
@@ -55,14 +55,37 @@ module Rhexon
           [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ]
         end
         @steps = piece.schedule["steps"]
-        @steps.each_with_index { |step, at| expand(step, @steps.drop(at + 1)) }
+        @steps.each_with_index do |step, at|
+          expand(step, @steps.drop(at + 1))
+          go_round(step, at) if step["again"]
+        end
         finish
       end
 
       private
 
-      def expand(step, later)
-        (1..(step["coats"] || 1)).each do |coat|
+      # The steps of a loop once more, round by round: so many as are planned, one more for each time the look said so,
+      # and none after it said yes.
+      def go_round(look, at)
+        looped = @steps.first(at).select { |step| look["again"]["steps"].include?(step["id"]) }
+        (1..Schedule::Loops::MOST_ROUNDS).each do |round|
+          said = answer(look, round)
+          break if said == "yes" || (said.nil? && round > look["again"]["rounds"])
+
+          [ *looped, look ].each_with_index do |step, place|
+            expand(step, [ *looped.drop(place + 1), *@steps.drop(at + 1) ], round)
+          end
+        end
+      end
+
+      # @return [String, nil] what the look before a round said
+      def answer(look, round)
+        @shop.answers_of(@piece)[Pass.key(@piece, look, round, Turns.for(@piece, look).first.faces)]
+      end
+
+      def expand(step, later, round = 0)
+        coats = step["coats"] || 1
+        (round * coats + 1..(round + 1) * coats).each do |coat|
           Turns.for(@piece, step).each do |turn|
             parts(step, coat, turn.faces).each { |range, part| add(step, coat, turn, range, part, later) }
           end

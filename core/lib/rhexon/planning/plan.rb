@@ -65,7 +65,7 @@ module Rhexon
       # @return [Work::Walk]
       def film(piece_id, face_id)
         (@films ||= {})[[ piece_id, face_id ]] ||= Work::Walk.new(
-          of_piece(piece_id), piece(piece_id), face_id
+          of_piece(piece_id), piece(piece_id), face_id, shop.products
         )
       end
 

@@ -127,6 +127,13 @@ module Rhexon
         (@parts ||= facts.each_key.each_with_object({}) { |key, parts| part_of(key, parts) }).fetch(piece.id, {})
       end
 
+      # What looks at a piece were answered.
+      # @return [Hash{String=>String}] by pass key: yes or again
+      def answers_of(piece)
+        (@answers ||= facts.select { |_, fact| fact.answer }.transform_values(&:answer)
+          .group_by { |key, _| key[%r{\A[^/]+}] }.transform_values(&:to_h)).fetch(piece.id, {})
+      end
+
       # When anybody is there.
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+, joined
       def open_between(from, to) = Calendar.joined(people.flat_map { |person| person.calendar.between(from, to) })
@@ -203,6 +210,7 @@ module Rhexon
                                                   tools: tools.map { |tool| tool["id"] },
                                                   people: people.map(&:id) + away)
         refuse_stranger(record)
+        refuse_unknown_coat(record)
         Piece.same(Piece
           .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,
                release: near(record["release"], "release"), due: near(record["due"], "due"),
@@ -221,6 +229,15 @@ module Rhexon
       # @raise [InvalidInput] when it is years away: tables of air and hours reach as far as what is asked of them
       def near(text, where)
         text && Zone.minute(text, where: where).tap { |minute| Zone.near!(minute, now, where) }
+      end
+
+      # What is said to be on a face is on the shelf's list.
+      def refuse_unknown_coat(record)
+        record["faces"].each do |face|
+          named = face.dig("found", "product") or next
+          Rhexon.refuse_unless(products[named]&.film?, "#{face["id"]} was found under a coat that is not known: #{named}",
+                               where: "faces", accepted: "a product that leaves a film, or none")
+        end
       end
 
       # A piece's own hands are in the shop.

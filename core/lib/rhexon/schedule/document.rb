@@ -31,6 +31,7 @@ module Rhexon
           raise InvalidInput.new("Two steps have the id #{twice.first}", where: "steps", accepted: "one id a step")
         end
 
+        Loops.check!(document)
         Reference.freeze_deep(document)
       end
       private_class_method :sound
@@ -50,7 +51,7 @@ module Rhexon
           %w[room dry_room].each { |field| known!(step, field, step[field], rooms, "room") if step[field] }
           known!(step, "tool", step["tool"], tools, "tool") if step["tool"]
           (step["pins"] || []).each { |pin| known!(step, "pins", pin["person"], people, "person") if pin["person"] }
-          stray_pin!(step)
+          stray_pin!(document, step)
         end
         %w[room dry_room].each do |field|
           known!({ "id" => nil }, field, document[field], rooms, "room") if document[field]
@@ -84,8 +85,8 @@ module Rhexon
       end
       private_class_method :known!
 
-      def stray_pin!(step)
-        stray = (step["pins"] || []).find { |pin| pin["coat"] > (step["coats"] || 1) }
+      def stray_pin!(document, step)
+        stray = (step["pins"] || []).find { |pin| pin["coat"] > Loops.most_coats(document, step) }
         if stray
           raise InvalidInput.new("Step #{step["id"]} has no coat #{stray["coat"]} to pin",
                                  where: "steps/#{step["id"]}/pins")

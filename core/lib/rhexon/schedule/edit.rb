@@ -49,7 +49,7 @@ module Rhexon
 
         case operation["op"]
         when "add_step" then add(document, operation["step"], operation["after"])
-        when "remove_step" then steps(document) { |list| list - [ Document.step(document, operation["id"]) ] }
+        when "remove_step" then remove(document, operation["id"])
         when "move_step" then move(document, operation)
         when "change_step" then change_step(document, operation["id"], operation["set"])
         when "split_coats" then split(document, operation)
@@ -96,6 +96,12 @@ module Rhexon
         steps(document) { |list| insert(document, list, step, after) }
       end
       private_class_method :add
+
+      def remove(document, id)
+        gone = Document.step(document, id)
+        Loops.without(steps(document) { |list| list - [ gone ] }, id)
+      end
+      private_class_method :remove
 
       def move(document, operation)
         step = Document.step(document, operation["id"])

@@ -14,9 +14,10 @@ module Rhexon
       # @!attribute snapshots [Array<Snapshot>] those that change its film, its pores or the colour in the wood
       attr_reader :course, :snapshots, :bare
 
+      # @!attribute bare [Surface] before the first step
       # @param placements [Array<Planning::Placement>] of the piece, in working order
-      def initialize(placements, piece, face_id)
-        @bare = Start.of(piece, face_id)
+      def initialize(placements, piece, face_id, products)
+        @bare = Start.of(piece, face_id, products)
         surface = @bare
         @course = placements.filter_map do |placement|
           pass = placement.pass
