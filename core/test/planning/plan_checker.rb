@@ -210,15 +210,28 @@ class PlanChecker
     end
   end
 
+  # Step and coat of each pass as the schedule has them, planned rounds of a loop after its look.
+  def written(steps)
+    steps.flat_map do |step|
+      again = step["again"] || { "steps" => [], "rounds" => 0 }
+      looped = steps.select { |other| again["steps"].include?(other["id"]) }
+      [ *coats(step, 0), *(1..again["rounds"]).flat_map { |round|
+        [ *looped, step ].flat_map { |other| coats(other, round) }
+      } ]
+    end
+  end
+
+  def coats(step, round)
+    count = step["coats"] || 1
+    (1..count).map { |coat| [ step["id"], round * count + coat ] }
+  end
+
   def order
     @shop["pieces"].flat_map do |piece|
-      steps = piece["schedule"]["steps"].map { |step| step["id"] }
       mine = @passes.select { |pass| pass["piece"] == piece["id"] }
-      expected = piece["schedule"]["steps"].flat_map do |step|
-        (1..(step["coats"] || 1)).map { |coat| [ step["id"], coat ] }
-      end
+      expected = written(piece["schedule"]["steps"])
       got = mine.reject { |pass| pass["inserted"] }.map { |pass| [ pass["step"], pass["coat"] ] }.uniq
-      ranks = mine.map { |pass| [ steps.index(pass["step"]), pass["coat"] ] }
+      ranks = mine.map { |pass| expected.index([ pass["step"], pass["coat"] ]) || -1 }
       [
         ("#{piece["id"]}: passes are not the schedule" unless got == expected || @plan["infeasible"]),
         ("#{piece["id"]}: out of order" unless ranks == ranks.sort)
