@@ -12,7 +12,7 @@ class Cell < ApplicationRecord
 
   # Cells of older boards are read as they would be written today.
   # @return [Array<Hash>] steps of a schedule document
-  def layers = super.then { |kept| kept.is_a?(Array) ? Rhexon::Schedule::StepUp.steps(kept, Shelf.fillers) : kept }
+  def layers = Shelf.stepped_up(super)
 
   # @return [Rhexon::Boards::Readings::Summary]
   def summary(target_lab = board.target_lab)

@@ -9,7 +9,9 @@ class Revision < ApplicationRecord
   # @return [Object] parsed JSON
   def document
     kept = super
-    kept.is_a?(Hash) && kept["format"] == Rhexon::Schedule::StepUp::OLD ? Shelf.stepped_up(kept) : kept
+    return kept unless kept.is_a?(Hash) && kept["format"] == Rhexon::Schedule::StepUp::OLD && kept["steps"].is_a?(Array)
+
+    kept.merge("format" => Rhexon::Schedule::Document::FORMAT, "steps" => Shelf.stepped_up(kept["steps"]))
   end
 
   # @return [Array<Hash>] of its document; none where that cannot be read

@@ -41,16 +41,17 @@ module Shelf
   # @return [Array<Rhexon::Materials::Product>] that forms offer: those that are not retired
   def offered = products.values.reject(&:retired?)
 
-  # @param kept [Hash] a schedule document of an older version, however it came to be
-  # @return [Hash] as it would be written today; as it is where it is no document
+  # @param kept [Array<Hash>] steps as an older version wrote them
+  # @return [Array<Hash>] as they would be written today; as they are where they are no steps
   def stepped_up(kept)
-    return kept unless kept["steps"].is_a?(Array) && kept["steps"].all?(Hash)
-
-    Rhexon::Schedule::StepUp.document(kept, fillers)
+    kept.is_a?(Array) && kept.all?(Hash) ? Rhexon::Schedule::StepUp.steps(kept, fillers) : kept
   end
 
+  # By their sheets alone: what boards have taught is read from cells, whose steps ask for this.
   # @return [Array<String>] codes of what fills pores
-  def fillers = products.each_value.select(&:filler?).map(&:id)
+  def fillers
+    as_on_sheets.select { |record| Rhexon::Materials::Product.new(record).filler? }.map { |record| record["id"] }
+  end
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products

@@ -2,7 +2,8 @@ require "test_helper"
 
 # Until it looks right: rounds as planned, one more for each "again", none after a "yes".
 class LoopsTest < CoreTest
-  FILLER = { "id" => "filler", "name" => "Clear filler", "class" => "waterborne_filler", "role" => "pore filler" }.freeze
+  FILLER = { "id" => "filler", "name" => "Clear filler", "class" => "waterborne_filler",
+"role" => "pore filler" }.freeze
 
   def steps(rounds: 1, most: 4)
     [ step("s1", "fill", product: "filler", method: "wipe"), step("s2", "sand", grits: [ "P220" ]),
@@ -67,7 +68,9 @@ class LoopsTest < CoreTest
                  refusal { check.(sand, loop.("s2", "s3"), step("s3", "raise_grain")) }.message)
     assert_match(/3 rounds are more than the most. Accepted: at most 2/,
                  refusal { check.(sand, loop.("s2", "s1", rounds: 3)) }.message)
-    assert_match(/sent round again by two looks/, refusal { check.(sand, loop.("s2", "s1"), loop.("s3", "s1")) }.message)
+    assert_match(/sent round again by two looks/, refusal {
+      check.(sand, loop.("s2", "s1"), loop.("s3", "s1"))
+    }.message)
     gone = Rhexon::Schedule::Edit.apply(check.(sand, loop.("s2", "s1")), { "op" => "remove_step", "id" => "s1" })
     assert_nil gone["steps"][0]["again"], "a loop without steps is none"
   end

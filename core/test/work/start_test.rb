@@ -40,8 +40,8 @@ class StartTest < CoreTest
   end
 
   def test_bare_wood_has_the_scratch_of_what_was_done_to_it
-    assert_equal [ 201, 125, nil ], [ { "is" => "bare", "surface" => "rough_sawn" },
-                                      { "is" => "bare", "surface" => "planed" }, nil ].map { |found| walk(found).bare.scratch_um }
+    rough, planed = %w[rough_sawn planed].map { |surface| { "is" => "bare", "surface" => surface } }
+    assert_equal [ 201, 125, nil ], [ rough, planed, nil ].map { |found| walk(found).bare.scratch_um }
   end
 
   # Strip it, and it is bare; it is drawn from before the first work.
@@ -57,7 +57,11 @@ class StartTest < CoreTest
 
   def test_what_cannot_have_been_found_is_refused
     assert_match(/bare, coated, under an unknown finish/, refusal { walk({ "is" => "old" }) }.message)
-    assert_match(/coat that is not known: nothing/, refusal { walk({ "is" => "coated", "product" => "nothing" }) }.message)
-    assert_match(/coat that is not known: russet/, refusal { walk({ "is" => "coated", "product" => "russet" }) }.message)
+    assert_match(/coat that is not known: nothing/, refusal {
+      walk({ "is" => "coated", "product" => "nothing" })
+    }.message)
+    assert_match(/coat that is not known: russet/, refusal {
+      walk({ "is" => "coated", "product" => "russet" })
+    }.message)
   end
 end

@@ -80,6 +80,25 @@ module Rhexon
         end.min
       end
 
+      # A step put in, on the faces of another.
+      # @param beside [Hash] the step whose faces it is for
+      # @param fields [Hash] of the new step; a list: several, one after the other
+      def put_before(beside, label, fields)
+        before = document["steps"].take_while { |step| step["id"] != beside["id"] }.last
+        put_after(before, label, fields, faces: beside["faces"])
+      end
+
+      # @param step [Hash, nil] nil: at the beginning
+      def put_after(step, label, fields, faces: step && step["faces"])
+        first = Schedule::Edit.free_id(document)
+        ids = [ first, "#{first}a", "#{first}b" ]
+        operations = [ fields ].flatten.each_with_index.map do |own, index|
+          { "op" => "add_step", "after" => index.zero? ? step && step["id"] : ids[index - 1],
+            "step" => { "id" => ids[index], **own, **(faces ? { "faces" => faces } : {}) } }
+        end
+        remedy(label, operations.one? ? operations.first : { "op" => "all", "operations" => operations })
+      end
+
       # A remedy that is not a change of the schedule: a place to go to.
       # @param place [String] "product", "shelf", "shopping", "trial" (a new one) or "colour" (the desk)
       def go(label, place, product_id = nil)

@@ -105,17 +105,21 @@ module Rhexon
       def sand_through(face_um, hidden:)
         over = over_colour(hidden) or return
         taken = face_um * Abrasion.edge_factor
+        { chance: chance_through(taken, over), clear_um: over.sum(&:arris_um), taken_um: taken }
+      end
+
+      # @param taken_um [Numeric] off the arris
+      # @param over [Array<Layer>] what lies there: all of the film, or what lies over the colour
+      # @return [Float] chance that it goes through
+      def chance_through(taken_um, over = layers)
         there = over.sum(&:arris_um)
         spread = Math.sqrt(
-          (taken * film_table.removal_sd)**2 +
+          (taken_um * film_table.removal_sd)**2 +
             over.sum { |layer| (layer.laid_um * arris_share * film_table.coat_sd)**2 }
         )
-        chance = if spread.zero?
-          taken > there ? 1.0 : 0.0
-        else
-          Statistics::Normal.share((taken - there) / spread)
-        end
-        { chance: chance, clear_um: there, taken_um: taken }
+        return taken_um > there ? 1.0 : 0.0 if spread.zero?
+
+        Statistics::Normal.share((taken_um - there) / spread)
       end
 
       # @return [Float] share of the depth of the open pores that is filled, 0 to 1

@@ -34,7 +34,9 @@ module Rhexon
         @from = began(piece_id)
         @found = @walk.bare.layers.size
         @layers = found_layers + coats.map.with_index(@found) { |snapshot, index| layer(snapshot, index) }
-        @stains = @walk.snapshots.select { |snapshot| colours?(snapshot.placement.pass) }.map { |snapshot| stain(snapshot) }
+        @stains = @walk.snapshots.select { |snapshot|
+          colours?(snapshot.placement.pass)
+        }.map { |snapshot| stain(snapshot) }
         @abrasions = @walk.snapshots
           .select { |snapshot| snapshot.removed_um.positive? }
           .map { |snapshot| abrasion(snapshot) }

@@ -127,6 +127,17 @@ module Rhexon
         (@parts ||= facts.each_key.each_with_object({}) { |key, parts| part_of(key, parts) }).fetch(piece.id, {})
       end
 
+      # What there is to rub with: papers that wear by their grit, and whatever is rubbed with by name; all papers where
+      # the shop lists none.
+      # @return [Array<Prep::Abrasive>]
+      def abrasives
+        @abrasives ||= begin
+          grits = consumables.flat_map { |record| record["wear"].to_a.flat_map { |wear| wear["grits"].to_a } }.uniq
+          papers = grits.empty? ? Prep::Abrasive.all("P") : grits.map { |grit| Prep::Abrasive.near(grit) }
+          (papers + Prep::Abrasive::RUBBING.map { |name| Prep::Abrasive.read(name) }).uniq(&:to_s)
+        end
+      end
+
       # What looks at a piece were answered.
       # @return [Hash{String=>String}] by pass key: yes or again
       def answers_of(piece)
@@ -235,7 +246,7 @@ module Rhexon
       def refuse_unknown_coat(record)
         record["faces"].each do |face|
           named = face.dig("found", "product") or next
-          Rhexon.refuse_unless(products[named]&.film?, "#{face["id"]} was found under a coat that is not known: #{named}",
+          Rhexon.refuse_unless(products[named]&.film?, "#{face["id"]} has a coat that is not known: #{named}",
                                where: "faces", accepted: "a product that leaves a film, or none")
         end
       end

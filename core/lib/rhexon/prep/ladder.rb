@@ -10,6 +10,9 @@ module Rhexon
         "mdf_edge" => "P120"
       }.freeze
 
+      # A written ladder is not held to the last hundredth: P80 to P120 is 0.622.
+      CLOSE_ENOUGH = 0.01
+
       attr_reader :rungs
 
       # @param from_um [Numeric] mean grain of the scratch, or height of the texture
@@ -57,7 +60,9 @@ module Rhexon
 
       # Steps that skip too far: the scratches of the one outlast the other.
       # @return [Array<Array(Abrasive, Abrasive)>]
-      def skips = pairs.select { |before, after| after.mean_um < before.mean_um * least_share - 1e-9 }
+      def skips
+        pairs.select { |before, after| after.mean_um < (before.mean_um * least_share) - before.mean_um * CLOSE_ENOUGH }
+      end
 
       # Steps that could be left out.
       # @return [Array<Array(Abrasive, Abrasive)>]

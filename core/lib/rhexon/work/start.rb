@@ -56,8 +56,10 @@ module Rhexon
       def reckoned_um(found, product)
         rule = Reference.film.found
         method = product.methods_known.first
-        usual = method ? Film::Coat.dry_um(product.wet_um(method).value, product.solids_volume_percent&.value.to_f) : 0.0
-        (found["coats"] || 1) * usual * (product.id == "found" ? rule.share : 1.0) * rule.left.fetch(found["state"] || "sound")
+        usual = method ? Film::Coat.dry_um(product.wet_um(method).value,
+                                           product.solids_volume_percent&.value.to_f) : 0.0
+        share = product.id == "found" ? rule.share : 1.0
+        (found["coats"] || 1) * usual * share * rule.left.fetch(found["state"] || "sound")
       end
 
       # @return [Numeric, nil] mean grain of the scratch there is, µm

@@ -15,7 +15,8 @@ module Rhexon
     Surface = Struct.new(:film, :scratch_um, :sheen_gu, :hazy, :grain, :residue, :found, keyword_init: true) do
       extend Forwardable
       def_delegators :film, :layers, :coats_laid, :variance_um2, :texture_um, :pores_um, :total_um, :sd_um,
-                     :clear_over_colour, :sand_through, :pores_filled, :pore_depth_um, :pores, :top_layer, :chance_under
+                     :clear_over_colour, :sand_through, :chance_through, :pores_filled, :pore_depth_um, :pores,
+                     :top_layer, :chance_under
 
       # @return [Surface]
       def with(**changes) = self.class.new(**to_h, **changes).freeze

@@ -1,0 +1,95 @@
+module Rhexon
+  module Checks
+    module Rules
+      # rub.sheen_unreachable: the sheen that is wanted is not what the schedule ends in: the film cannot give it, it is
+      # rubbed too little, or past it. Silent where no sheen is wanted, and inside what is.
+      module RubSheen
+        module_function
+
+        def call(context)
+          low, high = context.piece.wanted["gu"]
+          return [] unless low
+
+          context.walks
+            .select { |face, _| context.piece.shown?(face) }
+            .filter_map { |_, walk| finding(context, walk, low, high) }.first(1)
+        end
+
+        def finding(context, walk, low, high)
+          ends = walk.final.sheen_gu
+          moment = walk.course.reverse.find { |one| one.after.sheen_gu } or return
+          return if ends.between?(low - 0.5, high + 0.5) || moment.placement.status == "done"
+          return unreachable(context, walk, moment, low, high) if Prep::Sheen.cap_gu(walk.final.film_gu) < low
+
+          rung = there_after(moment, low, high)
+          rung ? passed(context, moment, low, high, rung) : other(context, walk, moment, low, high)
+        end
+
+        def other(context, walk, moment, low, high)
+          ends = walk.final.sheen_gu
+          context.finding(
+            "rub.sheen_unreachable", "caution", "Another sheen than the one wanted",
+            "It ends at about #{ends.round} GU (#{Prep::Sheen.name(ends)}), and #{low} to #{high} GU is wanted.",
+            placement: moment.placement, figures: { gu: ends.round(1), wanted_gu: [ low, high ] },
+            remedies: [ rubbed(context, walk, moment, (low + high) / 2.0) ]
+          )
+        end
+
+        def unreachable(context, walk, moment, low, high)
+          made = walk.final.film_gu
+          context.finding(
+            "rub.sheen_unreachable", "caution", "This film cannot be rubbed so bright",
+            "It was made with #{made} GU and comes to #{Prep::Sheen.cap_gu(made)} at most, and #{low} to #{high} GU " \
+            "is wanted. Build in gloss, and rub that down to the sheen.",
+            placement: moment.placement, figures: { cap_gu: Prep::Sheen.cap_gu(made), wanted_gu: [ low, high ] },
+            remedies: [ gloss(context, high) ]
+          )
+        end
+
+        # @return [Integer, nil] rung before the last with which the sheen is there
+        def there_after(moment, low, high)
+          step = moment.placement.pass.step
+          return unless RubLadder::KINDS.include?(step["kind"])
+
+          step["grits"][0..-2].index do |grit|
+            Prep::Sheen.after(Prep::Abrasive.near(grit), before_gu: nil, film_gu: moment.before.film_gu)
+              .gu.between?(low, high)
+          end
+        end
+
+        def passed(context, moment, low, high, rung)
+          kept = moment.placement.pass.step["grits"].first(rung + 1)
+          last = Prep::Abrasive.near(kept.last).words
+          context.finding(
+            "rub.sheen_unreachable", "note", "It is there before the last rung",
+            "#{low} to #{high} GU is wanted, and that is there after #{last}: stop there.",
+            placement: moment.placement, figures: { wanted_gu: [ low, high ] },
+            remedies: [ context.change(moment.placement, "Stop at #{last}", { "grits" => kept }) ]
+          )
+        end
+
+        # A ladder to the sheen, from the texture of the last coat or the scratch that is there.
+        def rubbed(context, walk, moment, gu)
+          grits = Proposal.rub_out(walk, gu, context.shop.abrasives)&.map(&:to_s) or return
+          step = moment.placement.pass.step
+          label = "Rub out #{grits.join(", ")}"
+          return context.change(moment.placement, label, { "grits" => grits }) if step["kind"] == "rub_out"
+
+          last = context.document["steps"].last
+          context.put_after(last, label, { "kind" => "rub_out", "grits" => grits }, faces: step["faces"])
+        end
+
+        # A gloss of the same kind in place of the last coat's.
+        def gloss(context, high)
+          coat = context.coats.reverse.find { |one| one.status == "planned" } or return
+          same = %i[mechanism carrier colour].map { |fact| coat.pass.product.public_send(fact) }
+          other = context.shelf.find do |product|
+            %i[mechanism carrier colour].map { |fact| product.public_send(fact) } == same &&
+              product.sheen_gu&.value.to_f >= high && product.wet_um(coat.pass.method)&.value
+          end
+          other && context.change(coat, "Coat with #{other.name}", { "product" => other.id })
+        end
+      end
+    end
+  end
+end
