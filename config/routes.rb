@@ -26,6 +26,7 @@ Rails.application.routes.draw do
       scope module: :schedules do
         resource :preview, only: :create, path: "what_if"
         resources :what_ifs, only: :index
+        resources :new_steps, only: :index
         resource :chance, only: :show
         resource :looks, only: :show
         resource :settled, only: :show, controller: :settled

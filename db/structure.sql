@@ -14,13 +14,13 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
 CREATE INDEX "index_pieces_on_job_id" ON "pieces" ("job_id");
 CREATE UNIQUE INDEX "index_pieces_on_job_id_and_name" ON "pieces" ("job_id", "name");
-CREATE TABLE IF NOT EXISTS "faces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "name" varchar NOT NULL, "area_m2" float NOT NULL, "grain" varchar NOT NULL, "kind" varchar DEFAULT 'face' NOT NULL, "position" integer DEFAULT 0 NOT NULL, CONSTRAINT "fk_rails_76c15df47c"
+CREATE TABLE IF NOT EXISTS "faces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "name" varchar NOT NULL, "area_m2" float NOT NULL, "grain" varchar NOT NULL, "kind" varchar DEFAULT 'face' NOT NULL, "position" integer DEFAULT 0 NOT NULL, found json CHECK (found IS NULL OR json_valid(found)), CONSTRAINT "fk_rails_76c15df47c"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
 , CONSTRAINT area_is_positive CHECK (area_m2 > 0 AND area_m2 <= 10000), CONSTRAINT grain_is_known CHECK (grain IN ('closed','semi_open','open','mdf_face','mdf_edge','end_grain')), CONSTRAINT face_kind CHECK (kind IN ('face','back','inside','edges')), CONSTRAINT name_fits_a_key CHECK (instr(name, '/') = 0 AND instr(name, '+') = 0));
@@ -595,7 +595,12 @@ BEGIN
   INSERT INTO marks (name, mark) VALUES ('mixes', random())
     ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
 END;
+CREATE TRIGGER faces_found_length_insert BEFORE INSERT ON faces WHEN length(NEW.found) > 2000
+BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
+CREATE TRIGGER faces_found_length_update BEFORE UPDATE ON faces WHEN length(NEW.found) > 2000
+BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261129150000'),
 ('20261129110000'),
 ('20261128120000'),
 ('20261128110000'),

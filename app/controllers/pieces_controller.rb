@@ -3,7 +3,7 @@ class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
                           wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
-                          wanted_gloss: :name, light: :name, faces: :list
+                          wanted_gloss: :name, light: :name, pores: :name, faces: :list
 
   CLOSED_TO_A_PAGE = 20
 
@@ -78,7 +78,8 @@ class PiecesController < ApplicationController
   def choices
     PieceChoicesSerializer.new(
       { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
-        arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] } }
+        arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] },
+        coats: Rhexon::Schedule::Kinds.sorted("coat", Shelf.products.values).map { |coat| [ coat.id, coat.name ] } }
     ).to_h
   end
 
@@ -106,7 +107,7 @@ class PiecesController < ApplicationController
     })
   end
 
-  FACE = { name: :name, area_m2: :typed, grain: :name, kind: :name }.freeze
+  FACE = { name: :name, area_m2: :typed, grain: :name, kind: :name, found: :table }.freeze
 
   def faces
     (body["faces"] || []).map do |face|
@@ -119,7 +120,8 @@ class PiecesController < ApplicationController
   def errors_of(piece)
     own = piece.errors
       .to_hash
-      .except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind")
+      .except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind",
+              :"faces.found")
       .transform_values(&:first)
     faces = piece.faces
       .each_with_index

@@ -17,7 +17,7 @@ class SchedulesController < ApplicationController
     ids = state.floor.pieces.map(&:id)
     {
       house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: ShelfItems.all,
-      wants: Rhexon::Schedule::Kinds.wants, rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
+      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }
     }
   end

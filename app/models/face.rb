@@ -21,5 +21,27 @@ class Face < ApplicationRecord
     @no_size = error.message
   end
 
-  def to_core = { "id" => name, "kind" => kind, "area_m2" => area_m2, "wood" => grain }
+  # What was there before the schedule begins: a "found" of rhexon-shop/1; bare and sanded where nothing is said.
+  def found=(said)
+    super(said.is_a?(Hash) ? said.reject { |_, value| value.nil? || value == "" }.presence : said)
+  end
+
+  validate :found_can_be, if: :found_changed?
+
+  def to_core
+    { "id" => name, "kind" => kind, "area_m2" => area_m2, "wood" => grain, **(found ? { "found" => found } : {}) }
+  end
+
+  private
+
+  def found_can_be
+    return if found.nil?
+
+    Rhexon::Schema.check_part!("$defs/found", found)
+    coat = found["product"] and Rhexon.refuse_unless(
+      Shelf.products[coat]&.film?, "That coat is not on the shelf's list, or leaves no film", where: "found"
+    )
+  rescue Rhexon::InvalidInput => refusal
+    errors.add(:found, refusal.message)
+  end
 end

@@ -3,6 +3,7 @@ class Piece < ApplicationRecord
   USES = %w[show furniture table_top bar_top floor marine].freeze
   ARRISES = %w[sharp eased_2mm eased_3mm].freeze
   MOST_FACES = Rhexon::Reference.hands.most_faces
+  PORES = %w[open closed].freeze
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze
 
   belongs_to :job
@@ -25,6 +26,8 @@ class Piece < ApplicationRecord
               in: ->(_) { Rhexon::Colour::Light.all.map(&:id) }, message: "Choose the light it will be seen in."
             }
   validates :arris, inclusion: { in: ARRISES }
+  validates :pores, inclusion: { in: PORES, message: "Pores are to show, or to be closed." }, allow_nil: true
+  normalizes :pores, with: :presence.to_proc
   validates :faces, presence: { message: "A piece needs at least one face." }
   validate do
     errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES
@@ -74,7 +77,8 @@ class Piece < ApplicationRecord
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood,
-      "wanted" => { "lab" => target_lab, "light" => light }, "boards" => tried,
+      "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
+                    "pores" => pores }.compact, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }
   end
 

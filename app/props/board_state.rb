@@ -14,13 +14,19 @@ class BoardState
   private
 
   def page
-    { board: board, shelf: ShelfItems.all, wants: Rhexon::Schedule::Kinds.wants,
+    { board: board, shelf: ShelfItems.all, offers: offers,
       pieces: pieces.map { |piece| { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client } },
       lights: Rhexon::Colour::Light.all,
       measures: measures, trial: trial, pairs: Board::Pairs.new(@board).to_h,
       relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } },
       age_days: (today - @board.made_on).to_i, verdict: Board::Verdict.for(@board),
       approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
+  end
+
+  # Work that a cell's layers may hold.
+  def offers
+    place = Rhexon::Proposals::BoardPlace.new(@board.wood, Shelf.products)
+    Rhexon::Proposals::NewSteps.new(place).all.map { |offer| StepOfferSerializer.new(offer).to_h }
   end
 
   def measures

@@ -6,7 +6,8 @@ class BenchRowSerializer < ApplicationSerializer
          window_closes_at: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], earliest: :number,
          cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
-           count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ]
+           count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
+           round: [ :number, NULLABLE ]
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }
@@ -14,6 +15,8 @@ class BenchRowSerializer < ApplicationSerializer
   attribute(:wet_um) { |row| row.placement.pass.wet_um }
   attribute(:count) { |row| row.placement.pass.count }
   attribute(:asks) { |row| row.placement.pass.step["asks"] }
+  # Of a look that sends steps round again: how often that was done.
+  attribute(:round) { |row| row.placement.pass.coat - 1 if row.placement.pass.step["again"] }
   attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
   attribute(:waits_until) { |row| row.waits.first&.reached_at }
 end

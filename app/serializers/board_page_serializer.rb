@@ -1,6 +1,6 @@
 # A board as its page shows it.
 class BoardPageSerializer < ApplicationSerializer
-  fields board: "Board", shelf: "ShelfItem[]", wants: "Record<string, string>", pieces: "Choice[]", age_days: :number,
+  fields board: "Board", shelf: "ShelfItem[]", offers: "StepOffer[]", pieces: "Choice[]", age_days: :number,
          apart: "Record<string, number>"
   typelize trial: [ "BoardTrial", NULLABLE ],
            pairs: [ "BoardPairs", NULLABLE ],

@@ -1,3 +1,3 @@
 class FaceSerializer < ApplicationSerializer
-  fields name: :string, area_m2: :number, grain: :string, kind: :string
+  fields name: :string, area_m2: :number, grain: :string, kind: :string, found: [ "Found", NULLABLE ]
 end

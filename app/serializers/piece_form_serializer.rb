@@ -2,6 +2,7 @@
 class PieceFormSerializer < ApplicationSerializer
   fields id: :number, name: :string, count: :number, wood: :string, use: [ :string, { nullable: true } ],
          arris: :string, light: :string, look: [ :string, { nullable: true } ],
-         wanted_colour: [ :string, { nullable: true } ], wanted_gloss: [ :string, { nullable: true } ]
+         wanted_colour: [ :string, { nullable: true } ], wanted_gloss: [ :string, { nullable: true } ],
+         pores: [ :string, { nullable: true } ]
   many :faces, resource: FaceSerializer
 end

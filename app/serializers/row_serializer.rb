@@ -6,8 +6,10 @@ class RowSerializer < ApplicationSerializer
          hands_end: :number, hands_min: :number, setup_min: :number, earliest: :number, latest: :number,
          window_state: :string, window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ],
-         pattern: [ :string, NULLABLE ], cautions: "string[]"
+         pattern: [ :string, NULLABLE ], cautions: "string[]", sheen_gu: [ :number, NULLABLE ], leaves: "string[]",
+         pores: [ "[number, number]", NULLABLE ]
   attribute(:words) { |row| row.label }
+  many :rungs, resource: RungSerializer
   many :waits, resource: LedgerSerializer
   one :mix, resource: RowMixSerializer
   typelize mix: [ "RowMix", NULLABLE ]

@@ -2,7 +2,7 @@
 class ShelfItemSerializer < ApplicationSerializer
   typelize id: :string, name: :string, role: :string, mechanism: :string, fits: "Record<string, string[]>",
            retired: :boolean, wet_um: "Record<string, number>", solids_volume_percent: [ :number, { nullable: true } ],
-           estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ]
+           estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ], fills: "'filler' | 'slurry'"
   attribute(:id) { |product| product.id }
   attribute(:name) { |product| product.name }
   attribute(:role) { |product| product.role }
@@ -12,6 +12,7 @@ class ShelfItemSerializer < ApplicationSerializer
       .to_h { |kind| [ kind, Rhexon::Schedule::Kinds.methods(kind, product) ] }
       .reject { |_, methods| methods.empty? }
   end
+  attribute(:fills) { |product| Rhexon::Schedule::Kinds.natures(product).include?("filler") ? "filler" : "slurry" }
   attribute(:retired) { |product| product.retired? }
   attribute(:wet_um) { |product| product.methods_known.to_h { |method| [ method, product.wet_um(method).value ] } }
   attribute(:solids_volume_percent) { |product| product.solids_volume_percent&.value }

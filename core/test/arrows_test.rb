@@ -15,7 +15,7 @@ class ArrowsTest < CoreTest
     %w[stock areas colour faults],
     %w[planning],
     %w[search],
-    %w[boards],
+    %w[boards proposals],
     %w[chance checks],
     %w[compare],
     %w[picture]

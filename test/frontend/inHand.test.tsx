@@ -54,4 +54,19 @@ describe("what hands should take up", () => {
     fireEvent.click(screen.getByText("Done"))
     expect(touches[0]).toMatchObject({ kind: "done", pass: "p1/s1/1/top" })
   })
+
+  test("a look that may send its steps round again is answered, not begun", () => {
+    const look = row({ kind: "look", words: "Look: pores closed?", round: 1, laid_on_ml: null })
+    const touches = show({ next: look })
+    expect(screen.queryByText("Start")).toBeNull()
+    fireEvent.click(screen.getByText("Yes, it is right"))
+    fireEvent.click(screen.getByText("Once more"))
+    fireEvent.click(screen.getByText("Not yet"))
+    expect(touches.map(({ kind, answer }) => [kind, answer])).toEqual([
+      ["done", "yes"],
+      ["done", "again"],
+      ["dry_test", "not_yet"],
+    ])
+    expect(screen.getByText("2 times again then")).toBeTruthy()
+  })
 })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest"
 import { besideField } from "@/schedule/beside"
-import { freeId, freshStep, KINDS, offered } from "@/schedule/words"
+import { freeId, offered } from "@/schedule/words"
 import type { ShelfItem, Step } from "@/types"
 
 const item = (
@@ -19,6 +19,7 @@ const item = (
   cut_lb_per_gal: null,
   solids_volume_percent: null,
   estimate: true,
+  fills: "slurry",
 })
 const shelf = [
   item("old", { coat: ["spray"] }, { spray: 80 }, true),
@@ -27,27 +28,7 @@ const shelf = [
   item("clear", { coat: ["brush", "spray"] }, { brush: 90, spray: 100 }),
 ]
 
-describe("a new step", () => {
-  test("has plain first values of its kind", () => {
-    expect(freshStep("coat", "s3", shelf)).toEqual({
-      id: "s3",
-      kind: "coat",
-      product: "clear",
-      method: "brush",
-      role: "top",
-      wet_um: 90,
-      coats: 1,
-    })
-    expect(freshStep("stain", "s3", shelf)).toEqual({ id: "s3", kind: "stain", product: "dye", method: "wipe" })
-    for (const [kind] of KINDS) expect(freshStep(kind, "s1", shelf)?.kind).toBe(kind)
-  })
-
-  test("is not offered when the shelf has nothing for it", () => {
-    expect(freshStep("coat", "s1", [])).toBeNull()
-    expect(freshStep("stain", "s1", [item("wax", {})])).toBeNull()
-    expect(freshStep("sand", "s1", [])).not.toBeNull()
-  })
-
+describe("a step", () => {
   test("offers a retired product only where the step names it", () => {
     expect(offered(shelf, "coat").map((one) => one.id)).toEqual(["clear"])
     expect(offered(shelf, "coat", "old").map((one) => one.id)).toEqual(["old", "clear"])

@@ -125,26 +125,67 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
         </fieldset>
       )}
       <div className="in-hand-tools">
-        <button
-          type="button"
-          className="ui-tape"
-          data-space
-          onClick={() =>
-            onTouch(
-              inHand
-                ? { kind: "done", pass: row.key }
-                : { kind: "started", pass: row.key, ...(person ? { person } : {}) },
-            )
-          }
-        >
-          {inHand ? "Done" : "Start"}
-          <span className="text-fine">space</span>
-        </button>
+        {row.round === null ? (
+          <button
+            type="button"
+            className="ui-tape"
+            data-space
+            onClick={() =>
+              onTouch(
+                inHand
+                  ? { kind: "done", pass: row.key }
+                  : { kind: "started", pass: row.key, ...(person ? { person } : {}) },
+              )
+            }
+          >
+            {inHand ? "Done" : "Start"}
+            <span className="text-fine">space</span>
+          </button>
+        ) : (
+          <LookAnswers row={row} onTouch={onTouch} />
+        )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
         {inHand && <InHandPhoto key={row.key} pass={row.key} />}
         {takeBack}
       </div>
     </section>
+  )
+}
+
+/** A look that may send its steps round again: right, once more, or not dry enough to say. */
+function LookAnswers({ row, onTouch }: { row: BenchRow; onTouch: (touch: Touch) => void }) {
+  const rounds = row.round ?? 0
+  return (
+    <>
+      <button
+        type="button"
+        className="ui-tape"
+        data-space
+        onClick={() => onTouch({ kind: "done", pass: row.key, answer: "yes" })}
+      >
+        Yes, it is right
+        <span className="text-fine">space</span>
+      </button>
+      <button
+        type="button"
+        className="ui-button"
+        data-size="bench"
+        onClick={() => onTouch({ kind: "done", pass: row.key, answer: "again" })}
+      >
+        Once more
+        <span className="text-second text-fine block">
+          {rounds === 0 ? "the first time again" : `${rounds + 1} times again then`}
+        </span>
+      </button>
+      <button
+        type="button"
+        className="ui-button"
+        data-size="bench"
+        onClick={() => onTouch({ kind: "dry_test", pass: row.key, answer: "not_yet" })}
+      >
+        Not yet
+      </button>
+    </>
   )
 }
 

@@ -4,7 +4,7 @@ export type Touch = {
   pass?: string
   person?: string
   milestone?: string
-  answer?: "dry" | "not_yet"
+  answer?: "dry" | "not_yet" | "yes" | "again"
   fault?: string
   mending?: string
   corrects?: number

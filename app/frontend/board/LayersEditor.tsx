@@ -1,21 +1,22 @@
 import { useEffect, useState } from "react"
 import { Panel } from "@/components/Panel"
 import { StepFields } from "@/schedule/StepFields"
-import { freeId, freshStep, KINDS } from "@/schedule/words"
-import type { Cell, ErrorReason, ShelfItem, Step } from "@/types"
+import { freeId } from "@/schedule/words"
+import type { Cell, ErrorReason, ShelfItem, Step, StepOffer } from "@/types"
+import { KIND_NAMES } from "@/types/kinds"
 
 type Props = {
   open: boolean
   onOpenChange: (open: boolean) => void
   cell: Cell
   shelf: ShelfItem[]
-  wants: Record<string, string>
+  offers: StepOffer[]
   error: ErrorReason | null
   onKeep: (layers: Step[]) => Promise<boolean>
 }
 
 /** The layers of a cell, made in place. */
-export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, onKeep }: Props) {
+export function LayersEditor({ open, onOpenChange, cell, shelf, offers, error, onKeep }: Props) {
   const [steps, setSteps] = useState<Step[]>(cell.layers)
   useEffect(() => {
     if (open) setSteps(cell.layers)
@@ -47,7 +48,7 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
           <li key={step.id} className="thin-rule pt-3">
             <div className="mb-2 flex items-center justify-between">
               <span className="text-head">
-                {index + 1} {KINDS.find(([kind]) => kind === step.kind)?.[1]}
+                {index + 1} {KIND_NAMES[step.kind]}
               </span>
               <button
                 type="button"
@@ -85,21 +86,18 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, wants, error, on
         ))}
       </ol>
       <div className="mt-4 flex flex-wrap gap-2">
-        {KINDS.map(([kind, words]) => {
-          const step = freshStep(kind, freeId(steps), shelf)
-          return (
-            <button
-              key={kind}
-              type="button"
-              className="ui-button"
-              disabled={!step}
-              title={step ? undefined : `Put ${wants[kind] ?? "a product"} on the shelf first`}
-              onClick={() => step && setSteps([...steps, step])}
-            >
-              + {words}
-            </button>
-          )
-        })}
+        {offers.map(({ id, name, step, wants }) => (
+          <button
+            key={id}
+            type="button"
+            className="ui-button"
+            disabled={!step}
+            title={step ? undefined : `Put ${wants ?? "a product"} on the shelf first`}
+            onClick={() => step && setSteps([...steps, { ...step, id: freeId(steps) }])}
+          >
+            + {name}
+          </button>
+        ))}
       </div>
       {error && (
         <p className="error-text mt-3" role="alert">

@@ -1,10 +1,11 @@
 import { speciesOf } from "@/drawing/woodBitmap"
-import type { PieceChoices } from "@/types"
+import type { Found, PieceChoices } from "@/types"
 import { WOODS } from "@/types/woods"
 import { AreaField } from "./AreaField"
 import { SelectField, TextField } from "./Field"
+import { FoundFields } from "./FoundFields"
 
-export type FaceForm = { name: string; area_m2: string; grain: string; kind: string }
+export type FaceForm = { name: string; area_m2: string; grain: string; kind: string; found: Found | null }
 export type PieceForm = {
   name: string
   count: string
@@ -15,6 +16,7 @@ export type PieceForm = {
   light: string
   wanted_colour: string
   wanted_gloss: string
+  pores: string
   faces: FaceForm[]
 }
 
@@ -35,6 +37,11 @@ const USE: Record<string, string> = {
   marine: "marine exterior",
 }
 const ARRIS: Record<string, string> = { sharp: "sharp", eased_2mm: "eased to 2 mm", eased_3mm: "eased to 3 mm" }
+const PORES: [string, string][] = [
+  ["", "not said"],
+  ["open", "to show"],
+  ["closed", "closed"],
+]
 const KIND: [string, string][] = [
   ["face", "show face"],
   ["back", "back"],
@@ -42,7 +49,13 @@ const KIND: [string, string][] = [
   ["edges", "edges"],
 ]
 
-export const freshFace = (name: string, kind = "face"): FaceForm => ({ name, area_m2: "", grain: "closed", kind })
+export const freshFace = (name: string, kind = "face"): FaceForm => ({
+  name,
+  area_m2: "",
+  grain: "closed",
+  kind,
+  found: null,
+})
 
 /** Another wood brings its pores, unless a hand chose others for the one before. */
 const grained = (face: FaceForm, before: string, wood: string): FaceForm => {
@@ -135,6 +148,13 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             placeholder="25 to 35"
           />
           <SelectField
+            label="Pores"
+            value={data.pores}
+            onChange={(pores) => set({ pores })}
+            options={PORES}
+            error={errors.pores}
+          />
+          <SelectField
             label="Seen in"
             value={data.light}
             onChange={(light) => set({ light })}
@@ -173,6 +193,12 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
               options={choices.grains.map((grain) => [grain, GRAIN[grain] ?? grain])}
             />
             <SelectField label="It is" value={face.kind} onChange={(kind) => setFace(index, { kind })} options={KIND} />
+            <FoundFields
+              found={face.found}
+              coats={choices.coats}
+              error={errors[`faces.${index}.found`]}
+              onChange={(found) => setFace(index, { found })}
+            />
             {data.faces.length > 1 && !kept.includes(face.name) && (
               <button
                 type="button"

@@ -265,10 +265,10 @@ function Screen(props: SchedulePage) {
       <AddStep
         open={adding}
         onOpenChange={setAdding}
-        steps={sheet.document.steps}
+        url={state.url}
+        after={row?.step ?? null}
+        revision={state.schedule.revision}
         afterWords={row ? `after ${row.words}` : ""}
-        shelf={props.shelf}
-        wants={props.wants}
         onAdd={(added) => {
           setAdding(false)
           add(added)

@@ -4,6 +4,7 @@ import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import { FIELDS } from "@/types/kinds"
 import { FilmControl } from "./FilmControl"
 import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
@@ -14,6 +15,7 @@ import { StepFields, WhereFields } from "./StepFields"
 import { StepOrder } from "./StepOrder"
 import type { StepFieldsProps, StepSet } from "./stepProps"
 import { WhenControl } from "./WhenControl"
+import { WorkDrawing } from "./WorkDrawing"
 import { METHODS } from "./words"
 
 type Props = {
@@ -179,7 +181,7 @@ function MixTab({ row, step, fields, zone }: { row: Row; step: Step; fields: Ste
 function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) {
   return (
     <div className="detail-place">
-      {(step.kind === "coat" || step.kind === "stain") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
+      {FIELDS[step.kind].includes("product") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
       {step.kind === "coat" && <CoatFields {...fields} />}
       <WhereFields {...fields} />
       <HardWindows sheet={sheet} row={row} step={step} onSet={fields.onSet} onEdit={onEdit} />
@@ -194,16 +196,20 @@ function ledgerTitle(row: Row, own: boolean): string {
 
 function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
   const { film } = useMeasures()
+  const change = row.change_um
+    ? `${row.change_um > 0 ? "Adds" : "Takes"} ${film.text(Math.abs(row.change_um), 1)}, ${film.text(row.film_um ?? 0)} left.`
+    : "Leaves the film as it is."
   return (
     <section aria-label="What it does">
-      <h3 className="text-head">{row.kind === "look" ? "Look" : "On the film"}</h3>
+      <WorkDrawing row={row} />
+      <h3 className="text-head">{row.kind === "look" ? "Look" : "On the face"}</h3>
       <p className="text-second">
-        {row.change_um
-          ? `Takes ${film.text(Math.abs(row.change_um), 1)}, ${film.text(row.film_um ?? 0)} left.`
-          : "Leaves the film as it is."}
+        {change}
         {row.kind === "stain" && " Colour goes into the wood."}
+        {row.kind === "oil" && " It goes into the wood and builds no film."}
       </p>
-      <dl className="mt-3 grid gap-2">
+      {row.leaves.length > 0 && <p className="text-head">{sentence(row.leaves)}</p>}
+      <dl className="mt-2 flex gap-6">
         <div>
           <dt className="text-label">Hands</dt>
           <dd className="text-head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
@@ -215,4 +221,10 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
       </dl>
     </section>
   )
+}
+
+/** "Satin, 30 GU; wax on it." */
+const sentence = (parts: string[]): string => {
+  const joined = parts.join("; ")
+  return `${joined.charAt(0).toUpperCase()}${joined.slice(1)}.`
 }

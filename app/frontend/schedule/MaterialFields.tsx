@@ -16,8 +16,11 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
     if (!next) return
     const methods = methodsOf(next, step.kind)
     const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
-    if (!method || method === step.method) return onSet({ product: id })
-    onSet(film ? { product: id, method, wet_um: next.wet_um[method] ?? step.wet_um } : { product: id, method })
+    // A filler is wiped off, a finish is rubbed in as a slurry: the product says which.
+    const way = step.kind === "fill" ? { way: next.fills } : {}
+    if (!method || method === step.method) return onSet({ product: id, ...way })
+    const wet = film ? { wet_um: next.wet_um[method] ?? step.wet_um } : {}
+    onSet({ product: id, method, ...wet, ...way })
   }
   return (
     <>
@@ -43,9 +46,9 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
           )
         }
       />
-      {film && (
+      {(film || step.kind === "oil" || step.kind === "fill") && (
         <Stepper
-          label="Coats"
+          label={film ? "Coats" : "Times"}
           value={step.coats ?? 1}
           by={1}
           least={1}
@@ -70,7 +73,7 @@ export function CoatFields({ step, error, onSet }: StepFieldsProps) {
         options={Object.entries(ROLES)}
         onChange={(role) => onSet({ role: role as Step["role"] })}
       />
-      {(step.coats ?? 1) > 1 && (
+      {(step.coats ?? 1) > 1 && step.kind !== "fill" && (
         <SelectField
           label="On one day"
           value={String(step.coats_a_day ?? "")}

@@ -20,5 +20,16 @@ export type Operation =
   | { op: "house"; set: Record<string, string | number | null> }
   | { op: "all"; operations: Operation[] }
 
+/** What was on a face before its schedule begins; the first is all that must be said. */
+export type Found = {
+  is: "bare" | "coated" | "unknown" | "stripped"
+  surface?: string
+  product?: string
+  family?: string
+  coats?: number
+  um?: number
+  state?: string
+  colour_left?: boolean
+}
 export type Choice = { id: number; name: string; wood: string; client: string }
 export type ErrorReason = { sentence: string; where: string; accepted?: string | null }

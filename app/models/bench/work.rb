@@ -33,14 +33,17 @@ class Bench::Work
   end
 
   def details
-    return by_whom if @body["kind"] == "started"
-    return {} unless @body["kind"] == "dry_test"
+    case @body["kind"]
+    when "started" then by_whom
+    when "done" then @body.key?("answer") ? answered(%w[yes again], "A look that is done") : {}
+    else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"))
+    end
+  end
 
-    Rhexon.refuse_unless(
-      %w[dry not_yet].include?(@body["answer"]), "A dry test has an answer", where: "answer",
-      accepted: "dry or not_yet"
-    )
-    @body.slice("milestone", "answer")
+  def answered(known, what)
+    Rhexon.refuse_unless(known.include?(@body["answer"]), "#{what} has an answer", where: "answer",
+                                                                                   accepted: known.join(" or "))
+    @body.slice("answer")
   end
 
   # Who began it; old touches do not say.
@@ -58,10 +61,18 @@ class Bench::Work
     standing = Entry.standing(piece).select { |entry| entry.pass_key == key }.map(&:kind)
     refuse("That work is already done") if standing.include?("done") && @body["kind"] != "dry_test"
     refuse("That work is already begun") if standing.include?("started") && @body["kind"] == "started"
-    refuse("That work is not done yet, so nothing dries") if @body["kind"] == "dry_test" && !standing.include?("done")
+    if @body["kind"] == "dry_test" && !standing.include?("done") && !look?(piece)
+      refuse("That work is not done yet, so nothing dries")
+    end
     unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
       refuse("The schedule has no such work: #{key}. It was changed meanwhile")
     end
+  end
+
+  # A look that is put off: not yet.
+  def look?(piece)
+    id = @body["pass"].to_s.split("/")[1]
+    piece.schedule.steps.any? { |step| step["id"] == id && step["kind"] == "look" }
   end
 
   def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))

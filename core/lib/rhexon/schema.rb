@@ -52,11 +52,17 @@ module Rhexon
     # One record of rhexon-shop/1 by itself.
     # @param list [String] it stands in, "products"
     # @raise [InvalidInput]
-    def check_record!(list, record)
-      @records[list] ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/properties/#{list}/items" },
+    def check_record!(list, record) = check_part!("properties/#{list}/items", record)
+
+    # A part of rhexon-shop/1 by itself.
+    # @param path [String] in its schema, "$defs/found"
+    # @raise [InvalidInput]
+    def check_part!(path, value)
+      @records[path] ||= JSONSchemer.schema({ "$ref" => "rhexon-shop-1#/#{path}" },
                                             ref_resolver: method(:sibling).to_proc,
                                             base_uri: URI("json-schemer://schema"))
-      error = @records[list].validate(record).first or return
+      errors = @records[path].validate(value).first(20)
+      error = errors.max_by { |candidate| [ candidate["data_pointer"].count("/"), said(candidate) ? 1 : 0 ] } or return
       raise InvalidInput.new(sentence(error), where: error["data_pointer"].delete_prefix("/"))
     end
 

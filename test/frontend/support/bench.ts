@@ -31,6 +31,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   count: 3,
   asks: null,
   grits: [],
+  round: null,
   waits_until: null,
   ...more,
 })

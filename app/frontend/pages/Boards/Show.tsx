@@ -164,7 +164,7 @@ export default function BoardShow(props: BoardPage) {
           onOpenChange={setEditing}
           cell={cell}
           shelf={shelf}
-          wants={state.wants}
+          offers={state.offers}
           error={mine}
           onKeep={(steps) => state.layers(cell.id, steps)}
         />

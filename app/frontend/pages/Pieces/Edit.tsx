@@ -16,6 +16,7 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
     light: piece.light,
     wanted_colour: piece.wanted_colour ?? "",
     wanted_gloss: piece.wanted_gloss ?? "",
+    pores: piece.pores ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),
   })
   return (

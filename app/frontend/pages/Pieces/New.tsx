@@ -23,6 +23,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     light: "D65",
     wanted_colour: "",
     wanted_gloss: "",
+    pores: "",
     faces: [freshFace("top")],
   })
   const { data, setData } = form

@@ -54,6 +54,24 @@ module Rhexon
       def film_um = snapshot&.after&.total_um&.round(1)
       def change_um = snapshot && (snapshot.after.total_um - snapshot.before.total_um).round(1)
 
+      # @return [Float, nil] GU at 60° after this pass; nil: bare wood, or not known
+      def sheen_gu = moment&.after&.sheen_gu&.to_f&.round(1)
+
+      # What the face is like after it, where that matters, in a few words each.
+      # @return [Array<String>]
+      def leaves = moment ? SurfaceWords.of(moment) : []
+
+      # What it rubs with, and what each rung leaves.
+      # @return [Array<Rungs::Rung>]
+      def rungs = moment && @pass.abrasion? ? Rungs.of(@pass, moment.before) : []
+
+      # Share of the depth of the pores that is filled, before and after; nil: the pass has nothing to do with them.
+      # @return [Array(Float, Float), nil]
+      def pores
+        change = moment && [ moment.before, moment.after ].map(&:pores_filled)
+        change.map { |share| share.round(3) } if change && (@pass.kind == "fill" || change.uniq.size > 1)
+      end
+
       # @return [Integer, nil] ml to lay on in this pass, transfer losses included
       def laid_on_ml = laying&.laid_ml&.round
 
@@ -168,6 +186,13 @@ module Rhexon
       def snapshot
         @snapshot ||= @pass.faces
           .filter_map { |face| @plan.film(@pass.piece.id, face).at(@pass.key) }
+          .max_by { |candidate| candidate.after.total_um }
+      end
+
+      # The face with the most film, or the first that is changed.
+      def moment
+        @moment ||= @pass.faces
+          .filter_map { |face| @plan.film(@pass.piece.id, face).moment(@pass.key) }
           .max_by { |candidate| candidate.after.total_um }
       end
 

@@ -7,7 +7,7 @@ module Rhexon
     #   "not_yet", minute, whether "just now"
     # @!attribute answer [String, nil] of a look that was answered: yes, or again
     PassLog = Struct.new(:started_at, :done_at, :person, :looks, :answer, keyword_init: true) do
-      # @param log [Array<Hash>] entries of kind started, done, dry_test, look
+      # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)
         timed = log.map.with_index do |entry, index|
@@ -21,20 +21,11 @@ module Rhexon
           when "done"
             fact.started_at ||= minute
             fact.done_at ||= minute
-          when "look" then fact.looked(entry["answer"], minute)
+            fact.answer ||= entry["answer"]
           when "dry_test"
             fact.looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute, entry["exact"] ]
           end
         end
-      end
-
-      # A look that is answered is done; not yet leaves it to come.
-      def looked(said, minute)
-        return if said == "not_yet"
-
-        self.answer = said
-        self.started_at ||= minute
-        self.done_at ||= minute
       end
     end
   end

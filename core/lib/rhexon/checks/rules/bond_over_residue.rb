@@ -9,8 +9,6 @@ module Rhexon
         LIES = {
           "wax" => "wax", "oil" => "the oil it was rubbed with", "stripper" => "what the stripper left"
         }.freeze
-        # What takes it away.
-        CLEANED = { "wax" => "solvent_wipe", "oil" => "solvent_wipe", "stripper" => "wash" }.freeze
 
         module_function
 
@@ -34,7 +32,7 @@ module Rhexon
         def cleaned(context, moment, residue)
           return unless moment.placement.status == "planned"
 
-          step = { "kind" => "clean", "way" => CLEANED.fetch(residue) }
+          step = { "kind" => "clean", "way" => Work::Kinds::Clean.way_for(residue) }
           context.put_before(moment.placement.pass.step, "#{Schedule::Words.step(step)} before it", step)
         end
       end

@@ -40,9 +40,11 @@ module Rhexon
         def again(context, fill)
           after = context.document["steps"][context.document["steps"].index(fill) + 1]
           steps = [ fill, (after if after && %w[sand level].include?(after["kind"])) ].compact
+          again = {
+            "steps" => steps.map { |step| step["id"] }, "rounds" => 1, "most" => Proposals::Rounds::MOST_FILLINGS
+          }
           look = {
-            "kind" => "look", "milestone" => "sand", "asks" => "No open pore against the light?",
-            "again" => { "steps" => steps.map { |step| step["id"] }, "rounds" => 1, "most" => Proposal::MOST_FILLINGS }
+            "kind" => "look", "milestone" => "sand", "asks" => "No open pore against the light?", "again" => again
           }
           context.put_after(steps.last, "Fill until a look says closed", look, faces: fill["faces"])
         end

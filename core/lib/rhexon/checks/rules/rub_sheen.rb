@@ -70,7 +70,8 @@ module Rhexon
 
         # A ladder to the sheen, from the texture of the last coat or the scratch that is there.
         def rubbed(context, walk, moment, gu)
-          grits = Proposal.rub_out(walk, gu, context.shop.abrasives)&.map(&:to_s) or return
+          surface = Proposals::RubOut.before(walk)
+          grits = Proposals::RubOut.to_sheen(surface, gu, context.shop.abrasives)&.map(&:to_s) or return
           step = moment.placement.pass.step
           label = "Rub out #{grits.join(", ")}"
           return context.change(moment.placement, label, { "grits" => grits }) if step["kind"] == "rub_out"

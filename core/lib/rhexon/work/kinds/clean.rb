@@ -7,7 +7,13 @@ module Rhexon
           "vacuum" => %w[dust], "air" => %w[dust], "tack" => %w[dust], "solvent_wipe" => %w[dust oil wax],
           "degrease" => %w[dust oil], "wash" => %w[dust oil stripper], "oxalic_rinse" => %w[dust stripper]
         }.freeze
+        # The usual way to get a residue off.
+        USUAL = { "stripper" => "wash", "oil" => "solvent_wipe", "wax" => "solvent_wipe" }.freeze
         WATER = %w[degrease wash oxalic_rinse].freeze
+
+        # @param residue [String, nil]
+        # @return [String]
+        def self.way_for(residue) = USUAL.fetch(residue, "vacuum")
 
         def room(step) = step["way"] == "air" ? "sand" : nil
         def minutes(step, area_m2) = area_m2 * hands.clean_min_per_m2.fetch(step["way"])

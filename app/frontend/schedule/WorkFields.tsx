@@ -1,0 +1,164 @@
+import { SelectField, Stepper } from "@/components/Field"
+import type { Step } from "@/types"
+import { FIELDS, WAYS } from "@/types/kinds"
+import type { StepFieldsProps } from "./stepProps"
+
+type Number = {
+  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wanted_gu"
+  label: string
+  unit?: string
+  by: number
+  usual: number
+}
+
+const NUMBERS: Number[] = [
+  { field: "readings", label: "Readings", by: 1, usual: 3 },
+  { field: "length_m", label: "Tape", unit: "m", by: 0.5, usual: 1 },
+  { field: "spots", label: "Spots", by: 1, usual: 1 },
+  { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
+]
+
+const CHOICES: { field: "fill_colour" | "lubricant" | "polish_on"; label: string; options: [string, string][] }[] = [
+  {
+    field: "fill_colour",
+    label: "Colour of the filling",
+    options: [
+      ["", "as the product is"],
+      ["clear", "clear"],
+      ["matching", "matching the wood"],
+      ["contrasting", "contrasting"],
+    ],
+  },
+  {
+    field: "lubricant",
+    label: "Rubbed with",
+    options: [
+      ["", "nothing, dry"],
+      ["water", "water"],
+      ["soapy_water", "water and a drop of soap"],
+      ["mineral_spirit", "mineral spirit"],
+      ["oil", "mineral oil"],
+    ],
+  },
+  {
+    field: "polish_on",
+    label: "On",
+    options: [
+      ["", "by hand"],
+      ["cloth", "a cloth"],
+      ["felt", "felt"],
+      ["pad", "a foam pad"],
+      ["wheel", "a wheel"],
+    ],
+  },
+]
+
+/** Numbers and choices that only some kinds of work have. */
+export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
+  const has = (field: string) => FIELDS[step.kind].includes(field)
+  return (
+    <>
+      {NUMBERS.filter(({ field }) => has(field)).map(({ field, label, unit, by, usual }) => (
+        <Stepper
+          key={field}
+          label={label}
+          unit={unit}
+          value={step[field] ?? usual}
+          by={by}
+          least={by}
+          pending={pending(field)}
+          error={error(field)}
+          onChange={(value) => onSet({ [field]: value })}
+        />
+      ))}
+      {CHOICES.filter(({ field }) => has(field)).map(({ field, label, options }) => (
+        <SelectField
+          key={field}
+          label={label}
+          value={step[field] ?? ""}
+          error={error(field)}
+          options={options}
+          onChange={(value) => onSet({ [field]: value || null })}
+        />
+      ))}
+    </>
+  )
+}
+
+/** How it is done, where there are several ways. */
+export function WayField({ step, error, onSet }: StepFieldsProps) {
+  const options = WAYS[step.kind] ?? []
+  return (
+    <SelectField
+      label={step.kind === "measure" ? "What is read" : step.kind === "test" ? "With what" : "How"}
+      value={step.way ?? options[0]?.[0] ?? ""}
+      error={error("way")}
+      options={options}
+      onChange={(way) => onSet({ way })}
+    />
+  )
+}
+
+const ASKS: Partial<Record<Step["kind"], string>> = {
+  look: "What to look for",
+  mask: "What is masked",
+  unmask: "What was masked",
+  measure: "Where, or with what",
+  fit: "To what",
+}
+
+/** A few words of one's own. */
+export function WordsField({ step, error, onSet }: StepFieldsProps) {
+  const value = step.asks ?? ""
+  const wrong = error("asks")
+  return (
+    <form
+      className="is-wide"
+      key={value}
+      onSubmit={(event) => {
+        event.preventDefault()
+        onSet({ asks: String(new FormData(event.currentTarget).get("asks")) || null })
+      }}
+    >
+      <label className="ui-field">
+        <span className="text-label">{ASKS[step.kind] ?? "In words"}</span>
+        <input
+          name="asks"
+          className="ui-input"
+          defaultValue={value}
+          maxLength={200}
+          aria-invalid={Boolean(wrong)}
+          onBlur={(event) => event.target.value !== value && event.target.form?.requestSubmit()}
+        />
+      </label>
+    </form>
+  )
+}
+
+type Boxes = { legend: string; chosen: string[]; faces: string[]; onChoose: (chosen: string[] | null) => void }
+
+/** Which faces; all of them is what is left out. */
+export function FaceBoxes({ legend, chosen, faces, onChoose }: Boxes) {
+  return (
+    <fieldset className="is-wide">
+      <legend className="text-label">{legend}</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {faces.map((face) => (
+          <label key={face} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="h-5 w-5"
+              checked={chosen.includes(face)}
+              disabled={chosen.length === 1 && chosen.includes(face)}
+              onChange={(event) => {
+                const next = faces.filter((name) => (name === face ? event.target.checked : chosen.includes(name)))
+                onChoose(next.length === faces.length ? null : next)
+              }}
+            />
+            {face}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  )
+}

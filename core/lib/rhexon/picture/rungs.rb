@@ -1,0 +1,39 @@
+module Rhexon
+  module Picture
+    # The rungs of an abrasion, each with its grain, what it takes off and the sheen that is there after it.
+    module Rungs
+      # @!attribute id      [String] as a schedule writes it
+      # @!attribute mean_um [Numeric] mean grain
+      # @!attribute takes_um [Float] off the film; 0 on bare wood
+      # @!attribute sheen_gu [Float, nil] nil on bare wood
+      Rung = Struct.new(:id, :words, :mean_um, :takes_um, :sheen_gu, :sheen, :hazy, keyword_init: true)
+
+      module_function
+
+      # @param pass [Planning::Pass] an abrasion
+      # @param surface [Work::Surface] before it
+      # @return [Array<Rung>]
+      def of(pass, surface)
+        texture, gu = surface.texture_um, surface.sheen_gu
+        bare = surface.bare? || pass.work.bares?(pass.step)
+        pass.work.rubbing(pass.step).map do |abrasive|
+          next rung(abrasive, 0.0, nil) if bare
+
+          taken = pass.work.taken(pass.step.merge("grits" => [ abrasive.to_s ]), texture)
+          texture = taken.texture_um
+          reached = Prep::Sheen.after(abrasive, before_gu: gu, film_gu: surface.film_gu)
+          gu = reached.gu
+          rung(abrasive, taken.um, reached)
+        end
+      end
+
+      def rung(abrasive, um, reached)
+        Rung.new(
+          id: abrasive.to_s, words: abrasive.words, mean_um: abrasive.mean_um, takes_um: um.round(2),
+          sheen_gu: reached&.gu&.round(1), sheen: reached && Prep::Sheen.name(reached.gu), hazy: reached&.hazy || false
+        ).freeze
+      end
+      private_class_method :rung
+    end
+  end
+end

@@ -1,0 +1,135 @@
+module Rhexon
+  module Proposals
+    # A step as it begins: values from the wood, the shelf, what is there and what follows.
+    class FreshStep
+      # Role of the products that coats of a role are made of; a sealer stands for all of them.
+      SEALS = { "seal" => "sealer", "barrier" => "barrier", "washcoat" => "washcoat", "primer" => "primer" }.freeze
+
+      # @param place [Place]
+      def initialize(place)
+        @place = place
+      end
+
+      # @param kind [String]
+      # @param set [Hash] what it is to have
+      # @return [Hash, nil] a step of a schedule document; nil: the shelf has nothing for it
+      def of(kind, set)
+        step = { "id" => Schedule::Edit.free_id(@place.piece.schedule), "kind" => kind, **set }
+        Schedule::Kinds.laying.include?(kind) ? laid(step) : step.merge(values(kind))
+      end
+
+      private
+
+      def surface = @place.surface
+      def shop = @place.shop
+      def last = @place.last
+
+      def values(kind)
+        case kind
+        when "sand" then { "grits" => sanding }
+        when "rub_out" then { "grits" => rubbing }
+        when "polish" then { "grits" => %w[compound-medium compound-fine] }
+        when "strip" then surface.bare? ? { "way" => "sanding", "grits" => [ "P150" ] } : {}
+        when "clean" then { "way" => Work::Kinds::Clean.way_for(surface.residue) }
+        when "look" then looking
+        else {}
+        end
+      end
+
+      # --- what lays something on
+
+      def laid(step)
+        product = usual(step) or return
+        before = used(step) { |other| other["product"] == product.id }
+        method = before ? before["method"] : Schedule::Kinds.methods(step["kind"], product).first
+        made = { **step, "product" => product.id, "method" => method }
+        step["kind"] == "coat" ? made.merge("wet_um" => wet_um(step, product, method)) : made
+      end
+
+      # What the schedule lays already for the same purpose, else what the shelf has for it.
+      def usual(step)
+        named = used(step) { |other| other["role"] == step["role"] }
+        found = named && shop.products[named["product"]]
+        return found if found && fits?(step, found)
+
+        fitting = Schedule::Kinds.sorted(step["kind"], shop.products.values).select { |one| fits?(step, one) }
+        wanted = SEALS[step["role"]]
+        [ wanted, (wanted && "sealer") ].compact.filter_map { |role| fitting.find { |one| one.role == role } }.first ||
+          fitting.first
+      end
+
+      def used(step, &) = @place.steps.reverse.select { |other| other["kind"] == step["kind"] }.find(&)
+
+      def fits?(step, product)
+        step["kind"] != "fill" ||
+          Schedule::Kinds.natures(product).include?(step["way"] == "slurry" ? "film" : "filler")
+      end
+
+      # A washcoat builds so little that the wood still drinks.
+      def wet_um(step, product, method)
+        return product.wet_um(method).value unless step["role"] == "washcoat"
+
+        [ (Reference.colour.uptake.washcoat_um * 100 / product.solids_volume_percent.value).floor, 5 ].max
+      end
+
+      # --- what rubs
+
+      # Papers from the scratch that is there to the end grit by what follows.
+      def sanding
+        to = Prep::Abrasive.read(end_grit)
+        from = surface.scratch_um || Prep::Abrasive.read("P100").mean_um
+        rungs = if from > to.mean_um
+          Prep::Ladder.build(from_um: from, to: to, shelf: shop.abrasives.select(&:paper?), stained: follows?("stain"))
+        end
+        (rungs || [ to ]).map(&:to_s)
+      end
+
+      # By what follows: under oil P320, under a pigment P180, under dye and film P220; wood that blotches is sanded a
+      # step finer.
+      def end_grit
+        return "P320" if follows?("oil")
+
+        follows?("stain") && pigment? && !spots? ? "P180" : "P220"
+      end
+
+      def follows?(kind) = @place.following&.fetch("kind") == kind
+      def pigment? = shop.products[@place.following["product"]]&.optics&.dig("kind") == "pigment"
+
+      def spots?
+        species = Colour::Wood.named(@place.piece.named_wood)
+        species && Colour::Wood.for_species(species).spots
+      end
+
+      # To the middle of the sheen that is wanted, or to a satin.
+      def rubbing
+        low, high = @place.piece.wanted["gu"]
+        gu = low ? (low + high) / 2.0 : SATIN_GU
+        (RubOut.to_sheen(surface, gu, shop.abrasives) || [ Prep::Abrasive.read("P1500") ]).map(&:to_s)
+      end
+      SATIN_GU = 30
+      private_constant :SATIN_GU
+
+      # --- what looks
+
+      # A look asks what can still be changed, and sends round again what is done until it looks right.
+      def looking
+        case last && last["kind"]
+        when "stain" then { "milestone" => "touch", "asks" => "Is this the colour?" }
+        when "oil"
+          { "asks" => "Is the lustre there?", "again" => { "steps" => [ last["id"] ], "rounds" => 1, "most" => 6 } }
+        when "raise_grain" then { "asks" => "Does nothing stand up any more?" }
+        else filling || { "milestone" => "dust_safe", "asks" => "Even, no runs, no nibs" }
+        end
+      end
+
+      def filling
+        from = @place.before.rindex { |step| step["kind"] == "fill" } or return
+        ids = @place.before.drop(from).map { |step| step["id"] }
+        return if ids.size > 2 || Schedule::Loops.look_of(@place.piece.schedule, ids.first)
+
+        again = { "steps" => ids, "rounds" => Rounds.fillings(surface.pores_filled), "most" => Rounds::MOST_FILLINGS }
+        { "asks" => "No open pore against the light?", "milestone" => "sand", "again" => again }
+      end
+    end
+  end
+end

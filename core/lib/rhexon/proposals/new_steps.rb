@@ -1,0 +1,32 @@
+module Rhexon
+  module Proposals
+    # New steps that a schedule may be given at a place, each ready to be added, and which of them are likely there.
+    class NewSteps
+      # @!attribute id    [String] of core/data/new_steps.yml
+      # @!attribute words [String] what a search finds it by beside its name
+      # @!attribute step  [Hash, nil] nil: the shelf has nothing for it
+      # @!attribute wants [String, nil] what has to be on the shelf first
+      # @!attribute likely [Boolean]
+      Offer = Struct.new(:id, :phase, :name, :says, :words, :step, :wants, :likely, keyword_init: true)
+
+      # @param place [Place, BoardPlace]
+      def initialize(place)
+        @place = place
+        @fresh = FreshStep.new(place)
+      end
+
+      # @return [Array<Offer>] in the order of the work
+      def all = Reference.new_steps.steps.map { |entry| offer(entry) }
+
+      private
+
+      def offer(entry)
+        step = @fresh.of(entry["kind"], entry["set"] || {})
+        wants = Schedule::Kinds.wants[entry["kind"]] unless step
+        said = entry.slice("id", "phase", "name", "says", "words").transform_keys(&:to_sym)
+        likely = !step.nil? && entry["after"].intersect?(@place.states)
+        Offer.new(**said, step: step, wants: wants, likely: likely)
+      end
+    end
+  end
+end
