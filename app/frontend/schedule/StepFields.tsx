@@ -49,6 +49,7 @@ export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: Step
           chosen={step.faces ?? faces}
           faces={faces}
           onChoose={(chosen) => onSet({ faces: chosen })}
+          again={FIELDS[step.kind].includes("product")}
         />
       )}
     </>

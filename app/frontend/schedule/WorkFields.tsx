@@ -135,10 +135,17 @@ export function WordsField({ step, error, onSet }: StepFieldsProps) {
   )
 }
 
-type Boxes = { legend: string; chosen: string[]; faces: string[]; onChoose: (chosen: string[] | null) => void }
+type Boxes = {
+  legend: string
+  chosen: string[]
+  faces: string[]
+  onChoose: (chosen: string[] | null) => void
+  /** A face may be worked on again after the others. */
+  again?: boolean
+}
 
 /** Which faces; all of them is what is left out. */
-export function FaceBoxes({ legend, chosen, faces, onChoose }: Boxes) {
+export function FaceBoxes({ legend, chosen, faces, onChoose, again }: Boxes) {
   return (
     <fieldset className="is-wide">
       <legend className="text-label">{legend}</legend>
@@ -159,6 +166,25 @@ export function FaceBoxes({ legend, chosen, faces, onChoose }: Boxes) {
           </label>
         ))}
       </div>
+      {again && chosen.length > 1 && (
+        <label className="line-choice">
+          {chosen.length > new Set(chosen).size ? `${chosen.join(", ")}, then` : "And once more"}
+          <select
+            value=""
+            onChange={(event) =>
+              onChoose(event.target.value === "once" ? [...new Set(chosen)] : [...chosen, event.target.value])
+            }
+          >
+            <option value="">choose a face</option>
+            {[...new Set(chosen)].map((face) => (
+              <option key={face} value={face}>
+                {face} again
+              </option>
+            ))}
+            {chosen.length > new Set(chosen).size && <option value="once">each once</option>}
+          </select>
+        </label>
+      )}
     </fieldset>
   )
 }

@@ -169,8 +169,8 @@ module Rhexon
       def own_words
         return @pass.work.words(@pass.step, nil) if @pass.inserted
 
-        coats = @pass.step["coats"] || 1
-        round, at = Schedule::Loops.round_of(@pass.step, coat)
+        coats = Schedule::Loops.coats_on(@pass.step, faces.first)
+        round, at = Schedule::Loops.round_of(@pass.step, faces.first, coat)
         words = if coats > 1
           "#{@pass.step["name"] || @pass.work.name} #{at} of #{coats}"
         else

@@ -58,6 +58,7 @@ module Rhexon
         @steps.each_with_index do |step, at|
           expand(step, @steps.drop(at + 1))
           go_round(step, at) if step["again"]
+          take_tape_off(at)
         end
         finish
       end
@@ -87,8 +88,21 @@ module Rhexon
         coats = step["coats"] || 1
         (round * coats + 1..(round + 1) * coats).each do |coat|
           Turns.for(@piece, step).each do |turn|
-            parts(step, coat, turn.faces).each { |range, part| add(step, coat, turn, range, part, later) }
+            number = (coat - 1) * turn.times + turn.time + 1
+            parts(step, number, turn.faces).each { |range, part| add(step, number, turn, range, part, later) }
           end
+        end
+      end
+
+      # After the last that is laid on, where no step of the schedule does it.
+      def take_tape_off(at)
+        step = @steps[at]
+        return if !Work::Steps.lays?(step) || @steps.drop(at + 1).any? { |later| Work::Steps.lays?(later) }
+
+        laid = @passes.select { |pass| pass.step.equal?(step) && pass.leaves_something? }.flat_map(&:faces).uniq
+        Schedule::Reach.open_masks(@piece.schedule, at).each do |mask|
+          turn = Turns::Turn.new(laid, [], 0, 1)
+          add(mask, 1, turn, 0..(@piece.count - 1), nil, [], kind: "unmask")
         end
       end
 
@@ -103,19 +117,22 @@ module Rhexon
         )
       end
 
-      def add(step, coat, turn, range, part, later)
+      # @param kind [String, nil] of work that the plan puts in for a step
+      def add(step, coat, turn, range, part, later, kind: nil)
         few!(step)
         room = room(step)
+        key = [ Pass.key(@piece, step, coat, turn.faces, part), *kind ].join("/")
         pass = Pass.new(
-          index: @first_index + @passes.size, key: Pass.key(@piece, step, coat, turn.faces, part), piece: @piece,
-          step: step, coat: coat, part: part, faces: turn.faces, caught: turn.caught, kind: step["kind"],
+          index: @first_index + @passes.size, key: key, piece: @piece, step: step, coat: coat, part: part,
+          faces: turn.faces, caught: turn.caught, kind: kind || step["kind"],
           product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
-          sections: sections(step, turn.faces, range.size), each_min: each_min(step, turn.faces, range.size),
+          sections: sections(step, turn.faces, range.size),
+          each_min: each_min(kind ? step.merge("kind" => kind) : step, turn.faces, range.size),
           setup_min: gear("setup_min", step),
           cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
           room: room, dry_room: dry_room(step), pauses: work(step).pauses?,
           dust: work(step).dust?(step), skill: skill(step), tools: tools(step),
-          inserted: false, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
+          inserted: !kind.nil?, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
           after_day: after_day(step, coat, turn.faces, range)
         )
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
@@ -130,10 +147,10 @@ module Rhexon
       def after_day(step, coat, faces, range)
         most = step["coats_a_day"] || @piece.house["coats_a_day"] or return
         before = @passes.find do |other|
-          other.kind == "coat" && other.step.equal?(step) && other.coat == coat - most && other.faces == faces &&
+          other.leaves_something? && other.step.equal?(step) && other.coat == coat - most && other.faces == faces &&
             overlap?(other.range, range) && !other.inserted
         end
-        before&.index if step["kind"] == "coat"
+        before&.index if work(step).lays?
       end
 
       # What is flooded on is wiped off again before it is tacky: work of its own, right behind.

@@ -7,7 +7,9 @@ module Rhexon
     module Turns
       # @!attribute faces  [Array<String>] laid on
       # @!attribute caught [Array<String>] edges that get the coat as well
-      Turn = Struct.new(:faces, :caught)
+      # @!attribute time   [Integer] how often these faces were laid on before in the same coat
+      # @!attribute times  [Integer] how often they are in all
+      Turn = Struct.new(:faces, :caught, :time, :times)
       # Work of so little that it is turned on points, m² of all its faces.
       SMALL_M2 = Reference.hands.on_points_under_m2
 
@@ -17,17 +19,28 @@ module Rhexon
       # @param step [Hash]
       # @return [Array<Turn>] in listed order
       def for(piece, step)
-        faces = step["faces"] || piece.faces.keys
+        masked = Schedule::Reach.masked(piece.schedule, step)
+        faces = step["faces"] || piece.faces.keys - masked
         edges, sides = faces.partition { |face| edge?(piece, face) }
-        if !Work::Kind.find(step["kind"]).lays? || support(piece, step) == "hung" || sides.size < 2
-          return [ Turn.new(faces, []) ]
-        end
+        return [ Turn.new(faces.uniq, [], 0, 1) ] unless Work::Kind.find(step["kind"]).lays?
+        return all_round(faces) if support(piece, step) == "hung" || sides.size < 2
 
-        first, *rest = sides
-        own = faces.select { |face| face == first || edges.include?(face) }
-        caught = support(piece, step) == "fixed" ? [] : edges - (step["mask"] || [])
-        [ Turn.new(own, []), *rest.map { |face| Turn.new([ face ], caught) } ]
+        caught = support(piece, step) == "fixed" ? [] : edges - (step["mask"] || []) - masked
+        sides.each_with_index.map do |side, at|
+          time = sides.first(at).count(side)
+          own = at.zero? ? faces.uniq.select { |face| face == side || edges.include?(face) } : [ side ]
+          Turn.new(own, at.zero? ? [] : caught, time, sides.count(side))
+        end
       end
+
+      # Hung work: all faces at once, and those that are listed again once more.
+      def all_round(faces)
+        (0...faces.tally.values.max.to_i).map do |time|
+          again = faces.tally.select { |_, count| count > time }.keys
+          Turn.new(again, [], time, faces.count(again.first))
+        end
+      end
+      private_class_method :all_round
 
       # @return [String] flat, points, hung or fixed
       def support(piece, step) = step["support"] || piece.schedule["support"] || usual(piece)

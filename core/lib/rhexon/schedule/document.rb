@@ -32,6 +32,7 @@ module Rhexon
         end
 
         Loops.check!(document)
+        Reach.check!(document)
         Reference.freeze_deep(document)
       end
       private_class_method :sound
@@ -46,7 +47,7 @@ module Rhexon
       # @raise [InvalidInput]
       def check_names!(document, faces:, products:, rooms:, tools:, people:)
         document["steps"].each do |step|
-          (step["faces"] || []).each { |face| known!(step, "faces", face, faces, "face") }
+          [ *step["faces"], *step["closes"] ].each { |face| known!(step, "faces", face, faces, "face") }
           check_products!(step, products)
           %w[room dry_room].each { |field| known!(step, field, step[field], rooms, "room") if step[field] }
           known!(step, "tool", step["tool"], tools, "tool") if step["tool"]

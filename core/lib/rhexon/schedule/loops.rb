@@ -19,13 +19,18 @@ module Rhexon
 
       # @return [Integer] coat numbers that passes of a step may have
       def most_coats(document, step)
-        (step["coats"] || 1) * (look_of(document, step["id"]) ? MOST_ROUNDS + 1 : 1)
+        times = (step["faces"] || []).tally.values.max || 1
+        (step["coats"] || 1) * times * (look_of(document, step["id"]) ? MOST_ROUNDS + 1 : 1)
       end
 
       # @param step [Hash]
+      # @param face [String] that is laid on
+      # @return [Integer] coats that it gets in one round: those of the step, as often as the face is listed
+      def coats_on(step, face) = (step["coats"] || 1) * [ (step["faces"] || []).count(face), 1 ].max
+
       # @param coat [Integer] as its passes are numbered
       # @return [Array(Integer, Integer)] round (0 for the first time), and coat within it
-      def round_of(step, coat) = (coat - 1).divmod(step["coats"] || 1).then { |round, at| [ round, at + 1 ] }
+      def round_of(step, face, coat) = (coat - 1).divmod(coats_on(step, face)).then { |round, at| [ round, at + 1 ] }
 
       # @raise [InvalidInput] when a loop names what is not before its look, or more rounds than its most
       def check!(document)
