@@ -18,12 +18,15 @@ module Rhexon
       # @param stack [Stack] with at least one film
       # @return [Numeric, nil] µm; nil when the use is not stated
       def um(use, stack)
-        most = stack.layers.group_by(&:way).max_by { |_, layers| layers.sum(&:laid_um) }.first
+        most = there(stack).group_by(&:way).max_by { |_, layers| layers.sum(&:laid_um) }.first
         table.least_by_way_um[most] || table.least_um[use]
       end
 
+      # What was stripped off says nothing of what is there.
+      def there(stack) = stack.layers.select(&:left?).then { |left| left.empty? ? stack.layers : left }
+
       def table = Reference.film
-      private_class_method :table
+      private_class_method :there, :table
     end
   end
 end

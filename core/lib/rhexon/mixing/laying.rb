@@ -40,12 +40,14 @@ module Rhexon
       # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.
       # @param pass [Planning::Pass]
       def self.rubbed?(pass)
-        pass.film? && %w[wipe pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) &&
+        (pass.film? || pass.kind == "oil") && %w[wipe
+                                                 pad].include?(pass.method) && !pass.step["wipe_off"] && later?(pass) &&
           Reference.mixing.rubbed.classes.include?(pass.product.class_id)
       end
 
       def self.rubbed_on(pass)
-        net = pass.area_m2 * pass.count * pass.wet_um.to_f
+        left = pass.wet_um || pass.product.wet_um(pass.method)&.value
+        net = pass.area_m2 * pass.count * left.to_f
         keeps = Reference.mixing.rubbed.hand_keeps
         new(net_ml: net, laid_ml: net * (1 + keeps), left_behind_ml: 0.0, margin_percent: 0.0,
             transfer_efficiency: 1 / (1 + keeps), wiped: false).freeze

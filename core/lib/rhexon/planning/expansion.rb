@@ -182,7 +182,8 @@ module Rhexon
             milestones(pass, face, later, at(index)).map { |name| [ index, name ] }
           end
         end
-        film + state[:wet].map { |index| [ index, "dry" ] } +
+        held = state[:wet].select { |index| at(index).work.holds?(pass.kind) }
+        film + held.map { |index| [ index, "dry" ] } +
           (pass.work.idle? ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
       end
 
@@ -241,7 +242,8 @@ module Rhexon
           end
           next if pass.work.idle?
 
-          state[:wet] = pass.work.wet(pass.step) ? [ pass.index ] : []
+          state[:wet] = state[:wet].reject { |index| at(index).work.holds?(pass.kind) }
+          state[:wet] << pass.index if pass.work.wet(pass.step)
           state[:caught] = []
         end
         pass.caught.each { |face| state(face)[:caught] << pass.index }

@@ -136,7 +136,7 @@ module Rhexon
         end
         return 0 unless work(step).hands?
 
-        minutes(work(step).minutes(step, @piece.area_m2(faces)) || laying_min(step, faces))
+        minutes(work(step).minutes(step, @piece.area_m2(faces), @piece.use) || laying_min(step, faces))
       end
 
       # Laid, left until it opens, and wiped, turn after turn.

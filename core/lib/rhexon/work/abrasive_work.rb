@@ -11,6 +11,12 @@ module Rhexon
       # @return [Film::Abrasion::Taken]
       def taken(step, texture_um) = Film::Abrasion.of(purpose(step), step, texture_um)
 
+      # @return [Numeric] minutes a square metre: by hand, or with a floor machine where it is a floor
+      def rate(what, step, use)
+        by_machine = hands.floor_machine_min_per_m2[what] if use == "floor" && step["machine"]
+        by_machine || hands.abrasion_min_per_m2.fetch(what)
+      end
+
       # What is rubbed with, in order.
       # @return [Array<Prep::Abrasive>]
       def rubbing(step) = rungs(step)

@@ -59,13 +59,18 @@ module Rhexon
 
       # Hands, less gear; what is laid on goes by the method's rate instead.
       # @param area_m2 [Numeric] of all its faces, one piece
-      # @return [Numeric] minutes
-      def minutes(step, area_m2) = area_m2 * hands.abrasion_min_per_m2.fetch(step["kind"])
+      # @param use [String, nil] what the piece must stand up to: floors are sanded by floor machines
+      # @return [Numeric, nil] minutes; nil: by the rate of the method
+      def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch(step["kind"])
 
       # What it waits for on a face that something was laid on.
       # @param coated_later [Boolean] a coat or stain follows on the face
       # @return [Array<String>] milestones of +lower+
       def waits(_step, lower, _coated_later) = [ lower.film? ? "handle" : "sand" ]
+
+      # @param upper [String] kind of the work that follows
+      # @return [Boolean] whether that waits for what it leaves wet
+      def holds?(_upper) = true
 
       # @return [Wet, nil] what it leaves wet
       def wet(_step) = nil

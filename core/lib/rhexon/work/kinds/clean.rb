@@ -16,7 +16,10 @@ module Rhexon
         def self.way_for(residue) = USUAL.fetch(residue, "vacuum")
 
         def room(step) = step["way"] == "air" ? "sand" : nil
-        def minutes(step, area_m2) = area_m2 * hands.clean_min_per_m2.fetch(step["way"])
+        def minutes(step, area_m2, _use) = area_m2 * hands.clean_min_per_m2.fetch(step["way"])
+
+        # What may be sanded may be cleaned of its dust.
+        def waits(_step, _lower, _coated_later) = [ "sand" ]
 
         def wet(step)
           minutes = hands.dry_after_min[step["way"]] or return

@@ -10,9 +10,8 @@ module Rhexon
         def phase(_step) = "level"
 
         # A denib or scuff is a rubbing over.
-        def minutes(step, area_m2)
-          rate = { "between" => "level", "cut_back" => "cut_back" }.fetch(step["aim"], "scuff")
-          area_m2 * hands.abrasion_min_per_m2.fetch(rate)
+        def minutes(step, area_m2, use)
+          area_m2 * rate({ "between" => "level", "cut_back" => "cut_back" }.fetch(step["aim"], "scuff"), step, use)
         end
 
         def waits(step, lower, coated_later)

@@ -3,7 +3,7 @@ module Rhexon
     module Kinds
       # A reading before going on: moisture, film, what softens an old finish.
       class Measure < Kind
-        def minutes(step, _area_m2) = hands.measure_min + (step["readings"] || 3) * hands.reading_min
+        def minutes(step, _area_m2, _use) = hands.measure_min + (step["readings"] || 3) * hands.reading_min
         def waits(step, lower, _coated_later)
           if %w[moisture lead].include?(step["way"])
             []

@@ -6,7 +6,7 @@ module Rhexon
         def phase(_step) = "rub_out"
         def dust?(_step) = false
         def room(_step) = nil
-        def minutes(step, area_m2) = area_m2 * hands.abrasion_min_per_m2.fetch("polish") * step["grits"].size
+        def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("polish") * step["grits"].size
         def waits(_step, lower, _coated_later) = lower.film? ? [ "rub_out" ] : [ "sand" ]
         def words(step, _product_name) = "Polish with #{rungs(step).map(&:words).join(", ")}"
 

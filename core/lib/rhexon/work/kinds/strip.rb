@@ -5,7 +5,7 @@ module Rhexon
       class Strip < AbrasiveWork
         def dust?(step) = step["way"] == "sanding"
         def bares?(_step) = true
-        def minutes(step, area_m2) = area_m2 * hands.strip_min_per_m2.fetch(step["way"])
+        def minutes(step, area_m2, _use) = area_m2 * hands.strip_min_per_m2.fetch(step["way"])
         def waits(_step, _lower, _coated_later) = []
         # Neutralised and washed, and left to dry.
         def wet(step) = step["way"] == "stripper" ? Wet.new(hands.dry_after_min.fetch("stripper"), "water") : nil
