@@ -7,7 +7,7 @@ module Demo
       "w80", "sealed", 1050, "26-0310", 40, {}
     ], [ "h12", "opened", 164, "H-88", 62, {} ], [ "h12", "sealed", 560, "H-91", 30, {} ],
     [ "hb_primer", "opened", 4300, "P-1207", 20, {} ], [
-      "harbour_green", "opened", 10_400, "HG-5, HG-6, HG-7", 12, { boxed: true }
+      "harbour_green", "opened", 13_600, "HG-5, HG-6, HG-7", 12, { boxed: true }
     ], [ "harbour_green", "opened", 420, "HG-5, HG-6, HG-7", 12, { boxed: true, kept: true } ],
     [ "chalk_white", "opened", 640, "CW-2", 410, {} ], [ "s40", "sealed", 4900, "S-300", 90, {} ], [
       "s41", "opened", 240, "S-302", 130, {}

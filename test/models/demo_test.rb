@@ -11,7 +11,7 @@ class DemoTest < ActiveSupport::TestCase
       assert_equal 40, Product.count
       assert_equal Batch::STATES, Batch::STATES & Batch.standing.distinct.pluck(:state)
       assert_operator plan.shopping.lines.count { |line| line.short_g.positive? }, :>=, 1
-      assert_equal [ 6, 6 + 2 * 14 + 5 + 4 + 3 ], [ Piece.count, Cell.count ]
+      assert_equal [ 10, 6 + 2 * 14 + 5 + 4 + 3 ], [ Piece.count, Cell.count ]
       assert_empty plan.build.blocked
       levels = Piece.all.to_h do |piece|
         [ piece.name, Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level) - [ "note" ] ]

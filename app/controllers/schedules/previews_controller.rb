@@ -2,10 +2,12 @@
 class Schedules::PreviewsController < ApplicationController
   include OfPiece
 
-  takes :create, operation: :table, face: :name, sequence: :whole
+  takes :create, operation: :table, face: :name, base: :whole
 
+  # A question about a revision that is past has no answer any more.
   def create
-    document = schedule.proposed(operation)
-    render json: { sheet: state.sheet(face, document), sequence: body["sequence"] }
+    return render(json: { sheet: nil }) if body["base"] && body["base"] != schedule.head.number
+
+    render json: { sheet: state.sheet(face, schedule.proposed(operation)) }
   end
 end

@@ -11,8 +11,8 @@ type Props = {
 
 const IS: [string, string][] = [
   ["bare", "bare wood"],
-  ["coated", "a coat somebody else laid"],
-  ["unknown", "an old finish nobody knows"],
+  ["coated", "somebody's coat"],
+  ["unknown", "unknown finish"],
   ["stripped", "stripped"],
 ]
 const SURFACE: [string, string][] = [
@@ -86,7 +86,7 @@ export function FoundFields({ found, coats, error, onChange }: Props) {
             onChange={(um) => set({ um: whole(um) })}
           />
           <SelectField
-            label="It is"
+            label="Its state"
             value={found?.state ?? "sound"}
             options={STATE}
             onChange={(state) => set({ state })}

@@ -6,8 +6,10 @@ import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FIELDS } from "@/types/kinds"
 import { FilmControl } from "./FilmControl"
+import { GritsField } from "./GritsField"
 import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
+import { LoopFields } from "./LoopFields"
 import { CoatFields, ThinningFields } from "./MaterialFields"
 import { MixForPass } from "./MixForPass"
 import { PlaceFields } from "./PlaceFields"
@@ -16,6 +18,7 @@ import { StepOrder } from "./StepOrder"
 import type { StepFieldsProps, StepSet } from "./stepProps"
 import { WhenControl } from "./WhenControl"
 import { WorkDrawing } from "./WorkDrawing"
+import { WorkFields } from "./WorkFields"
 import { METHODS } from "./words"
 
 type Props = {
@@ -37,6 +40,13 @@ type Props = {
   onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
   onMove: (row: Row, start: number) => void
   onUnpin: (row: Row) => void
+}
+
+/** Why the plan has put work in by itself. */
+const INSERTED: Record<string, string> = {
+  wipe_off: "What was flooded on comes off before it is tacky.",
+  unmask: "The tape comes off while the film still parts along it.",
+  scuff: "The window below is shut when hands are free, so the plan scuffs first.",
 }
 
 /** Fields that stand on another tab than the first. */
@@ -136,11 +146,7 @@ function StepTab(props: TabProps) {
     <div className="detail-body">
       <div>
         {row.inserted ? (
-          <p className="text-second">
-            {row.kind === "wipe_off"
-              ? "What was flooded on comes off before it is tacky."
-              : "The window below is shut when hands are free, so the plan scuffs first."}
-          </p>
+          <p className="text-second">{INSERTED[row.kind]}</p>
         ) : (
           <>
             <WhenControl {...props} />
@@ -157,7 +163,12 @@ function StepTab(props: TabProps) {
             onWet={(wet_um) => fields.onSet({ wet_um })}
           />
         ) : (
-          <Window row={row} sheet={sheet} />
+          <>
+            {step.kind === "look" && !row.inserted && (
+              <LoopFields {...fields} steps={sheet.document.steps} rows={sheet.rows} />
+            )}
+            <Window row={row} sheet={sheet} />
+          </>
         )}
       </div>
       <div>
@@ -183,6 +194,12 @@ function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) {
     <div className="detail-place">
       {FIELDS[step.kind].includes("product") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
       {step.kind === "coat" && <CoatFields {...fields} />}
+      {step.kind === "fill" && (
+        <>
+          {step.way === "slurry" && <GritsField {...fields} />}
+          <WorkFields {...fields} />
+        </>
+      )}
       <WhereFields {...fields} />
       <HardWindows sheet={sheet} row={row} step={step} onSet={fields.onSet} onEdit={onEdit} />
     </div>
@@ -202,9 +219,9 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
   return (
     <section aria-label="What it does">
       <WorkDrawing row={row} />
-      <h3 className="text-head">{row.kind === "look" ? "Look" : "On the face"}</h3>
+      {row.kind !== "look" && <h3 className="text-head">On the face</h3>}
       <p className="text-second">
-        {change}
+        {row.kind !== "look" && change}
         {row.kind === "stain" && " Colour goes into the wood."}
         {row.kind === "oil" && " It goes into the wood and builds no film."}
       </p>

@@ -3,7 +3,6 @@ import { useMeasures } from "@/lib/units"
 import type { Step } from "@/types"
 import { FIELDS } from "@/types/kinds"
 import { GritsField } from "./GritsField"
-import { LoopFields } from "./LoopFields"
 import { MaterialFields } from "./MaterialFields"
 import type { StepFieldsProps } from "./stepProps"
 import { FaceBoxes, WayField, WordsField, WorkFields } from "./WorkFields"
@@ -17,14 +16,13 @@ export function StepFields(props: StepFieldsProps) {
     <div className="step-fields">
       {has("way") && step.kind !== "fill" && <WayField {...props} />}
       {has("product") && <MaterialFields {...props} />}
-      {has("grits") && <GritsField {...props} />}
+      {has("grits") && step.kind !== "fill" && <GritsField {...props} />}
+      {step.kind !== "fill" && <WorkFields {...props} />}
       {has("aim") && <AimField {...props} />}
       {has("removes_um") && <RemovesField {...props} />}
-      <WorkFields {...props} />
       {has("minutes") && <WaitFields {...props} />}
       {has("milestone") && !has("minutes") && <MilestoneField {...props} />}
       {has("asks") && <WordsField {...props} />}
-      {has("again") && step.again && <LoopFields {...props} />}
     </div>
   )
 }

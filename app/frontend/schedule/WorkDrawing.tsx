@@ -2,7 +2,7 @@ import { seeded } from "@/drawing/seeded"
 import { useMeasures } from "@/lib/units"
 import type { Row, Rung } from "@/types"
 
-const WIDE = 74
+const WIDE = 48
 const HIGH = 30
 /** Pixels of the drawing for one micrometre of grain. */
 const SCALE = 0.16
@@ -37,11 +37,10 @@ function Ladder({ rungs }: { rungs: Rung[] }) {
               ))}
             </svg>
             <span>
-              <b>{rung.words}</b>
-              <span className="text-second text-fine">
-                {" "}
-                {rung.mean_um} µm{rung.takes_um > 0 ? `, takes ${film.text(rung.takes_um, 1)}` : ""}
-              </span>
+              <b>{rung.words}</b> <span className="text-second text-fine">{rung.mean_um} µm</span>
+              {rung.takes_um > 0 && (
+                <span className="text-second text-fine block">takes {film.text(rung.takes_um, 1)}</span>
+              )}
             </span>
             <span className="ladder-sheen">
               {rung.sheen_gu === null ? "" : `${Math.round(rung.sheen_gu)} GU`}

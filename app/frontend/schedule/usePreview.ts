@@ -29,10 +29,12 @@ export function usePreview(url: string, revision: number, face: string) {
     try {
       const { sheet } = await client.fetchQuery({
         queryKey,
-        queryFn: ({ signal }) => send<{ sheet: Sheet }>("POST", `${url}/what_if`, { operation, face }, signal),
+        queryFn: ({ signal }) =>
+          send<{ sheet: Sheet | null }>("POST", `${url}/what_if`, { operation, face, base: revision }, signal),
         staleTime: Number.POSITIVE_INFINITY,
         gcTime: KEPT_MS,
       })
+      if (!sheet) return
       setReady((before) => ({ ...before, [key]: sheet.ready_at }))
       if (show && shown.current === queryKey) setPreview({ key, sheet })
     } catch {

@@ -18,6 +18,7 @@ export const ROLES = {
 export const FAR_MILESTONES: [string, string][] = [
   ["dust_safe", "dust-safe"],
   ["touch", "dry to touch"],
+  ["recoat_opens", "ready for the next coat"],
   ["sand", "dry to sand"],
   ["handle", "ready to handle"],
   ["stack", "ready to stack"],

@@ -231,7 +231,8 @@ class PlanChecker
       mine = @passes.select { |pass| pass["piece"] == piece["id"] }
       expected = written(piece["schedule"]["steps"])
       got = mine.reject { |pass| pass["inserted"] }.map { |pass| [ pass["step"], pass["coat"] ] }.uniq
-      ranks = mine.reject { |pass| pass["kind"] == "unmask" }.map { |pass| expected.index([ pass["step"], pass["coat"] ]) || -1 }
+      ranks = mine.reject { |pass| pass["kind"] == "unmask" }
+        .map { |pass| expected.index([ pass["step"], pass["coat"] ]) || -1 }
       [
         ("#{piece["id"]}: passes are not the schedule" unless got == expected || @plan["infeasible"]),
         ("#{piece["id"]}: out of order" unless ranks == ranks.sort)

@@ -49,7 +49,8 @@ module Rhexon
         return [ AFTER.fetch(last["kind"]) ] if last && AFTER.key?(last["kind"])
         return [ "bare" ] unless surface.scratch_um && before.any? { |step| Work::Kind.find(step["kind"]).abrades? }
 
-        [ surface.grain ? "settled" : "sanded", ("sanded_open" if open_pores?) ]
+        [ surface.grain ? "settled" : "sanded", ("sanded_open" if open_pores?),
+          ("filled" if before.any? { |step| step["kind"] == "fill" }) ]
       end
 
       def covered

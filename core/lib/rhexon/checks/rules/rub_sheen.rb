@@ -18,11 +18,14 @@ module Rhexon
         def finding(context, walk, low, high)
           ends = walk.final.sheen_gu
           moment = walk.course.reverse.find { |one| one.after.sheen_gu } or return
-          return if ends.between?(low - 0.5, high + 0.5) || moment.placement.status == "done"
-          return unreachable(context, walk, moment, low, high) if Prep::Sheen.cap_gu(walk.final.film_gu) < low
+          return if moment.placement.status == "done"
 
           rung = there_after(moment, low, high)
-          rung ? passed(context, moment, low, high, rung) : other(context, walk, moment, low, high)
+          return passed(context, moment, low, high, rung) if rung
+          return if ends.between?(low - 0.5, high + 0.5)
+
+          far = Prep::Sheen.cap_gu(walk.final.film_gu) < low
+          far ? unreachable(context, walk, moment, low, high) : other(context, walk, moment, low, high)
         end
 
         def other(context, walk, moment, low, high)
