@@ -35,11 +35,8 @@ TS
 kinds = Rhexon::Reference.kinds.kinds
 abrasives = %w[P cami cushion].flat_map { |scale| Rhexon::Prep::Abrasive.all(scale) } +
   Rhexon::Prep::Abrasive::RUBBING.map { |name| Rhexon::Prep::Abrasive.read(name) }
-phases = Rhexon::Reference.new_steps.then { |table|
-  table.phases.map { |phase|
-    [ phase, table.phase_names.fetch(phase) ]
-  }
-}
+steps = Rhexon::Reference.new_steps
+phases = steps.phases.map { |phase| [ phase, steps.phase_names.fetch(phase) ] }
 own = kinds.transform_values { |kind| kind["fields"] }
 ways = kinds.select { |_, kind| kind["ways"] }.transform_values { |kind| kind["ways"].to_a }
 rubs = kinds.select { |_, kind| kind["abrasives"] }.transform_values { |kind| kind["abrasives"] }

@@ -18,10 +18,8 @@ class WorkScreenTest < ApplicationSystemTestCase
   # Pores are filled, looked at, and filled twice more because the look said so.
   test "a filling goes round until the look says yes" do
     filler!
-    piece = make_piece(**open_pores, steps: [
-                         { "id" => "s1", "kind" => "fill", "product" => "filler", "method" => "wipe" },
-                         { "id" => "s2", "kind" => "sand", "grits" => [ "P220" ] }
-                       ])
+    filled = { "id" => "s1", "kind" => "fill", "product" => "filler", "method" => "wipe" }
+    piece = make_piece(**open_pores, steps: [ filled, { "id" => "s2", "kind" => "sand", "grits" => [ "P220" ] } ])
     visit "/pieces/#{piece.id}/schedule"
     find("[role=option]", text: /Sand P220/).click
     click_on "New step"

@@ -11,7 +11,7 @@ export const KIND_NAMES: Record<StepKind, string> = {
   mend: "Mend",
   sand: "Sand",
   scrape: "Scrape",
-  raise_grain: "Raise grain",
+  raise_grain: "Raise the grain",
   stain: "Stain",
   fill: "Fill",
   coat: "Coat",
