@@ -70,7 +70,7 @@ export interface Step {
     | "fit"
   name?: string
   /**
-   * Face ids; left out: every face.
+   * Face ids in the order they are worked on; a face that is laid on may stand in it again (front, back, front). Left out: every face.
    */
   faces?: string[]
   room?: string
