@@ -1,7 +1,7 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
-                 fault: :name, mending: :name, corrects: :whole, happened_at: :name
+                 fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list
 
   def create
     happened_at = instant(body["happened_at"])

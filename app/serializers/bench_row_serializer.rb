@@ -7,7 +7,7 @@ class BenchRowSerializer < ApplicationSerializer
          cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
-           round: [ :number, NULLABLE ]
+           round: [ :number, NULLABLE ], reads: [ :string, NULLABLE ]
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }
@@ -17,6 +17,7 @@ class BenchRowSerializer < ApplicationSerializer
   attribute(:asks) { |row| row.placement.pass.step["asks"] }
   # Of a look that sends steps round again: how often that was done.
   attribute(:round) { |row| row.placement.pass.coat - 1 if row.placement.pass.step["again"] }
+  attribute(:reads) { |row| row.placement.pass.step["way"] if row.kind == "measure" }
   attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
   attribute(:waits_until) { |row| row.waits.first&.reached_at }
 end

@@ -69,4 +69,17 @@ describe("what hands should take up", () => {
     ])
     expect(screen.getByText("2 times again then")).toBeTruthy()
   })
+
+  test("moisture is read place by place and sent with the work that is done", () => {
+    const touches = show({ next: row({ kind: "measure", words: "Measure the moisture", reads: "moisture" }) })
+    const read = screen.getByRole("button", { name: /^Read/ }) as HTMLButtonElement
+    expect(read.disabled).toBe(true)
+    const field = screen.getByLabelText(/Moisture, %/)
+    fireEvent.change(field, { target: { value: "9,1 8.8 x" } })
+    expect(screen.getByRole("alert").textContent).toMatch(/from 0 to 100/)
+    fireEvent.change(field, { target: { value: "9,1 8.8 9.4" } })
+    expect(read.textContent).toBe("Read: 9.1 %")
+    fireEvent.click(read)
+    expect(touches).toEqual([{ kind: "done", pass: "p1/s1/1/top", readings: [9.1, 8.8, 9.4] }])
+  })
 })

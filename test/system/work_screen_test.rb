@@ -80,6 +80,21 @@ class WorkScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
+  test "moisture is read at the bench, and wood that is too wet is told" do
+    piece = make_piece(steps: [
+                         { "id" => "s1", "kind" => "measure", "way" => "moisture",
+"readings" => 3 }, coat("s2", method: "spray")
+                       ])
+    visit "/bench"
+    fill_in "Moisture, %, one place after the other", with: "16.2 15,8 16"
+    click_on "Read: 16.0 %"
+    assert_no_text "Moisture, %"
+    assert_equal [ 16.2, 15.8, 16 ], Entry.find_by!(kind: "done").body["readings"]
+    visit "/pieces/#{piece.id}/schedule"
+    assert_text "too wet to finish"
+    assert_accessible
+  end
+
   test "every kind of work that is offered can be added, and each way it is done chosen" do
     filler!
     Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")

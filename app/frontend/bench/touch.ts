@@ -6,6 +6,7 @@ export type Touch = {
   milestone?: string
   answer?: "dry" | "not_yet" | "yes" | "again"
   fault?: string
+  readings?: number[]
   mending?: string
   corrects?: number
 }

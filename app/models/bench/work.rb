@@ -35,8 +35,24 @@ class Bench::Work
   def details
     case @body["kind"]
     when "started" then by_whom
-    when "done" then @body.key?("answer") ? answered(%w[yes again], "A look that is done") : {}
+    when "done" then how_it_was_done
     else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"))
+    end
+  end
+
+  def how_it_was_done
+    return answered(%w[yes again], "A look that is done") if @body["answer"]
+
+    @body["readings"].present? ? { "readings" => readings } : {}
+  end
+
+  MOST_READINGS = 100
+
+  def readings
+    @body["readings"].tap do |read|
+      known = read.size <= MOST_READINGS && read.all? { |one| one.is_a?(Numeric) && one.between?(0, 100) }
+      Rhexon.refuse_unless(known, "A moisture reading is a number", where: "readings",
+                                                                    accepted: "up to #{MOST_READINGS} from 0 to 100 %")
     end
   end
 

@@ -147,4 +147,22 @@ class WorkChecksTest < CoreTest
     assert_empty found(id, coat("s1", product: "satin", coats: 3), wanted: { "gu" => [ 25, 35 ] })
     assert_empty found(id, *rubbed.("P400"))
   end
+
+  # --- moisture: in a room of 20 °C and 50 % wood comes to 9.26 %
+  def test_moisture_as_it_was_read
+    measure = step("s1", "measure", way: "moisture", readings: 3)
+    read = ->(*readings) {
+      done = { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:31+01:00", "readings" => readings }
+      made = plan(piece(document(measure, gloss("s2"))), log: [ done ], now: "2026-11-23T08:00+01:00",
+                                                         products: PRODUCTS + MORE)
+      %w[prep.moisture prep.uneven prep.unmeasured].flat_map { |id| findings(made, id) }
+    }
+    assert_empty read.(9.0, 9.4, 8.8)
+    wet = read.(16.0, 15.4, 15.8).first
+    assert_equal [ "prep.moisture", "stop" ], [ wet.id, wet.level ]
+    assert_match(/3 readings, 15\.7 % in the mean, 0\.6 apart; in a room .* wood comes to 9\.3 %/, wet.sentence)
+    assert_equal [ "prep.uneven", "prep.unmeasured" ], [ read.(8, 9, 12), read.(9, 9.1) ].map { |all| all.first.id }
+    assert_empty found("prep.unmeasured", measure, gloss("s2"))
+    assert_equal "note", assert_mends("prep.unmeasured", measure.merge("readings" => 1), gloss("s2")).level
+  end
 end

@@ -32,6 +32,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   asks: null,
   grits: [],
   round: null,
+  reads: null,
   waits_until: null,
   ...more,
 })

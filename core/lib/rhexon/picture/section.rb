@@ -20,7 +20,7 @@ module Rhexon
       # What was found is drawn from so long before the first work.
       LEAD_MIN = 60
 
-      attr_reader :face, :wood, :layers, :stains, :abrasions, :pores, :film_um, :sd_um, :least_um
+      attr_reader :face, :wood, :layers, :stains, :abrasions, :pores, :least_um
 
       # @param plan [Planning::Plan]
       # @param numbers [Hash{String=>Integer}] step id => number on the list
@@ -34,20 +34,19 @@ module Rhexon
         @from = began(piece_id)
         @found = @walk.bare.layers.size
         @layers = found_layers + coats.map.with_index(@found) { |snapshot, index| layer(snapshot, index) }
-        @stains = @walk.snapshots.select { |snapshot|
-          colours?(snapshot.placement.pass)
-        }.map { |snapshot| stain(snapshot) }
-        @abrasions = @walk.snapshots
-          .select { |snapshot| snapshot.removed_um.positive? }
-          .map { |snapshot| abrasion(snapshot) }
+        @stains = coloured.map { |snapshot| stain(snapshot) }
+        @abrasions = rubbed.map { |snapshot| abrasion(snapshot) }
         @pores = pores_of(@walk)
-        @film_um = @walk.final.total_um.round(3)
-        @sd_um = @walk.final.sd_um.round(3)
         @least_um = Film::MinimumThickness.um(piece.use, @walk.final) if @walk.last_coat
       end
 
+      def film_um = @walk.final.total_um.round(3)
+      def sd_um = @walk.final.sd_um.round(3)
+
       private
 
+      def coloured = @walk.snapshots.select { |snapshot| colours?(snapshot.placement.pass) }
+      def rubbed = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }
       def of_kind(kind) = @walk.snapshots.select { |snapshot| snapshot.placement.pass.kind == kind }
       def coats = of_kind("coat")
 

@@ -6,7 +6,8 @@ module Rhexon
     # @!attribute looks [Array<Array(String, String, Integer, Boolean)>] dry tests in time order: milestone, "dry" or
     #   "not_yet", minute, whether "just now"
     # @!attribute answer [String, nil] of a look that was answered: yes, or again
-    PassLog = Struct.new(:started_at, :done_at, :person, :looks, :answer, keyword_init: true) do
+    # @!attribute readings [Array<Numeric>, nil] of a measure that is done
+    PassLog = Struct.new(:started_at, :done_at, :person, :looks, :answer, :readings, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)
@@ -22,6 +23,7 @@ module Rhexon
             fact.started_at ||= minute
             fact.done_at ||= minute
             fact.answer ||= entry["answer"]
+            fact.readings ||= entry["readings"]
           when "dry_test"
             fact.looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute, entry["exact"] ]
           end
