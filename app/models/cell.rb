@@ -57,7 +57,7 @@ class Cell < ApplicationRecord
     }
     Rhexon::Schedule::Document.check!(document)
     (layers - before["steps"]).each { |step| Rhexon::Schedule::Document.check_products!(step, Shelf.products) }
-    Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)
+    Rhexon::Schedule::Fitting.check_changes!(document, before, Shelf.products)
   rescue Rhexon::InvalidInput => refusal
     errors.add(:layers, refusal.message)
   end

@@ -125,7 +125,7 @@ class TrialDesign
   def check!(layers)
     layers.each { |step| Rhexon::Schedule::Document.check_products!(step, Shelf.products) }
     before, document = [ base, layers ].map { |steps| Rhexon::Schedule::Document.empty.merge("steps" => steps) }
-    Rhexon::Schedule::Kinds.check_changes!(document, before, Shelf.products)
+    Rhexon::Schedule::Fitting.check_changes!(document, before, Shelf.products)
   end
 
   def design = @design ||= Rhexon::Boards::Design.for(factors, kind, runs: @given["runs"], seed: seed)

@@ -104,6 +104,6 @@ class NewStepsTest < CoreTest
     made = offers.filter_map { |offer| offer.step && offer.step["kind"] }
     assert_equal Rhexon::Schedule::Kinds.all - made, %w[oil wax], "the shelf has neither oil nor wax"
     steps = offers.filter_map(&:step).each_with_index.map { |step, index| step.merge("id" => "s#{index}") }
-    Rhexon::Schedule::Kinds.check_fields!(Rhexon::Schedule::Document.check!(document(*steps)))
+    Rhexon::Schedule::Fitting.check_fields!(Rhexon::Schedule::Document.check!(document(*steps)))
   end
 end

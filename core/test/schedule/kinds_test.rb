@@ -17,7 +17,7 @@ class KindsTest < CoreTest
     document = Rhexon::Schedule::Document.check!(document(step))
     Rhexon::Schedule::Document.check_names!(document, faces: [ "show" ], products: products, rooms: [ "bench" ],
                                                       tools: [ "gun" ], people: [ "imke" ])
-    KINDS.check_changes!(document, nil, products)
+    Rhexon::Schedule::Fitting.check_changes!(document, nil, products)
   end
 
   def test_a_stain_is_a_dye_or_a_pigment_stain_and_nothing_else
@@ -101,9 +101,11 @@ class KindsTest < CoreTest
                                               })["steps"][0]["asks"],
                  "what stood there before is no hindrance"
     brushed = document(coat("s1", method: "brush"))
-    KINDS.check_changes!(document(coat("s1", method: "brush", coats: 3)), brushed, shelf)
+    Rhexon::Schedule::Fitting.check_changes!(document(coat("s1", method: "brush", coats: 3)), brushed, shelf)
     assert_match(/cannot be padded/,
-                 refusal { KINDS.check_changes!(document(coat("s1", method: "pad")), brushed, shelf) }.message)
+                 refusal {
+                   Rhexon::Schedule::Fitting.check_changes!(document(coat("s1", method: "pad")), brushed, shelf)
+                 }.message)
     assert_equal "note",
                  Rhexon::Schedule::Edit.apply(before,
                                               {
@@ -148,5 +150,22 @@ class KindsTest < CoreTest
     )["$defs"]["step"]["properties"]
     assert_equal schema["kind"]["enum"].sort, KINDS.all.sort
     assert_equal schema.keys.sort, KINDS.all.flat_map { |kind| KINDS.fields(kind) }.uniq.sort
+  end
+
+  # Chromium(VI) is no step, by whatever word the shelf has it; chrome green, an oxide, is a pigment like others.
+  def test_what_is_too_dangerous_is_refused_with_a_dye_in_its_place
+    salts = [
+      product("a", name: "Potassium dichromate", class: "water_dye"),
+      product("b", name: "Old brown crystals", class: "water_dye", hazards: "Contains chromium(VI), H350"),
+      product("c", name: "Number 4", class: "water_dye", notes: "bichromate of potash, 5 %")
+    ]
+    salts.each do |salt|
+      error = refusal { check(step("s1", "stain", product: salt.id, method: "wipe"), shelf(*salts)) }
+      assert_match(/chromium\(VI\).*not offered.*Accepted: a dye of that colour, such as Umber oil stain, Russet dye/,
+                   error.message)
+    end
+    assert_equal %w[umber russet], KINDS.sorted("stain", shelf(*salts).values).map(&:id)
+    green = product("green", name: "Chrome green", class: "water_dye")
+    check(step("s1", "stain", product: "green", method: "wipe"), shelf(green))
   end
 end

@@ -18,7 +18,7 @@ class StepUpTest < CoreTest
     assert_equal({ "id" => "s2", "kind" => "fill", "product" => "filler", "method" => "wipe" }, read["steps"][1])
     assert_equal({ "id" => "s4", "kind" => "rub_out", "grits" => [ "P1200" ], "while_soft" => true }, read["steps"][3])
     assert_equal OLD["steps"].values_at(0, 2, 4), read["steps"].values_at(0, 2, 4)
-    Rhexon::Schedule::Kinds.check_fields!(read)
+    Rhexon::Schedule::Fitting.check_fields!(read)
   end
 
   def test_what_is_of_the_second_version_stays_and_the_first_is_held_to_its_own_schema

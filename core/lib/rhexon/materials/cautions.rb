@@ -20,6 +20,14 @@ module Rhexon
         dust ? [ *said, table.dust ] : said
       end
 
+      # What is too dangerous to be a step, whatever it is called.
+      # @param product [Product]
+      # @return [Hash, nil] "text" and what to take "instead"
+      def refusal(product)
+        said = product.to_h.values_at("name", "role", "notes", "hazards").join(" ")
+        table.refused.find { |row| said.match?(/#{row.fetch("words")}/i) }
+      end
+
       def fits?(selector, facts)
         selector.all? { |name, values| values.include?(facts.fetch(name)) }
       end

@@ -54,53 +54,32 @@ module Rhexon
         @on_face = piece.faces.keys.to_h do |id|
           [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ]
         end
-        @steps = piece.schedule["steps"]
-        @steps.each_with_index do |step, at|
-          expand(step, @steps.drop(at + 1))
-          go_round(step, at) if step["again"]
-          take_tape_off(at)
+        stages = Sequence.of(shop, piece)
+        last = stages.rindex { |stage| Work::Steps.lays?(stage.step) }
+        stages.each_with_index do |stage, at|
+          expand(stage)
+          take_tape_off(stage.step) if at == last
         end
         finish
       end
 
       private
 
-      # The steps of a loop once more, round by round: so many as are planned, one more for each time the look said so,
-      # and none after it said yes.
-      def go_round(look, at)
-        looped = @steps.first(at).select { |step| look["again"]["steps"].include?(step["id"]) }
-        (1..Schedule::Loops::MOST_ROUNDS).each do |round|
-          said = answer(look, round)
-          break if said == "yes" || (said.nil? && round > look["again"]["rounds"])
-
-          [ *looped, look ].each_with_index do |step, place|
-            expand(step, [ *looped.drop(place + 1), *@steps.drop(at + 1) ], round)
-          end
-        end
-      end
-
-      # @return [String, nil] what the look before a round said
-      def answer(look, round)
-        @shop.answers_of(@piece)[Pass.key(@piece, look, round, Turns.for(@piece, look).first.faces)]
-      end
-
-      def expand(step, later, round = 0)
+      def expand(stage)
+        step = stage.step
         coats = step["coats"] || 1
-        (round * coats + 1..(round + 1) * coats).each do |coat|
+        (stage.round * coats + 1..(stage.round + 1) * coats).each do |coat|
           Turns.for(@piece, step).each do |turn|
             number = (coat - 1) * turn.times + turn.time + 1
-            parts(step, number, turn.faces).each { |range, part| add(step, number, turn, range, part, later) }
+            parts(step, number, turn.faces).each { |range, part| add(step, number, turn, range, part, stage.later) }
           end
         end
       end
 
       # After the last that is laid on, where no step of the schedule does it.
-      def take_tape_off(at)
-        step = @steps[at]
-        return if !Work::Steps.lays?(step) || @steps.drop(at + 1).any? { |later| Work::Steps.lays?(later) }
-
+      def take_tape_off(step)
         laid = @passes.select { |pass| pass.step.equal?(step) && pass.leaves_something? }.flat_map(&:faces).uniq
-        Schedule::Reach.open_masks(@piece.schedule, at).each do |mask|
+        Schedule::Reach.open_masks(@piece.schedule, step).each do |mask|
           turn = Turns::Turn.new(laid, [], 0, 1)
           add(mask, 1, turn, 0..(@piece.count - 1), nil, [], kind: "unmask")
         end
@@ -204,10 +183,14 @@ module Rhexon
 
       HARD = { "wet_on_wet" => %w[flash_min flash_max], "while_soft" => %w[soft_earliest soft_latest] }.freeze
 
-      # Wet on wet lies over the same product only.
+      # Wet on wet lies over the same product only, which nothing has rubbed since.
+      def still_wet?(below, pass)
+        at(below).product == pass.product && pass.faces.none? { |face| state(face)[:abraded].key?(below) }
+      end
+
       def flagged(pass, below)
         HARD.keys.find do |flag|
-          pass.step[flag] && (flag != "wet_on_wet" || (below && at(below).product == pass.product))
+          pass.step[flag] && (flag != "wet_on_wet" || (below && still_wet?(below, pass)))
         end
       end
 
@@ -218,8 +201,14 @@ module Rhexon
           return HardWindow.new(kind: kind, lower: below, closes: HARD.fetch(kind).last).freeze
         end
 
-        first = @passes.find { |other| other.step.equal?(pass.step) && other.kind == "coat" }
+        first = @passes.find { |other| same_pot?(other, pass) }
         HardWindow.new(kind: "one_batch", lower: first.index).freeze if pass.step["one_batch"] && first
+      end
+
+      # Each round of a loop is a pot of its own.
+      def same_pot?(one, other)
+        one.kind == "coat" && one.step.equal?(other.step) &&
+          [ one, other ].map { |pass| Schedule::Loops.round_of(pass.step, pass.faces.first, pass.coat).first }.uniq.one?
       end
 
       def hard_opening(pass, index)

@@ -64,7 +64,7 @@ module Rhexon
       # @raise [InvalidInput] when a product or thinner is not there, or the kind of step cannot use it
       def check_products!(step, products)
         known!(step, "product", step["product"], products.keys, "product") if step["product"]
-        Kinds.check_product!(step, products)
+        Fitting.check_product!(step, products)
         return unless step["thinner"]
 
         thinners = products.select { |_, product| Kinds.thinner?(product) }

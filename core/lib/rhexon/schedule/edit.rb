@@ -23,7 +23,7 @@ module Rhexon
       # @raise [InvalidInput] when the operation is not known, names a step that is not there, or leaves a document
       #   that is not valid
       def apply(document, operation)
-        Document.check!(change(document, operation)).tap { |after| Kinds.check_fields!(after, document) }
+        Document.check!(change(document, operation)).tap { |after| Fitting.check_fields!(after, document) }
       end
 
       # @return [String] an id that the document does not use

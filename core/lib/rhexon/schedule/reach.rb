@@ -16,13 +16,12 @@ module Rhexon
         end
       end
 
-      # Masks that no step takes off: the plan does, after the last that is laid on.
-      # @return [Array<Hash>] mask steps before and with a step
-      def open_masks(document, upto)
-        steps = document["steps"]
-        steps.first(upto + 1).each_with_index.filter_map do |step, at|
-          step if step["kind"] == "mask" && steps.drop(at + 1).none? { |later| later["kind"] == "unmask" }
-        end
+      # Masks before a step that no step takes off: the plan does, after the last that is laid on.
+      # @return [Array<Hash>] mask steps
+      def open_masks(document, step)
+        return [] if document["steps"].any? { |other| other["kind"] == "unmask" }
+
+        before(document, step).select { |other| other["kind"] == "mask" }
       end
 
       # @raise [InvalidInput] when a step is for a face that is under tape or shut, or names one twice that it does not

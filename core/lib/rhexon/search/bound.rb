@@ -71,10 +71,21 @@ module Rhexon
       def end_to_end(crew, indices, most)
         left = indices.sum { |index| @model.times.hands[index] }
         head = indices.map { |index| @earliest[index] }.min
-        # Work that pauses overnight ends later than its hands alone would take.
-        tail = indices.map { |index| @alone.ready[@model.piece_of[index]] - @alone.hands_end[index] }.min
+        tail = indices.map { |index| tail_of(index) }.min
         least = laid_end_to_end(crew, head, left, most)
         least && least + [ tail, 0 ].max
+      end
+
+      # What comes after a pass at least. Alone it may have waited for the shop to open: another start can save that, so
+      # that only the minutes count in which somebody is there.
+      def tail_of(index)
+        from, till = @alone.hands_end[index], @alone.ready[@model.piece_of[index]]
+        till > from ? Planning::Calendar.joined(attended(from, till)).sum { |open, shut| shut - open } : 0
+      end
+
+      def attended(from, till)
+        @model.hours.flat_map { |hours| hours.opens.zip(hours.shuts) }
+          .filter_map { |open, shut| [ [ open, from ].max, [ shut, till ].min ] if open < till && shut > from }
       end
 
       def laid_end_to_end(crew, from, left, most)
