@@ -165,7 +165,13 @@ function StepTab(props: TabProps) {
         ) : (
           <>
             {step.kind === "look" && !row.inserted && (
-              <LoopFields {...fields} steps={sheet.document.steps} rows={sheet.rows} />
+              <LoopFields
+                {...fields}
+                steps={sheet.document.steps}
+                rows={sheet.rows}
+                round={row.round}
+                zone={sheet.zone}
+              />
             )}
             <Window row={row} sheet={sheet} />
           </>

@@ -1,11 +1,12 @@
 import { SelectField } from "@/components/Field"
+import { duration, when } from "@/lib/time"
 import type { Row, Step } from "@/types"
 import type { StepFieldsProps } from "./stepProps"
 
-type Props = StepFieldsProps & { steps: Step[]; rows: Row[] }
+type Props = StepFieldsProps & { steps: Step[]; rows: Row[]; round: Row["round"]; zone: string }
 
 /** Until it looks right: which steps go round again, how often that is planned, and how often at most. */
-export function LoopFields({ step, steps, rows, error, onSet }: Props) {
+export function LoopFields({ step, steps, rows, round, zone, error, onSet }: Props) {
   const { again } = step
   const before = steps.slice(0, steps.indexOf(step)).filter((other) => !IDLE.includes(other.kind))
   const last = before.at(-1)
@@ -63,7 +64,11 @@ export function LoopFields({ step, steps, rows, error, onSet }: Props) {
           onChange={(most) => set({ most: Number(most), rounds: Math.min(again.rounds, Number(most)) })}
         />
       </div>
-      <p className="text-second text-fine">The bench asks: yes drops the rounds left, once more puts one in.</p>
+      <p className="text-second text-fine">
+        {round
+          ? `A round takes about ${duration(round.minutes)}. ${round.ready_at ? `With the most of them it is ready about ${when(round.ready_at, zone)}.` : ""}`
+          : "The bench asks: yes goes on, once more puts a round in."}
+      </p>
     </section>
   )
 }

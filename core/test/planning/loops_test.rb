@@ -34,6 +34,12 @@ class LoopsTest < CoreTest
     rows = Rhexon::Picture::Sheet.new(plan, "top").rows.map(&:label)
     assert_equal [ "Fill, Clear filler", "Fill, Clear filler, round 2", "Look: Pores closed?, round 3" ],
                  rows.values_at(0, 3, 8)
+    # Three looks: two rounds between the first and the last; 4 at most, so two rounds more.
+    looks = plan.of_piece("top").select { |placement| placement.pass.kind == "look" }
+    each = (looks.last.hands_end - looks.first.hands_end) / 2
+    round = Rhexon::Picture::Sheet.new(plan, "top").rows[2].round
+    assert_equal [ each, plan.build.ready["top"] + 2 * each ], [ round.minutes, round.ready_at ]
+    assert_nil Rhexon::Picture::Sheet.new(planned(rounds: 0), "top").rows[2].round
     # 1 - (1 - 0.7225)^3 of 200 µm
     assert_in_delta 200 * (1 - 0.2775**3), plan.film("top", "show").course[-2].after.pores_um, 1e-6
   end
