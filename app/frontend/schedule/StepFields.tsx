@@ -16,7 +16,7 @@ export function StepFields(props: StepFieldsProps) {
     <div className="step-fields">
       {has("way") && step.kind !== "fill" && <WayField {...props} />}
       {has("product") && <MaterialFields {...props} />}
-      {has("grits") && step.kind !== "fill" && <GritsField {...props} />}
+      {has("grits") && rubs(step) && <GritsField {...props} />}
       {step.kind !== "fill" && <WorkFields {...props} />}
       {has("aim") && <AimField {...props} />}
       {has("removes_um") && <RemovesField {...props} />}
@@ -26,6 +26,9 @@ export function StepFields(props: StepFieldsProps) {
     </div>
   )
 }
+
+/** A filling says what it is rubbed with beside its other ways; only sanding strips with papers. */
+const rubs = (step: Step) => step.kind !== "fill" && (step.kind !== "strip" || step.way === "sanding")
 
 /** Where it is worked, and which faces it is for. */
 export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: StepFieldsProps) {

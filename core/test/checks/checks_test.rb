@@ -56,6 +56,19 @@ class ChecksTest < CoreTest
     2.times { |index| assert_empty findings(remedied(early, "bond.too_soon", index), "bond.too_soon") }
   end
 
+  # Grain was misted at 8:00 for 3 min and takes 30 min to dry: sanded at 8:32 it is 1 min early, at 8:20 it is damp.
+  def test_a_minute_before_an_estimate_is_in_time
+    sanded = ->(at) {
+      log = [ [ "s1", "08:00" ], [ "s1", "08:03" ], [ "s2", at ] ].each_with_index.map do |(id, time), index|
+        { "kind" => index == 1 ? "done" : "started", "pass" => "top/#{id}/1/show", "at" => "2026-11-23T#{time}+01:00" }
+      end
+      findings(plan(piece(document(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]))), log: log,
+                    now: "2026-11-23T09:00+01:00"), "bond.too_soon")
+    }
+    assert_empty sanded.("08:32")
+    assert_match(/still damp/, sanded.("08:20").first.sentence)
+  end
+
   def test_a_coat_logged_too_soon_is_a_stop_without_a_remedy
     log = [ [ "1", "07:43" ], [ "2", "08:30" ] ].map do |coat, clock|
       { "kind" => "done", "pass" => "top/s1/#{coat}/show", "at" => "2026-11-23T#{clock}+01:00" }

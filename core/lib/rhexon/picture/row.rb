@@ -69,7 +69,7 @@ module Rhexon
       # @return [Array<Rungs::Rung>]
       def rungs = moment && @pass.abrasion? ? Rungs.of(@pass, moment.before) : []
 
-      # Of a look that sends steps round again: what one round takes, and when the piece is ready after the most of them.
+      # Of a look that sends steps round again: what one round takes, and when the piece is ready after the most.
       # @return [Round, nil] nil where no round is planned
       def round
         again = @pass.step["again"] or return

@@ -4,6 +4,9 @@ module Rhexon
       # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so
       # it is silent without either; over a stain it leaves the word to colour.stain_not_dry.
       module BondTooSoon
+        SOFT = "The film below is still soft: it drags, wrinkles or traps what should leave.".freeze
+        DAMP = "What is below is still damp: it clogs the paper, and stands up again under the next coat.".freeze
+
         module_function
 
         def call(context)
@@ -18,8 +21,15 @@ module Rhexon
         # @return [Planning::MilestoneCalculator::Reached, nil] the milestone that was missed by most
         def early(placement)
           placement.waits
-            .select { |wait| wait.reached_at && placement.work_start < wait.reached_at }
+            .select { |wait| wait.reached_at && missed?(placement, wait) }
             .max_by(&:reached_at)
+        end
+
+        # What was done a few minutes before an estimate was done in time.
+        def missed?(placement, wait)
+          by = wait.reached_at - placement.work_start
+          least = placement.because == "log" ? Reference.limits.early_share * (wait.reached_at - wait.from) : 0
+          by > least
         end
 
         def finding(context, placement, early)
@@ -27,7 +37,7 @@ module Rhexon
           by = context.duration(early.reached_at - placement.work_start)
           sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} " \
                      "before #{milestone} (#{context.clock(early.reached_at)}). " \
-                     "The film below is still soft: it drags, wrinkles or traps what should leave."
+                     "#{early.name == "dry" ? DAMP : SOFT}"
           context.finding(
             "bond.too_soon", "stop", "Too soon", sentence, placement: placement,
             figures: { reached_at: early.reached_at, starts_at: placement.work_start },
