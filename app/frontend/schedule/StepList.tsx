@@ -1,8 +1,9 @@
-import { type KeyboardEvent, useEffect, useRef } from "react"
+import { type KeyboardEvent, useEffect, useRef, useState } from "react"
 import { LevelMark, Tick } from "@/components/Marks"
 import { clock, parts } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Finding, Operation, Row, Sheet } from "@/types"
+import { PHASES } from "@/types/kinds"
 
 type Props = {
   sheet: Sheet
@@ -16,6 +17,9 @@ type Props = {
 export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) {
   const { film } = useMeasures()
   const list = useRef<HTMLUListElement>(null)
+  const [wanted, setPhase] = useState("")
+  const phase = sheet.rows.some((row) => row.key === selected && row.phase !== wanted) ? "" : wanted
+  const rows = phase ? sheet.rows.filter((row) => row.phase === phase) : sheet.rows
   const most = Math.max(40, ...sheet.rows.map((row) => row.film_um ?? 0))
   // biome-ignore lint/correctness/useExhaustiveDependencies: the option to show follows what is selected
   useEffect(() => {
@@ -32,30 +36,46 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
     }
   }, [selected])
   const walk = (event: KeyboardEvent) => {
-    const at = sheet.rows.findIndex((row) => row.key === selected)
-    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: sheet.rows.length - 1 }[event.key]
+    const at = rows.findIndex((row) => row.key === selected)
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: rows.length - 1 }[event.key]
     if (to === undefined || event.shiftKey) return
     event.preventDefault()
     event.stopPropagation()
-    const row = sheet.rows[Math.min(Math.max(to, 0), sheet.rows.length - 1)]
+    const row = rows[Math.min(Math.max(to, 0), rows.length - 1)]
     if (row) onSelect(row.key)
   }
   return (
     <section aria-label="Steps in working order" className="step-list">
-      <div className="step-head text-fine text-third" aria-hidden="true">
-        <span>Step</span>
-        <span>Starts</span>
-        <span className="text-right">film</span>
-        <span className="text-right">after, {film.unit}</span>
+      <div className="step-head text-fine text-third">
+        {sheet.rows.length > FOLDED_FROM ? (
+          <PhaseChoice
+            rows={sheet.rows}
+            phase={phase}
+            onChoose={(next) => {
+              setPhase(next)
+              const first = sheet.rows.find((row) => row.phase === next)
+              if (first) onSelect(first.key)
+            }}
+          />
+        ) : (
+          <span aria-hidden="true">Step</span>
+        )}
+        <span aria-hidden="true">Starts</span>
+        <span className="text-right" aria-hidden="true">
+          film
+        </span>
+        <span className="text-right" aria-hidden="true">
+          after, {film.unit}
+        </span>
       </div>
       <ul ref={list} role="listbox" aria-label="Steps" onKeyDown={walk}>
-        {sheet.rows.map((row, index) => (
+        {rows.map((row, index) => (
           <StepRow
             key={row.key}
             row={row}
             sheet={sheet}
             most={most}
-            before={sheet.rows[index - 1]?.film_um ?? 0}
+            before={before(sheet, row)}
             on={row.key === selected}
             first={index === 0 && !selected}
             pending={pending.has(row.step)}
@@ -86,6 +106,30 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
     </section>
   )
 }
+
+/** Longer lists can be folded to one phase of the work. */
+const FOLDED_FROM = 10
+
+function PhaseChoice(props: { rows: Row[]; phase: string; onChoose: (phase: string) => void }) {
+  const count = (phase: string) => props.rows.filter((row) => row.phase === phase).length
+  return (
+    <label className="line-choice">
+      <span className="sr-only">Steps of</span>
+      <select value={props.phase} onChange={(event) => props.onChoose(event.target.value)}>
+        <option value="">All {props.rows.length} steps</option>
+        {PHASES.filter(([phase]) => count(phase) > 0).map(([phase, name]) => (
+          <option key={phase} value={phase}>
+            {name}, {count(phase)}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+/** Film before a row: after the last one above it that changed any. */
+const before = (sheet: Sheet, row: Row): number =>
+  sheet.rows.slice(0, sheet.rows.indexOf(row)).findLast((other) => other.film_um !== null)?.film_um ?? 0
 
 type RowProps = {
   row: Row

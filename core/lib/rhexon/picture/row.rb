@@ -25,6 +25,8 @@ module Rhexon
       def coat = @pass.coat
       def kind = @pass.kind
       def inserted = @pass.inserted
+      # @return [String] of the work, as core/data/new_steps.yml names them; waits stand with the cure
+      def phase = @pass.work.phase(@pass.step).then { |own| own == "wait" ? "cure" : own }
       def status = placement.status
       def because = placement.because
       def pinned = !@pass.inserted && @plan.shop.pins.key?(@pass.key)
