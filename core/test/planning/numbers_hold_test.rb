@@ -126,6 +126,17 @@ class NumbersHoldTest < CoreTest
     )
   end
 
+  # A rub-out between waits until the film is hard: what is to be levelled soft comes after it, not before.
+  def test_work_that_waits_for_a_hard_film_leaves_nothing_soft
+    made = plan(piece(document(
+                        coat("s1"), step("s2", "rub_out", grits: [ "P1000" ]),
+                        step("s3", "level", grits: [ "P320" ], aim: "scuff", while_soft: true)
+                      )), products: SOFT)
+    starts = %w[s1 s2 s3].map { |id| placement(made, "#{id}/1").work_start }
+    assert_equal starts.sort, starts
+    assert_operator starts[1] - starts[0], :>, 1080
+  end
+
   # Shut from 16:30 to 07:30: a coat laid by 13:30 at the earliest is levelled next morning, 18 h later at the latest.
   def test_a_soft_window_over_night
     made = soft

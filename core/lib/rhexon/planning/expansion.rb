@@ -190,9 +190,18 @@ module Rhexon
 
       def flagged(pass, below)
         HARD.keys.find do |flag|
-          pass.step[flag] && (flag != "wet_on_wet" || (below && still_wet?(below, pass)))
+          next unless pass.step[flag]
+
+          below.nil? || (flag == "wet_on_wet" ? still_wet?(below, pass) : still_soft?(below))
         end
       end
+
+      # Work between that waits until the film is hard leaves nothing soft to level.
+      def still_soft?(below)
+        @passes.none? { |other| other.needs.any? { |need| need.pass == below && LATE.include?(need.milestone) } }
+      end
+      LATE = %w[rub_out stack full_cure].freeze
+      private_constant :LATE
 
       def hard(pass)
         below = pass.faces.flat_map { |face| state(face)[:film] }.max
