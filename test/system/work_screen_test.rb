@@ -69,7 +69,8 @@ class WorkScreenTest < ApplicationSystemTestCase
     assert_no_text "is wanted"
     within ".ladder" do
       assert_text "2 rungs"
-      assert_text "P1500 12.6 µm"
+      assert_text "P1500"
+      assert_text "12.6 µm, takes 1.4 µm, satin"
       assert_text "30 GU"
     end
     select "fine synthetic pad, 15 µm", from: "One more"

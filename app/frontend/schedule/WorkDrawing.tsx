@@ -1,5 +1,5 @@
 import { seeded } from "@/drawing/seeded"
-import { useMeasures } from "@/lib/units"
+import { type Measure, useMeasures } from "@/lib/units"
 import type { Row, Rung } from "@/types"
 
 const WIDE = 48
@@ -36,25 +36,25 @@ function Ladder({ rungs }: { rungs: Rung[] }) {
                 <circle key={`${x}-${y}`} cx={x} cy={y} r={r} className="ladder-grain" />
               ))}
             </svg>
-            <span>
-              <b>{rung.words}</b> <span className="text-second text-fine">{rung.mean_um} µm</span>
-              {rung.takes_um > 0 && (
-                <span className="text-second text-fine block">takes {film.text(rung.takes_um, 1)}</span>
-              )}
-            </span>
-            <span className="ladder-sheen">
-              {rung.sheen_gu === null ? "" : `${Math.round(rung.sheen_gu)} GU`}
-              <span className="text-second text-fine block">
-                {rung.sheen}
-                {rung.hazy ? ", near hazy" : ""}
-              </span>
-            </span>
+            <b>{rung.words}</b>
+            <b>{rung.sheen_gu === null ? "" : `${Math.round(rung.sheen_gu)} GU`}</b>
+            <span className="text-second text-fine">{says(rung, film)}</span>
           </li>
         ))}
       </ol>
     </section>
   )
 }
+
+/** "18.3 µm, takes 2 µm, matte" */
+const says = (rung: Rung, film: Measure): string =>
+  [
+    `${rung.mean_um} µm`,
+    rung.takes_um > 0 && `takes ${film.text(rung.takes_um, 1)}`,
+    rung.sheen && `${rung.sheen}${rung.hazy ? ", near hazy" : ""}`,
+  ]
+    .filter(Boolean)
+    .join(", ")
 
 /** Grains of a size, strewn so that they cover a like share of the ground; the finest are dust. */
 function grains(mean_um: number, seed: number): [number, number, number][] {
