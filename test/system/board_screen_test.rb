@@ -20,7 +20,7 @@ class BoardScreenTest < ApplicationSystemTestCase
     assert_text "Bare. Add the layers"
     click_on "Add its layers"
     within "[role=dialog]" do
-      click_on "+ Coat"
+      click_on "+ Top coat"
       fill_in "Wet film, µm", with: "0"
       click_on "Keep the layers"
       assert_text "Wet film is more than 0"

@@ -28,10 +28,10 @@ class WholePathTest < ApplicationSystemTestCase
 
   def write_its_schedule
     click_on "Add the first step"
-    within("[role=dialog]") { click_on "Sand" }
-    assert_selector "[role=option]", text: "Sand P150, P180"
+    within("[role=dialog]") { click_on "Sand", match: :first }
+    assert_selector "[role=option]", text: "Sand P120, P180, P220"
     press "n"
-    within("[role=dialog]") { click_on "Coat" }
+    within("[role=dialog]") { click_on "Top coat", match: :first }
     assert_selector "[role=option]", text: "Top coat, Skerrow W20"
     find_field("Coats").set("2").send_keys(:enter)
     assert_selector "[role=option]", text: "Coat 2 of 2"

@@ -59,7 +59,7 @@ class NewStepsTest < CoreTest
     assert_equal %w[start found], Rhexon::Proposals::Place.new(made, "top", nil).states
   end
 
-  # P100, 162 µm, to P220 (68): under dye each at least 0.625 of the one before, 125, 82, 68.
+  # P120 as it was planed, 125 µm, to P220 (68): under dye each at least 0.625 of the one before, 125, 82, 68.
   def test_papers_go_from_the_scratch_to_what_follows
     dye = step("s2", "stain", product: "russet", method: "wipe")
     assert_equal %w[P120 P180 P220], offers(dye, after: nil)["sand"].step["grits"]

@@ -74,15 +74,22 @@ module Rhexon
 
       # --- what rubs
 
-      # Papers from the scratch that is there to the end grit by what follows.
+      # Papers from the state of the wood to the end grit by what follows, in the short steps of bare wood. What was not
+      # sanded yet begins with the paper of its state (planed P120).
       def sanding
         to = Prep::Abrasive.read(end_grit)
-        from = surface.scratch_um || Prep::Abrasive.read("P100").mean_um
-        rungs = if from > to.mean_um
-          Prep::Ladder.build(from_um: from, to: to, shelf: shop.abrasives.select(&:paper?), stained: follows?("stain"))
-        end
-        (rungs || [ to ]).map(&:to_s)
+        papers = shop.abrasives.select(&:paper?)
+        first = papers.min_by { |one| (one.mean_um - (surface.scratch_um || PLANED.mean_um)).abs }
+        from = surface.scratch_um && sanded? ? surface.scratch_um : first.mean_um
+        return [ to.to_s ] unless from > to.mean_um
+
+        rungs = Prep::Ladder.build(from_um: from, to: to, shelf: papers, stained: true) || [ to ]
+        (sanded? ? rungs : [ first, *rungs ]).map(&:to_s).uniq
       end
+      PLANED = Prep::Abrasive.read("P120")
+      private_constant :PLANED
+
+      def sanded? = @place.before.any? { |step| Work::Kind.find(step["kind"]).abrades? }
 
       # By what follows: under oil P320, under a pigment P180, under dye and film P220; wood that blotches is sanded a
       # step finer.
