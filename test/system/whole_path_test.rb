@@ -57,10 +57,10 @@ class WholePathTest < ApplicationSystemTestCase
 
   def work_at_the_bench
     press "1"
-    assert_text "Now: sand P150, P180"
+    assert_text "Now: sand P120, P180, P220"
     assert_accessible
     click_on "Start"
-    assert_text "In hand: sand P150, P180"
+    assert_text "In hand: sand P120, P180, P220"
     press :space
     assert_text "Next: coat 1 of 2", wait: 10
     assert_no_text "In hand"
