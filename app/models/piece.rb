@@ -61,7 +61,7 @@ class Piece < ApplicationRecord
     shown = (faces.find { |face| face.kind == "face" } || faces.first)&.name
     schedule.steps
       .select { |step| step["faces"].nil? || step["faces"].include?(shown) }
-      .map { |step| step.except("pins", "faces", "room", "dry_room") }
+      .map { |step| step.except("pins", "faces", "room", "dry_room", "again", "closes") }
   end
 
   def core_id = "p#{id}"

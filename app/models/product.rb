@@ -60,13 +60,14 @@ class Product < ApplicationRecord
 
   def full_name = "#{maker} #{name}"
 
-  # Schedules and boards that name it.
+  # Schedules and boards that name it, and pieces that were found under it.
   # @return [Array<String>]
   def named_in
     step = ->(field) { "CASE step.type WHEN 'object' THEN step.value ->> '#{field}' END" }
     named = "EXISTS (SELECT 1 FROM json_each(%s) AS step WHERE :code IN (#{step["product"]}, #{step["thinner"]}))"
     Piece.joins(schedule: :head).where(format(named, "revisions.document, '$.steps'"), code: code).order(:id)
-      .pluck(:name) +
+      .pluck(:name) |
+      Piece.joins(:faces).where("faces.found ->> 'product' = ?", code).order(:id).pluck(:name) |
       Board.joins(:cells).where(format(named, "cells.layers"), code: code).order(:id).distinct.pluck(:name)
   end
 
@@ -76,7 +77,8 @@ class Product < ApplicationRecord
     [
       Revision.where("instr(document, ?) > 0", quoted), Cell.where("instr(layers, ?) > 0", quoted),
       Trial.where("instr(base, :code) + instr(factors, :code) > 0", code: quoted),
-      Product.where.not(id: id).where("instr(figures, ?) > 0", quoted)
+      Product.where.not(id: id).where("instr(figures, ?) > 0", quoted),
+      Face.where("found ->> 'product' = ?", code)
     ].any?(&:exists?)
   end
 

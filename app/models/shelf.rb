@@ -47,10 +47,16 @@ module Shelf
     kept.is_a?(Array) && kept.all?(Hash) ? Rhexon::Schedule::StepUp.steps(kept, fillers) : kept
   end
 
-  # By their sheets alone: what boards have taught is read from cells, whose steps ask for this.
+  # By their sheets alone: what boards have taught is read from cells, whose steps ask for this. Every cell of a list
+  # does, so that it is looked up once for a shelf.
   # @return [Array<String>] codes of what fills pores
   def fillers
-    as_on_sheets.select { |record| Rhexon::Materials::Product.new(record).filler? }.map { |record| record["id"] }
+    sheets = as_on_sheets
+    return @fillers if @fillers_of.equal?(sheets)
+
+    @fillers = sheets.filter_map { |record| record["id"] if Rhexon::Materials::Product.new(record).filler? }.freeze
+    @fillers_of = sheets
+    @fillers
   end
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code

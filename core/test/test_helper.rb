@@ -64,6 +64,16 @@ rooms: nil, **fields)
     Rhexon::Checks::Catalogue.findings(plan, piece_id).select { |finding| finding.id == id }
   end
 
+  def document_of(plan) = plan.piece("top").schedule
+
+  # @return [Rhexon::Planning::Plan] with the n-th remedy of the first finding applied
+  def remedied(plan, id, index = 0)
+    remedy = findings(plan, id).first.remedies.fetch(index)
+    plan.with_schedule("top", Rhexon::Schedule::Edit.apply(document_of(plan), remedy.operation))
+  end
+
+  def levels(plan, id) = findings(plan, id).map(&:level)
+
   def refusal(&block) = assert_raises(Rhexon::InvalidInput, &block)
 end
 

@@ -54,7 +54,7 @@ module Demo
     },
     {
       name: "Lint-free cloths", unit: "cloth", pack: 40, price: 14, left: 22,
-      wear: [ { kinds: %w[coat stain], methods: %w[wipe pad], per_coat: 2 } ]
+      wear: [ { kinds: %w[coat stain oil wax], methods: %w[wipe pad], per_coat: 2 } ]
     },
     {
       name: "Blue tape 24 mm", unit: "m", pack: 50, price: 6.2, left: 18,

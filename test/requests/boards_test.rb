@@ -151,6 +151,13 @@ class BoardsRequestTest < RequestTest
 
   def upload(text) = Rack::Test::UploadedFile.new(StringIO.new(text), "text/plain", original_filename: "readings.txt")
 
+  test "a board in the layers of a schedule does not go round" do
+    look = { "id" => "s2", "kind" => "look", "again" => { "steps" => %w[s1], "rounds" => 1, "most" => 3 } }
+    layers = make_board(layers_from: make_piece(steps: [ coat("s1"), look ]).id).cells.first.layers
+    assert_equal %w[coat look], layers.map { |layer| layer["kind"] }
+    assert_empty layers.flat_map(&:keys) & %w[again closes]
+  end
+
   test "layers made in place are checked" do
     cell = make_board.cells.first
     patch "/boards/#{cell.board_id}/cells/#{cell.id}", params: { layers: [ coat("s1", wet_um: -3) ] }.to_json,

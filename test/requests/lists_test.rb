@@ -67,6 +67,13 @@ class ListsTest < RequestTest
     assert_equal [ "Waxed" ], props["used"]
   end
 
+  test "a product that a piece was found under is named by it, and stays" do
+    refute_predicate Product.named("seal"), :in_record?
+    @piece.faces.first.update!(found: { "is" => "coated", "product" => "seal", "coats" => 2 })
+    assert_equal [ "Desk top" ], Product.named("seal").named_in
+    assert_predicate Product.named("seal"), :in_record?
+  end
+
   test "how likely the dates of compared schedules are comes behind the page" do
     other = "piece:#{make_piece(name: "Panel", steps: [ coat("s1", coats: 2) ]).id}"
     get "/pieces/compare/chances", params: { piece: @piece.id, with: [ other, "nothing" ] }

@@ -126,18 +126,11 @@ export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] })
   )
 }
 
-const WORDS: Record<string, string> = {
-  raise_grain: "grain",
-  level: "level",
-  sand: "sand",
-  stain: "stain",
-  coat: "coat",
-  look: "look",
-  scuff: "scuff",
-}
+/** Kinds of work whose name is longer than a bar is wide. */
+const WORDS: Record<string, string> = { raise_grain: "grain" }
 
 function short(kind: string, name: string, wide: number): string {
-  const words = WORDS[kind] ?? kind
+  const words = WORDS[kind] ?? kind.replace("_", " ")
   return wide > (words.length + name.length) * 7 ? `${words} ${name.toLowerCase()}` : words
 }
 

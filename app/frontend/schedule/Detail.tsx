@@ -199,7 +199,7 @@ function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) {
   return (
     <div className="detail-place">
       {FIELDS[step.kind].includes("product") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
-      {step.kind === "coat" && <CoatFields {...fields} />}
+      {FIELDS[step.kind].includes("coats_a_day") && <CoatFields {...fields} />}
       {step.kind === "fill" && (
         <>
           {step.way === "slurry" && <GritsField {...fields} />}
@@ -219,8 +219,10 @@ function ledgerTitle(row: Row, own: boolean): string {
 
 function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
   const { film } = useMeasures()
+  const by = film.text(Math.abs(row.change_um ?? 0), 1)
+  const left = film.text(row.film_um ?? 0)
   const change = row.change_um
-    ? `${row.change_um > 0 ? "Adds" : "Takes"} ${film.text(Math.abs(row.change_um), 1)}, ${film.text(row.film_um ?? 0)} left.`
+    ? `${row.change_um > 0 ? "Adds" : "Takes"} ${by}, ${left} left.`
     : "Leaves the film as it is."
   return (
     <section aria-label="What it does">

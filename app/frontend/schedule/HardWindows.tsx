@@ -18,13 +18,13 @@ const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: st
   },
   {
     flag: "while_soft",
-    fits: (step) => step.kind === "level",
+    fits: (step) => step.kind === "level" || step.kind === "rub_out",
     words: "While the film is soft",
     why: "By the soft times of the coat's sheet; without them it has no effect.",
   },
   {
     flag: "wipe_off",
-    fits: (step) => step.kind === "stain",
+    fits: (step) => ["stain", "fill", "oil"].includes(step.kind),
     words: "Flood on, wipe off in its window",
     why: "Work of its own behind each pass, by the sheet's wipe-off times.",
   },

@@ -66,8 +66,9 @@ export function LoopFields({ step, steps, rows, round, zone, error, onSet }: Pro
       </div>
       <p className="text-second text-fine">
         {round
-          ? `A round takes about ${duration(round.minutes)}. ${round.ready_at ? `With the most of them it is ready about ${when(round.ready_at, zone)}.` : ""}`
+          ? `A round takes about ${duration(round.minutes)}.`
           : "The bench asks: yes goes on, once more puts a round in."}
+        {round?.ready_at && ` With the most of them it is ready about ${when(round.ready_at, zone)}.`}
       </p>
     </section>
   )

@@ -66,13 +66,15 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
 export function CoatFields({ step, error, onSet }: StepFieldsProps) {
   return (
     <>
-      <SelectField
-        label="It is"
-        value={step.role ?? "top"}
-        error={error("role")}
-        options={Object.entries(ROLES)}
-        onChange={(role) => onSet({ role: role as Step["role"] })}
-      />
+      {step.kind === "coat" && (
+        <SelectField
+          label="It is"
+          value={step.role ?? "top"}
+          error={error("role")}
+          options={Object.entries(ROLES)}
+          onChange={(role) => onSet({ role: role as Step["role"] })}
+        />
+      )}
       {(step.coats ?? 1) > 1 && step.kind !== "fill" && (
         <SelectField
           label="On one day"

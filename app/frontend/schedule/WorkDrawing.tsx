@@ -101,5 +101,6 @@ function trench(x: number, share: number): string {
   if (share <= 0) return ""
   const top = 56 - 46 * Math.min(share, 1)
   const half = 8 * Math.sqrt(Math.min(share, 1))
-  return `M${round(x + 8 - half)} ${round(top)}Q${x + 5} 56 ${x + 8} 56Q${x + 11} 56 ${round(x + 8 + half)} ${round(top)}Z`
+  const [left, right, y] = [x + 8 - half, x + 8 + half, top].map(round)
+  return `M${left} ${y}Q${x + 5} 56 ${x + 8} 56Q${x + 11} 56 ${right} ${y}Z`
 }

@@ -4,7 +4,7 @@ import { FIELDS, WAYS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
 type Number = {
-  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wanted_gu"
+  field: "readings" | "length_m" | "spots" | "spot_cm2"
   label: string
   unit?: string
   by: number
@@ -18,17 +18,7 @@ const NUMBERS: Number[] = [
   { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
 ]
 
-const CHOICES: { field: "fill_colour" | "lubricant" | "polish_on"; label: string; options: [string, string][] }[] = [
-  {
-    field: "fill_colour",
-    label: "Colour of the filling",
-    options: [
-      ["", "as the product is"],
-      ["clear", "clear"],
-      ["matching", "matching the wood"],
-      ["contrasting", "contrasting"],
-    ],
-  },
+const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [string, string][] }[] = [
   {
     field: "lubricant",
     label: "Rubbed with",

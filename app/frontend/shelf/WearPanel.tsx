@@ -82,7 +82,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         {field("pack", "In a pack")}
         {field("price", "Price of a pack")}
         <span />
-        {field("kinds", "Worn by", "sand, level, scuff, coat, stain")}
+        {field("kinds", "Worn by", "sand, level, scuff, rub_out, coat, stain")}
         {field("methods", "by method", "spray, brush")}
         {field("grits", "by grit", "P180")}
         {field("per_m2", "Worn per m²")}

@@ -96,14 +96,6 @@ export interface Step {
    */
   spot_cm2?: number
   /**
-   * Colour of what fills the pores.
-   */
-  fill_colour?: "clear" | "matching" | "contrasting"
-  /**
-   * Sheen that is wanted, GU at 60°.
-   */
-  wanted_gu?: number
-  /**
    * What is rubbed with.
    */
   lubricant?: "water" | "soapy_water" | "mineral_spirit" | "oil"

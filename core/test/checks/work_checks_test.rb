@@ -105,6 +105,17 @@ class WorkChecksTest < CoreTest
   end
 
   # --- rubbing out
+  # Oiled wood that once was stripped has no film to be gone through.
+  def test_wood_without_a_film_is_rubbed_as_it_is
+    oil = { "id" => "oil", "name" => "Rubbing oil", "class" => "siccative_oil" }
+    found = { "is" => "unknown", "coats" => 2 }
+    steps = [ step("s1", "strip", way: "scraping"), step("s2", "oil", product: "oil", method: "wipe"),
+              step("s3", "rub_out", grits: [ "P1000" ]) ]
+    record = piece(document(*steps)).merge("use" => "show")
+    record["faces"][0]["found"] = found
+    assert_empty findings(plan(record, products: PRODUCTS + [ oil ]), "rub.film_short")
+  end
+
   def test_a_rung_that_is_missing_and_one_that_goes_back
     assert_match(/P400 \(35 µm\) to P1200 \(15\.3 µm\)/,
                  assert_mends("rub.ladder", gloss("s1", 8), step("s2", "rub_out", grits: %w[P400 P1200])).sentence)
@@ -142,7 +153,7 @@ class WorkChecksTest < CoreTest
     assert_equal [ "note", "Stop at P1500" ], [ note.level, note.remedies.first.label ]
     assert_match(/85 GU/, assert_mends(id, gloss("s1", 8), wanted: { "gu" => [ 25, 35 ] }).sentence)
     dull = found(id, coat("s1", product: "satin", coats: 6), wanted: { "gu" => [ 60, 70 ] }).first
-    assert_match(/28 GU and comes to 43 at most/, dull.sentence)
+    assert_match(/made with 28 GU and comes to 43 GU at most/, dull.sentence)
     assert_equal "Coat with Gloss lacquer", dull.remedies.first.label
     assert_empty found(id, coat("s1", product: "satin", coats: 3), wanted: { "gu" => [ 25, 35 ] })
     assert_empty found(id, *rubbed.("P400"))

@@ -83,7 +83,7 @@ class NewStepsTest < CoreTest
     steps = [ step("s1", "fill", product: "filler", method: "wipe"), sand("s2", "P220") ]
     look = offers(*steps, wood: "open")["look"].step
     assert_equal({ "steps" => %w[s1 s2], "rounds" => 1, "most" => 4 }, look["again"])
-    assert_equal 2, Rhexon::Proposals::Rounds.fillings
+    assert_equal [ 2, 1, 0 ], [ 0, 0.7225, 0.923 ].map { |filled| Rhexon::Proposals::Rounds.fillings(filled) }
     assert_equal "Is this the colour?",
                  offers(step("s1", "stain", product: "russet", method: "wipe"))["look"].step["asks"]
   end

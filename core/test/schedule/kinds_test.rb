@@ -56,6 +56,14 @@ class KindsTest < CoreTest
                  refusal { check(step("s1", "oil", product: "varnish", method: "wipe")) }.message)
   end
 
+  # At every door, also that of a shop file.
+  def test_a_way_that_is_not_known_is_refused_with_a_sentence
+    error = refusal { Rhexon::Planning::Shop.new(shop_json(piece(document(step("s1", "clean", way: "pray"))))) }
+    assert_match(/Clean is not done by pray\. Accepted: vacuum, tack/, error.message)
+    assert_match(/Sand is not done by putty/,
+                 refusal { check(step("s1", "sand", grits: [ "P150" ], way: "putty")) }.message)
+  end
+
   def test_a_kind_is_done_in_its_own_ways_and_with_what_it_may_rub_with
     changed = ->(kind, **fields) {
       Rhexon::Schedule::Edit.apply(document,

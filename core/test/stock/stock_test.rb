@@ -10,8 +10,8 @@ class StockTest < CoreTest
   def product(**fields) = Rhexon::Materials::Product.new(CLEAR.merge(fields.transform_keys(&:to_s)))
 
   # 1 m² at 100 µm sprayed: (142.86 + 60) · 1.1 = 223.1 ml.
-  def shop(stock, area_m2: 1.0, consumables: [], steps: [ coat("s1", product: "clear") ])
-    plan(piece(document(*steps), area_m2: area_m2), products: PRODUCTS + [ CLEAR ], stock: stock,
+  def shop(stock, area_m2: 1.0, consumables: [], products: [], steps: [ coat("s1", product: "clear") ])
+    plan(piece(document(*steps), area_m2: area_m2), products: PRODUCTS + [ CLEAR ] + products, stock: stock,
                                                     consumables: consumables)
   end
 
@@ -69,6 +69,20 @@ class StockTest < CoreTest
                     ]).shopping.worn
     assert_equal [ [ "d180", 2.0, 1.0, 1, 20 ], [ "strainer", 2, 0, 0, nil ] ],
                  worn.map { |row| [ row.id, row.need, row.short, row.packs, row.cost ] }
+  end
+
+  # 4 m²: 0.7 sheets a m² of a rub-out, and two cloths of a filling.
+  def test_a_rub_out_wears_what_levelling_wears_and_a_filling_what_a_stain_wears
+    sheets = { "id" => "w", "name" => "Wet sheets P1000", "unit" => "sheet",
+               "wear" => [ { "kinds" => %w[level], "grits" => %w[P1000], "per_m2" => 0.7 } ] }
+    cloths = { "id" => "c", "name" => "Cloths", "unit" => "cloth",
+               "wear" => [ { "kinds" => %w[stain], "methods" => %w[wipe], "per_coat" => 2 } ] }
+    paste = { "id" => "paste", "name" => "Pore paste", "class" => "waterborne_filler", "role" => "pore filler" }
+    worn = shop([], area_m2: 4.0, consumables: [ sheets, cloths ], products: [ paste ],
+                    steps: [ step("s0", "fill", product: "paste", method: "wipe"),
+                             coat("s1", product: "clear", coats: 2), step("s2", "rub_out", grits: %w[P800 P1000]) ])
+      .shopping.worn
+    assert_equal [ 2.8, 2.0 ], worn.map { |row| row.need.round(6) }
   end
 
   def test_how_long_things_keep

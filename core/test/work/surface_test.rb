@@ -93,4 +93,32 @@ class SurfaceTest < CoreTest
     end
     assert_equal Rhexon::Schedule::Kinds.all.sort, Rhexon::Work::Kind.all.keys.sort - %w[scuff wipe_off]
   end
+
+  # The wax is dry in a day; the film under it goes on hardening: 14 d from its last coat.
+  def test_a_waxed_film_is_cured_when_the_film_is
+    made = plan(piece(document(coat("s1", coats: 2), step("s2", "wax", product: "wax", method: "wipe"))),
+                products: PRODUCTS + MORE)
+    assert_equal made.reached_at("top", "full_cure"),
+                 made.drier.reached_at(placement(made, "s1/2"), "full_cure")
+    assert_operator made.reached_at("top", "full_cure") - placement(made, "s1/2").work_end, :>=, 14 * 1440
+    assert_empty made.build.scuffs
+  end
+
+  def test_steps_say_how_they_are_done
+    say = ->(kind, **fields) { Rhexon::Schedule::Words.step(step("s1", kind, **fields)) }
+    assert_equal "Putty, 6 spots of 1.5 cm²", say.("mend", way: "putty", spots: 6, spot_cm2: 1.5)
+    assert_equal "Polish with pumice on felt", say.("polish", grits: [ "pumice" ], polish_on: "felt")
+    assert_equal "Wipe with solvent", say.("clean", way: "solvent_wipe")
+  end
+
+  # A removal that is stated is of the whole ladder; papers by themselves take 12 + 3 and 1.98 by reckoning.
+  def test_rungs_share_what_they_take
+    rungs = ->(**fields) {
+      made = plan(piece(document(gloss("s1", 5), step("s2", "rub_out", grits: %w[P600 P1000], **fields))),
+                  products: PRODUCTS + MORE)
+      Rhexon::Picture::Sheet.new(made, "top").rows.last.rungs.map(&:takes_um)
+    }
+    assert_equal [ 15.0, 1.98 ], rungs.()
+    assert_equal [ 6.0, 0.0 ], rungs.(removes_um: 6)
+  end
 end

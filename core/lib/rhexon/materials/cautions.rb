@@ -25,8 +25,11 @@ module Rhexon
       # @return [Hash, nil] "text" and what to take "instead"
       def refusal(product)
         said = product.to_h.values_at("name", "role", "notes", "hazards").join(" ")
-        table.refused.find { |row| said.match?(/#{row.fetch("words")}/i) }
+        refused.find { |pattern, _| said.match?(pattern) }&.last
       end
+
+      def refused = @refused ||= table.refused.map { |row| [ /#{row.fetch("words")}/i, row ] }.freeze
+      private_class_method :refused
 
       def fits?(selector, facts)
         selector.all? { |name, values| values.include?(facts.fetch(name)) }

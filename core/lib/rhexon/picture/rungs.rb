@@ -16,15 +16,22 @@ module Rhexon
       def of(pass, surface)
         texture, gu = surface.texture_um, surface.sheen_gu
         bare = surface.bare? || pass.work.bares?(pass.step)
-        pass.work.rubbing(pass.step).map do |abrasive|
+        pass.work.rubbing(pass.step).each_with_index.map do |abrasive, index|
           next rung(abrasive, 0.0, nil) if bare
 
-          taken = pass.work.taken(pass.step.merge("grits" => [ abrasive.to_s ]), texture)
+          taken = taken(pass, abrasive, texture, index)
           texture = taken.texture_um
           reached = Prep::Sheen.after(abrasive, before_gu: gu, film_gu: surface.film_gu)
           gu = reached.gu
           rung(abrasive, taken.um, reached)
         end
+      end
+
+      # A removal that is stated is of all rungs together, and shown with the first.
+      def taken(pass, abrasive, texture, index)
+        step = pass.step.merge("grits" => [ abrasive.to_s ])
+        step = step.merge("removes_um" => 0) if pass.step["removes_um"] && index.positive?
+        pass.work.taken(step, texture)
       end
 
       def rung(abrasive, um, reached)
@@ -33,7 +40,7 @@ module Rhexon
           sheen_gu: reached&.gu&.round(1), sheen: reached && Prep::Sheen.name(reached.gu), hazy: reached&.hazy || false
         ).freeze
       end
-      private_class_method :rung
+      private_class_method :taken, :rung
     end
   end
 end

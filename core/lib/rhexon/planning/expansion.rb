@@ -216,7 +216,8 @@ module Rhexon
           .each { |index| meet(pass, state, index, face) }
         stack(pass, state, earlier_parts)
         state[:below] = below
-        state[:film] = earlier_parts + [ pass.index ]
+        # Wax lies on a film, which goes on hardening under it.
+        state[:film] = (pass.work.covers? ? earlier_parts : state[:film]) + [ pass.index ]
       end
 
       # Each face of its own: what was sanded on one is not sanded on another.

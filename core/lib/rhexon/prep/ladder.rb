@@ -3,16 +3,6 @@ module Rhexon
     # A ladder of abrasives, from the scratch that is there to an end grit or a wanted sheen, out of what lies on the
     # shelf.
     class Ladder
-      # The scratch a surface has from what was done to it before, µm (prep.md: rough-sawn 60, planed or scraped 120 to
-      # 150 and so on, as the mean grain of the nearest P paper).
-      FROM = {
-        "rough_sawn" => "P80", "planer_marks" => "P80", "open_coat" => "P80", "planed" => "P120", "mdf_face" => "P220",
-        "mdf_edge" => "P120"
-      }.freeze
-
-      # A written ladder is not held to the last hundredth: P80 to P120 is 0.622.
-      CLOSE_ENOUGH = 0.01
-
       attr_reader :rungs
 
       # @param from_um [Numeric] mean grain of the scratch, or height of the texture
@@ -61,7 +51,7 @@ module Rhexon
       # Steps that skip too far: the scratches of the one outlast the other.
       # @return [Array<Array(Abrasive, Abrasive)>]
       def skips
-        pairs.select { |before, after| after.mean_um < (before.mean_um * least_share) - before.mean_um * CLOSE_ENOUGH }
+        pairs.select { |before, after| after.mean_um < before.mean_um * (least_share - rule.play) }
       end
 
       # Steps that could be left out.

@@ -75,28 +75,28 @@ module Rhexon
       # --- what rubs
 
       # Papers from the state of the wood to the end grit by what follows, in the short steps of bare wood. What was not
-      # sanded yet begins with the paper of its state (planed P120).
+      # sanded yet begins with the paper of its state.
       def sanding
         to = Prep::Abrasive.read(end_grit)
         papers = shop.abrasives.select(&:paper?)
-        first = papers.min_by { |one| (one.mean_um - (surface.scratch_um || PLANED.mean_um)).abs }
-        from = surface.scratch_um && sanded? ? surface.scratch_um : first.mean_um
+        from = surface.scratch_um || Prep::Abrasive.read(Reference.abrasives.from.fetch("planed")).mean_um
         return [ to.to_s ] unless from > to.mean_um
 
+        first = papers.min_by { |one| (one.mean_um - from).abs } unless sanded?
+        from = first.mean_um if first
         rungs = Prep::Ladder.build(from_um: from, to: to, shelf: papers, stained: true) || [ to ]
-        (sanded? ? rungs : [ first, *rungs ]).map(&:to_s).uniq
+        (first ? [ first, *rungs ] : rungs).map(&:to_s).uniq
       end
-      PLANED = Prep::Abrasive.read("P120")
-      private_constant :PLANED
 
       def sanded? = @place.before.any? { |step| Work::Kind.find(step["kind"]).abrades? }
 
-      # By what follows: under oil P320, under a pigment P180, under dye and film P220; wood that blotches is sanded a
-      # step finer.
+      # By what follows; wood that blotches is sanded as under a dye.
       def end_grit
-        return "P320" if follows?("oil")
+        grits = Reference.abrasives.sanded_to
+        return grits.oil if follows?("oil")
+        return grits.film unless follows?("stain")
 
-        follows?("stain") && pigment? && !spots? ? "P180" : "P220"
+        pigment? && !spots? ? grits.pigment : grits.dye
       end
 
       def follows?(kind) = @place.following&.fetch("kind") == kind
@@ -107,14 +107,13 @@ module Rhexon
         species && Colour::Wood.for_species(species).spots
       end
 
-      # To the middle of the sheen that is wanted, or to a satin.
+      # To the middle of the sheen that is wanted, or to the usual one.
       def rubbing
         low, high = @place.piece.wanted["gu"]
-        gu = low ? (low + high) / 2.0 : SATIN_GU
-        (RubOut.to_sheen(surface, gu, shop.abrasives) || [ Prep::Abrasive.read("P1500") ]).map(&:to_s)
+        gu = low ? (low + high) / 2.0 : Reference.abrasives.usual_gu
+        rungs = RubOut.to_sheen(surface, gu, shop.abrasives)
+        (rungs || [ Prep::Ladder.last_for(gu, shelf: shop.abrasives, film_gu: surface.film_gu) ]).map(&:to_s)
       end
-      SATIN_GU = 30
-      private_constant :SATIN_GU
 
       # --- what looks
 
@@ -123,7 +122,7 @@ module Rhexon
         case last && last["kind"]
         when "stain" then { "milestone" => "touch", "asks" => "Is this the colour?" }
         when "oil"
-          { "asks" => "Is the lustre there?", "again" => { "steps" => [ last["id"] ], "rounds" => 1, "most" => 6 } }
+          { "asks" => "Is the lustre there?", "again" => again([ last["id"] ], table.oilings, table.most_oilings) }
         when "raise_grain" then { "asks" => "Does nothing stand up any more?" }
         else filling || { "milestone" => "dust_safe", "asks" => "Even, no runs, no nibs" }
         end
@@ -134,9 +133,12 @@ module Rhexon
         ids = @place.before.drop(from).map { |step| step["id"] }
         return if ids.size > 2 || Schedule::Loops.look_of(@place.piece.schedule, ids.first)
 
-        again = { "steps" => ids, "rounds" => Rounds.fillings(surface.pores_filled), "most" => Rounds::MOST_FILLINGS }
-        { "asks" => "No open pore against the light?", "milestone" => "sand", "again" => again }
+        rounds = again(ids, Rounds.fillings(surface.pores_filled), table.most_fillings)
+        { "asks" => "No open pore against the light?", "milestone" => "sand", "again" => rounds }
       end
+
+      def again(ids, rounds, most) = { "steps" => ids, "rounds" => rounds, "most" => most }
+      def table = Reference.new_steps.rounds
     end
   end
 end

@@ -27,9 +27,11 @@ module Rhexon
 
       # @return [Work::Surface]
       def surface
-        ids = before.map { |step| step["id"] }
-        moments = @walk.course.select { |moment| ids.include?(moment.placement.pass.step["id"]) }
-        @surface ||= moments.last&.after || @walk.bare
+        @surface ||= begin
+          ids = before.map { |step| step["id"] }
+          moments = @walk.course.select { |moment| ids.include?(moment.placement.pass.step["id"]) }
+          moments.last&.after || @walk.bare
+        end
       end
 
       # @return [Array<String>] as core/data/new_steps.yml names them

@@ -21,10 +21,11 @@ module Rhexon
         rubbed.last&.before || walk.final
       end
 
-      # A texture is levelled by a paper of about one and a half times its height (an estimate: sprayed P1000, brushed
-      # P500), which is what follows on a scratch of three times it.
+      # A texture counts as the scratch whose next paper levels it.
       def from_um(surface)
-        surface.texture_um.positive? ? surface.texture_um * 3 : surface.scratch_um || surface.texture_um
+        return surface.texture_um * Reference.abrasives.ladder.texture if surface.texture_um.positive?
+
+        surface.scratch_um.to_f
       end
       private_class_method :from_um
     end

@@ -49,6 +49,7 @@ module Rhexon
         document["steps"].each do |step|
           [ *step["faces"], *step["closes"] ].each { |face| known!(step, "faces", face, faces, "face") }
           check_products!(step, products)
+          Fitting.check_way!(step)
           %w[room dry_room].each { |field| known!(step, field, step[field], rooms, "room") if step[field] }
           known!(step, "tool", step["tool"], tools, "tool") if step["tool"]
           (step["pins"] || []).each { |pin| known!(step, "pins", pin["person"], people, "person") if pin["person"] }

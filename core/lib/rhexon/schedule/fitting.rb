@@ -83,6 +83,7 @@ module Rhexon
                                accepted: known.join(", "))
       end
 
+      # @raise [InvalidInput] when its kind is not done that way
       def check_way!(step)
         way = step["way"] or return
         known = Kinds.ways(step["kind"])
@@ -131,7 +132,7 @@ module Rhexon
       end
 
       def why_not(kind) = kind == "coat" ? "its page gives no wet film for that" : "that is not how it is laid on"
-      private_class_method :refuse_danger!, :check_way_takes!, :check_grits!, :check_abrasive!, :check_way!, :changed,
+      private_class_method :refuse_danger!, :check_way_takes!, :check_grits!, :check_abrasive!, :changed,
                            :check_method!, :unfit, :accepted, :why_not
     end
   end

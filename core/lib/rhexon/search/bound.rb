@@ -80,12 +80,24 @@ module Rhexon
       # that only the minutes count in which somebody is there.
       def tail_of(index)
         from, till = @alone.hands_end[index], @alone.ready[@model.piece_of[index]]
-        till > from ? Planning::Calendar.joined(attended(from, till)).sum { |open, shut| shut - open } : 0
+        till > from ? attended_until(till) - attended_until(from) : 0
       end
 
-      def attended(from, till)
-        @model.hours.flat_map { |hours| hours.opens.zip(hours.shuts) }
-          .filter_map { |open, shut| [ [ open, from ].max, [ shut, till ].min ] if open < till && shut > from }
+      # Minutes with somebody there, from the first opening on.
+      def attended_until(minute)
+        at = attended.bsearch_index { |_, shut, _| shut >= minute }
+        open, shut, before = attended[at || -1]
+        open ? before + [ [ minute, shut ].min - open, 0 ].max : 0
+      end
+
+      # @return [Array<Array(Integer, Integer, Integer)>] open, shut, and attended minutes before it
+      def attended
+        @attended ||= begin
+          before = 0
+          Planning::Calendar.joined(@model.hours.flat_map { |hours| hours.opens.zip(hours.shuts) }).map do |open, shut|
+            [ open, shut, before ].tap { before += shut - open }
+          end
+        end
       end
 
       def laid_end_to_end(crew, from, left, most)

@@ -2,6 +2,10 @@ module Rhexon
   module Stock
     # Papers, pads, strainers, tape and rollers wear out with the work.
     module Consumables
+      # A rub-out wears what levelling wears, a filling what a stain wears: as shops wrote it down before these were
+      # kinds of their own ({Schedule::StepUp}).
+      ALSO = { "rub_out" => "level", "fill" => "stain" }.freeze
+
       module_function
 
       # @param plan [Planning::Plan]
@@ -15,7 +19,7 @@ module Rhexon
       end
 
       def by(wear, pass)
-        unless fits?(wear["kinds"], [ pass.kind ]) && fits?(wear["methods"], [ pass.method ]) &&
+        unless fits?(wear["kinds"], [ pass.kind, *ALSO[pass.kind] ]) && fits?(wear["methods"], [ pass.method ]) &&
             fits?(wear["grits"], grits(pass))
           return 0.0
         end

@@ -93,6 +93,9 @@ module Rhexon
       def rungs(step) = (step["grits"] || []).map { |grit| Prep::Abrasive.near(grit) }
       def ways = Reference.kinds.kinds.fetch(id).fetch("ways")
 
+      # @return [String] how a step is done, at the head of a sentence
+      def in_this_way(step) = ways.fetch(step["way"]).sub(/\A./, &:upcase)
+
       # Wiped, padded, oiled or one-part waterborne: thin films that take a light rub once they can be handled.
       def thin?(lower)
         %w[wipe pad].include?(lower.method) || lower.product.oil? || lower.product.mechanism == "coalescing"

@@ -4,10 +4,10 @@ module Rhexon
     # with colour left in the pores. Unknown is an answer everywhere.
     module Start
       # The class whose figures stand for an old finish, by what softens it (prep: spirit shellac, lacquer solvent
-      # lacquer, xylene many waterbornes, nothing cross-linked). Of one that was not tested the thinnest is taken.
+      # lacquer, xylene many waterbornes, nothing cross-linked).
       CLASSES = {
         "shellac" => "shellac", "lacquer" => "nitro_lacquer", "waterborne" => "waterborne_one_part",
-        "cross_linked" => "oil_varnish", nil => "nitro_lacquer"
+        "cross_linked" => "oil_varnish"
       }.freeze
       PASS = "found".freeze
 
@@ -34,39 +34,54 @@ module Rhexon
       end
 
       def coated(found, products)
-        product = products[found["product"]] ||
-          Materials::Product.new("id" => "found", "class" => CLASSES.fetch(found["family"]))
-        um = found["um"] || reckoned_um(found, product)
-        layer = layer(found, product, um)
-        { layers: [ layer ], coats_laid: found["coats"] || 1, texture_um: Film::Abrasion.texture_um("brush").to_f,
-          variance_um2: (um * (found["um"] ? Reference.film.coat_sd : Reference.film.found.sd))**2 }
+        known = products[found["product"]]
+        um = found["um"] || reckoned_um(found, known)
+        sd = found["um"] ? Reference.film.coat_sd : Reference.film.found.sd
+        { layers: [ layer(um, known || softened(found)) ], coats_laid: found["coats"] || 1, variance_um2: (um * sd)**2,
+          texture_um: Film::Abrasion.texture_um("brush").to_f }
       end
 
-      def layer(found, product, um)
-        known = found["is"] == "coated"
-        Film::Layer.new(
-          pass: PASS, product_id: product.id, um: um, arris_um: um, laid_um: um, opaque: product.colour == "pigmented",
-          coloured: product.coloured?, redissolves: product.redissolves?, family: product.family, way: "builder",
-          mechanism: product.mechanism, bond_group: 1, sheen_gu: known ? product.sheen_gu&.value : nil, role: PASS
-        ).freeze
+      # @return [Materials::Product, nil] what stands for an old finish that was tested
+      def softened(found) = found["family"] && stand_in(CLASSES.fetch(found["family"]))
+      def stand_in(class_id) = Materials::Product.new("id" => PASS, "class" => class_id)
+
+      # What was not tested melts into nothing and holds by nothing but its own.
+      def layer(um, product)
+        nature = if product
+          { opaque: product.colour == "pigmented", coloured: product.coloured?, redissolves: product.redissolves?,
+            family: product.family, mechanism: product.mechanism }
+        else
+          { opaque: false, coloured: false, redissolves: false, family: nil, mechanism: "unknown" }
+        end
+        gu = product.sheen_gu&.value unless product.nil? || product.id == PASS
+        Film::Layer.new(pass: PASS, product_id: product&.id || PASS, um: um, arris_um: um, laid_um: um, way: "builder",
+                        bond_group: 1, sheen_gu: gu, role: PASS, **nature).freeze
       end
 
-      # A rule of thumb: so many coats, each of 70 % of what the class usually leaves; less where it is worn.
+      # A rule of thumb: so many coats, each of 70 % of what the class usually leaves; less where it is worn. Of a
+      # finish that was not tested the thinnest is taken.
       # @return [Float] µm
-      def reckoned_um(found, product)
+      def reckoned_um(found, known)
         rule = Reference.film.found
-        method = product.methods_known.first
-        usual = method ? Film::Coat.dry_um(product.wet_um(method).value,
-                                           product.solids_volume_percent&.value.to_f) : 0.0
-        share = product.id == "found" ? rule.share : 1.0
-        (found["coats"] || 1) * usual * share * rule.left.fetch(found["state"] || "sound")
+        each = if known then usual_um(known)
+        else
+          classes = CLASSES.slice(*found["family"] || CLASSES.keys)
+          classes.each_value.map { |class_id| usual_um(stand_in(class_id)) }.min * rule.share
+        end
+        (found["coats"] || 1) * each * rule.left.fetch(found["state"] || "sound")
+      end
+
+      # Dry film of a coat by the product's first method, µm.
+      def usual_um(product)
+        method = product.methods_known.first or return 0.0
+        Film::Coat.dry_um(product.wet_um(method).value, product.solids_volume_percent&.value.to_f)
       end
 
       # @return [Numeric, nil] mean grain of the scratch there is, µm
       def scratch_um(found)
-        grit = Prep::Ladder::FROM[found["surface"]] and Prep::Abrasive.near(grit).mean_um
+        grit = Reference.abrasives.from[found["surface"]] and Prep::Abrasive.near(grit).mean_um
       end
-      private_class_method :state, :coated, :layer, :reckoned_um, :scratch_um
+      private_class_method :state, :coated, :softened, :stand_in, :layer, :reckoned_um, :usual_um, :scratch_um
     end
   end
 end

@@ -41,7 +41,7 @@ module Rhexon
           after = context.document["steps"][context.document["steps"].index(fill) + 1]
           steps = [ fill, (after if after && %w[sand level].include?(after["kind"])) ].compact
           again = {
-            "steps" => steps.map { |step| step["id"] }, "rounds" => 1, "most" => Proposals::Rounds::MOST_FILLINGS
+            "steps" => steps.map { |step| step["id"] }, "rounds" => 1, "most" => Proposals::Rounds.most_fillings
           }
           look = {
             "kind" => "look", "milestone" => "sand", "asks" => "No open pore against the light?", "again" => again

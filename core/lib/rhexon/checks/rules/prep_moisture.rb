@@ -42,7 +42,7 @@ module Rhexon
           context.finding(
             id, level, title,
             "#{counted(readings.size)}, #{verdict.mean.round(1)} % in the mean, #{verdict.spread.round(1)} apart; in " \
-            "a room of 20 °C and 50 % wood comes to #{verdict.target.round(1)} %. #{WHAT_NOW.fetch(verdict.says)}",
+            "a room of #{place} wood comes to #{verdict.target.round(1)} %. #{WHAT_NOW.fetch(verdict.says)}",
             placement: measure, figures: { mean_percent: verdict.mean, target_percent: verdict.target }
           )
         end
@@ -52,6 +52,7 @@ module Rhexon
           "uneven" => "Let it even out, and read it again.", "off" => "Let it rest where it will live."
         }.freeze
 
+        def place = Reference.limits.moisture.then { |rule| "#{rule.place_t_c} °C and #{rule.place_rh} %" }
         def counted(count) = "#{count} #{count == 1 ? "reading" : "readings"}"
 
         def planned(context, measure)

@@ -14,8 +14,8 @@ module Rhexon
         end
 
         def finding(context, walk, moment)
-          return if !RubLadder::KINDS.include?(moment.placement.pass.kind) || moment.before.clear_over_colour ||
-            moment.placement.status == "done"
+          return unless RubLadder::KINDS.include?(moment.placement.pass.kind) && moment.placement.status != "done"
+          return if moment.before.bare? || moment.before.clear_over_colour
 
           taken = moment.asked_um * Film::Abrasion.edge_factor
           chance = moment.before.chance_through(taken)

@@ -39,12 +39,12 @@ module Rhexon
         end
 
         def unreachable(context, walk, moment, low, high)
-          made = walk.final.film_gu
+          made, cap = walk.final.film_gu, Prep::Sheen.cap_gu(walk.final.film_gu)
           context.finding(
             "rub.sheen_unreachable", "caution", "This film cannot be rubbed so bright",
-            "It was made with #{made} GU and comes to #{Prep::Sheen.cap_gu(made)} at most, and #{low} to #{high} GU " \
-            "is wanted. Build in gloss, and rub that down to the sheen.",
-            placement: moment.placement, figures: { cap_gu: Prep::Sheen.cap_gu(made), wanted_gu: [ low, high ] },
+            "It #{"was made with #{made} GU and " if made}comes to #{cap} GU at most, and #{low} to #{high} GU is " \
+            "wanted. Build in gloss, and rub that down to the sheen.",
+            placement: moment.placement, figures: { cap_gu: cap, wanted_gu: [ low, high ] },
             remedies: [ gloss(context, high) ]
           )
         end

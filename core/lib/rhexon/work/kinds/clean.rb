@@ -30,15 +30,12 @@ module Rhexon
           way = placement.pass.step["way"]
           raised = WATER.include?(way) && surface.bare? && surface.grain.nil?
           left = TAKES.fetch(way).include?(surface.residue) ? nil : surface.residue
-          changed = raised || left != surface.residue
-          same(if changed
-            surface.with(residue: left, grain: raised ? "standing" : surface.grain)
-          else
-            surface
-          end)
+          return same(surface) unless raised || left != surface.residue
+
+          same(surface.with(residue: left, grain: raised ? "standing" : surface.grain))
         end
 
-        def words(step, _product_name) = ways.fetch(step["way"]).then { |way| way[0].upcase + way[1..] }
+        def words(step, _product_name) = in_this_way(step)
       end
     end
   end

@@ -5,9 +5,7 @@ module Rhexon
       class Fill < LayingWork
         def phase(_step) = "fill"
 
-        def effect(surface, _placement)
-          same(surface.with(film: surface.film.fill, residue: surface.residue))
-        end
+        def effect(surface, _placement) = same(surface.with(film: surface.film.fill))
 
         def words(step, product_name)
           said = product_name || step["product"]

@@ -4,7 +4,7 @@ module Rhexon
       # Spots, not faces: holes, dents and touch-ups.
       class Mend < Kind
         def minutes(step, _area_m2, _use) = (step["spots"] || 1) * hands.mend_min_per_spot.fetch(step["way"])
-        def waits(_step, lower, _coated_later) = lower.film? ? %w[sand] : %w[sand]
+        def waits(_step, _lower, _coated_later) = [ "sand" ]
 
         def wet(step)
           minutes = hands.dry_after_min[step["way"]] and Wet.new(minutes, "solvent")
@@ -12,9 +12,8 @@ module Rhexon
 
         def words(step, _product_name)
           spots = step["spots"] || 1
-          "#{ways.fetch(step["way"]).then { |way|
-            way[0].upcase + way[1..]
-          }}, #{spots} #{spots == 1 ? "spot" : "spots"}"
+          size = " of #{format("%g", step["spot_cm2"])} cm²" if step["spot_cm2"]
+          "#{in_this_way(step)}, #{spots} #{spots == 1 ? "spot" : "spots"}#{size}"
         end
       end
     end

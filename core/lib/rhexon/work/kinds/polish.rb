@@ -8,7 +8,12 @@ module Rhexon
         def room(_step) = nil
         def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("polish") * step["grits"].size
         def waits(_step, lower, _coated_later) = lower.film? ? [ "rub_out" ] : [ "sand" ]
-        def words(step, _product_name) = "Polish with #{rungs(step).map(&:words).join(", ")}"
+        ON = { "cloth" => "a cloth", "felt" => "felt", "pad" => "a foam pad", "wheel" => "a wheel" }.freeze
+
+        def words(step, _product_name)
+          on = " on #{ON.fetch(step["polish_on"])}" if step["polish_on"]
+          "Polish with #{rungs(step).map(&:words).join(", ")}#{on}"
+        end
 
         private
 

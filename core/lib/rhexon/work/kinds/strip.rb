@@ -18,14 +18,14 @@ module Rhexon
           Effect.new(bare, asked)
         end
 
-        def words(step, product_name)
-          [ "Strip #{ways.fetch(step["way"])}", *product_name ].join(", ")
-        end
+        def words(step, _product_name) = "Strip #{ways.fetch(step["way"])}"
 
         def rubbing(step)
-          return rungs(step) if step["grits"]
-
-          step["way"] == "stripper" ? [] : [ Prep::Abrasive.near("P120") ]
+          case step["way"]
+          when "stripper" then []
+          when "sanding" then step["grits"] ? rungs(step) : [ Prep::Abrasive.near("P120") ]
+          else [ Prep::Abrasive.near("P120") ]
+          end
         end
       end
     end

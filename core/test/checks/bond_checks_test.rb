@@ -1,0 +1,104 @@
+require "test_helper"
+
+# Windows between coats, and what holds on what: in the case a check is for, in its ordinary silent case, and its
+# remedy applied and planned again.
+class BondChecksTest < CoreTest
+  # --- bond.window_over
+  def missed = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00")
+
+  def test_a_missed_window_that_the_plan_scuffs_is_a_note_and_can_be_caught
+    assert_equal [ "note" ], levels(missed, "bond.window_over")
+    after = remedied(missed, "bond.window_over")
+    assert_equal 0, report(after)["goal"]["scuffs"]
+    assert_empty findings(after, "bond.window_over")
+  end
+
+  def test_a_pin_past_the_window_is_a_stop
+    late = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 2, "start" => "2026-11-25T10:00+01:00" } ]))))
+    assert_equal [ "stop" ], levels(late, "bond.window_over")
+    refute_includes levels(remedied(late, "bond.window_over"), "bond.window_over"), "stop"
+  end
+
+  def test_the_house_rule_stop_and_ask
+    asked = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00",
+                                                        house: { "missed_window" => "stop" })
+    assert_equal [ "stop" ], levels(asked, "bond.window_over")
+    assert_equal [ "note" ], levels(remedied(asked, "bond.window_over"), "bond.window_over")
+  end
+
+  def test_coats_inside_their_windows_and_lacquer_raise_nothing
+    assert_empty findings(plan(piece(document(coat("s1", coats: 3)))), "bond.window_over")
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000), coat("s3", product: "lacquer"))
+        )
+      ),
+      "bond.window_over"
+    )
+  end
+
+  # --- bond.too_soon
+  def test_a_pin_before_the_milestone_is_a_stop_and_moves
+    early = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 2, "start" => "2026-11-23T08:20+01:00" } ]))))
+    finding = findings(early, "bond.too_soon").first
+    assert_equal "stop", finding.level
+    assert_match(/43 min before recoat opens/, finding.sentence, "pinned 08:20, work from 08:30, opens 09:13")
+    2.times { |index| assert_empty findings(remedied(early, "bond.too_soon", index), "bond.too_soon") }
+  end
+
+  # Grain was misted at 8:00 for 3 min and takes 30 min to dry: sanded at 8:32 it is 1 min early, at 8:20 it is damp.
+  def test_a_minute_before_an_estimate_is_in_time
+    sanded = ->(at) {
+      log = [ [ "s1", "08:00" ], [ "s1", "08:03" ], [ "s2", at ] ].each_with_index.map do |(id, time), index|
+        { "kind" => index == 1 ? "done" : "started", "pass" => "top/#{id}/1/show", "at" => "2026-11-23T#{time}+01:00" }
+      end
+      findings(plan(piece(document(step("s1", "raise_grain"), step("s2", "sand", grits: [ "P220" ]))), log: log,
+                    now: "2026-11-23T09:00+01:00"), "bond.too_soon")
+    }
+    assert_empty sanded.("08:32")
+    assert_match(/still damp/, sanded.("08:20").first.sentence)
+  end
+
+  def test_a_coat_logged_too_soon_is_a_stop_without_a_remedy
+    log = [ [ "1", "07:43" ], [ "2", "08:30" ] ].map do |coat, clock|
+      { "kind" => "done", "pass" => "top/s1/#{coat}/show", "at" => "2026-11-23T#{clock}+01:00" }
+    end
+    finding = findings(plan(piece(document(coat("s1", coats: 2))), log: log, now: "2026-11-23T08:31+01:00"),
+                       "bond.too_soon").first
+    assert_equal [ "stop", [] ], [ finding.level, finding.remedies ]
+  end
+
+  def test_a_pin_inside_the_window_raises_nothing
+    fine = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 2, "start" => "2026-11-23T10:00+01:00" } ]))))
+    assert_empty findings(fine, "bond.too_soon")
+  end
+
+  # --- bond.waxy_shellac
+  def over_shellac(lower, upper, **fields)
+    plan(
+      piece(
+        document(coat("s1", product: lower, method: "brush", wet_um: 70, role: "seal"),
+                 coat("s2", product: upper, **fields))
+      )
+    )
+  end
+
+  def test_waterborne_over_waxy_shellac_stops_and_both_remedies_hold
+    bad = over_shellac("waxy", "w20")
+    assert_equal [ "stop" ], levels(bad, "bond.waxy_shellac")
+    2.times { |index| assert_empty findings(remedied(bad, "bond.waxy_shellac", index), "bond.waxy_shellac") }
+  end
+
+  def test_lacquer_and_varnish_over_waxy_shellac_are_cautions
+    assert_equal [ "caution" ], levels(over_shellac("waxy", "lacquer"), "bond.waxy_shellac")
+    assert_equal [ "caution" ],
+                 levels(over_shellac("waxy", "varnish", method: "brush", wet_um: 85), "bond.waxy_shellac")
+    assert_equal [ "stop" ], levels(over_shellac("waxy", "catalysed"), "bond.waxy_shellac")
+  end
+
+  def test_dewaxed_shellac_and_shellac_on_itself_raise_nothing
+    assert_empty findings(over_shellac("seal", "w20"), "bond.waxy_shellac")
+    assert_empty findings(over_shellac("waxy", "waxy", method: "brush", wet_um: 70), "bond.waxy_shellac")
+  end
+end

@@ -1,0 +1,157 @@
+require "test_helper"
+
+# What the film comes to: in the case a check is for, in its ordinary silent case, and its remedy applied and planned
+# again.
+class FilmChecksTest < CoreTest
+  # --- film.sand_through: 80 · 0.18 · 0.55 = 7.9 µm of shellac over dye, sharp arris 4.0; a scuff takes 2.6 off it
+  def dyed(*steps, **fields)
+    plan(
+      piece(
+        document(step("d1", "stain", product: "russet", method: "wipe"),
+                 coat("d2", product: "seal", wet_um: 80, role: "seal"), *steps),
+        **fields
+      )
+    )
+  end
+
+  # Flattening takes 6.5 ± 1.6 off the edges, 3.96 ± 0.4 lies there: z = 2.54 / 1.67 = 1.52, 94 of 100.
+  def test_sanding_a_thin_sealer_over_dye_stops
+    bad = dyed(step("s3", "level", grits: [ "P320" ], aim: "between"), coat("s4"))
+    finding = findings(bad, "film.sand_through").first
+    assert_equal "stop", finding.level
+    assert_in_delta 0.935, finding.figures[:chance], 0.005
+    labels = finding.remedies.map(&:label)
+    assert_includes labels, "Leave this step out"
+    labels.each_index do |index|
+      assert_empty(
+        findings(remedied(bad, "film.sand_through", index), "film.sand_through").reject { |left| left.level == "note" },
+        labels[index]
+      )
+    end
+  end
+
+  # What is done every day: a denib of one sealer coat over dye, a scuff over a sanded filler, the sheet's own 240 to
+  # 320 after coat 1.
+  def test_everyday_sanding_over_colour_is_at_most_a_note
+    vinyl = { "id" => "vinyl", "class" => "vinyl_sealer" }
+    filler = { "id" => "fill", "class" => "paste_filler_oil", "colour" => "tinted" }
+    made = ->(*steps) {
+      findings(plan(piece(document(*steps)), products: PRODUCTS + [ vinyl, filler ]),
+               "film.sand_through")
+    }
+    dye, sealer = step("d1", "stain", product: "russet",
+                                      method: "wipe"), coat("d2", product: "vinyl", wet_um: 90, role: "seal")
+    assert_empty made.(dye, sealer, step("s3", "level", grits: [ "P320" ], aim: "denib"), coat("s4"))
+    assert_equal [ "note" ], made.(dye, sealer, step("s3", "sand", grits: %w[P240 P320]), coat("s4")).map(&:level)
+    assert_empty made.(step("f1", "fill", product: "fill", method: "wipe"), step("f2", "sand", grits: [ "P220" ]),
+                       coat("s3"), step("s4", "level", grits: [ "P320" ], aim: "scuff"), coat("s5"))
+  end
+
+  # 40 µm of white at 40 %: 8.8 µm, 4.4 at the arris; flattened it is gone through where clear goes over, and hidden
+  # again by white.
+  def test_going_through_a_white_sealer_under_clear_is_told
+    white = { "id" => "white", "class" => "waterborne_primer", "colour" => "pigmented" }
+    steps = [
+      coat("s1", product: "white", wet_um: 40, role: "seal"), step("s2", "level", grits: [ "P320" ], aim: "between")
+    ]
+    made = ->(over) {
+      findings(plan(piece(document(*steps, coat("s3", product: over))), products: PRODUCTS + [ white ]),
+               "film.sand_through").map(&:level)
+    }
+    assert_equal [ "stop" ], made.("w20")
+    assert_empty made.("white")
+  end
+
+  def test_enough_clear_over_the_dye_and_bare_wood_raise_nothing
+    assert_empty findings(
+      dyed(coat("s3", coats: 3), step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s5"),
+           arris: "eased_3mm"),
+      "film.sand_through"
+    )
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "seal", wet_um: 80),
+                   step("s2", "level", grits: [ "P320" ], aim: "between", removes_um: 2), coat("s3"))
+        )
+      ),
+      "film.sand_through"
+    )
+  end
+
+  # --- film.witness: a rub-out of 12 + 3 + 1.98 µm reaches 22.1; the last coat alone is 17 µm
+  def test_rings_where_the_last_coat_missed_its_window
+    bad = plan(
+      piece(
+        document(coat("s1", coats: 2), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50),
+                 step("s4", "rub_out", grits: %w[P800 P1000]))
+      )
+    )
+    finding = findings(bad, "film.witness").first
+    assert_equal "caution", finding.level
+    assert_in_delta 22.1, finding.figures[:reach_um], 0.05
+    assert_in_delta 17.0, finding.figures[:top_layer_um], 0.05
+    finding.remedies.each_index { |index| assert_empty findings(remedied(bad, "film.witness", index), "film.witness") }
+  end
+
+  def test_coats_that_fused_lacquer_and_sanding_between_coats_raise_no_rings
+    rub = step("s4", "rub_out", grits: %w[P800 P1000])
+    assert_empty findings(plan(piece(document(coat("s1", coats: 3), rub))), "film.witness")
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1", product: "lacquer"), step("s2", "wait", minutes: 9000),
+                   coat("s3", product: "lacquer", wet_um: 60), rub)
+        )
+      ),
+      "film.witness"
+    )
+    assert_empty findings(
+      plan(
+        piece(
+          document(coat("s1"), step("s2", "wait", minutes: 2000), coat("s3", wet_um: 50),
+                   step("s4", "level", grits: [ "P320" ], aim: "between", removes_um: 15), coat("s5"))
+        )
+      ),
+      "film.witness"
+    )
+  end
+
+  # --- film.too_thin: 55 + 90 % of 34 µm = 49.3 µm, a table top wants 65
+  def test_a_table_top_under_its_least_film
+    bad = plan(piece(document(coat("s1", coats: 2)), use: "table_top"))
+    finding = findings(bad, "film.too_thin").first
+    assert_equal "caution", finding.level
+    assert_in_delta 49.3, finding.figures[:film_um], 0.05
+    refute_includes levels(remedied(bad, "film.too_thin", finding.remedies.size - 1), "film.too_thin"), "caution"
+  end
+
+  def test_close_to_the_least_is_a_note_with_its_chance
+    close = plan(piece(document(coat("s1", coats: 2, wet_um: 105)), use: "furniture"))
+    assert_equal [ "note" ], levels(close, "film.too_thin")
+    assert_match(/1 piece in/, findings(close, "film.too_thin").first.sentence)
+  end
+
+  def test_thick_enough_oil_and_a_bare_schedule_raise_nothing_and_an_unstated_use_is_asked_for
+    assert_empty findings(plan(piece(document(coat("s1", coats: 4)), use: "furniture")), "film.too_thin")
+    assert_empty findings(plan(piece(document(step("s1", "sand", grits: [ "P180" ])), use: "floor")), "film.too_thin")
+    assert_equal [ "note" ], levels(plan(piece(document(coat("s1")))), "film.too_thin")
+  end
+
+  # --- film.foggy
+  def test_four_satin_coats_are_foggy_and_a_gloss_build_clears_it
+    foggy = plan(piece(document(coat("s1", coats: 4))))
+    assert_equal [ "note" ], levels(foggy, "film.foggy")
+    after = remedied(foggy, "film.foggy")
+    assert_empty findings(after, "film.foggy")
+    assert_equal %w[w80 w20], document_of(after)["steps"].map { |step| step["product"] }
+    assert_equal [ "caution" ],
+                 levels(plan(piece(document(coat("s1", coats: 4))).merge("wood" => "walnut")), "film.foggy"),
+                 "over dark wood it is a caution"
+  end
+
+  def test_three_satin_coats_or_a_gloss_build_are_clear
+    assert_empty findings(plan(piece(document(coat("s1", coats: 3)))), "film.foggy")
+    assert_empty findings(plan(piece(document(coat("s1", product: "w80", coats: 5), coat("s2")))), "film.foggy")
+  end
+end
