@@ -44,7 +44,9 @@ Rails.application.routes.draw do
       resource :colour, only: :create
     end
   end
-  resource :colour, only: %i[show create], path: "boards/colour"
+  resource :colour, only: %i[show create], path: "boards/colour" do
+    resource :step, only: %i[show create], module: :colours
+  end
   resource :preview, only: :create, path: "trials/preview", module: :trials
   resources :trials, only: %i[new create update]
   resources :boards, only: %i[index new create show] do

@@ -14,7 +14,7 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
@@ -600,6 +600,7 @@ BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
 CREATE TRIGGER faces_found_length_update BEFORE UPDATE ON faces WHEN length(NEW.found) > 2000
 BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261129190000'),
 ('20261129150000'),
 ('20261129110000'),
 ('20261128120000'),

@@ -40,6 +40,7 @@ phases = steps.phases.map { |phase| [ phase, steps.phase_names.fetch(phase) ] }
 own = kinds.transform_values { |kind| kind["fields"] }
 ways = kinds.select { |_, kind| kind["ways"] }.transform_values { |kind| kind["ways"].to_a }
 rubs = kinds.select { |_, kind| kind["abrasives"] }.transform_values { |kind| kind["abrasives"] }
+films = kinds.keys.select { |kind| Rhexon::Work::Kind.find(kind).film? }
 names = kinds.keys.to_h { |kind| [ kind, Rhexon::Work::Kind.find(kind).name ] }
 listed = abrasives.map { |one|
   scale = { "P" => "P papers", "cami" => "papers without a P", "cushion" => "cushioned sheets" }[one.scale]
@@ -52,6 +53,7 @@ write("kinds", <<~TS)
 
   export const KIND_NAMES: Record<StepKind, string> = #{JSON.generate(names)}
   export const FIELDS: Record<StepKind, string[]> = #{JSON.generate(own)}
+  export const FILM_KINDS: StepKind[] = #{JSON.generate(films)}
   export const WAYS: Partial<Record<StepKind, [string, string][]>> = #{JSON.generate(ways)}
   export const RUBS: Partial<Record<StepKind, string[]>> = #{JSON.generate(rubs)}
   export const ABRASIVES: { id: string; words: string; is: string; group: string; mean_um: number }[] = #{JSON.generate(listed)}

@@ -5,7 +5,8 @@ class ColoursController < ApplicationController
                  colourants: :list, batch_g: :any
 
   def show
-    render inertia: "Colour", props: ColourDesk.start
+    work = ColourWork.sought(Piece.find_by(id: query(:piece)), query(:step))
+    render inertia: "Colour", props: ColourDesk::Choices.start(work: work)
   end
 
   def create

@@ -3,7 +3,7 @@ class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
                           wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
-                          wanted_gloss: :name, light: :name, pores: :name, faces: :list
+                          wanted_gloss: :name, light: :name, pores: :name, wood_like: :name, faces: :list
 
   CLOSED_TO_A_PAGE = 20
 

@@ -38,6 +38,7 @@ class Face < ApplicationRecord
     return if found.nil?
 
     Rhexon::Schema.check_part!("$defs/found", found)
+    Rhexon::Boards::Readings.check("lab", found["lab"]) if found["lab"]
     coat = found["product"] and Rhexon.refuse_unless(
       Shelf.products[coat]&.film?, "That coat is not on the shelf's list, or leaves no film", where: "found"
     )

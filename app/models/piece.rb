@@ -27,7 +27,9 @@ class Piece < ApplicationRecord
             }
   validates :arris, inclusion: { in: ARRISES }
   validates :pores, inclusion: { in: PORES, message: "Pores are to show, or to be closed." }, allow_nil: true
-  normalizes :pores, with: :presence.to_proc
+  normalizes :pores, :wood_like, with: :presence.to_proc
+  validates :wood_like, inclusion: { in: ->(_) { Rhexon::Colour::Wood.species }, message: "Choose a kind of wood." },
+                        allow_nil: true
   validates :faces, presence: { message: "A piece needs at least one face." }
   validate do
     errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES
@@ -64,6 +66,16 @@ class Piece < ApplicationRecord
       .map { |step| step.except("pins", "faces", "room", "dry_room", "again", "closes") }
   end
 
+  # What was there before, of the face that is shown or of one that is named.
+  # @return [Hash]
+  def found_on(face_name = nil)
+    face = faces.find { |one| one.name == face_name } || faces.find { |one| one.kind == "face" } || faces.first
+    face&.found || {}
+  end
+
+  # @return [String, nil] its kind of wood, or the nearest to it
+  def species = Rhexon::Colour::Wood.named(wood) || wood_like
+
   def core_id = "p#{id}"
 
   def self.from_core(core_id) = find(id_of(core_id))
@@ -76,7 +88,7 @@ class Piece < ApplicationRecord
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
-      "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood,
+      "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
                     "pores" => pores }.compact, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }

@@ -2,54 +2,11 @@
 class ColourDesk
   MOST_G = 20_000
 
-  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain or toner), "under" (gu of the clear film
-  #   a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
+  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain, tone or glaze), "under" (gu of the clear
+  #   film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
   # @raise [Rhexon::InvalidInput] by answering
   def initialize(asked)
     @asked = asked
-  end
-
-  # @return [Hash] ColourPage, what the desk begins with
-  def self.start
-    ColourPageSerializer.new(beginning).to_h
-  end
-
-  def self.beginning
-    { woods: Rhexon::Colour::Wood.species,
-      colourants: colourants.map { |product| { id: product.id, name: product.name, hex: hex(product) } },
-      lights: Rhexon::Colour::Light.all,
-      cells: Cell.includes(:readings, board: :piece).filter_map { |cell|
-        cell.latest_lab &&
-          {
-            id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: cell.latest_lab, wood: cell.board.wood
-          }
-      },
-      pieces: Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map { |piece|
-        { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
-      },
-      scale_g: Shop.current.scale_g, says: Rhexon::Boards::LookRequest::GUIDE, taught: Board::Lessons.told,
-      photos: loose_photos.map { |photo| PhotoSerializer.new(photo).to_h } }
-  end
-
-  private_class_method :beginning
-
-  # The newest photos that belong to nothing else: where a wanted colour may be picked.
-  def self.loose_photos
-    Photo.where(cell_id: nil, piece_id: nil, entry_id: nil).order(id: :desc).limit(6)
-  end
-
-  # Products that colour a stain or a toner, with colour figures.
-  def self.colourants = Shelf.offered.select { |product| product.optics && product.optics["kind"] != "film" }
-
-  # At stock strength on maple, a concentrate at a share of it, to know it by.
-  def self.hex(product)
-    looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("maple"), [], {})
-    Rhexon::Colour::Look.new(
-      looks.with_stain(
-        { product => product.helper? ? Rhexon::Reference.colour.concentrate_share : 1.0 }
-      ),
-      Rhexon::Colour::Light.find("D65")
-    ).hex
   end
 
   # @return [Hash] ColourAnswer
@@ -71,6 +28,7 @@ class ColourDesk
     { grams: answer.grams.map { |id, grams|
       {
         id: id, name: Shelf.products.fetch(id).name, grams: grams,
+        carries: Rhexon::Colour::RecipeStep.carried?([ id ], Shelf.products),
         ten_more: answer.ten_more.fetch(id).map { |value| value.round(1) }
       }
     },
@@ -94,14 +52,18 @@ class ColourDesk
 
   def recipe
     if toner?
-      Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing)
+      film
     else
       Rhexon::Colour::Recipe.stain(looks, target, colourants, under_gu: under, **weighing)
     end
   end
 
-  def toned(shares)
-    Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface, **weighing).made(shares)
+  def toned(shares) = film.made(shares)
+
+  # Over what is there, as thin as such a film is laid on.
+  def film
+    Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface,
+                                 wet_um: Rhexon::Reference.colour.tint.wet_um[@asked["way"]], **weighing)
   end
 
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
@@ -113,7 +75,7 @@ class ColourDesk
     gu&.to_f
   end
 
-  def toner? = @asked["way"] == "toner"
+  def toner? = %w[tone glaze].include?(@asked["way"])
   def surface = Rhexon::Colour::Surface.usual(Board::Lessons.current.surface_shares)
 
   def looks
@@ -153,10 +115,11 @@ class ColourDesk
 
   def colourants
     wanted = Array(@asked["colourants"])
-    chosen = self.class.colourants.select { |product| wanted.include?(product.id) }
+    # What is laid over is carried in any clear film, so it is coloured with what goes into any.
+    fitting = Choices.colourants.select { |product| !toner? || Rhexon::Schedule::Kinds.concentrate?(product) }
+    chosen = fitting.select { |product| wanted.include?(product.id) }
     Rhexon.refuse_unless(
-      chosen.any?, "Choose at least one colourant", where: "colourants",
-      accepted: self.class.colourants.map(&:name).join(", ")
+      chosen.any?, "Choose at least one colourant", where: "colourants", accepted: fitting.map(&:name).join(", ")
     )
     chosen
   end

@@ -9,21 +9,33 @@ class LooksState
   # @param wood [String] as the piece or board names it
   # @param steps [Array<Hash>] of a schedule document
   # @param bare [Array<Numeric>, nil] L*a*b* this very timber was read as, bare: it goes before a mean board
-  def initialize(wood, steps, bare: nil)
-    # Nothing is predicted of steps that the shelf does not know any more, or that cannot be.
-    @species = Rhexon::Colour::Wood.named(wood) if steps.all? { |step| step["product"].nil? || laid?(step) }
+  # @param like [String, nil] the nearest kind to a wood that has no colour figures
+  # @param found [Hash] what was there before
+  def initialize(wood, steps, bare: nil, like: nil, found: {})
+    @named = wood
+    @species = Rhexon::Colour::Wood.named(wood)
+    @like = like unless @species
     @steps = steps
-    @bare = bare
+    @found = found
+    @bare = bare || (found["lab"] if Rhexon::Colour::FoundLook.wood?(found))
+    # Nothing is predicted of steps that the shelf does not know any more, or that cannot be.
+    @known = timber("mean") && steps.all? { |step| step["product"].nil? || laid?(step) }
+  end
+
+  # Of the steps on a face of a piece.
+  # @return [LooksState]
+  def self.of_piece(piece, steps, face = nil)
+    new(piece.wood, steps, like: piece.wood_like, found: piece.found_on(face))
   end
 
   # @param read [Hash, nil] what a board of the same things was read as
   # @return [Hash, nil] nil: the wood has no colour figures
   def to_h(read: nil)
-    return unless @species
+    return unless @known
 
-    looks = { species: @species, later: later, own: own, read: read, lights: lights,
+    looks = { wood: @species || @named, ground: ground, later: later, own: own, read: read, lights: lights,
               says: Rhexon::Boards::LookRequest::GUIDE, stages: stages("mean").map { |stage| stage(stage) },
-              pale: hexes(stages("pale").last), dark: hexes(stages("dark").last) }
+              pale: spread("pale"), dark: spread("dark") }
     LooksSerializer.new(looks).to_h
   end
 
@@ -39,15 +51,15 @@ class LooksState
 
     reflectance = spectrum ||
       Rhexon::Colour::Reflectance.from_lab(lab, Rhexon::Colour::Light.find("D65"),
-                                           shape: @species && Rhexon::Colour::Wood.for_species(@species).reflectance)
+                                           shape: timber("mean")&.reflectance)
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Look.new(reflectance, light).hex ] }
   rescue Rhexon::InvalidInput
     Rhexon::Colour::Light.all.to_h { |light| [ light.id, Rhexon::Colour::Lab.hex(lab) ] }
   end
 
   # @return [Hash{String=>String}, nil] the look in the end by light
-  def last_hexes = @species && hexes(final)
-  def last_lab = @species && final.look.lab.map { |value| value.round(1) }
+  def last_hexes = @known && hexes(final)
+  def last_lab = @known && final.look.lab.map { |value| value.round(1) }
 
   # @return [Float, nil] gloss of the last film by its sheet, GU
   def last_gloss
@@ -55,7 +67,7 @@ class LooksState
   end
 
   # @return [Array<Hash>] hexes after each stage, the bare wood first
-  def stage_hexes = @species ? stages("mean").map { |stage| hexes(stage) } : []
+  def stage_hexes = @known ? stages("mean").map { |stage| hexes(stage) } : []
 
   private
 
@@ -66,29 +78,34 @@ class LooksState
   end
 
   def stages(board)
-    self.class.kept([ @species, board, @bare, @steps, Shelf.to_core.object_id ]) { reckoned(timber(board)) }
+    self.class.kept([ kind, board, @bare, @found, @steps, Shelf.to_core.object_id ]) { reckoned(timber(board)) }
   end
 
-  # A reading that no such wood can have is left to the mean board.
-  def timber(board)
-    return Rhexon::Colour::Wood.for_species(@species, board) unless @bare && board == "mean"
+  def kind = @species || @like
+  def timber(board) = Rhexon::Colour::Wood.timber(kind, board, lab: @bare)
 
-    Rhexon::Colour::Wood.read(species: @species, lab: @bare)
-  rescue Rhexon::InvalidInput
-    Rhexon::Colour::Wood.for_species(@species, board)
+  # A pale and a dark board of the kind, where there is one.
+  def spread(board) = kind && hexes(stages(board).last)
+
+  # What the prediction stands on.
+  def ground
+    return "this wood as it was read" if @bare && timber("mean").read
+    return "a mean board of #{@species}" if @species
+
+    "a mean board of #{@like}, the nearest kind to #{@named}: an estimate"
   end
 
   def reckoned(wood, years: 0)
     Rhexon::Colour::Looks.new(wood, @steps, Shelf.products,
                               surface: Rhexon::Colour::Surface.usual(Board::Lessons.current.surface_shares),
-                              years: years).stages
+                              years: years, found: @found).stages
   end
 
   # What light makes of it in time, wood and clear films together.
   def later
     Rhexon::Reference.colour.ages.filter_map do |time, age|
-      aged = self.class.kept([ @species, time, @steps, Shelf.to_core.object_id ]) do
-        wood = Rhexon::Colour::Wood.for_species(@species).aged(time)
+      aged = self.class.kept([ kind, time, @bare, @found, @steps, Shelf.to_core.object_id ]) do
+        wood = timber("mean").aged(time)
         wood ? reckoned(wood, years: age.fetch("years")) : []
       end
       stage = aged.last or next

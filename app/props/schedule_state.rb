@@ -50,7 +50,7 @@ class ScheduleState
   # @return [Hash, nil]
   def looks(face)
     steps = @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }
-    LooksState.new(@piece.wood, steps).to_h(read: read(steps))
+    LooksState.of_piece(@piece, steps, face).to_h(read: read(steps))
   end
 
   private

@@ -1,8 +1,10 @@
 # A product as the step form offers it: with the kinds of step that may use it, and how.
 class ShelfItemSerializer < ApplicationSerializer
+  TINTED = Rhexon::Schedule::Kinds.all.select { |kind| Rhexon::Schedule::Kinds.fields(kind).include?("tint") }.freeze
   typelize id: :string, name: :string, role: :string, mechanism: :string, fits: "Record<string, string[]>",
            retired: :boolean, wet_um: "Record<string, number>", solids_volume_percent: [ :number, { nullable: true } ],
-           estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ], fills: "'filler' | 'slurry'"
+           estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ], fills: "'filler' | 'slurry'",
+           tints: "string[]"
   attribute(:id) { |product| product.id }
   attribute(:name) { |product| product.name }
   attribute(:role) { |product| product.role }
@@ -13,6 +15,13 @@ class ShelfItemSerializer < ApplicationSerializer
       .reject { |_, methods| methods.empty? }
   end
   attribute(:fills) { |product| Rhexon::Schedule::Kinds.natures(product).include?("filler") ? "filler" : "slurry" }
+  attribute(:tints) do |product|
+    if TINTED.any? { |kind| Rhexon::Schedule::Kinds.methods(kind, product).any? }
+      Rhexon::Schedule::Kinds.tints(product, Shelf.products.values).map(&:id)
+    else
+      []
+    end
+  end
   attribute(:retired) { |product| product.retired? }
   attribute(:wet_um) { |product| product.methods_known.to_h { |method| [ method, product.wet_um(method).value ] } }
   attribute(:solids_volume_percent) { |product| product.solids_volume_percent&.value }

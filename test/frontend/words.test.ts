@@ -19,7 +19,7 @@ const item = (
   cut_lb_per_gal: null,
   solids_volume_percent: null,
   estimate: true,
-  fills: "slurry",
+  fills: "slurry", tints: [],
 })
 const shelf = [
   item("old", { coat: ["spray"] }, { spray: 80 }, true),

@@ -48,6 +48,7 @@ class EveryRouteTest < RequestTest
       "POST /boards/:board_id/making" => [ {} ],
       "PATCH /boards/:board_id/cells/:id" => [ { layers: [ coat("s1") ], ruined: "x" } ],
       "POST /boards/:board_id/cells/:cell_id/approval" => [ { client_id: "c1", name: "A", light: "D65", words: "x" } ],
+      "POST /boards/colour/step" => [ { piece_id: @piece.id, kind: "stain", grams: { russet: 30 }, batch_g: 100, carrier: nil, method: "wipe", after: "s1", replace: nil } ],
       "POST /boards/:board_id/cells/:cell_id/photo_colour" => [ { client_id: "c1", photo: @photo.id, patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: true, observer: "Imke" } ],
       "POST /boards/:board_id/cells/:cell_id/readings" => [ { client_id: "c1", kind: "lab", value: [ 50, 1, 1 ], observer: "Imke", light: "D65", taken_at: Time.current.iso8601 } ],
       "POST /boards/:board_id/cells/:cell_id/measure" => [ { client_id: "c1", measure: "colour", observer: "Imke", light: "D65" } ],

@@ -167,17 +167,58 @@ class TrialsTest < RequestTest
                     0.01
     ask.call(target: [ 90, 0, 10 ])
     assert_match(/Dyes only darken/, answer["beyond"].join)
-    ask.call(way: "toner", wood_lab: [ 45, 22, 22 ], target: [ 40, 24, 22 ])
+    colourant!
+    ask.call(way: "tone", wood_lab: [ 45, 22, 22 ], target: [ 40, 24, 22 ], colourants: %w[russet madder])
+    assert_equal [ "madder" ], answer["answers"].first["grams"].map { |part| part["id"] }, "what goes into any film"
     assert_operator answer["answers"].first["delta_e"], :<, answer["delta_start"]
     {
-      { target: [ 1, 2 ] } => "target", { way: "toner", wood_lab: nil } => "wood_lab",
+      { target: [ 1, 2 ] } => "target", { way: "tone", wood_lab: nil, colourants: [ "madder" ] } => "wood_lab",
       { colourants: [] } => "colourants", { batch_g: 0 } => "batch_g", { wood: "brass" } => "wood"
     }.each do |wrong, where|
       ask.call(**wrong)
       assert_equal where, answer.dig("error", "where"), wrong.inspect
     end
     get "/boards/colour"
-    assert_equal [ "russet" ], props["colourants"].map { |colourant| colourant["id"] }
+    assert_equal %w[russet madder], props["colourants"].map { |colourant| colourant["id"] }
+  end
+
+  def colourant!
+    optics = { "kind" => "dye", "bands" => [ [ 525, 42, 45 ] ] }
+    Product.create!(code: "madder", maker: "Vellaby", role: "toner", name: "Madder", kind: "colourant",
+                    figures: { "optics" => optics, "source" => "test" })
+    Current.forget_shelf
+  end
+
+  test "a recipe of the desk becomes a step, at its place and by weight, or says why not" do
+    colourant!
+    steps = -> { @piece.schedule.reload.document["steps"] }
+    put = ->(**fields) {
+      send_json("/boards/colour/step", { piece_id: @piece.id, batch_g: 500, method: nil, carrier: nil, **fields })
+    }
+    get "/boards/colour/step", params: { piece_id: @piece.id, kind: "tone" },
+                               headers: { "Accept" => "application/json" }
+    choices = answer
+    assert_includes choices["carriers"].map { |item| item["id"] }, "w20"
+    assert_includes steps.call.map { |step| step["id"] }, choices["after"]
+    put.call(kind: "tone", grams: { madder: 15 }, carrier: "w20", after: choices["after"])
+    assert_response :ok
+    tone = steps.call.find { |step| step["kind"] == "tone" }
+    assert_equal [ "w20", "spray", 24, [ { "product" => "madder", "percent" => 3.0 } ] ],
+                 tone.values_at("product", "method", "wet_um", "tint")
+    assert_match(/step=#{tone["id"]}\z/, answer["location"])
+    assert_match(/From the colour desk. Added: Tone/, @piece.schedule.head.reason)
+    put.call(kind: "tone", grams: { madder: 5 }, carrier: "w20", replace: tone["id"])
+    assert_equal 1.0, steps.call.find { |step| step["id"] == tone["id"] }["tint"].first["percent"]
+    {
+      { kind: "tone", grams: { madder: 15 } } => "carrier", { kind: "tone", grams: {} } => "grams",
+      { kind: "tone", grams: { madder: 600 }, carrier: "w20" } => "grams",
+      { kind: "coat", grams: { madder: 1 } } => "kind",
+      { kind: "tone", grams: { nothing: 1 }, carrier: "w20" } => "grams",
+      { kind: "tone", grams: { madder: 1 }, carrier: "w20", after: "s99" } => "steps/s99"
+    }.each do |wrong, where|
+      put.call(**wrong)
+      assert_equal where, answer.dig("error", "where"), wrong.inspect
+    end
   end
 
   test "the look after each step of a face" do

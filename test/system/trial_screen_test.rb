@@ -106,8 +106,30 @@ class TrialScreenTest < ApplicationSystemTestCase
     select "over what is there, as a toner", from: "Colour goes"
     assert_text "That is no colour to begin from"
     fill_in "What is there now, L* a* b*", with: "50 20 24"
+    assert_text "Choose at least one colourant"
+    Product.create!(
+      code: "madder", maker: "Vellaby", role: "toner", name: "Madder", kind: "colourant",
+      figures: { "optics" => { "kind" => "dye", "bands" => [ [ 525, 42, 45 ] ] }, "source" => "test" }
+    )
+    visit "/boards/colour"
+    fill_in "Target as L* a* b*", with: "45 24 22"
+    select "over what is there, as a toner", from: "Colour goes"
+    assert_text "That is no colour to begin from"
+    fill_in "What is there now, L* a* b*", with: "50 20 24"
     assert_selector ".desk-field", text: "Now"
     assert_no_text "That is no colour to begin from"
+    assert_accessible
+    select @piece.name, from: "Of the piece"
+    select "W20", from: "Carried in"
+    click_on "Put it in"
+    assert_selector ".step-detail .panel-title", text: "Tone"
+    tab "Colour"
+    assert_field "Madder, % by weight"
+    fill_in "Madder, % by weight", with: "2"
+    send_keys :enter
+    assert_selector ".look-beside", text: "after it"
+    tab "Mix"
+    assert_selector ".mix-for-pass", text: "Madder"
     assert_accessible
     assert_quiet_console(except: /422/)
   end

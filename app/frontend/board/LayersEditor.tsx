@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react"
 import { Panel } from "@/components/Panel"
 import { StepFields } from "@/schedule/StepFields"
+import { TintFields } from "@/schedule/TintFields"
 import { freeId } from "@/schedule/words"
 import type { Cell, ErrorReason, ShelfItem, Step, StepOffer } from "@/types"
-import { KIND_NAMES } from "@/types/kinds"
+import { FIELDS, FILM_KINDS, KIND_NAMES } from "@/types/kinds"
 
 type Props = {
   open: boolean
@@ -69,7 +70,10 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, offers, error, o
               error={() => undefined}
               onSet={(set) => change(step.id, set)}
             />
-            {step.kind === "coat" && (
+            {FIELDS[step.kind].includes("tint") && (
+              <TintFields step={step} shelf={shelf} onSet={(set) => change(step.id, set)} />
+            )}
+            {FILM_KINDS.includes(step.kind) && (
               <label className="ui-field mt-2">
                 <span className="text-label">Wet film, µm</span>
                 <input

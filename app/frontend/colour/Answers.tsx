@@ -1,13 +1,23 @@
-import { useState } from "react"
+import { type ReactNode, useState } from "react"
 import type { ColourAnswer, Swatch } from "@/types"
 import { inkOn } from "./ink"
 
 const COUNT = ["One colourant", "Two colourants", "Three colourants"]
 
+export type Recipe = ColourAnswer["answers"][number]
+
+type Props = {
+  answer: ColourAnswer
+  way: string
+  scale: number
+  /** What is done with the recipe that is chosen. */
+  children: (picked: Recipe) => ReactNode
+}
+
 /**
  * Now, nearest and wanted as three true fields; under them each recipe by weight, and what a tenth more of each does.
  */
-export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: string; scale: number }) {
+export function Answers({ answer, way, scale, children }: Props) {
   const [picked, setPicked] = useState(-1)
   const at = picked >= 0 && picked < answer.answers.length ? picked : answer.answers.length - 1
   const shown = answer.answers[at]
@@ -15,7 +25,7 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
     <>
       <div className="desk-field border-(--ink)">
         <Field
-          title={way === "toner" ? "Now" : "Bare"}
+          title={way !== "stain" ? "Now" : "Bare"}
           swatch={answer.start}
           note={`ΔE ${answer.delta_start}: ${answer.cast}`}
         />
@@ -71,13 +81,14 @@ export function Answers({ answer, way, scale }: { answer: ColourAnswer; way: str
             <span className="text-fine text-second block pb-2">
               {candidate.grams.map((part) => (
                 <span key={part.id} className="block">
-                  A tenth more {part.name.split(" ").slice(1).join(" ")}: {moved(part.ten_more)}
+                  + 10 % {short(part.name)}: {moved(part.ten_more)}
                 </span>
               ))}
             </span>
           </button>
         ))}
       </div>
+      {shown && children(shown)}
     </>
   )
 }
@@ -98,6 +109,14 @@ function Field({ title, swatch, delta, note }: { title: string; swatch: Swatch; 
 }
 
 const grams = (value: number, scale: number) => `${value.toFixed(Math.max(0, Math.ceil(-Math.log10(scale) - 1e-9)))} g`
+
+/** Less the maker, and what all concentrates are called. */
+const short = (name: string) =>
+  name
+    .split(" ")
+    .slice(1)
+    .join(" ")
+    .replace(/ (toner )?concentrate$/, "")
 
 /** "0.8 darker, 0.4 redder". */
 function moved([l, a, b]: Swatch["lab"]): string {

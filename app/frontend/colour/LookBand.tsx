@@ -37,7 +37,7 @@ export function LookBand({ looks, sheet, step, light, axis, top }: Props) {
       {looks.stages.map((stage, index) => {
         const x = starts[index] ?? 0
         const width = (starts[index + 1] ?? edge) - x
-        const words = stage.step ? String(number(stage.step)) : `bare ${looks.species}`
+        const words = stage.step ? String(number(stage.step)) : `bare ${looks.wood}`
         return (
           <Part
             key={`${stage.step} ${stage.coat}`}

@@ -20,12 +20,16 @@ export function LookTab({ looks, sheet, step, light, approval, onSelect }: Props
     <div className="look-tab">
       <Stages {...{ looks, sheet, step, light, onSelect }} />
       <ul className="look-row" aria-label="Beside it">
-        <Swatch hex={looks.pale[light]} lightness={looks.stages.at(-1)?.lab[0]}>
-          on a pale board
-        </Swatch>
-        <Swatch hex={looks.dark[light]} lightness={looks.stages.at(-1)?.lab[0]}>
-          on a dark board
-        </Swatch>
+        {looks.pale && (
+          <Swatch hex={looks.pale[light]} lightness={looks.stages.at(-1)?.lab[0]}>
+            on a pale board
+          </Swatch>
+        )}
+        {looks.dark && (
+          <Swatch hex={looks.dark[light]} lightness={looks.stages.at(-1)?.lab[0]}>
+            on a dark board
+          </Swatch>
+        )}
         {looks.later.map((later) => (
           <Swatch key={later.words} hex={later.hexes[light]} lightness={later.lab[0]}>
             {later.words}
@@ -40,8 +44,7 @@ export function LookTab({ looks, sheet, step, light, approval, onSelect }: Props
         )}
       </ul>
       <p className="text-second">
-        {looks.read && "A reading goes before a prediction. "}Predicted on a mean board of {looks.species}. {looks.own}{" "}
-        {looks.says}
+        {looks.read && "A reading goes before a prediction. "}Predicted on {looks.ground}. {looks.own} {looks.says}
         {gaps.length > 0 && ` Not counted, for want of colour figures: ${gaps.join(", ")}.`} {notes.join(". ")}
       </p>
       {approval && (
@@ -70,7 +73,7 @@ function Stages({ looks, sheet, step, light, onSelect }: Omit<Props, "approval">
             style={{ background: stage.hexes[light], color: inkOn(stage.lab[0]) }}
             disabled={!id}
             onClick={() => id && onSelect(id)}
-            aria-label={`${id ? `after step ${number(id)}${stage.coat ? `, coat ${stage.coat}` : ""}` : `bare ${looks.species}`}: L* ${stage.lab[0]}, a* ${stage.lab[1]}, b* ${stage.lab[2]}`}
+            aria-label={`${id ? `after step ${number(id)}${stage.coat ? `, coat ${stage.coat}` : ""}` : `bare ${looks.wood}`}: L* ${stage.lab[0]}, a* ${stage.lab[1]}, b* ${stage.lab[2]}`}
           >
             {id ? number(id) : "bare"}
           </button>

@@ -13,3 +13,12 @@ export function colourOf(looks: Looks | null, light: string): (step: string) => 
     return seen?.hexes[light]
   }
 }
+
+/** How the surface looks before a step and after its last coat; null where no look knows it. */
+export function aroundStep(looks: Looks | null, light: string, step: string) {
+  const stages = looks?.stages ?? []
+  const before = stages[stages.findIndex((stage) => stage.step === step) - 1]
+  const after = stages[stages.findLastIndex((stage) => stage.step === step)]
+  if (!before || !after) return null
+  return [before, after].map((stage) => ({ hex: stage.hexes[light] ?? "", lightness: stage.lab[0] }))
+}

@@ -1,3 +1,4 @@
+import { useState } from "react"
 import type { Found } from "@/types"
 import { SelectField, TextField } from "./Field"
 
@@ -39,7 +40,10 @@ const FAMILY: [string, string][] = [
 /** What was there before the schedule begins; each answer brings only the questions that it leaves open. */
 export function FoundFields({ found, coats, error, onChange }: Props) {
   const is = found?.is ?? "bare"
-  const set = (change: Partial<Found>) => onChange({ ...(found ?? { is: "bare" }), ...change })
+  const set = (change: Partial<Found>) => {
+    const said = { ...(found ?? { is: "bare" }), ...change }
+    onChange(said.is === "bare" && !said.surface && !said.lab ? null : said)
+  }
   return (
     <>
       <SelectField
@@ -54,7 +58,7 @@ export function FoundFields({ found, coats, error, onChange }: Props) {
           label="Its surface"
           value={found?.surface ?? ""}
           options={SURFACE}
-          onChange={(surface) => onChange(surface ? { is: "bare", surface } : null)}
+          onChange={(surface) => set({ surface: surface || undefined })}
         />
       )}
       {is === "coated" && (
@@ -104,7 +108,25 @@ export function FoundFields({ found, coats, error, onChange }: Props) {
           onChange={(left) => set({ colour_left: left === "yes" })}
         />
       )}
+      <LabField lab={found?.lab} onChange={(lab) => set({ lab })} />
     </>
+  )
+}
+
+/** What the face reads as it was found; three numbers, or as it was typed where they are not. */
+function LabField({ lab, onChange }: { lab: Found["lab"]; onChange: (lab: Found["lab"]) => void }) {
+  const [typed, setTyped] = useState(Array.isArray(lab) ? lab.join(" ") : (lab ?? ""))
+  return (
+    <TextField
+      label="Reads as L* a* b*"
+      placeholder="64.5 8.0 21.5"
+      value={typed}
+      onChange={(text) => {
+        setTyped(text)
+        const numbers = (text.replaceAll(",", ".").match(/-?\d+(\.\d+)?/g) ?? []).map(Number)
+        onChange(text.trim() === "" ? undefined : numbers.length === 3 ? numbers : text)
+      }}
+    />
   )
 }
 

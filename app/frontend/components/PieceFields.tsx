@@ -10,6 +10,7 @@ export type PieceForm = {
   name: string
   count: string
   wood: string
+  wood_like: string
   use: string
   arris: string
   look: string
@@ -107,6 +108,15 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             error={errors.wood}
             list={Object.keys(WOODS)}
           />
+          {data.wood.trim() !== "" && !speciesOf(data.wood) && (
+            <SelectField
+              label="For colour, nearest to"
+              value={data.wood_like}
+              onChange={(wood_like) => set({ wood_like })}
+              options={[["", "nothing: no looks"], ...Object.keys(WOODS).map((wood): [string, string] => [wood, wood])]}
+              error={errors.wood_like}
+            />
+          )}
         </div>
         <div className="form-row">
           <SelectField

@@ -1,6 +1,7 @@
 import { Head } from "@inertiajs/react"
 import { useMemo } from "react"
 import { Answers } from "@/colour/Answers"
+import { IntoSchedule } from "@/colour/IntoSchedule"
 import { TargetPhoto } from "@/colour/TargetPhoto"
 import { Taught } from "@/colour/Taught"
 import { SelectField, TextField } from "@/components/Field"
@@ -21,12 +22,13 @@ const text = (lab: Lab) => lab.map((value) => value.toFixed(1)).join(" ")
 export default function ColourDesk(props: ColourPage) {
   const asked = new URLSearchParams(location.search)
   const from = props.cells.find((cell) => String(cell.id) === asked.get("cell"))
-  const wanted = props.pieces.find((piece) => String(piece.id) === asked.get("piece")) ?? props.pieces[0]
+  const named = asked.get("piece")
+  const wanted = props.pieces.find((piece) => String(piece.id) === named) ?? props.pieces[0]
   const [fields, set] = useFields(() => ({
     target: text(wanted?.lab ?? [45, 15, 25]),
-    way: from ? "toner" : "stain",
+    way: props.work?.kind ?? (from ? "tone" : "stain"),
     wood: props.woods.includes(from?.wood ?? "") ? (from?.wood ?? "") : (speciesOf(props, wanted) ?? "elm"),
-    start: from ? text(from.lab) : "",
+    start: from ? text(from.lab) : props.work?.lab ? text(props.work.lab) : "",
     chosen: props.colourants.map((colourant) => colourant.id),
     under: "30",
     batch: "500",
@@ -49,8 +51,9 @@ export default function ColourDesk(props: ColourPage) {
     ask: (signal) => send<ColourAnswer>("POST", "/boards/colour", question, signal),
     keep: true,
   })
-  const errorAt = (where: string) =>
-    error?.where === where ? `${error.sentence}${error.accepted ? `: ${error.accepted}` : ""}` : undefined
+  // What is laid over is carried in any clear film: only what goes into any colours it.
+  const fits = (colourant: { concentrate: boolean }) => way === "stain" || colourant.concentrate
+  const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   const known: [string, string][] = [
     ["", "typed"],
     ...props.pieces.map((piece): [string, string] => [`p${piece.id}`, `wanted look of ${piece.words}`]),
@@ -85,7 +88,8 @@ export default function ColourDesk(props: ColourPage) {
             value={way}
             options={[
               ["stain", "into the bare wood, as a stain"],
-              ["toner", "over what is there, as a toner"],
+              ["tone", "over what is there, as a toner"],
+              ["glaze", "over what is there, as a glaze that is wiped back"],
             ]}
             onChange={(way) => set({ way })}
           />
@@ -110,14 +114,14 @@ export default function ColourDesk(props: ColourPage) {
           />
           <TextField
             label={
-              way === "toner"
+              way !== "stain"
                 ? "What is there now, L* a* b*"
                 : "The bare board as read, L* a* b* (left open: a mean board)"
             }
             value={start}
             onChange={(start) => set({ start })}
             error={errorAt("wood_lab")}
-            placeholder={way === "toner" ? "42 14 26" : "64.5 8.0 21.5"}
+            placeholder={way !== "stain" ? "42 14 26" : "64.5 8.0 21.5"}
           />
           <TextField label="Batch, g" value={batch} onChange={(batch) => set({ batch })} error={errorAt("batch_g")} />
           <fieldset>
@@ -127,7 +131,7 @@ export default function ColourDesk(props: ColourPage) {
                 {errorAt("colourants")}
               </p>
             )}
-            {props.colourants.map((colourant) => (
+            {props.colourants.filter(fits).map((colourant) => (
               <label key={colourant.id} className="ui-check">
                 <input
                   type="checkbox"
@@ -150,7 +154,18 @@ export default function ColourDesk(props: ColourPage) {
         </section>
         <section aria-label="The answer" aria-live="polite" className="min-w-0">
           {answer ? (
-            <Answers answer={answer} way={way} scale={props.scale_g} />
+            <Answers answer={answer} way={way} scale={props.scale_g}>
+              {(picked) => (
+                <IntoSchedule
+                  key={way}
+                  {...{ way, picked }}
+                  batch={answer.batch_g}
+                  pieces={props.works}
+                  piece={Number(named) || null}
+                  step={props.work?.kind === way ? props.work.step : null}
+                />
+              )}
+            </Answers>
           ) : (
             <p className="text-second">{error ? "" : "computing"}</p>
           )}

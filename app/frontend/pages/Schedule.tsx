@@ -1,6 +1,6 @@
 import { Head, router } from "@inertiajs/react"
 import { useEffect, useMemo, useRef, useState } from "react"
-import { colourOf } from "@/colour/colourOf"
+import { aroundStep, colourOf } from "@/colour/colourOf"
 import { LightSwitch } from "@/colour/LightSwitch"
 import { BAND, LookBand } from "@/colour/LookBand"
 import { LookTab } from "@/colour/LookTab"
@@ -56,6 +56,12 @@ export default function Schedule(props: SchedulePage) {
 const firstRemedy = (sheet: Sheet) =>
   sheet.findings.flatMap((finding) => finding.remedies).find((remedy) => remedy.operation)
 
+/** The step that the address names. */
+const askedFor = (sheet: Sheet): string | null => {
+  const id = new URLSearchParams(location.search).get("step")
+  return sheet.rows.find((row) => row.step === id)?.key ?? null
+}
+
 /** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
 const sectionHeight = (window: { width: number; height: number }) =>
   Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 640)
@@ -69,7 +75,7 @@ const pictureOf = (piece: Piece, sheet: Sheet): Picture => ({
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
   const { sheet, piece, schedule } = state
-  const [selected, setSelected] = useState<string | null>(() => firstOpen(sheet))
+  const [selected, setSelected] = useState<string | null>(() => askedFor(sheet) ?? firstOpen(sheet))
   const row =
     sheet.rows.find((candidate) => candidate.key === selected) ??
     sheet.rows.find((candidate) => candidate.step === selected?.split("/")[1] && !candidate.inserted) ??
@@ -233,6 +239,8 @@ function Screen(props: SchedulePage) {
                   />
                 )
               }
+              colours={aroundStep(looks ?? null, light, row.step)}
+              desk={`/boards/colour?piece=${piece.id}&step=${row.step}`}
               pending={pending}
               error={error}
               onEdit={state.edit}

@@ -1,10 +1,11 @@
 import { type ReactNode, useEffect, useState } from "react"
+import { inkOn } from "@/colour/ink"
 import { Cautions } from "@/components/Cautions"
 import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
-import { FIELDS } from "@/types/kinds"
+import { FIELDS, FILM_KINDS } from "@/types/kinds"
 import { FilmControl } from "./FilmControl"
 import { GritsField } from "./GritsField"
 import { HardWindows } from "./HardWindows"
@@ -16,6 +17,7 @@ import { PlaceFields } from "./PlaceFields"
 import { StepFields, WhereFields } from "./StepFields"
 import { StepOrder } from "./StepOrder"
 import type { StepFieldsProps, StepSet } from "./stepProps"
+import { TintFields } from "./TintFields"
 import { WhenControl } from "./WhenControl"
 import { WorkDrawing } from "./WorkDrawing"
 import { WorkFields } from "./WorkFields"
@@ -33,6 +35,10 @@ type Props = {
   pointer: number | null
   /** What the looks say, where there are any. */
   look: ReactNode
+  /** How it looks before and after the step, where looks are computed. */
+  colours: { hex: string; lightness: number }[] | null
+  /** Where the colour desk finds a recipe for the step. */
+  desk: string
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onEdit: (operation: Operation, reason?: string) => void
@@ -51,6 +57,7 @@ const INSERTED: Record<string, string> = {
 
 /** Fields that stand on another tab than the first. */
 const ELSEWHERE = [
+  { tab: "colour", fields: ["tint", "strength_percent"] },
   { tab: "mix", fields: ["thinning", "cut_lb_per_gal", "hardener_parts", "batches"] },
   { tab: "place", fields: ["role", "coats_a_day", "room", "dry_room", "tool"] },
 ]
@@ -90,7 +97,13 @@ export function Detail(props: Props) {
   const tabs: (Tab | false | undefined)[] = [
     { id: "step", label: "Step", content: <StepTab {...props} step={step} fields={fields} /> },
     !row.inserted &&
-      (step.kind === "coat" || row.mix !== null) && {
+      FIELDS[step.kind].includes("tint") && {
+        id: "colour",
+        label: "Colour",
+        content: <ColourTab {...props} step={step} fields={fields} />,
+      },
+    !row.inserted &&
+      (FILM_KINDS.includes(step.kind) || row.mix !== null) && {
         id: "mix",
         label: "Mix",
         content: <MixTab {...{ row, step, fields }} zone={sheet.zone} />,
@@ -156,7 +169,7 @@ function StepTab(props: TabProps) {
         )}
       </div>
       <div>
-        {step.kind === "coat" && !row.inserted ? (
+        {FILM_KINDS.includes(step.kind) && !row.inserted ? (
           <FilmControl
             {...props}
             item={props.shelf.find((candidate) => candidate.id === step.product)}
@@ -188,8 +201,28 @@ function StepTab(props: TabProps) {
   )
 }
 
+const AROUND = ["before this step", "after it"]
+
+/** What colours it, by weight, and what that does to the look. */
+function ColourTab({ shelf, step, fields, colours, desk, pending, error }: TabProps) {
+  return (
+    <div className="detail-colour">
+      <TintFields {...{ step, shelf, desk, pending, error }} onSet={fields.onSet} />
+      {colours && (
+        <ul className="look-row" aria-label="The look">
+          {colours.map(({ hex, lightness }, index) => (
+            <li key={AROUND[index]} className="look-beside" style={{ background: hex, color: inkOn(lightness) }}>
+              {AROUND[index]}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
 function MixTab({ row, step, fields, zone }: { row: Row; step: Step; fields: StepFieldsProps; zone: string }) {
-  const thinning = step.kind === "coat" && <ThinningFields {...fields} />
+  const thinning = FILM_KINDS.includes(step.kind) && <ThinningFields {...fields} />
   if (!row.mix) return <div className="step-fields">{thinning}</div>
   return <MixForPass row={row} mix={row.mix} zone={zone} thinning={thinning} {...fields} />
 }

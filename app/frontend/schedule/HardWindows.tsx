@@ -24,7 +24,7 @@ const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: st
   },
   {
     flag: "wipe_off",
-    fits: (step) => ["stain", "fill", "oil"].includes(step.kind),
+    fits: (step) => ["stain", "fill", "oil", "glaze"].includes(step.kind),
     words: "Flood on, wipe off in its window",
     why: "Work of its own behind each pass, by the sheet's wipe-off times.",
   },

@@ -1,5 +1,6 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
+import { FILM_KINDS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 import { METHODS, offered, ROLES } from "./words"
 
@@ -8,7 +9,7 @@ const methodsOf = (item: ShelfItem | undefined, kind: Step["kind"]): Method[] =>
 /** What is laid on, how, how often and how thin. */
 export function MaterialFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
   const item = shelf.find((candidate) => candidate.id === step.product)
-  const film = step.kind === "coat"
+  const film = FILM_KINDS.includes(step.kind)
   // A way that the product's page has no figure for stays shown where the step has it.
   const methods = [...new Set([...methodsOf(item, step.kind), ...(step.method ? [step.method] : [])])]
   const choose = (id: string) => {

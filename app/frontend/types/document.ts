@@ -58,6 +58,8 @@ export interface Step {
     | "raise_grain"
     | "fill"
     | "stain"
+    | "glaze"
+    | "tone"
     | "coat"
     | "oil"
     | "level"
@@ -138,6 +140,10 @@ export interface Step {
    */
   strength_percent?: number
   /**
+   * Colourants in the mix, each a share of all of it by weight.
+   */
+  tint?: Tint[]
+  /**
    * A product in place of the thinner that its sheet names.
    */
   thinner?: string
@@ -204,4 +210,8 @@ export interface Step {
     fault: string
   }
   pins?: Pin[]
+}
+export interface Tint {
+  product: string
+  percent: number
 }

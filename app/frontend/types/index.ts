@@ -30,6 +30,7 @@ export type Found = {
   um?: number
   state?: string
   colour_left?: boolean
+  lab?: number[] | string
 }
 export type Choice = { id: number; name: string; wood: string; client: string }
 export type ErrorReason = { sentence: string; where: string; accepted?: string | null }

@@ -10,6 +10,9 @@ class Schedule::FrozenPasses
       .map { |_, step, coat| [ step, coat.to_i ] }.uniq
   end
 
+  # @return [Array<String>] ids of the steps that stand in the log
+  def begun = @logged.map(&:first).uniq
+
   # @param after [Hash] schedule document
   # @raise [Rhexon::InvalidInput]
   def check!(after)

@@ -27,7 +27,8 @@ class ShopFloor::Drawing
   def slabs = Rhexon::Picture::Bench.new(@plan).slabs_of(@piece.core_id).map { |slab| SlabSerializer.new(slab).to_h }
 
   def looks(face)
-    LooksState.new(@piece.wood,
-                   @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }).to_h
+    LooksState.of_piece(
+      @piece, @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }, face
+    ).to_h
   end
 end

@@ -8,7 +8,8 @@ class EveryStepTest < CoreTest
   METHODS = %w[spray brush roller wipe pad].freeze
   VARIANTS = [
     {}, { "wipe_off" => true }, { "wet_on_wet" => true, "coats" => 2 }, { "one_batch" => true, "coats" => 3 },
-    { "thinning" => { "percent" => 10, "of" => "base" } }
+    { "thinning" => { "percent" => 10, "of" => "base" } },
+    { "tint" => [ { "product" => "walnut", "percent" => 3 }, { "product" => "any_colourant", "percent" => 1 } ] }
   ].freeze
 
   def self.shelf
@@ -25,7 +26,8 @@ class EveryStepTest < CoreTest
   SHELF = Rhexon::Reference.freeze_deep(shelf)
 
   def shop(*steps)
-    named = steps.filter_map { |step| SHELF.find { |product| product["id"] == step["product"] } }
+    ids = steps.flat_map { |step| [ step["product"], *(step["tint"] || []).map { |part| part["product"] } ] }
+    named = ids.compact.map { |id| SHELF.find { |product| product["id"] == id } }
     parts = named.flat_map { |product| [ product["thinner"], *(product["mix"] || []).map { |part| part["product"] } ] }
     Rhexon::Planning::Shop.new(shop_json(
                                  piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"),
@@ -76,7 +78,10 @@ class EveryStepTest < CoreTest
     end
   end
 
-  def fields(kind) = kind == "coat" ? { "role" => "top", "wet_um" => 60, "coats" => 1 } : {}
+  def fields(kind)
+    film = Rhexon::Work::Kind.find(kind).film? ? { "wet_um" => 60, "coats" => 1 } : {}
+    kind == "coat" ? { "role" => "top", **film } : film
+  end
 
   # What a kind that lays nothing on must say, in each way it is done.
   OWN = {

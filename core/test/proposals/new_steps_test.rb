@@ -4,6 +4,7 @@ class NewStepsTest < CoreTest
   MORE = [
     { "id" => "filler", "name" => "Paste filler", "class" => "paste_filler_oil", "role" => "pore filler" },
     { "id" => "oil", "name" => "Rubbing oil", "class" => "siccative_oil", "role" => "oil" },
+    { "id" => "glaze", "name" => "Glaze medium", "class" => "waterborne_glaze", "role" => "glaze" },
     { "id" => "wax", "name" => "Pale wax", "class" => "wax" },
     { "id" => "sealer", "name" => "Vinyl sealer", "class" => "vinyl_sealer", "role" => "sealer" },
     { "id" => "pigment", "name" => "Pigment stain", "class" => "pigment_oil_stain",
@@ -102,7 +103,7 @@ class NewStepsTest < CoreTest
     })
     offers = Rhexon::Proposals::NewSteps.new(place).all
     made = offers.filter_map { |offer| offer.step && offer.step["kind"] }
-    assert_equal Rhexon::Schedule::Kinds.all - made, %w[oil wax], "the shelf has neither oil nor wax"
+    assert_equal Rhexon::Schedule::Kinds.all - made, %w[glaze oil wax], "the shelf has none of them"
     steps = offers.filter_map(&:step).each_with_index.map { |step, index| step.merge("id" => "s#{index}") }
     Rhexon::Schedule::Fitting.check_fields!(Rhexon::Schedule::Document.check!(document(*steps)))
   end

@@ -13,6 +13,8 @@ class KindsTest < CoreTest
   def thinner = product("spirit", name: "Spirit", class: "thinner")
   def filler = product("filler", name: "Clear filler", class: "waterborne_filler", role: "pore filler")
 
+  def film(kind) = Rhexon::Work::Kind.find(kind).film? ? { wet_um: 50, coats: 1 } : {}
+
   def check(step, products = shelf(wax, thinner, filler))
     document = Rhexon::Schedule::Document.check!(document(step))
     Rhexon::Schedule::Document.check_names!(document, faces: [ "show" ], products: products, rooms: [ "bench" ],
@@ -142,7 +144,7 @@ class KindsTest < CoreTest
         KINDS.methods(kind, product).each do |method|
           check(
             step("s1", kind, product: product.id, method: method,
-                             **(kind == "coat" ? { wet_um: 50, coats: 1, role: "top" } : {}),
+                             **(kind == "coat" ? { role: "top" } : {}), **film(kind),
                              **(kind == "fill" && product.film? ? { way: "slurry" } : {})),
             products.to_h { |one| [ one.id, one ] }
           )

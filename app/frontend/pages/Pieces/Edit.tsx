@@ -15,6 +15,7 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
     look: piece.look ?? "",
     light: piece.light,
     wanted_colour: piece.wanted_colour ?? "",
+    wood_like: piece.wood_like ?? "",
     wanted_gloss: piece.wanted_gloss ?? "",
     pores: piece.pores ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),

@@ -22,6 +22,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     look: "",
     light: "D65",
     wanted_colour: "",
+    wood_like: "",
     wanted_gloss: "",
     pores: "",
     faces: [freshFace("top")],

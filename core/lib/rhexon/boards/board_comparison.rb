@@ -59,23 +59,27 @@ module Rhexon
       # Products in their order, coats of one product taken together, and the strength of colours.
       def things(there, here, products)
         there, here = [ there, here ].map { |list|
-          list.map { |step| [ step["product"], step["kind"] == "stain" ? (step["strength_percent"] || 100) : nil ] }
+          list.map { |step|
+            strength = step["strength_percent"] || 100 if step["kind"] == "stain"
+            [ step["product"], strength, step["tint"] ]
+          }
             .chunk_while { |one, other| one == other }
             .map(&:first)
         }
         gone, come = there - here, here - there
-        (gone + come).map { |id, strength| thing(id, strength, gone.include?([ id, strength ]), products) } +
+        (gone.map { |laid| thing(*laid, "there, not here", products) } +
+          come.map { |laid| thing(*laid, "here, not there", products) }) +
           (gone.empty? && come.empty? &&
             there != here ? [ Difference.new(kind: "film", words: "the order is another one") ] : [])
       end
       private_class_method :things
 
-      def thing(id, strength, there, products)
+      def thing(id, strength, tint, where, products)
         name = products[id]&.name || id
+        colours = " with #{Schedule::Words.tint(tint, products.transform_values(&:name))}" if tint
         Difference.new(
-          kind: strength ? "colour" : "film",
-          words: "#{name}#{" at #{strength} %" if strength && strength != 100} " \
-                 "#{there ? "there, not here" : "here, not there"}"
+          kind: strength || tint ? "colour" : "film",
+          words: "#{name}#{" at #{strength} %" if strength && strength != 100}#{colours} #{where}"
         )
       end
       private_class_method :thing

@@ -9,7 +9,7 @@ module Rhexon
       def initialize(context)
         @context = context
         piece = context.piece
-        face = piece.faces.keys.find { |id| piece.shown?(id) } || piece.faces.keys.first
+        @face = face = piece.faces.keys.find { |id| piece.shown?(id) } || piece.faces.keys.first
         mine = context.document["steps"].select { |step| step["faces"].nil? || step["faces"].include?(face) }
         @laid = mine.map do |step|
           Laid.new(
@@ -47,9 +47,7 @@ module Rhexon
       def hangs_on = (laid.find(&:colours?) || laid.find(&:coat?)).then { |one| one if one&.first && !one.begun? }
 
       # @return [Colour::Wood, nil] nil when the wood has no colour figures
-      def wood(board = "mean")
-        (species = Colour::Wood.named(@context.piece.named_wood)) && Colour::Wood.for_species(species, board)
-      end
+      def wood(board = "mean") = @context.piece.timber(@face, board)
 
       # The look in the end.
       # @param without [Symbol, nil] :colour leaves stains out, :yellow takes the yellow out of clear films
@@ -60,10 +58,12 @@ module Rhexon
         water_white = without == :yellow ? laid.select(&:clear?).to_h { |one| [ one.product.id, 0.0 ] } : {}
         Colour::Looks
           .new(wood, steps, @context.shop.products, surface: @context.shop.surface, years: years,
-                                                    strengths: water_white)
+                                                    strengths: water_white, found: found)
           .final
           .then { |stage| stage if stage.gaps.empty? }
       end
+
+      def found = @context.piece.faces.fetch(@face)["found"] || {}
 
       # @return [Array<Numeric>, nil] wanted L*a*b*, D65
       def target = @context.piece.wanted["lab"]

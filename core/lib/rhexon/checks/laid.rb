@@ -8,15 +8,16 @@ module Rhexon
       def first = placements.first
       def begun? = placements.any? { |placement| placement.status != "planned" }
       def stain? = step["kind"] == "stain"
-      def coat? = step["kind"] == "coat"
+      def coat? = Work::Steps.film?(step)
+      def tinted? = product.colour == "tinted" || step.key?("tint")
       def lays? = Work::Steps.lays?(step)
 
       # A film that shows what lies under it.
-      def clear? = coat? && !%w[tinted pigmented].include?(product.colour)
+      def clear? = coat? && !tinted? && product.colour != "pigmented"
 
       # Changes the colour of what it lies on, and lets it be seen: a stain, a toner, a glaze. An opaque colour comes
       # from its can, a filler fills pores.
-      def colours? = stain? || (coat? && product.colour == "tinted")
+      def colours? = stain? || (coat? && tinted?)
     end
   end
 end

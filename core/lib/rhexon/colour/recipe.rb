@@ -55,16 +55,18 @@ module Rhexon
         new(target, colourants, **options) { |shares| looks.with_stain(shares, under_gu: under_gu) }
       end
 
-      # A toner over what is there.
+      # A toner or a glaze over what is there, its carrier taken as clear.
       # @param reflectance [Array<Float>] as it is seen, coated
-      def self.toner(reflectance, target, colourants, surface: Surface.usual, gu: 90.0, **options)
-        table = Reference.colour.toner
+      # @param wet_um [Numeric] left on, µm
+      def self.toner(reflectance, target, colourants, surface: Surface.usual, gu: 90.0,
+                     wet_um: Reference.colour.tint.wet_um.tone, **options)
+        per_um = Reference.colour.tint.share_per_wet_um
         inside = surface.under_film(reflectance, gu: gu)
         new(target, colourants, **options) do |shares|
-          optics = shares.map { |product, share| [ Optics.for(product), share * table.share_per_um ] }
+          optics = shares.map { |product, share| [ Optics.for(product), share * per_um ] }
           toned = inside.each_with_index.map do |ri, at|
             Layer.over(ri, k: optics.sum { |optic, share| optic.k[at] * share },
-                           s: optics.sum { |optic, share| optic.s[at] * share }, thickness: table.film_um.to_f)
+                           s: optics.sum { |optic, share| optic.s[at] * share }, thickness: wet_um.to_f)
           end
           surface.coated(toned, gu: gu)
         end

@@ -50,6 +50,18 @@ module Rhexon
           made(species, "read", reflected, record, true)
         end
 
+        # The wood of a piece or board: as it was read, else a board of its kind.
+        # @param species [String, nil]
+        # @param board [String] pale, mean or dark; a reading stands for the mean one
+        # @param lab [Array<Numeric>, nil] read bare
+        # @return [Wood, nil] nil: nothing is known of it
+        def timber(species, board, lab: nil)
+          lab && board == "mean" ? read(species: species, lab: lab) : species && for_species(species, board)
+        rescue InvalidInput
+          # A reading that no such wood can have is left to the mean board.
+          species && for_species(species, board)
+        end
+
         # @param request [Hash] "species" and "board", or "lab", or "reflectance"
         # @raise [InvalidInput]
         def request(request)
@@ -94,6 +106,9 @@ module Rhexon
           end
         end
       end
+
+      # @return [Boolean] with pores that hold old colour
+      def open? = species.nil? || Reference.woods.woods.dig(species, "grain") != "closed"
 
       # The same wood after some time in the light.
       # @param time [String] "30d" or "2y"

@@ -28,12 +28,13 @@ module Rhexon
       # @param method [String] how it is laid: sets the texture, and presses it into the pores or not
       # @param mixed_solids_percent [Numeric] solids by volume of the mix as applied
       # @param fused [Boolean] laid while the window of the coat below was open
+      # @param coloured [Boolean] colourants are in the mix
       # @return [Stack]
-      def coat(product, method:, pass:, wet_um:, mixed_solids_percent:, fused:, role: nil)
+      def coat(product, method:, pass:, wet_um:, mixed_solids_percent:, fused:, role: nil, coloured: false)
         share = Coat.surface_share(@wood, @coats_laid + 1, sealed_and_sanded: @sealer_sanded)
         dry = Coat.dry_um(wet_um, mixed_solids_percent) * share
         layer = Layer.new(pass: pass, product_id: product.id, um: dry, arris_um: dry * arris_share, laid_um: dry,
-                          coloured: product.coloured?, opaque: product.colour == "pigmented",
+                          coloured: coloured || product.coloured?, opaque: product.colour == "pigmented",
                           redissolves: product.redissolves?, family: product.family, mechanism: product.mechanism,
                           way: MinimumThickness.way(product, method), bond_group: bond_group(product, fused),
                           sheen_gu: product.sheen_gu&.value, role: role).freeze

@@ -79,7 +79,7 @@ module Rhexon
         pass = placement.pass
         [
           pass.product.id, pass.room, shop.zone.date(placement.hands_start),
-          *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts")
+          *pass.step.values_at(*ProductMix::SHARES)
         ]
       end
 
@@ -108,9 +108,7 @@ module Rhexon
       end
 
       def recipe(pass)
-        key = [
-          pass.product.id, *pass.step.values_at("thinning", "cut_lb_per_gal", "thinner", "hardener_parts")
-        ]
+        key = [ pass.product.id, *pass.step.values_at(*ProductMix::SHARES) ]
         @recipes[key] ||= ProductMix.recipe(pass.product, shop.products, pass.step)
       end
 

@@ -2,16 +2,21 @@ module Rhexon
   module Mixing
     # The mix of a coat: the product, what its sheet adds, and the thinner of the step.
     module ProductMix
+      # Fields of a step that change what is poured.
+      SHARES = %w[thinning cut_lb_per_gal thinner hardener_parts strength_percent tint].freeze
+
       module_function
 
       # @param product [Materials::Product]
       # @param products [Hash{String=>Materials::Product}] of the shelf
-      # @param step [Hash] of a schedule: "thinning" or "cut_lb_per_gal", "thinner", "hardener_parts"
+      # @param step [Hash] of a schedule: "thinning" or "cut_lb_per_gal", "thinner", "hardener_parts",
+      #   "strength_percent" (a stain weaker than its stock is made up with its carrier), "tint" (by weight)
       # @return [Recipe]
       # @raise [InvalidInput] for shares that leave no room for the base
       def recipe(product, products, step = {})
         added = product.mix.map { |component| from_shelf(component, products, step) }
-        Recipe.new([ base(product), *added, *thinner(product, products, step) ], where: "products/#{product.id}/mix")
+        Recipe.new([ base(product), *added, *carrier(product, products, step), *thinner(product, products, step),
+                     *tint(products, step) ], where: "products/#{product.id}/mix")
       end
 
       # Solids by volume of the mix as it is applied: all that is poured counts, however it is stated.
@@ -19,7 +24,7 @@ module Rhexon
       # @raise [InvalidInput]
       def solids_percent(product, products, step = {})
         base = product.solids_volume_percent.value
-        return base.to_f if product.mix.empty? && thinning(product, step).nil?
+        return base.to_f if product.mix.empty? && (step.keys & SHARES).empty?
 
         mix = recipe(product, products, step)
         Thinning.solids_percent(
@@ -86,6 +91,31 @@ module Rhexon
         }.then { |part| part.merge("name" => part["name"].to_s) }
       end
 
+      # What makes a stain up to its strength: its carrier, by weight.
+      def carrier(product, products, step)
+        strength = step["strength_percent"]
+        return [] unless strength && strength < 100
+
+        percent = 100 - strength - (step["tint"] || []).sum { |part| part["percent"] }
+        return [] unless percent.positive?
+
+        used = products[step["thinner"] || product.thinner_id]
+        name = used&.name || product.thinner_id || stand_in(product)
+        [ { "name" => step["thinning"] ? "#{name} to its strength" : name, "parts" => percent, "of" => "total",
+            "basis" => "mass", "role" => "thinner", "product" => used&.id, "price_per_kg" => used && price_per_kg(used),
+            **thinner_density(product, used) } ]
+      end
+
+      # Colourants, each a share of the whole mix by weight.
+      def tint(products, step)
+        (step["tint"] || []).map do |part|
+          product = products[part["product"]]
+          { "name" => product&.name || part["product"], "parts" => part["percent"], "of" => "total", "basis" => "mass",
+            "role" => "colourant", "product" => part["product"], "price_per_kg" => product && price_per_kg(product),
+            "class" => product&.class_id, **density(product) }
+        end
+      end
+
       def thinner(product, products, step)
         thinning = thinning(product, step) or return []
         return [] unless thinning["percent"].positive?
@@ -97,17 +127,19 @@ module Rhexon
             "range" => (range if range&.then { |low, high|
               thinning["percent"].between?(low, high)
             }), "price_per_kg" => used &&
-              price_per_kg(used), **(if used
-                                       density(used)
-                                     else
-                                       water?(product) ? { "density_g_per_ml" => 1.0 } : {}
-                                     end) } ]
+              price_per_kg(used), **thinner_density(product, used) } ]
       end
 
-      # Of what the shelf does not say, a thinner has none; for a hardener the sheet's figure is taken as that of its
-      # mix.
+      def thinner_density(product, used)
+        return density(used) if used
+
+        water?(product) ? { "density_g_per_ml" => 1.0 } : {}
+      end
+
+      # A thinner has none, a colourant is little and mostly carrier; where the shelf does not say, for a hardener the
+      # sheet's figure is taken as that of its mix.
       def solids_of(component, product, products)
-        return 0.0 if component.role == "thinner"
+        return 0.0 if %w[thinner colourant].include?(component.role)
 
         products[component.product]&.solids_volume_percent&.value || product.solids_volume_percent.value
       end
@@ -137,7 +169,8 @@ module Rhexon
 
       def water?(product) = product.waterborne?
       def stand_in(product) = water?(product) ? "water" : "thinner"
-      private_class_method :base, :from_shelf, :solids_of, :voc_part, :thinner, :density, :water?, :stand_in
+      private_class_method :base, :from_shelf, :solids_of, :voc_part, :carrier, :tint, :thinner, :thinner_density,
+                           :density, :water?, :stand_in
     end
   end
 end

@@ -47,8 +47,7 @@ module Rhexon
 
       def coloured = @walk.snapshots.select { |snapshot| colours?(snapshot.placement.pass) }
       def rubbed = @walk.snapshots.select { |snapshot| snapshot.removed_um.positive? }
-      def of_kind(kind) = @walk.snapshots.select { |snapshot| snapshot.placement.pass.kind == kind }
-      def coats = of_kind("coat")
+      def coats = @walk.snapshots.select { |snapshot| snapshot.placement.pass.film? }
 
       # Goes into the wood and leaves no film: drawn as what lies in it.
       def colours?(pass) = %w[stain oil].include?(pass.kind)
@@ -89,17 +88,14 @@ module Rhexon
       end
 
       def label(pass)
-        coats = pass.step["coats"] || 1
-        if coats > 1
-          "#{Work::Kinds::Coat::ROLES.fetch(pass.step["role"]).sub("Top coat", "Coat")} #{pass.coat}"
-        else
-          Work::Kinds::Coat::ROLES.fetch(pass.step["role"])
-        end
+        name = pass.work.layer_name(pass.step)
+        (pass.step["coats"] || 1) > 1 ? "#{name.sub("Top coat", "Coat")} #{pass.coat}" : name
       end
 
       # How the layer looks: sealers of shellac are resin, pigmented films hide, tinted ones colour.
       def look(pass)
         return pass.product.colour if %w[pigmented tinted].include?(pass.product.colour)
+        return "tinted" if pass.step.key?("tint")
 
         pass.product.class_id == "shellac" || pass.product.colour == "ambering" ? "amber" : "clear"
       end
@@ -163,7 +159,7 @@ module Rhexon
       end
 
       def smoothed(later)
-        later.take_while { |other| other.placement.pass.kind != "coat" }
+        later.take_while { |other| !other.placement.pass.film? }
           .find { |other| other.removed_um.positive? && other.after.texture_um.zero? }&.placement&.hands_end
       end
 

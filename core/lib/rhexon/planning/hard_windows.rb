@@ -40,7 +40,7 @@ module Rhexon
 
       # Each round of a loop is a pot of its own.
       def same_pot?(one, other)
-        one.kind == "coat" && one.step.equal?(other.step) &&
+        one.film? && one.step.equal?(other.step) &&
           [ one, other ].map { |pass| Schedule::Loops.round_of(pass.step, pass.faces.first, pass.coat).first }.uniq.one?
       end
 

@@ -5,12 +5,13 @@ module Rhexon
     # @!attribute job [String] pieces of one job are late together
     # @!attribute by  [String, nil] the only person who works on it
     # @!attribute named_wood [String, nil] as the shop names it
+    # @!attribute wood_like [String, nil] the nearest kind that has colour figures
     # @!attribute wanted [Hash] "lab" (D65, 2 degree) and "light" it will be seen in
     # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
     Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house,
-                       :named_wood, :wanted, :boards, :look_approved, keyword_init: true) do
+                       :named_wood, :wood_like, :wanted, :boards, :look_approved, keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be
       # used again.
       # @return [Piece]
@@ -23,6 +24,17 @@ module Rhexon
 
       # Backs, insides and edges are not judged by what the piece must stand up to.
       def shown?(face_id) = (faces.fetch(face_id)["kind"] || "face") == "face"
+
+      # @return [String, nil] its kind of wood, or the nearest to it
+      def species = Colour::Wood.named(named_wood) || wood_like
+
+      # The wood of a face, as it was read where it was read bare.
+      # @param board [String] pale, mean or dark board of the kind
+      # @return [Colour::Wood, nil] nil: neither the kind nor a reading is known
+      def timber(face_id, board = "mean")
+        found = faces.fetch(face_id)["found"] || {}
+        Colour::Wood.timber(species, board, lab: (found["lab"] if Colour::FoundLook.wood?(found)))
+      end
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end

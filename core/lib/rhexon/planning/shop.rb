@@ -228,10 +228,20 @@ module Rhexon
                job: record["job"] || record["id"], by: record["by"],
                ready_at: record["ready_at"] ||
                  "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] ||
-                      {}), named_wood: record["wood"], wanted: record["wanted"] ||
+                      {}), named_wood: record["wood"],
+               wood_like: kind_of_wood(record), wanted: record["wanted"] ||
                       {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
+      end
+
+      def kind_of_wood(record)
+        like = record["wood_like"] or return
+        Rhexon.refuse_unless(
+          Colour::Wood.species.include?(like), "The nearest kind of wood is one that has colour figures",
+          where: "wood_like", accepted: Colour::Wood.species.join(", ")
+        )
+        like
       end
 
       def fillers = products.each_value.select(&:filler?).map(&:id)

@@ -2,7 +2,9 @@ module Rhexon
   module Proposals
     # A bare place on a sample board, where nothing is planned: what {Place} is in a schedule.
     class BoardPlace
-      Board = Struct.new(:named_wood, :wanted, :schedule, keyword_init: true)
+      Board = Struct.new(:named_wood, :wanted, :schedule, keyword_init: true) do
+        def species = Colour::Wood.named(named_wood)
+      end
       Stock = Struct.new(:products, :abrasives, keyword_init: true)
 
       attr_reader :piece, :shop

@@ -43,7 +43,7 @@ module Rhexon
         before = used(step) { |other| other["product"] == product.id }
         method = before ? before["method"] : Schedule::Kinds.methods(step["kind"], product).first
         made = { **step, "product" => product.id, "method" => method }
-        step["kind"] == "coat" ? made.merge("wet_um" => wet_um(step, product, method)) : made
+        Work::Steps.film?(step) ? made.merge("wet_um" => wet_um(step, product, method)) : made
       end
 
       # What the schedule lays already for the same purpose, else what the shelf has for it.
@@ -65,8 +65,11 @@ module Rhexon
           Schedule::Kinds.natures(product).include?(step["way"] == "slurry" ? "film" : "filler")
       end
 
-      # A washcoat builds so little that the wood still drinks.
+      # A washcoat builds so little that the wood still drinks; a toner is a mist of what a coat is.
       def wet_um(step, product, method)
+        if step["kind"] == "tone"
+          return [ Reference.colour.tint.wet_um.tone, product.wet_um(method).value ].min
+        end
         return product.wet_um(method).value unless step["role"] == "washcoat"
 
         [ (Reference.colour.uptake.washcoat_um * 100 / product.solids_volume_percent.value).floor, 5 ].max
@@ -103,7 +106,7 @@ module Rhexon
       def pigment? = shop.products[@place.following["product"]]&.optics&.dig("kind") == "pigment"
 
       def spots?
-        species = Colour::Wood.named(@place.piece.named_wood)
+        species = @place.piece.species
         species && Colour::Wood.for_species(species).spots
       end
 

@@ -66,6 +66,7 @@ module Rhexon
       def check_products!(step, products)
         known!(step, "product", step["product"], products.keys, "product") if step["product"]
         Fitting.check_product!(step, products)
+        Fitting.check_tint!(step, products)
         return unless step["thinner"]
 
         thinners = products.select { |_, product| Kinds.thinner?(product) }

@@ -19,6 +19,36 @@ module Rhexon
                                                      accepted: accepted(step["kind"], products))
       end
 
+      # Colourants are there, mix with what carries them, and leave room for it.
+      # @raise [InvalidInput]
+      def check_tint!(step, products)
+        tint = step["tint"] or return
+        product = products[step["product"]] or return
+        where = "steps/#{step["id"]}/tint"
+        known = Kinds.tints(product, products.values)
+        tint.each do |part|
+          next if known.any? { |colourant| colourant.id == part["product"] } || products[part["product"]]&.retired?
+
+          name = products[part["product"]]&.name || part["product"]
+          raise InvalidInput.new("#{name} does not go into #{product.name}", where: where,
+                                 accepted: known.map(&:name).join(", "))
+        end
+        check_shares!(step, tint, where)
+      end
+
+      # @raise [InvalidInput]
+      def check_shares!(step, tint, where)
+        ids = tint.map { |part| part["product"] }
+        Rhexon.refuse_unless(ids.uniq == ids, "A colourant is named twice", where: where, accepted: "each once")
+        sum = tint.sum { |part| part["percent"] }
+        most = 100 - (step["strength_percent"] || 1)
+        Rhexon.refuse_unless(
+          sum <= most,
+          "The colourants come to #{format("%g", sum.round(2))} % of the mix and leave no room for the rest",
+          where: where, accepted: "at most #{format("%g", most.round(2))} % together"
+        )
+      end
+
       # @raise [InvalidInput] with what does the same without the danger
       def refuse_danger!(step, product, products)
         refusal = Materials::Cautions.refusal(product) or return
@@ -132,8 +162,8 @@ module Rhexon
       end
 
       def why_not(kind) = kind == "coat" ? "its page gives no wet film for that" : "that is not how it is laid on"
-      private_class_method :refuse_danger!, :check_way_takes!, :check_grits!, :check_abrasive!, :changed,
-                           :check_method!, :unfit, :accepted, :why_not
+      private_class_method :refuse_danger!, :check_shares!, :check_way_takes!, :check_grits!, :check_abrasive!,
+                           :changed, :check_method!, :unfit, :accepted, :why_not
     end
   end
 end

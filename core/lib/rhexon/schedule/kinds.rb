@@ -4,6 +4,9 @@ module Rhexon
     # products and their methods.
     # The one rule that forms offer by, and that {Fitting} holds documents to.
     module Kinds
+      # Classes that are glazed with, whatever role they are given.
+      GLAZES = %w[oil_glaze waterborne_glaze].freeze
+
       module_function
 
       # @return [Array<String>] all kinds, in working order
@@ -35,16 +38,19 @@ module Rhexon
         rule = rule(kind)
         return [] unless rule["takes"]&.intersect?(natures(product))
 
-        rule["methods"] || film_methods(product)
+        return film_methods(product) unless rule["methods"]
+
+        rule["takes"].include?("glaze") ? rule["methods"] & film_methods(product) : rule["methods"]
       end
 
       # What a product can be to a step.
-      # @return [Array<String>] of film, colour, filler, oil and wax
+      # @return [Array<String>] of film, glaze, colour, filler, oil and wax
       def natures(product)
         return [] if Materials::Cautions.refusal(product)
 
         {
           "film" => product.film? && film_methods(product).any?,
+          "glaze" => product.film? && (product.role == "glaze" || GLAZES.include?(product.class_id)),
           "colour" => product.mechanism == "penetrating" && !product.filler?,
           "filler" => product.mechanism == "penetrating" && product.filler?,
           "oil" => table.oils.include?(product.class_id), "wax" => product.mechanism == "wax"
@@ -65,6 +71,21 @@ module Rhexon
           .sort_by { |product, place| [ roles.index(product.role) || roles.size, product.waxy? ? 1 : 0, place ] }
           .map(&:first)
       end
+
+      # What may colour a mix by weight: a concentrate goes into any, a stain into what has its carrier.
+      # @param product [Materials::Product] what is coloured
+      # @param products [Enumerable<Materials::Product>]
+      # @return [Array<Materials::Product>]
+      def tints(product, products)
+        products.select do |colourant|
+          !colourant.retired? && colourant.id != product.id && Materials::Cautions.refusal(colourant).nil? &&
+            (concentrate?(colourant) ||
+              (natures(colourant).include?("colour") && colourant.carrier == product.carrier))
+        end
+      end
+
+      # @return [Boolean] whether it colours any mix, whatever carries it
+      def concentrate?(product) = table.colourants.include?(product.class_id)
 
       # @return [Boolean] whether it may stand in place of the thinner a sheet names
       def thinner?(product) = table.thinners.include?(product.class_id)

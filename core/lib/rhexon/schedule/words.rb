@@ -75,11 +75,20 @@ module Rhexon
           else
             "as many coats a day as dry"
           end
+        when "tint" then value ? "coloured with #{tint(value, names)}" : "not coloured"
         when "scuff_with" then "scuffed with #{value || "P320"}"
         when "aim" then "to #{SET_TO.fetch(value, value.to_s)}"
         when "thinning" then value ? "thinned #{value["percent"]} % of #{value["of"]}" : "not thinned"
         else "#{field.tr("_", " ")} #{value.is_a?(Array) ? value.join(", ") : value || "as usual"}"
         end
+      end
+
+      # @param parts [Array<Hash>] "tint" of a step
+      # @param names [Hash{String=>String}] product id => name
+      # @return [String] "walnut concentrate 2 %, honey 0.5 %"
+      def tint(parts, names)
+        parts.map { |part| "#{names.fetch(part["product"], part["product"])} #{format("%g", part["percent"])} %" }
+          .join(", ")
       end
       private_class_method :setting
     end

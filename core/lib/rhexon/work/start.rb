@@ -25,6 +25,14 @@ module Rhexon
         ).freeze
       end
 
+      # @param found [Hash] what was there before
+      # @return [Array<Film::Layer>] what lies on the face
+      def layers(found, products) = state(found, products).fetch(:layers, [])
+
+      # @param family [String] of CLASSES
+      # @return [Materials::Product] what stands for an old finish of that family
+      def stand_in(family) = Materials::Product.new("id" => PASS, "class" => CLASSES.fetch(family))
+
       def state(found, products)
         case found["is"]
         when "coated", "unknown" then coated(found, products)
@@ -42,8 +50,7 @@ module Rhexon
       end
 
       # @return [Materials::Product, nil] what stands for an old finish that was tested
-      def softened(found) = found["family"] && stand_in(CLASSES.fetch(found["family"]))
-      def stand_in(class_id) = Materials::Product.new("id" => PASS, "class" => class_id)
+      def softened(found) = found["family"] && stand_in(found["family"])
 
       # What was not tested melts into nothing and holds by nothing but its own.
       def layer(um, product)
@@ -65,8 +72,8 @@ module Rhexon
         rule = Reference.film.found
         each = if known then usual_um(known)
         else
-          classes = CLASSES.slice(*found["family"] || CLASSES.keys)
-          classes.each_value.map { |class_id| usual_um(stand_in(class_id)) }.min * rule.share
+          families = found["family"] ? [ found["family"] ] : CLASSES.keys
+          families.map { |family| usual_um(stand_in(family)) }.min * rule.share
         end
         (found["coats"] || 1) * each * rule.left.fetch(found["state"] || "sound")
       end
@@ -81,7 +88,7 @@ module Rhexon
       def scratch_um(found)
         grit = Reference.abrasives.from[found["surface"]] and Prep::Abrasive.near(grit).mean_um
       end
-      private_class_method :state, :coated, :softened, :stand_in, :layer, :reckoned_um, :usual_um, :scratch_um
+      private_class_method :state, :coated, :softened, :layer, :reckoned_um, :usual_um, :scratch_um
     end
   end
 end

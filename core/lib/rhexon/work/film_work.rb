@@ -1,0 +1,27 @@
+module Rhexon
+  module Work
+    # What lays on a film that stays: a coat, or a thin coloured one.
+    class FilmWork < LayingWork
+      def film? = true
+
+      def effect(surface, placement)
+        pass = placement.pass
+        film = surface.film.coat(
+          pass.product, method: pass.method, pass: pass.key, wet_um: pass.wet_um,
+          mixed_solids_percent: pass.solids_percent, fused: placement.inside, role: role(pass.step),
+          coloured: pass.step.key?("tint")
+        )
+        raised = surface.bare? && surface.grain.nil? && pass.product.carrier == "water"
+        same(surface.with(film: film, sheen_gu: film.layers.last.sheen_gu, hazy: false,
+                          grain: raised ? "standing" : surface.grain))
+      end
+
+      # @return [String] what its layer is called: "Top coat"
+      def layer_name(_step) = name
+
+      private
+
+      def role(_step) = id
+    end
+  end
+end
