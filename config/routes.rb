@@ -103,6 +103,7 @@ Rails.application.routes.draw do
   end
   resources :products, only: %i[show new create update destroy] do
     resource :retirement, only: %i[create destroy], module: :products
+    resource :optics, only: %i[create destroy], module: :products
   end
   resource :box, only: :create, path: "batches/box", module: :batches
   resources :batches, only: %i[show create update] do

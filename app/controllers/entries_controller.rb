@@ -1,7 +1,8 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
-                 fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list
+                 fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
+                 t_c: :any, points: :any
 
   def create
     happened_at = instant(body["happened_at"])

@@ -59,7 +59,7 @@ class PiecesController < ApplicationController
   def overview(job, floor)
     {
       id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60,
-      due_on: job.due_on&.iso8601,
+      due_on: job.due_on&.iso8601, air_there: job.air_there,
       pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) }
     }
   end

@@ -12,6 +12,7 @@ class ProductsController < ApplicationController
 
     page "Shelf/Product", ProductPageSerializer,
          { product: ProductSerializer.new(product).to_h, batches: batches, used: product.named_in, stays: stays?,
+           colour: ProductColour.new(product).to_h,
            **choices }
   end
 
@@ -27,7 +28,8 @@ class ProductsController < ApplicationController
                   figures: {})
     end
     page "Shelf/Product", ProductPageSerializer,
-         { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, **choices }
+         { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, colour: nil,
+           **choices }
   end
 
   def create

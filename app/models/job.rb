@@ -12,6 +12,23 @@ class Job < ApplicationRecord
   end
   validate { errors.add(:due, "A due date is a day, such as 2026-12-18.") if @due_is_no_day }
 
+  validate { errors.add(:air_there, "Air is °C and % RH, such as 20 and 45: -30 to 60, and 1 to 99.") if @no_air }
+
+  # "20 °C 45 %": the air of the place where its pieces will live; blank: a heated room.
+  def air_there = place_t_c && format("%<t_c>g °C %<rh>g %%", t_c: place_t_c, rh: place_rh)
+
+  # @param typed [String] two numbers, °C and % RH
+  def air_there=(typed)
+    numbers = typed.to_s.tr(",", ".").scan(/-?\d+(?:\.\d+)?/).map(&:to_f)
+    t_c, rh = numbers if numbers.size == 2
+    known = t_c&.between?(-30, 60) && rh.between?(1, 99)
+    @no_air = typed.present? && !known
+    self.place_t_c, self.place_rh = known ? [ t_c, rh ] : nil unless @no_air
+  end
+
+  # @return [Hash, nil] of rhexon-shop/1
+  def place_air = place_t_c && { "t_c" => place_t_c.to_f, "rh" => place_rh.to_f }
+
   scope :in_hand, -> { where(closed_at: nil).order(:id) }
   scope :closed, -> { where.not(closed_at: nil).order(closed_at: :desc) }
 

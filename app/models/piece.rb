@@ -89,6 +89,7 @@ class Piece < ApplicationRecord
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
+      "place_air" => job.place_air,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
                     "pores" => pores }.compact, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }

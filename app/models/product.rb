@@ -36,6 +36,19 @@ class Product < ApplicationRecord
     [ stem, *(2..).lazy.map { |number| "#{stem}_#{number}" } .first(200) ].find { |code| !exists?(code: code) }
   end
 
+  # @param own [Product::OwnColour]
+  # @param on [Date]
+  # @raise [Rhexon::InvalidInput]
+  def colour_read!(own, on:)
+    sources = (figures["sources"] || {}).merge("optics" => "#{own.words}, #{on.iso8601}")
+    update!(figures: figures.merge("optics" => own.optics, "sources" => sources))
+  end
+
+  def forget_colour!
+    sources = (figures["sources"] || {}).except("optics")
+    update!(figures: figures.except("optics", "sources").merge(sources.any? ? { "sources" => sources } : {}))
+  end
+
   # @return [Hash] a product of rhexon-shop/1; one that has no name yet is called new
   def to_core
     {
@@ -64,7 +77,9 @@ class Product < ApplicationRecord
   # @return [Array<String>]
   def named_in
     step = ->(field) { "CASE step.type WHEN 'object' THEN step.value ->> '#{field}' END" }
-    named = "EXISTS (SELECT 1 FROM json_each(%s) AS step WHERE :code IN (#{step["product"]}, #{step["thinner"]}))"
+    tinted = "EXISTS (SELECT 1 FROM json_each(step.value, '$.tint') AS part WHERE part.value ->> 'product' = :code)"
+    named = "EXISTS (SELECT 1 FROM json_each(%s) AS step " \
+            "WHERE :code IN (#{step["product"]}, #{step["thinner"]}) OR #{tinted})"
     Piece.joins(schedule: :head).where(format(named, "revisions.document, '$.steps'"), code: code).order(:id)
       .pluck(:name) |
       Piece.joins(:faces).where("faces.found ->> 'product' = ?", code).order(:id).pluck(:name) |

@@ -7,7 +7,9 @@ class BenchRowSerializer < ApplicationSerializer
          cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
-           round: [ :number, NULLABLE ], reads: [ :string, NULLABLE ]
+           round: [ :number, NULLABLE ],
+           reads: [ "{ words: string; unit: string; most: number }", NULLABLE ],
+           answers: [ "Array<[string, string]>", NULLABLE ]
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }
@@ -17,7 +19,15 @@ class BenchRowSerializer < ApplicationSerializer
   attribute(:asks) { |row| row.placement.pass.step["asks"] }
   # Of a look that sends steps round again: how often that was done.
   attribute(:round) { |row| row.placement.pass.coat - 1 if row.placement.pass.step["again"] }
-  attribute(:reads) { |row| row.placement.pass.step["way"] if row.kind == "measure" }
+  # Of a measure: what is typed, or what it is answered with.
+  attribute(:reads) do |row|
+    way = row.placement.pass.step["way"]
+    unit, most = Rhexon::Schedule::Kinds.reads("measure", way) if row.kind == "measure"
+    { words: way, unit: unit, most: most } if unit
+  end
+  attribute(:answers) do |row|
+    Rhexon::Schedule::Kinds.answers("measure", row.placement.pass.step["way"])&.to_a if row.kind == "measure"
+  end
   attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
   attribute(:waits_until) { |row| row.waits.first&.reached_at }
 end

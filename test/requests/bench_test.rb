@@ -90,4 +90,51 @@ class BenchRequestTest < RequestTest
     get "/bench"
     assert_empty props["bench"]["upcoming"]
   end
+
+  def measured(way, **fields)
+    step = { "id" => "s1", "kind" => "measure", "way" => way, **fields.transform_keys(&:to_s) }
+    @piece = make_piece(name: "Old #{way}", steps: [ step, coat("s2", coats: 1) ])
+    @pass = "#{@piece.core_id}/s1/1/top"
+  end
+
+  test "a pin meter's readings count as they are corrected, and stay known as they were read" do
+    measured("moisture")
+    touch("done", readings: [ 12, 12, 12 ], t_c: 0, points: -0.5)
+    assert_equal [ [ 13.76 ] * 3, { "readings" => [ 12, 12, 12 ], "t_c" => 0, "points" => -0.5 } ],
+                 Entry.last.body.values_at("readings", "meter")
+    measured("film")
+    touch("done", readings: [ 80, 120.5 ])
+    assert_equal [ 80, 120.5 ], Entry.last.body["readings"]
+    measured("gloss")
+    touch("done", readings: [ 300 ])
+    assert_match(/A reading is a number. Accepted: up to 100 from 0 to 200 GU/, sentence)
+    measured("lead")
+    touch("done", answer: "perhaps")
+    assert_match(/What the test showed is missing. Accepted: no_lead, lead/, sentence)
+  end
+
+  test "what a solvent drop shows is what the old finish is from then on" do
+    measured("solvent_drop")
+    @piece.faces.first.update!(found: { "is" => "unknown", "coats" => 2, "state" => "sound" })
+    touch("done", answer: "shellac")
+    assert_response :ok
+    assert_equal "shellac", ShopFloor.new.plan.piece(@piece.core_id).faces["top"]["found"]["family"]
+  end
+
+  test "where the plan holds for a measure nothing goes on before it, nor over wood that is too wet" do
+    measured("moisture", hold: true)
+    coat = "#{@piece.core_id}/s2/1/top"
+    touch("started", pass: coat)
+    assert_match(/Measure the moisture of the wood comes first: the plan holds until it is read/, sentence)
+    touch("done", readings: [ 18, 18, 18 ])
+    reading = Entry.last
+    touch("started", pass: coat)
+    assert_match(/was 18.0 %, too wet to go on/, sentence)
+    send_json("/entries", { client_id: "back", kind: "correction", happened_at: Time.current.iso8601,
+                            corrects: reading.id })
+    touch("done", readings: [ 9, 9.4, 9.2 ])
+    travel 10.minutes
+    touch("started", pass: coat)
+    assert_response :ok
+  end
 end

@@ -114,4 +114,39 @@ class PiecesRequestTest < RequestTest
     change_job(piece.job, closed: false)
     assert_equal [ piece ], ShopFloor.new.pieces
   end
+
+  test "a wood without figures is known by its nearest kind, or by what was read of it" do
+    make(wood: "padauk", wood_like: "mahogany")
+    piece = Piece.last
+    piece.schedule.edit!({ "op" => "add_step", "after" => nil, "step" => coat("s1") }, base: 1, reason: "x")
+    looks = -> {
+      get "/pieces/#{piece.id}/schedule/looks", params: { face: "top" }, headers: { "Accept" => "application/json" }
+      answer["looks"]
+    }
+    assert_equal "a mean board of mahogany, the nearest kind to padauk: an estimate", looks.call["ground"]
+    assert looks.call["pale"]
+    piece.faces.first.update!(found: { "is" => "bare", "lab" => [ 45, 28, 24 ] })
+    assert_equal [ "this wood as it was read", 45.0 ], [ looks.call["ground"], looks.call["stages"].first["lab"][0] ]
+    piece.update!(wood_like: nil)
+    assert_equal [ nil, 45.0 ], [ looks.call["pale"], looks.call["stages"].first["lab"][0] ]
+    piece.faces.first.update!(found: nil)
+    assert_nil looks.call
+    patch "/pieces/#{piece.id}", params: { name: "Desk", count: 1, wood: "padauk", wood_like: "brass",
+                                           faces: [ { name: "top", area_m2: "1", grain: "open", kind: "face" } ] }
+    follow_redirect!
+    assert_equal "Choose a kind of wood.", props["errors"]["wood_like"]
+  end
+
+  test "the air where a job will live is two numbers, or left open" do
+    make
+    job = Job.last
+    [ [ "21 °C, 45 %", [ 21, 45 ] ], [ "", [ nil, nil ] ], [ "-5 80", [ -5, 80 ] ] ].each do |typed, air|
+      patch "/jobs/#{job.id}", params: { air_there: typed }.to_json, headers: JSON_HEADERS
+      assert_response :ok
+      assert_equal air, job.reload.values_at(:place_t_c, :place_rh)
+    end
+    patch "/jobs/#{job.id}", params: { air_there: "warm" }.to_json, headers: JSON_HEADERS
+    assert_match(/Air is °C and % RH, such as 20 and 45/, sentence)
+    assert_equal "-5 °C 80 %", job.reload.air_there
+  end
 end

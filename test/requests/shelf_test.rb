@@ -125,4 +125,24 @@ class ShelfRequestTest < RequestTest
     get "/products/defaults", params: { kind: "paint" }
     assert_response :unprocessable_entity
   end
+
+  test "a stain gets its colour from a wood read before it and after it, and can forget it" do
+    tea = Product.create!(code: "tea", maker: "Own", name: "Tea", role: "dye stain", kind: "water_dye", figures: {})
+    take = ->(**fields) { send_json("/products/#{tea.id}/optics", { wood: "oak", bare: nil, **fields }) }
+    get "/products/#{tea.id}"
+    assert_equal [ "stain", false ], props["colour"].values_at("way", "known")
+    take.call(read: [ 48, 10, 24 ], percent: 50)
+    assert_response :ok
+    get "/products/#{tea.id}"
+    assert_equal [ true, true, 4 ], [ *props["colour"].values_at("known", "own"), props["colour"]["fields"].size ]
+    assert_match(/\Aread on oak, \d{4}/, props["colour"]["source"])
+    { { read: [ 48 ] } => "read", { read: [ 80, 2, 10 ] } => "read", { read: [ 48, 10, 24 ], percent: 0 } => "percent",
+      { read: [ 48, 10, 24 ], wood: "brass" } => "wood", { read: [ 48, 10, 24 ], bare: [ 1 ] } => "bare" }
+      .each do |wrong, where|
+        take.call(**wrong)
+        assert_equal where, answer.dig("error", "where"), wrong.inspect
+      end
+    delete "/products/#{tea.id}/optics", headers: JSON_HEADERS
+    assert_nil tea.reload.figures["optics"]
+  end
 end

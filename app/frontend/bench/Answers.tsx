@@ -2,48 +2,113 @@ import { useState } from "react"
 import type { BenchRow } from "@/types"
 import type { Touch } from "./touch"
 
-/** Moisture as the meter gives it, place by place; read is done. */
-export function MoistureReadings({ row, onTouch }: { row: BenchRow; onTouch: (touch: Touch) => void }) {
+type Props = { row: BenchRow; reads: NonNullable<BenchRow["reads"]>; onTouch: (touch: Touch) => void }
+
+const WORDS: Record<string, string> = { moisture: "Moisture", film: "Film", gloss: "Gloss at 60°" }
+
+/** Readings as the instrument gives them, place by place; read is done. */
+export function Readings({ row, reads, onTouch }: Props) {
   const [typed, setTyped] = useState("")
+  const [wood, setWood] = useState("")
+  const [points, setPoints] = useState("")
+  const moist = reads.words === "moisture"
   const readings = typed
     .split(/[\s;/]+/)
     .filter(Boolean)
-    .map(percent)
-  const wrong = readings.some((reading) => !(reading >= 0 && reading <= 100))
+    .map(number)
+  const wrong = readings.some((reading) => !(reading >= 0 && reading <= reads.most))
+  const correction = [wood, points].map((text) => (text.trim() === "" ? null : number(text)))
+  const amiss = correction.some((value) => Number.isNaN(value))
   return (
     <form
-      className="contents"
+      className="bench-readings"
       onSubmit={(event) => {
         event.preventDefault()
-        if (readings.length > 0 && !wrong) onTouch({ kind: "done", pass: row.key, readings })
+        if (readings.length === 0 || wrong || amiss) return
+        const [t_c, added] = correction
+        onTouch({
+          kind: "done",
+          pass: row.key,
+          readings,
+          ...(t_c === null || t_c === undefined ? {} : { t_c }),
+          ...(added === null || added === undefined ? {} : { points: added }),
+        })
       }}
     >
       <label className="ui-field grow">
-        <span className="text-label">Moisture, %, one place after the other</span>
+        <span className="text-label">
+          {WORDS[reads.words] ?? reads.words}, {reads.unit}, one place after the other
+        </span>
         <input
           className="ui-input"
           inputMode="decimal"
           value={typed}
-          placeholder="9.1 8.8 9.4"
+          placeholder={moist ? "9.1 8.8 9.4" : undefined}
           aria-invalid={wrong}
           onChange={(event) => setTyped(event.target.value)}
         />
         {wrong && (
           <span className="error-text" role="alert">
-            A reading is a number from 0 to 100 %.
+            A reading is a number from 0 to {reads.most} {reads.unit}.
           </span>
         )}
       </label>
-      <button type="submit" className="ui-tape" disabled={readings.length === 0 || wrong}>
-        Read{readings.length > 0 && !wrong ? `: ${mean(readings)} %` : ""}
+      {moist && (
+        <>
+          <label className="ui-field">
+            <span className="text-label">Pin meter: wood at, °C</span>
+            <input
+              className="ui-input"
+              inputMode="decimal"
+              value={wood}
+              placeholder="meter corrects"
+              onChange={(event) => setWood(event.target.value)}
+            />
+          </label>
+          <label className="ui-field">
+            <span className="text-label">Points for this wood</span>
+            <input
+              className="ui-input"
+              inputMode="decimal"
+              value={points}
+              placeholder="meter corrects"
+              aria-invalid={amiss}
+              onChange={(event) => setPoints(event.target.value)}
+            />
+          </label>
+        </>
+      )}
+      <button type="submit" className="ui-tape" disabled={readings.length === 0 || wrong || amiss}>
+        Read{readings.length > 0 && !wrong ? `: ${mean(readings)} ${reads.unit}` : ""}
       </button>
     </form>
   )
 }
 
-const percent = (text: string): number => Number(text.replace(",", ".").replace("%", ""))
+const number = (text: string): number => Number(text.replace(",", ".").replace("−", "-").replace("%", ""))
 const mean = (readings: number[]): string =>
   (readings.reduce((sum, reading) => sum + reading, 0) / readings.length).toFixed(1)
+
+type TestProps = { row: BenchRow; answers: [string, string][]; onTouch: (touch: Touch) => void }
+
+/** What a test showed: the answer is done. */
+export function TestAnswers({ row, answers, onTouch }: TestProps) {
+  return (
+    <>
+      {answers.map(([id, words]) => (
+        <button
+          key={id}
+          type="button"
+          className="ui-button"
+          data-size="bench"
+          onClick={() => onTouch({ kind: "done", pass: row.key, answer: id })}
+        >
+          {words.charAt(0).toUpperCase() + words.slice(1)}
+        </button>
+      ))}
+    </>
+  )
+}
 
 /** A look that may send its steps round again: right, once more, or not dry enough to say. */
 export function LookAnswers({ row, onTouch }: { row: BenchRow; onTouch: (touch: Touch) => void }) {

@@ -6,7 +6,7 @@ import { type Measure, useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
-import { LookAnswers, MoistureReadings } from "./Answers"
+import { LookAnswers, Readings, TestAnswers } from "./Answers"
 import type { Touch } from "./touch"
 
 const METHOD: Record<string, string> = {
@@ -126,8 +126,10 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
         </fieldset>
       )}
       <div className="in-hand-tools">
-        {row.reads === "moisture" ? (
-          <MoistureReadings key={row.key} row={row} onTouch={onTouch} />
+        {row.reads ? (
+          <Readings key={row.key} row={row} reads={row.reads} onTouch={onTouch} />
+        ) : row.answers ? (
+          <TestAnswers row={row} answers={row.answers} onTouch={onTouch} />
         ) : row.round === null ? (
           <button
             type="button"

@@ -4,9 +4,13 @@ export type Touch = {
   pass?: string
   person?: string
   milestone?: string
-  answer?: "dry" | "not_yet" | "yes" | "again"
+  /** Of a dry test, a look, or a test of an old finish. */
+  answer?: string
   fault?: string
   readings?: number[]
+  /** What corrects a pin meter: temperature of the wood, °C, and points for its kind. */
+  t_c?: number
+  points?: number
   mending?: string
   corrects?: number
 }

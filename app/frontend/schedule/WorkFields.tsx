@@ -61,6 +61,16 @@ export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
           onChange={(value) => onSet({ [field]: value })}
         />
       ))}
+      {has("hold") && (
+        <label className="line-choice">
+          <input
+            type="checkbox"
+            checked={step.hold === true}
+            onChange={(event) => onSet({ hold: event.target.checked || null })}
+          />
+          Nothing goes on until it is read
+        </label>
+      )}
       {CHOICES.filter(({ field }) => has(field)).map(({ field, label, options }) => (
         <SelectField
           key={field}

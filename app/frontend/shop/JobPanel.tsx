@@ -6,7 +6,13 @@ import { Panel } from "@/components/Panel"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 
-export type JobFacts = { id: number; client: string; place: string | null; due_on: string | null }
+export type JobFacts = {
+  id: number
+  client: string
+  place: string | null
+  air_there: string | null
+  due_on: string | null
+}
 type Change = Partial<Omit<JobFacts, "id">> & { closed?: boolean }
 
 /** Changes a job and shows what the shop makes of it. */
@@ -25,6 +31,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
   const [open, setOpen] = useState(false)
   const [client, setClient] = useState(job.client)
   const [place, setPlace] = useState(job.place ?? "")
+  const [air, setAir] = useState(job.air_there ?? "")
   const [due, setDue] = useState(job.due_on ?? "")
   const { change, error } = useJob(job.id)
   const keep = async (what: Change) => {
@@ -43,7 +50,11 @@ export function JobPanel({ job }: { job: JobFacts }) {
         </Dialog.Trigger>
       }
       action={
-        <button type="button" className="ui-tape" onClick={() => void keep({ client, place, due_on: due })}>
+        <button
+          type="button"
+          className="ui-tape"
+          onClick={() => void keep({ client, place, air_there: air, due_on: due })}
+        >
           Keep the change
         </button>
       }
@@ -51,6 +62,13 @@ export function JobPanel({ job }: { job: JobFacts }) {
       <div className="mt-4 grid gap-3">
         <TextField label="Client or job" value={client} onChange={setClient} error={errorAt("client")} />
         <TextField label="Place" value={place} onChange={setPlace} />
+        <TextField
+          label="Air there, °C and % RH (what its wood has to be dry for)"
+          value={air}
+          placeholder="20 °C 50 %"
+          onChange={setAir}
+          error={errorAt("air_there")}
+        />
         <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={errorAt("due")} />
         <div className="thin-rule pt-3">
           <button type="button" className="ui-button" onClick={() => void keep({ closed: true })}>

@@ -86,6 +86,10 @@ export interface Step {
    */
   readings?: number
   /**
+   * Nothing goes on until it is read, nor after a reading that is too wet.
+   */
+  hold?: boolean
+  /**
    * Length of tape.
    */
   length_m?: number

@@ -41,19 +41,11 @@ class Bench::Work
   end
 
   def how_it_was_done
+    step = Bench::Measured.step(@body["pass"])
+    return Bench::Measured.new(step, @body).details if step
     return answered(%w[yes again], "A look that is done") if @body["answer"]
 
-    @body["readings"].present? ? { "readings" => readings } : {}
-  end
-
-  MOST_READINGS = 100
-
-  def readings
-    @body["readings"].tap do |read|
-      known = read.size <= MOST_READINGS && read.all? { |one| one.is_a?(Numeric) && one.between?(0, 100) }
-      Rhexon.refuse_unless(known, "A moisture reading is a number", where: "readings",
-                                                                    accepted: "up to #{MOST_READINGS} from 0 to 100 %")
-    end
+    {}
   end
 
   def answered(known, what)
@@ -83,6 +75,8 @@ class Bench::Work
     unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
       refuse("The schedule has no such work: #{key}. It was changed meanwhile")
     end
+    held = Bench::Measured.holding(piece, key) or return
+    refuse(held)
   end
 
   # A look that is put off: not yet.

@@ -25,12 +25,16 @@ class EveryStepTest < CoreTest
 
   SHELF = Rhexon::Reference.freeze_deep(shelf)
 
-  def shop(*steps)
+  # @param found [Hash, nil] what was there before
+  def shop(*steps, found: nil)
     ids = steps.flat_map { |step| [ step["product"], *(step["tint"] || []).map { |part| part["product"] } ] }
     named = ids.compact.map { |id| SHELF.find { |product| product["id"] == id } }
+    named += SHELF.select { |product| product["id"] == found["product"] } if found
     parts = named.flat_map { |product| [ product["thinner"], *(product["mix"] || []).map { |part| part["product"] } ] }
     Rhexon::Planning::Shop.new(shop_json(
-                                 piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"),
+                                 found_as(
+                                   piece(document(*steps), wood: "open", use: "table_top", arris: "eased_2mm"), found
+                                 ),
                                  products: SHELF.select { |product|
                                    named.include?(product) || parts.include?(product["id"])
                                  },
@@ -38,9 +42,13 @@ class EveryStepTest < CoreTest
                                ))
   end
 
+  def found_as(piece, found)
+    found ? piece.merge("faces" => piece["faces"].map { |face| face.merge("found" => found) }) : piece
+  end
+
   # @return [Boolean] false when it was refused
-  def sound?(*steps)
-    shop = shop(*steps)
+  def sound?(*steps, found: nil)
+    shop = shop(*steps, found: found)
   rescue Rhexon::InvalidInput => refusal
     assert_match(/\A\S+ .{8,}/, refusal.message)
     false
@@ -129,24 +137,48 @@ class EveryStepTest < CoreTest
     end
   end
 
-  # Each kind under, between and over films, stains and fillers of the demo shelf.
-  def test_every_kind_of_step_between_all_others
-    laid = Rhexon::Schedule::Kinds.laying.flat_map do |kind|
+  def laid_of_each
+    Rhexon::Schedule::Kinds.laying.map do |kind|
       product = SHELF.find { |one| Rhexon::Schedule::Kinds.methods(kind, Rhexon::Materials::Product.read(one)).any? }
       read = Rhexon::Materials::Product.read(product)
       method = Rhexon::Schedule::Kinds.methods(kind, read).first
       way = { "way" => "slurry" } if kind == "fill" && read.film?
-      [ { "kind" => kind, "product" => product["id"], "method" => method, **way.to_h, **fields(kind) } ]
+      { "kind" => kind, "product" => product["id"], "method" => method, **way.to_h, **fields(kind) }
     end
-    others = (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).flat_map { |kind|
+  end
+
+  def one_of_each
+    others = (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).flat_map do |kind|
       own(kind).map { |own| { "kind" => kind, **own } }
-    }
-    laid.product(laid + others, laid).each do |steps|
+    end
+    laid_of_each + others
+  end
+
+  # Each kind under, between and over films, stains and fillers of the demo shelf.
+  def test_every_kind_of_step_between_all_others
+    laid = laid_of_each
+    laid.product(one_of_each, laid).each do |steps|
       numbered = steps.each_with_index.map { |step, index| { "id" => "s#{index}", **step } }
       assert sound?(*numbered), numbered.map { |step| step.values_at("kind", "way", "product") }.inspect
     rescue StandardError => error
       flunk "#{steps.map { |step| step.values_at("kind", "way", "product") }}: #{error.class} #{error.message} " \
             "#{error.backtrace.first}"
+    end
+  end
+
+  # Over whatever was there before: a coat of every product, every old finish, colour left in the pores.
+  def test_every_kind_of_step_over_whatever_was_found
+    coats = SHELF.select { |record| Rhexon::Materials::Product.read(record).film? }.map do |record|
+      { "is" => "coated", "product" => record["id"], "coats" => 2, "state" => "worn" }
+    end
+    old = [ nil, *Rhexon::Work::Start::CLASSES.keys ].map do |family|
+      { "is" => "unknown", "coats" => 3, "state" => "sound", **(family ? { "family" => family } : {}) }
+    end
+    others = [ { "is" => "stripped", "colour_left" => true }, { "is" => "bare", "surface" => "planed" } ]
+    [ *coats, *old, *others ].product(one_of_each).each do |found, step|
+      assert sound?({ "id" => "s1", **step }, found: found), "#{found} #{step.values_at("kind", "way", "product")}"
+    rescue StandardError => error
+      flunk "#{found} #{step}: #{error.class} #{error.message} #{error.backtrace.first}"
     end
   end
 

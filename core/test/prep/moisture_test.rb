@@ -25,4 +25,14 @@ class MoistureTest < CoreTest
     outdoors = ->(mean, target) { MOISTURE.verdict([ mean ] * 3, target: target, indoors: false).says }
     assert_equal %w[off wet wet], [ outdoors.(17.5, 14), outdoors.(18.5, 14), outdoors.(20.5, 18) ]
   end
+
+  # Pfaff and Garrahan's formula by hand: 12 % read in wood of 0 °C: (12 + 0.567) / 0.881 = 14.26; at 40 °C
+  # (12 + 0.567 - 1.04 + 0.0816) / (0.881 · 1.0056^40 = 1.1015) = 10.54; at 20 °C it is near what was read.
+  def test_a_pin_meter_is_corrected_for_the_warmth_and_the_kind_of_wood
+    assert_in_delta 14.26, MOISTURE.corrected(12, t_c: 0), 0.01
+    assert_in_delta 10.54, MOISTURE.corrected(12, t_c: 40), 0.01
+    assert_in_delta 12.2, MOISTURE.corrected(12, t_c: 20), 0.1
+    assert_equal [ 12.0, 12.8, 11.5 ], [ nil, 0.8, -0.5 ].map { |points| MOISTURE.corrected(12, points: points) }
+    assert_equal 0.0, MOISTURE.corrected(0.5, points: -3)
+  end
 end

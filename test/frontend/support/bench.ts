@@ -33,6 +33,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   grits: [],
   round: null,
   reads: null,
+  answers: null,
   waits_until: null,
   ...more,
 })

@@ -9,6 +9,7 @@ import { useAnswer, useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { Figure, type Typed } from "@/shelf/Figure"
+import { OwnColour } from "@/shelf/OwnColour"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
 import type { Product, ProductPage } from "@/types"
 
@@ -24,6 +25,7 @@ export default function ShelfProduct({
   classes,
   roles,
   colours,
+  colour,
   products,
 }: ProductPage) {
   const { shop } = usePage<{ shop: { now: number } }>().props
@@ -172,6 +174,7 @@ export default function ShelfProduct({
             />
             <Cautions texts={product.cautions} />
           </div>
+          {colour && <OwnColour url={`/products/${product.id}/optics`} colour={colour} />}
           {!fresh && (
             <section aria-label="Cans of it" className="mt-4">
               <div className="flex items-center">

@@ -42,6 +42,14 @@ module Rhexon
           }.sum(&:g)
       end
 
+      # Measures that are done.
+      # @param way [String]
+      # @return [Array<Array(Planning::Placement, Planning::PassLog)>] in working order
+      def measured(way)
+        measures = placements.select { |one| one.pass.kind == "measure" && one.pass.step["way"] == way }
+        measures.filter_map { |one| (fact = shop.facts[one.pass.key]) && [ one, fact ] }
+      end
+
       def walks = piece.faces.keys.to_h { |face| [ face, plan.film(piece.id, face) ] }
       # @return [Drying::Climate] when the work begins
       def climate(placement, room = placement.pass.dry_room) = shop.line(room).at(placement.work_start)

@@ -15,10 +15,11 @@ module Rhexon
 
       # Bare reflectance to the inside.
       # @param reflectance [Array<Float>]
+      # @param lowest [Float] least reflectance of the bare wood, where it is stained by now
       # @return [Array<Float>] Ri
-      def into(reflectance)
-        dry = dry_share(reflectance.min)
-        reflectance.map { |r| ((r - dry) / (1 - dry)).then { |inner| inner / ((1 - k2w) + k2w * inner) } }
+      def into(reflectance, lowest: reflectance.min)
+        dry = dry_share(lowest)
+        reflectance.map { |r| ([ r - dry, 1e-4 ].max / (1 - dry)).then { |inner| inner / ((1 - k2w) + k2w * inner) } }
       end
 
       # The inside of bare (stained, not coated) wood as it is seen.

@@ -212,7 +212,7 @@ module Rhexon
         most = Reference.hands.most_faces
         Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
                              where: "faces", accepted: "up to #{most}; write it as several pieces")
-        faces = record["faces"].to_h { |face| [ face["id"], face ] }
+        faces = Work::Told.faces(record, @json["log"] || [])
         document = Schedule::Document.check!(
           record["schedule"].empty? ? Schedule::Document.empty : record["schedule"], fillers: fillers
         )
@@ -229,7 +229,7 @@ module Rhexon
                ready_at: record["ready_at"] ||
                  "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] ||
                       {}), named_wood: record["wood"],
-               wood_like: kind_of_wood(record), wanted: record["wanted"] ||
+               wood_like: kind_of_wood(record), place_air: record["place_air"], wanted: record["wanted"] ||
                       {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")

@@ -21,12 +21,43 @@ module Rhexon
         1800 / w * (kh / (1 - kh) + bound)
       end
 
+      # What a pin meter's reading comes to in wood of another temperature than it is made for, and of another kind.
+      # Temperature after Pfaff and Garrahan (1984, Forest Products Journal 34(3)); the kind by the points that the
+      # meter's own table gives for it.
+      # @param reading [Numeric] %
+      # @param t_c [Numeric, nil] of the wood; nil: the meter corrects it, or it is at 20 °C
+      # @param points [Numeric, nil] added for the kind of wood
+      # @return [Float] %, 0 to 100
+      def corrected(reading, t_c: nil, points: nil)
+        at = if t_c
+          (reading + 0.567 - 0.0260 * t_c + 0.000051 * t_c**2) / (0.881 * 1.0056**t_c)
+        else
+          reading
+        end
+        (at + points.to_f).clamp(0.0, 100.0).round(2)
+      end
+
       # W, K, K1 and K2 by the temperature: constant, linear, squared.
       COEFFICIENTS = [
         [ 349, 1.29,
           0.0135 ], [ 0.805, 0.000736, -0.00000273 ], [ 6.27, -0.00938, -0.000303 ], [ 1.91, 0.0407, -0.000293 ]
       ].freeze
       private_constant :COEFFICIENTS
+
+      # What readings say of a piece, in the air where it will live.
+      # @param piece [#place_air, #use, #faces, #area_m2]
+      # @return [Verdict, nil]
+      def of(piece, readings)
+        air = air_of(piece)
+        verdict(readings, target: equilibrium(air["t_c"], air["rh"]), area_m2: piece.area_m2(piece.faces.keys),
+                          indoors: piece.use != "marine")
+      end
+
+      # @return [Hash] "t_c" and "rh"; a heated room where the place is not known
+      def air_of(piece)
+        rule = Reference.limits.moisture
+        piece.place_air || { "t_c" => rule.place_t_c, "rh" => rule.place_rh }
+      end
 
       # @param readings [Array<Numeric>] as the meter gives them, corrected for species and temperature
       # @param target [Numeric] %

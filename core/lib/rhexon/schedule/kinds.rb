@@ -24,6 +24,12 @@ module Rhexon
       # @return [Hash{String=>Array<String>}, nil] natures of the products that each way of a kind takes
       def way_takes(kind) = rule(kind)["way_takes"]
 
+      # @return [Hash{String=>String}, nil] answers of work that is done that way, in words
+      def answers(kind, way) = rule(kind).dig("answers", way)
+
+      # @return [Array(String, Numeric), nil] unit of what is read, and the most that can be
+      def reads(kind, way) = rule(kind).dig("reads", way)
+
       # @return [Array<String>] what work of a kind may rub with: paper, pad, wool, powder, compound
       def abrasives(kind) = rule(kind)["abrasives"] || []
 

@@ -14,10 +14,11 @@ module Rhexon
           walk.snapshots.filter_map do |snapshot|
             pass = snapshot.placement.pass
             below = snapshot.before.layers.reverse.find(&:left?)
-            next unless pass.film? && below && context.shop.products.fetch(below.product_id).waxy?
+            lower = context.shop.products[below.product_id] if pass.film? && below
+            next unless lower&.waxy?
 
             level = level(pass.product) or next
-            finding(context, snapshot.placement, context.shop.products.fetch(below.product_id), below, level)
+            finding(context, snapshot.placement, lower, below, level)
           end
         end
 
@@ -39,7 +40,9 @@ module Rhexon
 
         def remedies(context, placement, lower, layer)
           dewaxed = context.dewaxed or return []
-          lower_step = context.placements.find { |other| other.pass.key == layer.pass }.pass.step
+          lower_step = context.placements.find { |other| other.pass.key == layer.pass }&.pass&.step
+          return [ between(context, placement, dewaxed, nil) ] unless lower_step
+
           swap = context.remedy(
             "Use #{dewaxed.name} instead of #{lower.name}",
             { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } }
@@ -48,8 +51,12 @@ module Rhexon
             (swap if context.placements.none? { |other|
               other.pass.step.equal?(lower_step) && other.status != "planned"
             }),
-            context.seal_under(placement, dewaxed, "Seal with #{dewaxed.name} in between", faces: lower_step["faces"])
+            between(context, placement, dewaxed, lower_step["faces"])
           ]
+        end
+
+        def between(context, placement, dewaxed, faces)
+          context.seal_under(placement, dewaxed, "Seal with #{dewaxed.name} in between", faces: faces)
         end
       end
     end

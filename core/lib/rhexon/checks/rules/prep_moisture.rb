@@ -21,12 +21,10 @@ module Rhexon
           readings = context.shop.facts[measure.pass.key]&.readings
           return planned(context, measure) if readings.nil?
 
-          verdict = Prep::Moisture.verdict(readings, target: target, area_m2: area(context),
-                                                     indoors: context.piece.use != "marine")
+          verdict = Prep::Moisture.of(context.piece, readings)
           verdict && SAYS.key?(verdict.says) && said(context, measure, verdict, readings)
         end
 
-        def target = Reference.limits.moisture.then { |rule| Prep::Moisture.equilibrium(rule.place_t_c, rule.place_rh) }
         def area(context) = context.piece.area_m2(context.piece.faces.keys)
 
         # id, level, title
@@ -42,7 +40,7 @@ module Rhexon
           context.finding(
             id, level, title,
             "#{counted(readings.size)}, #{verdict.mean.round(1)} % in the mean, #{verdict.spread.round(1)} apart; in " \
-            "a room of #{place} wood comes to #{verdict.target.round(1)} %. #{WHAT_NOW.fetch(verdict.says)}",
+            "#{place(context.piece)} wood comes to #{verdict.target.round(1)} %. #{WHAT_NOW.fetch(verdict.says)}",
             placement: measure, figures: { mean_percent: verdict.mean, target_percent: verdict.target }
           )
         end
@@ -52,7 +50,12 @@ module Rhexon
           "uneven" => "Let it even out, and read it again.", "off" => "Let it rest where it will live."
         }.freeze
 
-        def place = Reference.limits.moisture.then { |rule| "#{rule.place_t_c} °C and #{rule.place_rh} %" }
+        def place(piece)
+          air = Prep::Moisture.air_of(piece)
+          said = "#{format("%g", air["t_c"])} °C and #{format("%g", air["rh"])} %"
+          piece.place_air ? "the air where it will live, #{said}," : "a room of #{said}"
+        end
+
         def counted(count) = "#{count} #{count == 1 ? "reading" : "readings"}"
 
         def planned(context, measure)

@@ -1,0 +1,96 @@
+# What a measure at the bench brings: readings, as the meter gives them and as they count, or an answer; and what does
+# not go on before it.
+class Bench::Measured
+  MOST_READINGS = 100
+
+  class << self
+    # @param key [String] of a pass
+    # @return [Hash, nil] its step, where that is a measure
+    def step(key)
+      piece, id = key.to_s.split("/")
+      found = Piece.find_by(id: Piece.id_of(piece))&.schedule&.steps&.find { |one| one["id"] == id }
+      found if found && found["kind"] == "measure"
+    end
+
+    # Nothing goes on where a measure holds it: until that is read, nor after readings that are too wet.
+    # @return [String, nil] why
+    def holding(piece, key)
+      id = key.split("/")[1]
+      before = piece.schedule.steps.take_while { |one| one["id"] != id }
+      before.select { |one| one["kind"] == "measure" && one["hold"] }.filter_map { |one| hold(piece, one) }.first
+    end
+
+    private
+
+    def hold(piece, step)
+      done = Entry.standing(piece).select { |one| one.kind == "done" && one.pass_key.split("/")[1] == step["id"] }
+      entry = done.last
+      words = Rhexon::Schedule::Words.step(step)
+      return "#{words} comes first: the plan holds until it is read" unless entry
+
+      wet(piece, words, entry) if step["way"] == "moisture" && entry.body["readings"]
+    end
+
+    def wet(piece, words, entry)
+      core = ShopFloor.new.plan.piece(piece.core_id)
+      verdict = Rhexon::Prep::Moisture.of(core, entry.body["readings"])
+      return unless verdict&.says == "wet"
+
+      "#{words} was #{verdict.mean.round(1)} %, too wet to go on: let it dry, take that reading back and read it again"
+    end
+  end
+
+  # @param step [Hash]
+  # @param body [Hash] "readings", "t_c" of the wood, "points" for its kind, or "answer"
+  def initialize(step, body)
+    @step = step
+    @body = body
+  end
+
+  # @return [Hash] body of the entry
+  # @raise [Rhexon::InvalidInput]
+  def details
+    return answer if answers
+    return {} unless @body["readings"].present?
+
+    return { "readings" => read } unless corrected?
+
+    { "readings" => corrected, "meter" => @body.slice("readings", "t_c", "points") }
+  end
+
+  private
+
+  def answers = Rhexon::Schedule::Kinds.answers("measure", @step["way"])
+
+  # Work that was done before answers were asked for has none.
+  def answer
+    return {} if @body["answer"].nil?
+
+    Rhexon.refuse_unless(answers.key?(@body["answer"]), "What the test showed is missing",
+                         where: "answer", accepted: answers.keys.join(", "))
+    @body.slice("answer")
+  end
+
+  def read
+    unit, most = Rhexon::Schedule::Kinds.reads("measure", @step["way"]) || [ "", 100 ]
+    known = @body["readings"].size <= MOST_READINGS &&
+      @body["readings"].all? { |one| one.is_a?(Numeric) && one.between?(0, most) }
+    Rhexon.refuse_unless(known, "A reading is a number", where: "readings",
+                                accepted: "up to #{MOST_READINGS} from 0 to #{most} #{unit}".strip)
+    @body["readings"]
+  end
+
+  def corrected? = @step["way"] == "moisture" && (@body["t_c"] || @body["points"])
+
+  def corrected
+    t_c, points = number("t_c", -20..60), number("points", -10..10)
+    read.map { |one| Rhexon::Prep::Moisture.corrected(one, t_c: t_c, points: points) }
+  end
+
+  def number(field, range)
+    given = @body[field]
+    Rhexon.refuse_unless(given.nil? || (given.is_a?(Numeric) && range.cover?(given)), "That cannot correct a reading",
+                         where: field, accepted: "#{range.begin} to #{range.end}")
+    given
+  end
+end
