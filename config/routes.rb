@@ -13,7 +13,9 @@ Rails.application.routes.draw do
       resource :search, only: %i[create destroy]
     end
   end
-  resource :area, only: %i[show create], path: "pieces/area"
+  resource :area, only: %i[show create], path: "pieces/area" do
+    resource :piece, only: %i[create update], module: :areas
+  end
   resource :size, only: :show, path: "pieces/size"
   get "pieces/compare" => "comparisons#show"
   get "pieces/compare/chances" => "comparisons/chances#show"

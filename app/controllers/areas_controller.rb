@@ -3,7 +3,10 @@ class AreasController < ApplicationController
   takes :create, fields: :table
 
   def show
-    page "Area", AreaPageSerializer, { choices: Sums::LargeArea.choices, first: Sums::LargeArea::FIRST }
+    piece = Piece.find_by(id: query(:piece))
+    first = Sums::LargeArea::FIRST.merge(piece&.sketch || {})
+    page "Area", AreaPageSerializer,
+         { choices: Sums::LargeArea.choices, first: first, piece: piece && { id: piece.id, name: piece.name } }
   end
 
   def create

@@ -38,6 +38,13 @@ class Piece < ApplicationRecord
   validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }
 
+  # A floor from above, as Areas::Floor takes it: its one face has the area that was sketched.
+  def sketch=(drawn)
+    super
+    floor = faces.find { |face| face.kind == "face" }
+    floor.area_m2 = Rhexon::Areas::Floor.area_m2(Rhexon::Areas::Floor.check!(drawn)).round(3) if drawn && floor
+  end
+
   # "34.6 20.2 23.6": the wanted colour as it is typed, CIE L*a*b* under D65; blank for none.
   attr_reader :wanted_colour_typed, :wanted_gloss_typed
 
@@ -89,7 +96,7 @@ class Piece < ApplicationRecord
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
-      "place_air" => job.place_air,
+      "place_air" => job.place_air, "sketch" => sketch,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
                     "pores" => pores }.compact, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }

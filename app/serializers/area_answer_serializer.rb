@@ -2,7 +2,5 @@
 class AreaAnswerSerializer < ApplicationSerializer
   fields limit_m: :number, strip_m: :number, open_min: :number, sheet_open_min: :number, wet_um: :number,
          area_m2: :number, minutes: :number, ml: :number, all_ml: :number, coats: :number, cut_off: "number[]",
-         touch_min: [ :number, NULLABLE ], recoat_min: [ :number, NULLABLE ],
-         sections: "Array<{ number: number; x: number; y: number; width: number; height: number; live_edge_m: " \
-                   "number; area_m2: number; minutes: number; begins_min: number; ml: number }>"
+         touch_min: [ :number, NULLABLE ], recoat_min: [ :number, NULLABLE ], sections: "FloorSection[]"
 end

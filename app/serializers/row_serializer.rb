@@ -18,4 +18,7 @@ class RowSerializer < ApplicationSerializer
   typelize mix: [ "RowMix", NULLABLE ]
   one :drying, resource: LedgerSerializer
   typelize drying: [ "Ledger", NULLABLE ]
+  one :floor, resource: FloorSerializer
+  typelize floor: [ "Floor", NULLABLE ], air_on_at: [ :number, NULLABLE ]
+  attribute(:air_on_at) { |row| row.air_on_at }
 end

@@ -36,6 +36,7 @@ module Demo
     Room.create!(name: "spray room", uses: %w[spray finish], rack_places: 24, t_c: 20, rh: 52,
                  daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
     Room.create!(name: "drying loft", uses: %w[finish dry], rack_places: 30, t_c: 17, rh: 55)
+    Room.create!(name: "Sill House hall", t_c: 18, rh: 55, uses: [])
     Room.create!(name: "sanding bay", uses: %w[sand], t_c: 19, rh: 52)
     osei = Person.create!(name: "Osei", skills: [])
     Person.create!(name: "Imke", skills: %w[spray])
@@ -93,7 +94,7 @@ module Demo
 
   def job!(client, place, days, now)
     due = Shop.current.clock.at((now + days.days).to_date, "16:00")
-    Job.create!(client: client, place: place, due_at: Time.at(due * 60))
+    Job.create!(client: client, place: place, due_at: Time.at(due * 60), air_there: "20 °C 48 %")
   end
 
   def pieces!(job, records)

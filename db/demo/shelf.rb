@@ -23,7 +23,10 @@ module Demo
     ], [ "flake_ruby", "opened", 180, nil, 300, {} ], [ "spirit", "opened", 3400, nil, 50, {} ],
     [ "rubbing", "opened", 600, nil, 100, {} ], [ "hardwax", "opened", 610, "HX-2", 24, {} ], [
       "rubbing_oil", "opened", 240, nil, 45, {}
-    ], [ "bench_wax", "opened", 260, nil, 80, {} ], [ "filler_oil", "opened", 470, nil, 330, {} ],
+    ], [ "bench_wax", "opened", 260, nil, 80, {} ],
+    [ "f40", "sealed", 15_600, "F-12", 30, {} ], [ "f41", "sealed", 1665, "F-12", 30, {} ],
+    [ "glaze_medium", "opened", 420, nil, 40, {} ], [ "dye_base", "opened", 800, nil, 60, {} ],
+    [ "filler_oil", "opened", 470, nil, 330, {} ],
     [ "bar_varnish", "sealed", 2275, "BV-61", 110, {} ], [ "wiping", "opened", 520, nil, 21, {} ]
   ].freeze
 

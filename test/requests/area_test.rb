@@ -1,21 +1,26 @@
 require "test_helper"
 
 class AreaTest < RequestTest
-  setup { set_up_shop }
+  setup do
+    set_up_shop
+    Product.create!(code: "f40", maker: "Marram", name: "F40 floor clear", kind: "waterborne_two_part",
+                    role: "top coat", figures: { "wet_um" => { "roller" => 100, "brush" => 90 } })
+  end
 
   FIELDS = {
-    parts: [ [ 0, 0, 10, 4 ] ], exit: [ 0, 2 ], product: "w20", room: "bench", tool: "roller", strips: "along", coats: 2
+    parts: [ [ 0, 0, 10, 4 ] ], exit: [ 0, 2 ], product: "f40", room: "bench", tool: "roller", strips: "along", coats: 2
   }.freeze
 
   def ask(**fields) = send_json("/pieces/area", { fields: FIELDS.merge(fields) })
 
   test "a page with what can be chosen" do
     get "/pieces/area"
-    assert_includes props["choices"]["products"].map { |product| product["code"] }, "w20"
+    tools = props["choices"]["products"].to_h { |product| product.values_at("code", "tools") }
+    assert_equal [ %w[brush roller applicator], nil ], tools.values_at("f40", "w20"), "w20 is only sprayed"
     assert_equal %w[brush roller applicator], props["choices"]["tools"]
   end
 
-  # W20 is open 6 min: 0.7 · 30 m²/h · 0.1 h / 0.25 m = 8.4 m; a hall of 10 m takes two sections of 5.
+  # F40 is open 6 min: 0.7 · 30 m²/h · 0.1 h / 0.25 m = 8.4 m; a hall of 10 m takes two sections of 5.
   test "sections, material and time" do
     ask
     assert_in_delta 8.4, answer["limit_m"], 1e-9
@@ -41,5 +46,36 @@ class AreaTest < RequestTest
     end
     send_json("/pieces/area", { fields: "x" })
     assert_response :unprocessable_entity
+  end
+
+  def keep(**fields)
+    send_json("/pieces/area/piece", { fields: FIELDS, name: "Hall", wood: "oak", client: "Quay", **fields })
+  end
+
+  test "a sketch becomes a piece with a schedule that can be planned, and is kept with it" do
+    keep
+    assert_response :ok
+    piece = Piece.find_by!(name: "Hall")
+    assert_equal [ "floor", 40.0, "open" ], [ piece.use, piece.faces.first.area_m2, piece.faces.first.grain ]
+    assert_equal %w[sand clean coat], piece.schedule.document["steps"].map { |step| step["kind"] }
+    get "/pieces/#{piece.id}/schedule", headers: { "Accept" => "application/json" }
+    coat = answer["sheet"]["rows"].find { |row| row["kind"] == "coat" }
+    assert_equal [ 1, 2 ], coat["floor"]["sections"].map { |section| section["number"] }
+    assert_match(/in 2 sections, edge at most 8.4 m, the last at the exit/, coat["pattern"])
+    assert coat["air_on_at"]
+    patch "/pieces/area/piece", params: { piece_id: piece.id, fields: FIELDS.merge(parts: [ [ 0, 0, 5, 4 ] ]) }.to_json,
+                                headers: JSON_HEADERS
+    assert_equal [ 20.0, [ [ 0, 0, 5, 4 ] ] ], [ piece.faces.first.reload.area_m2, piece.reload.sketch["parts"] ]
+    get "/pieces/area", params: { piece: piece.id }
+    assert_equal [ [ [ 0, 0, 5, 4 ] ], "Hall" ], [ props["first"]["parts"], props["piece"]["name"] ]
+  end
+
+  test "a sketch without a name, a wood, a client, or that cannot be, becomes nothing" do
+    { { name: "" } => "name", { wood: "" } => "wood", { client: "" } => "client",
+      { fields: FIELDS.merge(tool: "mop") } => "tool", { fields: FIELDS.merge(product: "w20") } => "tool" }
+      .each do |wrong, where|
+        assert_no_difference([ "Piece.count", "Job.count" ]) { keep(**wrong) }
+        assert_equal where, answer.dig("error", "where"), wrong.inspect
+      end
   end
 end

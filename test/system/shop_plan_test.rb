@@ -45,7 +45,14 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "a floor in sections" do
+  def floor_clear!
+    figures = { "wet_um" => { "roller" => 100, "brush" => 90 }, "packs" => [ { "ml" => 5000 } ] }
+    Product.create!(code: "f40", maker: "Marram", name: "F40 floor clear", kind: "waterborne_two_part",
+                    role: "top coat", figures: figures)
+  end
+
+  test "a floor in sections, from the sketch to its plan" do
+    floor_clear!
     visit "/pieces/area"
     assert_text "sections, edge at most"
     click_on "Another part"
@@ -57,6 +64,25 @@ class ShopPlanTest < ApplicationSystemTestCase
     click_on "Take part 3 away"
     assert_selector ".ui-summary dd", text: "60 m²"
     assert_accessible
+    click_on "Make a piece of it"
+    fill_in "Name", with: "Reading room floor"
+    select "a new job", from: "Job"
+    fill_in "Client or job", with: "Quay library"
+    assert_accessible
+    click_on "Keep it and go to its schedule"
+    assert_selector "h1", text: "Reading room floor"
+    find("[role=option]", text: "Coat 1 of 2", match: :first).click
+    tab "Sections"
+    assert_selector ".floor-plan .area-number", minimum: 2
+    assert_text "No air over it until"
+    assert_text "can 1, 5.0 L"
+    assert_accessible
+    click_on "Change the sketch"
+    assert_selector "h1", text: "Reading room floor: its sketch"
+    click_on "Move the exit"
+    find(".area-sketch").click(x: 5, y: 5)
+    click_on "Keep it with Reading room floor"
+    assert_selector ".step-list"
     assert_quiet_console
   end
 

@@ -1,7 +1,8 @@
 import { type PointerEvent, useRef, useState } from "react"
 import { useWidth } from "@/lib/size"
 import type { AreaAnswer } from "@/types"
-import type { Part, SectionOf } from "./fields"
+import type { Part } from "./fields"
+import { Exit, SectionsLayer } from "./SectionsLayer"
 
 const SNAP_M = 0.25
 const EDGE = 26
@@ -99,45 +100,7 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
             strokeWidth={index === selected ? 3 : 1.4}
           />
         ))}
-        {answer?.sections.map((section) => (
-          <g key={section.number} pointerEvents="none">
-            <rect
-              x={px(section.x) + 2}
-              y={px(section.y) + 2}
-              width={Math.max(section.width * scale - 4, 1)}
-              height={Math.max(section.height * scale - 4, 1)}
-              fill="var(--clear-2)"
-              fillOpacity={0.3 + (0.5 * section.number) / answer.sections.length}
-              stroke="var(--layer-ink)"
-              strokeDasharray="4 3"
-            />
-            <path
-              d={strips(section, answer.strip_m, px, scale)}
-              stroke="var(--layer-ink)"
-              strokeOpacity={0.28}
-              strokeWidth={1}
-              fill="none"
-            />
-            <text
-              x={px(section.x + section.width / 2)}
-              y={px(section.y + section.height / 2) + 2}
-              textAnchor="middle"
-              className="area-number"
-            >
-              {section.number}
-            </text>
-            {section.width * scale > 74 && section.height * scale > 54 && (
-              <text
-                x={px(section.x + section.width / 2)}
-                y={px(section.y + section.height / 2) + 20}
-                textAnchor="middle"
-                className="axis-tick"
-              >
-                {(section.ml / 1000).toFixed(1)} l, {Math.round(section.minutes)} min
-              </text>
-            )}
-          </g>
-        ))}
+        {answer && <SectionsLayer sections={answer.sections} strip={answer.strip_m} {...{ px, scale }} />}
         {drawn && (
           <rect
             x={px(drawn[0])}
@@ -150,33 +113,12 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
             strokeDasharray="5 3"
           />
         )}
-        <g transform={`translate(${px(exit[0])} ${px(exit[1])})`} pointerEvents="none">
-          <path d="M-9 -7h18v14h-18z" fill="url(#open)" stroke="var(--tape-ink)" />
-          <text x={14} y={5} className="area-exit">
-            exit
-          </text>
-        </g>
+        <Exit at={exit} px={px} />
       </svg>
     </div>
   )
 }
 
-/** How the strips lie: one line a strip, or as many as can be told apart. */
-function strips(section: SectionOf, strip: number, px: (metres: number) => number, scale: number) {
-  const across = Math.abs(section.width - section.live_edge_m) < 1e-6
-  const length = across ? section.height : section.width
-  const every = strip * Math.max(1, Math.ceil(LEAST_GAP / (strip * scale)))
-  const lines: string[] = []
-  for (let at = every; at < length - 1e-6; at += every)
-    lines.push(
-      across
-        ? `M${px(section.x) + 3} ${px(section.y + at)}H${px(section.x + section.width) - 3}`
-        : `M${px(section.x + at)} ${px(section.y) + 3}V${px(section.y + section.height) - 3}`,
-    )
-  return lines.join("")
-}
-
-const LEAST_GAP = 9
 const inside = ([x, y, width, height]: Part, [at, down]: [number, number]) =>
   at >= x && at <= x + width && down >= y && down <= y + height
 const box = (one: [number, number], other: [number, number]): Part => [

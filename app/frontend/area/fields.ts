@@ -1,6 +1,5 @@
-import type { AreaAnswer, AreaPage } from "@/types"
+import type { AreaPage } from "@/types"
 
 export type Part = [number, number, number, number]
-export type SectionOf = AreaAnswer["sections"][number]
 /** What is sketched and chosen. */
 export type AreaFields = AreaPage["first"] & { product: string; room: string; rate: string }

@@ -2,6 +2,7 @@ import { Head, Link } from "@inertiajs/react"
 import { useState } from "react"
 import { AreaWords } from "@/area/AreaWords"
 import type { AreaFields, Part } from "@/area/fields"
+import { KeepSketch } from "@/area/KeepSketch"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
@@ -23,10 +24,10 @@ const TOOLS: Record<string, string> = {
 }
 
 /** A floor or hall in sections that stay wet at their edge, laid on so that the last one ends at the exit. */
-export default function LargeAreaPage({ choices, first }: AreaPage) {
+export default function LargeAreaPage({ choices, first, piece }: AreaPage) {
   const [fields, setFields] = useState<AreaFields>({
     ...first,
-    product: choices.products[0]?.code ?? "",
+    product: choices.products.find((product) => product.tools.includes(first.tool))?.code ?? "",
     room: choices.rooms[0] ?? "",
     rate: "",
   })
@@ -40,6 +41,7 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
     keep: true,
   })
   const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))
+  const item = choices.products.find((product) => product.code === fields.product)
   const part = selected === null ? undefined : fields.parts[selected]
   const side = (index: number, text: string) => {
     const value = Number(text.replace(",", "."))
@@ -73,7 +75,7 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
       <Head title="Large area" />
       <Patterns />
       <PageHead
-        title="Large area"
+        title={piece ? `${piece.name}: its sketch` : "Large area"}
         facts={
           <>
             <Link href="/pieces" className="underline underline-offset-2">
@@ -126,6 +128,9 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
             <button type="button" className="ui-button" onClick={() => add(beside(fields.parts))}>
               Another part
             </button>
+            <span className="ml-auto">
+              <KeepSketch fields={fields} piece={piece} choices={choices} ready={answer !== null && error === null} />
+            </span>
             {part && (
               <button
                 type="button"
@@ -153,7 +158,6 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
           {error && (
             <p className="error-text" role="alert">
               {error.sentence}
-              {error.accepted ? ` (${error.accepted})` : ""}
             </p>
           )}
         </div>
@@ -163,13 +167,16 @@ export default function LargeAreaPage({ choices, first }: AreaPage) {
             value={fields.product}
             error={at("product")}
             options={choices.products.map((product): [string, string] => [product.code, product.name])}
-            onChange={(product) => set({ product })}
+            onChange={(product) => {
+              const tools = choices.products.find((candidate) => candidate.code === product)?.tools ?? []
+              set({ product, tool: tools.includes(fields.tool) ? fields.tool : (tools[0] ?? fields.tool) })
+            }}
           />
           <div className="room-fields">
             <SelectField
               label="Laid on with"
               value={fields.tool}
-              options={choices.tools.map((tool): [string, string] => [tool, TOOLS[tool] ?? tool])}
+              options={(item?.tools ?? choices.tools).map((tool): [string, string] => [tool, TOOLS[tool] ?? tool])}
               onChange={(tool) => set({ tool })}
             />
             <SelectField

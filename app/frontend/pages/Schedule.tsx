@@ -239,6 +239,7 @@ function Screen(props: SchedulePage) {
                   />
                 )
               }
+              piece={piece.id}
               colours={aroundStep(looks ?? null, light, row.step)}
               desk={`/boards/colour?piece=${piece.id}&step=${row.step}`}
               pending={pending}

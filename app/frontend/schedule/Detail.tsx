@@ -7,6 +7,7 @@ import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
 import { FilmControl } from "./FilmControl"
+import { FloorTab } from "./FloorTab"
 import { GritsField } from "./GritsField"
 import { HardWindows } from "./HardWindows"
 import { Ledger } from "./Ledger"
@@ -35,6 +36,8 @@ type Props = {
   pointer: number | null
   /** What the looks say, where there are any. */
   look: ReactNode
+  /** The piece's number. */
+  piece: number
   /** How it looks before and after the step, where looks are computed. */
   colours: { hex: string; lightness: number }[] | null
   /** Where the colour desk finds a recipe for the step. */
@@ -94,7 +97,7 @@ export function Detail(props: Props) {
     error: props.error,
     onSet: set,
   }
-  const tabs: (Tab | false | undefined)[] = [
+  const tabs: (Tab | false | null | undefined)[] = [
     { id: "step", label: "Step", content: <StepTab {...props} step={step} fields={fields} /> },
     !row.inserted &&
       FIELDS[step.kind].includes("tint") && {
@@ -108,6 +111,11 @@ export function Detail(props: Props) {
         label: "Mix",
         content: <MixTab {...{ row, step, fields }} zone={sheet.zone} />,
       },
+    row.floor && {
+      id: "floor",
+      label: "Sections",
+      content: <FloorTab floor={row.floor} row={row} piece={props.piece} zone={sheet.zone} />,
+    },
     !row.inserted && {
       id: "place",
       label: "How and where",
@@ -127,7 +135,7 @@ export function Detail(props: Props) {
       {props.pointer !== null && <span className="detail-pointer" style={{ left: props.pointer }} aria-hidden="true" />}
       <Tabs
         label={`Detail of ${row.words}`}
-        tabs={tabs.filter((shown) => typeof shown === "object")}
+        tabs={tabs.filter((shown): shown is Tab => Boolean(shown))}
         tab={tab}
         onTab={setTab}
         head={

@@ -101,11 +101,19 @@ module Rhexon
 
       # @return [String, nil] how the coat is laid on
       def pattern
-        [ Schedule::Words.pattern(@pass.step, mark), in_sections ]
+        [ Schedule::Words.pattern(@pass.step, mark), in_sections, on_floor.words ]
           .compact
           .join("; ")
           .then { |words| words unless words.empty? }
       end
+
+      # A coat of a floor that was sketched.
+      # @return [FloorCoat]
+      def on_floor = @on_floor ||= FloorCoat.new(@plan, placement)
+
+      # @return [Areas::Floor, nil] nil where it is no floor, or no edge can be kept wet
+      def floor = on_floor.floor
+      def air_on_at = on_floor.air_on_at
 
       # Where pad or brush waits for the next coat of the same material; what is mixed with water or a hardener is
       # washed out each time.

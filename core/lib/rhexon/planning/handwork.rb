@@ -150,6 +150,9 @@ module Rhexon
       def minutes(exact) = [ (exact - 1e-9).ceil, 1 ].max
 
       def rate_m2_per_h(step)
+        tool = @piece.sketch && @piece.sketch["tool"]
+        return Areas::Floor.rate(tool) if tool && Areas::Floor.method(tool) == step["method"]
+
         if step["method"] == "spray" && step["gun"]
           hands.guns.fetch(step["gun"]).fetch("rate_m2_per_h")
         else

@@ -7,12 +7,14 @@ module Rhexon
     # @!attribute named_wood [String, nil] as the shop names it
     # @!attribute wood_like [String, nil] the nearest kind that has colour figures
     # @!attribute place_air [Hash, nil] "t_c" and "rh" of where it will live
+    # @!attribute sketch [Hash, nil] of a floor, as Areas::Floor takes it
     # @!attribute wanted [Hash] "lab" (D65, 2 degree) and "light" it will be seen in
     # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
     Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house,
-                       :named_wood, :wood_like, :place_air, :wanted, :boards, :look_approved, keyword_init: true) do
+                       :named_wood, :wood_like, :place_air, :sketch, :wanted, :boards, :look_approved,
+                       keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be
       # used again.
       # @return [Piece]

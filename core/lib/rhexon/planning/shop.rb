@@ -229,7 +229,8 @@ module Rhexon
                ready_at: record["ready_at"] ||
                  "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] ||
                       {}), named_wood: record["wood"],
-               wood_like: kind_of_wood(record), place_air: record["place_air"], wanted: record["wanted"] ||
+               wood_like: kind_of_wood(record), place_air: record["place_air"],
+               sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] ||
                       {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")

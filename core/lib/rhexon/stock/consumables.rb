@@ -4,7 +4,7 @@ module Rhexon
     module Consumables
       # A rub-out wears what levelling wears, a filling what a stain wears: as shops wrote it down before these were
       # kinds of their own ({Schedule::StepUp}).
-      ALSO = { "rub_out" => "level", "fill" => "stain" }.freeze
+      ALSO = { "rub_out" => "level", "fill" => "stain", "glaze" => "coat", "tone" => "coat" }.freeze
 
       module_function
 
