@@ -12,7 +12,7 @@ class ProductsController < ApplicationController
 
     page "Shelf/Product", ProductPageSerializer,
          { product: ProductSerializer.new(product).to_h, batches: batches, used: product.named_in, stays: stays?,
-           colour: ProductColour.new(product).to_h,
+           colour: ProductColour.new(product).to_h, made: made,
            **choices }
   end
 
@@ -28,7 +28,7 @@ class ProductsController < ApplicationController
                   figures: {})
     end
     page "Shelf/Product", ProductPageSerializer,
-         { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, colour: nil,
+         { product: ProductSerializer.new(fresh).to_h, batches: [], used: [], stays: false, colour: nil, made: nil,
            **choices }
   end
 
@@ -60,6 +60,16 @@ class ProductsController < ApplicationController
     product.batches.standing.with_left.order(:id).map do |batch|
       BatchSerializer.new(batch, params: { today: today }).to_h
     end
+  end
+
+  # What it comes to where it is made here; nothing where that cannot be reckoned, which its desk says.
+  def made
+    return if product.to_value.made_of.empty?
+
+    figures = Rhexon::Mixing::OwnBlend.figures(product.to_value, Shelf.products)
+    figures.merge(raw: figures[:raw].map { |name, share| { name: name, percent: (share * 100).round(1) } })
+  rescue Rhexon::InvalidInput
+    nil
   end
 
   def today = Shop.current.clock.date(Time.current.to_i / 60)

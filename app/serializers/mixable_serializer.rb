@@ -9,6 +9,8 @@ class MixableSerializer < ApplicationSerializer
   attribute(:thinner) { |product| product.thinner_id }
   attribute(:thinning_range) { |product| product.thinning_range_percent }
   attribute(:thinning_of) { |product| product.thinning_of }
+  typelize made: :boolean
+  attribute(:made) { |product| product.made_of.any? }
   attribute(:hardener) { |product| Rhexon::Mixing::ProductMix.hardener_parts(product, {}) }
   attribute(:hardener_range) do |product|
     product.mix.find { |component| component["role"] == "hardener" }&.fetch("range", nil)

@@ -61,4 +61,26 @@ class MixesRequestTest < RequestTest
     get "/scale", headers: JSON_HEADERS
     assert_match(/nothing new for 8 s/, answer["silent"])
   end
+
+  test "a blend of the shop's own is a product: its jar is mixed, dated, and poured from" do
+    Product.create!(code: "tung", maker: "Thornlet", name: "tung oil", kind: "raw_oil", role: "oil",
+                    figures: { "density_g_per_ml" => 0.94 })
+    blend = Product.create!(code: "blend", maker: "Own", name: "yard blend", kind: "wiping_varnish", role: "oil",
+                            figures: { "shelf_life_months" => { "mixed" => 6 } })
+    parts = [ [ "tung", "100", "volume", "base", "", "" ], [ "waxy", "50", "volume", "base", "", "" ] ]
+    patch "/products/#{blend.id}", params: { figures: { "made_of" => parts } }.to_json, headers: JSON_HEADERS
+    assert_response :ok
+    get "/products/blend"
+    assert_equal [ "Thornlet tung oil", "Orrin pale flake" ], props["made"]["raw"].map { |part| part["name"] }
+    send_json("/mix", { product: "blend", make: true, want: { amount: "150 ml" } })
+    mix = Mix.last
+    assert_equal %w[tung waxy], mix.components.map { |part| part["product"] }
+    assert_equal [ nil, nil ], mix.components.map { |part| part["role"] == "hardener" || nil }
+    mix.sheet.pours.each { |pour| touch(mix.id, "pours", name: pour.name, g: pour.g.round(1)) }
+    touch(mix.id, "finish")
+    jar = Batch.last
+    assert_equal [ "blend", "mixed", Date.new(2027, 5, 23) ], [ jar.product.code, jar.state, jar.expires_on ]
+    send_json("/mix", { product: "w20", make: true, want: { amount: "1 l" } })
+    assert_match(/W20 clear satin is not made here/, sentence)
+  end
 end

@@ -100,6 +100,7 @@ class WorkScreenTest < ApplicationSystemTestCase
     filler!
     Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")
     Product.create!(code: "oil", maker: "Thornlet", name: "rubbing oil", kind: "siccative_oil", role: "oil")
+    Product.create!(code: "glaze", maker: "Vellaby", name: "glaze medium", kind: "waterborne_glaze", role: "glaze")
     piece = make_piece
     Rhexon::Reference.new_steps.steps.each_with_index do |entry, index|
       # Wax goes last, and is a kind of its own: nothing is laid over it.

@@ -20,13 +20,21 @@ const START: Own[] = [
   { name: "hardener", parts: "10", basis: "volume", of: "base", density: "" },
 ]
 
+/** A jar of what the address names. */
+const asked = (products: Mixable[]): string | null => {
+  const make = new URLSearchParams(location.search).get("make")
+  return products.some((product) => product.id === make && product.made) ? `make:${make}` : null
+}
+
 /**
  * A mix without a plan: a product with its sheet, a recipe of the shop, or components of one's own; for a total or from
  * what is left.
  */
 export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
   const [fields, set] = useFields(() => ({
-    source: products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own",
+    source:
+      asked(products) ??
+      (products[0] ? `product:${products.find((product) => product.mixed)?.id ?? products[0].id}` : "own"),
     amount: "500 ml",
     have: "",
     thinning: "",
@@ -45,9 +53,11 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
     return {
       ...(kind === "product"
         ? { product: id }
-        : kind === "recipe"
-          ? { recipe_id: Number(id) }
-          : { components: ownToCore(own) }),
+        : kind === "make"
+          ? { product: id, make: true }
+          : kind === "recipe"
+            ? { recipe_id: Number(id) }
+            : { components: ownToCore(own) }),
       ...(kind === "product" && percent > 0 ? { thinning: { percent, of } } : {}),
       ...(kind === "product" && hardener.trim() ? { hardener_parts: Number(hardener.replace(",", ".")) } : {}),
       want: have ? { have, amount } : { amount },
@@ -81,6 +91,9 @@ export function MixAlone({ products, recipes, rooms }: MixAloneProps) {
           value={source}
           options={[
             ...products.map((candidate): [string, string] => [`product:${candidate.id}`, candidate.name]),
+            ...products
+              .filter((candidate) => candidate.made)
+              .map((candidate): [string, string] => [`make:${candidate.id}`, `A jar of ${candidate.name}`]),
             ...recipes.map((recipe): [string, string] => [`recipe:${recipe.id}`, `Recipe: ${recipe.name}`]),
             ["own", "Components of my own"],
           ]}

@@ -2,7 +2,7 @@
 class Mix::Start
   # What a mix is asked for with, by name and type.
   TAKES = { pass: :words, product: :name, recipe_id: :whole, components: :list, name: :name,
-            want: :table, thinning: :table, thinner: :name, hardener_parts: :number, room: :name,
+            want: :table, make: :flag, thinning: :table, thinner: :name, hardener_parts: :number, room: :name,
             container: :typed }.freeze
 
   class << self
@@ -26,7 +26,8 @@ class Mix::Start
 
     # A mix by itself: a product, a recipe of the shop, or typed components.
     # @param body [Hash] "product", "recipe_id" or "components"; "want" {"amount" => "1,5 l"} or {"have" => name,
-    #   "amount"}; "thinning", "thinner", "hardener_parts", "room", "container"
+    #   "amount"}; "make": a jar of a product that is made here, instead of a mix to lay on; "thinning", "thinner",
+    #   "hardener_parts", "room", "container"
     # @return [Mix]
     def alone!(body)
       product = if body["product"].present?
@@ -63,7 +64,8 @@ class Mix::Start
           "role" => component.role, "range" => component.range, "product" => component.product,
           "tolerance_percent" => component.tolerance_percent, "class" => (product&.kind if component.role == "base"),
           "density_g_per_ml" => (component.density_g_per_ml unless component.estimate?),
-          "price_per_kg" => component.price_per_kg, "note" => component.note
+          "price_per_kg" => component.price_per_kg, "note" => component.note,
+          "components" => component.recipe && components_of(component.recipe)
         }.compact
       end
     end
@@ -71,6 +73,9 @@ class Mix::Start
     private
 
     def components(body, product)
+      if product && body["make"]
+        return components_of(Rhexon::Mixing::OwnBlend.recipe(product.to_value, Shelf.products))
+      end
       if product
         return components_of(Rhexon::Mixing::ProductMix.recipe(product.to_value, Shelf.products, step_of(body)),
                              product)

@@ -9,6 +9,7 @@ import { useAnswer, useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { Figure, type Typed } from "@/shelf/Figure"
+import { MadeHere } from "@/shelf/MadeHere"
 import { OwnColour } from "@/shelf/OwnColour"
 import { ReceivePanel } from "@/shelf/ReceivePanel"
 import type { Product, ProductPage } from "@/types"
@@ -26,6 +27,7 @@ export default function ShelfProduct({
   roles,
   colours,
   colour,
+  made,
   products,
 }: ProductPage) {
   const { shop } = usePage<{ shop: { now: number } }>().props
@@ -175,6 +177,7 @@ export default function ShelfProduct({
             <Cautions texts={product.cautions} />
           </div>
           {colour && <OwnColour url={`/products/${product.id}/optics`} colour={colour} />}
+          {made && <MadeHere code={product.code} made={made} />}
           {!fresh && (
             <section aria-label="Cans of it" className="mt-4">
               <div className="flex items-center">

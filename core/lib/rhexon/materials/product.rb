@@ -128,6 +128,10 @@ module Rhexon
       # @return [Array<Hash>]
       def mix = @record["mix"] || []
 
+      # What a jar of it is made of, where the shop makes it: components of rhexon-mix/1, the base first.
+      # @return [Array<Hash>]
+      def made_of = @record["made_of"] || []
+
       # Stirring, resting and straining the sheet asks for.
       # @return [Array<Hash>] {"after" (a component's role, or nil: at the end), "do", "min"}
       def mix_steps = @record["mix_steps"] || []
