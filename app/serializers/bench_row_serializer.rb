@@ -10,6 +10,8 @@ class BenchRowSerializer < ApplicationSerializer
            round: [ :number, NULLABLE ],
            reads: [ "{ words: string; unit: string; most: number }", NULLABLE ],
            answers: [ "Array<[string, string]>", NULLABLE ]
+  typelize drops: [ "{ expected: number | null; used: number[]; trend: string | null }", NULLABLE ]
+  attribute(:drops) { |row| row.drops }
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }

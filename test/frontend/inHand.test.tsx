@@ -82,4 +82,33 @@ describe("what hands should take up", () => {
     fireEvent.click(read)
     expect(touches).toEqual([{ kind: "done", pass: "p1/s1/1/top", readings: [9.1, 8.8, 9.4] }])
   })
+
+  test("a pin meter's correction goes along with the readings", () => {
+    const reads = { words: "moisture", unit: "%", most: 100 }
+    const touches = show({ next: row({ kind: "measure", words: "Measure the moisture", reads }) })
+    fireEvent.change(screen.getByLabelText(/Moisture, %/), { target: { value: "12" } })
+    fireEvent.change(screen.getByLabelText(/wood at, °C/), { target: { value: "5" } })
+    fireEvent.change(screen.getByLabelText(/Points for this wood/), { target: { value: "−0,5" } })
+    fireEvent.click(screen.getByRole("button", { name: /^Read/ }))
+    expect(touches).toEqual([{ kind: "done", pass: "p1/s1/1/top", readings: [12], t_c: 5, points: -0.5 }])
+  })
+
+  test("what a test of an old finish showed is one touch", () => {
+    const answers: [string, string][] = [
+      ["shellac", "spirit softens it"],
+      ["cross_linked", "nothing softens it"],
+    ]
+    const touches = show({ next: row({ kind: "measure", words: "Measure what softens it", answers }) })
+    fireEvent.click(screen.getByRole("button", { name: "Spirit softens it" }))
+    expect(touches).toEqual([{ kind: "done", pass: "p1/s1/1/top", answer: "shellac" }])
+  })
+
+  test("drops are told before the coat and counted with it, or left open", () => {
+    const drops = { expected: 14, used: [24, 18], trend: "filling" }
+    const touches = show({ running: [row({ kind: "oil", drops })] })
+    expect(screen.getByText(/about 14 drops to one piece; 24, 18 drops before, falling/)).toBeTruthy()
+    fireEvent.change(screen.getByLabelText(/Drops that one piece took/), { target: { value: "15" } })
+    fireEvent.click(screen.getByRole("button", { name: "Done" }))
+    expect(touches).toEqual([{ kind: "done", pass: "p1/s1/1/top", drops: 15 }])
+  })
 })

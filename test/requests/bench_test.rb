@@ -137,4 +137,38 @@ class BenchRequestTest < RequestTest
     touch("started", pass: coat)
     assert_response :ok
   end
+
+  test "drops of a rubbed coat are counted, and told before the next" do
+    Product.create!(code: "oil", maker: "Thornlet", name: "rubbing oil", kind: "siccative_oil", role: "oil")
+    oil = { "id" => "s1", "kind" => "oil", "product" => "oil", "method" => "wipe", "coats" => 3 }
+    @piece = make_piece(name: "Box", steps: [ oil ])
+    rub = ->(coat, **fields) {
+      @pass = "#{@piece.core_id}/s1/#{coat}/top"
+      touch("done", **fields)
+      travel 4.days
+    }
+    rub.call(1)
+    rub.call(2, drops: 90)
+    assert_equal({ "drops" => 90 }, Entry.last.body)
+    get "/bench"
+    row = props["bench"]["upcoming"].find { |one| one["key"] == "#{@piece.core_id}/s1/3/top" }
+    assert_equal [ 90, [ 90 ] ], row["drops"].values_at("expected", "used")
+    rub.call(3, drops: -2)
+    assert_match(/-2 is no number of drops/, sentence)
+  end
+
+  test "a new loop is given as many rounds as loops of its kind took here" do
+    Product.create!(code: "oil", maker: "Thornlet", name: "rubbing oil", kind: "siccative_oil", role: "oil")
+    oil = { "id" => "s1", "kind" => "oil", "product" => "oil", "method" => "wipe", "coats" => 1 }
+    look = { "id" => "s2", "kind" => "look", "again" => { "steps" => [ "s1" ], "rounds" => 0, "most" => 6 } }
+    before = make_piece(name: "Box", steps: [ oil, look ])
+    [ [ "s1/1" ], [ "s2/1", "again" ], [ "s1/2" ], [ "s2/2", "again" ], [ "s1/3" ], [ "s2/3", "yes" ] ]
+      .each.with_index do |(pass, said), hour|
+        log(before, "#{pass}/top", "done", MONDAY - 20.days + hour.hours, { "answer" => said }.compact)
+      end
+    piece = make_piece(name: "Second box", steps: [ oil ])
+    get "/pieces/#{piece.id}/schedule/new_steps", params: { after: "s1" }, headers: { "Accept" => "application/json" }
+    offer = answer["offers"].find { |one| one["id"] == "look" }
+    assert_equal [ 2, "One loop of it here took 2 rounds" ], [ offer.dig("step", "again", "rounds"), offer["says"] ]
+  end
 end

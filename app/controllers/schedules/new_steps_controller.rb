@@ -3,7 +3,8 @@ class Schedules::NewStepsController < ApplicationController
   include OfPiece
 
   def index
-    place = Rhexon::Proposals::Place.new(state.plan, piece.core_id, query(:after).presence)
+    place = Rhexon::Proposals::Place.new(state.plan, piece.core_id, query(:after).presence,
+                                         history: Shop::LoopsTaken.history)
     offers = Rhexon::Proposals::NewSteps.new(place).all
     render json: { offers: offers.map { |offer| StepOfferSerializer.new(offer).to_h } }
   end

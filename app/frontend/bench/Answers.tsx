@@ -110,6 +110,59 @@ export function TestAnswers({ row, answers, onTouch }: TestProps) {
   )
 }
 
+type Drops = NonNullable<BenchRow["drops"]>
+
+const TREND: Record<string, string> = {
+  filling: "falling: the wood fills",
+  steady: "steady: it is full",
+  missed_dry: "rising: a dry may have been missed",
+}
+
+/** "about 14 drops to one piece; 24, 19 before, falling: the wood fills" */
+export function dropsSay({ expected, used, trend }: Drops): string {
+  const before = used.length > 0 ? `${used.join(", ")} drops before${trend ? `, ${TREND[trend] ?? ""}` : ""}` : ""
+  return [expected ? `about ${expected} drops to one piece` : "", before].filter(Boolean).join("; ")
+}
+
+/** A rubbed coat that is done, with the drops it took where they were counted. */
+export function DropsDone({
+  row,
+  expected,
+  onTouch,
+}: {
+  row: BenchRow
+  expected: number
+  onTouch: (touch: Touch) => void
+}) {
+  const [typed, setTyped] = useState("")
+  const counted = typed.trim() === "" ? null : number(typed)
+  const wrong = counted !== null && !(counted > 0)
+  return (
+    <form
+      className="bench-readings"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!wrong) onTouch({ kind: "done", pass: row.key, ...(counted === null ? {} : { drops: counted }) })
+      }}
+    >
+      <label className="ui-field grow">
+        <span className="text-label">Drops that one piece took (may be left open)</span>
+        <input
+          className="ui-input"
+          inputMode="decimal"
+          value={typed}
+          placeholder={String(expected)}
+          aria-invalid={wrong}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="ui-tape" data-space disabled={wrong}>
+        Done
+      </button>
+    </form>
+  )
+}
+
 /** A look that may send its steps round again: right, once more, or not dry enough to say. */
 export function LookAnswers({ row, onTouch }: { row: BenchRow; onTouch: (touch: Touch) => void }) {
   const rounds = row.round ?? 0

@@ -6,7 +6,7 @@ import { type Measure, useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Piece } from "@/types"
-import { LookAnswers, Readings, TestAnswers } from "./Answers"
+import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
 import type { Touch } from "./touch"
 
 const METHOD: Record<string, string> = {
@@ -90,6 +90,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           </p>
           <p className="text-head mt-1">{rowSays(row, film)}</p>
           {row.asks && <p className="text-head">{row.asks}</p>}
+          {row.drops && <p className="text-head">{dropsSay(row.drops)}</p>}
         </div>
         <div className="ml-auto text-right">
           <p className="in-hand-clock">
@@ -130,6 +131,8 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           <Readings key={row.key} row={row} reads={row.reads} onTouch={onTouch} />
         ) : row.answers ? (
           <TestAnswers row={row} answers={row.answers} onTouch={onTouch} />
+        ) : inHand && row.drops?.expected ? (
+          <DropsDone key={row.key} row={row} expected={row.drops.expected} onTouch={onTouch} />
         ) : row.round === null ? (
           <button
             type="button"

@@ -12,6 +12,8 @@ export type Touch = {
   t_c?: number
   points?: number
   mending?: string
+  /** Of rubbed oil, that one piece took. */
+  drops?: number
   corrects?: number
 }
 

@@ -21,6 +21,8 @@ class Bench::Work
     end
   end
 
+  MOST_DROPS = 10_000
+
   private
 
   def on_pass!
@@ -45,7 +47,11 @@ class Bench::Work
     return Bench::Measured.new(step, @body).details if step
     return answered(%w[yes again], "A look that is done") if @body["answer"]
 
-    {}
+    drops = @body["drops"] or return {}
+    known = drops.is_a?(Numeric) && drops.positive? && drops <= MOST_DROPS
+    Rhexon.refuse_unless(known, "#{drops} is no number of drops",
+                         where: "drops", accepted: "more than 0, at most #{MOST_DROPS}")
+    { "drops" => drops }
   end
 
   def answered(known, what)

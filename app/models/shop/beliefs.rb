@@ -28,7 +28,7 @@ class Shop::Beliefs
       rows.map do |kind, pass, at, body|
         {
           "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60),
-          **body.slice("milestone", "answer", "exact", "person", "readings")
+          **body.slice("milestone", "answer", "exact", "person", "readings", "drops")
         }
       end
     end

@@ -107,4 +107,35 @@ class NewStepsTest < CoreTest
     steps = offers.filter_map(&:step).each_with_index.map { |step, index| step.merge("id" => "s#{index}") }
     Rhexon::Schedule::Fitting.check_fields!(Rhexon::Schedule::Document.check!(document(*steps)))
   end
+
+  # --- by the shop's own loops
+
+  def taken(rounds, wood: "elm", kind: "oil", product: "oil")
+    Rhexon::Proposals::LoopHistory::Taken.new(kind: kind, product: product, wood: wood, rounds: rounds)
+  end
+
+  def look_after_oil(*taken, wood: "elm")
+    made = plan(piece(document(step("s1", "oil", product: "oil", method: "wipe"))).merge("wood" => wood),
+                products: PRODUCTS + MORE)
+    history = Rhexon::Proposals::LoopHistory.new(taken)
+    place = Rhexon::Proposals::Place.new(made, "top", "s1", history: history)
+    Rhexon::Proposals::NewSteps.new(place).all.find { |offer| offer.id == "look" }
+  end
+
+  # 3, 4 and 5 rounds: 4 in the mean, 1 of deviation.
+  def test_rounds_are_those_that_loops_of_this_shop_took
+    assert_equal 1, look_after_oil.step["again"]["rounds"]
+    offer = look_after_oil(taken(3), taken(4), taken(5), taken(9, wood: "oak"), taken(9, product: "other"))
+    assert_equal [ 4, 6 ], offer.step["again"].values_at("rounds", "most")
+    assert_equal "3 loops of it here took 4 rounds in the mean, give or take 1", offer.says
+    other = look_after_oil(taken(8, wood: "oak"))
+    assert_equal [ 8, 8 ], other.step["again"].values_at("rounds", "most")
+    assert_equal "One loop of it here took 8 rounds, on any wood", other.says
+  end
+
+  def test_what_stands_up_is_raised_and_sanded_off_again
+    steps = [ sand("s1", "P220"), step("s2", "raise_grain"), sand("s3", "P220") ]
+    assert_equal({ "steps" => %w[s2 s3], "rounds" => 1, "most" => 4 }, offers(*steps)["look"].step["again"])
+    assert_nil offers(sand("s1", "P220"))["look"].step["again"]
+  end
 end

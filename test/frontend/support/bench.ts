@@ -34,6 +34,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   round: null,
   reads: null,
   answers: null,
+  drops: null,
   waits_until: null,
   ...more,
 })

@@ -12,6 +12,9 @@ module Rhexon
       def tinted? = product.colour == "tinted" || step.key?("tint")
       def lays? = Work::Steps.lays?(step)
 
+      # What gives it its colour, inside a sentence: a stain by its name, a film by what it is for.
+      def colour_name = { "tone" => "the toner", "glaze" => "the glaze" }.fetch(step["kind"], product&.name)
+
       # A film that shows what lies under it.
       def clear? = coat? && !tinted? && product.colour != "pigmented"
 

@@ -8,6 +8,17 @@ module Rhexon
       # @return [Integer]
       def count(ml, per_ml: Reference.mixing.drops_per_ml) = (ml * per_ml).round
 
+      # What the next coat takes: as reckoned until one was counted, and falling on as the last ones fell.
+      # @param reckoned [Integer] drops
+      # @param counts [Array<Numeric>] drops per coat, in order
+      # @return [Integer]
+      def expected(reckoned, counts)
+        return reckoned if counts.empty?
+        return counts.last.round if counts.size == 1
+
+        (counts.last * (counts.last / counts[-2].to_f).clamp(0.5, 1.1)).round
+      end
+
       # What the drops used per coat say: falling, the wood fills; rising, a dry was missed.
       # @param counts [Array<Numeric>] drops per coat, in order
       # @return [String, nil] "filling", "missed_dry", "steady"; nil with fewer than two coats

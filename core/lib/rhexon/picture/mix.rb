@@ -52,9 +52,7 @@ module Rhexon
 
       # Rubbed oils are dosed in drops; the first coat is flooded on.
       # @return [Integer, nil] to one piece
-      def drops
-        Mixing::Drops.count(laying.laid_ml / @pass.count) if Mixing::Laying.rubbed?(@pass)
-      end
+      def drops = CountedDrops.new(@plan, @pass).expected
 
       private
 

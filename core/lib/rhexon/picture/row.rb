@@ -107,6 +107,9 @@ module Rhexon
           .then { |words| words unless words.empty? }
       end
 
+      # @return [Hash, nil] of {CountedDrops}
+      def drops = CountedDrops.new(@plan, @pass).to_h
+
       # A coat of a floor that was sketched.
       # @return [FloorCoat]
       def on_floor = @on_floor ||= FloorCoat.new(@plan, placement)

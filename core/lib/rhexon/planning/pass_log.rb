@@ -7,7 +7,8 @@ module Rhexon
     #   "not_yet", minute, whether "just now"
     # @!attribute answer [String, nil] of a look that was answered: yes, or again
     # @!attribute readings [Array<Numeric>, nil] of a measure that is done
-    PassLog = Struct.new(:started_at, :done_at, :person, :looks, :answer, :readings, keyword_init: true) do
+    # @!attribute drops [Numeric, nil] of rubbed oil that one piece took
+    PassLog = Struct.new(:started_at, :done_at, :person, :looks, :answer, :readings, :drops, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)
@@ -15,19 +16,30 @@ module Rhexon
           [ Zone.minute(entry["at"], where: "log/#{index}/at"), index, entry ]
         end
         timed.sort_by { |minute, index, _| [ minute, index ] }.each_with_object({}) do |(minute, _, entry), facts|
-          fact = facts[entry["pass"]] ||= new(looks: [])
-          fact.person ||= entry["person"]
-          case entry["kind"]
-          when "started" then fact.started_at ||= minute
-          when "done"
-            fact.started_at ||= minute
-            fact.done_at ||= minute
-            fact.answer ||= entry["answer"]
-            fact.readings ||= entry["readings"]
-          when "dry_test"
-            fact.looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute, entry["exact"] ]
-          end
+          (facts[entry["pass"]] ||= new(looks: [])).add(entry, minute)
         end
+      end
+
+      # @param entry [Hash] of the log
+      # @param minute [Integer] when it happened
+      def add(entry, minute)
+        self.person ||= entry["person"]
+        case entry["kind"]
+        when "started" then self.started_at ||= minute
+        when "done" then done(entry, minute)
+        when "dry_test"
+          looks << [ entry["milestone"] || "recoat_opens", entry["answer"], minute, entry["exact"] ]
+        end
+      end
+
+      private
+
+      def done(entry, minute)
+        self.started_at ||= minute
+        self.done_at ||= minute
+        self.answer ||= entry["answer"]
+        self.readings ||= entry["readings"]
+        self.drops ||= entry["drops"]
       end
     end
   end

@@ -10,6 +10,10 @@ module Rhexon
         @place = place
       end
 
+      # Why the loop of the last step has so many rounds, where the shop's own tell.
+      # @return [String, nil]
+      attr_reader :why
+
       # @param kind [String]
       # @param set [Hash] what it is to have
       # @return [Hash, nil] a step of a schedule document; nil: the shelf has nothing for it
@@ -127,8 +131,17 @@ module Rhexon
         when "oil"
           { "asks" => "Is the lustre there?", "again" => again([ last["id"] ], table.oilings, table.most_oilings) }
         when "raise_grain" then { "asks" => "Does nothing stand up any more?" }
-        else filling || { "milestone" => "dust_safe", "asks" => "Even, no runs, no nibs" }
+        else raising || filling || { "milestone" => "dust_safe", "asks" => "Even, no runs, no nibs" }
         end
+      end
+
+      # Raised and sanded off, until nothing stands.
+      def raising
+        two = @place.before.last(2)
+        return unless two.map { |step| step["kind"] } == %w[raise_grain sand]
+
+        rounds = again(two.map { |step| step["id"] }, table.raisings, table.most_raisings)
+        { "asks" => "Does nothing stand up any more?", "again" => rounds }
       end
 
       def filling
@@ -140,7 +153,21 @@ module Rhexon
         { "asks" => "No open pore against the light?", "milestone" => "sand", "again" => rounds }
       end
 
-      def again(ids, rounds, most) = { "steps" => ids, "rounds" => rounds, "most" => most }
+      # As many rounds as the shop's own loops of this took, where it has gone through any; else as reckoned.
+      def again(ids, rounds, most)
+        taken = taken(ids)
+        @why = taken&.words
+        rounds = taken.mean.round.clamp(0, Schedule::Loops::MOST_ROUNDS) if taken
+        { "steps" => ids, "rounds" => rounds, "most" => [ most, rounds ].max }
+      end
+
+      # @return [LoopHistory::Found, nil]
+      def taken(ids)
+        step = @place.steps.find { |one| one["id"] == ids.first } or return
+        @place.history.find(kind: step["kind"], product: step["product"],
+                            wood: @place.piece.species || @place.piece.named_wood)
+      end
+
       def table = Reference.new_steps.rounds
     end
   end

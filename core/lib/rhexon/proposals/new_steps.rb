@@ -24,6 +24,7 @@ module Rhexon
         step = @fresh.of(entry["kind"], entry["set"] || {})
         wants = Schedule::Kinds.wants[entry["kind"]] unless step
         said = entry.slice("id", "phase", "name", "says", "words").transform_keys(&:to_sym)
+        said[:says] = @fresh.why || said[:says] if step&.key?("again")
         likely = !step.nil? && entry["after"].intersect?(@place.states)
         Offer.new(**said, step: step, wants: wants, likely: likely)
       end

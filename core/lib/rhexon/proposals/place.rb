@@ -2,12 +2,14 @@ module Rhexon
   module Proposals
     # A place in a schedule, and what the face is like there.
     class Place
-      attr_reader :piece, :shop, :steps
+      attr_reader :piece, :shop, :steps, :history
 
       # @param plan [Planning::Plan]
       # @param piece_id [String]
       # @param after [String, nil] id of the step before it; nil: the beginning
-      def initialize(plan, piece_id, after)
+      # @param history [LoopHistory]
+      def initialize(plan, piece_id, after, history: LoopHistory.new([]))
+        @history = history
         @shop = plan.shop
         @piece = plan.piece(piece_id)
         @steps = @piece.schedule["steps"]

@@ -27,7 +27,7 @@ module Rhexon
           }
           [ context.finding(
             "colour.hold_point", "note", "Nobody has approved the colour",
-            "#{upper.product.name} goes over #{colour.product.name}. After that it can only be made darker.",
+            "#{upper.product.name} goes over #{colour.colour_name}. After that it can only be made darker.",
             placement: upper.first,
             remedies: [ context.remedy("Stop and look first",
                                        { "op" => "add_step", "after" => colour.step["id"], "step" => look }) ]

@@ -24,7 +24,7 @@ module Rhexon
         def unstated(context, colour)
           context.finding(
             "colour.no_board", "note", "Boards are not stated",
-            "Whether #{colour.product.name} was tried on a board is not stated.", placement: colour.first, remedies: []
+            "Whether #{colour.colour_name} was tried on a board is not stated.", placement: colour.first, remedies: []
           )
         end
 
@@ -32,8 +32,8 @@ module Rhexon
           nearest = board ? " The nearest is #{board["name"]}: #{differences.map(&:words).join("; ")}." : ""
           context.finding(
             "colour.no_board", "caution", "No board of this",
-            "#{colour.product.name} on #{context.piece.named_wood || "this wood"} was not tried on a board with what " \
-            "goes over it.#{nearest} A computed look is no promise.",
+            "#{colour.colour_name.sub(/^./, &:upcase)} on #{context.piece.named_wood || "this wood"} was not tried " \
+            "on a board with what goes over it.#{nearest} A computed look is no promise.",
             placement: colour.first, remedies: [ context.go("Make a board of it", "trial") ]
           )
         end
