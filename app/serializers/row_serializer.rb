@@ -10,7 +10,7 @@ class RowSerializer < ApplicationSerializer
          pattern: [ :string, NULLABLE ], cautions: "string[]", sheen_gu: [ :number, NULLABLE ], leaves: "string[]",
          pores: [ "[number, number]", NULLABLE ]
   attribute(:words) { |row| row.label }
-  typelize round: [ "{ minutes: number; ready_at: number | null }", NULLABLE ]
+  typelize round: [ "{ minutes: number; more: number; until: number; ready_at: number | null }", NULLABLE ]
   attribute(:round) { |row| row.round&.to_h }
   many :rungs, resource: RungSerializer
   many :waits, resource: LedgerSerializer

@@ -71,7 +71,9 @@ describe("what hands should take up", () => {
   })
 
   test("moisture is read place by place and sent with the work that is done", () => {
-    const touches = show({ next: row({ kind: "measure", words: "Measure the moisture", reads: { words: "moisture", unit: "%", most: 100 } }) })
+    const touches = show({
+      next: row({ kind: "measure", words: "Measure the moisture", reads: { words: "moisture", unit: "%", most: 100 } }),
+    })
     const read = screen.getByRole("button", { name: /^Read/ }) as HTMLButtonElement
     expect(read.disabled).toBe(true)
     const field = screen.getByLabelText(/Moisture, %/)

@@ -19,7 +19,8 @@ const item = (
   cut_lb_per_gal: null,
   solids_volume_percent: null,
   estimate: true,
-  fills: "slurry", tints: [],
+  fills: "slurry",
+  tints: [],
 })
 const shelf = [
   item("old", { coat: ["spray"] }, { spray: 80 }, true),

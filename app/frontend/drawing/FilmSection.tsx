@@ -9,6 +9,7 @@ import { filmSteps, outline, type Point } from "./film"
 import { AXIS, LEFT, RIGHT, WOOD } from "./frame"
 import { Bite, Layers, Least } from "./Layers"
 import { DragGhost, Labels, NowLine } from "./Notes"
+import { Rounds } from "./Rounds"
 import { poresOf } from "./surface"
 import { useOverlay } from "./useOverlay"
 import { Wood } from "./Wood"
@@ -160,6 +161,7 @@ function Film({ sheet, wood, colour, dye, height, selected, ghost, axis }: Props
           strokeDasharray="5 4"
         />
       ))}
+      <Rounds {...{ sheet, axis, zero }} />
       <NowLine axis={axis} sheet={sheet} zero={zero} />
       <Labels sheet={sheet} axis={axis} y={y} selected={selected} />
     </g>

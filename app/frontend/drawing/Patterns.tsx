@@ -19,6 +19,9 @@ export function Patterns() {
           <rect width="9" height="9" fill="var(--wet)" />
           <path d="M2.2 0v9" stroke="var(--paper-ink)" strokeWidth="3.6" />
         </pattern>
+        <pattern id="rounds" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <path d="M1 0v8" stroke="var(--firm)" strokeWidth="1" />
+        </pattern>
         <pattern id="found" width="34" height="18" patternUnits="userSpaceOnUse">
           <rect width="34" height="18" fill="var(--found)" />
           <path

@@ -38,4 +38,11 @@ class CountedDropsTest < CoreTest
     assert_equal [ nil, [ 24, 23 ], "steady" ], look.drops.values_at(:expected, :used, :trend)
     assert_nil rows.last.drops
   end
+
+  def test_a_scuff_that_the_plan_puts_in_takes_none
+    steps = document(coat("s1", coats: 2)).merge("house" => { "scuff" => "always" })
+    rows = Rhexon::Picture::Sheet.new(plan(piece(steps)), "top").rows
+    assert_includes rows.map(&:kind), "scuff"
+    assert_empty rows.filter_map(&:drops)
+  end
 end

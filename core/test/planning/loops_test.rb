@@ -39,7 +39,11 @@ class LoopsTest < CoreTest
     each = (looks.last.hands_end - looks.first.hands_end) / 2
     round = Rhexon::Picture::Sheet.new(plan, "top").rows[2].round
     assert_equal [ each, plan.build.ready["top"] + 2 * each ], [ round.minutes, round.ready_at ]
-    assert_nil Rhexon::Picture::Sheet.new(planned(rounds: 0), "top").rows[2].round
+    assert_equal [ 2, looks.last.hands_end + 2 * each ], [ round.more, round.until ]
+    # Where none is planned a round is as long as the first time took, and all four may come.
+    once = Rhexon::Picture::Sheet.new(planned(rounds: 0), "top").rows
+    assert_equal [ once[2].hands_end - once[0].hands_start, 4 ], [ once[2].round.minutes, once[2].round.more ]
+    assert_nil once[0].round
     # 1 - (1 - 0.7225)^3 of 200 µm
     assert_in_delta 200 * (1 - 0.2775**3), plan.film("top", "show").course[-2].after.pores_um, 1e-6
   end

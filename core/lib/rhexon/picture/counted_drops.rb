@@ -31,12 +31,14 @@ module Rhexon
 
       private
 
-      # Coats on the same faces that stand in the log before this one.
+      # Coats on the same faces before this one; scuffs that the plan puts in have no place in the schedule.
       def before
+        return [] unless @pass.index
+
         steps = @pass.step["again"] ? @pass.step["again"]["steps"] : [ @pass.step["id"] ]
         @plan.of_piece(@pass.piece.id).select do |other|
-          other.pass.index < @pass.index && steps.include?(other.pass.step["id"]) &&
-            (other.pass.faces & @pass.faces).any? && other.pass.leaves_something?
+          other.pass.leaves_something? && other.pass.index < @pass.index && steps.include?(other.pass.step["id"]) &&
+            (other.pass.faces & @pass.faces).any?
         end
       end
     end

@@ -7,10 +7,6 @@ module Rhexon
       Ledger = Struct.new(:milestone, :words, :from, :reached_at, :minutes, :rows, :sheet, :source, :estimate,
                           :bound_by, :follower, :t_c, :rh, :air, :shop, keyword_init: true)
 
-      # @!attribute minutes [Integer] of one round, as planned
-      # @!attribute ready_at [Integer, nil] about, with the most rounds
-      Round = Struct.new(:minutes, :ready_at, keyword_init: true)
-
       attr_reader :placement, :number
 
       def initialize(plan, placement, number)
@@ -71,18 +67,9 @@ module Rhexon
       # @return [Array<Rungs::Rung>]
       def rungs = moment && @pass.abrasion? ? Rungs.of(@pass, moment.before) : []
 
-      # Of a look that sends steps round again: what one round takes, and when the piece is ready after the most.
-      # @return [Round, nil] nil where no round is planned
-      def round
-        again = @pass.step["again"] or return
-        looks = @plan.of_piece(@pass.piece.id).select { |other| other.pass.step.equal?(@pass.step) }
-        return if looks.size < 2
-
-        minutes = (looks.last.hands_end - looks.first.hands_end) / (looks.size - 1)
-        more = [ again["most"] - (looks.size - 1), 0 ].max
-        ready = @plan.build.ready[@pass.piece.id]
-        Round.new(minutes: minutes, ready_at: ready && ready + more * minutes)
-      end
+      # Of a look that sends steps round again: what a round takes, and how far the most of them would go.
+      # @return [LoopRounds::Round, nil]
+      def round = LoopRounds.of(@plan, @pass)
 
       # Share of the depth of the pores that is filled, before and after; nil: the pass has nothing to do with them.
       # @return [Array(Float, Float), nil]
