@@ -2,7 +2,7 @@
 class ColourDesk
   MOST_G = 20_000
 
-  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (stain, tone or glaze), "under" (gu of the clear
+  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (of ColourWork), "under" (gu of the clear
   #   film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
   # @raise [Rhexon::InvalidInput] by answering
   def initialize(asked)
@@ -63,8 +63,11 @@ class ColourDesk
   # Over what is there, as thin as such a film is laid on.
   def film
     Rhexon::Colour::Recipe.toner(seen, target, colourants, surface: surface,
-                                 wet_um: Rhexon::Reference.colour.tint.wet_um[@asked["way"]], **weighing)
+                                 wet_um: wet_um, **weighing)
   end
+
+  # A spot is padded on as thin as a toner.
+  def wet_um = Rhexon::Reference.colour.tint.wet_um[@asked["way"] == "glaze" ? "glaze" : "tone"]
 
   def weighing = { batch_g: batch_g, scale_g: Shop.current.scale_g, spread: spread }
 
@@ -75,7 +78,7 @@ class ColourDesk
     gu&.to_f
   end
 
-  def toner? = %w[tone glaze].include?(@asked["way"])
+  def toner? = %w[tone glaze mend].include?(@asked["way"])
   def surface = Rhexon::Colour::Surface.usual(Board::Lessons.current.surface_shares)
 
   def looks

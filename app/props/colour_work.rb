@@ -2,6 +2,7 @@
 class ColourWork
   TAKES = { piece_id: :whole, kind: :name, carrier: :name, method: :name, grams: :table, batch_g: :any, after: :name,
             replace: :name }.freeze
+  SPOTS = { "way" => "touch_up", "spots" => 4, "spot_cm2" => 2 }.freeze
 
   # @param piece [Piece]
   # @param kind [String] of Rhexon::Colour::RecipeStep::KINDS
@@ -14,7 +15,8 @@ class ColourWork
       after: Rhexon::Colour::RecipeStep.after({ "steps" => steps }, kind),
       same: (steps.select { |step| step["kind"] == kind }.map { |step| step["id"] } - begun(piece)),
       carriers: carriers(kind, steps).map { |product|
-        { id: product.id, name: product.name, methods: Rhexon::Schedule::Kinds.methods(kind, product) }
+        methods = kind == "mend" ? [] : Rhexon::Schedule::Kinds.methods(kind, product)
+        { id: product.id, name: product.name, methods: methods }
       } }
   end
 
@@ -52,7 +54,7 @@ class ColourWork
   # @raise [Rhexon::InvalidInput]
   def self.check_kind!(kind)
     kinds = Rhexon::Colour::RecipeStep::KINDS
-    Rhexon.refuse_unless(kinds.include?(kind), "A recipe becomes a stain, a toner or a glaze",
+    Rhexon.refuse_unless(kinds.include?(kind), "A recipe becomes a stain, a toner, a glaze or a touch-up",
                          where: "kind", accepted: kinds.join(", "))
   end
 
@@ -61,7 +63,7 @@ class ColourWork
     if @body["replace"].present?
       { "op" => "change_step", "id" => @body["replace"],
         "set" => { "tint" => nil, **(kind == "stain" ? { "strength_percent" => nil } : {}), **fields,
-                   "method" => method } }
+                   **(kind == "mend" ? { "way" => "touch_up" } : { "method" => method }) } }
     else
       { "op" => "add_step", "after" => @body["after"].presence, "step" => { "id" => id, "kind" => kind, **step } }
     end
@@ -74,7 +76,12 @@ class ColourWork
 
   def kind = @body["kind"]
   def product = Shelf.products.fetch(fields["product"])
-  def step = { **fields, "method" => method, **(film? ? film : {}), **wiped }
+  def step
+    return { **fields, **SPOTS } if kind == "mend"
+
+    { **fields, "method" => method, **(film? ? film : {}), **wiped }
+  end
+
   def film? = Rhexon::Work::Kind.find(kind).film?
   def film = { "wet_um" => Rhexon::Reference.colour.tint.wet_um[kind], "coats" => 1 }
   def wiped = kind == "glaze" && product.milestone("wipe_off_latest") ? { "wipe_off" => true } : {}

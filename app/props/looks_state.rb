@@ -72,9 +72,11 @@ class LooksState
   private
 
   def laid?(step)
-    product = Shelf.products[step["product"]]
-    product && Rhexon::Schedule::Kinds.laying.include?(step["kind"]) &&
-      Rhexon::Schedule::Kinds.methods(step["kind"], product).any?
+    product = Shelf.products[step["product"]] or return false
+    kinds = Rhexon::Schedule::Kinds
+    return kinds.carries?(step["kind"], product) unless kinds.laying.include?(step["kind"])
+
+    kinds.methods(step["kind"], product).any?
   end
 
   def stages(board)

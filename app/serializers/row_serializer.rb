@@ -20,5 +20,8 @@ class RowSerializer < ApplicationSerializer
   typelize drying: [ "Ledger", NULLABLE ]
   one :floor, resource: FloorSerializer
   typelize floor: [ "Floor", NULLABLE ], air_on_at: [ :number, NULLABLE ]
+  typelize spot_mix: [ "{ ml: number; glass_ml: number; parts: Array<{ name: string; g: number; " \
+                       "drops: number }> }", NULLABLE ]
+  attribute(:spot_mix) { |row| row.spot_mix }
   attribute(:air_on_at) { |row| row.air_on_at }
 end

@@ -1,6 +1,6 @@
 # A product as the step form offers it: with the kinds of step that may use it, and how.
 class ShelfItemSerializer < ApplicationSerializer
-  TINTED = Rhexon::Schedule::Kinds.all.select { |kind| Rhexon::Schedule::Kinds.fields(kind).include?("tint") }.freeze
+  TINTED = Rhexon::Schedule::Kinds.laying.select { |kind| Rhexon::Schedule::Kinds.fields(kind).include?("tint") }.freeze
   typelize id: :string, name: :string, role: :string, mechanism: :string, fits: "Record<string, string[]>",
            retired: :boolean, wet_um: "Record<string, number>", solids_volume_percent: [ :number, { nullable: true } ],
            estimate: :boolean, cut_lb_per_gal: [ :number, { nullable: true } ], fills: "'filler' | 'slurry'",
@@ -13,10 +13,12 @@ class ShelfItemSerializer < ApplicationSerializer
     Rhexon::Schedule::Kinds.laying
       .to_h { |kind| [ kind, Rhexon::Schedule::Kinds.methods(kind, product) ] }
       .reject { |_, methods| methods.empty? }
+      .merge(Rhexon::Schedule::Kinds.carries?("mend", product) ? { "mend" => [] } : {})
   end
   attribute(:fills) { |product| Rhexon::Schedule::Kinds.natures(product).include?("filler") ? "filler" : "slurry" }
   attribute(:tints) do |product|
-    if TINTED.any? { |kind| Rhexon::Schedule::Kinds.methods(kind, product).any? }
+    if TINTED.any? { |kind| Rhexon::Schedule::Kinds.methods(kind, product).any? } ||
+        Rhexon::Schedule::Kinds.carries?("mend", product)
       Rhexon::Schedule::Kinds.tints(product, Shelf.products.values).map(&:id)
     else
       []

@@ -90,6 +90,7 @@ export default function ColourDesk(props: ColourPage) {
               ["stain", "into the bare wood, as a stain"],
               ["tone", "over what is there, as a toner"],
               ["glaze", "over what is there, as a glaze that is wiped back"],
+              ["mend", "over spots, as a touch-up"],
             ]}
             onChange={(way) => set({ way })}
           />

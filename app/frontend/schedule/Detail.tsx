@@ -275,6 +275,12 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
         {row.kind === "oil" && " It goes into the wood and builds no film."}
       </p>
       {row.leaves.length > 0 && <p className="text-head">{sentence(row.leaves)}</p>}
+      {row.spot_mix && (
+        <p className="text-second" role="status">
+          About {row.spot_mix.ml} ml for all spots. In a glass of {row.spot_mix.glass_ml} ml:{" "}
+          {row.spot_mix.parts.map(weighed).join(", ")}.
+        </p>
+      )}
       <dl className="mt-2 flex gap-6">
         <div>
           <dt className="text-label">Hands</dt>
@@ -288,6 +294,10 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
     </section>
   )
 }
+
+/** "shellac 8.5 g, walnut 0.09 g (2 drops)" */
+const weighed = ({ name, g, drops }: { name: string; g: number; drops: number }, index: number) =>
+  `${name} ${g} g${index > 0 ? ` (${drops} ${drops === 1 ? "drop" : "drops"})` : ""}`
 
 /** "Satin, 30 GU; wax on it." */
 const sentence = (parts: string[]): string => {

@@ -1,6 +1,6 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
-import { FILM_KINDS } from "@/types/kinds"
+import { FIELDS, FILM_KINDS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 import { METHODS, offered, ROLES } from "./words"
 
@@ -12,7 +12,9 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
   const film = FILM_KINDS.includes(step.kind)
   // A way that the product's page has no figure for stays shown where the step has it.
   const methods = [...new Set([...methodsOf(item, step.kind), ...(step.method ? [step.method] : [])])]
+  const spots = !FIELDS[step.kind].includes("method")
   const choose = (id: string) => {
+    if (spots) return onSet(id ? { product: id } : { product: null, tint: null })
     const next = shelf.find((candidate) => candidate.id === id)
     if (!next) return
     const methods = methodsOf(next, step.kind)
@@ -30,23 +32,28 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
           label="Product"
           value={step.product ?? ""}
           error={error("product")}
-          options={offered(shelf, step.kind, step.product).map((candidate) => [candidate.id, candidate.name])}
+          options={[
+            ...(spots ? [["", "what is at hand"] as [string, string]] : []),
+            ...offered(shelf, step.kind, step.product).map((item): [string, string] => [item.id, item.name]),
+          ]}
           onChange={choose}
         />
       </div>
-      <SelectField
-        label="Method"
-        value={step.method ?? ""}
-        error={error("method")}
-        options={methods.map((method) => [method, METHODS[method]])}
-        onChange={(method) =>
-          onSet(
-            film && item?.wet_um[method]
-              ? { method: method as Method, wet_um: item.wet_um[method] }
-              : { method: method as Method },
-          )
-        }
-      />
+      {!spots && (
+        <SelectField
+          label="Method"
+          value={step.method ?? ""}
+          error={error("method")}
+          options={methods.map((method) => [method, METHODS[method]])}
+          onChange={(method) =>
+            onSet(
+              film && item?.wet_um[method]
+                ? { method: method as Method, wet_um: item.wet_um[method] }
+                : { method: method as Method },
+            )
+          }
+        />
+      )}
       {(film || step.kind === "oil" || step.kind === "fill") && (
         <Stepper
           label={film ? "Coats" : "Times"}

@@ -25,6 +25,7 @@ export function TintFields({ step, shelf, desk, pending, error, onSet }: Props) 
   const free = (item?.tints ?? []).filter((id) => !parts.some((part) => part.product === id))
   const keep = (tint: NonNullable<Step["tint"]>) => onSet({ tint: tint.length ? tint : null })
   const wrong = error?.("tint")
+  if (!item) return <p className="text-second">Say first what it is mended with.</p>
   return (
     <div className="tint-fields">
       {FIELDS[step.kind].includes("strength_percent") && step.kind === "stain" && (

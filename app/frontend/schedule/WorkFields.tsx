@@ -4,18 +4,24 @@ import { FIELDS, WAYS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
 type Number = {
-  field: "readings" | "length_m" | "spots" | "spot_cm2"
+  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm"
   label: string
   unit?: string
   by: number
   usual: number
+  /** Only where this is so. */
+  when?: (step: Step) => boolean
 }
+
+const onWheel = (step: Step) => step.polish_on === "wheel"
 
 const NUMBERS: Number[] = [
   { field: "readings", label: "Readings", by: 1, usual: 3 },
   { field: "length_m", label: "Tape", unit: "m", by: 0.5, usual: 1 },
   { field: "spots", label: "Spots", by: 1, usual: 1 },
   { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
+  { field: "wheel_mm", label: "Wheel", unit: "mm", by: 10, usual: 356, when: onWheel },
+  { field: "wheel_rpm", label: "It turns", unit: "rpm", by: 50, usual: 600, when: onWheel },
 ]
 
 const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [string, string][] }[] = [
@@ -43,24 +49,28 @@ const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [stri
   },
 ]
 
+const NO_WHEEL = { wheel_mm: null, wheel_rpm: null }
+
 /** Numbers and choices that only some kinds of work have. */
 export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
   const has = (field: string) => FIELDS[step.kind].includes(field)
   return (
     <>
-      {NUMBERS.filter(({ field }) => has(field)).map(({ field, label, unit, by, usual }) => (
-        <Stepper
-          key={field}
-          label={label}
-          unit={unit}
-          value={step[field] ?? usual}
-          by={by}
-          least={by}
-          pending={pending(field)}
-          error={error(field)}
-          onChange={(value) => onSet({ [field]: value })}
-        />
-      ))}
+      {NUMBERS.filter(({ field, when }) => has(field) && (when?.(step) ?? true)).map(
+        ({ field, label, unit, by, usual }) => (
+          <Stepper
+            key={field}
+            label={label}
+            unit={unit}
+            value={step[field] ?? usual}
+            by={by}
+            least={by}
+            pending={pending(field)}
+            error={error(field)}
+            onChange={(value) => onSet({ [field]: value })}
+          />
+        ),
+      )}
       {has("hold") && (
         <label className="line-choice">
           <input
@@ -78,7 +88,7 @@ export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
           value={step[field] ?? ""}
           error={error(field)}
           options={options}
-          onChange={(value) => onSet({ [field]: value || null })}
+          onChange={(value) => onSet({ [field]: value || null, ...(field === "polish_on" ? NO_WHEEL : {}) })}
         />
       ))}
     </>

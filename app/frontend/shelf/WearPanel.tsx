@@ -84,7 +84,7 @@ export function WearPanel({ consumable }: { consumable?: Consumable }) {
         <span />
         {field("kinds", "Worn by", "sand, level, scuff, rub_out, coat, stain")}
         {field("methods", "by method", "spray, brush")}
-        {field("grits", "by grit", "P180")}
+        {field("grits", "by grit, pad or wool", "P180, wool-0000, pad-fine")}
         {field("per_m2", "Worn per m²")}
         {field("per_coat", "Worn per coat")}
       </div>

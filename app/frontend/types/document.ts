@@ -107,6 +107,14 @@ export interface Step {
   lubricant?: "water" | "soapy_water" | "mineral_spirit" | "oil"
   polish_on?: "cloth" | "felt" | "pad" | "wheel"
   /**
+   * Diameter of a buffing wheel.
+   */
+  wheel_mm?: number
+  /**
+   * Turns a minute of a buffing wheel.
+   */
+  wheel_rpm?: number
+  /**
    * Faces that are out of reach from then on.
    */
   closes?: string[]

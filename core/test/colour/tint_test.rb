@@ -165,4 +165,20 @@ class TintTest < CoreTest
     pours = plan.batches.find { |batch| batch.product.id == "glaze" }.sheet.pours
     assert_in_delta 6.0, pours.last.g / pours.sum(&:g) * 100, 0.01
   end
+
+  # 5 spots of 4 cm² are 20 cm², at 90 ml/m² 0.18 ml.
+  def test_spots_are_touched_up_by_spots_and_by_weight
+    mend = step("s2", "mend", way: "touch_up", spots: 5, spot_cm2: 4, product: "lacquer", tint: tint(walnut: 20))
+    steps = document(coat("s1", product: "lacquer", method: "spray", wet_um: 100), mend)
+    shop = Rhexon::Planning::Shop.new(
+      shop_json(piece(steps), products: SHELF.values.map(&:to_h), scale: { "resolution_g" => 0.01 })
+    )
+    spots = Rhexon::Picture::Sheet.new(Rhexon::Search::Planner.plan(shop), "top").rows.last.spot_mix
+    assert_in_delta 0.18, spots[:ml], 0.001
+    assert_equal %w[Lacquer Walnut], spots[:parts].map { |part| part[:name] }
+    assert_equal [ 2.0, 40 ], spots[:parts].last.values_at(:g, :drops), "a fifth of 10 ml at 1 g/ml"
+    assert_equal %w[lacquer], Rhexon::Colour::RecipeStep.carriers("mend", SHELF.values).map(&:id) - %w[glaze]
+    assert_match(/Spots are not mended with Walnut/,
+                 refusal { Rhexon::Schedule::Fitting.check_product!(mend.merge("product" => "walnut"), SHELF) }.message)
+  end
 end

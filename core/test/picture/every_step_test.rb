@@ -132,7 +132,7 @@ class EveryStepTest < CoreTest
     (Rhexon::Schedule::Kinds.all - Rhexon::Schedule::Kinds.laying).each do |kind|
       own(kind).each do |own|
         assert sound?({ "id" => "s1", "kind" => kind, **own }), "#{kind} #{own}"
-        refute sound?({ "id" => "s1", "kind" => kind, "product" => "w20", "method" => "spray", **own }), kind
+        refute sound?({ "id" => "s1", "kind" => kind, "product" => "h12", "method" => "spray", **own }), kind
       end
     end
   end

@@ -126,6 +126,37 @@ class JobsTest < CoreTest
     assert_in_delta 34 * 0.4 - 2 * 2 * 68 / 46.2 + 34 * 3, film("hall", "door").total_um, 0.001
   end
 
+  # Open 6 min, 0.7 · 30 · 0.1 / 0.25 = 8.4 m: the hall of 12 m in two halves of 30 m², the landing by the stair last. One
+  # coat of 64.5 m² at 100 µm is 6.45 l, at 30 m²/h 129 min.
+  def test_a_floor_from_its_sketch
+    job("landing")
+    row = Rhexon::Picture::Sheet.new(@plan, "landing").rows.find { |one| one.kind == "coat" }
+    sections = row.floor.sections.all
+    assert_in_delta 8.4, row.floor.limit_m, 1e-6
+    assert_equal [ 30.0, 30.0, 4.5 ], sections.map(&:area_m2)
+    assert_equal [ 0, 0, 1 ], sections.map(&:of)
+    assert_operator sections[0].rectangle.x, :<, sections[1].rectangle.x, "away from the stair first"
+    assert_equal 129, row.placement.pass.each_min
+    assert_in_delta 6.45 / 0.95 * 1.1 * 1000, row.floor.sections.ml, 1
+  end
+
+  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.97 less colourants, glaze 8 · 35 % · 0.92 between, two coats of 20. What
+  # the glaze takes at 550 nm: walnut of 8 % in 8 µm wet, so 0.0064 of its strength.
+  def test_glaze_and_toner_between_films
+    job("arch")
+    film = film("arch", "front")
+    wanted = [ 11, 18, 8 * 0.35 * 0.92, 25 * 0.2 * 0.97, 20, 20 ]
+    wanted.zip(film.layers.map(&:um)).each { |one, other| assert_in_delta one, other, 0.05 }
+    assert_equal [ false, false, true, true, false, false ], film.layers.map(&:coloured)
+    assert_in_delta 40, film.clear_over_colour[:face_um], 0.01
+    glaze = @plan.batches.find { |batch| batch.product.id == "glaze" }.sheet.pours
+    assert_in_delta 0.08, glaze.last.g / glaze.sum(&:g), 1e-4
+    stages = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("lime"), @plan.piece("arch").schedule["steps"],
+                                       @plan.shop.products).stages
+    before, after = stages.values_at(2, 3).map { |stage| stage.look.lab[0] }
+    assert_operator after, :<, before, "it veils what is below"
+  end
+
   # 12.6 · (0.55 + 0.9 + 1 + 1), 1 off by wool; 7 d to rub out; 25 GU, and wax on it.
   def test_wax_over_shellac
     job("casket")

@@ -3,7 +3,7 @@ module Rhexon
     # A recipe as work: what a step has to say so that its mix is this recipe, by weight.
     module RecipeStep
       # Kinds of work that a recipe may become.
-      KINDS = %w[stain tone glaze].freeze
+      KINDS = %w[stain tone glaze mend].freeze
 
       module_function
 
@@ -32,20 +32,23 @@ module Rhexon
       # @param products [Enumerable<Materials::Product>]
       # @return [Array<Materials::Product>] the usual one first
       def carriers(kind, products)
-        Schedule::Kinds.sorted(kind, products).select do |product|
+        # Spots are touched up with what is toned with.
+        Schedule::Kinds.sorted(kind == "mend" ? "tone" : kind, products).select do |product|
           kind == "stain" ? Optics.for(product).then { |it| it.known && it.k.sum.zero? } : clear?(product)
         end
       end
 
       # Where colour goes in a schedule: into the wood before the first that is laid on, over the last that seals
-      # it, once that is sanded.
+      # it, once that is sanded; spots are touched up in the end.
       # @param document [Hash] of a schedule
-      # @param kind [String] stain, tone or glaze
+      # @param kind [String] of KINDS
       # @return [String, nil] id of the step it comes after; nil: at the beginning
       def after(document, kind)
         steps = document["steps"]
         laid = steps.index { |step| Work::Steps.covers?(step) }
         return laid ? before(steps, laid) : steps.last&.fetch("id") if kind == "stain"
+
+        return steps.last&.fetch("id") if kind == "mend"
 
         seal = steps.rindex { |step| Work::Steps.film?(step) && Work::Kind.find(step["kind"]).phase(step) == "seal" }
         over = seal || laid or return

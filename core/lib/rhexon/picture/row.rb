@@ -94,6 +94,9 @@ module Rhexon
           .then { |words| words unless words.empty? }
       end
 
+      # @return [Hash, nil] of {SpotMix}
+      def spot_mix = SpotMix.new(@plan, @pass).to_h
+
       # @return [Hash, nil] of {CountedDrops}
       def drops = CountedDrops.new(@plan, @pass).to_h
 

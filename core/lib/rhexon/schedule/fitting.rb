@@ -14,6 +14,7 @@ module Rhexon
         if Kinds.laying.include?(step["kind"]) && Kinds.methods(step["kind"], product).any?
           return check_way_takes!(step, product)
         end
+        return if Kinds.carries?(step["kind"], product)
 
         raise InvalidInput.new(unfit(step, product), where: "steps/#{step["id"]}/product",
                                                      accepted: accepted(step["kind"], products))
@@ -146,6 +147,7 @@ module Rhexon
 
       def unfit(step, product)
         words = Words.kind(step["kind"])
+        return "Spots are not mended with #{product.name}" if step["kind"] == "mend"
         return "#{words} lays nothing on, and names #{product.name}" unless Kinds.laying.include?(step["kind"])
         if step["kind"] == "coat" && product.film?
           return "#{product.name} cannot be laid on as a film: it has no wet film or no solids"

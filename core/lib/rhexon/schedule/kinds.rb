@@ -18,6 +18,9 @@ module Rhexon
       # @return [Array<String>] kinds that lay a product on
       def laying = @laying ||= all.select { |kind| rule(kind).key?("takes") }.freeze
 
+      # @return [Boolean] work that lays nothing on faces may be done with this, by spots
+      def carries?(kind, product) = rule(kind)["carries"]&.intersect?(natures(product)) || false
+
       # @return [Hash{String=>String}] how work of a kind may be done, in words; none where there is one way
       def ways(kind) = rule(kind)["ways"] || {}
 
