@@ -140,12 +140,12 @@ class JobsTest < CoreTest
     assert_in_delta 6.45 / 0.95 * 1.1 * 1000, row.floor.sections.ml, 1
   end
 
-  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.97 less colourants, glaze 8 · 35 % · 0.92 between, two coats of 20. What
+  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.98 less its colourant, glaze 8 · 35 % · 0.92 between, two coats of 20. What
   # the glaze takes at 550 nm: walnut of 8 % in 8 µm wet, so 0.0064 of its strength.
   def test_glaze_and_toner_between_films
     job("arch")
     film = film("arch", "front")
-    wanted = [ 11, 18, 8 * 0.35 * 0.92, 25 * 0.2 * 0.97, 20, 20 ]
+    wanted = [ 11, 18, 8 * 0.35 * 0.92, 25 * 0.2 * 0.98, 20, 20 ]
     wanted.zip(film.layers.map(&:um)).each { |one, other| assert_in_delta one, other, 0.05 }
     assert_equal [ false, false, true, true, false, false ], film.layers.map(&:coloured)
     assert_in_delta 40, film.clear_over_colour[:face_um], 0.01
