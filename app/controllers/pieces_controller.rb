@@ -36,7 +36,9 @@ class PiecesController < ApplicationController
   end
 
   def edit
-    render inertia: "Pieces/Edit", props: choices.merge(piece: PieceFormSerializer.new(piece).to_h)
+    render inertia: "Pieces/Edit",
+           props: choices.merge(piece: PieceFormSerializer.new(piece).to_h, measured: Piece::Measured.new(piece).to_a,
+                                zone: Shop.current.zone)
   end
 
   # Existing faces keep their names: steps and log entries go by them.

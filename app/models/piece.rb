@@ -83,6 +83,14 @@ class Piece < ApplicationRecord
   # @return [String, nil] its kind of wood, or the nearest to it
   def species = Rhexon::Colour::Wood.named(wood) || wood_like
 
+  # What moisture readings say of it, in the air where it will live.
+  # @return [Rhexon::Prep::Moisture::Verdict, nil]
+  def moisture(readings)
+    known = Rhexon::Planning::Piece.new(faces: faces.to_h { |face| [ face.name, face.to_core ] }, use: use,
+                                        place_air: job.place_air)
+    Rhexon::Prep::Moisture.of(known, readings)
+  end
+
   def core_id = "p#{id}"
 
   def self.from_core(core_id) = find(id_of(core_id))

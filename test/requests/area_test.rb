@@ -57,7 +57,7 @@ class AreaTest < RequestTest
     assert_response :ok
     piece = Piece.find_by!(name: "Hall")
     assert_equal [ "floor", 40.0, "open" ], [ piece.use, piece.faces.first.area_m2, piece.faces.first.grain ]
-    assert_equal %w[sand clean coat], piece.schedule.document["steps"].map { |step| step["kind"] }
+    assert_equal %w[sand clean measure coat], piece.schedule.document["steps"].map { |step| step["kind"] }
     get "/pieces/#{piece.id}/schedule", headers: { "Accept" => "application/json" }
     coat = answer["sheet"]["rows"].find { |row| row["kind"] == "coat" }
     assert_equal [ 1, 2 ], coat["floor"]["sections"].map { |section| section["number"] }
@@ -77,5 +77,26 @@ class AreaTest < RequestTest
         assert_no_difference([ "Piece.count", "Job.count" ]) { keep(**wrong) }
         assert_equal where, answer.dig("error", "where"), wrong.inspect
       end
+  end
+
+  test "a floor waits for the air that its sheet wants" do
+    Product.find_by!(code: "f40").update!(figures: { "wet_um" => { "roller" => 100 }, "least_air_c" => 15 })
+    keep
+    piece = Piece.find_by!(name: "Hall")
+    touch = ->(kind, pass, **more) {
+      send_json("/entries", { client_id: SecureRandom.uuid, kind: kind, happened_at: Time.current.iso8601,
+                              pass: "#{piece.core_id}/#{pass}/1/floor", **more })
+    }
+    touch.call("started", "s4")
+    assert_match(/Measure the air comes first/, sentence)
+    touch.call("done", "s3", readings: [ 12, 60 ])
+    reading = Entry.last
+    touch.call("started", "s4")
+    assert_match(/The air was 12 °C, 60 %, and Marram F40 floor clear wants 15 °C at least/, sentence)
+    send_json("/entries", { client_id: "b", kind: "correction", happened_at: Time.current.iso8601,
+                            corrects: reading.id })
+    touch.call("done", "s3", readings: [ 17, 55 ])
+    touch.call("started", "s4")
+    assert_response :ok
   end
 end

@@ -171,4 +171,22 @@ class BenchRequestTest < RequestTest
     offer = answer["offers"].find { |one| one["id"] == "look" }
     assert_equal [ 2, "One loop of it here took 2 rounds" ], [ offer.dig("step", "again", "rounds"), offer["says"] ]
   end
+
+  test "what was measured stands on the piece's page, judged as the core judges it" do
+    measured("moisture")
+    touch("done", readings: [ 9, 9.4, 9.2 ])
+    get "/pieces/#{@piece.id}/edit"
+    found = props["measured"].first
+    assert_equal "Measure the moisture of the wood", found["what"]
+    assert_equal "9, 9.4, 9.2 %: 9.2 % in the mean, 9.2 % is what it will live at, at rest with its place",
+                 found["said"]
+    measured("lead")
+    touch("done", answer: "lead")
+    get "/pieces/#{@piece.id}/edit"
+    assert_equal [ "lead is shown" ], props["measured"].map { |one| one["said"] }
+    measured("air")
+    touch("done", readings: [ 18.5, 52 ])
+    get "/pieces/#{@piece.id}/edit"
+    assert_equal [ "18.5 °C, 52 % RH" ], props["measured"].map { |one| one["said"] }
+  end
 end

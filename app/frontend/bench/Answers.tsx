@@ -4,7 +4,7 @@ import type { Touch } from "./touch"
 
 type Props = { row: BenchRow; reads: NonNullable<BenchRow["reads"]>; onTouch: (touch: Touch) => void }
 
-const WORDS: Record<string, string> = { moisture: "Moisture", film: "Film", gloss: "Gloss at 60°" }
+const WORDS: Record<string, string> = { moisture: "Moisture", film: "Film", gloss: "Gloss at 60°", air: "Air" }
 
 /** Readings as the instrument gives them, place by place; read is done. */
 export function Readings({ row, reads, onTouch }: Props) {
@@ -12,6 +12,7 @@ export function Readings({ row, reads, onTouch }: Props) {
   const [wood, setWood] = useState("")
   const [points, setPoints] = useState("")
   const moist = reads.words === "moisture"
+  const air = reads.words === "air"
   const readings = typed
     .split(/[\s;/]+/)
     .filter(Boolean)
@@ -37,13 +38,14 @@ export function Readings({ row, reads, onTouch }: Props) {
     >
       <label className="ui-field grow">
         <span className="text-label">
-          {WORDS[reads.words] ?? reads.words}, {reads.unit}, one place after the other
+          {WORDS[reads.words] ?? reads.words}, {reads.unit}
+          {air ? "" : ", one place after the other"}
         </span>
         <input
           className="ui-input"
           inputMode="decimal"
           value={typed}
-          placeholder={moist ? "9.1 8.8 9.4" : undefined}
+          placeholder={moist ? "9.1 8.8 9.4" : air ? "18 52" : undefined}
           aria-invalid={wrong}
           onChange={(event) => setTyped(event.target.value)}
         />
@@ -79,7 +81,7 @@ export function Readings({ row, reads, onTouch }: Props) {
         </>
       )}
       <button type="submit" className="ui-tape" disabled={readings.length === 0 || wrong || amiss}>
-        Read{readings.length > 0 && !wrong ? `: ${mean(readings)} ${reads.unit}` : ""}
+        Read{readings.length > 0 && !wrong && !air ? `: ${mean(readings)} ${reads.unit}` : ""}
       </button>
     </form>
   )

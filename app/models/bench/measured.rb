@@ -28,12 +28,27 @@ class Bench::Measured
       words = Rhexon::Schedule::Words.step(step)
       return "#{words} comes first: the plan holds until it is read" unless entry
 
-      wet(piece, words, entry) if step["way"] == "moisture" && entry.body["readings"]
+      case step["way"]
+      when "moisture" then wet(piece, words, entry) if entry.body["readings"]
+      when "air" then cold(piece, step, entry)
+      end
+    end
+
+    # What the sheet of the next coat wants of the air, by what was read of it.
+    def cold(piece, step, entry)
+      t_c, rh = entry.body["readings"]
+      after = piece.schedule.steps.drop_while { |one| one["id"] != step["id"] }
+      product = Shelf.products[after.find { |one| Rhexon::Work::Steps.lays?(one) }&.fetch("product")]
+      least = [ product&.least_air_c, product&.minimum_film_c ].compact.map(&:value).max
+      return if t_c.nil? || least.nil? || t_c >= least
+
+      air = "#{format("%g", t_c)} °C#{", #{format("%g", rh)} %" if rh}"
+      "The air was #{air}, and #{product.name} wants #{least} °C at least: warm the room, take that reading back and " \
+        "read it again"
     end
 
     def wet(piece, words, entry)
-      core = ShopFloor.new.plan.piece(piece.core_id)
-      verdict = Rhexon::Prep::Moisture.of(core, entry.body["readings"])
+      verdict = piece.moisture(entry.body["readings"])
       return unless verdict&.says == "wet"
 
       "#{words} was #{verdict.mean.round(1)} %, too wet to go on: let it dry, take that reading back and read it again"
@@ -73,10 +88,11 @@ class Bench::Measured
 
   def read
     unit, most = Rhexon::Schedule::Kinds.reads("measure", @step["way"]) || [ "", 100 ]
-    known = @body["readings"].size <= MOST_READINGS &&
+    most_readings = @step["way"] == "air" ? 2 : MOST_READINGS
+    known = @body["readings"].size <= most_readings &&
       @body["readings"].all? { |one| one.is_a?(Numeric) && one.between?(0, most) }
     Rhexon.refuse_unless(known, "A reading is a number", where: "readings",
-                                accepted: "up to #{MOST_READINGS} from 0 to #{most} #{unit}".strip)
+                                accepted: "up to #{most_readings} from 0 to #{most} #{unit}".strip)
     @body["readings"]
   end
 

@@ -1,4 +1,5 @@
-# A floor that was sketched as a piece of a job, with a first schedule: sanded by machine, cleaned, laid on in sections.
+# A floor that was sketched as a piece of a job, with a first schedule: sanded by machine, cleaned, and laid on in
+# sections once the air is what the sheet wants.
 class Piece::FromSketch
   LADDER = %w[P80 P100 P120].freeze
   FACE = "floor".freeze
@@ -41,7 +42,8 @@ class Piece::FromSketch
   def steps
     [ { "id" => "s1", "kind" => "sand", "grits" => LADDER, "machine" => true },
       { "id" => "s2", "kind" => "clean", "way" => "vacuum" },
-      { "id" => "s3", "kind" => "coat", "role" => "top", "product" => @area.product.id, "method" => @area.method,
+      { "id" => "s3", "kind" => "measure", "way" => "air", "readings" => 1, "hold" => true },
+      { "id" => "s4", "kind" => "coat", "role" => "top", "product" => @area.product.id, "method" => @area.method,
         "wet_um" => @area.wet_um, "coats" => @area.coats } ]
   end
 end

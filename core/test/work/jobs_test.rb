@@ -126,8 +126,8 @@ class JobsTest < CoreTest
     assert_in_delta 34 * 0.4 - 2 * 2 * 68 / 46.2 + 34 * 3, film("hall", "door").total_um, 0.001
   end
 
-  # Open 6 min, 0.7 · 30 · 0.1 / 0.25 = 8.4 m: the hall of 12 m in two halves of 30 m², the landing by the stair last. One
-  # coat of 64.5 m² at 100 µm is 6.45 l, at 30 m²/h 129 min.
+  # Open 6 min, 0.7 · 30 · 0.1 / 0.25 = 8.4 m: the hall of 12 m in two halves of 30 m², the landing by the stair last.
+  # One coat of 64.5 m² at 100 µm is 6.45 l, at 30 m²/h 129 min.
   def test_a_floor_from_its_sketch
     job("landing")
     row = Rhexon::Picture::Sheet.new(@plan, "landing").rows.find { |one| one.kind == "coat" }
@@ -140,8 +140,7 @@ class JobsTest < CoreTest
     assert_in_delta 6.45 / 0.95 * 1.1 * 1000, row.floor.sections.ml, 1
   end
 
-  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.98 less its colourant, glaze 8 · 35 % · 0.92 between, two coats of 20. What
-  # the glaze takes at 550 nm: walnut of 8 % in 8 µm wet, so 0.0064 of its strength.
+  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.98 less its colourant, glaze 8 · 35 % · 0.92 between, two coats of 20.
   def test_glaze_and_toner_between_films
     job("arch")
     film = film("arch", "front")

@@ -1,10 +1,14 @@
 import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { cleaned, type PieceForm as Form, PieceFields } from "@/components/PieceFields"
 import { Shell } from "@/components/Shell"
+import { when } from "@/lib/time"
 import type { PieceChoices, PieceForm } from "@/types"
 
+type Measured = { what: string; said: string; at: number }
+type Props = PieceChoices & { piece: PieceForm; measured: Measured[]; zone: string }
+
 /** Change what is known of a piece; its faces keep their names, since steps and log go by them. */
-export default function EditPiece({ piece, ...choices }: PieceChoices & { piece: PieceForm }) {
+export default function EditPiece({ piece, measured, zone, ...choices }: Props) {
   const errors = usePage<{ errors: Record<string, string> }>().props.errors
   const form = useForm<Form>({
     name: piece.name,
@@ -40,6 +44,18 @@ export default function EditPiece({ piece, ...choices }: PieceChoices & { piece:
           choices={choices}
           kept={piece.faces.map((face) => face.name)}
         />
+        {measured.length > 0 && (
+          <section aria-label="What was measured">
+            <h2 className="text-head">What was measured</h2>
+            <ul>
+              {measured.map(({ what, said, at }) => (
+                <li key={`${at} ${what}`} className="thin-rule py-1">
+                  {what}: <b>{said}</b> <span className="text-second">{when(at, zone)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <div className="flex gap-3">
           <button type="submit" className="ui-tape" disabled={form.processing}>
             Keep the change

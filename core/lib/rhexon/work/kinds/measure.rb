@@ -6,7 +6,7 @@ module Rhexon
         def minutes(step, _area_m2, _use) = hands.measure_min + (step["readings"] || 3) * hands.reading_min
         # What is read of the wood, or of a paint that may hold lead, waits for nothing.
         def waits(step, lower, _coated_later)
-          return [] if %w[moisture lead].include?(step["way"])
+          return [] if %w[moisture lead air].include?(step["way"])
 
           super
         end

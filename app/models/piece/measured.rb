@@ -1,0 +1,43 @@
+# What measures at the bench have told of a piece, in words, the newest first.
+class Piece::Measured
+  VERDICTS = {
+    "wet" => "too wet to finish", "unmeasured" => "too few readings", "uneven" => "unevenly dry",
+    "off" => "not yet at rest with its place", "right" => "at rest with its place"
+  }.freeze
+
+  # @param piece [Piece]
+  def initialize(piece)
+    @piece = piece
+  end
+
+  # @return [Array<Hash>] :what, :said and :at (minute)
+  def to_a
+    Entry.standing(@piece).reverse.filter_map do |entry|
+      step = steps[entry.pass_key.to_s.split("/")[1]]
+      said = entry.kind == "done" && step && said(step, entry.body) or next
+      { what: Rhexon::Schedule::Words.step(step), said: said, at: entry.happened_at.to_i / 60 }
+    end
+  end
+
+  private
+
+  def steps
+    @steps ||= @piece.schedule.steps.select { |step| step["kind"] == "measure" }.index_by { |step| step["id"] }
+  end
+
+  # @return [String, nil] nil: done without a reading
+  def said(step, body)
+    answer = body["answer"] and return Rhexon::Schedule::Kinds.answers("measure", step["way"])&.fetch(answer, nil)
+    readings = body["readings"] or return
+    unit, = Rhexon::Schedule::Kinds.reads("measure", step["way"])
+    return "#{readings[0]} °C#{", #{readings[1]} % RH" if readings[1]}" if step["way"] == "air"
+
+    [ "#{readings.join(", ")} #{unit}", (verdict(readings) if step["way"] == "moisture") ].compact.join(": ")
+  end
+
+  def verdict(readings)
+    found = @piece.moisture(readings)
+    "#{found.mean.round(1)} % in the mean, #{found.target.round(1)} % is what it will live at, " \
+      "#{VERDICTS.fetch(found.says)}"
+  end
+end
