@@ -32,7 +32,7 @@ class AreaTest < RequestTest
   end
 
   test "what cannot be is refused with its place" do
-    { { parts: [] } => "rectangles", { parts: "all" } => "parts", { exit: [ 1 ] } => "exit",
+    { { parts: [] } => "parts", { parts: "all" } => "parts", { exit: [ 1 ] } => "exit",
       { product: "x" } => "product", { room: "x" } => "room", { tool: "mop" } => "tool",
       { strips: "round" } => "strips",
       {

@@ -178,7 +178,7 @@ class BenchRequestTest < RequestTest
     get "/pieces/#{@piece.id}/edit"
     found = props["measured"].first
     assert_equal "Measure the moisture of the wood", found["what"]
-    assert_equal "9, 9.4, 9.2 %: 9.2 % in the mean, 9.2 % is what it will live at, at rest with its place",
+    assert_equal "9, 9.4, 9.2 %: 9.2 % in the mean, 9.3 % is what it will live at, at rest with its place",
                  found["said"]
     measured("lead")
     touch("done", answer: "lead")

@@ -26,6 +26,8 @@ module Rhexon
 
       # @return [Hash, nil] nil where no drops are to be told
       def to_h
+        return unless Mixing::Laying.rubbed?(@pass) || @pass.step["again"]
+
         { expected: expected, used: used, trend: trend } if expected || used.any?
       end
 
