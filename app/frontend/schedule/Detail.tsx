@@ -1,30 +1,15 @@
 import { type ReactNode, useEffect, useState } from "react"
-import { inkOn } from "@/colour/ink"
 import { Cautions } from "@/components/Cautions"
 import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
-import { useMeasures } from "@/lib/units"
 import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
-import { FilmControl } from "./FilmControl"
+import { ColourTab, MixTab, PlaceTab, StepTab } from "./DetailTabs"
 import { FloorTab } from "./FloorTab"
-import { GritsField } from "./GritsField"
-import { HardWindows } from "./HardWindows"
-import { Ledger } from "./Ledger"
-import { LoopFields } from "./LoopFields"
-import { CoatFields, ThinningFields } from "./MaterialFields"
-import { MixForPass } from "./MixForPass"
-import { PlaceFields } from "./PlaceFields"
-import { StepFields, WhereFields } from "./StepFields"
-import { StepOrder } from "./StepOrder"
 import type { StepFieldsProps, StepSet } from "./stepProps"
-import { TintFields } from "./TintFields"
-import { WhenControl } from "./WhenControl"
-import { WorkDrawing } from "./WorkDrawing"
-import { WorkFields } from "./WorkFields"
 import { METHODS } from "./words"
 
-type Props = {
+export type Props = {
   sheet: Sheet
   row: Row
   shelf: ShelfItem[]
@@ -49,13 +34,6 @@ type Props = {
   onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
   onMove: (row: Row, start: number) => void
   onUnpin: (row: Row) => void
-}
-
-/** Why the plan has put work in by itself. */
-const INSERTED: Record<string, string> = {
-  wipe_off: "What was flooded on comes off before it is tacky.",
-  unmask: "The tape comes off while the film still parts along it.",
-  scuff: "The window below is shut when hands are free, so the plan scuffs first.",
 }
 
 /** Fields that stand on another tab than the first. */
@@ -155,152 +133,4 @@ function says(row: Row, step: Step, item: ShelfItem | undefined, zone: string): 
     : [item?.name, step.method && item ? METHODS[step.method] : null, row.pattern]
   const hands = row.hands_min > 0 ? `${duration(row.hands_min)} hands` : null
   return [...what, hands].filter(Boolean).join(", ")
-}
-
-type TabProps = Props & { step: Step; fields: StepFieldsProps }
-
-/** What is changed most: when, with what, how thick; and why it dries as long as it does. */
-function StepTab(props: TabProps) {
-  const { row, sheet, step, fields } = props
-  const ledger = row.drying ?? row.waits[0] ?? null
-  return (
-    <div className="detail-body">
-      <div>
-        {row.inserted ? (
-          <p className="text-second">{INSERTED[row.kind]}</p>
-        ) : (
-          <>
-            <WhenControl {...props} />
-            <StepFields {...fields} />
-            <StepOrder steps={sheet.document.steps} step={step} onEdit={props.onEdit} />
-          </>
-        )}
-      </div>
-      <div>
-        {FILM_KINDS.includes(step.kind) && !row.inserted ? (
-          <FilmControl
-            {...props}
-            item={props.shelf.find((candidate) => candidate.id === step.product)}
-            onWet={(wet_um) => fields.onSet({ wet_um })}
-          />
-        ) : (
-          <>
-            {step.kind === "look" && !row.inserted && (
-              <LoopFields
-                {...fields}
-                steps={sheet.document.steps}
-                rows={sheet.rows}
-                round={row.round}
-                zone={sheet.zone}
-              />
-            )}
-            <Window row={row} sheet={sheet} />
-          </>
-        )}
-      </div>
-      <div>
-        {ledger ? (
-          <Ledger ledger={ledger} zone={sheet.zone} title={ledgerTitle(row, ledger === row.drying)} />
-        ) : (
-          <p className="text-second">Nothing has to dry before this.</p>
-        )}
-      </div>
-    </div>
-  )
-}
-
-const AROUND = ["before this step", "after it"]
-
-/** What colours it, by weight, and what that does to the look. */
-function ColourTab({ shelf, step, fields, colours, desk, pending, error }: TabProps) {
-  return (
-    <div className="detail-colour">
-      <TintFields {...{ step, shelf, desk, pending, error }} onSet={fields.onSet} />
-      {colours && (
-        <ul className="look-row" aria-label="The look">
-          {colours.map(({ hex, lightness }, index) => (
-            <li key={AROUND[index]} className="look-beside" style={{ background: hex, color: inkOn(lightness) }}>
-              {AROUND[index]}
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
-  )
-}
-
-function MixTab({ row, step, fields, zone }: { row: Row; step: Step; fields: StepFieldsProps; zone: string }) {
-  const thinning = FILM_KINDS.includes(step.kind) && <ThinningFields {...fields} />
-  if (!row.mix) return <div className="step-fields">{thinning}</div>
-  return <MixForPass row={row} mix={row.mix} zone={zone} thinning={thinning} {...fields} />
-}
-
-/** How it is worked, where it dries, and what may not be missed. */
-function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) {
-  return (
-    <div className="detail-place">
-      {FIELDS[step.kind].includes("product") && <PlaceFields {...fields} sheet={sheet} edges={edges} />}
-      {FIELDS[step.kind].includes("coats_a_day") && <CoatFields {...fields} />}
-      {step.kind === "fill" && (
-        <>
-          {step.way === "slurry" && <GritsField {...fields} />}
-          <WorkFields {...fields} />
-        </>
-      )}
-      <WhereFields {...fields} />
-      <HardWindows sheet={sheet} row={row} step={step} onSet={fields.onSet} onEdit={onEdit} />
-    </div>
-  )
-}
-
-function ledgerTitle(row: Row, own: boolean): string {
-  const words = own ? row.drying?.words : row.waits[0]?.words
-  return own ? `From laying to ${words}` : `Waits: ${words}`
-}
-
-function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
-  const { film } = useMeasures()
-  const by = film.text(Math.abs(row.change_um ?? 0), 1)
-  const left = film.text(row.film_um ?? 0)
-  const change = row.change_um
-    ? `${row.change_um > 0 ? "Adds" : "Takes"} ${by}, ${left} left.`
-    : "Leaves the film as it is."
-  return (
-    <section aria-label="What it does">
-      <WorkDrawing row={row} />
-      {row.kind !== "look" && <h3 className="text-head">On the face</h3>}
-      <p className="text-second">
-        {row.kind !== "look" && change}
-        {row.kind === "stain" && " Colour goes into the wood."}
-        {row.kind === "oil" && " It goes into the wood and builds no film."}
-      </p>
-      {row.leaves.length > 0 && <p className="text-head">{sentence(row.leaves)}</p>}
-      {row.spot_mix && (
-        <p className="text-second" role="status">
-          About {row.spot_mix.ml} ml for all spots. In a glass of {row.spot_mix.glass_ml} ml:{" "}
-          {row.spot_mix.parts.map(weighed).join(", ")}.
-        </p>
-      )}
-      <dl className="mt-2 flex gap-6">
-        <div>
-          <dt className="text-label">Hands</dt>
-          <dd className="text-head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
-        </div>
-        <div>
-          <dt className="text-label">Hands end</dt>
-          <dd className="text-head">{when(row.hands_end, sheet.zone)}</dd>
-        </div>
-      </dl>
-    </section>
-  )
-}
-
-/** "shellac 8.5 g, walnut 0.09 g (2 drops)" */
-const weighed = ({ name, g, drops }: { name: string; g: number; drops: number }, index: number) =>
-  `${name} ${g} g${index > 0 ? ` (${drops} ${drops === 1 ? "drop" : "drops"})` : ""}`
-
-/** "Satin, 30 GU; wax on it." */
-const sentence = (parts: string[]): string => {
-  const joined = parts.join("; ")
-  return `${joined.charAt(0).toUpperCase()}${joined.slice(1)}.`
 }

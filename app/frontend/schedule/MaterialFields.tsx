@@ -21,9 +21,12 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
     const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
     // A filler is wiped off, a finish is rubbed in as a slurry: the product says which.
     const way = step.kind === "fill" ? { way: next.fills } : {}
-    if (!method || method === step.method) return onSet({ product: id, ...way })
+    // What does not go into the other product stays behind.
+    const kept = step.tint?.filter((part) => next.tints.includes(part.product))
+    const tint = step.tint ? { tint: kept?.length ? kept : null } : {}
+    if (!method || method === step.method) return onSet({ product: id, ...way, ...tint })
     const wet = film ? { wet_um: next.wet_um[method] ?? step.wet_um } : {}
-    onSet({ product: id, method, ...wet, ...way })
+    onSet({ product: id, method, ...wet, ...way, ...tint })
   }
   return (
     <>

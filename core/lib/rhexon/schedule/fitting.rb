@@ -42,7 +42,7 @@ module Rhexon
         ids = tint.map { |part| part["product"] }
         Rhexon.refuse_unless(ids.uniq == ids, "A colourant is named twice", where: where, accepted: "each once")
         sum = tint.sum { |part| part["percent"] }
-        most = 100 - (step["strength_percent"] || 1)
+        most = [ 100 - (step["strength_percent"] || 1), 0 ].max
         Rhexon.refuse_unless(
           sum <= most,
           "The colourants come to #{format("%g", sum.round(2))} % of the mix and leave no room for the rest",

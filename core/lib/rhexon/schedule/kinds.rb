@@ -54,7 +54,9 @@ module Rhexon
 
       # What a product can be to a step.
       # @return [Array<String>] of film, glaze, colour, filler, oil and wax
-      def natures(product)
+      def natures(product) = (@natures ||= ObjectSpace::WeakMap.new)[product] ||= found_natures(product).freeze
+
+      def found_natures(product)
         return [] if Materials::Cautions.refusal(product)
 
         {
@@ -87,9 +89,10 @@ module Rhexon
       # @return [Array<Materials::Product>]
       def tints(product, products)
         products.select do |colourant|
-          !colourant.retired? && colourant.id != product.id && Materials::Cautions.refusal(colourant).nil? &&
-            (concentrate?(colourant) ||
-              (natures(colourant).include?("colour") && colourant.carrier == product.carrier))
+          next if colourant.retired? || colourant.id == product.id
+          next colourant.carrier == product.carrier if natures(colourant).include?("colour")
+
+          concentrate?(colourant) && Materials::Cautions.refusal(colourant).nil?
         end
       end
 
@@ -108,7 +111,7 @@ module Rhexon
       def rule(kind) = table.kinds.fetch(kind)
       def table = Reference.kinds
 
-      private_class_method :film_methods, :rule, :table
+      private_class_method :found_natures, :film_methods, :rule, :table
     end
   end
 end
