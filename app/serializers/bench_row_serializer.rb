@@ -8,7 +8,7 @@ class BenchRowSerializer < ApplicationSerializer
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
            round: [ :number, NULLABLE ],
-           reads: [ "{ words: string; unit: string; most: number }", NULLABLE ],
+           reads: [ "{ words: string; unit: string; least: number; most: number; count: number }", NULLABLE ],
            answers: [ "Array<[string, string]>", NULLABLE ]
   typelize drops: [ "{ expected: number | null; used: number[]; trend: string | null }", NULLABLE ]
   attribute(:drops) { |row| row.drops }
@@ -21,14 +21,15 @@ class BenchRowSerializer < ApplicationSerializer
   attribute(:asks) { |row| row.placement.pass.step["asks"] }
   # Of a look that sends steps round again: how often that was done.
   attribute(:round) { |row| row.placement.pass.coat - 1 if row.placement.pass.step["again"] }
-  # Of a measure: what is typed, or what it is answered with.
+  # Of a measure or a test: what is typed, or what it is answered with.
   attribute(:reads) do |row|
     way = row.placement.pass.step["way"]
-    unit, most = Rhexon::Schedule::Kinds.reads("measure", way) if row.kind == "measure"
-    { words: way, unit: unit, most: most } if unit
+    unit, least, most, count = Rhexon::Schedule::Kinds.reads("measure", way) if row.kind == "measure"
+    { words: way, unit: unit, least: least, most: most, count: count } if unit
   end
   attribute(:answers) do |row|
-    Rhexon::Schedule::Kinds.answers("measure", row.placement.pass.step["way"])&.to_a if row.kind == "measure"
+    answered = %w[measure test].include?(row.kind)
+    Rhexon::Schedule::Kinds.answers(row.kind, row.placement.pass.step["way"])&.to_a if answered
   end
   attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
   attribute(:waits_until) { |row| row.waits.first&.reached_at }

@@ -72,7 +72,11 @@ describe("what hands should take up", () => {
 
   test("moisture is read place by place and sent with the work that is done", () => {
     const touches = show({
-      next: row({ kind: "measure", words: "Measure the moisture", reads: { words: "moisture", unit: "%", most: 100 } }),
+      next: row({
+        kind: "measure",
+        words: "Measure the moisture",
+        reads: { words: "moisture", unit: "%", least: 0, most: 100, count: 100 },
+      }),
     })
     const read = screen.getByRole("button", { name: /^Read/ }) as HTMLButtonElement
     expect(read.disabled).toBe(true)
@@ -86,7 +90,7 @@ describe("what hands should take up", () => {
   })
 
   test("a pin meter's correction goes along with the readings", () => {
-    const reads = { words: "moisture", unit: "%", most: 100 }
+    const reads = { words: "moisture", unit: "%", least: 0, most: 100, count: 100 }
     const touches = show({ next: row({ kind: "measure", words: "Measure the moisture", reads }) })
     fireEvent.change(screen.getByLabelText(/Moisture, %/), { target: { value: "12" } })
     fireEvent.change(screen.getByLabelText(/wood at, °C/), { target: { value: "5" } })

@@ -184,6 +184,18 @@ class BenchRequestTest < RequestTest
     touch("done", answer: "lead")
     get "/pieces/#{@piece.id}/edit"
     assert_equal [ "lead is shown" ], props["measured"].map { |one| one["said"] }
+    measured("colour")
+    touch("done", readings: [ 64.5, 8, 21 ])
+    get "/pieces/#{@piece.id}/edit"
+    assert_equal [ "L* 64.5, a* 8, b* 21" ], props["measured"].map { |one| one["said"] }
+    test = { "id" => "s2", "kind" => "test", "way" => "water" }
+    @piece = make_piece(name: "Tray", steps: [ coat("s1", coats: 1), test ])
+    @pass = "#{@piece.core_id}/s2/1/top"
+    touch("done", answer: "holds")
+    assert_match(/What the test showed is missing. Accepted: stands, marks/, sentence)
+    touch("done", answer: "marks")
+    get "/pieces/#{@piece.id}/edit"
+    assert_equal [ "it is marked" ], props["measured"].map { |one| one["said"] }
     measured("air")
     touch("done", readings: [ 18.5, 52 ])
     get "/pieces/#{@piece.id}/edit"

@@ -4,7 +4,15 @@ import type { Touch } from "./touch"
 
 type Props = { row: BenchRow; reads: NonNullable<BenchRow["reads"]>; onTouch: (touch: Touch) => void }
 
-const WORDS: Record<string, string> = { moisture: "Moisture", film: "Film", gloss: "Gloss at 60°", air: "Air" }
+const WORDS: Record<string, string> = {
+  moisture: "Moisture",
+  film: "Film",
+  gloss: "Gloss at 60°",
+  air: "Air",
+  colour: "Colour by day",
+}
+
+const EXAMPLES: Record<string, string> = { moisture: "9.1 8.8 9.4", air: "18 52", colour: "64.5 8.0 21.5" }
 
 /** Readings as the instrument gives them, place by place; read is done. */
 export function Readings({ row, reads, onTouch }: Props) {
@@ -12,12 +20,13 @@ export function Readings({ row, reads, onTouch }: Props) {
   const [wood, setWood] = useState("")
   const [points, setPoints] = useState("")
   const moist = reads.words === "moisture"
-  const air = reads.words === "air"
+  // One thing of several numbers, not one number from several places.
+  const one = reads.count < 10
   const readings = typed
     .split(/[\s;/]+/)
     .filter(Boolean)
     .map(number)
-  const wrong = readings.some((reading) => !(reading >= 0 && reading <= reads.most))
+  const wrong = readings.some((reading) => !(reading >= reads.least && reading <= reads.most))
   const correction = [wood, points].map((text) => (text.trim() === "" ? null : number(text)))
   const amiss = correction.some((value) => Number.isNaN(value))
   return (
@@ -39,19 +48,19 @@ export function Readings({ row, reads, onTouch }: Props) {
       <label className="ui-field grow">
         <span className="text-label">
           {WORDS[reads.words] ?? reads.words}, {reads.unit}
-          {air ? "" : ", one place after the other"}
+          {one ? "" : ", one place after the other"}
         </span>
         <input
           className="ui-input"
           inputMode="decimal"
           value={typed}
-          placeholder={moist ? "9.1 8.8 9.4" : air ? "18 52" : undefined}
+          placeholder={EXAMPLES[reads.words]}
           aria-invalid={wrong}
           onChange={(event) => setTyped(event.target.value)}
         />
         {wrong && (
           <span className="error-text" role="alert">
-            A reading is a number from 0 to {reads.most} {reads.unit}.
+            A reading is a number from {reads.least} to {reads.most} {reads.unit}.
           </span>
         )}
       </label>
@@ -81,7 +90,7 @@ export function Readings({ row, reads, onTouch }: Props) {
         </>
       )}
       <button type="submit" className="ui-tape" disabled={readings.length === 0 || wrong || amiss}>
-        Read{readings.length > 0 && !wrong && !air ? `: ${mean(readings)} ${reads.unit}` : ""}
+        Read{readings.length > 0 && !wrong && !one ? `: ${mean(readings)} ${reads.unit}` : ""}
       </button>
     </form>
   )

@@ -3,7 +3,7 @@ import type { Operation, Row, Sheet, Step } from "@/types"
 import type { StepSet } from "./stepProps"
 
 type Flag = "one_batch" | "wet_on_wet" | "while_soft" | "wipe_off"
-const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: string }[] = [
+const FLAGS: { flag: Flag; fits: (step: Step, below?: Step) => boolean; words: string; why: string }[] = [
   {
     flag: "one_batch",
     fits: (step) => step.kind === "coat" && (step.coats ?? 1) > 1,
@@ -12,7 +12,7 @@ const FLAGS: { flag: Flag; fits: (step: Step) => boolean; words: string; why: st
   },
   {
     flag: "wet_on_wet",
-    fits: (step) => step.kind === "coat" && (step.coats ?? 1) > 1,
+    fits: (step, below) => step.kind === "coat" && ((step.coats ?? 1) > 1 || below?.product === step.product),
     words: "Wet on wet",
     why: "By the flash-off times of its sheet; without them it has no effect.",
   },
@@ -44,7 +44,9 @@ export function HardWindows({
   onSet: (fields: StepSet) => void
   onEdit: (operation: Operation) => void
 }) {
-  const flags = FLAGS.filter((candidate) => candidate.fits(step))
+  const steps = sheet.document.steps
+  const below = steps.slice(0, steps.indexOf(step)).findLast((other) => other.product)
+  const flags = FLAGS.filter((candidate) => candidate.fits(step, below))
   const pinned = step.pins?.find((pin) => pin.coat === row.coat && same(pin.faces, row.faces, sheet))
   const hands = (sheet.people.length > 1 || pinned?.person) && row.status === "planned" && row.hands_min > 0
   if (flags.length === 0 && !hands) return null

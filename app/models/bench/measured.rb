@@ -1,7 +1,8 @@
-# What a measure at the bench brings: readings, as the meter gives them and as they count, or an answer; and what does
-# not go on before it.
+# What a measure or a test at the bench brings: readings, as the meter gives them and as they count, or an answer; and
+# what does not go on before it.
 class Bench::Measured
-  MOST_READINGS = 100
+  # What is read of a way that says nothing else: unit, least, most, and how many.
+  PLAIN = [ "", 0, 100, 100 ].freeze
 
   class << self
     # @param key [String] of a pass
@@ -9,7 +10,7 @@ class Bench::Measured
     def step(key)
       piece, id = key.to_s.split("/")
       found = Piece.find_by(id: Piece.id_of(piece))&.schedule&.steps&.find { |one| one["id"] == id }
-      found if found && found["kind"] == "measure"
+      found if found && %w[measure test].include?(found["kind"])
     end
 
     # Nothing goes on where a measure holds it: until that is read, nor after readings that are too wet.
@@ -75,7 +76,7 @@ class Bench::Measured
 
   private
 
-  def answers = Rhexon::Schedule::Kinds.answers("measure", @step["way"])
+  def answers = Rhexon::Schedule::Kinds.answers(@step["kind"], @step["way"])
 
   # Work that was done before answers were asked for has none.
   def answer
@@ -87,13 +88,12 @@ class Bench::Measured
   end
 
   def read
-    unit, most = Rhexon::Schedule::Kinds.reads("measure", @step["way"]) || [ "", 100 ]
-    most_readings = @step["way"] == "air" ? 2 : MOST_READINGS
-    known = @body["readings"].size <= most_readings &&
-      @body["readings"].all? { |one| one.is_a?(Numeric) && one.between?(0, most) }
+    unit, least, most, count = Rhexon::Schedule::Kinds.reads(@step["kind"], @step["way"]) || PLAIN
+    known = @body["readings"].size <= count &&
+      @body["readings"].all? { |one| one.is_a?(Numeric) && one.between?(least, most) }
     Rhexon.refuse_unless(known, "A reading is a number", where: "readings",
-                                accepted: "up to #{most_readings} from 0 to #{most} #{unit}".strip)
-    @body["readings"]
+                                accepted: "up to #{count} from #{least} to #{most} #{unit}".strip)
+    @body["readings"].tap { |lab| Rhexon::Boards::Readings.check("lab", lab) if @step["way"] == "colour" }
   end
 
   def corrected? = @step["way"] == "moisture" && (@body["t_c"] || @body["points"])

@@ -1,4 +1,4 @@
-# What measures at the bench have told of a piece, in words, the newest first.
+# What measures and tests at the bench have told of a piece, in words, the newest first.
 class Piece::Measured
   VERDICTS = {
     "wet" => "too wet to finish", "unmeasured" => "too few readings", "uneven" => "unevenly dry",
@@ -22,14 +22,17 @@ class Piece::Measured
   private
 
   def steps
-    @steps ||= @piece.schedule.steps.select { |step| step["kind"] == "measure" }.index_by { |step| step["id"] }
+    @steps ||= @piece.schedule.steps.select { |step| %w[measure test].include?(step["kind"]) }.index_by { |step| step["id"] }
   end
 
   # @return [String, nil] nil: done without a reading
   def said(step, body)
-    answer = body["answer"] and return Rhexon::Schedule::Kinds.answers("measure", step["way"])&.fetch(answer, nil)
+    answers = Rhexon::Schedule::Kinds.answers(step["kind"], step["way"])
+    return answers&.fetch(body["answer"], nil) if body["answer"]
+
     readings = body["readings"] or return
     unit, = Rhexon::Schedule::Kinds.reads("measure", step["way"])
+    return "L* #{readings[0]}, a* #{readings[1]}, b* #{readings[2]}" if step["way"] == "colour"
     return "#{readings[0]} °C#{", #{readings[1]} % RH" if readings[1]}" if step["way"] == "air"
 
     [ "#{readings.join(", ")} #{unit}", (verdict(readings) if step["way"] == "moisture") ].compact.join(": ")

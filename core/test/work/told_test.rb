@@ -74,4 +74,15 @@ class ToldTest < CoreTest
     assert_match(/the air where it will live, 24 °C and 30 %, wood comes to 6/,
                  findings("prep.moisture", *steps, **given, place_air: { "t_c" => 24, "rh" => 30 }).first.sentence)
   end
+
+  def test_a_colour_read_before_anything_is_done_is_where_the_look_begins
+    log = [ done("s1", readings: [ 61.0, 9.0, 22.0 ]) ]
+    now = ->(*steps, **given) { shop(*steps, log: log, **given).pieces.first.faces["show"]["found"] }
+    read = measure("colour")
+    assert_equal({ "is" => "bare", "lab" => [ 61.0, 9.0, 22.0 ] }, now.call(read, coat("s2"), found: nil))
+    typed = now.call(read, found: { "is" => "bare", "lab" => [ 50, 9, 20 ] })
+    assert_equal [ 50, 9, 20 ], typed["lab"], "what was typed stays"
+    late = shop(coat("s2"), read, log: log, found: nil).pieces.first.faces["show"]["found"]
+    assert_nil late, "what is read of our own coats is no beginning"
+  end
 end

@@ -30,7 +30,8 @@ module Rhexon
       # @return [Hash{String=>String}, nil] answers of work that is done that way, in words
       def answers(kind, way) = rule(kind).dig("answers", way)
 
-      # @return [Array(String, Numeric), nil] unit of what is read, and the most that can be
+      # @return [Array(String, Numeric, Numeric, Integer), nil] unit of what is read, its least and most, and how many
+      #   numbers at most
       def reads(kind, way) = rule(kind).dig("reads", way)
 
       # @return [Array<String>] what work of a kind may rub with: paper, pad, wool, powder, compound

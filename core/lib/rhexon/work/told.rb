@@ -1,6 +1,7 @@
 module Rhexon
   module Work
-    # What measures at the bench have told of an old finish: what softens it, and how thick it is.
+    # What measures at the bench have told of how a face was found: what softens an old finish, how thick it is, and
+    # what is read of its colour before anything is done to it.
     module Told
       module_function
 
@@ -8,7 +9,10 @@ module Rhexon
       # @param log [Array<Hash>] of the shop
       # @return [Hash{String=>Hash}] face id => face, what was found on it as it is known by now
       def faces(record, log)
-        measures = (record["schedule"]["steps"] || []).select { |step| step["kind"] == "measure" }
+        steps = record["schedule"]["steps"] || []
+        measures = steps.select do |step|
+          step["kind"] == "measure" && (step["way"] != "colour" || untouched?(steps, step))
+        end
         record["faces"].to_h do |face|
           told = measures.reduce(face) { |known, step| tell(known, step, entry(record, step, face, log)) }
           [ face["id"], told ]
@@ -26,8 +30,11 @@ module Rhexon
       end
 
       def tell(face, step, entry)
+        return face unless entry
+        return read_of(face, entry["readings"]) if step["way"] == "colour"
+
         found = face["found"]
-        return face unless entry && found && %w[coated unknown].include?(found["is"])
+        return face unless found && %w[coated unknown].include?(found["is"])
 
         known = case step["way"]
         when "solvent_drop" then { "family" => entry["answer"] } if found["is"] == "unknown" && entry["answer"]
@@ -35,7 +42,23 @@ module Rhexon
         end
         known ? face.merge("found" => found.merge(known)) : face
       end
-      private_class_method :entry, :tell
+
+      # Nothing was laid on, and nothing taken off, before it.
+      def untouched?(steps, measure)
+        steps.take_while { |step| !step.equal?(measure) }.none? do |step|
+          work = Kind.find(step["kind"])
+          work.lays? || work.bares?(step)
+        end
+      end
+
+      # What was typed on the face's page stays.
+      def read_of(face, readings)
+        found = face["found"] || { "is" => "bare" }
+        return face if readings&.size != 3 || found["lab"]
+
+        face.merge("found" => found.merge("lab" => readings))
+      end
+      private_class_method :entry, :tell, :untouched?, :read_of
     end
   end
 end
