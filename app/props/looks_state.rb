@@ -23,9 +23,11 @@ class LooksState
   end
 
   # Of the steps on a face of a piece.
+  # @param plan [Rhexon::Planning::Plan, nil] knows what measures have told of the face
   # @return [LooksState]
-  def self.of_piece(piece, steps, face = nil)
-    new(piece.wood, steps, like: piece.wood_like, found: piece.found_on(face))
+  def self.of_piece(piece, steps, face = nil, plan: nil)
+    told = plan&.piece(piece.core_id)&.faces&.dig(face, "found")
+    new(piece.wood, steps, like: piece.wood_like, found: told || piece.found_on(face))
   end
 
   # @param read [Hash, nil] what a board of the same things was read as
@@ -58,8 +60,8 @@ class LooksState
   end
 
   # @return [Hash{String=>String}, nil] the look in the end by light
-  def last_hexes = @known && hexes(final)
-  def last_lab = @known && final.look.lab.map { |value| value.round(1) }
+  def last_hexes = (hexes(final) if @known)
+  def last_lab = (final.look.lab.map { |value| value.round(1) } if @known)
 
   # @return [Float, nil] gloss of the last film by its sheet, GU
   def last_gloss

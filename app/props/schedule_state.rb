@@ -50,7 +50,8 @@ class ScheduleState
   # @return [Hash, nil]
   def looks(face)
     steps = @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }
-    LooksState.of_piece(@piece, steps, face).to_h(read: read(steps))
+    known = plan unless @piece.job.closed_at || floor.aside_of(@piece)
+    LooksState.of_piece(@piece, steps, face, plan: known).to_h(read: read(steps))
   end
 
   private

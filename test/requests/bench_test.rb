@@ -188,6 +188,9 @@ class BenchRequestTest < RequestTest
     touch("done", readings: [ 64.5, 8, 21 ])
     get "/pieces/#{@piece.id}/edit"
     assert_equal [ "L* 64.5, a* 8, b* 21" ], props["measured"].map { |one| one["said"] }
+    get "/pieces/#{@piece.id}/schedule/looks", params: { face: "top" }, headers: { "Accept" => "application/json" }
+    assert_equal [ "this wood as it was read", [ 64.5, 8.0, 21.0 ] ],
+                 [ answer["looks"]["ground"], answer["looks"]["stages"].first["lab"] ]
     test = { "id" => "s2", "kind" => "test", "way" => "water" }
     @piece = make_piece(name: "Tray", steps: [ coat("s1", coats: 1), test ])
     @pass = "#{@piece.core_id}/s2/1/top"

@@ -5,6 +5,8 @@ class Piece::Measured
     "off" => "not yet at rest with its place", "right" => "at rest with its place"
   }.freeze
 
+  KINDS = %w[measure test].freeze
+
   # @param piece [Piece]
   def initialize(piece)
     @piece = piece
@@ -22,7 +24,7 @@ class Piece::Measured
   private
 
   def steps
-    @steps ||= @piece.schedule.steps.select { |step| %w[measure test].include?(step["kind"]) }.index_by { |step| step["id"] }
+    @steps ||= @piece.schedule.steps.select { |step| KINDS.include?(step["kind"]) }.index_by { |step| step["id"] }
   end
 
   # @return [String, nil] nil: done without a reading

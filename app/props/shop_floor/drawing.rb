@@ -28,7 +28,8 @@ class ShopFloor::Drawing
 
   def looks(face)
     LooksState.of_piece(
-      @piece, @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }, face
+      @piece, @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }, face,
+      plan: @plan
     ).to_h
   end
 end
