@@ -12,6 +12,9 @@ class BenchRowSerializer < ApplicationSerializer
            answers: [ "Array<[string, string]>", NULLABLE ]
   typelize drops: [ "{ expected: number | null; used: number[]; trend: string | null }", NULLABLE ]
   attribute(:drops) { |row| row.drops }
+  typelize spot_mix: [ "{ ml: number; glass_ml: number; parts: Array<{ name: string; g: number; drops: number }> }",
+                       NULLABLE ]
+  attribute(:spot_mix) { |row| row.spot_mix }
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }

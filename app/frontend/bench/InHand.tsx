@@ -5,6 +5,7 @@ import { duration, soon } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
+import { spotsSay } from "@/schedule/spots"
 import type { BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
 import type { Touch } from "./touch"
@@ -90,6 +91,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           </p>
           <p className="text-head mt-1">{rowSays(row, film)}</p>
           {row.asks && <p className="text-head">{row.asks}</p>}
+          {row.spot_mix && <p className="text-head">{spotsSay(row.spot_mix)}</p>}
           {row.drops && <p className="text-head">{dropsSay(row.drops)}</p>}
         </div>
         <div className="ml-auto text-right">

@@ -14,6 +14,7 @@ import { MixForPass } from "./MixForPass"
 import { PlaceFields } from "./PlaceFields"
 import { StepFields, WhereFields } from "./StepFields"
 import { StepOrder } from "./StepOrder"
+import { spotsSay } from "./spots"
 import type { StepFieldsProps } from "./stepProps"
 import { TintFields } from "./TintFields"
 import { WhenControl } from "./WhenControl"
@@ -147,8 +148,7 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
       {row.leaves.length > 0 && <p className="text-head">{sentence(row.leaves)}</p>}
       {row.spot_mix && (
         <p className="text-second" role="status">
-          About {row.spot_mix.ml} ml for all spots. In a glass of {row.spot_mix.glass_ml} ml:{" "}
-          {row.spot_mix.parts.map(weighed).join(", ")}.
+          {spotsSay(row.spot_mix)}
         </p>
       )}
       <dl className="mt-2 flex gap-6">
@@ -164,10 +164,6 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
     </section>
   )
 }
-
-/** "shellac 8.5 g, walnut 0.09 g (2 drops)" */
-const weighed = ({ name, g, drops }: { name: string; g: number; drops: number }, index: number) =>
-  `${name} ${g} g${index > 0 ? ` (${drops} ${drops === 1 ? "drop" : "drops"})` : ""}`
 
 /** "Satin, 30 GU; wax on it." */
 const sentence = (parts: string[]): string => {

@@ -4,11 +4,12 @@ import { FIELDS, WAYS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
 type Number = {
-  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm"
+  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm" | "leaves_percent"
   label: string
   unit?: string
   by: number
   usual: number
+  least?: number
   /** Only where this is so. */
   when?: (step: Step) => boolean
 }
@@ -20,6 +21,7 @@ const NUMBERS: Number[] = [
   { field: "length_m", label: "Tape", unit: "m", by: 0.5, usual: 1 },
   { field: "spots", label: "Spots", by: 1, usual: 1 },
   { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
+  { field: "leaves_percent", label: "Film that is left", unit: "%", by: 10, usual: 0, least: 0 },
   { field: "wheel_mm", label: "Wheel", unit: "mm", by: 10, usual: 356, when: onWheel },
   { field: "wheel_rpm", label: "It turns", unit: "rpm", by: 50, usual: 600, when: onWheel },
 ]
@@ -110,6 +112,10 @@ export function WayField({ step, error, onSet }: StepFieldsProps) {
 }
 
 const ASKS: Partial<Record<Step["kind"], string>> = {
+  strip: "With what, in words",
+  clean: "With what, in words",
+  sand: "Block or backer, with or across the grain",
+  scrape: "With what, in words",
   look: "What to look for",
   mask: "What is masked",
   unmask: "What was masked",

@@ -171,6 +171,10 @@ export interface Step {
    * Denib, scuff for bond, flatten for the next coat (between), or cut back to the wood and leave the pores full (cut_back).
    */
   aim?: "denib" | "scuff" | "between" | "cut_back"
+  /**
+   * Share of an old film that is left where it is stripped.
+   */
+  leaves_percent?: number
   removes_um?: number
   machine?: boolean
   minutes?: number

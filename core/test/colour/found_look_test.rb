@@ -60,4 +60,16 @@ class FoundLookTest < CoreTest
     assert_equal "mahogany", of.call(like: "mahogany").species
     assert_match(/one that has colour figures. Accepted: alder/, refusal { of.call(like: "brass") }.message)
   end
+
+  # 60 µm, of which a third is left.
+  def test_what_is_left_of_an_old_finish_stays_in_film_and_look
+    strip = step("s1", "strip", way: "scraping", leaves_percent: 33)
+    face = { "id" => "show", "area_m2" => 1.0, "wood" => "open",
+             "found" => { "is" => "unknown", "um" => 60, "family" => "cross_linked" } }
+    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(strip)).merge("faces" => [ face ])))
+    film = Rhexon::Search::Planner.plan(shop).film("top", "show").final
+    assert_in_delta 19.8, film.total_um, 0.01
+    kept = labs(strip, is: "unknown", um: 60, lab: [ 30.0, 18.0, 20.0 ]).last
+    near [ 30.0, 18.0, 20.0 ], kept
+  end
 end

@@ -35,6 +35,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   reads: null,
   answers: null,
   drops: null,
+  spot_mix: null,
   waits_until: null,
   ...more,
 })

@@ -113,8 +113,13 @@ module Rhexon
       def levelled(step, work)
         taken_off = work.taken(step, @texture_um)
         @texture_um = taken_off.texture_um
-        @stack.take(work.bares?(step) ? Float::INFINITY : taken_off.um)
+        @stack.take(taken(work.share_off(step)) || taken_off.um)
         [ stage(step, nil) ]
+      end
+
+      # @return [Numeric, nil] µm of a share of what there is
+      def taken(share)
+        share && (share == 1 ? Float::INFINITY : @stack.film_um * share)
       end
 
       def stained(step)

@@ -8,11 +8,12 @@ module Rhexon
       # @param place [Place]
       def initialize(place)
         @place = place
+        @look = FreshLook.new(place)
       end
 
-      # Why the loop of the last step has so many rounds, where the shop's own tell.
+      # Why the loop of a new look has so many rounds, where the shop's own tell.
       # @return [String, nil]
-      attr_reader :why
+      def why = @look.why
 
       # @param kind [String]
       # @param set [Hash] what it is to have
@@ -35,7 +36,7 @@ module Rhexon
         when "polish" then { "grits" => %w[compound-medium compound-fine] }
         when "strip" then surface.bare? ? { "way" => "sanding", "grits" => [ "P150" ] } : {}
         when "clean" then { "way" => Work::Kinds::Clean.way_for(surface.residue) }
-        when "look" then looking
+        when "look" then @look.fields
         else {}
         end
       end
@@ -121,54 +122,6 @@ module Rhexon
         rungs = RubOut.to_sheen(surface, gu, shop.abrasives)
         (rungs || [ Prep::Ladder.last_for(gu, shelf: shop.abrasives, film_gu: surface.film_gu) ]).map(&:to_s)
       end
-
-      # --- what looks
-
-      # A look asks what can still be changed, and sends round again what is done until it looks right.
-      def looking
-        case last && last["kind"]
-        when "stain" then { "milestone" => "touch", "asks" => "Is this the colour?" }
-        when "oil"
-          { "asks" => "Is the lustre there?", "again" => again([ last["id"] ], table.oilings, table.most_oilings) }
-        when "raise_grain" then { "asks" => "Does nothing stand up any more?" }
-        else raising || filling || { "milestone" => "dust_safe", "asks" => "Even, no runs, no nibs" }
-        end
-      end
-
-      # Raised and sanded off, until nothing stands.
-      def raising
-        two = @place.before.last(2)
-        return unless two.map { |step| step["kind"] } == %w[raise_grain sand]
-
-        rounds = again(two.map { |step| step["id"] }, table.raisings, table.most_raisings)
-        { "asks" => "Does nothing stand up any more?", "again" => rounds }
-      end
-
-      def filling
-        from = @place.before.rindex { |step| step["kind"] == "fill" } or return
-        ids = @place.before.drop(from).map { |step| step["id"] }
-        return if ids.size > 2 || Schedule::Loops.look_of(@place.piece.schedule, ids.first)
-
-        rounds = again(ids, Rounds.fillings(surface.pores_filled), table.most_fillings)
-        { "asks" => "No open pore against the light?", "milestone" => "sand", "again" => rounds }
-      end
-
-      # As many rounds as the shop's own loops of this took, where it has gone through any; else as reckoned.
-      def again(ids, rounds, most)
-        taken = taken(ids)
-        @why = taken&.words
-        rounds = taken.mean.round.clamp(0, Schedule::Loops::MOST_ROUNDS) if taken
-        { "steps" => ids, "rounds" => rounds, "most" => [ most, rounds ].max }
-      end
-
-      # @return [LoopHistory::Found, nil]
-      def taken(ids)
-        step = @place.steps.find { |one| one["id"] == ids.first } or return
-        @place.history.find(kind: step["kind"], product: step["product"],
-                            wood: @place.piece.species || @place.piece.named_wood)
-      end
-
-      def table = Reference.new_steps.rounds
     end
   end
 end

@@ -50,6 +50,8 @@ module Rhexon
       def abrades? = false
       # @return [Boolean] takes all of it, down to the wood, and means to
       def bares?(_step) = false
+      # @return [Numeric, nil] share of the film that it takes off, whatever there is; nil: by its abrasive
+      def share_off(step) = bares?(step) ? 1 : nil
       # @return [Boolean] does nothing to the face and lays no hand on it
       def idle? = false
       # @return [Boolean] needs hands

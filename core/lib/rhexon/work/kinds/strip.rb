@@ -4,7 +4,8 @@ module Rhexon
       # An old finish off: by paper, scraper, warmth or stripper. Colour stays in the pores.
       class Strip < AbrasiveWork
         def dust?(step) = step["way"] == "sanding"
-        def bares?(_step) = true
+        def bares?(step) = share_off(step) == 1
+        def share_off(step) = 1 - (step["leaves_percent"] || 0) / 100.0
         def minutes(step, area_m2, _use) = area_m2 * hands.strip_min_per_m2.fetch(step["way"])
         def waits(_step, _lower, _coated_later) = []
         # Neutralised and washed, and left to dry.
@@ -12,13 +13,19 @@ module Rhexon
 
         def effect(surface, placement)
           step = placement.pass.step
-          asked = surface.total_um
-          bare = stripped(surface, scratch_um: rubbing(step).last&.mean_um || surface.scratch_um,
-                                   residue: step["way"] == "stripper" ? "stripper" : nil)
-          Effect.new(bare, asked)
+          off = surface.total_um * share_off(step)
+          left = { scratch_um: rubbing(step).last&.mean_um || surface.scratch_um,
+                   residue: step["way"] == "stripper" ? "stripper" : nil }
+          return Effect.new(stripped(surface, **left), off) if bares?(step)
+
+          film = surface.film.abrade(off, texture_um: 0.0)
+          Effect.new(surface.with(film: film, sheen_gu: nil, hazy: false, **left), off)
         end
 
-        def words(step, _product_name) = "Strip #{ways.fetch(step["way"])}"
+        def words(step, _product_name)
+          left = step["leaves_percent"].to_f
+          "Strip #{ways.fetch(step["way"])}#{", #{format("%g", left)} % left" if left.positive?}"
+        end
 
         def rubbing(step)
           case step["way"]
