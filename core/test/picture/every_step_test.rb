@@ -182,6 +182,24 @@ class EveryStepTest < CoreTest
     end
   end
 
+  # Every way a recipe may go, in everything that is offered to carry it, by every method.
+  def test_a_recipe_goes_into_all_that_is_offered_for_it
+    products = SHELF.map { |record| Rhexon::Materials::Product.read(record) }.to_h { |product| [ product.id, product ] }
+    shares = { "walnut" => 0.03, "honey" => 0.01 }
+    tried = Rhexon::Colour::RecipeStep::KINDS.sum do |kind|
+      carriers = Rhexon::Colour::RecipeStep.carriers(kind, products.values)
+      carriers.sum do |carrier|
+        made = Rhexon::Colour::RecipeStep.fields(shares, carrier: carrier, products: products)
+        methods = kind == "mend" ? [ nil ] : Rhexon::Schedule::Kinds.methods(kind, carrier)
+        methods.count do |method|
+          own = kind == "mend" ? { "way" => "touch_up" } : { "method" => method, **fields(kind) }
+          assert sound?({ "id" => "s1", "kind" => kind, **made, **own }), "#{kind} in #{carrier.id} by #{method}"
+        end
+      end
+    end
+    assert_operator tried, :>, 60
+  end
+
   def test_a_window_that_opens_at_once_adds_nothing_to_its_sheet_time
     shelf = PRODUCTS +
       [
