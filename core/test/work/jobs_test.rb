@@ -140,13 +140,14 @@ class JobsTest < CoreTest
     assert_in_delta 6.45 / 0.95 * 1.1 * 1000, row.floor.sections.ml, 1
   end
 
-  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.98 less its colourant, glaze 8 · 35 % · 0.92 between, two coats of 20.
+  # Lacquer of 20 %: 20 · (0.55 + 0.9) and 5 · 0.98 less its colourant, glaze 8 · 35 % · 0.92 between, shellac of 18 %
+  # that keeps the lacquer off it, two coats of 20.
   def test_glaze_and_toner_between_films
     job("arch")
     film = film("arch", "front")
-    wanted = [ 11, 18, 8 * 0.35 * 0.92, 25 * 0.2 * 0.98, 20, 20 ]
+    wanted = [ 11, 18, 8 * 0.35 * 0.92, 80 * 0.18, 25 * 0.2 * 0.98, 20, 20 ]
     wanted.zip(film.layers.map(&:um)).each { |one, other| assert_in_delta one, other, 0.05 }
-    assert_equal [ false, false, true, true, false, false ], film.layers.map(&:coloured)
+    assert_equal [ false, false, true, false, true, false, false ], film.layers.map(&:coloured)
     assert_in_delta 40, film.clear_over_colour[:face_um], 0.01
     glaze = @plan.batches.find { |batch| batch.product.id == "glaze" }.sheet.pours
     assert_in_delta 0.08, glaze.last.g / glaze.sum(&:g), 1e-4
