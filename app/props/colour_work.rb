@@ -13,12 +13,15 @@ class ColourWork
     names = Shelf.products.transform_values(&:name)
     { steps: steps.map { |step| [ step["id"], Rhexon::Schedule::Words.step(step, names[step["product"]]) ] },
       after: Rhexon::Colour::RecipeStep.after({ "steps" => steps }, kind),
-      same: (steps.select { |step| step["kind"] == kind }.map { |step| step["id"] } - begun(piece)),
+      same: steps.select { |step| same?(step, kind) }.map { |step| step["id"] } - begun(piece),
       carriers: carriers(kind, steps).map { |product|
         methods = kind == "mend" ? [] : Rhexon::Schedule::Kinds.methods(kind, product)
         { id: product.id, name: product.name, methods: methods }
       } }
   end
+
+  # A recipe may take its place: putty is no touch-up.
+  def self.same?(step, kind) = step["kind"] == kind && (kind != "mend" || step["way"] == "touch_up")
 
   # What the schedule lays on already goes before what the shelf has beside it.
   def self.carriers(kind, steps)
@@ -28,7 +31,7 @@ class ColourWork
   end
 
   def self.begun(piece) = Schedule::FrozenPasses.new(piece, piece.schedule.document).begun
-  private_class_method :carriers, :begun
+  private_class_method :same?, :carriers, :begun
 
   # @param piece [Piece, nil]
   # @param step_id [String, nil]

@@ -46,9 +46,9 @@ module Rhexon
       def after(document, kind)
         steps = document["steps"]
         laid = steps.index { |step| Work::Steps.covers?(step) }
-        return laid ? before(steps, laid) : steps.last&.fetch("id") if kind == "stain"
-
-        return steps.last&.fetch("id") if kind == "mend"
+        last = steps.last&.fetch("id")
+        return last if kind == "mend"
+        return laid ? before(steps, laid) : last if kind == "stain"
 
         seal = steps.rindex { |step| Work::Steps.film?(step) && Work::Kind.find(step["kind"]).phase(step) == "seal" }
         over = seal || laid or return
