@@ -154,4 +154,29 @@ class FilmChecksTest < CoreTest
     assert_empty findings(plan(piece(document(coat("s1", coats: 3)))), "film.foggy")
     assert_empty findings(plan(piece(document(coat("s1", product: "w80", coats: 5), coat("s2")))), "film.foggy")
   end
+
+  # --- film.too_thick: lacquer of 20 % at 110 µm, 22 a coat after the first two drank: six coats come to 120.
+  def test_lacquer_over_its_limit_cracks_and_fewer_coats_do_not
+    lacquer = ->(coats) { plan(piece(document(coat("s1", product: "lacquer", wet_um: 110, coats: coats)))) }
+    bad = lacquer.call(7)
+    finding = findings(bad, "film.too_thick").first
+    assert_equal "caution", finding.level
+    assert_in_delta 22 * (0.55 + 0.9 + 5), finding.figures[:film_um], 0.1
+    assert_empty findings(remedied(bad, "film.too_thick"), "film.too_thick")
+    assert_empty findings(lacquer.call(4), "film.too_thick")
+    assert_empty findings(plan(piece(document(coat("s1", product: "varnish", method: "brush", coats: 8)))),
+                          "film.too_thick"), "varnish bears any build"
+  end
+
+  # --- film.wrinkle
+  def test_a_heavy_coat_of_varnish_wrinkles_and_more_thin_ones_do_not
+    varnish = ->(wet) { plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: wet, coats: 2)))) }
+    bad = varnish.call(180)
+    assert_match(/at 180 µm wet it skins over/, findings(bad, "film.wrinkle").first.sentence)
+    mended = remedied(bad, "film.wrinkle")
+    assert_empty findings(mended, "film.wrinkle")
+    assert_operator document_of(mended)["steps"].first["coats"], :>=, 3
+    assert_empty findings(varnish.call(85), "film.wrinkle")
+    assert_empty findings(plan(piece(document(coat("s1", wet_um: 180)))), "film.wrinkle"), "water leaves through it"
+  end
 end
