@@ -101,4 +101,31 @@ class BondChecksTest < CoreTest
     assert_empty findings(over_shellac("seal", "w20"), "bond.waxy_shellac")
     assert_empty findings(over_shellac("waxy", "waxy", method: "brush", wet_um: 70), "bond.waxy_shellac")
   end
+
+  # --- bond.gloss_unsanded
+  def over(found, *steps)
+    face = { "id" => "show", "area_m2" => 1.0, "wood" => "closed", "found" => found }
+    plan(piece(document(*steps)).merge("faces" => [ face ]))
+  end
+
+  OLD = { "is" => "unknown", "coats" => 3, "state" => "sound" }.freeze
+
+  def test_an_old_film_that_nothing_has_sanded_gives_no_key
+    bad = over(OLD, coat("s1"))
+    assert_equal "stop", findings(bad, "bond.gloss_unsanded").first.level
+    assert_empty findings(remedied(bad, "bond.gloss_unsanded"), "bond.gloss_unsanded")
+    cleaned = over(OLD, step("s0", "clean", way: "degrease"), coat("s1"))
+    refute_empty findings(cleaned, "bond.gloss_unsanded"), "wiping is no sanding"
+  end
+
+  def test_what_is_sanded_stripped_bare_or_melts_in_holds
+    scuff = step("s0", "level", aim: "scuff", grits: [ "P320" ])
+    shellac = { "is" => "coated", "product" => "seal", "coats" => 2, "state" => "sound" }
+    [
+      over(OLD, scuff, coat("s1")), over(OLD, step("s0", "strip", way: "scraping"), coat("s1")),
+      over(nil, coat("s1")), over({ "is" => "stripped" }, coat("s1")),
+      over(shellac, coat("s1", product: "seal", method: "brush", wet_um: 70))
+    ].each { |sound| assert_empty findings(sound, "bond.gloss_unsanded") }
+    refute_empty findings(over(shellac, coat("s1")), "bond.gloss_unsanded")
+  end
 end
