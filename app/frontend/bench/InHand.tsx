@@ -130,11 +130,11 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
       )}
       <div className="in-hand-tools">
         {row.reads ? (
-          <Readings key={row.key} row={row} reads={row.reads} onTouch={onTouch} />
+          <Readings key={`${row.key}/reads`} row={row} reads={row.reads} onTouch={onTouch} />
         ) : row.answers ? (
           <TestAnswers row={row} answers={row.answers} onTouch={onTouch} />
         ) : inHand && row.drops?.expected ? (
-          <DropsDone key={row.key} row={row} expected={row.drops.expected} onTouch={onTouch} />
+          <DropsDone key={`${row.key}/drops`} row={row} expected={row.drops.expected} onTouch={onTouch} />
         ) : row.round === null ? (
           <button
             type="button"
@@ -155,7 +155,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
           <LookAnswers row={row} onTouch={onTouch} />
         )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
-        {inHand && <InHandPhoto key={row.key} pass={row.key} />}
+        {inHand && <InHandPhoto key={`${row.key}/photo`} pass={row.key} />}
         {takeBack}
       </div>
     </section>

@@ -1,40 +1,13 @@
-import { type ReactNode, useEffect, useState } from "react"
+import { useEffect, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
-import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
+import type { Row, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
 import { ColourTab, MixTab, PlaceTab, StepTab } from "./DetailTabs"
 import { FloorTab } from "./FloorTab"
-import type { StepFieldsProps, StepSet } from "./stepProps"
+import type { DetailProps, StepFieldsProps, StepSet } from "./stepProps"
 import { METHODS } from "./words"
-
-export type Props = {
-  sheet: Sheet
-  row: Row
-  shelf: ShelfItem[]
-  rooms: Room[]
-  faces: string[]
-  /** Faces that are edges: a coat on another face reaches them. */
-  edges: string[]
-  /** Where the step stands in the drawing above, px from the left. */
-  pointer: number | null
-  /** What the looks say, where there are any. */
-  look: ReactNode
-  /** The piece's number. */
-  piece: number
-  /** How it looks before and after the step, where looks are computed. */
-  colours: { hex: string; lightness: number }[] | null
-  /** Where the colour desk finds a recipe for the step. */
-  desk: string
-  pending: (field: string) => boolean
-  error: (field: string) => string | undefined
-  onEdit: (operation: Operation, reason?: string) => void
-  /** Coats that are done stay as they were: the rest is split off and changed. */
-  onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
-  onMove: (row: Row, start: number) => void
-  onUnpin: (row: Row) => void
-}
 
 /** Fields that stand on another tab than the first. */
 const ELSEWHERE = [
@@ -44,7 +17,7 @@ const ELSEWHERE = [
 ]
 
 /** The pointer panel: what the selected step is, when, how thick, and why it takes as long as it does. */
-export function Detail(props: Props) {
+export function Detail(props: DetailProps) {
   const { sheet, row, rooms, onEdit } = props
   const [tab, setTab] = useState("step")
   const refused = ELSEWHERE.find(({ fields }) => fields.some(props.error))?.tab

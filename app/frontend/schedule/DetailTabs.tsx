@@ -3,7 +3,6 @@ import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Row, Sheet, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
-import type { Props } from "./Detail"
 import { FilmControl } from "./FilmControl"
 import { GritsField } from "./GritsField"
 import { HardWindows } from "./HardWindows"
@@ -15,13 +14,13 @@ import { PlaceFields } from "./PlaceFields"
 import { StepFields, WhereFields } from "./StepFields"
 import { StepOrder } from "./StepOrder"
 import { spotsSay } from "./spots"
-import type { StepFieldsProps } from "./stepProps"
+import type { DetailProps, StepFieldsProps } from "./stepProps"
 import { TintFields } from "./TintFields"
 import { WhenControl } from "./WhenControl"
 import { WorkDrawing } from "./WorkDrawing"
 import { WorkFields } from "./WorkFields"
 
-type TabProps = Props & { step: Step; fields: StepFieldsProps }
+type TabProps = DetailProps & { step: Step; fields: StepFieldsProps }
 
 /** Why the plan has put work in by itself. */
 const INSERTED: Record<string, string> = {

@@ -1,4 +1,5 @@
-import type { Room, ShelfItem, Step } from "@/types"
+import type { ReactNode } from "react"
+import type { Operation, Room, Row, Sheet, ShelfItem, Step } from "@/types"
 
 export type StepSet = { [K in keyof Step]?: Step[K] | null }
 export type StepFieldsProps = {
@@ -10,4 +11,32 @@ export type StepFieldsProps = {
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onSet: (set: StepSet) => void
+}
+
+/** What the pointer panel and each of its tabs are given. */
+export type DetailProps = {
+  sheet: Sheet
+  row: Row
+  shelf: ShelfItem[]
+  rooms: Room[]
+  faces: string[]
+  /** Faces that are edges: a coat on another face reaches them. */
+  edges: string[]
+  /** Where the step stands in the drawing above, px from the left. */
+  pointer: number | null
+  /** What the looks say, where there are any. */
+  look: ReactNode
+  /** The piece's number. */
+  piece: number
+  /** How it looks before and after the step, where looks are computed. */
+  colours: { hex: string; lightness: number }[] | null
+  /** Where the colour desk finds a recipe for the step. */
+  desk: string
+  pending: (field: string) => boolean
+  error: (field: string) => string | undefined
+  onEdit: (operation: Operation, reason?: string) => void
+  /** Coats that are done stay as they were: the rest is split off and changed. */
+  onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
+  onMove: (row: Row, start: number) => void
+  onUnpin: (row: Row) => void
 }
