@@ -128,4 +128,43 @@ class BondChecksTest < CoreTest
     ].each { |sound| assert_empty findings(sound, "bond.gloss_unsanded") }
     refute_empty findings(over(shellac, coat("s1")), "bond.gloss_unsanded")
   end
+
+  # --- bond.oily_wood
+  def on(wood, *steps) = plan(piece(document(*steps)).merge("wood" => wood))
+  def brushed(id = "s1", **fields) = coat(id, product: "varnish", method: "brush", wet_um: 85, **fields)
+
+  def test_varnish_straight_on_teak_may_never_dry
+    bad = on("teak", step("s0", "sand", grits: [ "P120" ]), brushed)
+    assert_equal [ "caution" ], levels(bad, "bond.oily_wood")
+    2.times { |index| assert_empty findings(remedied(bad, "bond.oily_wood", index), "bond.oily_wood") }
+  end
+
+  def test_wiped_or_sealed_teak_and_other_woods_raise_nothing
+    shellac = coat("s0", product: "seal", method: "brush", wet_um: 70)
+    [
+      on("teak", step("s0", "clean", way: "solvent_wipe"), brushed), on("teak", shellac, brushed),
+      on("teak", coat("s1")), on("oak", brushed), plan(piece(document(brushed)))
+    ].each { |sound| assert_empty findings(sound, "bond.oily_wood") }
+  end
+
+  # --- bond.sealer_sandwich
+  VINYL = { "id" => "vinyl", "name" => "Vinyl sealer", "class" => "vinyl_sealer" }.freeze
+
+  def layered(*products)
+    steps = products.each_with_index.map { |product, index| coat("s#{index}", product: product) }
+    plan(piece(document(*steps)), products: PRODUCTS + [ VINYL ])
+  end
+
+  def test_vinyl_between_catalysed_coats_is_a_soft_layer
+    bad = layered("catalysed", "vinyl", "catalysed")
+    assert_equal [ "caution" ], levels(bad, "bond.sealer_sandwich")
+    assert_empty findings(remedied(bad, "bond.sealer_sandwich"), "bond.sealer_sandwich")
+  end
+
+  def test_vinyl_on_the_wood_between_unlike_coats_and_shellac_raise_nothing
+    [
+      %w[vinyl catalysed catalysed], %w[lacquer vinyl catalysed], %w[lacquer vinyl lacquer],
+      %w[catalysed seal catalysed], %w[vinyl vinyl catalysed]
+    ].each { |products| assert_empty findings(layered(*products), "bond.sealer_sandwich") }
+  end
 end

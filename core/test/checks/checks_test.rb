@@ -41,6 +41,31 @@ class ChecksTest < CoreTest
     assert_empty findings(plan(piece(document(coat("s1"))), rh: 80), "climate.blush")
   end
 
+  # --- climate.damp, climate.dew: at 20 °C the dew point is 16.44 at 80 %, 17.17 at 84 %, 17.9 at 88 %; 17 is the most
+  def test_waterborne_in_damp_air_and_varnish_near_the_dew_point
+    damp = plan(piece(document(coat("s1"), room: "bay")), rooms: damp_and_dry(88))
+    assert_equal [ "caution" ], levels(damp, "climate.damp")
+    assert_empty findings(damp, "climate.dew"), "said once"
+    assert_empty findings(remedied(damp, "climate.damp"), "climate.damp")
+    brushed = coat("s1", product: "varnish", method: "brush", wet_um: 85)
+    near = plan(piece(document(brushed, room: "bay")), rooms: damp_and_dry(84))
+    assert_in_delta 17.17, findings(near, "climate.dew").first.figures[:dew_point_c], 0.05
+    assert_empty findings(remedied(near, "climate.dew"), "climate.dew")
+  end
+
+  def test_usual_air_raises_nothing_and_blush_is_said_once
+    brushed = coat("s1", product: "varnish", method: "brush", wet_um: 85)
+    [ coat("s1"), brushed, coat("s1", product: "seal", method: "brush", wet_um: 70) ].each do |usual|
+      made = plan(piece(document(usual)), rh: 80)
+      assert_empty findings(made, "climate.damp") + findings(made, "climate.dew")
+    end
+    assert_empty findings(lacquered(90), "climate.dew"), "blush says it"
+  end
+
+  def damp_and_dry(rh)
+    [ "bay", "loft" ].zip([ rh, 50 ]).map { |id, air| { "id" => id, "climate" => [ { "t_c" => 20, "rh" => air } ] } }
+  end
+
   # --- time.due
   def test_late_pieces_get_only_remedies_that_make_them_earlier
     late = plan(piece(document(coat("s1", coats: 4)), use: "furniture", due: "2026-11-23T15:00+01:00"))
@@ -64,7 +89,7 @@ class ChecksTest < CoreTest
 
   # --- the catalogue
   def test_every_file_is_a_rule_and_stops_come_first
-    assert_equal 49, Rhexon::Checks::Catalogue.rules.size
+    assert_equal 52, Rhexon::Checks::Catalogue.rules.size
     bad = Rhexon::Search::Planner.plan(
       Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__))))
     )

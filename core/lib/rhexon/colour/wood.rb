@@ -3,10 +3,11 @@ module Rhexon
     # A wood by the reflectance of its bare, sanded surface.
     # @!attribute reflectance [Array<Float>] 31 values
     # @!attribute uptake      [Float] how greedily it drinks stain; 1 for the mean
-    # @!attribute spots, tannin, knots [Boolean] known to blotch; holds tannin; holds resinous knots
+    # @!attribute spots, tannin, knots, oily [Boolean] known to blotch; holds tannin; holds resinous knots; holds oils
+    #   that keep varnish from hardening
     # @!attribute read        [Boolean] read on a board, not taken from the table of species
     # @!attribute drift       [Hash{String=>Array<Float>}] L*a*b* that light adds: "30d", "2y"
-    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :read, :drift,
+    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :oily, :read, :drift,
                       keyword_init: true) do
       self::BOARDS = { "pale" => "pale", "mean" => "lab", "dark" => "dark" }.freeze
 
@@ -95,7 +96,8 @@ module Rhexon
         def made(species, board, reflectance, record, read)
           new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0,
               spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false,
-              read: read, drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
+              oily: record["oily"] || false, read: read,
+              drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
         end
 
         def shape(record)

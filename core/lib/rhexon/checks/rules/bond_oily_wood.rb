@@ -1,0 +1,45 @@
+module Rhexon
+  module Checks
+    module Rules
+      # bond.oily_wood: varnish straight on a wood whose own oils keep it from hardening. Silent on other woods, where
+      # it was wiped with solvent just before, over anything that was laid on first, and for oil and whatever is wiped
+      # off again.
+      module BondOilyWood
+        module_function
+
+        def call(context)
+          return [] unless context.course.wood&.oily && context.walks.values.all? { |walk| walk.bare.bare? }
+
+          first = context.course.laid.find(&:lays?)
+          first&.first && !first.begun? && stays_soft?(first) && !wiped?(context,
+                                                                         first) ? [ finding(context, first) ] : []
+        end
+
+        def stays_soft?(one)
+          one.coat? && one.product.mechanism == "oxidative" && !one.product.oil? && !one.step["wipe_off"]
+        end
+
+        def wiped?(context, first)
+          before = context.course.steps.take_while { |step| !step.equal?(first.step) }
+          before.any? { |step| step["kind"] == "clean" && step["way"] == "solvent_wipe" }
+        end
+
+        def finding(context, first)
+          wood, name = context.course.wood.species, first.product.name
+          context.finding(
+            "bond.oily_wood", "caution", "It may never dry",
+            "#{wood.capitalize} holds oils that keep #{name} from hardening: it stays tacky next to the wood, and " \
+            "peels. Take the oil off the surface with a fast solvent just before, or lock it in.",
+            placement: first.first, figures: { wood: wood },
+            remedies: [
+              context.put_before(first.step, "Wipe with solvent just before it",
+                                 { "kind" => "clean", "way" => "solvent_wipe" }),
+              context.dewaxed && context.seal_under(first.first, context.dewaxed,
+                                                    "Seal it with #{context.dewaxed.name}")
+            ]
+          )
+        end
+      end
+    end
+  end
+end
