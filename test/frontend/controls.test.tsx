@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { afterEach, describe, expect, test, vi } from "vitest"
-import { CombControl } from "@/schedule/CombControl"
-import { WhenControl } from "@/schedule/WhenControl"
+import { CombControl } from "@/schedule/detail/CombControl"
+import { WhenControl } from "@/schedule/detail/WhenControl"
 import type { Row, Sheet } from "@/types"
 import { NOW } from "./support/bench"
 

@@ -1,7 +1,7 @@
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
-import { SUPPORTS } from "./PlaceFields"
+import { SUPPORTS } from "./detail/PlaceFields"
 
 export type Rule = {
   name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch" | "coats_a_day"

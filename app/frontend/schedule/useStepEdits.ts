@@ -1,8 +1,8 @@
 import { useCallback } from "react"
 import { iso } from "@/lib/time"
 import type { Operation, Row, Step } from "@/types"
-import { turned } from "./HardWindows"
-import type { StepSet } from "./stepProps"
+import { turned } from "./detail/HardWindows"
+import type { StepSet } from "./detail/stepProps"
 import type { useSheet } from "./useSheet"
 import { freeId } from "./words"
 

@@ -2,11 +2,11 @@ import { SelectField, Stepper } from "@/components/Field"
 import { useMeasures } from "@/lib/units"
 import type { Step } from "@/types"
 import { FIELDS } from "@/types/kinds"
+import { FAR_MILESTONES } from "../words"
 import { GritsField } from "./GritsField"
 import { MaterialFields } from "./MaterialFields"
 import type { StepFieldsProps } from "./stepProps"
 import { FaceBoxes, WayField, WordsField, WorkFields } from "./WorkFields"
-import { FAR_MILESTONES } from "./words"
 
 /** Everything a step can be told, by the fields that its kind has; each change goes to the server at once. */
 export function StepFields(props: StepFieldsProps) {

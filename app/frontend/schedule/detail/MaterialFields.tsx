@@ -1,8 +1,8 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
+import { METHODS, offered, ROLES } from "../words"
 import type { StepFieldsProps } from "./stepProps"
-import { METHODS, offered, ROLES } from "./words"
 
 const methodsOf = (item: ShelfItem | undefined, kind: Step["kind"]): Method[] => (item?.fits[kind] ?? []) as Method[]
 

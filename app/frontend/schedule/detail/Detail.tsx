@@ -4,10 +4,10 @@ import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
 import type { Row, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
+import { METHODS } from "../words"
 import { ColourTab, MixTab, PlaceTab, StepTab } from "./DetailTabs"
 import { FloorTab } from "./FloorTab"
 import type { DetailProps, StepFieldsProps, StepSet } from "./stepProps"
-import { METHODS } from "./words"
 
 /** Fields that stand on another tab than the first. */
 const ELSEWHERE = [
