@@ -167,4 +167,54 @@ class BondChecksTest < CoreTest
       %w[catalysed seal catalysed], %w[vinyl vinyl catalysed]
     ].each { |products| assert_empty findings(layered(*products), "bond.sealer_sandwich") }
   end
+
+  # --- bond.pair, bond.lifting
+  WAXED = { "id" => "waxed", "name" => "Floor hardwax", "class" => "hardwax_oil" }.freeze
+  TOLD = { "id" => "told", "class" => "oil_varnish", "waits_under_min" => { "lacquer" => 600 } }.freeze
+
+  def stacked(*steps) = plan(piece(document(*steps)), products: PRODUCTS + [ WAXED, TOLD ])
+
+  def raised(plan) = %w[bond.pair bond.lifting].select { |id| findings(plan, id).any? }
+
+  def test_what_does_not_hold_is_a_stop_and_shellac_between_mends_it
+    [
+      [ "bond.pair", [ coat("s1", product: "lacquer"), coat("s2", product: "catalysed") ] ],
+      [ "bond.lifting", [ brushed, coat("s2", product: "lacquer") ] ],
+      [ "bond.lifting", [ coat("s1"), coat("s2", product: "lacquer") ] ]
+    ].each do |id, steps|
+      bad = stacked(*steps)
+      assert_equal [ [ id ], %w[stop] ], [ raised(bad), levels(bad, id) ]
+      findings(bad, id).first.remedies.each_index { |index| assert_empty raised(remedied(bad, id, index)) }
+    end
+  end
+
+  # Oil of hardwax laid today is 30 days old on 23 Dec.
+  def test_nothing_but_itself_goes_over_young_hardwax_oil
+    oiled = coat("s1", product: "waxed", method: "wipe", wet_um: 30)
+    bad = stacked(oiled, coat("s2"))
+    assert_equal %w[bond.pair], raised(bad)
+    assert_equal [ "Wait 30 days" ], findings(bad, "bond.pair").first.remedies.map(&:label)
+    assert_empty raised(remedied(bad, "bond.pair"))
+    assert_empty raised(stacked(oiled, coat("s2", product: "waxed", method: "wipe", wet_um: 30)))
+  end
+
+  def test_an_old_finish_that_nobody_tested_is_lifted_and_a_tested_one_answers_for_itself
+    scuff = step("s0", "level", aim: "scuff", grits: [ "P320" ])
+    over_old = ->(found, product) { raised(over(OLD.merge(found), scuff, coat("s1", product: product))) }
+    assert_equal %w[bond.lifting], over_old.({}, "lacquer")
+    assert_equal %w[bond.pair], over_old.({ "family" => "lacquer" }, "catalysed")
+    assert_empty over_old.({}, "w20") + over_old.({ "family" => "lacquer" }, "lacquer") +
+      over_old.({ "family" => "cross_linked" }, "lacquer")
+  end
+
+  def test_ordinary_pairs_raise_nothing
+    shellac = coat("s1", product: "seal", method: "brush", wet_um: 70)
+    [
+      [ shellac, coat("s2", product: "lacquer") ], [ shellac, coat("s2", product: "catalysed") ],
+      [ shellac, brushed("s2") ], [ coat("s1", product: "lacquer"), brushed("s2") ],
+      [ coat("s1"), coat("s2", product: "w80") ],
+      [ coat("s1", product: "told", method: "brush", wet_um: 85), coat("s2", product: "lacquer") ],
+      [ brushed, step("s2", "wait", milestone: "full_cure"), coat("s3", product: "lacquer") ]
+    ].each { |steps| assert_empty raised(stacked(*steps)), steps.map { |one| one["product"] }.join(" under ") }
+  end
 end

@@ -28,6 +28,17 @@ module Rhexon
         end
       end
 
+      # What keeps the upper one from going straight over the lower.
+      # @return [Hash, nil] a row of the table: "why", "barrier", and "until" a milestone or "days" where it passes
+      def refused(lower, upper)
+        return if lower.class_id == upper.class_id || lower.pair_wait_min(upper)
+
+        table.refused.find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
+      end
+
+      # @return [Boolean] its solvents lift an old film
+      def hot?(product) = fits?(table.hot, product)
+
       # Words by which a sheet names what goes over: waterborne, solvent films, oil varnish ...
       # @return [Array<String>] the narrowest first
       def names_of(product) = table.words.select { |_, selector| fits?(selector, product) }.keys
