@@ -49,7 +49,7 @@ module Rhexon
           old = lower.nil? || lower.id == Work::Start::PASS
           sentence = "#{context.title(upper)} goes straight over #{old ? "the old finish" : lower.name}. " \
                      "#{row["why"]}"
-          sentence += " It may from #{context.clock(from)}." if from
+          sentence += " It may go on from #{context.clock(from)}." if from
           context.finding(
             row["until"] || row.equal?(OLD) ? "bond.lifting" : "bond.pair", "stop",
             row["until"] || row.equal?(OLD) ? "It lifts what is below" : "It does not hold on that", sentence,
