@@ -6,6 +6,8 @@ require "zeitwerk"
 module Rhexon
   loader = Zeitwerk::Loader.for_gem
   loader.inflector.inflect("cli" => "CLI")
+  # The checks stand in rooms by what they look at; their names say it already.
+  loader.collapse("#{__dir__}/rhexon/checks/rules/*")
   loader.setup
 
   # @raise [InvalidInput] unless the condition holds

@@ -1,6 +1,6 @@
 module Rhexon
   module Checks
-    # All checks, found by folder: each is a file in checks/rules with one public method +call(context)+ that returns
+    # All checks, found by folder: each is a file below checks/rules with one public method +call(context)+ that returns
     # findings.
     module Catalogue
       LEVELS = %w[stop caution note].freeze
