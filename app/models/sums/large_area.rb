@@ -47,7 +47,7 @@ class Sums::LargeArea
       sheet_open_min: product.open_time_min.value, wet_um: wet_um, area_m2: sections.area_m2,
       minutes: sections.minutes, ml: sections.ml, all_ml: sections.ml * coats, coats: coats,
       cut_off: sections.cut_off, touch_min: reached("touch"), recoat_min: reached("recoat_opens"),
-      sections: sections.all.map { |section| FloorSectionSerializer.new(section).to_h } }
+      sections: sections.all }
   end
 
   def coats = number("coats", 1, 1..10, "coats").to_i
