@@ -2,7 +2,6 @@
 class ColourWork
   TAKES = { piece_id: :whole, kind: :name, carrier: :name, method: :name, grams: :table, batch_g: :any, after: :name,
             replace: :name }.freeze
-  SPOTS = { "way" => "touch_up", "spots" => 4, "spot_cm2" => 2 }.freeze
 
   # @param piece [Piece]
   # @param kind [String] of Rhexon::Colour::RecipeStep::KINDS
@@ -80,14 +79,13 @@ class ColourWork
   def kind = @body["kind"]
   def product = Shelf.products.fetch(fields["product"])
   def step
-    return { **fields, **SPOTS } if kind == "mend"
+    return { **fields, **Rhexon::Proposals::NewSteps.set("mend"), "way" => "touch_up" } if kind == "mend"
 
-    { **fields, "method" => method, **(film? ? film : {}), **wiped }
+    { **fields, "method" => method, **(film? ? film : {}) }
   end
 
   def film? = Rhexon::Work::Kind.find(kind).film?
-  def film = { "wet_um" => Rhexon::Reference.colour.tint.wet_um[kind], "coats" => 1 }
-  def wiped = kind == "glaze" && product.milestone("wipe_off_latest") ? { "wipe_off" => true } : {}
+  def film = { "coats" => 1, **Rhexon::Colour::RecipeStep.laid(kind, product) }
 
   def fields
     @fields ||= Rhexon::Colour::RecipeStep.fields(shares, carrier: carrier, products: Shelf.products)

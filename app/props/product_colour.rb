@@ -7,7 +7,7 @@ class ProductColour
   def initialize(product)
     @product = product
     @value = product.to_value
-    @way = Product::OwnColour.new(@value, {}).way
+    @way = Rhexon::Colour::OwnOptics.way(@value)
   end
 
   # @return [Hash, nil] nil: it colours nothing by itself

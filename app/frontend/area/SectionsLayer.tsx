@@ -5,6 +5,23 @@ type Props = { sections: FloorSection[]; strip: number; px: Px; scale: number }
 
 const LEAST_GAP = 9
 
+type PartProps = { part: [number, number, number, number]; px: Px; scale: number; selected?: boolean }
+
+/** A part of the floor from above. */
+export function FloorPart({ part: [x, y, width, height], px, scale, selected }: PartProps) {
+  return (
+    <rect
+      x={px(x)}
+      y={px(y)}
+      width={width * scale}
+      height={height * scale}
+      fill="var(--lit)"
+      stroke="var(--ink)"
+      strokeWidth={selected ? 3 : 1.4}
+    />
+  )
+}
+
 /** Sections in their turn, each with the strips it is laid on in; darker the later. */
 export function SectionsLayer({ sections, strip, px, scale }: Props) {
   return sections.map((section) => (

@@ -2,7 +2,7 @@ import { type PointerEvent, useRef, useState } from "react"
 import { useWidth } from "@/lib/size"
 import type { AreaAnswer } from "@/types"
 import type { Part } from "./fields"
-import { Exit, SectionsLayer } from "./SectionsLayer"
+import { Exit, FloorPart, SectionsLayer } from "./SectionsLayer"
 
 const SNAP_M = 0.25
 const EDGE = 26
@@ -89,16 +89,7 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
             </text>
           ))}
         {parts.map((part, index) => (
-          <rect
-            key={part.join(" ")}
-            x={px(part[0])}
-            y={px(part[1])}
-            width={part[2] * scale}
-            height={part[3] * scale}
-            fill="var(--lit)"
-            stroke="var(--ink)"
-            strokeWidth={index === selected ? 3 : 1.4}
-          />
+          <FloorPart key={part.join(" ")} part={part} selected={index === selected} {...{ px, scale }} />
         ))}
         {answer && <SectionsLayer sections={answer.sections} strip={answer.strip_m} {...{ px, scale }} />}
         {drawn && (

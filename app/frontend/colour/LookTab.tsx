@@ -64,6 +64,8 @@ function Stages({ looks, sheet, step, light, onSelect }: Omit<Props, "approval">
     <div className="look-row" role="group" aria-label="The look after each step">
       {looks.stages.map((stage) => {
         const id = stage.step
+        const coat = stage.coat ? `, coat ${stage.coat}` : ""
+        const where = id ? `after step ${number(id)}${coat}` : `bare ${looks.wood}`
         return (
           <button
             key={`${id} ${stage.coat}`}
@@ -73,7 +75,7 @@ function Stages({ looks, sheet, step, light, onSelect }: Omit<Props, "approval">
             style={{ background: stage.hexes[light], color: inkOn(stage.lab[0]) }}
             disabled={!id}
             onClick={() => id && onSelect(id)}
-            aria-label={`${id ? `after step ${number(id)}${stage.coat ? `, coat ${stage.coat}` : ""}` : `bare ${looks.wood}`}: L* ${stage.lab[0]}, a* ${stage.lab[1]}, b* ${stage.lab[2]}`}
+            aria-label={`${where}: L* ${stage.lab[0]}, a* ${stage.lab[1]}, b* ${stage.lab[2]}`}
           >
             {id ? number(id) : "bare"}
           </button>

@@ -16,6 +16,7 @@ const numbers = (typed: string): number[] => (typed.replaceAll(",", ".").match(/
 /** What it does to four woods, and how the shop teaches it that: a wood read before it, and read again with it on. */
 export function OwnColour({ url, colour }: Props) {
   const { send, error } = useSend()
+  const shown = colour.way === "film" ? "Two coats on" : "On"
   const forget = () =>
     send(
       () => request("DELETE", url),
@@ -44,7 +45,7 @@ export function OwnColour({ url, colour }: Props) {
       </ul>
       <p className="text-second text-fine">
         {colour.known
-          ? `${colour.way === "film" ? "Two coats on" : "On"} bare wood, by day. ${colour.source ?? "By its class, an estimate"}.`
+          ? `${shown} bare wood, by day. ${colour.source ?? "By its class, an estimate"}.`
           : "It has no colour figures: looks leave it out and say so."}
       </p>
       {colour.own && (

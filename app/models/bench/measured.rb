@@ -24,35 +24,15 @@ class Bench::Measured
     private
 
     def hold(piece, step)
-      done = Entry.standing(piece).select { |one| one.kind == "done" && one.pass_key.split("/")[1] == step["id"] }
-      entry = done.last
-      words = Rhexon::Schedule::Words.step(step)
-      return "#{words} comes first: the plan holds until it is read" unless entry
-
-      case step["way"]
-      when "moisture" then wet(piece, words, entry) if entry.body["readings"]
-      when "air" then cold(piece, step, entry)
-      end
+      entry = Entry.standing(piece).select { |one| one.kind == "done" && one.pass_key.split("/")[1] == step["id"] }.last
+      Rhexon::Schedule::Hold.why(
+        step, done: !entry.nil?, readings: entry&.body&.dig("readings"), follows: follows(piece, step)
+      ) { |readings| piece.moisture(readings) }
     end
 
-    # What the sheet of the next coat wants of the air, by what was read of it.
-    def cold(piece, step, entry)
-      t_c, rh = entry.body["readings"]
+    def follows(piece, step)
       after = piece.schedule.steps.drop_while { |one| one["id"] != step["id"] }
-      product = Shelf.products[after.find { |one| Rhexon::Work::Steps.lays?(one) }&.fetch("product")]
-      least = [ product&.least_air_c, product&.minimum_film_c ].compact.map(&:value).max
-      return if t_c.nil? || least.nil? || t_c >= least
-
-      air = "#{format("%g", t_c)} °C#{", #{format("%g", rh)} %" if rh}"
-      "The air was #{air}, and #{product.name} wants #{least} °C at least: warm the room, take that reading back and " \
-        "read it again"
-    end
-
-    def wet(piece, words, entry)
-      verdict = piece.moisture(entry.body["readings"])
-      return unless verdict&.says == "wet"
-
-      "#{words} was #{verdict.mean.round(1)} %, too wet to go on: let it dry, take that reading back and read it again"
+      Shelf.products[after.find { |one| Rhexon::Work::Steps.lays?(one) }&.fetch("product")]
     end
   end
 

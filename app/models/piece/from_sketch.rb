@@ -1,7 +1,5 @@
-# A floor that was sketched as a piece of a job, with a first schedule: sanded by machine, cleaned, and laid on in
-# sections once the air is what the sheet wants.
+# A floor that was sketched as a piece of a job, with a first schedule.
 class Piece::FromSketch
-  LADDER = %w[P80 P100 P120].freeze
   FACE = "floor".freeze
 
   # @param area [Sums::LargeArea]
@@ -34,16 +32,13 @@ class Piece::FromSketch
   end
 
   def operations
-    ids = [ nil, *steps.map { |step| step["id"] } ]
+    ids = [ nil, *steps.pluck("id") ]
     placed = { "op" => "place", "set" => { "support" => "fixed", "room" => @area.room.name } }
     [ placed, *steps.zip(ids).map { |step, after| { "op" => "add_step", "after" => after, "step" => step } } ]
   end
 
   def steps
-    [ { "id" => "s1", "kind" => "sand", "grits" => LADDER, "machine" => true },
-      { "id" => "s2", "kind" => "clean", "way" => "vacuum" },
-      { "id" => "s3", "kind" => "measure", "way" => "air", "readings" => 1, "hold" => true },
-      { "id" => "s4", "kind" => "coat", "role" => "top", "product" => @area.product.id, "method" => @area.method,
-        "wet_um" => @area.wet_um, "coats" => @area.coats } ]
+    Rhexon::Proposals::FloorSchedule.steps(product: @area.product, method: @area.method, wet_um: @area.wet_um,
+                                           coats: @area.coats)
   end
 end

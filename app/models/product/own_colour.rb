@@ -11,8 +11,8 @@ class Product::OwnColour
   # @return [Hash] optics of rhexon-shop/1
   # @raise [Rhexon::InvalidInput]
   def optics
-    Rhexon.refuse_unless(way, "#{@value.name} colours nothing by itself", where: "product",
-                              accepted: "a stain, an oil or a film")
+    Rhexon.refuse_unless(Rhexon::Colour::OwnOptics.way(@value), "#{@value.name} colours nothing by itself",
+                         where: "product", accepted: "a stain, an oil or a film")
     Rhexon::Colour::OwnOptics.from(
       @value, wood: wood, read: lab("read"), surface: surface, percent: number("percent", 100, 1..400),
               coats: number("coats", 1, 1..30), method: method
@@ -21,13 +21,6 @@ class Product::OwnColour
 
   # @return [String] "read on oak"
   def words = "read on #{@body["wood"]}"
-
-  # @return [String, nil] stain or film; nil where it colours nothing by itself
-  def way
-    return "film" if @value.film? && @value.methods_known.any? && @value.solids_volume_percent&.value
-
-    "stain" if Rhexon::Schedule::Kinds.natures(@value).include?("colour") || @value.class_id == "colourant"
-  end
 
   private
 

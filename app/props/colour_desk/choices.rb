@@ -21,10 +21,9 @@ module ColourDesk::Choices
   end
 
   def colourant(product)
-    { id: product.id, name: product.name, hex: hex(product), concentrate: concentrate?(product) }
+    { id: product.id, name: product.name, hex: hex(product),
+      concentrate: Rhexon::Schedule::Kinds.concentrate?(product) }
   end
-
-  def concentrate?(product) = Rhexon::Schedule::Kinds.concentrate?(product)
 
   # Cells that were read.
   def cells
@@ -52,8 +51,8 @@ module ColourDesk::Choices
   # At stock strength on maple, a concentrate at a share of it, to know it by.
   def hex(product)
     looks = Rhexon::Colour::Looks.new(Rhexon::Colour::Wood.for_species("maple"), [], {})
-    share = concentrate?(product) ? Rhexon::Reference.colour.concentrate_share : 1.0
+    share = Rhexon::Schedule::Kinds.concentrate?(product) ? Rhexon::Reference.colour.concentrate_share : 1.0
     Rhexon::Colour::Look.new(looks.with_stain({ product => share }), Rhexon::Colour::Light.find("D65")).hex
   end
-  private_class_method :colourant, :concentrate?, :cells, :wanted, :works, :loose_photos, :hex
+  private_class_method :colourant, :cells, :wanted, :works, :loose_photos, :hex
 end

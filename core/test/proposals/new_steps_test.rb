@@ -20,6 +20,13 @@ class NewStepsTest < CoreTest
   def likely(*steps, **fields) = offers(*steps, **fields).values.select(&:likely).map(&:id)
   def sand(id, *grits) = step(id, "sand", grits: grits)
 
+  # As a recipe of the desk is laid: the look that it was reckoned for is the look that is planned.
+  def test_a_glaze_is_wiped_back_and_a_toner_is_a_mist
+    fresh = offers(coat("s1", role: "seal")).transform_values(&:step)
+    assert_equal [ 8, true ], fresh["glaze"].values_at("wet_um", "wipe_off")
+    assert_equal [ 24, nil ], fresh["tone"].values_at("wet_um", "wipe_off")
+  end
+
   # Whatever is offered can be added, planned, drawn and checked.
   def test_every_offer_after_every_state_is_a_sound_step
     courses = [

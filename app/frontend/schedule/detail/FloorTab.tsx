@@ -1,5 +1,5 @@
 import { Link } from "@inertiajs/react"
-import { Exit, SectionsLayer } from "@/area/SectionsLayer"
+import { Exit, FloorPart, SectionsLayer } from "@/area/SectionsLayer"
 import { when } from "@/lib/time"
 import { useUnits, volume } from "@/lib/units"
 import type { Floor, Row } from "@/types"
@@ -70,15 +70,7 @@ function Plan({ floor }: { floor: Floor }) {
       aria-label={`Laid on in ${floor.sections.length} sections, the last at the exit`}
     >
       {floor.parts.map((part) => (
-        <rect
-          key={part.join(" ")}
-          x={px(part[0])}
-          y={px(part[1])}
-          width={part[2] * scale}
-          height={part[3] * scale}
-          fill="var(--lit)"
-          stroke="var(--ink)"
-        />
+        <FloorPart key={part.join(" ")} part={part} {...{ px, scale }} />
       ))}
       <SectionsLayer sections={floor.sections} strip={floor.strip_m} {...{ px, scale }} />
       <Exit at={floor.exit} px={px} />

@@ -99,7 +99,8 @@ module Rhexon
       def ml_per_m2
         return @product.consumption_ml_per_m2.to_f if @wet_um.nil? && @product.consumption_ml_per_m2
 
-        Mixing::Laying.for_area(area_m2: 1.0, wet_um: @wet_um || 100, method: self.class.method(@sketch["tool"]),
+        method = self.class.method(@sketch["tool"])
+        Mixing::Laying.for_area(area_m2: 1.0, wet_um: @wet_um || @product.wet_um(method).value, method: method,
                                 left_behind_ml: 0).gross_ml
       end
     end

@@ -24,11 +24,7 @@ module Rhexon
 
         table = Reference.colour.left
         share = @wood.open? ? table.open : table.closed
-        Spectrum::NM.map do |nm|
-          share * table.bands.sum { |centre, width, strength|
-            strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2)
-          }
-        end
+        Optics.bands(table.bands).map { |absorbed| share * absorbed }
       end
 
       # Films that lie on it, the lowest first: {um, k, s}.

@@ -12,6 +12,14 @@ module Rhexon
         # @return [Optics] made once for a product: a recipe asks for it thousands of times
         def for(product) = (@of ||= ObjectSpace::WeakMap.new)[product] ||= made(product)
 
+        # @param bands [Array<Array(Numeric, Numeric, Numeric)>] centre and width, nm, and strength
+        # @return [Array<Float>] at Spectrum::NM
+        def bands(bands)
+          Spectrum::NM.map do |nm|
+            bands.sum { |centre, width, strength| strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2) }
+          end
+        end
+
         private
 
         def made(product)
@@ -36,13 +44,7 @@ module Rhexon
         def none = Array.new(Spectrum::NM.size, 0.0)
 
         def curve(values, bands)
-          return values.map(&:to_f) if values
-
-          Spectrum::NM.map do |nm|
-            (bands || []).sum do |centre, width, strength|
-              strength * Math.exp(-0.5 * ((nm - centre) / width.to_f)**2)
-            end
-          end
+          values ? values.map(&:to_f) : bands(bands || [])
         end
 
         def scatter(value) = value.is_a?(Array) ? value.map(&:to_f) : Array.new(Spectrum::NM.size, value.to_f)

@@ -6,6 +6,14 @@ module Rhexon
       module_function
 
       # @param product [Materials::Product]
+      # @return [String, nil] stain or film; nil where it colours nothing by itself
+      def way(product)
+        return "film" if product.film? && product.methods_known.any? && product.solids_volume_percent&.value
+
+        "stain" if Schedule::Kinds.natures(product).include?("colour") || Schedule::Kinds.concentrate?(product)
+      end
+
+      # @param product [Materials::Product]
       # @param wood [Wood] it was tried on
       # @param read [Array<Numeric>] L*a*b* afterwards, D65
       # @param surface [Surface]

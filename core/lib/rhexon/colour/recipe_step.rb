@@ -38,6 +38,15 @@ module Rhexon
         end
       end
 
+      # How a tinted film is laid on, as recipes are reckoned: a toner as a mist of what a coat is, a glaze wiped back
+      # where it can be.
+      # @param kind [String] tone or glaze
+      # @return [Hash] "wet_um" and "wipe_off" of a step
+      def laid(kind, product)
+        wiped = true if kind == "glaze" && product.milestone("wipe_off_latest")&.value
+        { "wet_um" => Reference.colour.tint.wet_um[kind], "wipe_off" => wiped }.compact
+      end
+
       # Where colour goes in a schedule: into the wood before the first that is laid on, over the last that seals
       # it, once that is sanded; spots are touched up in the end.
       # @param document [Hash] of a schedule

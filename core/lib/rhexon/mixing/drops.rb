@@ -16,7 +16,7 @@ module Rhexon
         return reckoned if counts.empty?
         return counts.last.round if counts.size == 1
 
-        (counts.last * (counts.last / counts[-2].to_f).clamp(0.5, 1.1)).round
+        (counts.last * (counts.last / counts[-2].to_f).clamp(*Reference.mixing.drops_next)).round
       end
 
       # What the drops used per coat say: falling, the wood fills; rising, a dry was missed.

@@ -48,7 +48,11 @@ module Rhexon
         before = used(step) { |other| other["product"] == product.id }
         method = before ? before["method"] : Schedule::Kinds.methods(step["kind"], product).first
         made = { **step, "product" => product.id, "method" => method }
-        Work::Steps.film?(step) ? made.merge("wet_um" => wet_um(step, product, method)) : made
+        case step["kind"]
+        when "tone", "glaze" then made.merge(Colour::RecipeStep.laid(step["kind"], product))
+        when "coat" then made.merge("wet_um" => wet_um(step, product, method))
+        else made
+        end
       end
 
       # What the schedule lays already for the same purpose, else what the shelf has for it.
@@ -70,11 +74,8 @@ module Rhexon
           Schedule::Kinds.natures(product).include?(step["way"] == "slurry" ? "film" : "filler")
       end
 
-      # A washcoat builds so little that the wood still drinks; a toner is a mist of what a coat is.
+      # A washcoat builds so little that the wood still drinks.
       def wet_um(step, product, method)
-        if step["kind"] == "tone"
-          return [ Reference.colour.tint.wet_um.tone, product.wet_um(method).value ].min
-        end
         return product.wet_um(method).value unless step["role"] == "washcoat"
 
         [ (Reference.colour.uptake.washcoat_um * 100 / product.solids_volume_percent.value).floor, 5 ].max

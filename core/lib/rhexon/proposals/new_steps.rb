@@ -9,6 +9,10 @@ module Rhexon
       # @!attribute likely [Boolean]
       Offer = Struct.new(:id, :phase, :name, :says, :words, :step, :wants, :likely, keyword_init: true)
 
+      # @param id [String] of core/data/new_steps.yml
+      # @return [Hash] what such a step begins with
+      def self.set(id) = Reference.new_steps.steps.find { |entry| entry["id"] == id }.fetch("set", {})
+
       # @param place [Place, BoardPlace]
       def initialize(place)
         @place = place

@@ -13,11 +13,10 @@ module Rhexon
 
         def finding(context, placement)
           product = placement.pass.product
-          limit = limit(product)
+          limit = Drying::Application.least_c(product)
           here = context.climate(placement).t_c
           careful = product.caution_air_c&.value
-          level = here < limit ? "stop" : ("caution" if careful && here < careful)
-          return unless level
+          level = level(product, here, careful) or return
 
           wanted = careful || limit
           sentence = "#{degrees(here)} in the #{placement.pass.room}, #{product.name} asks for " \
@@ -29,18 +28,10 @@ module Rhexon
           )
         end
 
-        # @return [Numeric] °C
-        def limit(product)
-          limits = Reference.limits
-          return product.least_air_c.value if product.least_air_c
-          if product.waterborne?
-            return [
-              limits.waterborne_least_c,
-              (product.minimum_film_c&.value || -99) + limits.above_minimum_film_c
-            ].max
-          end
+        def level(product, here, careful)
+          return "stop" unless Drying::Application.warm_enough?(product, here)
 
-          -Float::INFINITY
+          "caution" if careful && here < careful
         end
 
         def why(product)

@@ -50,7 +50,8 @@ module Rhexon
 
         def cooler(context, coat, batch)
           room = context.other_room(coat) do |climate|
-            lasts?(coat, batch, t_c: climate.t_c) && climate.t_c >= ClimateCold.limit(coat.pass.product)
+            lasts?(coat, batch, t_c: climate.t_c) &&
+              Drying::Application.warm_enough?(coat.pass.product, climate.t_c)
           end
           return unless room
 
