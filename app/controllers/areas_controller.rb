@@ -4,9 +4,9 @@ class AreasController < ApplicationController
 
   def show
     piece = Piece.find_by(id: query(:piece))
-    first = Sums::LargeArea::FIRST.merge(piece&.sketch || {})
     page "Area", AreaPageSerializer,
-         { choices: Sums::LargeArea.choices, first: first, piece: piece && { id: piece.id, name: piece.name } }
+         { choices: Sums::LargeArea.choices, first: Sums::LargeArea.first(piece),
+           piece: piece && { id: piece.id, name: piece.name } }
   end
 
   def create

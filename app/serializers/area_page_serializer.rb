@@ -5,5 +5,5 @@ class AreaPageSerializer < ApplicationSerializer
                   "jobs: Array<{ id: number; client: string }> }",
          piece: [ "{ id: number; name: string }", NULLABLE ],
          first: "{ parts: Array<[number, number, number, number]>; exit: [number, number]; tool: string; " \
-                "strips: string; coats: number }"
+                "strips: string; coats: number; product: string | null; room: string | null }"
 end

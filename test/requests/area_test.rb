@@ -48,6 +48,15 @@ class AreaTest < RequestTest
     assert_response :unprocessable_entity
   end
 
+  test "the sketch of a piece comes with what is laid on it last, in its room" do
+    keep(fields: FIELDS.merge(coats: 3))
+    get "/pieces/area", params: { piece: Piece.find_by!(name: "Hall").id }
+    assert_equal [ "f40", "bench", 3, "roller" ], props["first"].values_at("product", "room", "coats", "tool")
+    assert_equal [ [ 0, 0, 10, 4 ] ], props["first"]["parts"]
+    get "/pieces/area"
+    assert_nil props["first"]["product"]
+  end
+
   def keep(**fields)
     send_json("/pieces/area/piece", { fields: FIELDS, name: "Hall", wood: "oak", client: "Quay", **fields })
   end
@@ -92,7 +101,7 @@ class AreaTest < RequestTest
     touch.call("done", "s3", readings: [ 12, 60 ])
     reading = Entry.last
     touch.call("started", "s4")
-    assert_match(/The air was 12 °C, 60 %, and Marram F40 floor clear wants 15 °C at least/, sentence)
+    assert_match(/The air was 12 °C, 60 % RH, and Marram F40 floor clear wants 15 °C at least/, sentence)
     send_json("/entries", { client_id: "b", kind: "correction", happened_at: Time.current.iso8601,
                             corrects: reading.id })
     touch.call("done", "s3", readings: [ 17, 55 ])

@@ -25,10 +25,11 @@ const TOOLS: Record<string, string> = {
 
 /** A floor or hall in sections that stay wet at their edge, laid on so that the last one ends at the exit. */
 export default function LargeAreaPage({ choices, first, piece }: AreaPage) {
+  const offered = choices.products.filter((product) => product.tools.includes(first.tool))
   const [fields, setFields] = useState<AreaFields>({
     ...first,
-    product: choices.products.find((product) => product.tools.includes(first.tool))?.code ?? "",
-    room: choices.rooms[0] ?? "",
+    product: offered.find((product) => product.code === first.product)?.code ?? offered[0]?.code ?? "",
+    room: choices.rooms.find((room) => room === first.room) ?? choices.rooms[0] ?? "",
     rate: "",
   })
   const [selected, setSelected] = useState<number | null>(null)

@@ -12,6 +12,15 @@ class Sums::LargeArea
   # @raise [Rhexon::InvalidInput]
   def self.answer(fields) = new(fields).answer
 
+  # What a page begins with: a sketch of its own, or that of a piece with the coat that is laid on it last.
+  # @param piece [Piece, nil]
+  # @return [Hash]
+  def self.first(piece)
+    coat = piece && piece.schedule.steps.select { |step| step["kind"] == "coat" }.last
+    laid = coat ? { "product" => coat["product"], "coats" => coat["coats"] } : {}
+    { "product" => nil, "room" => piece&.schedule&.document&.dig("room"), **FIRST, **(piece&.sketch || {}), **laid }
+  end
+
   # What can be chosen.
   # @return [Hash]
   def self.choices
