@@ -53,6 +53,12 @@ class AreaTest < RequestTest
     get "/pieces/area", params: { piece: Piece.find_by!(name: "Hall").id }
     assert_equal [ "f40", "bench", 3, "roller" ], props["first"].values_at("product", "room", "coats", "tool")
     assert_equal [ [ 0, 0, 10, 4 ] ], props["first"]["parts"]
+    piece = Piece.find_by!(name: "Hall")
+    Room.create!(name: "hall", t_c: 18, rh: 55)
+    piece.schedule.edit!({ "op" => "change_step", "id" => "s4", "set" => { "room" => "hall" } },
+                         base: piece.schedule.head.number) { "elsewhere" }
+    get "/pieces/area", params: { piece: piece.id }
+    assert_equal "hall", props["first"]["room"], "the room of the coat itself"
     get "/pieces/area"
     assert_nil props["first"]["product"]
   end

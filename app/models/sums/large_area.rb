@@ -16,9 +16,12 @@ class Sums::LargeArea
   # @param piece [Piece, nil]
   # @return [Hash]
   def self.first(piece)
-    coat = piece && piece.schedule.steps.select { |step| step["kind"] == "coat" }.last
-    laid = coat ? { "product" => coat["product"], "coats" => coat["coats"] } : {}
-    { "product" => nil, "room" => piece&.schedule&.document&.dig("room"), **FIRST, **(piece&.sketch || {}), **laid }
+    begun = { "product" => nil, "room" => nil, **FIRST }
+    return begun unless piece
+
+    document = piece.schedule.document
+    coat = document["steps"].select { |step| step["kind"] == "coat" }.last || {}
+    { **begun, "room" => document["room"], **(piece.sketch || {}), **coat.slice("product", "coats", "room") }
   end
 
   # What can be chosen.
