@@ -27,6 +27,7 @@ Rails.application.routes.draw do
     resource :schedule, only: :show do
       scope module: :schedules do
         resource :preview, only: :create, path: "what_if"
+        resource :foresight, only: :create, path: "ahead"
         resources :what_ifs, only: :index
         resources :new_steps, only: :index
         resource :chance, only: :show

@@ -2,12 +2,17 @@
 # is set aside with its reason; the others go on.
 class ShopFloor
   # The plan that was made last, and what of.
-  # @!attribute whole [Boolean] and not with other pieces kept where they stood
-  Last = Struct.new(:records, :heads, :plan, :whole)
+  # @!attribute around [Integer, nil] the piece that was placed anew between the others; nil: all were planned together
+  # @!attribute basis  [Rhexon::Planning::Plan] the plan that the others have stood as in ever since
+  Last = Struct.new(:records, :heads, :plan, :around, :basis) do
+    # The others of a piece stand as in it, however often that piece alone was placed anew.
+    def basis_for(piece) = around == piece.id ? basis : plan
+  end
 
   # Plans are functions of their input: the last few are kept by its digest.
   KEPT = 6
   @kept = Rhexon::Cache.new(KEPT, lately_used: true)
+  @between = Rhexon::Cache.new(KEPT, lately_used: true)
   @faulty = {}
   @last = {}
   @lock = Mutex.new
@@ -15,6 +20,10 @@ class ShopFloor
   class << self
     # @yieldreturn [Rhexon::Planning::Plan]
     def kept(digest, &planned) = @kept.fetch(digest, &planned)
+
+    # A piece placed between the others: what was made ahead of an edit is taken up by it.
+    # @yieldreturn [Rhexon::Planning::Plan, nil]
+    def between(basis, record, &planned) = @between.fetch([ basis, record ], &planned)
 
     # Pieces that could not be computed when the shop was planned last: looked at first the next time.
     # @return [Array<Integer>, nil] piece ids; nil: not planned yet
@@ -34,6 +43,7 @@ class ShopFloor
       Shelf.forget
       Records.forget
       @kept = Rhexon::Cache.new(KEPT, lately_used: true)
+      @between = Rhexon::Cache.new(KEPT, lately_used: true)
       self.last = self.faulty = nil
     end
 
@@ -75,13 +85,20 @@ class ShopFloor
   def plan_around(piece)
     @plan ||= around(piece)&.tap { |plan|
       @settling = true
-      stands(plan)
+      stands(plan, around: piece)
     }
     plan
   end
 
+  # What +plan_around+ would answer with another document for the piece; nothing is taken up.
+  # @return [Rhexon::Planning::Plan, nil] nil where only the whole plan can tell
+  def foreseen(piece, document) = around(piece, document)
+
   # @return [Boolean] whether the others may still move
   def settling? = @settling || false
+
+  # An error's message shows its object: the whole shop would take minutes.
+  def inspect = "#<#{self.class} #{now}>"
 
   # What is drawn from the plan; where that fails, the piece at fault is set aside and the rest drawn again.
   # @yieldparam plan [Rhexon::Planning::Plan]
@@ -148,25 +165,35 @@ class ShopFloor
   LARGE_STANDS_MIN = 10
   private_constant :LARGE_STANDS_MIN
 
-  def stands(plan) = self.class.last = Last.new(records, standing, plan, !settling?)
+  def stands(plan, around: nil)
+    basis = around ? self.class.last.basis_for(around) : plan
+    self.class.last = Last.new(records, standing, plan, around&.id, basis)
+  end
 
   def standing_plan
     last = self.class.last
-    last.plan if last&.whole && last.plan.model.large? && last.records.equal?(records) && last.heads == heads &&
-      minutes_since(last) < LARGE_STANDS_MIN
+    return unless last && last.around.nil? && last.plan.model.large?
+
+    last.plan if last.records.equal?(records) && last.heads == heads && minutes_since(last) < LARGE_STANDS_MIN
   end
 
   def minutes_since(last) = now.to_i / 60 - last.plan.shop.now
 
-  # Nothing but this piece's schedule has changed since the last plan was made.
-  def around(piece)
+  # @return [Last, nil] where nothing but this piece's schedule has changed since that plan was made
+  def last_but_for(piece)
     last = self.class.last or return
-    mine = head_of(piece)
-    return unless last.records.equal?(records) && last.plan.shop.goal == "soonest" && self.class.faulty == [] &&
+    mine = head_of(piece) or return
+    last if last.records.equal?(records) && last.plan.shop.goal == "soonest" && self.class.faulty == [] &&
       minutes_since(last) < STANDS_MIN && last.heads.map(&:id) == heads.map(&:id) &&
       heads - last.heads - [ mine ] == []
+  end
 
-    Rhexon::Search::Planner.around(last.plan, records.pieces([ mine ], [ piece ]).first)
+  # @return [Rhexon::Planning::Plan, nil]
+  def around(piece, document = nil)
+    last = last_but_for(piece) or return
+    record = records.pieces([ head_of(piece) ], [ piece ]).first
+    record = { **record, "schedule" => document } if document
+    self.class.between(last.basis_for(piece), record) { Rhexon::Search::Planner.around(last.plan, record) }
   rescue StandardError => error
     raise if Trouble.of_database?(error)
   end

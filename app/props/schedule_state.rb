@@ -21,6 +21,16 @@ class ScheduleState
     floor.drawing(@piece).sheet(face)
   end
 
+  # What an edit would make of the sheet at once, with the other pieces where they stand.
+  # @param operation [Hash] of Rhexon::Schedule::Edit
+  # @return [Hash, nil] nil where it is refused, or where only the whole plan can tell
+  def foreseen(face, operation)
+    plan = floor.foreseen(@piece, @piece.schedule.proposed(operation)) or return
+    ShopFloor::Drawing.serialized(Rhexon::Picture::Sheet.new(plan, @piece.core_id, face: face))
+  rescue Rhexon::InvalidInput
+    nil
+  end
+
   # @return [Rhexon::Planning::Plan] with this piece in it
   # @raise [Rhexon::InvalidInput] when its job is closed or it is set aside
   def plan

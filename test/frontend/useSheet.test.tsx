@@ -16,9 +16,9 @@ afterEach(() => {
 })
 
 // What the hook reads of an answer; a whole one is the server's work.
-const state = (revision: number, ready_at = 100): SheetState =>
+const state = (revision: number, ready_at = 100, wet_um = 85): SheetState =>
   ({
-    sheet: { section: { face: "top" }, ready_at },
+    sheet: { section: { face: "top" }, ready_at, document: { steps: [{ id: "s1", wet_um, coats: 2 }] } },
     schedule: { revision },
     piece: { id: 4 },
     approval: null,
@@ -150,5 +150,81 @@ describe("an edit of a schedule", () => {
     expect(requests[1]).toMatchObject({ url: "/pieces/4/schedule/undo", body: { face: "edge" } })
     await requests[1]?.answer(200, state(8))
     await waitFor(() => expect(result.current.schedule.revision).toBe(8))
+  })
+})
+
+describe("an edit that a hand is about to make", () => {
+  /** A hook that knows what 90 µm will make of the sheet. */
+  const foreseen = async () => {
+    const result = sheet()
+    act(() => result.current.near(film(90)))
+    expect(requests[0]).toMatchObject({
+      url: "/pieces/4/schedule/ahead",
+      body: { operation: film(90), base: 7, face: "top" },
+    })
+    await requests[0]?.answer(200, { sheet: state(7, 150, 90).sheet })
+    return result
+  }
+
+  test("is shown as it is pressed, is on its way until it is kept, and is not drawn twice", async () => {
+    const result = await foreseen()
+    expect(result.current.sheet.ready_at).toBe(100)
+    act(() => result.current.edit(film(90)))
+    const shown = result.current.sheet
+    expect([shown.ready_at, result.current.schedule.revision, result.current.waiting]).toEqual([150, 7, [film(90)]])
+    await requests[1]?.answer(200, { ...state(8, 150, 90), settling: true })
+    await waitFor(() => expect(result.current.schedule.revision).toBe(8))
+    expect(result.current.sheet).toBe(shown)
+  })
+
+  test("is corrected by its answer, and taken back where it is refused", async () => {
+    const result = await foreseen()
+    act(() => result.current.edit(film(90)))
+    await requests[1]?.answer(200, state(8, 160, 90))
+    await waitFor(() => expect(result.current.sheet.ready_at).toBe(160))
+    act(() => result.current.near(film(95)))
+    await requests[2]?.answer(200, { sheet: state(8, 170, 95).sheet })
+    act(() => result.current.edit(film(95)))
+    expect(result.current.sheet.ready_at).toBe(170)
+    await requests[3]?.answer(422, refusal("The shop is shut"))
+    await waitFor(() => expect(result.current.trouble?.error.sentence).toBe("The shop is shut"))
+    expect(result.current.sheet.ready_at).toBe(160)
+  })
+
+  test("stays shown while the answer to the one before comes in; the way back is known too", async () => {
+    const result = await foreseen()
+    act(() => result.current.edit(film(90)))
+    act(() => result.current.edit(film(85)))
+    expect(result.current.sheet.ready_at).toBe(100)
+    await requests[1]?.answer(200, state(8, 150, 90))
+    await waitFor(() => expect(requests[2]?.body).toMatchObject({ operation: film(85), base: 8 }))
+    expect(result.current.sheet.ready_at).toBe(100)
+  })
+
+  test("is void once something else was edited or all was planned anew, and then asked for again", async () => {
+    const result = await foreseen()
+    act(() => result.current.edit(coats(3)))
+    act(() => result.current.edit(film(90)))
+    expect(result.current.sheet.ready_at).toBe(100)
+    await requests[1]?.answer(200, state(8, 180, 85))
+    await requests[2]?.answer(200, state(9, 200, 90))
+    act(() => result.current.near(film(95)))
+    await requests[3]?.answer(200, { sheet: state(9, 210, 95).sheet })
+    act(() => void result.current.reload())
+    await requests[4]?.answer(200, state(9, 205, 90))
+    await waitFor(() => expect(requests[5]?.body).toMatchObject({ operation: film(90), base: 9 }))
+  })
+
+  test("is asked for one at a time, not while an edit is out, and its refusal says nothing", async () => {
+    const result = sheet()
+    for (const um of [90, 95]) act(() => result.current.near(film(um)))
+    expect(requests).toHaveLength(1)
+    act(() => result.current.edit(coats(3)))
+    await requests[0]?.answer(503, refusal("Busy"))
+    expect(requests).toHaveLength(2)
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(result.current.schedule.revision).toBe(8))
+    expect(result.current.trouble).toBeNull()
+    expect(requests).toHaveLength(2)
   })
 })

@@ -21,6 +21,40 @@ class SchedulesRequestTest < RequestTest
     assert_equal "Top coat, Skerrow W20 clear satin: 3 coats", @piece.schedule.reload.head.reason
   end
 
+  test "what an edit will be answered with is told ahead of it, and nothing is kept" do
+    make_piece(name: "Lid", steps: [ coat("s1", coats: 2) ])
+    ShopFloor.new.plan
+    thicker = { op: "change_step", id: "s1", set: { wet_um: 120 } }
+    foreseen = assert_no_difference(-> { Revision.count }) { ahead(thicker) }
+    assert_equal 120, foreseen["document"]["steps"].first["wet_um"]
+    plan = ShopFloor.new.foreseen(Piece.find(@piece.id), @piece.schedule.reload.proposed(thicker.deep_stringify_keys))
+    edit(@piece, thicker)
+    assert_equal foreseen, answer["sheet"]
+    assert_same plan, ShopFloor.last.plan
+  end
+
+  test "nothing is told ahead of what would be refused, of a revision that is past, or where others have changed" do
+    ShopFloor.new.plan
+    assert_nil ahead({ op: "change_step", id: "s1", set: { wet_um: 900 } })
+    assert_nil ahead({ op: "change_step", id: "s1", set: { wet_um: 90 } }, base: 1)
+    Person.first.update!(skills: [ "spray" ])
+    assert_nil ahead({ op: "change_step", id: "s1", set: { wet_um: 90 } })
+  end
+
+  # Where another piece was placed anew in the meantime, what was made ahead is of others that stand there no more.
+  test "what was made ahead is not taken up after an edit of another piece" do
+    lid = make_piece(name: "Lid", steps: [ coat("s1", coats: 1) ])
+    ShopFloor.new.plan
+    more = { op: "change_step", id: "s1", set: { coats: 4 } }
+    plan = ShopFloor.new.foreseen(Piece.find(@piece.id), @piece.schedule.reload.proposed(more.deep_stringify_keys))
+    edit(lid, { op: "change_step", id: "s1", set: { coats: 4 } })
+    edit(lid, { op: "change_step", id: "s1", set: { coats: 1 } })
+    stood = starts(ShopFloor.last.plan, but: @piece)
+    edit(@piece, more)
+    refute_same plan, ShopFloor.last.plan
+    assert_equal stood, starts(ShopFloor.last.plan, but: @piece)
+  end
+
   # First answered with the others where they stood, then with the plan of the whole shop: the same as planning it anew.
   test "after random edits the second answer is what planning the whole shop gives" do
     others = Array.new(3) { |at| make_piece(name: "Piece #{at}", steps: [ coat("s1", coats: 1 + at) ]) }
@@ -29,10 +63,12 @@ class SchedulesRequestTest < RequestTest
       piece = [ @piece, *others ].sample(random: random)
       stood = ShopFloor.new.plan
       change = [ { coats: random.rand(1..4) }, { wet_um: random.rand(60..140) } ].sample(random: random)
+      foreseen = ahead({ op: "change_step", id: "s1", set: change }, piece: piece)
       edit(piece, { op: "change_step", id: "s1", set: change })
       next assert_response(:unprocessable_entity) if response.status != 200
 
       assert answer["settling"], "turn #{turn}"
+      assert_equal foreseen, answer["sheet"]
       kept = starts(ShopFloor.last.plan, but: piece)
       assert_equal starts(stood, but: piece), kept
       get "/pieces/#{piece.id}/schedule/settled", headers: JSON_HEADERS
@@ -127,6 +163,12 @@ class SchedulesRequestTest < RequestTest
   end
 
   private
+
+  def ahead(operation, piece: @piece, base: piece.schedule.reload.head.number)
+    send_json("/pieces/#{piece.id}/schedule/ahead", { operation: operation, base: base })
+    assert_response :ok
+    answer["sheet"]
+  end
 
   def starts(plan, but:)
     plan.placements.reject { |placement| placement.pass.piece.id == but.core_id }

@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useId, useState } from "react"
+import { useNear } from "./near"
 
 /** A labelled field with what is wrong beside it. */
 export function Field({
@@ -63,13 +64,19 @@ export function TextField(props: {
   )
 }
 
+/** So many values of a list are told ahead. */
+const SHORT = 4
+
 export function SelectField(props: {
   label: string
   value: string
   onChange: (value: string) => void
   options: [string, string][]
   error?: string
+  /** Values that a hand is about to choose: told as it opens a short list. */
+  near?: (value: string) => void
 }) {
+  const others = props.options.map(([value]) => value).filter((value) => value !== props.value)
   return (
     <Field label={props.label} error={props.error}>
       {(id, invalid) => (
@@ -78,6 +85,9 @@ export function SelectField(props: {
           className="ui-input"
           value={props.value}
           aria-invalid={invalid}
+          onFocus={() => {
+            if (others.length <= SHORT) for (const value of others) props.near?.(value)
+          }}
           onChange={(event) => props.onChange(event.target.value)}
         >
           {props.options.map(([value, words]) => (
@@ -106,19 +116,23 @@ export function Stepper(props: {
   error?: string
   disabled?: boolean
   onChange: (value: number) => void
+  /** A value that a hand is about to set. */
+  near?: (value: number) => void
 }) {
   const [typed, setTyped] = useState(String(props.value))
   useEffect(() => setTyped(String(props.value)), [props.value])
+  const read = (text: string) => (text.trim() === "" ? Number.NaN : Number(text.replace(",", ".")))
   const commit = () => {
-    const number = Number(typed.replace(",", "."))
-    if (typed.trim() !== "" && Number.isFinite(number)) {
+    const number = read(typed)
+    if (Number.isFinite(number)) {
       if (number !== props.value) props.onChange(number)
     } else setTyped(String(props.value))
   }
-  const step = (by: number) => {
-    const next = Math.round((props.value + by) * 100) / 100
-    props.onChange(Math.min(Math.max(next, props.least ?? -Infinity), props.most ?? Infinity))
+  const next = (from: number, way: -1 | 1) => {
+    const value = Math.round((from + way * props.by) * 100) / 100
+    return Math.min(Math.max(value, props.least ?? -Infinity), props.most ?? Infinity)
   }
+  const near = useNear(props.value, next, props.near)
   return (
     <Field label={props.unit ? `${props.label}, ${props.unit}` : props.label} error={props.error}>
       {(id, invalid) => (
@@ -128,7 +142,8 @@ export function Stepper(props: {
             className="ui-button"
             disabled={props.disabled}
             aria-label={`${props.label}: less`}
-            onClick={() => step(-props.by)}
+            onClick={() => props.onChange(next(props.value, -1))}
+            {...near.button(-1)}
           >
             −
           </button>
@@ -140,7 +155,11 @@ export function Stepper(props: {
             value={typed}
             aria-invalid={invalid}
             aria-describedby={invalid ? `${id}-error` : undefined}
-            onChange={(event) => setTyped(event.target.value)}
+            onChange={(event) => {
+              setTyped(event.target.value)
+              const number = read(event.target.value)
+              if (Number.isFinite(number)) near.typed(number)
+            }}
             onBlur={commit}
             onKeyDown={(event) => event.key === "Enter" && commit()}
           />
@@ -149,7 +168,8 @@ export function Stepper(props: {
             className="ui-button"
             disabled={props.disabled}
             aria-label={`${props.label}: more`}
-            onClick={() => step(props.by)}
+            onClick={() => props.onChange(next(props.value, 1))}
+            {...near.button(1)}
           >
             +
           </button>

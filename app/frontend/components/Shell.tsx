@@ -1,5 +1,5 @@
 import { Link, usePage } from "@inertiajs/react"
-import { type ReactNode, useEffect, useState } from "react"
+import { memo, type ReactNode, useEffect, useState } from "react"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import { clock, day } from "@/lib/time"
@@ -34,43 +34,7 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
   })
   return (
     <div className="page-shell">
-      <nav className="page-rail" aria-label="Places">
-        <div className="rail-name">
-          <Mark />
-          Rhexon
-        </div>
-        <div className="rail-teeth">
-          {PLACES.map((place) => (
-            <Link
-              key={place.path}
-              id={`place-${place.number}`}
-              href={place.path}
-              className="rail-tooth"
-              data-state={here.startsWith(place.path) ? "on" : "off"}
-              aria-current={here.startsWith(place.path) ? "page" : undefined}
-            >
-              <small>{place.number}</small>
-              {place.name}
-            </Link>
-          ))}
-        </div>
-        <div className="rail-foot">
-          <Link href="/shop" className="underline underline-offset-2">
-            {shop.name}
-          </Link>
-          <span className="mt-2 block">{day(now, shop.zone)}</span>
-          <b>{clock(now, shop.zone)}</b>
-          <button type="button" onClick={() => setLow(!low)} aria-pressed={low}>
-            {low ? "Full light" : "Low light"}
-          </button>
-          <button type="button" className="block" onClick={() => setUnits(true)}>
-            Units
-          </button>
-          <button type="button" className="block" onClick={() => setHelp(true)}>
-            Keys ?
-          </button>
-        </div>
-      </nav>
+      <Rail {...{ here, shop, now, low }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
       <main className="page-main">
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
@@ -82,6 +46,59 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
     </div>
   )
 }
+
+type RailProps = {
+  here: string
+  shop: Shop
+  now: number
+  low: boolean
+  onLow: (low: boolean) => void
+  onUnits: (open: boolean) => void
+  onHelp: (open: boolean) => void
+}
+
+/** Stands still while the page beside it is redrawn. */
+const Rail = memo(function Rail({ here, shop, now, low, onLow, onUnits, onHelp }: RailProps) {
+  return (
+    <nav className="page-rail" aria-label="Places">
+      <div className="rail-name">
+        <Mark />
+        Rhexon
+      </div>
+      <div className="rail-teeth">
+        {PLACES.map((place) => (
+          <Link
+            key={place.path}
+            id={`place-${place.number}`}
+            href={place.path}
+            className="rail-tooth"
+            data-state={here.startsWith(place.path) ? "on" : "off"}
+            aria-current={here.startsWith(place.path) ? "page" : undefined}
+          >
+            <small>{place.number}</small>
+            {place.name}
+          </Link>
+        ))}
+      </div>
+      <div className="rail-foot">
+        <Link href="/shop" className="underline underline-offset-2">
+          {shop.name}
+        </Link>
+        <span className="mt-2 block">{day(now, shop.zone)}</span>
+        <b>{clock(now, shop.zone)}</b>
+        <button type="button" onClick={() => onLow(!low)} aria-pressed={low}>
+          {low ? "Full light" : "Low light"}
+        </button>
+        <button type="button" className="block" onClick={() => onUnits(true)}>
+          Units
+        </button>
+        <button type="button" className="block" onClick={() => onHelp(true)}>
+          Keys ?
+        </button>
+      </div>
+    </nav>
+  )
+})
 
 /** Pieces that cannot be computed, wherever one is: the rest goes on without them. */
 function SetAsideNote({ aside }: { aside: Aside[] }) {

@@ -245,6 +245,7 @@ function Screen(props: SchedulePage) {
               pending={pending}
               error={error}
               onEdit={state.edit}
+              onNear={state.near}
               onSplitAndSet={splitAndSet}
               onMove={move}
               onUnpin={unpin}

@@ -1,7 +1,9 @@
-import { useCallback, useEffect, useReducer, useRef } from "react"
+import { replaceEqualDeep } from "@tanstack/react-query"
+import { useCallback, useEffect, useReducer, useRef, useState } from "react"
 import { Refused, send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
+import { Ahead, aimOf } from "./ahead"
 
 export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
 /** While it settles, the other pieces are kept where they stood before the edit. */
@@ -23,15 +25,18 @@ type State = SheetState & {
 }
 type Action =
   | { type: "queued"; waiting: Operation[] }
+  | { type: "foreseen"; sheet: Sheet }
   | { type: "answered"; answer: Answer; announced: string; stale: Stale | null }
-  | { type: "refused"; trouble: Trouble }
-  | { type: "stale"; stale: Stale }
+  | { type: "refused"; trouble: Trouble; sheet: Sheet }
+  | { type: "stale"; stale: Stale; sheet: Sheet }
   | { type: "dismiss" }
 
 function reduce(state: State, action: Action): State {
   switch (action.type) {
     case "queued":
       return { ...state, waiting: action.waiting }
+    case "foreseen":
+      return { ...state, sheet: action.sheet }
     case "answered":
       return {
         ...state,
@@ -42,19 +47,24 @@ function reduce(state: State, action: Action): State {
         announced: action.announced,
       }
     case "refused":
-      return { ...state, trouble: action.trouble, waiting: [] }
+      return { ...state, trouble: action.trouble, sheet: action.sheet, waiting: [] }
     case "stale":
-      return { ...state, stale: action.stale, waiting: [] }
+      return { ...state, stale: action.stale, sheet: action.sheet, waiting: [] }
     case "dismiss":
       return { ...state, trouble: null }
   }
 }
 
-const same = (one: Operation, other: Operation): boolean =>
-  one.op === "change_step" &&
-  other.op === "change_step" &&
-  one.id === other.id &&
-  Object.keys(one.set).join() === Object.keys(other.set).join()
+const same = (one: Operation, other: Operation): boolean => aimOf(one) !== null && aimOf(one) === aimOf(other)
+
+/** The edit of the same fields that would bring back what a sheet shows. */
+const wayBack = (operation: Operation, sheet: Sheet): Operation | null => {
+  const step = operation.op === "change_step" && sheet.document.steps.find((candidate) => candidate.id === operation.id)
+  if (!step) return null
+  const was = new Map<string, unknown>(Object.entries(step))
+  const set = Object.fromEntries(Object.keys(operation.set).map((field) => [field, was.get(field) ?? null]))
+  return { ...operation, set }
+}
 
 /** A list with one edit more; of edits to the same field only the newest counts. */
 const withEdit = (edits: Edit[], edit: Edit): Edit[] => {
@@ -80,23 +90,62 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const sent = useRef<Edit | null>(null)
   const held = useRef<Stale | null>(null)
   const latest = useRef(first)
+  const shown = useRef(first.sheet)
   const url = `/pieces/${first.piece.id}/schedule`
   const face = useRef(first.sheet.section.face)
+  const [ahead] = useState(
+    () =>
+      new Ahead(url, () =>
+        sent.current || held.current ? null : { base: latest.current.schedule.revision, face: face.current },
+      ),
+  )
 
+  /** @param foreseen whether it may be what was foreseen of it, or lie before what is shown already */
   const take = useCallback(
-    (answer: Answer) => {
+    (answer: Answer, foreseen = false) => {
       latest.current = answer
-      dispatch({ type: "answered", answer, announced: spoken(answer.sheet), stale: held.current })
+      const newest = queue.current.at(-1)
+      const coming = foreseen && newest ? ahead.sheetOf(newest.operation) : undefined
+      // What is the same stays the same object, so that only what changed is drawn.
+      const sheet = replaceEqualDeep(shown.current, answer.sheet)
+      if (!foreseen && sheet !== shown.current) ahead.forget()
+      shown.current = coming ?? sheet
+      dispatch({
+        type: "answered",
+        answer: { ...answer, sheet: shown.current },
+        announced: spoken(answer.sheet),
+        stale: held.current,
+      })
+      void ahead.ask()
     },
-    [spoken],
+    [ahead, spoken],
   )
 
   useEffect(() => {
     if (first.schedule !== latest.current.schedule) {
       latest.current = first
+      shown.current = first.sheet
+      ahead.forget()
       dispatch({ type: "answered", answer: first, announced: "", stale: held.current })
     }
-  }, [first])
+  }, [ahead, first])
+
+  /** The edit that is out, then those that wait. */
+  const underWay = useCallback(() => (sent.current ? [sent.current, ...queue.current] : queue.current), [])
+
+  /** What an edit will make of the sheet, shown before the server has kept it; it says so if it does not. */
+  const foresee = useCallback(
+    (operation: Operation) => {
+      const back = wayBack(operation, shown.current)
+      if (back && underWay().every((edit) => same(edit.operation, operation))) ahead.keep(back, shown.current)
+      ahead.edited(operation)
+      const sheet = ahead.sheetOf(operation)
+      if (!sheet) return
+      shown.current = replaceEqualDeep(shown.current, sheet)
+      dispatch({ type: "foreseen", sheet: shown.current })
+    },
+    [ahead, underWay],
+  )
 
   const settled = state.settling && state.waiting.length === 0
   const { answer: whole } = useAnswer({
@@ -111,15 +160,15 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     if (whole) take(whole)
   }, [whole, take])
 
-  /** What the page shows as on its way: the edit that is out, then those that wait. */
+  /** What the page shows as on its way. */
   const tell = useCallback(() => {
-    const edits = sent.current ? [sent.current, ...queue.current] : queue.current
-    dispatch({ type: "queued", waiting: edits.map((waiting) => waiting.operation) })
-  }, [])
+    dispatch({ type: "queued", waiting: underWay().map((edit) => edit.operation) })
+  }, [underWay])
 
   const hold = useCallback((stale: Stale) => {
     held.current = stale
-    dispatch({ type: "stale", stale })
+    shown.current = latest.current.sheet
+    dispatch({ type: "stale", stale, sheet: shown.current })
   }, [])
 
   const refuse = useCallback(
@@ -129,7 +178,14 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
       if (!(error instanceof Refused)) throw error
       const since = (error.body as { since?: Revision[] } | null)?.since
       if (error.status === 409 && since && edit) hold({ edits: waiting.reduce(withEdit, [edit]), since })
-      else dispatch({ type: "refused", trouble: { error: error.reason, operation: edit?.operation } })
+      else {
+        shown.current = latest.current.sheet
+        dispatch({
+          type: "refused",
+          trouble: { error: error.reason, operation: edit?.operation },
+          sheet: shown.current,
+        })
+      }
     },
     [hold],
   )
@@ -142,7 +198,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
         tell()
         const base = latest.current.schedule.revision
         try {
-          take(await send<Answer>("POST", `${url}/edits`, { ...edit, base, face: face.current }))
+          take(await send<Answer>("POST", `${url}/edits`, { ...edit, base, face: face.current }), true)
         } catch (error) {
           refuse(error, edit)
         }
@@ -150,18 +206,20 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     } finally {
       sent.current = null
       tell()
+      void ahead.ask()
     }
-  }, [refuse, take, tell, url])
+  }, [ahead, refuse, take, tell, url])
 
   const edit = useCallback(
     (operation: Operation, reason?: string) => {
       const edit = { operation, reason }
       if (held.current) return hold({ ...held.current, edits: withEdit(held.current.edits, edit) })
+      foresee(operation)
       queue.current = withEdit(queue.current, edit)
       tell()
       void drain()
     },
-    [drain, hold, tell],
+    [drain, foresee, hold, tell],
   )
 
   const step = useCallback(
@@ -209,6 +267,8 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   return {
     ...state,
     edit,
+    /** An edit that a hand is about to make: computed ahead of it. */
+    near: useCallback((operation: Operation) => ahead.want(operation), [ahead]),
     undo: () => step("undo"),
     redo: () => step("redo"),
     reapply,

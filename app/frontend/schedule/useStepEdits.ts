@@ -10,7 +10,7 @@ const MOST_WET_UM = 500
 
 /** What hands do to the steps of a schedule, as edits of its document; what is new or split off is selected. */
 export function useStepEdits(state: ReturnType<typeof useSheet>, row: Row | null, select: (key: string) => void) {
-  const { sheet, piece, edit } = state
+  const { sheet, piece, edit, near } = state
   const step = sheet.document.steps.find((candidate) => candidate.id === row?.step)
   const planned = row?.status === "planned"
   const move = useCallback(
@@ -38,7 +38,14 @@ export function useStepEdits(state: ReturnType<typeof useSheet>, row: Row | null
     /** Thicker or thinner by so much, µm. */
     wet: (by: number) => {
       if (!step?.wet_um || !planned) return
-      edit({ op: "change_step", id: step.id, set: { wet_um: Math.min(Math.max(step.wet_um + by, 5), MOST_WET_UM) } })
+      const thickness = (times: number): Operation => ({
+        op: "change_step",
+        id: step.id,
+        set: { wet_um: Math.min(Math.max((step.wet_um ?? 0) + times * by, 5), MOST_WET_UM) },
+      })
+      edit(thickness(1))
+      near(thickness(2))
+      near(thickness(3))
     },
     /** Later or earlier by so much, min. */
     nudge: (by: number) => {

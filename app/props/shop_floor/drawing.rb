@@ -1,5 +1,15 @@
 # All that pages draw of one piece of a plan, drawn to see whether it can be.
 class ShopFloor::Drawing
+  # Sheets are functions of their plan: those that were drawn ahead of an edit are its own.
+  KEPT = 6
+  @kept = Rhexon::Cache.new(KEPT, lately_used: true)
+
+  # @param picture [Rhexon::Picture::Sheet]
+  # @return [Hash] as its page gets it
+  def self.serialized(picture)
+    @kept.fetch([ picture.plan, picture.piece_id, picture.face ]) { SheetSerializer.new(picture).to_h }
+  end
+
   # @param plan [Rhexon::Planning::Plan]
   # @param piece [Piece]
   def initialize(plan, piece)
@@ -17,7 +27,7 @@ class ShopFloor::Drawing
 
   # @param face [String, nil] the face to draw
   # @return [Hash] the sheet as its page gets it
-  def sheet(face = nil) = (@serialized ||= {})[face] ||= SheetSerializer.new(picture(face)).to_h
+  def sheet(face = nil) = self.class.serialized(picture(face))
 
   private
 

@@ -2,11 +2,13 @@
 export function CombControl({
   value,
   onChange,
+  near,
   pending,
   disabled,
 }: {
   value: number
   onChange: (um: number) => void
+  near?: (um: number) => void
   pending: boolean
   disabled: boolean
 }) {
@@ -42,6 +44,7 @@ export function CombControl({
             className={`comb-tooth ${pending && um === value ? "ui-pending" : ""}`}
             data-state={um === value ? "on" : um < value ? "wet" : "dry"}
             onClick={() => onChange(um)}
+            onPointerEnter={() => um !== value && near?.(um)}
           >
             <span style={{ height: 62 - (um - first) * (26 / (6 * step)) }}>{um}</span>
           </button>

@@ -33,10 +33,13 @@ export function Detail(props: DetailProps) {
       .filter((other) => other.step === step.id && other.status !== "planned" && !other.inserted)
       .map((other) => other.coat),
   )
+  const splits = (fields: StepSet) => done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
   const set = (fields: StepSet) => {
-    const splits = done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
-    if (splits) props.onSplitAndSet(step, done, fields)
+    if (splits(fields)) props.onSplitAndSet(step, done, fields)
     else onEdit({ op: "change_step", id: step.id, set: fields })
+  }
+  const near = (fields: StepSet) => {
+    if (!splits(fields)) props.onNear({ op: "change_step", id: step.id, set: fields })
   }
   const fields: StepFieldsProps = {
     step,
@@ -47,6 +50,7 @@ export function Detail(props: DetailProps) {
     pending: props.pending,
     error: props.error,
     onSet: set,
+    near,
   }
   const tabs: (Tab | false | null | undefined)[] = [
     { id: "step", label: "Step", content: <StepTab {...props} step={step} fields={fields} /> },

@@ -52,6 +52,7 @@ export function StepTab(props: TabProps) {
             {...props}
             item={props.shelf.find((candidate) => candidate.id === step.product)}
             onWet={(wet_um) => fields.onSet({ wet_um })}
+            near={(wet_um) => fields.near?.({ wet_um })}
           />
         ) : (
           <>
@@ -85,7 +86,7 @@ const AROUND = ["before this step", "after it"]
 export function ColourTab({ shelf, step, fields, colours, desk, pending, error }: TabProps) {
   return (
     <div className="detail-colour">
-      <TintFields {...{ step, shelf, desk, pending, error }} onSet={fields.onSet} />
+      <TintFields {...{ step, shelf, desk, pending, error }} onSet={fields.onSet} near={fields.near} />
       {colours && (
         <ul className="look-row" aria-label="The look">
           {colours.map(({ hex, lightness }, index) => (

@@ -1,3 +1,4 @@
+import { useNear } from "@/components/near"
 import { useMeasures } from "@/lib/units"
 import type { Row, ShelfItem, Step } from "@/types"
 import { CombControl } from "./CombControl"
@@ -9,24 +10,36 @@ type Props = {
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onWet: (um: number) => void
+  /** A thickness that a hand is about to set. */
+  near?: (um: number) => void
 }
 
+const BY_UM = 5
+const LEAST_UM = 5
+const MOST_UM = 500
+const next = (from: number, way: -1 | 1) => Math.min(Math.max(from + way * BY_UM, LEAST_UM), MOST_UM)
+
 /** Wet film by comb, by 5 µm or typed, with what it comes to. */
-export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
+export function FilmControl({ row, step, item, pending, error, onWet, near }: Props) {
   const { film } = useMeasures()
   const wet = step.wet_um ?? 0
+  const leans = useNear(wet, next, near)
   const frozen = row.status !== "planned"
+  const read = (field: HTMLInputElement): number | null => {
+    const value = Number(field.value.replace(",", "."))
+    if (!Number.isFinite(value) || field.value === film.number(wet)) return null
+    return Math.round(film.stored(value) * 10) / 10
+  }
   const typed = (event: { currentTarget: HTMLInputElement }) => {
-    const value = Number(event.currentTarget.value.replace(",", "."))
-    if (Number.isFinite(value) && event.currentTarget.value !== film.number(wet))
-      onWet(Math.round(film.stored(value) * 10) / 10)
+    const um = read(event.currentTarget)
+    if (um !== null) onWet(um)
   }
   return (
     <section aria-label="Wet film">
       <h3 className="text-head">
         Wet film <span className={pending("wet_um") ? "ui-pending" : ""}>{film.text(wet)}</span>
       </h3>
-      <CombControl value={wet} onChange={onWet} pending={pending("wet_um")} disabled={frozen} />
+      <CombControl value={wet} onChange={onWet} near={near} pending={pending("wet_um")} disabled={frozen} />
       <dl className="film-figures">
         <div>
           <dt>stays, dry</dt>
@@ -49,7 +62,8 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
           className="ui-button"
           disabled={frozen}
           aria-label="Wet film: 5 µm less"
-          onClick={() => onWet(Math.max(wet - 5, 5))}
+          onClick={() => onWet(next(wet, -1))}
+          {...leans.button(-1)}
         >
           −
         </button>
@@ -60,6 +74,10 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
           aria-label={`Wet film, ${film.unit}`}
           defaultValue={film.number(wet)}
           disabled={frozen}
+          onInput={(event) => {
+            const um = read(event.currentTarget)
+            if (um) leans.typed(um)
+          }}
           onBlur={typed}
           onKeyDown={(event) => event.key === "Enter" && typed(event)}
         />
@@ -68,7 +86,8 @@ export function FilmControl({ row, step, item, pending, error, onWet }: Props) {
           className="ui-button"
           disabled={frozen}
           aria-label="Wet film: 5 µm more"
-          onClick={() => onWet(Math.min(wet + 5, 500))}
+          onClick={() => onWet(next(wet, 1))}
+          {...leans.button(1)}
         >
           +
         </button>

@@ -2,12 +2,12 @@ import { SelectField, Stepper } from "@/components/Field"
 import type { Method, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
 import { METHODS, offered, ROLES } from "../words"
-import type { StepFieldsProps } from "./stepProps"
+import type { StepFieldsProps, StepSet } from "./stepProps"
 
 const methodsOf = (item: ShelfItem | undefined, kind: Step["kind"]): Method[] => (item?.fits[kind] ?? []) as Method[]
 
 /** What is laid on, how, how often and how thin. */
-export function MaterialFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
+export function MaterialFields({ step, shelf, pending, error, onSet, near }: StepFieldsProps) {
   const item = shelf.find((candidate) => candidate.id === step.product)
   const film = FILM_KINDS.includes(step.kind)
   // A way that the product's page has no figure for stays shown where the step has it.
@@ -28,6 +28,8 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
     const wet = film ? { wet_um: next.wet_um[method] ?? step.wet_um } : {}
     onSet({ product: id, method, ...wet, ...way, ...tint })
   }
+  const worked = (method: Method): StepSet =>
+    film && item?.wet_um[method] ? { method, wet_um: item.wet_um[method] } : { method }
   return (
     <>
       <div className="is-wide">
@@ -48,13 +50,8 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
           value={step.method ?? ""}
           error={error("method")}
           options={methods.map((method) => [method, METHODS[method]])}
-          onChange={(method) =>
-            onSet(
-              film && item?.wet_um[method]
-                ? { method: method as Method, wet_um: item.wet_um[method] }
-                : { method: method as Method },
-            )
-          }
+          onChange={(method) => onSet(worked(method as Method))}
+          near={(method) => near?.(worked(method as Method))}
         />
       )}
       {(film || step.kind === "oil" || step.kind === "fill") && (
@@ -67,6 +64,7 @@ export function MaterialFields({ step, shelf, pending, error, onSet }: StepField
           pending={pending("coats")}
           error={error("coats")}
           onChange={(coats) => onSet({ coats })}
+          near={(coats) => near?.({ coats })}
         />
       )}
     </>
@@ -106,8 +104,13 @@ export function CoatFields({ step, error, onSet }: StepFieldsProps) {
 }
 
 /** How far it is thinned: by a cut where the product has one, or by a share. */
-export function ThinningFields({ step, shelf, pending, error, onSet }: StepFieldsProps) {
+export function ThinningFields({ step, shelf, pending, error, onSet, near }: StepFieldsProps) {
   const item = shelf.find((candidate) => candidate.id === step.product)
+  const cutTo = (cut: number): StepSet => ({ cut_lb_per_gal: cut === 0 ? null : cut, thinning: null })
+  const thinnedBy = (percent: number): StepSet => ({
+    thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" },
+    ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }),
+  })
   return (
     <>
       {item?.cut_lb_per_gal && (
@@ -120,7 +123,8 @@ export function ThinningFields({ step, shelf, pending, error, onSet }: StepField
           most={item.cut_lb_per_gal}
           pending={pending("cut_lb_per_gal")}
           error={error("cut_lb_per_gal")}
-          onChange={(cut) => onSet({ cut_lb_per_gal: cut === 0 ? null : cut, thinning: null })}
+          onChange={(cut) => onSet(cutTo(cut))}
+          near={(cut) => near?.(cutTo(cut))}
         />
       )}
       <Stepper
@@ -132,12 +136,8 @@ export function ThinningFields({ step, shelf, pending, error, onSet }: StepField
         most={1000}
         pending={pending("thinning")}
         error={error("thinning")}
-        onChange={(percent) =>
-          onSet({
-            thinning: percent === 0 ? null : { percent, of: step.thinning?.of ?? "base" },
-            ...(step.cut_lb_per_gal === undefined ? {} : { cut_lb_per_gal: null }),
-          })
-        }
+        onChange={(percent) => onSet(thinnedBy(percent))}
+        near={(percent) => near?.(thinnedBy(percent))}
       />
       {step.thinning && (
         <SelectField

@@ -15,6 +15,7 @@ type Props = {
   /** How far it is thinned, as fields. */
   thinning: ReactNode
   onSet: (fields: Fields) => void
+  near?: (fields: Fields) => void
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
 }
@@ -29,7 +30,7 @@ const GUNS: [string, string][] = [
 const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
-export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, error }: Props) {
+export function MixForPass({ row, mix, step, zone, thinning, onSet, near, pending, error }: Props) {
   const begin = useBeginMix()
   const [system] = useUnits()
   const pot = mix.batches[0]
@@ -114,6 +115,7 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, err
                 pending={pending("hardener_parts")}
                 error={error("hardener_parts")}
                 onChange={(hardener_parts) => onSet({ hardener_parts })}
+                near={(hardener_parts) => near?.({ hardener_parts })}
               />
             )}
             {step.method === "spray" && (
@@ -133,6 +135,7 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, pending, err
               pending={pending("batches")}
               error={error("batches")}
               onChange={(batches) => onSet({ batches })}
+              near={(batches) => near?.({ batches })}
             />
             {step.method === "spray" && (
               <label className="ui-check col-span-2">

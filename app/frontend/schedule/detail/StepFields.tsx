@@ -31,7 +31,7 @@ export function StepFields(props: StepFieldsProps) {
 const rubs = (step: Step) => step.kind !== "fill" && (step.kind !== "strip" || step.way === "sanding")
 
 /** Where it is worked, and which faces it is for. */
-export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: StepFieldsProps) {
+export function WhereFields({ step, rooms, faces, homeRoom, onSet, near, error }: StepFieldsProps) {
   const { temperature } = useMeasures()
   return (
     <>
@@ -42,6 +42,7 @@ export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: Step
           error={error("room")}
           options={rooms.map((room) => [room.name, `${room.name}, ${temperature.text(room.t_c)} ${room.rh} %`])}
           onChange={(room) => onSet({ room })}
+          near={(room) => near?.({ room })}
         />
       )}
       {faces.length > 1 && (
@@ -57,7 +58,7 @@ export function WhereFields({ step, rooms, faces, homeRoom, onSet, error }: Step
   )
 }
 
-function AimField({ step, onSet, error }: StepFieldsProps) {
+function AimField({ step, onSet, near, error }: StepFieldsProps) {
   return (
     <SelectField
       label="What it is for"
@@ -70,12 +71,14 @@ function AimField({ step, onSet, error }: StepFieldsProps) {
         ["cut_back", "back to the wood, pores stay full"],
       ]}
       onChange={(aim) => onSet({ aim: aim as Step["aim"] })}
+      near={(aim) => near?.({ aim: aim as Step["aim"] })}
     />
   )
 }
 
-function RemovesField({ step, pending, error, onSet }: StepFieldsProps) {
+function RemovesField({ step, pending, error, onSet, near }: StepFieldsProps) {
   if (step.kind === "sand" || step.aim === "cut_back") return null
+  const taken = (um: number) => ({ removes_um: um === 0 ? null : um })
   return (
     <Stepper
       label="Takes off"
@@ -85,12 +88,13 @@ function RemovesField({ step, pending, error, onSet }: StepFieldsProps) {
       least={0}
       pending={pending("removes_um")}
       error={error("removes_um")}
-      onChange={(um) => onSet({ removes_um: um === 0 ? null : um })}
+      onChange={(um) => onSet(taken(um))}
+      near={(um) => near?.(taken(um))}
     />
   )
 }
 
-function WaitFields({ step, error, onSet, pending }: StepFieldsProps) {
+function WaitFields({ step, error, onSet, near, pending }: StepFieldsProps) {
   return (
     <>
       <SelectField
@@ -115,6 +119,7 @@ function WaitFields({ step, error, onSet, pending }: StepFieldsProps) {
           pending={pending("minutes")}
           error={error("minutes")}
           onChange={(minutes) => onSet({ minutes })}
+          near={(minutes) => near?.({ minutes })}
         />
       )}
     </>

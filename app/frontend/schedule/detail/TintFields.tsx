@@ -12,18 +12,26 @@ type Props = {
   pending?: (field: string) => boolean
   error?: (field: string) => string | undefined
   onSet: (set: StepSet) => void
+  /** What a hand is about to set. */
+  near?: (set: StepSet) => void
 }
 
 const MOST = 4
 const FIRST_PERCENT = 1
 
 /** Which colourants are in the mix, each a share of all of it by weight; of a stain, how strong it is made. */
-export function TintFields({ step, shelf, desk, pending, error, onSet }: Props) {
+export function TintFields({ step, shelf, desk, pending, error, onSet, near }: Props) {
   const parts = step.tint ?? []
   const item = shelf.find((candidate) => candidate.id === step.product)
   const names = new Map(shelf.map((candidate) => [candidate.id, candidate.name]))
   const free = (item?.tints ?? []).filter((id) => !parts.some((part) => part.product === id))
-  const keep = (tint: NonNullable<Step["tint"]>) => onSet({ tint: tint.length ? tint : null })
+  const tinted = (tint: NonNullable<Step["tint"]>): StepSet => ({ tint: tint.length ? tint : null })
+  const strong = (percent: number): StepSet => ({ strength_percent: percent === 100 ? null : percent })
+  const keep = (tint: NonNullable<Step["tint"]>) => onSet(tinted(tint))
+  const withShare = (part: { product: string; percent: number }, percent: number) =>
+    percent > 0
+      ? parts.map((other) => (other === part ? { ...other, percent } : other))
+      : parts.filter((other) => other !== part)
   const wrong = error?.("tint")
   if (!item) return <p className="text-second">Say first what it is mended with.</p>
   return (
@@ -38,10 +46,11 @@ export function TintFields({ step, shelf, desk, pending, error, onSet }: Props) 
           most={400}
           pending={pending?.("strength_percent")}
           error={error?.("strength_percent")}
-          onChange={(percent) => onSet({ strength_percent: percent === 100 ? null : percent })}
+          onChange={(percent) => onSet(strong(percent))}
+          near={(percent) => near?.(strong(percent))}
         />
       )}
-      {parts.map((part, index) => (
+      {parts.map((part) => (
         <div key={part.product} className="tint-row">
           <Stepper
             label={names.get(part.product) ?? part.product}
@@ -51,13 +60,8 @@ export function TintFields({ step, shelf, desk, pending, error, onSet }: Props) 
             least={0}
             most={90}
             pending={pending?.("tint")}
-            onChange={(percent) =>
-              keep(
-                percent > 0
-                  ? parts.map((other, at) => (at === index ? { ...other, percent } : other))
-                  : parts.filter((other) => other !== part),
-              )
-            }
+            onChange={(percent) => keep(withShare(part, percent))}
+            near={(percent) => near?.(tinted(withShare(part, percent)))}
           />
           <button
             type="button"

@@ -54,7 +54,7 @@ const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [stri
 const NO_WHEEL = { wheel_mm: null, wheel_rpm: null }
 
 /** Numbers and choices that only some kinds of work have. */
-export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
+export function WorkFields({ step, pending, error, onSet, near }: StepFieldsProps) {
   const has = (field: string) => FIELDS[step.kind].includes(field)
   return (
     <>
@@ -70,6 +70,7 @@ export function WorkFields({ step, pending, error, onSet }: StepFieldsProps) {
             pending={pending(field)}
             error={error(field)}
             onChange={(value) => onSet({ [field]: value })}
+            near={(value) => near?.({ [field]: value })}
           />
         ),
       )}

@@ -11,6 +11,8 @@ export type StepFieldsProps = {
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onSet: (set: StepSet) => void
+  /** What a hand is about to set. */
+  near?: (set: StepSet) => void
 }
 
 /** What the pointer panel and each of its tabs are given. */
@@ -35,6 +37,8 @@ export type DetailProps = {
   pending: (field: string) => boolean
   error: (field: string) => string | undefined
   onEdit: (operation: Operation, reason?: string) => void
+  /** An edit that a hand is about to make. */
+  onNear: (operation: Operation) => void
   /** Coats that are done stay as they were: the rest is split off and changed. */
   onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
   onMove: (row: Row, start: number) => void

@@ -29,6 +29,9 @@ module Rhexon
         @reckoned.fetch(key) { @reckoned[key] = yield }
       end
 
+      # Short, since it holds the whole shop.
+      def inspect = "#<#{self.class} #{placements.size} passes>"
+
       # @return [Search::Bound]
       def bound = @bound.call
 
