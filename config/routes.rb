@@ -17,6 +17,7 @@ Rails.application.routes.draw do
     resource :piece, only: %i[create update], module: :areas
   end
   resource :size, only: :show, path: "pieces/size"
+  get "pieces/levels" => "pieces/levels#index"
   get "pieces/compare" => "comparisons#show"
   get "pieces/compare/chances" => "comparisons/chances#show"
 

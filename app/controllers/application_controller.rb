@@ -58,8 +58,12 @@ class ApplicationController < ActionController::Base
     tell({ sentence: "There is no shop here yet: begin one on the first page.", where: "" }, :not_found)
   end
 
+  # What a serializer gives is plain: it is not searched for props that are still to be evaluated.
   # @param props [Hash] what the serializer takes
-  def page(name, serializer, props) = render(inertia: name, props: serializer.new(props).to_h)
+  def page(name, serializer, props)
+    plain = serializer.new(props).to_h.transform_values { |value| InertiaRails::BaseProp.new { value } }
+    render inertia: name, props: plain
+  end
 
   # What every page shows around itself; where the shop's file cannot be read, as much as is known without it.
   def shared

@@ -74,7 +74,7 @@ class PiecesController < ApplicationController
     mine = plan.of_piece(piece.core_id)
     { aside: nil, steps: piece.schedule.steps.size, passes: mine.size,
       done: mine.count { |placement| placement.status == "done" }, ready_at: plan.build.ready[piece.core_id],
-      levels: Rhexon::Checks::Catalogue.findings(plan, piece.core_id).map(&:level).tally }
+      levels: plan.model.large? ? nil : Piece::Levels.of(plan, piece) }
   end
 
   def choices

@@ -5,7 +5,7 @@ class TrialsController < ApplicationController
   takes :update, weights: :table, board: :whole
 
   def new
-    pieces = ShopFloor.new.pieces.select { |piece| piece.schedule.steps.any? }
+    pieces = ShopFloor.new.scheduled.select { |piece| piece.schedule.steps.any? }
     page "Trials/New", TrialPageSerializer,
          { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, products: ShelfItems.all }
   end

@@ -129,6 +129,13 @@ class ShopFloor
   # @return [Array<Piece>] that are planned
   def pieces = plan && pieces_standing
 
+  # @return [Array<Piece>] the same, with their documents at hand
+  def scheduled
+    @scheduled ||= pieces.tap do |all|
+      ActiveRecord::Associations::Preloader.new(records: all, associations: { schedule: :head }).call
+    end
+  end
+
   # @return [Boolean] whether the plan has this piece
   def planned?(piece) = plan && standing.any? { |head| head.id == piece.id }
 
@@ -141,7 +148,7 @@ class ShopFloor
   private
 
   def all_pieces
-    @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job, schedule: :head).order(:id).to_a
+    @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job).order(:id).to_a
   end
 
   def pieces_standing = all_pieces - @aside.keys

@@ -58,7 +58,7 @@ class SoundChange
   end
 
   def draw(floor)
-    touched = @drawn ? @drawn.select { |piece| floor.planned?(piece) } : floor.pieces
+    touched = @drawn ? @drawn.select { |piece| floor.planned?(piece) } : floor.scheduled
     touched.each { |piece| floor.drawing(piece).check!(@face) }
     BenchState.new(floor: floor).check! unless @drawn
   end

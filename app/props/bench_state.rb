@@ -19,15 +19,20 @@ class BenchState
 
   def page
     told = latest
-    drawn, words = @floor.draw { |plan|
+    drawn, words, ids = @floor.draw { |plan|
       Rhexon::Picture::Bench.new(plan).then do |bench|
-        [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)) ]
+        [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }
-    { bench: drawn, pieces: @floor.pieces.map { |piece| PieceSerializer.new(piece).to_h },
+    { bench: drawn, pieces: seen(ids).map { |piece| PieceSerializer.new(piece).to_h },
       pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
+  end
+
+  # Those that are drawn; where nothing is to be done one stands for all, so that the page knows that there are pieces.
+  def seen(ids)
+    @floor.pieces.select { |piece| ids.include?(piece.core_id) }.presence || @floor.pieces.first(1)
   end
 
   def labels(bench, keys)

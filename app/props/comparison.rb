@@ -82,7 +82,7 @@ class Comparison
 
   # The steps of another piece, where the faces carry the same names or none are named.
   def pieces
-    floor.pieces.reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
+    floor.scheduled.reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
       steps = other.schedule.steps.map { |step| step.except("pins", "faces", "mask") }
       [
         "piece:#{other.id}",

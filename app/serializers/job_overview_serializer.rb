@@ -3,5 +3,5 @@ class JobOverviewSerializer < ApplicationSerializer
   fields id: :number, client: :string, place: [ :string, NULLABLE ], due: [ :number, NULLABLE ],
          due_on: [ :string, NULLABLE ], air_there: [ :string, NULLABLE ],
          pieces: "Array<Piece & { steps: number; passes: number; done: number; ready_at: number | null; " \
-                 "levels: Record<string, number>; aside: string | null }>"
+                 "levels: Record<string, number> | null; aside: string | null }>"
 end

@@ -85,6 +85,19 @@ class PiecesRequestTest < RequestTest
 
   def change_job(job, **change) = patch("/jobs/#{job.id}", params: change.to_json, headers: JSON_HEADERS)
 
+  test "the list of a large shop shows its pieces first, and what stands against each behind them" do
+    late = make_piece(name: "Late", steps: [ coat("s1", coats: 2) ])
+    late.job.update!(due_at: 1.day.ago)
+    get "/pieces"
+    counted = props["jobs"].flat_map { |job| job["pieces"] }.to_h { |piece| [ piece["id"].to_s, piece["levels"] ] }
+    assert_equal 1, counted.fetch(late.id.to_s).fetch("caution")
+    get "/pieces/levels", headers: JSON_HEADERS
+    assert_equal counted, answer["levels"]
+    ShopFloor.last.plan.model.define_singleton_method(:large?) { true }
+    get "/pieces"
+    assert_equal [ nil ], props["jobs"].flat_map { |job| job["pieces"] }.map { |piece| piece["levels"] }.uniq
+  end
+
   test "a job's client, place and due date can be changed, and the plan follows" do
     piece = make_piece(steps: [ coat("s1") ])
     change_job(piece.job, client: "Hollin Weir", place: "the mill", due_on: "2026-12-01")

@@ -1,6 +1,6 @@
 import { Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
-import { SaveMenu } from "@/drawing/save/SaveMenu"
+import { SavePicture } from "@/drawing/save/SavePicture"
 import type { Board, BoardTrial } from "@/types"
 
 /** What the board is, for which piece, and the other boards of its trial. */
@@ -33,7 +33,7 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
         </>
       }
     >
-      <SaveMenu
+      <SavePicture
         picture={{
           title: `${board.name}, ${board.wood} ${board.width_mm} × ${board.height_mm} mm, made ${made(board)}`,
           file: board.name,

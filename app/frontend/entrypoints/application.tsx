@@ -13,11 +13,16 @@ createInertiaApp({
     if (!page) throw new Error(`No page ${name}`)
     return page() as never
   },
-  setup: ({ el, App, props }) =>
-    createRoot(el).render(
-      <QueryClientProvider client={client}>
-        <App {...props} />
-      </QueryClientProvider>,
-    ),
+  setup: ({ el, App, props }) => {
+    const page = () =>
+      createRoot(el).render(
+        <QueryClientProvider client={client}>
+          <App {...props} />
+        </QueryClientProvider>,
+      )
+    // The rail of the first bytes is painted before the page is made, which takes the device a while.
+    if (document.hidden) page()
+    else requestAnimationFrame(() => setTimeout(page))
+  },
   progress: { color: "var(--tape-ink)", delay: 300 },
 })

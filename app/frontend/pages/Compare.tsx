@@ -6,7 +6,7 @@ import { SelectField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
-import { SaveMenu } from "@/drawing/save/SaveMenu"
+import { SavePicture } from "@/drawing/save/SavePicture"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
 import { day } from "@/lib/time"
@@ -73,7 +73,7 @@ export default function CompareSchedules(props: ComparePage) {
           <Link href={`/pieces/${piece.id}/schedule`} className="ui-button">
             Its schedule
           </Link>
-          <SaveMenu
+          <SavePicture
             picture={{
               title: `${piece.name}: ${sides.map((side) => side.label).join(", ")}`,
               file: `${piece.name} compared`,

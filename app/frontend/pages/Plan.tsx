@@ -6,7 +6,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
-import { SaveMenu } from "@/drawing/save/SaveMenu"
+import { SavePicture } from "@/drawing/save/SavePicture"
 import { send as request } from "@/lib/api"
 import { useKeys } from "@/lib/keys"
 import { useAnswer, useSend } from "@/lib/requests"
@@ -96,7 +96,7 @@ export default function Plan(first: PlanPage) {
           </div>
         </dl>
         {pieces.length > 0 && !table && (
-          <SaveMenu
+          <SavePicture
             picture={{
               title: `Shop plan, ${when(now, plan.zone)}`,
               file: `Shop plan ${day(now, plan.zone)}`,

@@ -1,11 +1,14 @@
 import { Link } from "@inertiajs/react"
+import { lazy } from "react"
+import { Later } from "@/components/Later"
 import type { Picture } from "@/drawing/save/files"
 import { useMeasures } from "@/lib/units"
 import type { Chance, Sheet } from "@/types"
 import { Neighbours } from "./Choices"
-import { HeadMenu } from "./HeadMenu"
 import { Summary } from "./Summary"
 import type { useSheet } from "./useSheet"
+
+const HeadMenu = lazy(() => import("./HeadMenu").then(({ HeadMenu }) => ({ default: HeadMenu })))
 
 type Props = {
   state: ReturnType<typeof useSheet>
@@ -31,7 +34,9 @@ export function PieceHead({ state, pieces, house, chance, go, preview, picture, 
       </div>
       <Neighbours pieces={pieces} id={piece.id} go={go} />
       <Summary sheet={sheet} preview={preview} chance={chance} />
-      <HeadMenu state={state} house={house} picture={picture} onHistory={onHistory} />
+      <Later label="More">
+        <HeadMenu state={state} house={house} picture={picture} onHistory={onHistory} />
+      </Later>
     </header>
   )
 }

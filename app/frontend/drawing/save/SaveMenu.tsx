@@ -1,7 +1,7 @@
 import { DropdownMenu } from "radix-ui"
 import { type Picture, save } from "./files"
 
-/** The picture of a page as a file to print or to send. */
+/** A menu of its own for the two kinds of file. */
 export function SaveMenu({ picture }: { picture: Picture }) {
   return (
     <DropdownMenu.Root modal={false}>

@@ -5,15 +5,24 @@ import { LevelMark } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
+import { send } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import { day, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { JobPanel, useJob } from "@/shop/JobPanel"
 import type { PiecesPage } from "@/types"
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
-export default function PiecesIndex({ jobs, closed, page }: PiecesPage) {
+export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
   const { area } = useMeasures()
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { answer: behind } = useAnswer({
+    key: ["levels", now],
+    ask: (signal) =>
+      send<{ levels: Record<string, Record<string, number>> }>("GET", "/pieces/levels", undefined, signal),
+    on: jobs.some((job) => job.pieces.some((piece) => piece.levels === null)),
+    quiet: true,
+  })
   return (
     <Shell>
       <Head title="Jobs and pieces" />
@@ -78,10 +87,12 @@ export default function PiecesIndex({ jobs, closed, page }: PiecesPage) {
                   {piece.aside ? (
                     <span className="text-second text-fine">{piece.aside.split(" Accepted:")[0]}</span>
                   ) : (
-                    <span className="text-second text-fine flex items-center gap-2">
+                    <span className="piece-levels text-second text-fine">
                       {piece.done} of {piece.passes} {piece.passes === 1 ? "pass" : "passes"} done
                       {["stop", "caution"].map((level) =>
-                        piece.levels[level] ? <LevelMark key={level} level={level} size={18} /> : null,
+                        (piece.levels ?? behind?.levels[piece.id])?.[level] ? (
+                          <LevelMark key={level} level={level} size={18} />
+                        ) : null,
                       )}
                     </span>
                   )}

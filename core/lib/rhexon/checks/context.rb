@@ -59,7 +59,7 @@ module Rhexon
 
       def finding(id, level, title, sentence, placement: nil, figures: {}, remedies: [])
         Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"),
-                    pass: placement&.pass&.key, figures: figures, remedies: remedies.compact)
+                    pass: placement&.pass&.key, figures: figures, remedies: remedies)
       end
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)

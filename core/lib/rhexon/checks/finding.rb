@@ -8,9 +8,15 @@ module Rhexon
     # @!attribute step     [String, nil] step id it hangs on
     # @!attribute pass     [String, nil] pass key
     # @!attribute figures  [Hash] the numbers it used, units in the names
-    # @!attribute remedies [Array<Remedy>] ready changes, best first
+    # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned are given as a
+    #   callable, which is asked once somebody looks at them: a list of late pieces needs none
     Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, keyword_init: true) do
-      def to_h = super.merge(remedies: (remedies || []).map(&:to_h), figures: figures || {})
+      def remedies
+        self[:remedies] = self[:remedies].call if self[:remedies].respond_to?(:call)
+        (self[:remedies] || []).compact
+      end
+
+      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {})
     end
   end
 end

@@ -33,7 +33,12 @@ module Rhexon
       def open_today = plan.shop.open_between(day_start, day_end)
 
       # @return [Array<Slab>] soonest call on the hands first
-      def drying = plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+      def drying = @drying ||= plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+
+      # @return [Array<String>] ids of the pieces that hands are on, or whose film dries
+      def pieces
+        [ *running, *upcoming, *today, *drying.map(&:row) ].map { |row| row.placement.pass.piece.id }.uniq
+      end
 
       # @return [Array<Slab>] of one piece
       def slabs_of(piece_id) = slabs(plan.piece(piece_id), Sheet.new(plan, piece_id).rows)
@@ -43,12 +48,12 @@ module Rhexon
         planned.sum { |row| row.hands.sum { |from, to| [ [ to, day_end ].min - [ from, now ].max, 0 ].max } }
       end
 
-      def rows = @rows ||= plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows }
+      def rows = plan.once([ :bench_rows ]) { plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows } }
 
       private
 
       def rows_of(piece)
-        (@by_piece ||= rows.group_by { |row| row.placement.pass.piece.id }).fetch(piece.id, [])
+        plan.once([ :bench_rows_by_piece ]) { rows.group_by { |row| row.placement.pass.piece.id } }.fetch(piece.id, [])
       end
 
       def planned = @planned ||= rows.select { |row| row.status == "planned" && row.placement.hands.any? }

@@ -68,13 +68,13 @@ module Rhexon
       def bound = { "ready_at" => plan.bound.ready_at, "because" => plan.bound.because }
 
       # @return [Array<Strand>] of the pieces in the picture, first those that are ready first
-      def strands = @strands ||= drawn.map { |piece| strand(piece) }
+      def strands = plan.once([ :strands, @part ]) { drawn.map { |piece| strand(piece) } }
 
       # @return [Strand] of one piece
       def strand_of(piece_id) = strand(plan.piece(piece_id))
 
       # @return [Array<Lane>]
-      def lanes = shop.people.map { |person| lane(person) }
+      def lanes = plan.once([ :lanes, @part ]) { shop.people.map { |person| lane(person) } }
 
       # @return [Array<Place>]
       def places = plan.once([ :places, first, last ]) { shop.rooms.each_value.map { |room| place(room) } }

@@ -15,12 +15,12 @@ module Rhexon
           return [] unless ready && context.piece.due && ready > context.piece.due
 
           late = ready - context.piece.due
-          remedies = candidates(context).filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
           sentence =
             "Ready #{context.clock(ready)}, due #{context.clock(context.piece.due)}: #{context.duration(late)} late."
           [ context.finding(
             "time.due", "caution", "Late", sentence, placement: context.placements.last,
-            figures: { ready_at: ready, due: context.piece.due, late_min: late }, remedies: remedies
+            figures: { ready_at: ready, due: context.piece.due, late_min: late },
+            remedies: -> { candidates(context).lazy.filter_map { |remedy| proven(context, remedy, ready) }.first(MOST) }
           ) ]
         end
 
