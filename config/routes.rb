@@ -52,6 +52,7 @@ Rails.application.routes.draw do
     resource :step, only: %i[show create], module: :colours
   end
   resource :preview, only: :create, path: "trials/preview", module: :trials
+  get "trials/base/:piece_id" => "trials/bases#show"
   resources :trials, only: %i[new create update]
   resources :boards, only: %i[index new create show] do
     scope module: :boards do

@@ -6,8 +6,11 @@ class TrialsController < ApplicationController
 
   def new
     pieces = ShopFloor.new.scheduled.select { |piece| piece.schedule.steps.any? }
+    first = pieces.find { |piece| piece.id.to_s == query(:piece) } || pieces.first
     page "Trials/New", TrialPageSerializer,
-         { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, products: ShelfItems.all }
+         { pieces: pieces.map { |piece| choice(piece) }, piece: first&.id,
+           steps: first ? Trial::Base.new(first).steps : [],
+           grains: Piece::GRAINS, products: ShelfItems.all }
   end
 
   def create
@@ -27,17 +30,6 @@ class TrialsController < ApplicationController
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choice(piece)
-    { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain,
-      steps: steps(piece) }
-  end
-
-  # What can be varied, in words.
-  def steps(piece)
-    piece.layers.reject { |step| %w[wait look].include?(step["kind"]) }.map do |step|
-      {
-        id: step["id"], kind: step["kind"],
-        words: Rhexon::Schedule::Words.step(step, Shelf.products[step["product"]]&.name), step: step
-      }
-    end
+    { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, grain: piece.faces.first&.grain }
   end
 end

@@ -18,6 +18,15 @@ class TrialsTest < RequestTest
 
   def made(**fields) = send_json("/trials", asked(**fields)).then { Trial.last }
 
+  test "the page has the steps of one piece; those of another are asked for when it is chosen" do
+    other = make_piece(name: "Other", steps: [ coat("c1", coats: 1) ])
+    get "/trials/new?piece=#{other.id}"
+    steps = props["steps"]
+    assert_equal [ other.id, %w[c1] ], [ props["piece"], steps.map { |step| step["id"] } ]
+    get "/trials/base/#{other.id}", headers: JSON_HEADERS
+    assert_equal steps, answer["steps"]
+  end
+
   test "the designer draws cells with predicted looks, and says what they take and when they can be judged" do
     send_json("/trials/preview", asked)
     assert_equal %w[1 2 3 4 bare base], answer["cells"].map { |cell| cell["label"] }

@@ -1,7 +1,8 @@
 import type { Step, TrialPage } from "@/types"
 
-export type TrialPiece = TrialPage["pieces"][number]
-export type TrialStep = TrialPiece["steps"][number]
+export type TrialStep = TrialPage["steps"][number]
+/** A piece whose schedule a trial begins with. */
+export type TrialPiece = TrialPage["pieces"][number] & { steps: TrialStep[] }
 export type Field =
   | "strength_percent"
   | "product"

@@ -9,7 +9,7 @@ import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useFields } from "@/lib/useFields"
 import { FactorRows } from "@/trial/FactorRows"
-import { type Factor, FIELDS, levels, type TrialPiece } from "@/trial/factors"
+import { type Factor, FIELDS, levels, type TrialPiece, type TrialStep } from "@/trial/factors"
 import { Says } from "@/trial/Says"
 import { TrialBoard } from "@/trial/TrialBoard"
 import type { TrialPage, TrialPreview } from "@/types"
@@ -27,11 +27,10 @@ const HANDLED = ["factors", "design", "runs", "name", "width_mm", "height_mm", "
  * The board designer: what to vary on which base, and at once the board as it will be, what it takes and when it can be
  * judged.
  */
-export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
+export default function TrialDesigner({ pieces, piece: first, steps, grains, products }: TrialPage) {
   const [light, setLight] = useLight()
-  const wanted = new URLSearchParams(location.search).get("piece")
   const [fields, set] = useFields(() => ({
-    ...begunWith(pieces.find((candidate) => String(candidate.id) === wanted) ?? pieces[0]),
+    ...begunWith(withSteps(pieces, first, steps)),
     name: "",
     design: "full",
     runs: "8",
@@ -78,10 +77,11 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
     )
   const errorAt = (where: string) =>
     error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined
-  const choose = (id: string) => {
-    const next = pieces.find((candidate) => String(candidate.id) === id)
-    if (next) set(begunWith(next))
-  }
+  const choose = (id: string) =>
+    send(
+      () => request<Pick<TrialPage, "steps">>("GET", `/trials/base/${id}`),
+      ({ steps }) => set(begunWith(withSteps(pieces, Number(id), steps))),
+    )
   if (pieces.length === 0)
     return (
       <Shell>
@@ -127,7 +127,7 @@ export default function TrialDesigner({ pieces, grains, products }: TrialPage) {
             label="Begins with the schedule of"
             value={String(piece?.id ?? "")}
             options={pieces.map((candidate) => [String(candidate.id), `${candidate.name}, ${candidate.wood}`])}
-            onChange={choose}
+            onChange={(id) => void choose(id)}
           />
           <FactorRows
             factors={factors}
@@ -237,6 +237,11 @@ const named = (factor: Factor, piece: TrialPiece | undefined) => {
 }
 
 /** What a trial of a piece begins with. */
+const withSteps = (pieces: TrialPage["pieces"], id: number | null, steps: TrialStep[]): TrialPiece | undefined => {
+  const piece = pieces.find((candidate) => candidate.id === id)
+  return piece && { ...piece, steps }
+}
+
 const begunWith = (piece: TrialPiece | undefined) => ({
   piece,
   factors: firstFactors(piece),

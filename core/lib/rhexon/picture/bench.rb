@@ -33,7 +33,9 @@ module Rhexon
       def open_today = plan.shop.open_between(day_start, day_end)
 
       # @return [Array<Slab>] soonest call on the hands first
-      def drying = @drying ||= plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+      def drying
+        @drying ||= plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+      end
 
       # @return [Array<String>] ids of the pieces that hands are on, or whose film dries
       def pieces
@@ -45,7 +47,8 @@ module Rhexon
 
       # @return [Integer] minutes of hands planned for the rest of today
       def left_today_min
-        planned.sum { |row| row.hands.sum { |from, to| [ [ to, day_end ].min - [ from, now ].max, 0 ].max } }
+        planned.select { |row| row.hands_start < day_end }
+          .sum { |row| row.hands.sum { |from, to| [ [ to, day_end ].min - [ from, now ].max, 0 ].max } }
       end
 
       def rows = plan.once([ :bench_rows ]) { plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows } }
@@ -56,7 +59,9 @@ module Rhexon
         plan.once([ :bench_rows_by_piece ]) { rows.group_by { |row| row.placement.pass.piece.id } }.fetch(piece.id, [])
       end
 
-      def planned = @planned ||= rows.select { |row| row.status == "planned" && row.placement.hands.any? }
+      def planned
+        plan.once([ :bench_planned ]) { rows.select { |row| row.status == "planned" && row.placement.hands.any? } }
+      end
 
       def day_start = @day_start ||= plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
       def day_end = @day_end ||= plan.shop.zone.at(plan.shop.zone.date(now) + 1, "00:00")
