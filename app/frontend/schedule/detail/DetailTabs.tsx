@@ -154,7 +154,7 @@ function Window({ row, sheet }: { row: Row; sheet: Sheet }) {
       <dl className="mt-2 flex gap-6">
         <div>
           <dt className="text-label">Hands</dt>
-          <dd className="text-head">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
+          <dd className="text-head whitespace-nowrap">{row.hands_min ? duration(row.hands_min) : "none"}</dd>
         </div>
         <div>
           <dt className="text-label">Hands end</dt>
