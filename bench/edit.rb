@@ -82,7 +82,8 @@ driver.execute_async_script("const [to, done] = arguments; const headers = { 'Co
                             "Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(document.cookie" \
                             ".split('XSRF-TOKEN=')[1].split(';')[0]) }; (async () => { for (;;) { const answer = " \
                             "await (await fetch(location.pathname + '/undo', { method: 'POST', headers, " \
-                            "body: '{}' })).json(); if (!answer.schedule || answer.schedule.revision <= to) return done() } })()",
+                            "body: '{}' })).json(); if (!answer.schedule || answer.schedule.revision <= to) return " \
+                            "done() } })()",
                             begun)
 driver.quit
 FileUtils.rm_rf(profile)

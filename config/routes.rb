@@ -117,6 +117,7 @@ Rails.application.routes.draw do
   resources :consumables, only: %i[create update]
 
   resource :sums, only: %i[show create]
+  resource :over, only: %i[show create], path: "shelf/over"
   get "handbook(/:id)" => "handbook#show", as: :handbook
 
   resource :scale, only: :show do

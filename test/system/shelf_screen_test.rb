@@ -90,6 +90,27 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
+  test "what goes over what, chosen in lists and on the square" do
+    visit "/shelf"
+    click_on "Over what?"
+    select "Oil varnish", from: "What is there"
+    select "Nitro lacquer", from: "What shall go on"
+    assert_selector "h2", text: "Only with a seal between"
+    assert_text "Seal with dewaxed shellac in between"
+    click_on "hard"
+    assert_selector "h2", text: "It holds once scuffed"
+    check "It was scuffed since it hardened"
+    assert_selector "h2", text: "It holds", exact_text: true
+    click_on "wax"
+    assert_text "Take the wax off"
+    assert_accessible
+    # The first cell of the square: water dye over water dye.
+    square = find(".over-square [data-overlay]")
+    square.click(x: -square.native.rect.width.to_i / 2 + 8, y: -square.native.rect.height.to_i / 2 + 8)
+    assert_field "What is there", with: "water_dye"
+    assert_field "What shall go on", with: "water_dye"
+  end
+
   test "a data sheet is typed from top to bottom, and the class stands in where it is silent" do
     visit "/products/new"
     fill_in "Maker", with: "Marram"

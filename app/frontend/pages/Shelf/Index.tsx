@@ -31,6 +31,9 @@ export default function ShelfIndex(props: Props) {
             </Link>
           ))}
         </nav>
+        <Link href="/shelf/over" className="ui-button ml-auto">
+          Over what?
+        </Link>
       </PageHead>
       {props.view === "products" && <ProductsView products={props.products} found={props.found} />}
       {props.view === "batches" && (

@@ -36,6 +36,12 @@ module Rhexon
         table.refused.find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
       end
 
+      # What usually holds over what.
+      # @return [Hash, nil] a row of the table: "verdict" and "why"; nil: a pair that nobody knows
+      def usual(lower, upper)
+        table.usual.find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
+      end
+
       # @return [Boolean] its solvents lift an old film
       def hot?(product) = fits?(table.hot, product)
 
