@@ -1,0 +1,30 @@
+module Rhexon
+  module Materials
+    # What a finish stands up to, 1 to 5, against what a use asks of it.
+    module Resistance
+      module_function
+
+      # @param use [String, nil] show, furniture, table_top, bar_top, floor or marine
+      # @param product [Product] what lies on top
+      # @return [Hash{String=>Integer}] by what it does not stand up to, how much it lacks; empty: none, or not known
+      def lacking(use, product)
+        own = Reference.uses.resists[product.class_id] or return {}
+        asks(use).filter_map { |measure, least|
+          lacks = least - own.fetch(measure) - shade(measure, product)
+          [ measure, lacks ] if lacks.positive?
+        }.to_h
+      end
+
+      # @return [Hash{String=>Integer}]
+      def asks(use) = Reference.uses.asks[use] || {}
+
+      # @return [String] "spilt drink", inside a sentence
+      def words(measure) = Reference.uses.words.fetch(measure)
+
+      def shade(measure, product)
+        measure == "weather" && product.colour == "pigmented" ? Reference.uses.weather_pigmented : 0
+      end
+      private_class_method :shade
+    end
+  end
+end
