@@ -1,14 +1,6 @@
 # Records to core: the whole shop as rhexon-shop/1, and the plan made from it. A piece that cannot be planned or drawn
 # is set aside with its reason; the others go on.
 class ShopFloor
-  # The plan that was made last, and what of.
-  # @!attribute around [Integer, nil] the piece that was placed anew between the others; nil: all were planned together
-  # @!attribute basis  [Rhexon::Planning::Plan] the plan that the others have stood as in ever since
-  Last = Struct.new(:records, :heads, :plan, :around, :basis) do
-    # The others of a piece stand as in it, however often that piece alone was placed anew.
-    def basis_for(piece) = around == piece.id ? basis : plan
-  end
-
   # Plans are functions of their input: the last few are kept by its digest.
   KEPT = 6
   @kept = Rhexon::Cache.new(KEPT, lately_used: true)
