@@ -5,6 +5,7 @@ import { when } from "@/lib/time"
 import type { Finding, Operation, Sheet } from "@/types"
 
 const PLACES: Record<string, (product: string | null, piece: number) => string> = {
+  piece: (_, piece) => `/pieces/${piece}/edit`,
   trial: (_, piece) => `/trials/new?piece=${piece}`,
   colour: (_, piece) => `/boards/colour?piece=${piece}`,
   shopping: (product) => `/shelf?view=shopping&product=${product}`,

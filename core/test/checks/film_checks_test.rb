@@ -30,6 +30,25 @@ class FilmChecksTest < CoreTest
     end
   end
 
+  # --- film.edges_sharp: 80 µm at 50 %, the first on the wood: 80 · 0.5 · 0.55 = 22; half of it
+  # stays on a sharp arris, eight tenths at 2 mm
+  def test_edges_too_sharp_for_their_use_are_told
+    varnish = { "id" => "spar", "class" => "oil_varnish", "solids_volume_percent" => 50 }
+    made = ->(use, arris) {
+      plan(piece(document(coat("s1", product: "spar", method: "brush", wet_um: 80)), use: use, arris: arris),
+           products: PRODUCTS + [ varnish ])
+    }
+    finding = findings(made.("marine", "sharp"), "film.edges_sharp").first
+    assert_equal [ "caution", { film_um: 22.0, arris_um: 11.0 } ], [ finding.level, finding.figures ]
+    assert_equal 17.6, findings(made.("marine", "eased_2mm"), "film.edges_sharp").first.figures[:arris_um]
+    assert_equal %w[note], levels(made.("bar_top", "sharp"), "film.edges_sharp")
+    [ %w[marine eased_3mm], %w[bar_top eased_2mm], %w[table_top sharp], %w[furniture sharp] ].each do |use, arris|
+      assert_empty levels(made.(use, arris), "film.edges_sharp"), "#{use} #{arris}"
+    end
+    assert_empty levels(plan(piece(document(step("s1", "oil", product: "o", method: "wipe", coats: 2)), use: "marine"),
+                             products: PRODUCTS + [ { "id" => "o", "class" => "siccative_oil" } ]), "film.edges_sharp")
+  end
+
   # What is done every day: a denib of one sealer coat over dye, a scuff over a sanded filler, the sheet's own 240 to
   # 320 after coat 1.
   def test_everyday_sanding_over_colour_is_at_most_a_note
