@@ -67,9 +67,11 @@ options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
   --headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
   --disable-component-update --disable-sync --window-size=1280,800 --user-data-dir=#{profile}
 ].each { |flag| options.add_argument(flag) }
+http = Selenium::WebDriver::Remote::Http::Default.new(read_timeout: 240)
 driver = Selenium::WebDriver.for(:chrome, options: options,
+                                          http_client: http,
                                           service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
-driver.manage.timeouts.script_timeout = 120
+driver.manage.timeouts.script_timeout = 200
 driver.navigate.to("#{base}/pieces/1/schedule")
 sleep 1.5
 driver.find_elements(css: "[role=option]")
