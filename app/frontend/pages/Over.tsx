@@ -73,7 +73,10 @@ export default function Over({ kinds, products, ...asked }: OverPage) {
             <Link href="/shelf" className="underline underline-offset-2">
               Shelf
             </Link>{" "}
-            · what is there, what shall go on, and whether it holds
+            · what is there, what shall go on, and whether it holds ·{" "}
+            <Link href="/handbook/shelf#over" className="underline underline-offset-2">
+              Why this is so
+            </Link>
           </>
         }
       />

@@ -92,7 +92,7 @@ module Rhexon
 
       def by_sheet
         min = @lower.pair_wait_min(@upper) or return
-        after("holds", "The sheet of #{@lower.name} names the pair.", wait(min, "its sheet"), source: "its sheet")
+        after("holds", "The sheet of #{@lower.name} names the pair.", wait(min, estimate: false), source: "its sheet")
       end
 
       def waxy
@@ -166,11 +166,12 @@ module Rhexon
         return unless @state == "fresh"
 
         figure = Pairs.wait(@lower, @upper) || @lower.milestone("recoat_opens")
-        figure&.value && wait(figure.value, figure.estimate ? "an estimate" : "its sheet")
+        figure&.value && wait(figure.value, estimate: figure.estimate)
       end
 
-      def wait(minutes, who)
-        Way.new(do: "wait", words: "Wait until it may be coated at 20 °C and 50 % RH (#{who})", min: minutes)
+      def wait(minutes, estimate:)
+        who = estimate ? "an estimate for 20 °C and 50 % RH" : "its sheet, in the air it is for"
+        Way.new(do: "wait", words: "Wait until it may be coated (#{who})", min: minutes)
       end
 
       def cure
@@ -183,7 +184,6 @@ module Rhexon
       def board
         Way.new(do: "board", words: "Try it on a board first, and pull at it with tape a week later", min: nil)
       end
-
 
       def answered(verdict, why, way, source: TRIED)
         Answer.new(verdict: verdict, why: why, way: way.compact, source: source, estimate: source == TRIED)
