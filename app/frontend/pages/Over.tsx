@@ -122,7 +122,7 @@ export default function Over({ kinds, products, ...asked }: OverPage) {
                 onChange={(residue) => set({ residue })}
               />
             </div>
-            <label className="line-choice">
+            <label className="ui-check">
               <input
                 type="checkbox"
                 checked={fields.sanded}
