@@ -83,8 +83,9 @@ class ShopFloor
   end
 
   # What +plan_around+ would answer with another document for the piece; nothing is taken up.
-  # @return [Rhexon::Planning::Plan, nil] nil where only the whole plan can tell
-  def foreseen(piece, document) = around(piece, document)
+  # @return [Rhexon::Planning::Plan, nil] nil where only the whole plan can tell, and in a large shop, where it would
+  #   take as long as the edit and hold up the others
+  def foreseen(piece, document) = (around(piece, document) unless self.class.last&.plan&.model&.large?)
 
   # @return [Boolean] whether the others may still move
   def settling? = @settling || false

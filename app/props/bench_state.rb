@@ -24,15 +24,18 @@ class BenchState
         [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }
-    { bench: drawn, pieces: seen(ids).map { |piece| PieceSerializer.new(piece).to_h },
+    { bench: drawn, pieces: seen(ids, told).map { |piece| PieceSerializer.new(piece).to_h },
       pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
 
-  # Those that are drawn; where nothing is to be done one stands for all, so that the page knows that there are pieces.
-  def seen(ids)
-    @floor.pieces.select { |piece| ids.include?(piece.core_id) }.presence || @floor.pieces.first(1)
+  # Those that are drawn or told of; where there is nothing one stands for all, so that the page knows that there are
+  # pieces.
+  def seen(ids, told)
+    told_of = told.map(&:piece_id)
+    @floor.pieces.select { |piece| ids.include?(piece.core_id) || told_of.include?(piece.id) }.presence ||
+      @floor.pieces.first(1)
   end
 
   def labels(bench, keys)

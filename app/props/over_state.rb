@@ -5,9 +5,13 @@ class OverState
   # @return [Hash] what may be chosen: kinds, and the products of the shelf that are laid on
   def self.choices
     { kinds: Rhexon::Materials::Over.kinds.map { |kind| { id: kind.class_id, name: kind.name } },
-      products: Shelf.products.values.reject(&:helper?).sort_by(&:name)
-                                     .map { |product| { id: product.id, name: product.name, kind: product.class_id } } }
+      products: laid_on.map { |product| { id: product.id, name: product.name, kind: product.class_id } } }
   end
+
+  def self.laid_on
+    Shelf.products.values.reject { |product| product.helper? || product.retired? }.sort_by(&:name)
+  end
+  private_class_method :laid_on
 
   # @param asked [Hash] "lower" and "upper": a product's id, a kind's or "old"; "state", "sanded", "residue"
   def initialize(asked)

@@ -76,6 +76,19 @@ class BenchRequestTest < RequestTest
     assert_match(/already done/, sentence)
   end
 
+  # What is told of last is told by its name, also where nothing of the piece is drawn any more.
+  test "the page has the pieces that it draws and those it tells of" do
+    done = make_piece(name: "Tray", steps: [ { "id" => "s1", "kind" => "sand", "grits" => [ "P180" ] } ])
+    log(done, "s1/1/top", "done", 5.days.ago)
+    idle = make_piece(name: "Idle", steps: [])
+    get "/bench"
+    assert_equal [ @piece.id, done.id ], props["pieces"].map { |piece| piece["id"] }
+    assert_equal done.core_id, props["latest"].first["piece"]
+    Piece.where(id: [ @piece.id, done.id ]).find_each { |piece| piece.job.update!(closed_at: Time.current) }
+    get "/bench"
+    assert_equal [ idle.id ], props["pieces"].map { |piece| piece["id"] }
+  end
+
   test "take it back" do
     touch("started")
     send_json("/entries",

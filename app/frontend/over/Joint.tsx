@@ -9,6 +9,10 @@ const TEETH = "l6 -7l6 7".repeat(26)
 /** Drops of wax or oil on what is there. */
 const DROPS = `M8 ${LOWER + 2}${"q8 -13 16 0m13 0".repeat(11)}`
 
+/** As many letters as there is room for. */
+const LETTERS = 46
+const short = (name: string) => (name.length > LETTERS ? `${name.slice(0, LETTERS - 1)}…` : name)
+
 /** The two as they lie on the wood, and what is between them. */
 export function Joint({ answer, residue }: { answer: OverAnswer; residue: string }) {
   const { verdict, lower, upper } = answer
@@ -40,10 +44,10 @@ export function Joint({ answer, residue }: { answer: OverAnswer; residue: string
       {verdict === "never" && <path d={`M0 ${LOWER - 4}${TEETH}`} fill="none" stroke="var(--stop)" strokeWidth={2.2} />}
       {verdict === "holds" && <path d={`M0 ${LOWER}H${END}`} stroke="var(--paper-ink)" strokeWidth={1} opacity={0.5} />}
       <text x={10} y={(top + foot) / 2 + 6} className="joint-name">
-        {upper}
+        {short(upper)}
       </text>
       <text x={10} y={(LOWER + WOOD) / 2 + 6} className="joint-name">
-        {lower}
+        {short(lower)}
       </text>
     </svg>
   )

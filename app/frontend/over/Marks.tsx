@@ -23,7 +23,7 @@ export function VerdictMark({ verdict, x = 0, y = 0 }: { verdict: Verdict; x?: n
       {verdict === "never" && (
         <path d={`M2 ${MIDDLE - 3}${TEETH}`} fill="none" stroke="var(--stop)" strokeWidth={2.2} />
       )}
-      {verdict === "unknown" && <circle cx={width / 2} cy={MIDDLE} r={1.8} fill="var(--ink-third, var(--ink))" />}
+      {verdict === "unknown" && <circle cx={width / 2} cy={MIDDLE} r={1.8} fill="var(--ink)" />}
     </g>
   )
 }

@@ -44,13 +44,15 @@ export default function Over({ kinds, products, ...asked }: OverPage) {
   const groups = useMemo(
     () => (
       <>
-        <optgroup label="On the shelf">
-          {products.map((product) => (
-            <option key={product.id} value={product.id}>
-              {product.name}
-            </option>
-          ))}
-        </optgroup>
+        {products.length > 0 && (
+          <optgroup label="On the shelf">
+            {products.map((product) => (
+              <option key={product.id} value={product.id}>
+                {product.name}
+              </option>
+            ))}
+          </optgroup>
+        )}
         <optgroup label="Any of its kind">
           {kinds.map((kind) => (
             <option key={kind.id} value={kind.id}>
@@ -150,7 +152,7 @@ export default function Over({ kinds, products, ...asked }: OverPage) {
                           </Link>
                         </>
                       )}
-                      {way.min !== null && way.min < 43_200 && way.do === "wait" ? `: ${duration(way.min)}` : ""}
+                      {way.min !== null ? `: ${duration(way.min)}` : ""}
                     </li>
                   ))}
                 </ol>

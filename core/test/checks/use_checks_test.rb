@@ -8,7 +8,8 @@ class UseChecksTest < CoreTest
     { "id" => "epoxy", "name" => "Clear epoxy", "class" => "epoxy_clear" },
     { "id" => "wiping", "name" => "Wiping varnish", "class" => "wiping_varnish" },
     { "id" => "oil", "name" => "Rubbing oil", "class" => "siccative_oil" },
-    { "id" => "hardwax", "name" => "Hardwax oil", "class" => "hardwax_oil" }
+    { "id" => "hardwax", "name" => "Hardwax oil", "class" => "hardwax_oil" },
+    { "id" => "wax", "name" => "Pale wax", "class" => "wax" }
   ].freeze
   ID = "use.wrong_film".freeze
 
@@ -18,6 +19,8 @@ class UseChecksTest < CoreTest
   end
 
   def laid(name, id)
+    return step(id, "wax", product: "wax", method: "wipe") if name == "wax"
+
     product = Rhexon::Materials::Product.new((PRODUCTS + SHELF).find { |one| one["id"] == name })
     return step(id, "oil", product: name, method: "wipe", coats: 2) if name == "oil"
 
@@ -44,11 +47,13 @@ class UseChecksTest < CoreTest
       tops.each { |top| assert_empty levels(made(use, top), ID), "#{top} for #{use.inspect}" }
     end
     assert_empty levels(made("marine", "epoxy", "varnish"), ID), "epoxy is what lies below"
+    assert_empty levels(made("bar_top", "varnish", "wax"), ID), "the film below bears it"
   end
 
   def test_what_wants_care_is_a_note
-    { "table_top" => %w[seal], "bar_top" => %w[hardwax wiping], "floor" => %w[oil seal], "marine" => %w[oil catalysed] }
-      .each { |use, tops| tops.each { |top| assert_equal %w[note], levels(made(use, top), ID), "#{top} for #{use}" } }
+    care = { "table_top" => %w[seal wax], "bar_top" => %w[hardwax wiping], "floor" => %w[oil seal],
+             "marine" => %w[oil catalysed] }
+    care.each { |use, tops| tops.each { |top| assert_equal %w[note], levels(made(use, top), ID), "#{top} for #{use}" } }
     assert_empty levels(made("marine", "paint"), ID)
   end
 
@@ -63,6 +68,7 @@ class UseChecksTest < CoreTest
     assert_equal [ "Use Bar varnish on top", "Use Clear epoxy on top" ], finding.remedies.map(&:label)
     finding.remedies.each_index do |index|
       mended = remedied(bad, ID, index)
+      assert_equal [ nil, nil ], document_of(mended)["steps"].first.values_at("thinning", "hardener_parts")
       assert_empty findings(mended, ID)
       assert_empty(Rhexon::Checks::Catalogue.findings(mended, "top").select { |one| one.level == "stop" })
     end

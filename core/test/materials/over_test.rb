@@ -69,6 +69,7 @@ class OverTest < CoreTest
   def test_shellac_with_its_wax_and_an_old_finish
     assert_equal "barrier", verdict(of("shellac", waxy: true), "waterborne_one_part")
     assert_equal "holds", verdict(of("shellac", waxy: true), "shellac")
+    assert_equal "never", verdict(of("shellac", waxy: true), "water_dye"), "no seal lets it into the wood"
     assert_equal "barrier", verdict(nil, "nitro_lacquer")
     assert_equal "scuff", verdict(nil, "oil_varnish")
     assert_equal "holds", verdict(nil, "oil_varnish", sanded: true)

@@ -90,6 +90,7 @@ module Rhexon
           product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
       end
 
+      # @return [Hash] the operation that lays a step on with another product, and drops what belonged to the old one
       def swap(step, product)
         {
           "op" => "change_step", "id" => step["id"],
@@ -100,7 +101,7 @@ module Rhexon
         }
       end
 
-      private_class_method :in_room, :untouched, :fits?, :swap
+      private_class_method :in_room, :untouched, :fits?
     end
   end
 end

@@ -59,7 +59,8 @@ module Rhexon
         Rhexon.refuse_unless(all.include?(given), sentence, where: where, accepted: all.join(", "))
       end
 
-      def dirty? = @residue != "none" && !(@residue == "wax" && @upper.class_id == "wax")
+      def wax? = @upper.class_id == "wax"
+      def dirty? = @residue != "none" && !(@residue == "wax" && wax?)
 
       # What lies on it has to go before anything holds, whatever would hold on the clean film.
       def wiped(found)
@@ -78,14 +79,14 @@ module Rhexon
 
       # What has to get into the wood, or is wax, no waiting and no seal helps: that goes before what is refused.
       def known
-        first = @upper.class_id == "wax" || Pairs.usual(@lower, @upper)&.fetch("verdict") == "never"
-        by_sheet || waxy || own_class || (usual if first) || refused || usual || unknown
+        first = wax? || Pairs.usual(@lower, @upper)&.fetch("verdict") == "never"
+        by_sheet || own_class || (usual if first) || waxy || refused || usual || unknown
       end
 
       def old
         return answered("barrier", OLD_HOT, [ scuff, seal ]) if Pairs.hot?(@upper)
-        return answered("unknown", UNKNOWN, [ board ]) unless @upper.film? || @upper.class_id == "wax"
-        return answered("holds", "Wax goes over any sound film.", []) if @upper.class_id == "wax"
+        return answered("holds", "Wax goes over any sound film.", []) if wax?
+        return answered("unknown", UNKNOWN, [ board ]) unless @upper.film?
 
         answered(@sanded ? "holds" : "scuff", OLD_WHY, [ scuff, board ])
       end
@@ -96,12 +97,10 @@ module Rhexon
       end
 
       def waxy
-        return unless @lower.waxy? && !%w[shellac wax].include?(@upper.class_id)
+        return unless @lower.waxy?
 
-        stop = %w[coalescing reactive].include?(@upper.mechanism)
-        answered("barrier",
-                 "It holds wax: what goes over it #{stop ? "crawls, or peels off in sheets" : "often lets go"}.",
-                 [ recoat, seal ])
+        sheds = Pairs.sheds_on_wax?(@upper) ? "crawls, or peels off in sheets" : "often lets go"
+        answered("barrier", "It holds wax: what goes over it #{sheds}.", [ recoat, seal ])
       end
 
       def own_class
@@ -127,7 +126,7 @@ module Rhexon
       def by_scratches(why) = answered(@sanded ? "holds" : "scuff", why, [ scuff ])
 
       def until_hard(row)
-        row["days"] ? Way.new(do: "wait", words: "Wait #{row["days"]} days", min: row["days"] * 1440) : cure
+        row["days"] ? Way.new(do: "wait", words: "Wait until it is old enough", min: row["days"] * 1440) : cure
       end
 
       def usual
@@ -142,10 +141,9 @@ module Rhexon
       end
 
       def cured(row)
-        wax = @upper.class_id == "wax"
-        return wax ? answered("holds", row["why"], []) : by_scratches(row["why"]) if @state == "cured"
+        return wax? ? answered("holds", row["why"], []) : by_scratches(row["why"]) if @state == "cured"
 
-        answered("wait", row["why"], [ cure, (scuff unless wax) ])
+        answered("wait", row["why"], [ cure, (scuff unless wax?) ])
       end
 
       def unknown = answered("unknown", UNKNOWN, [ board ])

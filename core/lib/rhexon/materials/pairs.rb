@@ -42,6 +42,9 @@ module Rhexon
         table.usual.find { |row| fits?(row["lower"], lower) && fits?(row["upper"], upper) }
       end
 
+      # @return [Boolean] over shellac that holds wax it peels off in sheets; other films often let go
+      def sheds_on_wax?(upper) = %w[coalescing reactive].include?(upper.mechanism)
+
       # @return [Boolean] its solvents lift an old film
       def hot?(product) = fits?(table.hot, product)
 

@@ -25,7 +25,7 @@ module Rhexon
         def level(upper)
           return nil if upper.class_id == "shellac"
 
-          %w[coalescing reactive].include?(upper.mechanism) ? "stop" : "caution"
+          Materials::Pairs.sheds_on_wax?(upper) ? "stop" : "caution"
         end
 
         def finding(context, placement, lower, layer, level)

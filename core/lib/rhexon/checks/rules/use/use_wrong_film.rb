@@ -10,15 +10,14 @@ module Rhexon
         module_function
 
         def call(context)
-          top = context.course.laid.reverse.find { |one| stands?(one) } or return []
+          placed = context.course.laid.select { |one| one.first && one.product }.reverse
+          top = placed.find { |one| stands?(one) } || placed.find { |one| one.step["kind"] == "wax" } or return []
           lacks = Materials::Resistance.lacking(context.piece.use, top.product)
           lacks.empty? ? [] : [ finding(context, top, lacks) ]
         end
 
         # Wax over a film protects no more than the film; alone it is all there is.
-        def stands?(one)
-          one.first && one.product && (one.coat? || one.product.oil?) && !one.product.helper?
-        end
+        def stands?(one) = one.coat? || one.product.oil?
 
         def finding(context, top, lacks)
           care = lacks.values.max <= CARE
@@ -39,19 +38,20 @@ module Rhexon
         def others(context, top)
           below = context.course.laid.take_while { |one| !one.equal?(top) }.reverse.find(&:lays?)
           fitting = context.shelf.select { |product| fits?(context, product, top) && holds?(below, product) }
-          fitting.sort_by { |product| product.mechanism == "reactive" ? 1 : 0 }.first(2).filter_map do |product|
-            film = product.wet_um(top.step["method"])&.value
+          first = fitting.sort_by.with_index { |product, at| [ product.mechanism == "reactive" ? 1 : 0, at ] }.first(2)
+          first.map do |product|
             context.change(top.placements.last, "Use #{product.name} on top",
-                           { "product" => product.id, **({ "wet_um" => film } if film).to_h })
+                           Alternatives.swap(top.step, product)["set"])
           end
         end
 
+        # A film instead of a film: oil and wax are worked another way.
         def fits?(context, product, top)
-          product.id != top.product.id && product.film? && product.colour == top.product.colour &&
-            product.role == top.product.role && Schedule::Kinds.methods(top.step["kind"], product)
-              .include?(top.step["method"]) &&
-            Materials::Resistance.lacking(context.piece.use, product).empty? &&
-            Reference.uses.resists.key?(product.class_id)
+          top.coat? && product.film? && product.id != top.product.id && product.colour == top.product.colour &&
+            [ nil, *Reference.uses.top_roles ].include?(product.role) &&
+            Reference.uses.resists.key?(product.class_id) &&
+            Schedule::Kinds.methods(top.step["kind"], product).include?(top.step["method"]) &&
+            Materials::Resistance.lacking(context.piece.use, product).empty?
         end
 
         def holds?(below, product)
