@@ -174,7 +174,7 @@ class BondChecksTest < CoreTest
 
   def stacked(*steps) = plan(piece(document(*steps)), products: PRODUCTS + [ WAXED, TOLD ])
 
-  def raised(plan) = %w[bond.pair bond.lifting].select { |id| findings(plan, id).any? }
+  def raised(plan) = %w[bond.pair bond.lifting].select { |id| (levels(plan, id) - %w[note]).any? }
 
   def test_what_does_not_hold_is_a_stop_and_shellac_between_mends_it
     [

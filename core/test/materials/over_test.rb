@@ -29,7 +29,7 @@ class OverTest < CoreTest
     %w[hardwax_oil wax] => "holds", %w[water_dye shellac] => "holds",
     %w[pigment_oil_stain oil_varnish] => "holds", %w[pigment_oil_stain water_dye] => "never",
     %w[water_dye pigment_oil_stain] => "holds", %w[shellac water_dye] => "never",
-    %w[shellac paste_filler_oil] => "holds", %w[paste_filler_oil waterborne_one_part] => "barrier",
+    %w[shellac paste_filler_oil] => "holds", %w[paste_filler_oil waterborne_one_part] => "holds",
     %w[wax shellac] => "never", %w[wax wax] => "holds", %w[oil_varnish wax] => "wait"
   }.freeze
 

@@ -13,12 +13,24 @@ module Rhexon
       # @param plan [Planning::Plan]
       # @param piece_id [String]
       # @return [Array<Finding>] stops first, then in working order; checked once for a plan
-      def findings(plan, piece_id) = plan.once([ :findings, piece_id ]) { check(plan, piece_id).freeze }
+      def findings(plan, piece_id) = sorted(plan, piece_id).first
+
+      # What the shop or the schedule does not want to hear of, with its reason.
+      # @return [Array<Finding>]
+      def silenced(plan, piece_id) = sorted(plan, piece_id).last
+
+      def sorted(plan, piece_id)
+        plan.once([ :findings, piece_id ]) do
+          check(plan, piece_id).partition { |finding| !Judgement.silent?(finding) }.each(&:freeze).freeze
+        end
+      end
+      private_class_method :sorted
 
       def check(plan, piece_id)
         context = Context.new(plan, piece_id)
         order = context.document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
-        rules.flat_map { |rule| rule.call(context) }.sort_by do |finding|
+        found = rules.flat_map { |rule| rule.call(context) }.map { |finding| Judgement.of(finding, context.piece) }
+        found.sort_by do |finding|
           [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ]
         end
       end

@@ -116,6 +116,23 @@ module Rhexon
       # @return [Materials::Product, nil] shellac without wax
       def dewaxed = shelf.find { |product| product.class_id == "shellac" && !product.waxy? }
 
+      # What is put between two that do not get on: the barrier of the house where the shelf has it and it holds on
+      # both, else dewaxed shellac.
+      # @param below [Materials::Product, nil] nil: wood, or an old finish
+      # @param above [Materials::Product]
+      # @return [Materials::Product, nil]
+      def barrier(below, above)
+        own = shelf.find { |product| BARRIERS.fetch(piece.house["barrier"]).call(product) }
+        own && holds?(below, own) && holds?(own, above) ? own : dewaxed
+      end
+
+      BARRIERS = {
+        "shellac" => ->(product) { product.class_id == "shellac" && !product.waxy? },
+        "vinyl" => ->(product) { product.class_id == "vinyl_sealer" },
+        "blocker" => ->(product) { product.waterborne? && product.role == "barrier" && product.film? }
+      }.freeze
+      private_constant :BARRIERS
+
       # A seal coat of a product under the step of a placement.
       # @param faces [Array<String>, nil] those it goes on; nil: all
       # @param set [Hash] other fields of its step
@@ -177,6 +194,12 @@ module Rhexon
 
       # The same at the head of a sentence.
       def title(placement) = name(placement).then { |words| words[0].upcase + words[1..] }
+
+      # @param below [Materials::Product, nil] nil: wood, or an old finish
+      # @return [Boolean] by its kind, within its window or scuffed
+      def holds?(below, above)
+        below.nil? || %w[holds scuff].include?(Materials::Over.new(below, above).answer.verdict)
+      end
 
       # A warmer or drier room of the shop in which the block holds.
       # @yieldparam climate [Drying::Climate]

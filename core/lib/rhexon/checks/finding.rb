@@ -10,13 +10,15 @@ module Rhexon
     # @!attribute figures  [Hash] the numbers it used, units in the names
     # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned are given as a
     #   callable, which is asked once somebody looks at them: a list of late pieces needs none
-    Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, keyword_init: true) do
+    # @!attribute ruling   [Judgement::Ruling, nil] where the shop or the schedule judges it otherwise
+    Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, :ruling,
+                         keyword_init: true) do
       def remedies
         self[:remedies] = self[:remedies].call if self[:remedies].respond_to?(:call)
         (self[:remedies] || []).compact
       end
 
-      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {})
+      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
     end
   end
 end

@@ -28,6 +28,12 @@ module Rhexon
         end
       end
 
+      # @return [Boolean] a sheet names the pair, it is of one kind, or what keeps it apart is known
+      def settled?(lower, upper)
+        lower.class_id == upper.class_id || !lower.pair_wait_min(upper).nil? || lower.waxy? ||
+          !refused(lower, upper).nil?
+      end
+
       # What keeps the upper one from going straight over the lower.
       # @return [Hash, nil] a row of the table: "why", "barrier", and "until" a milestone or "days" where it passes
       def refused(lower, upper)

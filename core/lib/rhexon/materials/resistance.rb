@@ -18,6 +18,13 @@ module Rhexon
       # @return [Hash{String=>Integer}]
       def asks(use) = Reference.uses.asks[use] || {}
 
+      # @param use [String, nil]
+      # @param product [Product] what lies on top
+      # @return [Integer, nil] months after which a fresh coat is due; nil: as it wears
+      def renewed_after_months(use, product)
+        Reference.uses.renewed_after_months[use == "marine" ? "outdoors" : "indoors"][product.class_id]
+      end
+
       # @return [String] "spilt drink", inside a sentence
       def words(measure) = Reference.uses.words.fetch(measure)
 

@@ -39,6 +39,9 @@ module Rhexon
 
       def section = @section ||= Section.new(plan, piece_id, face, numbers)
       def findings = @findings ||= Checks::Catalogue.findings(plan, piece_id)
+
+      # What the shop or the schedule does not want to hear of.
+      def silenced = @silenced ||= Checks::Catalogue.silenced(plan, piece_id)
       def lapsed = plan.build.lapsed.select { |key| key.start_with?("#{piece_id}/") }
 
       # Steps of which the plan could place nothing.

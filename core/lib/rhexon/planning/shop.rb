@@ -6,7 +6,8 @@ module Rhexon
     class Shop
       HOUSE = {
         "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff",
-        "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6
+        "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6, "build" => "gloss",
+        "sides" => "both", "barrier" => "shellac", "tape" => "touch", "checks" => {}
       }.freeze
 
       # Work that is put off must be in time on nine days of ten.
@@ -227,8 +228,7 @@ module Rhexon
                release: near(record["release"], "release"), due: near(record["due"], "due"),
                job: record["job"] || record["id"], by: record["by"],
                ready_at: record["ready_at"] ||
-                 "handle", use: record["use"], arris: record["arris"], house: house.merge(document["house"] ||
-                      {}), named_wood: record["wood"],
+                 "handle", use: record["use"], arris: record["arris"], house: house_of(document), named_wood: record["wood"],
                wood_like: kind_of_wood(record), place_air: record["place_air"],
                sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] ||
                       {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
@@ -243,6 +243,12 @@ module Rhexon
           where: "wood_like", accepted: Colour::Wood.species.join(", ")
         )
         like
+      end
+
+      # The shop's ways, and what the schedule says otherwise; checks are judged otherwise one by one.
+      def house_of(document)
+        own = document["house"] or return house
+        house.merge(own, "checks" => house["checks"].merge(own["checks"] || {}))
       end
 
       def fillers = products.each_value.select(&:filler?).map(&:id)

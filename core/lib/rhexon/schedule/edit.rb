@@ -11,6 +11,7 @@ module Rhexon
     #   start and no person: unpin; no faces: the first that are laid on
     #   {"op":"place","set":{"support":"hung","room":"loft","dry_room":null}}
     #   {"op":"house","set":{"scuff":"always"}}
+    #   {"op":"judge","check":"film.foggy","as":"note","reason":"the look is wanted soft"}; as null: as usual
     #   {"op":"all","operations":[...]}                            one after the other, one revision
     module Edit
       UNCHANGEABLE = %w[id kind].freeze
@@ -37,7 +38,7 @@ module Rhexon
       def touched(operation)
         case operation["op"]
         when "all" then operation["operations"].flat_map { |inner| touched(inner) }.uniq
-        when "add_step", "house" then []
+        when "add_step", "house", "judge" then []
         else [ operation["id"] ]
         end
       end
@@ -55,11 +56,12 @@ module Rhexon
         when "split_coats" then split(document, operation)
         when "pin" then pin(document, operation)
         when "house" then house(document, operation["set"])
+        when "judge" then judge(document, operation)
         when "place" then place(document, operation["set"])
         when "all" then several(document, operation["operations"])
         else raise InvalidInput.new(
           "The edit #{operation["op"].inspect} is not known", where: "op",
-          accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, place, all"
+          accepted: "add_step, remove_step, move_step, change_step, split_coats, pin, house, judge, place, all"
         )
         end
       end
@@ -71,6 +73,14 @@ module Rhexon
         document.merge("house" => merged(document["house"] || {}, set))
       end
       private_class_method :house
+
+      def judge(document, operation)
+        id = operation["check"].to_s
+        said = operation["as"] && operation.slice("as", "reason")
+        checks = (document.dig("house", "checks") || {}).except(id).merge(said ? { id => said } : {})
+        house(document, "checks" => checks.empty? ? nil : checks)
+      end
+      private_class_method :judge
 
       # Room, drying room and support of the whole schedule.
       def place(document, set)

@@ -21,6 +21,11 @@ module Rhexon
         "brush" => "The brush rests in its thinner until the next coat."
       }.freeze
 
+      JUDGED = {
+        nil => "judged as usual", "stop" => "judged a stop", "caution" => "judged a caution", "note" => "judged a note",
+        "silent" => "not told any more"
+      }.freeze
+
       module_function
 
       # @param mark [Integer] where a pass goes round with a starting point that moves on by one each coat
@@ -58,6 +63,7 @@ module Rhexon
         when "house"
           rules = operation["set"].map { |rule, value| "#{rule.tr("_", " ")} #{value.to_s.tr("_", " ")}" }
           "House rule: #{rules.join(", ")}"
+        when "judge" then "Check #{operation["check"]}: #{JUDGED.fetch(operation["as"])}"
         else "Several changes"
         end
       end

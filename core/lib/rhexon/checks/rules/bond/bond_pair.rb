@@ -54,13 +54,13 @@ module Rhexon
             row["until"] || row.equal?(OLD) ? "bond.lifting" : "bond.pair", "stop",
             row["until"] || row.equal?(OLD) ? "It lifts what is below" : "It does not hold on that", sentence,
             placement: upper, figures: { lower: lower&.name, upper: upper.pass.product.name, from: from }.compact,
-            remedies: upper.status == "planned" ? [ barrier(context, upper, row), later(context, upper, row) ] : []
+            remedies: upper.status == "planned" ? [ barrier(context, upper, lower, row), later(context, upper, row) ] : []
           )
         end
 
-        def barrier(context, upper, row)
-          shellac = context.dewaxed if row["barrier"]
-          shellac && context.seal_under(upper, shellac, "Seal with #{shellac.name} in between")
+        def barrier(context, upper, lower, row)
+          between = context.barrier(lower, upper.pass.product) if row["barrier"]
+          between && context.seal_under(upper, between, "Seal with #{between.name} in between")
         end
 
         def later(context, upper, row)

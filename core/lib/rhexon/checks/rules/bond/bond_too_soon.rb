@@ -1,10 +1,14 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.too_soon: work starts before its milestone, by a pin or a logged fact. The plan itself never does it, so
-      # it is silent without either; over a stain it leaves the word to colour.stain_not_dry.
+      # bond.too_soon, bond.pair_wait, time.rub_too_soon, time.handle_too_soon: work starts before its milestone, by a
+      # pin or a logged fact. The plan itself never does it, so it is silent without either; over a stain it leaves the
+      # word to colour.stain_not_dry.
       module BondTooSoon
         SOFT = "The film below is still soft: it drags, wrinkles or traps what should leave.".freeze
+        SUNK = "The film goes on shrinking: scratches and pores come back, and the gloss sinks.".freeze
+        MARKED = "The film is still soft: hands and supports print into it.".freeze
+        IDS = { "rub_out" => "time.rub_too_soon", "handle" => "time.handle_too_soon" }.freeze
         DAMP = "What is below is still damp: it clogs the paper, and stands up again under the next coat.".freeze
 
         module_function
@@ -36,13 +40,23 @@ module Rhexon
           milestone = Schedule::Words::MILESTONES.fetch(early.name)
           by = context.duration(early.reached_at - placement.work_start)
           sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} " \
-                     "before #{milestone} (#{context.clock(early.reached_at)}). " \
-                     "#{early.name == "dry" ? DAMP : SOFT}"
+                     "before #{milestone} (#{context.clock(early.reached_at)}). #{comes_of(early)}"
           context.finding(
-            "bond.too_soon", "stop", "Too soon", sentence, placement: placement,
+            id(placement, early), "stop", "Too soon", sentence, placement: placement,
             figures: { reached_at: early.reached_at, starts_at: placement.work_start },
             remedies: placement.because == "pin" ? [ move(context, placement, early), unpin(context, placement) ] : []
           )
+        end
+
+        # The pair's own wait, where that is longer than what the lower one asks for by itself.
+        def id(placement, early)
+          lower, upper = early.pass.product, placement.pass.product
+          pair = early.name == "recoat_opens" && upper && Materials::Pairs.wait(lower, upper)
+          pair ? "bond.pair_wait" : IDS.fetch(early.name, "bond.too_soon")
+        end
+
+        def comes_of(early)
+          { "dry" => DAMP, "rub_out" => SUNK, "handle" => MARKED, "stack" => MARKED }.fetch(early.name, SOFT)
         end
 
         def move(context, placement, early)

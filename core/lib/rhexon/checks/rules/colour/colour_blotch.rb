@@ -22,7 +22,7 @@ module Rhexon
             limits.fetch(stain.product.carrier == "mineral_spirit" ||
               stain.product.optics&.dig("kind") == "pigment" ? "pigment" : "dye")
           )
-          return if grit.nil? || context.course.under(stain).any?(&:coat?) || grit.mean_um <= least.mean_um
+          return if grit.nil? || stain.product.role == "gel stain" || context.course.under(stain).any?(&:coat?) || grit.mean_um <= least.mean_um
 
           sentence = "#{wood.species.capitalize} drinks unevenly, and #{stain.product.name} sinks into it: sanded to " \
                      "#{grit} it will show dark patches. #{least} or finer evens it out, and so does a washcoat."
@@ -36,8 +36,19 @@ module Rhexon
 
         # The way of the house first.
         def remedies(context, stain)
-          ways = [ finer(context, stain), washcoat(context, stain) ]
-          context.piece.house.fetch("blotch") == "washcoat" ? ways.reverse : ways
+          ways = { "finer" => finer(context, stain), "washcoat" => washcoat(context, stain),
+                   "gel" => gel(context, stain) }
+          own = context.piece.house.fetch("blotch")
+          [ ways[own], *ways.except(own).values ]
+        end
+
+        # A stain too thick to sink in unevenly.
+        def gel(context, stain)
+          other = context.shelf.find { |product| product.role == "gel stain" && product.id != stain.product.id }
+          return unless other && Schedule::Kinds.methods("stain", other).include?(stain.step["method"])
+
+          context.change(stain.first, "Use #{other.name}", { "product" => other.id, "thinning" => nil, "tint" => nil,
+                                                             "strength_percent" => nil })
         end
 
         def finer(context, stain)

@@ -40,9 +40,14 @@ module Rhexon
           context.finding(
             "colour.tannin", pale ? "stop" : "note", pale ? "Brown will come through" : "Colour out of the wood",
             sentence, placement: wet.first, figures: { wood: wood.species },
-                      remedies: [ context.dewaxed &&
-              context.seal_under(wet.first, context.dewaxed, "Block it with #{context.dewaxed.name}") ]
+                      remedies: [ blocked(context, wet) ]
           )
+        end
+
+        # Water in what blocks would draw it out again, unless that is what it is made for.
+        def blocked(context, wet)
+          blocker = context.barrier(nil, wet.product)
+          blocker && context.seal_under(wet.first, blocker, "Block it with #{blocker.name}")
         end
       end
     end

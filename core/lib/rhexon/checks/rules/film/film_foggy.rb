@@ -3,11 +3,13 @@ module Rhexon
     module Rules
       # film.foggy: more than two layers of a flatted film former under the last coat cloud the look. Silent for gloss
       # builds with one flatted last coat, for up to three flatted coats in all, for semi-gloss, oil, wax and shellac,
-      # and for thin films.
+      # for thin films, and where the shop builds in satin throughout.
       module FilmFoggy
         module_function
 
         def call(context)
+          return [] if context.piece.house["build"] == "satin"
+
           context.walks.filter_map { |_, walk| on_face(context, walk) }.first(1)
         end
 

@@ -1,11 +1,14 @@
 module Rhexon
   module Checks
     module Rules
-      # mask.tears: tape that comes off a film that is hard already tears it. Silent from touch to four times that.
+      # mask.tears: tape that comes off a film that is hard already tears it. Silent from touch to four times that,
+      # and where the shop scores along all tape.
       module MaskTears
         module_function
 
         def call(context)
+          return [] if context.piece.house["tape"] == "scored"
+
           context.placements
             .select { |one| one.pass.kind == "unmask" && one.status == "planned" }
             .filter_map { |one| finding(context, one) }

@@ -37,7 +37,7 @@ module Rhexon
         # without a hardener first.
         def others(context, top)
           below = context.course.laid.take_while { |one| !one.equal?(top) }.reverse.find(&:lays?)
-          fitting = context.shelf.select { |product| fits?(context, product, top) && holds?(below, product) }
+          fitting = context.shelf.select { |product| fits?(context, product, top) && context.holds?(below&.product, product) }
           first = fitting.sort_by.with_index { |product, at| [ product.mechanism == "reactive" ? 1 : 0, at ] }.first(2)
           first.map do |product|
             context.change(top.placements.last, "Use #{product.name} on top",
@@ -52,10 +52,6 @@ module Rhexon
             Reference.uses.resists.key?(product.class_id) &&
             Schedule::Kinds.methods(top.step["kind"], product).include?(top.step["method"]) &&
             Materials::Resistance.lacking(context.piece.use, product).empty?
-        end
-
-        def holds?(below, product)
-          below.nil? || %w[holds scuff].include?(Materials::Over.new(below.product, product).answer.verdict)
         end
       end
     end
