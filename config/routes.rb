@@ -95,6 +95,7 @@ Rails.application.routes.draw do
       resources :tools, only: :create, path: "tool"
       resource :goal, only: :create
       resource :house_rules, only: :create, path: "house"
+      resources :judgements, only: :create
       resources :rooms, only: :create, path: "room"
       resource :logger_file, only: :create, path: "rooms/:room_id/logger"
     end

@@ -16,7 +16,7 @@ class SchedulesController < ApplicationController
   def around
     ids = state.floor.pieces.map(&:id)
     {
-      house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house), shelf: ShelfItems.all,
+      house: Shop.current.ways, shelf: ShelfItems.all,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
       pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }
     }

@@ -23,6 +23,20 @@ class Shop < ApplicationRecord
     update!(house: house.merge(rule => value).compact)
   end
 
+  # Judges a check otherwise for the whole shop, or as usual again.
+  # @param as [String, nil] stop, caution, note or silent; nil: as usual
+  # @param reason [String]
+  # @raise [Rhexon::InvalidInput] for checks of safety and of the date, and without a reason
+  def judge!(check, as, reason)
+    operation = { "op" => "judge", "check" => check, "as" => as, "reason" => reason }.compact
+    document = Rhexon::Schedule::Document.empty.merge("house" => house.slice("checks").compact)
+    after = Rhexon::Schedule::Edit.apply(document, operation.merge("as" => as))
+    update!(house: house.merge("checks" => after.dig("house", "checks")).compact)
+  end
+
+  # House rules where finishers disagree, less the checks that are judged otherwise.
+  def ways = Rhexon::Planning::Shop::HOUSE.merge(house).except("checks")
+
   def shellac_months = house["shellac_months"] || Rhexon::Planning::Shop::HOUSE.fetch("shellac_months")
 
   private

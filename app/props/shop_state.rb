@@ -15,8 +15,13 @@ class ShopState
       },
       trained_work: Person.trained_work,
       tools: Tool.offered.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } },
-      uses: Room::USES, shop_hours: hours_of(nil), house: Rhexon::Planning::Shop::HOUSE.merge(Shop.current.house)
+      uses: Room::USES, shop_hours: hours_of(nil), house: Shop.current.ways, judged: judged
     }
+  end
+
+  # Checks that the whole shop judges otherwise.
+  def judged
+    (Shop.current.house["checks"] || {}).map { |check, said| { check: check, **said.symbolize_keys } }
   end
 
   def hours_of(person)

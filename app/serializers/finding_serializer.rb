@@ -2,4 +2,12 @@ class FindingSerializer < ApplicationSerializer
   fields id: :string, level: "'stop' | 'caution' | 'note'", title: :string, sentence: :string,
          step: [ :string, { nullable: true } ], pass: [ :string, { nullable: true } ]
   many :remedies, resource: RemedySerializer
+  typelize ruled_out: "Array<{ label: string; why_not: string }>"
+  attribute(:ruled_out) { |finding| finding.ruled_out.map { |way| { label: way.label, why_not: way.why_not } } }
+  # Where the shop or the schedule judges it otherwise than usual.
+  typelize ruling: "Ruling | null"
+  attribute(:ruling) { |finding| finding.ruling&.to_h }
+  # Whether it may be.
+  typelize open: "boolean"
+  attribute(:open) { |finding| Rhexon::Checks::Judgement.open?(finding.id) }
 end

@@ -12,4 +12,6 @@ class SheetSerializer < ApplicationSerializer
   many :rows, resource: RowSerializer
   one :section, resource: SectionSerializer
   many :findings, resource: FindingSerializer
+  # What the shop or the schedule does not want to hear of.
+  many :silenced, resource: FindingSerializer
 end

@@ -2,7 +2,8 @@
 class ShopPageSerializer < ApplicationSerializer
   fields rooms: "RoomAir[]", airs: "string[]", trained_work: "string[]",
          tools: "Array<{ id: number; name: string; used_for: string }>", uses: "string[]",
-         house: "Record<string, string | number>"
+         house: "Record<string, string | number>",
+         judged: "Array<{ check: string; as: Ruling['as']; reason: string }>"
   typelize report: [ "{ hours: number; refused: number; first_refused: string | null }", { optional: true } ]
   attribute(:report, if: ->(page, _) { page.key?(:report) }) { |page| page[:report] }
   many :people, resource: PersonHoursSerializer

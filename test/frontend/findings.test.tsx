@@ -1,6 +1,8 @@
 // @vitest-environment jsdom
+import { QueryClientProvider } from "@tanstack/react-query"
 import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { afterEach, describe, expect, test, vi } from "vitest"
+import { requestClient } from "@/lib/requests"
 import { Findings } from "@/schedule/Findings"
 import type { Finding, Operation, Row, Sheet } from "@/types"
 import { NOW } from "./support/bench"
@@ -24,23 +26,30 @@ const finding = (more: Partial<Finding> = {}): Finding => ({
   step: "s1",
   pass: "p1/s1/2/top",
   remedies: [],
+  ruled_out: [],
+  ruling: null,
+  open: true,
   ...more,
 })
 
-function show(findings: Finding[], ready: Record<string, number | null> = {}) {
+function show(findings: Finding[], ready: Record<string, number | null> = {}, silenced: Finding[] = []) {
   const calls: string[] = []
   // What the list reads of a sheet; a whole one is the server's work.
-  const sheet = { findings, rows: [{} as Row], zone: "Etc/UTC", ready_at: NOW } as unknown as Sheet
+  const sheet = { findings, silenced, rows: [{} as Row], zone: "Etc/UTC", ready_at: NOW } as unknown as Sheet
   render(
-    <Findings
-      sheet={sheet}
-      piece={4}
-      ready={ready}
-      onApply={(operation, reason) => calls.push(`apply ${operation.op} because ${reason}`)}
-      onAsk={(operation, shown = true) => calls.push(`ask ${operation.op}${shown ? "" : " unseen"}`)}
-      onDrop={() => calls.push("drop")}
-      onSelect={(one) => calls.push(`select ${one.id}`)}
-    />,
+    <QueryClientProvider client={requestClient()}>
+      <Findings
+        sheet={sheet}
+        piece={4}
+        ready={ready}
+        onApply={(operation, reason) => calls.push(`apply ${operation.op} because ${reason}`)}
+        onAsk={(operation, shown = true) => calls.push(`ask ${operation.op}${shown ? "" : " unseen"}`)}
+        onDrop={() => calls.push("drop")}
+        onSelect={(one) => calls.push(`select ${one.id}`)}
+        onEdit={(operation) => calls.push(JSON.stringify(operation))}
+        onShop={() => calls.push("shop")}
+      />
+    </QueryClientProvider>,
   )
   return calls
 }
@@ -88,6 +97,38 @@ describe("findings", () => {
     expect(screen.getByText(/One more coat/).textContent).toContain("ready Tue 24 Nov 09:00")
     expect(screen.getByText(/Leave it out/).textContent).toContain("never ready")
     expect(screen.getByText(/Leave it out/).className).toContain("button")
+  })
+
+  test("what one would think of says why it does not work", () => {
+    show([finding({ ruled_out: [{ label: "Heavier coats", why_not: "120 µm wet runs where 85 µm is usual" }] })])
+    expect(screen.getByText(/120 µm wet runs/).textContent).toBe("Heavier coats: 120 µm wet runs where 85 µm is usual.")
+  })
+
+  test("it is judged otherwise with a reason, and not without", () => {
+    const calls = show([finding()])
+    fireEvent.click(screen.getByText("Judge otherwise"))
+    const judge = screen.getByText("Judge it so") as HTMLButtonElement
+    expect(judge.disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText("Because"), { target: { value: "a show piece, never used" } })
+    fireEvent.click(judge)
+    const said = { op: "judge", check: "film.too_thin", as: "note", reason: "a show piece, never used" }
+    expect(JSON.parse(calls[0] ?? "")).toEqual(said)
+  })
+
+  test("what is judged otherwise says so, and what is not told can be told again", () => {
+    const ruling = { was: "caution", as: "silent", reason: "never used", by: "schedule" } as const
+    const calls = show([finding({ ruling: { ...ruling, as: "note" }, level: "note" })], {}, [
+      finding({ id: "film.foggy", title: "Foggy build", ruling }),
+    ])
+    expect(screen.getByText(/^Judged/).textContent).toBe("Judged a note here, usually a caution: never used")
+    fireEvent.click(screen.getByText("Foggy build (never used)"))
+    fireEvent.click(screen.getByText("As usual again"))
+    expect(JSON.parse(calls[0] ?? "")).toEqual({ op: "judge", check: "film.foggy", as: null })
+  })
+
+  test("what can hurt someone is not judged otherwise", () => {
+    show([finding({ open: false })])
+    expect(screen.queryByText("Judge otherwise")).toBeNull()
   })
 
   test("what another page mends is a link to that place, with the product or the piece", () => {

@@ -67,6 +67,7 @@ class EveryRouteTest < RequestTest
       "POST /shop/tool" => [ { name: "gun", used_for: "spray" }, { id: 1 } ],
       "POST /shop/goal" => [ { goal: "soonest" } ],
       "POST /shop/house" => [ { rule: "scuff", value: "always" }, { rule: "dust_settles_min", value: 30 } ],
+      "POST /shop/judgements" => [ { check: "film.foggy", as: "note", reason: "wanted soft" }, { check: "film.foggy", as: nil } ],
       "POST /shop/room" => [ { id: nil, name: "loft", air: "still", uses: [ "dry" ], rack_places: 3, t_c: 18, rh: 50, daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 } ] } ],
       "POST /shop/rooms/:room_id/logger" => [ { file: "x" } ], "POST /products" => [ product ],
       "PATCH /products/:id" => [ product ], "DELETE /products/:id" => [ {} ],

@@ -173,4 +173,30 @@ class ShopRequestTest < RequestTest
     send_json("/shop/house", { rule: "shellac_months", value: 12 })
     assert_equal 12, Shop.current.shellac_months
   end
+
+  # --- checks judged otherwise
+  test "the shop judges a check otherwise with a reason, which each schedule shows, and as usual again" do
+    piece = make_piece(steps: [ coat("s1") ])
+    told = -> { get("/pieces/#{piece.id}/schedule"); props["sheet"] }
+    id = told.call["findings"].find { |finding| finding["open"] }["id"]
+    send_json("/shop/judgements", { check: id, as: "silent", reason: "we know our work" })
+    assert_equal [ { "check" => id, "as" => "silent", "reason" => "we know our work" } ], answer["judged"]
+    sheet = told.call
+    assert_not_includes sheet["findings"].map { |finding| finding["id"] }, id
+    assert_equal [ [ id, "we know our work", "shop" ] ],
+                 sheet["silenced"].map { |one| [ one["id"], *one["ruling"].values_at("reason", "by") ] }.uniq
+    send_json("/shop/judgements", { check: id, as: nil })
+    assert_includes told.call["findings"].map { |finding| finding["id"] }, id
+  end
+
+  test "nothing is judged otherwise without a reason, and safety and the date never" do
+    [
+      { check: "film.foggy", as: "note" }, { check: "film.foggy", as: "loud", reason: "so it is" },
+      { check: "safety.lead", as: "silent", reason: "tired of it" }, { check: "time.due", as: "note", reason: "always late" }
+    ].each do |body|
+      assert_no_changes(-> { Shop.current.house }) { send_json("/shop/judgements", body) }
+      assert_response :unprocessable_entity
+      assert_predicate answer["error"]["sentence"], :present?
+    end
+  end
 end

@@ -38,7 +38,7 @@ export default function Shop(first: ShopPage) {
         </section>
         <div className="grid gap-7">
           <People state={state} onKept={setState} />
-          <ShopRules house={state.house} onKept={setState} />
+          <ShopRules house={state.house} judged={state.judged} onKept={setState} />
           <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
         </div>
       </div>

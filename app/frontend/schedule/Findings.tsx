@@ -1,8 +1,9 @@
 import { Link } from "@inertiajs/react"
-import { useEffect } from "react"
+import { useEffect, useState } from "react"
 import { LevelMark } from "@/components/Marks"
 import { when } from "@/lib/time"
 import type { Finding, Operation, Sheet } from "@/types"
+import { Judge, judgedAs } from "./Judge"
 
 const PLACES: Record<string, (product: string | null, piece: number) => string> = {
   piece: (_, piece) => `/pieces/${piece}/edit`,
@@ -21,10 +22,13 @@ type Props = {
   onAsk: (operation: Operation, show?: boolean) => void
   onDrop: () => void
   onSelect: (finding: Finding) => void
+  onEdit: (operation: Operation) => void
+  onShop: () => void
 }
 
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
-export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect }: Props) {
+export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect, onEdit, onShop }: Props) {
+  const [judged, setJudged] = useState<Finding | null>(null)
   const firstOperation = sheet.findings
     .flatMap((finding) => finding.remedies)
     .find((remedy) => remedy.operation)?.operation
@@ -35,12 +39,19 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
     const timer = setTimeout(() => onAsk(firstOperation, false), 600)
     return () => clearTimeout(timer)
   }, [firstKey])
+  const around = (
+    <>
+      <Silenced findings={sheet.silenced} onJudge={setJudged} />
+      {judged && <Judge finding={judged} onEdit={onEdit} onShop={onShop} onClose={() => setJudged(null)} />}
+    </>
+  )
   if (sheet.findings.length === 0) {
     if (sheet.rows.length === 0) return null
     return (
       <section className="thin-rule pt-3" aria-label="Findings">
         <p className="text-head">Nothing stands against it</p>
         <p className="text-second">The checks looked at bonds, colour, film, air, mix, stock and date.</p>
+        {around}
       </section>
     )
   }
@@ -102,9 +113,46 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                 </button>
               )
             })}
+            {finding.ruled_out.map((way) => (
+              <p key={way.label} className="text-second text-fine mt-2">
+                <b>{way.label}:</b> {way.why_not}.
+              </p>
+            ))}
+            {finding.ruling && (
+              <p className="text-second text-fine mt-2">
+                Judged {judgedAs(finding.ruling.as)} {finding.ruling.by === "shop" ? "in this shop" : "here"}, usually{" "}
+                {judgedAs(finding.ruling.was)}: {finding.ruling.reason}
+              </p>
+            )}
+            {finding.open && (
+              <button type="button" className="text-button" onClick={() => setJudged(finding)}>
+                Judge otherwise
+              </button>
+            )}
           </div>
         </article>
       ))}
+      {around}
     </section>
+  )
+}
+
+/** What is not told here, with the reasons, so that it can be told again. */
+function Silenced({ findings, onJudge }: { findings: Finding[]; onJudge: (finding: Finding) => void }) {
+  if (findings.length === 0) return null
+  return (
+    <div className="thin-rule pt-2 mt-3">
+      <p className="text-second text-fine">Not told here:</p>
+      {findings.map((finding) => (
+        <button
+          key={`${finding.id}${finding.pass}`}
+          type="button"
+          className="text-button"
+          onClick={() => onJudge(finding)}
+        >
+          {finding.title} ({finding.ruling?.reason})
+        </button>
+      ))}
+    </div>
   )
 }

@@ -4,7 +4,17 @@ import type { Operation, ScheduleDocument } from "@/types"
 import { SUPPORTS } from "./detail/PlaceFields"
 
 export type Rule = {
-  name: "scuff" | "missed_window" | "rub_out" | "measure" | "blotch" | "coats_a_day"
+  name:
+    | "scuff"
+    | "missed_window"
+    | "rub_out"
+    | "measure"
+    | "blotch"
+    | "build"
+    | "barrier"
+    | "sides"
+    | "tape"
+    | "coats_a_day"
   label: string
   options: [string, string][]
   why: string
@@ -55,8 +65,46 @@ export const RULES: Rule[] = [
     options: [
       ["finer", "finer sanding"],
       ["washcoat", "a washcoat"],
+      ["gel", "a gel stain"],
     ],
-    why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat.",
+    why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat. A gel stain hardly sinks in, and hides more of the wood.",
+  },
+  {
+    name: "build",
+    label: "Films are built in",
+    options: [
+      ["gloss", "gloss, the last coat flatted"],
+      ["satin", "satin throughout"],
+    ],
+    why: "Flatted coats upon each other cloud the depth, on dark wood most. Satin throughout saves a can, and some like its softness.",
+  },
+  {
+    name: "barrier",
+    label: "Put in between what does not get on",
+    options: [
+      ["shellac", "dewaxed shellac"],
+      ["vinyl", "vinyl sealer"],
+      ["blocker", "a waterborne blocker"],
+    ],
+    why: "Dewaxed shellac holds on almost everything and under it. Vinyl suits lacquer shops; a blocker has no solvent. Where yours does not hold on both, shellac is offered.",
+  },
+  {
+    name: "sides",
+    label: "Wide panels are coated on",
+    options: [
+      ["both", "both sides"],
+      ["show", "the show side only"],
+    ],
+    why: "Film on one side only lets damp in on the other, and a free panel cups. Fixed panels and sheet goods do not mind.",
+  },
+  {
+    name: "tape",
+    label: "Tape comes off",
+    options: [
+      ["touch", "at touch"],
+      ["scored", "after cure, scored"],
+    ],
+    why: "Soft film lets tape go clean; hard film tears along it unless it is scored. Scoring needs a steady hand and leaves a sharper line.",
   },
   {
     name: "coats_a_day",
@@ -107,8 +155,8 @@ type Props = {
 /** Where finishers disagree: switches for this schedule; left alone they follow the shop's. */
 export function HouseRules({ document, house, support, onEdit, open, onOpenChange }: Props) {
   return (
-    <Panel title="House rules of this schedule" open={open} onOpenChange={onOpenChange}>
-      <div className="mt-4 grid gap-5">
+    <Panel title="House rules of this schedule" open={open} onOpenChange={onOpenChange} wide>
+      <div className="mt-4 grid gap-5 lg:grid-cols-2">
         <div>
           <SelectField
             label="Wet work lies"

@@ -36,7 +36,17 @@ export function SideTabs({ state, chance, ready, onApply, onAsk, onDrop, onSelec
             id: "findings",
             label: "Findings",
             count: sheet.findings.length,
-            content: <Findings piece={piece.id} sheet={sheet} ready={ready} onSelect={onSelect} {...asks} />,
+            content: (
+              <Findings
+                piece={piece.id}
+                sheet={sheet}
+                ready={ready}
+                onSelect={onSelect}
+                onEdit={state.edit}
+                onShop={() => void state.reload()}
+                {...asks}
+              />
+            ),
           },
           {
             id: "what_if",

@@ -2,6 +2,7 @@ import { ErrorText } from "@/components/ErrorText"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
+import { judgedAs } from "@/schedule/Judge"
 import type { ShopPage } from "@/types"
 
 const SHELLAC = {
@@ -14,8 +15,19 @@ const SHELLAC = {
   why: "Shellac in spirit slowly turns into something that never hardens. Half a year is what most find safe; a smear on glass tells more than any date.",
 }
 
+/** "film.foggy" as "film, foggy". */
+const checkName = (id: string) => id.replace(".", ", ").replaceAll("_", " ")
+
 /** The shop's own way where finishers disagree; a schedule may say otherwise. */
-export function ShopRules({ house, onKept }: { house: ShopPage["house"]; onKept: (props: ShopPage) => void }) {
+export function ShopRules({
+  house,
+  judged,
+  onKept,
+}: {
+  house: ShopPage["house"]
+  judged: ShopPage["judged"]
+  onKept: (props: ShopPage) => void
+}) {
   const { send, error } = useSend()
   const keep = (rule: string, value: string | number | null) =>
     send(() => request<ShopPage>("POST", "/shop/house", { rule, value }), onKept)
@@ -41,6 +53,25 @@ export function ShopRules({ house, onKept }: { house: ShopPage["house"]; onKept:
           onChange={(value) => void keep("shellac_months", Number(value))}
         />
       </div>
+      {judged.length > 0 && (
+        <section aria-label="Checks judged otherwise" className="mt-5">
+          <h3 className="text-body-strong">Checks judged otherwise</h3>
+          {judged.map(({ check, as, reason }) => (
+            <div key={check} className="thin-rule flex flex-wrap items-center justify-between gap-3 py-2">
+              <p>
+                {checkName(check)}: {judgedAs(as)}. <span className="text-second">{reason}</span>
+              </p>
+              <button
+                type="button"
+                className="ui-button"
+                onClick={() => send(() => request<ShopPage>("POST", "/shop/judgements", { check, as: null }), onKept)}
+              >
+                As usual again
+              </button>
+            </div>
+          ))}
+        </section>
+      )}
     </section>
   )
 }

@@ -39,7 +39,20 @@ export interface ScheduleDocument {
     missed_window?: "scuff" | "stop"
     rub_out?: "cautious" | "usual" | "brisk"
     measure?: "mass" | "volume"
-    blotch?: "finer" | "washcoat"
+    blotch?: "finer" | "washcoat" | "gel"
+    build?: "gloss" | "satin"
+    sides?: "both" | "show"
+    barrier?: "shellac" | "vinyl" | "blocker"
+    tape?: "touch" | "scored"
+    /**
+     * Checks that are judged otherwise, by their id, with the reason; those of safety never are.
+     */
+    checks?: {
+      [k: string]: {
+        as: "stop" | "caution" | "note" | "silent"
+        reason: string
+      }
+    }
     coats_a_day?: number | null
   }
   steps: Step[]

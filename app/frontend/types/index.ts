@@ -18,7 +18,16 @@ export type Operation =
       set: { room?: string | null; dry_room?: string | null; support?: ScheduleDocument["support"] | null }
     }
   | { op: "house"; set: Record<string, string | number | null> }
+  | { op: "judge"; check: string; as: Ruling["as"] | null; reason?: string }
   | { op: "all"; operations: Operation[] }
+
+/** Why a finding has another level than usual, and whose way that is. */
+export type Ruling = {
+  was: "stop" | "caution" | "note"
+  as: "stop" | "caution" | "note" | "silent"
+  reason: string
+  by: "schedule" | "shop"
+}
 
 /** What was on a face before its schedule begins; the first is all that must be said. */
 export type Found = {

@@ -32,8 +32,8 @@ class HouseRulesTest < CoreTest
   def test_the_back_needs_half_the_film
     back = [ { "id" => "under", "kind" => "back", "area_m2" => 1.0, "wood" => "closed" } ]
     told = ->(coats) {
-      levels(job("seal seal brush", "coat varnish brush #{coats} faces=[\"under\"]", 'coat varnish brush 4 faces=["show"]',
-                 more_faces: back), "film.balance")
+      levels(job("seal seal brush", "coat varnish brush #{coats} faces=[\"under\"]",
+                 'coat varnish brush 4 faces=["show"]', more_faces: back), "film.balance")
     }
     assert_equal [ [], %w[note] ], [ told.(2), told.(1) ]
   end
@@ -70,11 +70,14 @@ class HouseRulesTest < CoreTest
       { "kind" => "coat", "product" => "one" }, { "kind" => "coat", "product" => "polyurethane" }
     ] }
     assert_empty findings(job(*steps, boards: [ tried ]), "bond.pair")
-    assert_equal %w[note], levels(job(*steps, boards: [ tried.merge("layers" => tried["layers"].reverse) ]), "bond.pair")
+    upside_down = tried.merge("layers" => tried["layers"].reverse)
+    assert_equal %w[note], levels(job(*steps, boards: [ upside_down ]), "bond.pair")
   end
 
   # --- judged otherwise
-  def judged(as, where = :house) = job(*FOGGY, where => { "checks" => { "film.foggy" => { "as" => as, "reason" => "wanted soft" } } })
+  def judged(as, where = :house)
+    job(*FOGGY, where => { "checks" => { "film.foggy" => { "as" => as, "reason" => "wanted soft" } } })
+  end
 
   def test_a_check_is_raised_and_lowered_with_its_reason
     finding = findings(judged("stop"), "film.foggy").first
@@ -99,7 +102,9 @@ class HouseRulesTest < CoreTest
 
   def test_an_edit_judges_and_takes_it_back
     edit = ->(document, as, reason = "wanted soft") {
-      Rhexon::Schedule::Edit.apply(document, { "op" => "judge", "check" => "film.foggy", "as" => as, "reason" => reason })
+      Rhexon::Schedule::Edit.apply(
+        document, { "op" => "judge", "check" => "film.foggy", "as" => as, "reason" => reason }
+      )
     }
     kept = edit.(document(coat("s1")), "note")
     assert_equal({ "film.foggy" => { "as" => "note", "reason" => "wanted soft" } }, kept.dig("house", "checks"))
@@ -137,7 +142,8 @@ class HouseRulesTest < CoreTest
   end
 
   def test_rubbed_too_soon_is_named
-    early = job("coat bright spray 5", 'rub P1000 wet=true lubricant=soapy_water pins=[{"coat":1,"start":"2026-11-25T09:00+01:00"}]')
+    pinned = 'pins=[{"coat":1,"start":"2026-11-25T09:00+01:00"}]'
+    early = job("coat bright spray 5", "rub P1000 wet=true lubricant=soapy_water #{pinned}")
     assert_match(/the gloss sinks/, findings(early, "time.rub_too_soon").first.sentence)
   end
 

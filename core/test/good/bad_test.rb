@@ -5,6 +5,7 @@ require_relative "workshop"
 class BadTest < CoreTest
   include Workshop
 
+  WEIGHTS = { "stop" => 1e6, "caution" => 1e3, "note" => 1 }.freeze
   JOBS = Workshop.jobs("bad.yml").freeze
 
   def test_there_are_forty
@@ -23,7 +24,7 @@ class BadTest < CoreTest
 
   # How grave its own finding is, and how much of it there is.
   def weight(plan, job)
-    findings(plan, job["raises"]).sum { |one| { "stop" => 1e6, "caution" => 1e3, "note" => 1 }.fetch(one.level) + size(one) }
+    findings(plan, job["raises"]).sum { |one| WEIGHTS.fetch(one.level) + size(one) }
   end
 
   # What is late is late by so much.

@@ -11,7 +11,8 @@ module Workshop
     { "id" => "vinyl", "name" => "Vinyl sealer", "class" => "vinyl_sealer", "role" => "sealer" },
     { "id" => "primer", "name" => "Primer", "class" => "waterborne_primer", "colour" => "pigmented" },
     { "id" => "paint", "name" => "Green paint", "class" => "waterborne_one_part", "colour" => "pigmented",
-      "sheen_gu" => 30, "optics" => { "kind" => "film", "bands" => [ [ 430, 50, 0.10 ], [ 655, 70, 0.16 ] ], "s" => 0.05 } },
+      "sheen_gu" => 30,
+      "optics" => { "kind" => "film", "bands" => [ [ 430, 50, 0.10 ], [ 655, 70, 0.16 ] ], "s" => 0.05 } },
     { "id" => "yellow", "name" => "Yellow paint", "class" => "waterborne_one_part", "colour" => "pigmented",
       "sheen_gu" => 30, "optics" => { "kind" => "film", "bands" => [ [ 430, 40, 0.05 ] ], "s" => 0.02 } },
     { "id" => "white", "name" => "White paint", "class" => "waterborne_one_part", "colour" => "pigmented",
@@ -35,7 +36,9 @@ module Workshop
     "washcoat" => "coat"
   }.freeze
   METHODS = %w[spray brush roller wipe pad].freeze
-  ROLES = { "seal" => "seal", "prime" => "primer", "build" => "build", "washcoat" => "washcoat", "coat" => "top" }.freeze
+  ROLES = {
+    "seal" => "seal", "prime" => "primer", "build" => "build", "washcoat" => "washcoat", "coat" => "top"
+  }.freeze
 
   # @param file [String] a list of jobs
   # @return [Array<Hash>]
@@ -53,7 +56,7 @@ module Workshop
 
   def face_of(job)
     face = { "id" => "show", "area_m2" => 1.0, "wood" => job["grain"] || "closed", "found" => job["found"] }.compact
-    { "faces" => [ face, *job["more_faces"] ] }.merge(job.slice("wood", "use", "arris", "due", "wanted", "sketch", "boards"))
+    { "faces" => [ face, *job["more_faces"] ], **job.slice("wood", "use", "arris", "due", "wanted", "boards") }
   end
 
   # @return [Hash] a step of a schedule document
@@ -82,9 +85,8 @@ module Workshop
     product = Rhexon::Materials::Product.new(products.find { |one| one["id"] == rest[0] })
     method = rest.find { |word| METHODS.include?(word) } || "wipe"
     coats = rest.find { |word| word.match?(/\A\d+\z/) }
-    film = ROLES.key?(name) || name == "glaze" ? { wet_um: product.wet_um(method)&.value || 80, coats: (coats || 1).to_i } : {}
-    film = { coats: coats.to_i } if film.empty? && coats
-    { product: product.id, method: method, **film }
+    wet = product.wet_um(method)&.value || 80 if ROLES.key?(name) || name == "glaze"
+    { product: product.id, method: method, wet_um: wet, coats: (coats || (1 if wet))&.to_i }.compact
   end
 
   # @return [Array<String>] ids of what is told above a note

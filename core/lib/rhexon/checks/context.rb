@@ -64,6 +64,9 @@ module Rhexon
 
       def remedy(label, operation) = Remedy.new(label: label, operation: operation)
 
+      # What one would think of, and why it does not work.
+      def ruled_out(label, why) = Remedy.new(label: label, why_not: why)
+
       # A remedy that fixes when a pass begins, or lets the plan place it.
       # @param start [Integer, nil]
       def pin(label, placement, start)
@@ -133,6 +136,16 @@ module Rhexon
       }.freeze
       private_constant :BARRIERS
 
+      # A seal coat of what the house puts in between, or why there is none.
+      # @param below [Materials::Product, nil] nil: wood, or an old finish
+      # @param words [String] "Seal with %s in between"
+      def barrier_under(placement, below, words)
+        product = barrier(below, placement.pass.product)
+        return ruled_out(format(words, "dewaxed shellac"), "none is on the shelf") unless product
+
+        seal_under(placement, product, format(words, product.name))
+      end
+
       # A seal coat of a product under the step of a placement.
       # @param faces [Array<String>, nil] those it goes on; nil: all
       # @param set [Hash] other fields of its step
@@ -172,6 +185,9 @@ module Rhexon
         )
       end
 
+      # Short, since it holds the whole plan.
+      def inspect = "#<#{self.class} #{piece.id}>"
+
       # @return [String] "Wed 25 Nov 10:30" in the shop's zone
       def clock(minute) = minute ? shop.zone.label(minute) : "never"
 
@@ -201,13 +217,17 @@ module Rhexon
         below.nil? || %w[holds scuff].include?(Materials::Over.new(below, above).answer.verdict)
       end
 
-      # A warmer or drier room of the shop in which the block holds.
+      # Done in another room, in whose air the block holds; or why there is none.
+      # @param wanted [String] "warm enough", of the room
       # @yieldparam climate [Drying::Climate]
-      def other_room(placement)
-        id, = shop.rooms.find { |room, other|
-          room != placement.pass.room && yield(other.line.at(placement.work_start))
-        }
-        id
+      def elsewhere(placement, wanted)
+        others = shop.rooms.except(placement.pass.room)
+        room, = others.find { |_, other| yield(other.line.at(placement.work_start)) }
+        return (ruled_out("Another room", "none is #{wanted} then") if others.any?) unless room
+
+        air = climate(placement, room)
+        there = "#{format("%g", air.t_c.round(1))} °C, #{format("%g", air.rh.round(1))} % RH"
+        change(placement, "Do it in the #{room} (#{there})", { "room" => room })
       end
     end
   end

@@ -13,12 +13,20 @@ module Rhexon
     # @!attribute ruling   [Judgement::Ruling, nil] where the shop or the schedule judges it otherwise
     Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, :ruling,
                          keyword_init: true) do
-      def remedies
+      def remedies = ways.reject(&:why_not)
+
+      # What one would think of, and why it does not work here.
+      # @return [Array<Remedy>]
+      def ruled_out = ways.select(&:why_not)
+
+      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
+
+      private
+
+      def ways
         self[:remedies] = self[:remedies].call if self[:remedies].respond_to?(:call)
         (self[:remedies] || []).compact
       end
-
-      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
     end
   end
 end

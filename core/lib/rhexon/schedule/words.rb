@@ -58,6 +58,13 @@ module Rhexon
           "#{name}: #{operation["set"].map { |field, value| setting(field, value, names) }.join(", ")}"
         when "split_coats" then "Split: #{name} after coat #{operation["keep"]}"
         when "pin" then "#{operation["start"] ? "Set the time of" : "Let the plan place"} #{name}"
+        else whole(operation)
+        end
+      end
+
+      # What concerns the whole schedule.
+      def whole(operation)
+        case operation["op"]
         when "place"
           operation["set"].map { |field, value| "#{field.tr("_", " ")} #{value || "as usual"}" }.join(", ").capitalize
         when "house"
@@ -67,6 +74,7 @@ module Rhexon
         else "Several changes"
         end
       end
+      private_class_method :whole
 
       def setting(field, value, names)
         case field

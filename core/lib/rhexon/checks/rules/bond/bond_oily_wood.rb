@@ -34,8 +34,7 @@ module Rhexon
             remedies: [
               context.put_before(first.step, "Wipe with solvent just before it",
                                  { "kind" => "clean", "way" => "solvent_wipe" }),
-              context.dewaxed && context.seal_under(first.first, context.dewaxed,
-                                                    "Seal it with #{context.dewaxed.name}")
+              context.barrier_under(first.first, nil, "Seal it with %s")
             ]
           )
         end

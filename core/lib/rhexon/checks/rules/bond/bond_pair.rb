@@ -54,13 +54,22 @@ module Rhexon
             row["until"] || row.equal?(OLD) ? "bond.lifting" : "bond.pair", "stop",
             row["until"] || row.equal?(OLD) ? "It lifts what is below" : "It does not hold on that", sentence,
             placement: upper, figures: { lower: lower&.name, upper: upper.pass.product.name, from: from }.compact,
-            remedies: upper.status == "planned" ? [ barrier(context, upper, lower, row), later(context, upper, row) ] : []
+            remedies: remedies(context, upper, lower, row)
           )
         end
 
+        def remedies(context, upper, lower, row)
+          return [] unless upper.status == "planned"
+
+          [ barrier(context, upper, lower, row), later(context, upper, row) ]
+        end
+
         def barrier(context, upper, lower, row)
-          between = context.barrier(lower, upper.pass.product) if row["barrier"]
-          between && context.seal_under(upper, between, "Seal with #{between.name} in between")
+          if row["barrier"]
+            context.barrier_under(upper, lower, "Seal with %s in between")
+          else
+            context.ruled_out("A barrier in between", "it would not hold either")
+          end
         end
 
         def later(context, upper, row)

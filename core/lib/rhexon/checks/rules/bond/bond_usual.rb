@@ -31,7 +31,9 @@ module Rhexon
 
         # Of wax bond.over_wax tells. Colour, filler and oil stay in the wood; of a film something has to be left.
         def lies?(pass, surface)
-          pass.leaves_something? && pass.kind != "wax" && (!pass.film? || surface.layers.any? { |layer| layer.pass == pass.key && layer.left? })
+          return false if !pass.leaves_something? || pass.kind == "wax"
+
+          !pass.film? || surface.layers.any? { |layer| layer.pass == pass.key && layer.left? }
         end
 
         def judged(context, lower, between, upper)
@@ -66,7 +68,7 @@ module Rhexon
         def remedy(context, upper, below, verdict)
           step = upper.pass.step
           case verdict
-          when "barrier" then barrier(context, upper, below)
+          when "barrier" then context.barrier_under(upper, below, "Seal with %s in between")
           when "scuff"
             context.put_before(step, "Scuff it first", { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] })
           when "cured"
@@ -74,18 +76,13 @@ module Rhexon
           end
         end
 
-        def barrier(context, upper, below)
-          between = context.barrier(below, upper.pass.product)
-          between && context.seal_under(upper, between, "Seal with #{between.name} in between")
-        end
-
         def unknown(context, upper, below)
           return if tried?(context, below, upper.pass.product)
 
           context.finding(
             "bond.pair", "note", "A pair nobody knows",
-            "#{upper.pass.product.name} over #{below.name}: no sheet and nobody here says whether it holds. Try it on " \
-            "a board, and pull at it with tape a week later.",
+            "#{upper.pass.product.name} over #{below.name}: no sheet and nobody here says whether it holds. Try it " \
+            "on a board, and pull at it with tape a week later.",
             placement: upper, figures: { lower: below.name, upper: upper.pass.product.name },
             remedies: [ context.go("Make a board of it", "trial") ]
           )

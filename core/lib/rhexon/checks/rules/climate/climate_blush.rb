@@ -43,11 +43,7 @@ module Rhexon
         end
 
         def drier(context, coat)
-          room = context.other_room(coat) { |climate| below_dew(coat, climate, coat.pass.step["retarder"]) <= 0 }
-          return unless room
-
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).rh)} % RH)",
-                         { "room" => room })
+          context.elsewhere(coat, "dry enough") { |air| below_dew(coat, air, coat.pass.step["retarder"]) <= 0 }
         end
       end
     end

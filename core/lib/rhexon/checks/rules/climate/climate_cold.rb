@@ -41,9 +41,7 @@ module Rhexon
         end
 
         def move(context, placement, wanted)
-          room = context.other_room(placement) { |climate| climate.t_c >= wanted } or return
-          context.change(placement, "Do it in the #{room} (#{degrees(context.climate(placement, room).t_c)})",
-                         { "room" => room })
+          context.elsewhere(placement, "warm enough") { |climate| climate.t_c >= wanted }
         end
 
         def degrees(value) = "#{format("%g", value)} °C"

@@ -47,9 +47,7 @@ module Rhexon
         end
 
         def drier(context, coat)
-          room = context.other_room(coat) { |air| dry?(air, coat.pass.product) } or return
-          context.change(coat, "Do it in the #{room} (#{number(context.climate(coat, room).rh)} % RH)",
-                         { "room" => room })
+          context.elsewhere(coat, "dry enough") { |air| dry?(air, coat.pass.product) }
         end
 
         def number(value) = format("%g", value)

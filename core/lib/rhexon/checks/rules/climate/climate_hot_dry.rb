@@ -30,22 +30,22 @@ module Rhexon
 
           context.finding(
             "climate.hot_dry", "caution", "It skins before it flows",
-            "#{number(air.t_c)} °C and #{number(air.rh)} % RH in the #{coat.pass.room}: #{product.name} stays open for " \
-            "about #{number(open)} min instead of #{number(sheet)}, so laps, brush marks or orange peel stay in it.",
+            "#{number(air.t_c)} °C and #{number(air.rh)} % RH in the #{coat.pass.room}: #{product.name} stays open " \
+            "for about #{number(open)} min instead of #{number(sheet)}, so laps, brush marks or orange peel stay.",
             placement: coat, figures: { t_c: air.t_c, rh: air.rh, open_min: open.round(1), usual_min: sheet },
             remedies: coat.status == "planned" ? [ elsewhere(context, coat), retarded(context, coat) ] : []
           )
         end
 
         def elsewhere(context, coat)
-          room = context.other_room(coat) { |air| !fast?(air, coat.pass.product) } or return
-          air = context.climate(coat, room)
-          context.change(coat, "Do it in the #{room} (#{number(air.t_c)} °C, #{number(air.rh)} %)", { "room" => room })
+          context.elsewhere(coat, "cool and damp enough") { |air| !fast?(air, coat.pass.product) }
         end
 
         # Retarder is a slow solvent: it goes into what dries by solvent alone.
         def retarded(context, coat)
-          return unless coat.pass.product.mechanism == "evaporative" && coat.pass.kind == "coat"
+          unless coat.pass.product.mechanism == "evaporative"
+            return context.ruled_out("Retarder", "it is a slow solvent, and goes into lacquer and shellac only")
+          end
 
           context.change(coat, "Retarder in the mix", { "retarder" => true })
         end

@@ -22,7 +22,8 @@ module Rhexon
             limits.fetch(stain.product.carrier == "mineral_spirit" ||
               stain.product.optics&.dig("kind") == "pigment" ? "pigment" : "dye")
           )
-          return if grit.nil? || stain.product.role == "gel stain" || context.course.under(stain).any?(&:coat?) || grit.mean_um <= least.mean_um
+          return if grit.nil? || stain.product.role == "gel stain" || grit.mean_um <= least.mean_um
+          return if context.course.under(stain).any?(&:coat?)
 
           sentence = "#{wood.species.capitalize} drinks unevenly, and #{stain.product.name} sinks into it: sanded to " \
                      "#{grit} it will show dark patches. #{least} or finer evens it out, and so does a washcoat."

@@ -46,8 +46,7 @@ module Rhexon
 
         # Water in what blocks would draw it out again, unless that is what it is made for.
         def blocked(context, wet)
-          blocker = context.barrier(nil, wet.product)
-          blocker && context.seal_under(wet.first, blocker, "Block it with #{blocker.name}")
+          context.barrier_under(wet.first, nil, "Block it with %s")
         end
       end
     end

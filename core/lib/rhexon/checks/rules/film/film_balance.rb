@@ -33,8 +33,8 @@ module Rhexon
         def finding(context, last, face, back, shown, hidden)
           context.finding(
             "film.balance", hidden.zero? ? "caution" : "note", "One side takes up more damp",
-            "#{shown.round} µm on #{face}, #{hidden.round} µm on #{back}: damp goes in and out through the #{back}, and " \
-            "a free panel of solid wood wider than 300 mm cups. Half the film keeps it flat.",
+            "#{shown.round} µm on #{face}, #{hidden.round} µm on #{back}: damp goes in and out through the #{back}, " \
+            "and a free panel of solid wood wider than 300 mm cups. Half the film keeps it flat.",
             placement: last, figures: { face_um: shown.round(1), back_um: hidden.round(1) },
             remedies: [ both(context, face, back) ]
           )
@@ -42,14 +42,14 @@ module Rhexon
 
         # What is laid on the face only goes on the back too, where nothing is laid on yet.
         def both(context, face, back)
-          steps = context.course.laid.select { |one|
-            one.coat? && one.first && !one.begun? && one.step["faces"]&.include?(face) && !one.step["faces"].include?(back)
-          }
+          open = context.course.laid.select { |one| one.coat? && one.first && !one.begun? }.map(&:step)
+          steps = open.select { |step| step["faces"]&.include?(face) && !step["faces"].include?(back) }
           return if steps.empty?
 
-          context.remedy("Coat the #{back} too", { "op" => "all", "operations" => steps.map { |one|
-            { "op" => "change_step", "id" => one.step["id"], "set" => { "faces" => [ back, *one.step["faces"] ] } }
-          } })
+          operations = steps.map do |step|
+            { "op" => "change_step", "id" => step["id"], "set" => { "faces" => [ back, *step["faces"] ] } }
+          end
+          context.remedy("Coat the #{back} too", { "op" => "all", "operations" => operations })
         end
       end
     end

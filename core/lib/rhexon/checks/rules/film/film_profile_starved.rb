@@ -41,10 +41,11 @@ module Rhexon
             .zip(coats, LEAST.values).select { |one, has, least| one && has < least && one.status == "planned" }
           return if short.empty? || coats[0].zero?
 
-          context.remedy("Two coats under, two of colour", { "op" => "all", "operations" => short.map { |one, has, least|
+          operations = short.map do |one, has, least|
             step = one.pass.step
             { "op" => "change_step", "id" => step["id"], "set" => { "coats" => (step["coats"] || 1) + least - has } }
-          } })
+          end
+          context.remedy("Two coats under, two of colour", { "op" => "all", "operations" => operations })
         end
       end
     end

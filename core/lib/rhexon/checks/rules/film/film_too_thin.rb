@@ -78,7 +78,11 @@ module Rhexon
           share = [ lacking, 2.0 ].max / coat.pass.step["coats"] * 1.3
           wet = ((coat.pass.wet_um + Film::Coat.wet_um(share, coat.pass.solids_percent)) / 5.0).ceil * 5
           usual = coat.pass.product.wet_um(coat.pass.method)&.value
-          return if usual.nil? || wet > usual * Reference.limits.heaviest_share
+          return if usual.nil?
+
+          if wet > usual * Reference.limits.heaviest_share
+            return context.ruled_out("Heavier coats", "#{wet} µm wet runs where #{usual.round} µm is usual")
+          end
 
           context.change(coat, "#{coat.pass.step["coats"] > 1 ? "Coats" : "Coat"} to #{wet} µm wet",
                          { "wet_um" => wet })

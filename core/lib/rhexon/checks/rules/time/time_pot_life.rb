@@ -49,14 +49,10 @@ module Rhexon
         end
 
         def cooler(context, coat, batch)
-          room = context.other_room(coat) do |climate|
+          context.elsewhere(coat, "cool enough") do |climate|
             lasts?(coat, batch, t_c: climate.t_c) &&
               Drying::Application.warm_enough?(coat.pass.product, climate.t_c)
           end
-          return unless room
-
-          context.change(coat, "Do it in the #{room} (#{format("%g", context.climate(coat, room).t_c)} °C)",
-                         { "room" => room })
         end
 
         # Only where the sheet gives pot life at both ends of the hardener range, and never for epoxy.

@@ -20,8 +20,8 @@ module Rhexon
           months = Materials::Resistance.renewed_after_months("marine", top.product)
           context.finding(
             "use.outdoor_clear", "note", "Clear film in the sun",
-            "Sun goes through #{top.product.name} and breaks up the wood it holds on: look every spring, and lay a fresh " \
-            "coat on every #{months} months, before it opens (an estimate). Pigment would keep the sun off.",
+            "Sun goes through #{top.product.name} and breaks up the wood it holds on: look every spring, and lay a " \
+            "fresh coat on every #{months} months, before it opens (an estimate). Pigment would keep the sun off.",
             placement: top.placements.last, figures: { renew_months: months }
           )
         end

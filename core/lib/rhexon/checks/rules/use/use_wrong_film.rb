@@ -7,6 +7,8 @@ module Rhexon
         # What lacks that much is a matter of care; more spoils.
         CARE = 1
 
+        NONE = "nothing on the shelf stands up to it, is laid on this way and holds on what is below"
+
         module_function
 
         def call(context)
@@ -37,7 +39,11 @@ module Rhexon
         # without a hardener first.
         def others(context, top)
           below = context.course.laid.take_while { |one| !one.equal?(top) }.reverse.find(&:lays?)
-          fitting = context.shelf.select { |product| fits?(context, product, top) && context.holds?(below&.product, product) }
+          fitting = context.shelf.select do |product|
+            fits?(context, product, top) && context.holds?(below&.product, product)
+          end
+          return [ context.ruled_out("Another film on top", NONE) ] if fitting.empty?
+
           first = fitting.sort_by.with_index { |product, at| [ product.mechanism == "reactive" ? 1 : 0, at ] }.first(2)
           first.map do |product|
             context.change(top.placements.last, "Use #{product.name} on top",
