@@ -14,7 +14,7 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, place_t_c decimal CHECK (place_t_c BETWEEN -30 AND 60), place_rh decimal CHECK (place_rh BETWEEN 1 AND 99), CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), timber_id integer REFERENCES timbers(id), CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
@@ -139,30 +139,6 @@ FOREIGN KEY ("blob_id")
 );
 CREATE INDEX "index_active_storage_attachments_on_blob_id" ON "active_storage_attachments" ("blob_id");
 CREATE UNIQUE INDEX "index_active_storage_attachments_uniqueness" ON "active_storage_attachments" ("record_type", "record_id", "name", "blob_id");
-CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
-FOREIGN KEY ("mix_id")
-  REFERENCES "mixes" ("id")
-, CONSTRAINT "fk_rails_e307ba5c99"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT "fk_rails_24cbbcc773"
-FOREIGN KEY ("revision_id")
-  REFERENCES "revisions" ("id")
-, CONSTRAINT "fk_rails_93638c4d9d"
-FOREIGN KEY ("corrects_id")
-  REFERENCES "entries" ("id")
-, CONSTRAINT "fk_rails_d9bd4a4b04"
-FOREIGN KEY ("cell_id")
-  REFERENCES "cells" ("id")
-, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault','approved','verdict')));
-CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
-CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
-CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
-CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
-CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
-CREATE INDEX "index_entries_on_cell_id" ON "entries" ("cell_id");
-CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
 CREATE TABLE IF NOT EXISTS "photos" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "cell_id" integer, "piece_id" integer, "entry_id" integer, "client_id" varchar NOT NULL, "words" varchar, "light" varchar, "width" integer NOT NULL, "height" integer NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_6dc6f4da2c"
 FOREIGN KEY ("cell_id")
   REFERENCES "cells" ("id")
@@ -233,12 +209,6 @@ CREATE TRIGGER revisions_operation_length_insert BEFORE INSERT ON revisions WHEN
 CREATE TRIGGER revisions_operation_length_update BEFORE UPDATE ON revisions WHEN length(NEW.operation) > 500000 BEGIN SELECT RAISE(ABORT, 'revisions.operation is too long'); END;
 CREATE TRIGGER revisions_reason_length_insert BEFORE INSERT ON revisions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'revisions.reason is too long'); END;
 CREATE TRIGGER revisions_reason_length_update BEFORE UPDATE ON revisions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'revisions.reason is too long'); END;
-CREATE TRIGGER entries_client_id_length_insert BEFORE INSERT ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
-CREATE TRIGGER entries_client_id_length_update BEFORE UPDATE ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
-CREATE TRIGGER entries_pass_key_length_insert BEFORE INSERT ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
-CREATE TRIGGER entries_pass_key_length_update BEFORE UPDATE ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
-CREATE TRIGGER entries_body_length_insert BEFORE INSERT ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
-CREATE TRIGGER entries_body_length_update BEFORE UPDATE ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
 CREATE TRIGGER boards_name_length_insert BEFORE INSERT ON boards WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'boards.name is too long'); END;
 CREATE TRIGGER boards_name_length_update BEFORE UPDATE ON boards WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'boards.name is too long'); END;
 CREATE TRIGGER boards_wood_length_insert BEFORE INSERT ON boards WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'boards.wood is too long'); END;
@@ -303,12 +273,6 @@ CREATE TRIGGER photos_client_id_length_insert BEFORE INSERT ON photos WHEN lengt
 CREATE TRIGGER photos_client_id_length_update BEFORE UPDATE ON photos WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'photos.client_id is too long'); END;
 CREATE TRIGGER photos_words_length_insert BEFORE INSERT ON photos WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'photos.words is too long'); END;
 CREATE TRIGGER photos_words_length_update BEFORE UPDATE ON photos WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'photos.words is too long'); END;
-CREATE TRIGGER entries_once BEFORE INSERT ON entries
-WHEN NEW.kind IN ('started', 'done') AND EXISTS (
-  SELECT 1 FROM entries AS earlier WHERE earlier.pass_key = NEW.pass_key AND earlier.kind = NEW.kind AND earlier.client_id <> NEW.client_id
-    AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
-BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
-CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
 CREATE TABLE IF NOT EXISTS "marks" ("name" varchar NOT NULL PRIMARY KEY, "mark" integer(8) NOT NULL);
 CREATE TRIGGER shops_mark_insert AFTER INSERT ON shops
 BEGIN
@@ -535,21 +499,6 @@ BEGIN
   INSERT INTO marks (name, mark) VALUES ('faces', random())
     ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
 END;
-CREATE TRIGGER entries_mark_insert AFTER INSERT ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER entries_mark_update AFTER UPDATE ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER entries_mark_delete AFTER DELETE ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
 CREATE TRIGGER batches_mark_insert AFTER INSERT ON batches
 BEGIN
   INSERT INTO marks (name, mark) VALUES ('batches', random())
@@ -599,7 +548,73 @@ CREATE TRIGGER faces_found_length_insert BEFORE INSERT ON faces WHEN length(NEW.
 BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
 CREATE TRIGGER faces_found_length_update BEFORE UPDATE ON faces WHEN length(NEW.found) > 2000
 BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
+CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
+FOREIGN KEY ("mix_id")
+  REFERENCES "mixes" ("id")
+, CONSTRAINT "fk_rails_e307ba5c99"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_24cbbcc773"
+FOREIGN KEY ("revision_id")
+  REFERENCES "revisions" ("id")
+, CONSTRAINT "fk_rails_93638c4d9d"
+FOREIGN KEY ("corrects_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT "fk_rails_d9bd4a4b04"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault','approved','verdict','acknowledged','rags')));
+CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
+CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
+CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
+CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
+CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
+CREATE INDEX "index_entries_on_cell_id" ON "entries" ("cell_id");
+CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
+CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_client_id_length_insert BEFORE INSERT ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_client_id_length_update BEFORE UPDATE ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_pass_key_length_insert BEFORE INSERT ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_pass_key_length_update BEFORE UPDATE ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_body_length_insert BEFORE INSERT ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER entries_body_length_update BEFORE UPDATE ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER entries_once BEFORE INSERT ON entries
+WHEN NEW.kind IN ('started', 'done') AND EXISTS (
+  SELECT 1 FROM entries AS earlier WHERE earlier.pass_key = NEW.pass_key AND earlier.kind = NEW.kind AND earlier.client_id <> NEW.client_id
+    AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
+BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
+CREATE TRIGGER entries_mark_insert AFTER INSERT ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_update AFTER UPDATE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_delete AFTER DELETE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TABLE IF NOT EXISTS "timbers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "wood" varchar NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "words" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT facts_are_json CHECK (json_valid(facts)));
+CREATE UNIQUE INDEX "index_timbers_on_name" ON "timbers" ("name");
+CREATE TRIGGER timbers_name_length_insert BEFORE INSERT ON timbers WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'timbers.name is too long'); END;
+CREATE TRIGGER timbers_name_length_update BEFORE UPDATE ON timbers WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'timbers.name is too long'); END;
+CREATE TRIGGER timbers_wood_length_insert BEFORE INSERT ON timbers WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'timbers.wood is too long'); END;
+CREATE TRIGGER timbers_wood_length_update BEFORE UPDATE ON timbers WHEN length(NEW.wood) > 200 BEGIN SELECT RAISE(ABORT, 'timbers.wood is too long'); END;
+CREATE TRIGGER timbers_words_length_insert BEFORE INSERT ON timbers WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'timbers.words is too long'); END;
+CREATE TRIGGER timbers_words_length_update BEFORE UPDATE ON timbers WHEN length(NEW.words) > 2000 BEGIN SELECT RAISE(ABORT, 'timbers.words is too long'); END;
+CREATE TRIGGER timbers_facts_length_insert BEFORE INSERT ON timbers WHEN length(NEW.facts) > 2000 BEGIN SELECT RAISE(ABORT, 'timbers.facts is too long'); END;
+CREATE TRIGGER timbers_facts_length_update BEFORE UPDATE ON timbers WHEN length(NEW.facts) > 2000 BEGIN SELECT RAISE(ABORT, 'timbers.facts is too long'); END;
+CREATE TRIGGER timbers_mark_insert AFTER INSERT ON timbers BEGIN INSERT INTO marks (name, mark) VALUES ('timbers', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
+CREATE TRIGGER timbers_mark_update AFTER UPDATE ON timbers BEGIN INSERT INTO marks (name, mark) VALUES ('timbers', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
+CREATE TRIGGER timbers_mark_delete AFTER DELETE ON timbers BEGIN INSERT INTO marks (name, mark) VALUES ('timbers', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
+CREATE INDEX "index_pieces_on_timber_id" ON "pieces" ("timber_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130010000'),
 ('20261129190000'),
 ('20261129150000'),
 ('20261129110000'),

@@ -2,7 +2,7 @@
 class EntriesController < ApplicationController
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
-                 t_c: :any, points: :any, drops: :any
+                 t_c: :any, points: :any, drops: :any, cautions: :list
 
   def create
     happened_at = instant(body["happened_at"])

@@ -1,6 +1,8 @@
 # The log: what happened at the bench. Append-only; a correction voids the entry it names.
 class Entry < ApplicationRecord
-  KINDS = %w[started done dry_test fault note correction poured mixed discarded approved verdict].freeze
+  KINDS = %w[
+    started done dry_test fault note correction poured mixed discarded approved verdict acknowledged rags
+  ].freeze
   AHEAD = 2.minutes
   # The same client id came with another body.
   Conflict = Class.new(StandardError)

@@ -27,6 +27,7 @@ class BenchState
     { bench: drawn, pieces: seen(ids, told).map { |piece| PieceSerializer.new(piece).to_h },
       pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
+      read: Bench::ReadCautions.new(seen(ids, told)).to_h, rags: Bench::Rags.new(now: @floor.now).left&.to_h,
       latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
 

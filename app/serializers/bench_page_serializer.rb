@@ -2,4 +2,10 @@
 class BenchPageSerializer < ApplicationSerializer
   fields bench: "Bench", pieces: "Piece[]", pots: "BenchPot[]", mixed: "Record<string, string>", rooms: "Room[]",
          latest: "Entry[]"
+  # Cautions that were read: by piece and person.
+  typelize read: "Record<string, Record<string, string[]>>"
+  attribute(:read) { |page| page[:read] }
+  # Rags that heat themselves and are not dealt with yet.
+  typelize rags: [ "{ since: number; names: string[] }", NULLABLE ]
+  attribute(:rags) { |page| page[:rags] }
 end

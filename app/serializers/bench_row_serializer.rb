@@ -4,7 +4,7 @@ class BenchRowSerializer < ApplicationSerializer
          because: :string, hands: "Array<[number, number]>", hands_start: :number, work_start: :number,
          work_end: :number, hands_end: :number, hands_min: :number, window_state: :string,
          window_closes_at: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], earliest: :number,
-         cautions: "string[]", pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
+         pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
            round: [ :number, NULLABLE ],
@@ -15,6 +15,8 @@ class BenchRowSerializer < ApplicationSerializer
   typelize spot_mix: [ "{ ml: number; glass_ml: number; parts: Array<{ name: string; g: number; drops: number }> }",
                        NULLABLE ]
   attribute(:spot_mix) { |row| row.spot_mix }
+  typelize cautions: "Array<{ id: string; name: string; text: string }>"
+  attribute(:cautions) { |row| row.cautions.map(&:to_h) }
   attribute(:words) { |row| row.label }
   attribute(:piece) { |row| row.placement.pass.piece.id }
   attribute(:product) { |row| row.placement.pass.product&.name }

@@ -14,5 +14,5 @@ class ProductSerializer < ApplicationSerializer
     end
   end
   attribute(:mechanism) { |product| product.to_value.mechanism }
-  attribute(:cautions) { |product| Rhexon::Materials::Cautions.for(product.to_value, nil) }
+  attribute(:cautions) { |product| Rhexon::Materials::Cautions.for(product.to_value, nil).map(&:text) }
 end

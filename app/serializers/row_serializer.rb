@@ -7,8 +7,10 @@ class RowSerializer < ApplicationSerializer
          hands_end: :number, hands_min: :number, setup_min: :number, earliest: :number, latest: :number,
          window_state: :string, window_opens_at: [ :number, NULLABLE ], window_closes_at: [ :number, NULLABLE ],
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ],
-         pattern: [ :string, NULLABLE ], cautions: "string[]", sheen_gu: [ :number, NULLABLE ], leaves: "string[]",
+         pattern: [ :string, NULLABLE ], sheen_gu: [ :number, NULLABLE ], leaves: "string[]",
          pores: [ "[number, number]", NULLABLE ]
+  typelize cautions: "string[]"
+  attribute(:cautions) { |row| row.cautions.map(&:text) }
   attribute(:words) { |row| row.label }
   typelize round: [ "{ minutes: number; more: number; until: number; ready_at: number | null }", NULLABLE ]
   attribute(:round) { |row| row.round&.to_h }

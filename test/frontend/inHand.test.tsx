@@ -23,6 +23,7 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
       next={row()}
       pieces={[piece()]}
       mixed={{}}
+      read={{}}
       now={NOW}
       zone="Etc/UTC"
       onTouch={(touch) => touches.push(touch)}
@@ -46,6 +47,22 @@ describe("what hands should take up", () => {
     expect(screen.getByText(/Skerrow W20 clear satin, 100 µm wet, sprayed, 429 ml/)).toBeTruthy()
     fireEvent.click(screen.getByText("Start"))
     expect(touches).toEqual([{ kind: "started", pass: "p1/s1/1/top", person: "Imke" }])
+  })
+
+  test("what can hurt is read first, once for the job and the person, and stays to be looked up", () => {
+    const care = [{ id: "isocyanate", name: "isocyanates", text: "Supplied air where it is sprayed." }]
+    const touches = show({ next: row({ cautions: care }) })
+    expect(screen.queryByText("Start")).toBeNull()
+    expect(screen.getByText("Supplied air where it is sprayed.")).toBeTruthy()
+    fireEvent.click(screen.getByText("I have read it"))
+    expect(touches).toEqual([{ kind: "acknowledged", pass: "p1/s1/1/top", person: "Imke", cautions: ["isocyanate"] }])
+    cleanup()
+    show({ next: row({ cautions: care }), read: { p1: { Imke: ["isocyanate"] } } })
+    expect(screen.getByText("Start")).toBeTruthy()
+    expect(screen.getByText("Take care: isocyanates")).toBeTruthy()
+    cleanup()
+    show({ next: row({ cautions: care }), read: { p1: { Wren: ["isocyanate"] } } })
+    expect(screen.queryByText("Start")).toBeNull()
   })
 
   test("what is running is ended, not begun", () => {

@@ -24,6 +24,8 @@ const show = (data: SlabData, canStart = true) =>
       now={NOW}
       zone="Etc/UTC"
       canStart={canStart}
+      read={{}}
+      hand="Imke"
       onTouch={(touch) => touches.push(touch)}
     />,
   )
@@ -55,6 +57,19 @@ describe("a piece that dries", () => {
   ])("asks for no test: %s", (_, data) => {
     show(data)
     expect(screen.queryByText("Not yet")).toBeNull()
+  })
+
+  test("what can hurt in the next work is read before it starts", () => {
+    const care = [{ id: "dust", name: "dust", text: "Extraction and a mask." }]
+    show(slab({ state: "open", next_row: row({ key: "p1/s1/2/top", words: "Coat 2 of 2", cautions: care }) }))
+    fireEvent.click(screen.getByText(/^Start/))
+    expect(touches).toEqual([])
+    expect(screen.getByText("Extraction and a mask.")).toBeTruthy()
+    fireEvent.click(screen.getByText("I have read it: start"))
+    expect(touches).toEqual([
+      { kind: "acknowledged", pass: "p1/s1/2/top", person: "Imke", cautions: ["dust"] },
+      { kind: "started", pass: "p1/s1/2/top", person: "Imke" },
+    ])
   })
 
   test("open, it offers the next work by its name and counts down to the closing", () => {

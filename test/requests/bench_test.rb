@@ -89,6 +89,50 @@ class BenchRequestTest < RequestTest
     assert_equal [ idle.id ], props["pieces"].map { |piece| piece["id"] }
   end
 
+  # --- cautions and rags
+  test "cautions are read once for a job and a person, and do not freeze the work they stand at" do
+    other = make_piece(name: "Of the same job", steps: [ coat("s1") ])
+    other.update!(job: @piece.job)
+    2.times { |index| touch("acknowledged", id: "read#{index}", person: "Imke", cautions: %w[isocyanate mist]) }
+    assert_response :ok
+    [ @piece, other ].each { |piece| assert_equal({ "Imke" => %w[isocyanate mist] }, answer["read"][piece.core_id]) }
+    assert_empty Entry.standing_passes(@piece)
+    send_json("/entries", { client_id: "back", kind: "correction", corrects: Entry.first.id,
+                            happened_at: Time.current.iso8601 })
+    send_json("/entries", { client_id: "back2", kind: "correction", corrects: Entry.second.id,
+                            happened_at: Time.current.iso8601 })
+    assert_empty answer["read"][@piece.core_id]
+  end
+
+  test "what was read is a caution, and who read it is among the people" do
+    [ { cautions: [] }, { cautions: [ "x" ] }, {}, { cautions: [ "dust" ], person: "Nobody" } ].each do |fields|
+      touch("acknowledged", **fields)
+      assert_response :unprocessable_entity
+      assert_predicate sentence, :present?
+    end
+    assert_equal 0, Entry.count
+  end
+
+  test "rags that heat themselves hold the day open until they are dealt with" do
+    Product.create!(code: "marram", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
+    oiled = make_piece(name: "Oiled", steps: [ coat("s1", product: "marram", method: "brush", wet_um: 85) ])
+    log(@piece, "s1/1/top", "done", 2.hours.ago)
+    get "/bench"
+    assert_nil props["rags"], "waterborne leaves none"
+    log(oiled, "s1/1/top", "started", 1.hour.ago)
+    get "/bench"
+    assert_equal [ "Marram bar varnish" ], props["rags"]["names"]
+    2.times { send_json("/entries", { client_id: "rags", kind: "rags", happened_at: Time.current.iso8601 }) }
+    assert_response :ok
+    assert_nil answer["rags"]
+    send_json("/entries", { client_id: "back", kind: "correction", corrects: Entry.find_by!(kind: "rags").id,
+                            happened_at: Time.current.iso8601 })
+    assert_equal [ "Marram bar varnish" ], answer["rags"]["names"]
+    travel 4.days
+    get "/bench"
+    assert_nil props["rags"], "nobody is asked for ever"
+  end
+
   test "take it back" do
     touch("started")
     send_json("/entries",

@@ -16,6 +16,15 @@ module ShopRecords
                     colour: "tinted")
   end
 
+  # Imke has read all cautions for the job of a piece.
+  def read_cautions(piece, person: "Imke")
+    Entry.record!(client_id: "read-#{piece.id}-#{person}", kind: "acknowledged", happened_at: 1.day.ago, piece: piece,
+                  body: { "cautions" => Rhexon::Materials::Cautions.ids, "person" => person })
+  end
+
+  # Kinds of what was touched, less cautions that were read, in order.
+  def touched = Entry.where.not(kind: "acknowledged").order(:id).pluck(:kind)
+
   # A two-part clear with its hardener, thinner and stock: 10 parts to 100 by volume, 8 to 12 allowed.
   def stock_two_part(base_g: 5000, hardener_g: 800)
     Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner",

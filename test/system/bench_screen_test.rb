@@ -3,6 +3,7 @@ require "application_system_test_case"
 class BenchScreenTest < ApplicationSystemTestCase
   setup do
     @piece = make_piece(steps: [ coat("s1", coats: 2) ], count: 3)
+    read_cautions(@piece)
   end
 
   test "a dry test opens the film before its time, not yet moves it" do
@@ -28,13 +29,13 @@ class BenchScreenTest < ApplicationSystemTestCase
     )
     click_on "Start"
     assert_text "kept here, not yet sent"
-    assert_equal 0, Entry.count
+    assert_empty touched
     page.driver.browser.execute_cdp(
       "Network.emulateNetworkConditions", offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: -1
     )
     page.execute_script("window.dispatchEvent(new Event('online'))")
     assert_text "In hand: coat 1 of 2"
-    assert_equal [ "started" ], Entry.pluck(:kind)
+    assert_equal %w[started], touched
   end
 
   test "a fault, its ways to mend with their dates, and what mends it on the bench" do
@@ -87,7 +88,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_text(/coat 2 of 2/i)
     click_on "Take it back", match: :first
     assert_no_text "was not taken"
-    assert_equal %w[started done], Entry.order(:id).pluck(:kind)
+    assert_equal %w[started done], touched
   end
 
   test "a touch that the server could not take stays, and goes out when it can" do
@@ -105,7 +106,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     page.execute_script("window.dispatchEvent(new Event('online'))")
     assert_text "In hand: coat 1 of 2"
     assert_no_text "not yet sent"
-    assert_equal [ "started" ], Entry.pluck(:kind)
+    assert_equal %w[started], touched
   ensure
     Bench::Work.singleton_class.remove_method(:record!)
     Bench::Work.define_singleton_method(:record!, real)
@@ -118,8 +119,29 @@ class BenchScreenTest < ApplicationSystemTestCase
     page.driver.browser.manage.delete_all_cookies
     click_on "Start"
     assert_text "In hand: coat 1 of 2"
-    assert_equal [ "started" ], Entry.pluck(:kind)
+    assert_equal %w[started], touched
   ensure
     ActionController::Base.allow_forgery_protection = false
+  end
+
+  test "what can hurt is read first, by each person once, and rags hold the day open" do
+    Product.create!(code: "marram", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
+    @piece.job.update!(closed_at: Time.current)
+    make_piece(name: "Oiled", steps: [ coat("s1", product: "marram", method: "brush", wet_um: 85, coats: 2) ])
+    visit "/bench"
+    assert_text "Rags and dust of this oil heat themselves"
+    assert_no_button "Start"
+    assert_accessible
+    find("h1").click
+    page.send_keys :space
+    assert_button "Start"
+    assert_text "Take care: self-heating rags, solvent vapour"
+    click_on "Start"
+    assert_text "In hand: coat 1 of 2"
+    assert_text "The day stays open: rags"
+    assert_accessible
+    click_on "They are dealt with"
+    assert_no_text "The day stays open"
+    assert_equal %w[started rags], touched
   end
 end

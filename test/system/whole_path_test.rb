@@ -59,17 +59,20 @@ class WholePathTest < ApplicationSystemTestCase
     press "1"
     assert_text "Now: sand P120, P180, P220"
     assert_accessible
+    click_on "I have read it"
     click_on "Start"
     assert_text "In hand: sand P120, P180, P220"
     press :space
     assert_text "Next: coat 1 of 2", wait: 10
     assert_no_text "In hand"
     press :space
+    assert_button "Start"
+    press :space
     assert_text "In hand: coat 1 of 2"
     click_on "Done"
     assert_selector ".drying-slab", text: "Reading desk"
     assert_text "Hands off until"
-    assert_equal %w[started done started done], Entry.order(:id).pluck(:kind)
+    assert_equal %w[acknowledged started done] * 2, Entry.order(:id).pluck(:kind)
     assert_accessible
     click_on "Take back: coat 1 of 2 done"
     assert_text "In hand: coat 1 of 2"

@@ -1,6 +1,5 @@
 import { Link } from "@inertiajs/react"
 import { useState } from "react"
-import { Cautions } from "@/components/Cautions"
 import { duration, soon } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
@@ -8,6 +7,7 @@ import { PhotoButton } from "@/photo/PhotoButton"
 import { spotsSay } from "@/schedule/spots"
 import type { BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
+import { acknowledges, CareFor, type Read, unread } from "./ReadFirst"
 import type { Touch } from "./touch"
 
 const METHOD: Record<string, string> = {
@@ -39,6 +39,7 @@ type Props = {
   next: BenchRow | undefined
   pieces: Piece[]
   mixed: Record<string, string>
+  read: Read
   now: number
   zone: string
   onTouch: (touch: Touch) => void
@@ -46,7 +47,7 @@ type Props = {
 }
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
-export function InHand({ people, running, next, pieces, mixed, now, zone, onTouch, last }: Props) {
+export function InHand({ people, running, next, pieces, mixed, read, now, zone, onTouch, last }: Props) {
   const { film } = useMeasures()
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
@@ -76,6 +77,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
   const piece = pieces.find((candidate) => candidate.core_id === row.piece)
   const inHand = running.length > 0
   const person = chosen?.key === row.key ? chosen.person : (row.person ?? people[0])
+  const fresh = inHand ? [] : unread(row, read, person)
   const dueNow = row.hands_start <= now + 5
   return (
     <section className="in-hand surface-lit" aria-label="In hand">
@@ -110,7 +112,7 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
         <p className="text-second mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
       {row.rests && <p className="text-second mt-1">{row.rests}</p>}
-      <Cautions texts={row.cautions} />
+      <CareFor row={row} fresh={fresh} />
       {!inHand && people.length > 1 && (
         <fieldset className="by-whom">
           <legend className="sr-only">Whose hands</legend>
@@ -129,7 +131,17 @@ export function InHand({ people, running, next, pieces, mixed, now, zone, onTouc
         </fieldset>
       )}
       <div className="in-hand-tools">
-        {row.reads ? (
+        {fresh.length > 0 ? (
+          <button
+            type="button"
+            className="ui-tape"
+            data-space
+            onClick={() => onTouch(acknowledges(row, person, fresh))}
+          >
+            I have read it
+            <span className="text-fine">space</span>
+          </button>
+        ) : row.reads ? (
           <Readings key={`${row.key}/reads`} row={row} reads={row.reads} onTouch={onTouch} />
         ) : row.answers ? (
           <TestAnswers row={row} answers={row.answers} onTouch={onTouch} />

@@ -1,3 +1,6 @@
+import { useState } from "react"
+import { Cautions } from "@/components/Cautions"
+import { Panel } from "@/components/Panel"
 import { Strip } from "@/drawing/Strip"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
@@ -5,6 +8,7 @@ import { useMeasures } from "@/lib/units"
 import type { Piece, Slab as SlabData } from "@/types"
 import { FaultPanel } from "./FaultPanel"
 import { lowerFirst } from "./InHand"
+import { acknowledges, type Read, unread } from "./ReadFirst"
 import type { Touch } from "./touch"
 
 const HEIGHT = 92
@@ -31,14 +35,22 @@ type Props = {
   zone: string
   onTouch: (touch: Touch) => void
   canStart: boolean
+  read: Read
+  /** Who starts it where the plan names nobody. */
+  hand: string | undefined
 }
 
 /**
  * A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides.
  */
-export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
+export function Slab({ slab, piece, now, zone, onTouch, canStart, read, hand }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab
+  const [reading, setReading] = useState(false)
+  const person = next_row?.person ?? hand
+  const fresh = next_row ? unread(next_row, read, person) : []
+  const start = (next: NonNullable<typeof next_row>) =>
+    onTouch({ kind: "started", pass: next.key, ...(fresh.length && person ? { person } : {}) })
   return (
     <article className="drying-slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
       <h3 className="slab-name">{piece.name}</h3>
@@ -79,7 +91,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
           className="ui-button w-full"
           data-size="bench"
           disabled={!canStart}
-          onClick={() => onTouch({ kind: "started", pass: next_row.key })}
+          onClick={() => (fresh.length ? setReading(true) : start(next_row))}
         >
           Start {next_row.kind === "look" ? "the look" : lowerFirst(next_row.words)}
         </button>
@@ -87,6 +99,28 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart }: Props) {
         <p className="slab-off">
           {next_row && slab.opens_at ? `Hands off until ${soon(slab.opens_at, zone, now)}` : "Nothing more to do on it"}
         </p>
+      )}
+      {reading && next_row && (
+        <Panel
+          title="Take care"
+          open
+          onOpenChange={setReading}
+          action={
+            <button
+              type="button"
+              className="ui-tape"
+              onClick={() => {
+                onTouch(acknowledges(next_row, person, fresh))
+                start(next_row)
+                setReading(false)
+              }}
+            >
+              I have read it: start
+            </button>
+          }
+        >
+          <Cautions texts={fresh.map((caution) => caution.text)} />
+        </Panel>
       )}
     </article>
   )

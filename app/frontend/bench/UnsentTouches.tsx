@@ -6,6 +6,8 @@ const KIND: Record<Unsent["kind"], string> = {
   done: "Done",
   dry_test: "Dry test",
   fault: "Fault",
+  acknowledged: "Cautions read",
+  rags: "Rags dealt with",
   correction: "Take back",
 }
 

@@ -1,6 +1,6 @@
 /** What a hand did at the bench; the queue adds its id and its time. */
 export type Touch = {
-  kind: "started" | "done" | "dry_test" | "fault" | "correction"
+  kind: "started" | "done" | "dry_test" | "fault" | "acknowledged" | "rags" | "correction"
   pass?: string
   person?: string
   milestone?: string
@@ -14,6 +14,8 @@ export type Touch = {
   mending?: string
   /** Of rubbed oil, that one piece took. */
   drops?: number
+  /** Ids of the cautions that were read. */
+  cautions?: string[]
   corrects?: number
 }
 

@@ -2,7 +2,10 @@ import { Head, Link, usePoll } from "@inertiajs/react"
 import { HandsStrip } from "@/bench/HandsStrip"
 import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
 import { Pots } from "@/bench/Pots"
+import { Rags } from "@/bench/Rags"
+import { readWith } from "@/bench/ReadFirst"
 import { Slab } from "@/bench/Slab"
+import type { Unsent } from "@/bench/touch"
 import { UnsentTouches } from "@/bench/UnsentTouches"
 import { useBench } from "@/bench/useBench"
 import { PageHead } from "@/components/PageHead"
@@ -26,13 +29,15 @@ const TAKEN_BACK: Record<string, (words: string) => string> = {
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function Bench(props: BenchPage) {
   const { temperature, film } = useMeasures()
-  const { bench, pieces, rooms, latest, pots, mixed, unsent, waiting, trouble, touch, again, takeBack, dismiss } =
-    useBench(props)
-  usePoll(60_000, { only: ["bench", "latest", "pots", "mixed"] })
+  const state = useBench(props)
+  const { bench, pieces, rooms, latest, pots, mixed, rags, unsent, waiting, trouble, touch, again, takeBack, dismiss } =
+    state
+  usePoll(60_000, { only: ["bench", "latest", "pots", "mixed", "read", "rags"] })
   const now = useNow(bench.now)
   const { zone } = bench
   useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
+  const read = readWith(state.read, unsent)
   const shut = bench.open_today.at(-1)?.[1]
   const [next, ...later] = bench.upcoming
   const after = bench.running.length ? bench.upcoming : later
@@ -73,6 +78,7 @@ export default function Bench(props: BenchPage) {
           next={next}
           pieces={pieces}
           mixed={mixed}
+          read={read}
           now={now}
           zone={zone}
           onTouch={touch}
@@ -94,6 +100,7 @@ export default function Bench(props: BenchPage) {
             {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
           </ol>
           <Pots pots={pots} now={now} zone={zone} />
+          <Rags rags={unsent.some(dealtWith) ? null : rags} now={now} zone={zone} onTouch={touch} />
         </section>
       </div>
       <section aria-label="Drying" className="mt-4">
@@ -123,6 +130,8 @@ export default function Bench(props: BenchPage) {
                   zone={zone}
                   onTouch={touch}
                   canStart={bench.running.length === 0}
+                  read={read}
+                  hand={bench.people[0]}
                 />
               ) : null
             })}
@@ -135,6 +144,8 @@ export default function Bench(props: BenchPage) {
     </Shell>
   )
 }
+
+const dealtWith = (touch: Unsent) => touch.kind === "rags" && touch.refused === undefined
 
 function lastTouch(latest: Entry[], name: (id: string) => string) {
   const [entry] = [...latest].sort((one, other) => other.id - one.id)

@@ -13,10 +13,12 @@ class Bench::Work
     case @body["kind"]
     when "correction" then correct!
     when "started", "done", "dry_test" then on_pass!
+    when "acknowledged" then acknowledge!
+    when "rags" then rags!
     when "fault" then Entry::LoggedFault.record!(@body, happened_at: @happened_at)
     else raise Rhexon::InvalidInput.new(
       "The log has no entry of kind #{@body["kind"].inspect}", where: "kind",
-      accepted: "started, done, dry_test, fault, correction"
+      accepted: "started, done, dry_test, fault, acknowledged, rags, correction"
     )
     end
   end
@@ -24,6 +26,22 @@ class Bench::Work
   MOST_DROPS = 10_000
 
   private
+
+  # Cautions that somebody has read, for the job of the pass they stand at.
+  def acknowledge!
+    piece = Piece.from_core(@body["pass"].to_s.split("/").first)
+    known = Rhexon::Materials::Cautions.ids
+    read = @body["cautions"]
+    Rhexon.refuse_unless(read.present? && (read - known).empty?, "What was read is a caution",
+                         where: "cautions", accepted: known.join(", "))
+    Entry.record!(client_id: @body["client_id"], kind: "acknowledged", happened_at: @happened_at, piece: piece,
+                  body: { "cautions" => read.uniq, **by_whom })
+  end
+
+  # Rags that heat themselves are dealt with.
+  def rags!
+    Entry.record!(client_id: @body["client_id"], kind: "rags", happened_at: @happened_at, body: by_whom)
+  end
 
   def on_pass!
     piece = Piece.from_core(@body["pass"].to_s.split("/").first)

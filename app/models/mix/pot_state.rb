@@ -35,7 +35,7 @@ class Mix::PotState
   def batch = mix.batch && { id: mix.batch.id, code: mix.batch.code, left_g: mix.batch.left_g }
   def thrown_away = closed && mix.batch.nil?
   def steps = mix.steps
-  def cautions = mix.product ? Rhexon::Materials::Cautions.for(mix.product.to_value, nil) : []
+  def cautions = mix.product ? Rhexon::Materials::Cautions.for(mix.product.to_value, nil).map(&:text) : []
 
   def log
     mix.pours.map do |entry|

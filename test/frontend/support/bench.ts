@@ -90,4 +90,6 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
   latest: [],
   pots: [],
   mixed: {},
+  read: {},
+  rags: null,
 })

@@ -121,11 +121,8 @@ module Rhexon
         end
       end
 
-      # @return [Array<String>] reminders where the work can hurt someone
-      def cautions
-        Materials::Cautions.for((@pass.product if @pass.leaves_something?), @pass.method,
-                                kind: kind, way: @pass.step["way"], dust: @pass.abrasion?)
-      end
+      # @return [Array<Materials::Cautions::Caution>] reminders where the work can hurt someone
+      def cautions = Surroundings.new(@plan, placement, moment).cautions
 
       # What it waited for, the latest first.
       # @return [Array<Ledger>]

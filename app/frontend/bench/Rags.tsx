@@ -1,0 +1,30 @@
+import { LevelMark } from "@/components/Marks"
+import { soon } from "@/lib/time"
+import type { BenchPage } from "@/types"
+import type { Touch } from "./touch"
+
+/** After so many minutes rags are not of today any more. */
+const A_NIGHT = 12 * 60
+
+type Props = { rags: BenchPage["rags"]; now: number; zone: string; onTouch: (touch: Touch) => void }
+
+/** Rags that heat themselves: they hold the day open until somebody says that they are dealt with. */
+export function Rags({ rags, now, zone, onTouch }: Props) {
+  if (!rags) return null
+  const late = now - rags.since > A_NIGHT
+  return (
+    <section className="ruled pt-2 mt-3 rags" aria-label="Rags" data-late={late || undefined}>
+      <h2 className="text-head">
+        <LevelMark level={late ? "stop" : "caution"} size={20} />{" "}
+        {late ? "Rags were not dealt with" : "The day stays open: rags"}
+      </h2>
+      <p>
+        Rags and dust of {rags.names.join(", ")}, since {soon(rags.since, zone, now)}, heat themselves. Flat outdoors on
+        something that does not burn, or under water in a closed metal can.
+      </p>
+      <button type="button" className="ui-button mt-2" data-size="bench" onClick={() => onTouch({ kind: "rags" })}>
+        They are dealt with
+      </button>
+    </section>
+  )
+}
