@@ -117,6 +117,8 @@ Rails.application.routes.draw do
   end
   resources :consumables, only: %i[create update]
 
+  resources :timbers, only: %i[create update]
+
   resource :sums, only: %i[show create]
   resource :over, only: %i[show create], path: "shelf/over"
   get "handbook(/:id)" => "handbook#show", as: :handbook

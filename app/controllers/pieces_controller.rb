@@ -3,7 +3,8 @@ class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
                           wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
-                          wanted_gloss: :name, light: :name, pores: :name, wood_like: :name, faces: :list
+                          wanted_gloss: :name, light: :name, pores: :name, wood_like: :name, timber_id: :typed,
+                          faces: :list
 
   CLOSED_TO_A_PAGE = 20
 
@@ -81,6 +82,7 @@ class PiecesController < ApplicationController
     PieceChoicesSerializer.new(
       { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
         arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] },
+        timbers: Timber.order(:name).map(&:to_choice),
         coats: Rhexon::Schedule::Kinds.sorted("coat", Shelf.products.values).map { |coat| [ coat.id, coat.name ] } }
     ).to_h
   end

@@ -7,6 +7,7 @@ class Piece < ApplicationRecord
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze
 
   belongs_to :job
+  belongs_to :timber, optional: true
   has_many :faces, -> { order(:position, :id) }, dependent: :destroy, inverse_of: :piece
   has_one :schedule, dependent: :restrict_with_error
   has_many :entries, dependent: :restrict_with_error
@@ -34,6 +35,7 @@ class Piece < ApplicationRecord
   validate do
     errors.add(:faces, "A piece has up to #{MOST_FACES} faces; write it as several pieces.") if faces.size > MOST_FACES
   end
+  validate :timber_is_of_its_wood
   validate :wanted_look_is_understood
   validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }
@@ -104,6 +106,7 @@ class Piece < ApplicationRecord
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
+      "wood_facts" => timber&.facts,
       "place_air" => job.place_air, "sketch" => sketch,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
                     "pores" => pores }.compact, "boards" => tried,
@@ -118,6 +121,12 @@ class Piece < ApplicationRecord
       errors.add(:faces,
                  "Work on this piece is in the log by its faces, so no face can be added. Make another piece for it.")
     end
+  end
+
+  def timber_is_of_its_wood
+    return if timber_id.nil? || (timber && Rhexon::Colour::Wood.named(timber.wood) == species)
+
+    errors.add(:timber_id, "This batch is of another wood.")
   end
 
   def wanted_look_is_understood

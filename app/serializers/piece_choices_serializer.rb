@@ -1,5 +1,6 @@
 # What a piece may be.
 class PieceChoicesSerializer < ApplicationSerializer
   fields jobs: "Array<{ id: number; client: string }>", grains: "string[]", uses: "string[]", arrises: "string[]",
-         lights: "Array<[string, string]>", coats: "Array<[string, string]>"
+         lights: "Array<[string, string]>", coats: "Array<[string, string]>",
+         timbers: "Timber[]"
 end

@@ -29,8 +29,9 @@ class EveryRouteTest < RequestTest
       "DELETE /pieces/plan/search" => [ {} ],
       "POST /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, name: "F", wood: "oak", job_id: nil, client: "C" } ],
       "PATCH /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, piece_id: @piece.id } ], "POST /pieces/area" => [ { fields: Sums::LargeArea::FIRST } ],
+      "POST /timbers" => [ timber ], "PATCH /timbers/:id" => [ timber ],
       "PATCH /jobs/:id" => [ { client: "A", place: "B", air_there: "20 50", due_on: "2026-12-24", closed: false } ],
-      "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", wood_like: "oak", use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
+      "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", wood_like: "oak", timber_id: nil, use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "POST /pieces/:piece_id/schedule/ahead" => operations.map { |operation| { operation: operation, face: "top", base: @piece.schedule.head.number } },
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
@@ -123,6 +124,7 @@ class EveryRouteTest < RequestTest
     }
     @photo = Photo.take!(StringIO.new(picture), client_id: "p", cell: @cell)
     @mix = Mix::Start.alone!({ "product" => "w20", "want" => { "amount" => "500 ml" } })
+    Timber.create!(name: "Old beam", wood: "oak", facts: { "tannin" => false }, words: "tried")
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
     Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ],
                   factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
@@ -140,7 +142,7 @@ class EveryRouteTest < RequestTest
     "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first },
     "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
     "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
-    "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
+    "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
   }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
@@ -152,6 +154,8 @@ class EveryRouteTest < RequestTest
       }.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
     end.flatten(1).uniq
   end
+
+  def timber = { name: "Batch 7", wood: "oak", facts: { tannin: false }, words: "tried with vinegar" }
 
   # A pattern with things that are there.
   def filled(pattern)

@@ -162,4 +162,42 @@ class PiecesRequestTest < RequestTest
     assert_match(/Air is °C and % RH, such as 20 and 45/, sentence)
     assert_equal "-5 °C 80 %", job.reload.air_there
   end
+
+  # --- batches of timber
+  BATCH = { name: "Pond oak", wood: "oak", facts: { tannin: false }, words: "vinegar and iron stay pale" }.freeze
+
+  test "a batch of timber that is unlike its kind counts more than the table" do
+    make(wood: "oak")
+    piece = Piece.last
+    piece.schedule.edit!({ "op" => "add_step", "after" => nil, "step" => coat("s1") }, base: 1, reason: "x")
+    told = -> { get("/pieces/#{piece.id}/schedule"); props["sheet"]["findings"].map { |finding| finding["id"] } }
+    assert_includes told.call, "colour.tannin"
+    send_json("/timbers", BATCH)
+    assert_equal [ "Pond oak" ], answer["timbers"].map { |timber| timber["name"] }
+    patch "/pieces/#{piece.id}", params: edited(timber_id: answer["id"]).to_json, headers: JSON_HEADERS
+    assert_not_includes told.call, "colour.tannin"
+    patch "/timbers/#{Timber.last.id}", params: BATCH.merge(facts: { tannin: true }).to_json, headers: JSON_HEADERS
+    assert_includes told.call, "colour.tannin"
+  end
+
+  test "a batch says what it is unlike in and how that is known, and is of the wood of its piece" do
+    [
+      { name: "" }, { facts: {} }, { facts: { hard: true } }, { facts: { tannin: "no" } }, { words: " " }
+    ].each do |wrong|
+      send_json("/timbers", BATCH.merge(wrong))
+      assert_response :unprocessable_entity
+      assert_predicate sentence, :present?
+    end
+    assert_equal 0, Timber.count
+    make(wood: "elm")
+    other = Timber.create!(BATCH)
+    patch "/pieces/#{Piece.last.id}", params: edited(wood: "elm", timber_id: other.id).to_json, headers: JSON_HEADERS
+    follow_redirect!
+    assert_equal "This batch is of another wood.", props["errors"]["timber_id"]
+  end
+
+  def edited(**more)
+    face = { name: "top", area_m2: "1", grain: "open", kind: "face" }
+    { name: "Desk", count: 1, wood: "oak", faces: [ face ], **more }
+  end
 end

@@ -192,7 +192,8 @@ class ShopRequestTest < RequestTest
   test "nothing is judged otherwise without a reason, and safety and the date never" do
     [
       { check: "film.foggy", as: "note" }, { check: "film.foggy", as: "loud", reason: "so it is" },
-      { check: "safety.lead", as: "silent", reason: "tired of it" }, { check: "time.due", as: "note", reason: "always late" }
+      { check: "safety.lead", as: "silent", reason: "tired of it" },
+      { check: "time.due", as: "note", reason: "always late" }
     ].each do |body|
       assert_no_changes(-> { Shop.current.house }) { send_json("/shop/judgements", body) }
       assert_response :unprocessable_entity

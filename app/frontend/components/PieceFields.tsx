@@ -4,6 +4,7 @@ import { WOODS } from "@/types/woods"
 import { AreaField } from "./AreaField"
 import { SelectField, TextField } from "./Field"
 import { FoundFields } from "./FoundFields"
+import { TimberField } from "./TimberField"
 
 export type FaceForm = { name: string; area_m2: string; grain: string; kind: string; found: Found | null }
 export type PieceForm = {
@@ -11,6 +12,7 @@ export type PieceForm = {
   count: string
   wood: string
   wood_like: string
+  timber_id: number | null
   use: string
   arris: string
   look: string
@@ -104,7 +106,13 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
           <TextField
             label="Wood"
             value={data.wood}
-            onChange={(wood) => set({ wood, faces: data.faces.map((face) => grained(face, data.wood, wood)) })}
+            onChange={(wood) =>
+              set({
+                wood,
+                timber_id: speciesOf(wood) === speciesOf(data.wood) ? data.timber_id : null,
+                faces: data.faces.map((face) => grained(face, data.wood, wood)),
+              })
+            }
             error={errors.wood}
             list={Object.keys(WOODS)}
           />
@@ -119,6 +127,14 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
           )}
         </div>
         <div className="form-row">
+          <TimberField
+            wood={data.wood}
+            like={data.wood_like}
+            value={data.timber_id}
+            timbers={choices.timbers}
+            error={errors.timber_id}
+            onChange={(timber_id) => set({ timber_id })}
+          />
           <SelectField
             label="It must stand up to"
             value={data.use}

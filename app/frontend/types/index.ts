@@ -21,6 +21,16 @@ export type Operation =
   | { op: "judge"; check: string; as: Ruling["as"] | null; reason?: string }
   | { op: "all"; operations: Operation[] }
 
+/** What a batch of timber may be unlike its kind. */
+export type WoodFact = "tannin" | "knots" | "oily" | "spots"
+export type Timber = {
+  id: number
+  name: string
+  wood: string
+  facts: Partial<Record<WoodFact, boolean>>
+  words: string
+}
+
 /** Why a finding has another level than usual, and whose way that is. */
 export type Ruling = {
   was: "stop" | "caution" | "note"

@@ -62,7 +62,8 @@ class Plan::Calendar
     laid_on = "#{row.laid_on_ml} ml" if row.laid_on_ml
     [
       pass.product && [ pass.product.name, wet, laid_on ].compact.join(", "),
-      row.window_closes_at && "Window below shuts #{@plan.shop.zone.label(row.window_closes_at)}", *row.cautions.map(&:text)
+      row.window_closes_at && "Window below shuts #{@plan.shop.zone.label(row.window_closes_at)}",
+      *row.cautions.map(&:text)
     ].compact
   end
 

@@ -20,6 +20,7 @@ export default function EditPiece({ piece, measured, zone, ...choices }: Props) 
     light: piece.light,
     wanted_colour: piece.wanted_colour ?? "",
     wood_like: piece.wood_like ?? "",
+    timber_id: piece.timber_id,
     wanted_gloss: piece.wanted_gloss ?? "",
     pores: piece.pores ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),

@@ -23,6 +23,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     light: "D65",
     wanted_colour: "",
     wood_like: "",
+    timber_id: null,
     wanted_gloss: "",
     pores: "",
     faces: [freshFace("top")],

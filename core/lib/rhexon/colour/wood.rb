@@ -109,6 +109,18 @@ module Rhexon
         end
       end
 
+      # What a batch of timber may be unlike its kind.
+      self::FACTS = %w[tannin knots oily spots].freeze
+
+      # The same wood, as a batch of it is.
+      # @param facts [Hash{String=>Boolean}, nil] of FACTS
+      # @return [Wood]
+      def but(facts)
+        return self if facts.nil? || facts.empty?
+
+        dup.tap { |batch| facts.each { |name, value| batch[name] = value } }.freeze
+      end
+
       # @return [Boolean] with pores that hold old colour
       def open? = species.nil? || Reference.woods.woods.dig(species, "grain") != "closed"
 

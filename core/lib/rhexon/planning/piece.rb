@@ -6,6 +6,7 @@ module Rhexon
     # @!attribute by  [String, nil] the only person who works on it
     # @!attribute named_wood [String, nil] as the shop names it
     # @!attribute wood_like [String, nil] the nearest kind that has colour figures
+    # @!attribute wood_facts [Hash] what its batch of timber is unlike its kind: "tannin", "knots", "oily", "spots"
     # @!attribute place_air [Hash, nil] "t_c" and "rh" of where it will live
     # @!attribute sketch [Hash, nil] of a floor, as Areas::Floor takes it
     # @!attribute wanted [Hash] "lab" (D65, 2 degree) and "light" it will be seen in
@@ -13,7 +14,7 @@ module Rhexon
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
     Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house,
-                       :named_wood, :wood_like, :place_air, :sketch, :wanted, :boards, :look_approved,
+                       :named_wood, :wood_like, :wood_facts, :place_air, :sketch, :wanted, :boards, :look_approved,
                        keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be
       # used again.
@@ -36,7 +37,7 @@ module Rhexon
       # @return [Colour::Wood, nil] nil: neither the kind nor a reading is known
       def timber(face_id, board = "mean")
         found = faces.fetch(face_id)["found"] || {}
-        Colour::Wood.timber(species, board, lab: (found["lab"] if Colour::FoundLook.wood?(found)))
+        Colour::Wood.timber(species, board, lab: (found["lab"] if Colour::FoundLook.wood?(found)))&.but(wood_facts)
       end
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"

@@ -229,7 +229,8 @@ module Rhexon
                job: record["job"] || record["id"], by: record["by"],
                ready_at: record["ready_at"] ||
                  "handle", use: record["use"], arris: record["arris"], house: house_of(document),
-               named_wood: record["wood"], wood_like: kind_of_wood(record), place_air: record["place_air"],
+               named_wood: record["wood"], wood_like: kind_of_wood(record), wood_facts: record["wood_facts"] ||
+                      {}, place_air: record["place_air"],
                sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] ||
                       {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
       rescue InvalidInput => refusal
