@@ -4,6 +4,7 @@ Rails.application.routes.draw do
   get "bench" => "bench#show"
   resources :entries, only: :create
   resources :faults, only: %i[index show]
+  resource :patch, only: :show
 
   resource :plan, only: :show, path: "pieces/plan" do
     scope module: :plans do

@@ -13,8 +13,9 @@ class MixesController < ApplicationController
 
   def show
     scale = Devices.scale
+    mix = Mix.find(params[:id])
     page "Mix/Show", MixPageSerializer,
-         { pot: PotSerializer.new(Mix::PotState.new(Mix.find(params[:id]))).to_h,
+         { pot: PotSerializer.new(Mix::PotState.new(mix)).to_h, against: mix.closed_at ? [] : against(mix),
            scale: { name: scale.name, resolution_g: scale.resolution_g, stand_in: !scale.hand.nil? } }
   end
 
@@ -25,6 +26,18 @@ class MixesController < ApplicationController
   end
 
   private
+
+  # What the checks say of the passes it is for, so far as it concerns the pot.
+  def against(mix)
+    plan = ShopFloor.new.plan
+    passes = plan.placements.map(&:pass).select { |pass| mix.pass_keys.include?(pass.key) }
+    told = passes.flat_map { |pass| Rhexon::Checks::Catalogue.against(plan, pass) }
+    told.select { |finding| OF_THE_POT.match?(finding.id) }.uniq(&:sentence)
+      .map { |finding| AgainstSerializer.new(finding).to_h }
+  end
+
+  OF_THE_POT = /\A(mix|stock|climate)\.|\Atime\.pot_life\z/
+  private_constant :OF_THE_POT
 
   def mixable = Shelf.offered.reject(&:helper?).map { |product| MixableSerializer.new(product).to_h }
 

@@ -39,8 +39,17 @@ class ShopPlanState
     end
     { plan: drawn, page: list, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
       pieces: floor.pieces.map { |piece|
-        { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client }
+        { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client,
+          worst: worst_of(piece) }
       } }
+  end
+
+  # The gravest level that stands against a piece; a large shop's are looked at one by one.
+  def worst_of(piece)
+    return if floor.plan.model.large?
+
+    levels = Piece::Levels.of(floor.plan, piece)
+    %w[stop caution].find { |level| levels[level] }
   end
 
   def outlook = @outlook ||= Rhexon::Chance::Outlook.new(floor.plan)

@@ -4,4 +4,8 @@ class BenchSerializer < ApplicationSerializer
   many :upcoming, resource: BenchRowSerializer
   many :today, resource: BenchRowSerializer
   many :drying, resource: SlabSerializer
+  typelize against: "Record<string, Against[]>"
+  attribute(:against) do |bench|
+    bench.against.transform_values { |findings| findings.map { |finding| AgainstSerializer.new(finding).to_h } }
+  end
 end

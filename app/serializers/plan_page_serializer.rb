@@ -1,6 +1,7 @@
 # The shop plan as its page shows it.
 class PlanPageSerializer < ApplicationSerializer
   fields plan: "ShopPlan", goal: :string, accepted_at: [ :number, NULLABLE ],
-         pieces: "Array<{ core_id: string; id: number; name: string; count: number; client: string }>"
+         pieces: "Array<{ core_id: string; id: number; name: string; count: number; client: string; " \
+                 "worst: 'stop' | 'caution' | null }>"
   one :page, resource: ListPageSerializer
 end

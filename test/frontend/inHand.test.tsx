@@ -24,6 +24,7 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
       pieces={[piece()]}
       mixed={{}}
       read={{}}
+      against={{}}
       now={NOW}
       zone="Etc/UTC"
       onTouch={(touch) => touches.push(touch)}
@@ -63,6 +64,15 @@ describe("what hands should take up", () => {
     cleanup()
     show({ next: row({ cautions: care }), read: { p1: { Wren: ["isocyanate"] } } })
     expect(screen.queryByText("Start")).toBeNull()
+  })
+
+  test("what stands against it is told before the touch", () => {
+    const said = { level: "stop", title: "Too soon", sentence: "The film below is still soft." } as const
+    show({ against: { "p1/s1/1/top": [said] } })
+    expect(screen.getByText(/The film below is still soft/)).toBeTruthy()
+    cleanup()
+    show({ against: { "p1/s1/1/top": [said] }, running: [row({ status: "running" })] })
+    expect(screen.queryByText(/still soft/)).toBeNull()
   })
 
   test("what is running is ended, not begun", () => {

@@ -25,6 +25,7 @@ const show = (data: SlabData, canStart = true) =>
       zone="Etc/UTC"
       canStart={canStart}
       read={{}}
+      against={[]}
       hand="Imke"
       onTouch={(touch) => touches.push(touch)}
     />,

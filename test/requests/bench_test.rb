@@ -89,6 +89,28 @@ class BenchRequestTest < RequestTest
     assert_equal [ idle.id ], props["pieces"].map { |piece| piece["id"] }
   end
 
+  # --- what stands against the work, told before the touch
+  test "a stop stands at the pass it is for, on the bench, at its mix and on the shop plan" do
+    waxy = coat("s0", product: "waxy", method: "brush", wet_um: 70, role: "seal")
+    @piece.schedule.edit!({ "op" => "add_step", "after" => nil, "step" => waxy },
+                          base: @piece.schedule.head.number, reason: "x")
+    log(@piece, "s0/1/top", "done", 2.hours.ago)
+    get "/bench"
+    told = props["bench"]["against"].fetch(@pass)
+    assert_equal [ "stop" ], told.map { |one| one["level"] }.uniq
+    assert_match(/wax/, told.first["sentence"])
+    get "/pieces/plan"
+    assert_equal "stop", props["pieces"].sole["worst"]
+  end
+
+  test "a mix says what stands against its passes so far as it concerns the pot" do
+    stock_two_part(base_g: 100)
+    send_json("/mix", { pass: @pass })
+    get answer["location"]
+    assert_equal [ "caution" ], props["against"].map { |one| one["level"] }.uniq
+    assert_match(/W20 clear satin/, props["against"].first["sentence"])
+  end
+
   # --- cautions and rags
   test "cautions are read once for a job and a person, and do not freeze the work they stand at" do
     other = make_piece(name: "Of the same job", steps: [ coat("s1") ])

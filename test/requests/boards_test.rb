@@ -185,6 +185,7 @@ class BoardsRequestTest < RequestTest
     body = { piece_id: @piece.id, methods: {} }
     send_json("/boards/#{cell.board_id}/cells/#{cell.id}/promotion_preview", body)
     assert_includes answer["cautions"], "This cell has no reading yet."
+    assert_equal [ %w[level title sentence] ], answer["against"].map(&:keys).uniq, "a thin film for its use"
     assert_nil @piece.schedule.reload.from_cell
     send_json("/boards/#{cell.board_id}/cells/#{cell.id}/promotion", body)
     assert_equal "/pieces/#{@piece.id}/schedule", answer["location"]

@@ -77,4 +77,23 @@ class FaultsTest < RequestTest
     assert_match(/work that is done/, sentence)
     assert_equal 0, Entry.where(kind: "fault").count
   end
+
+  # 100 µm wet of 34 % on closed grain leaves 18.7 µm of the first coat: 9.35 mm of feather, 30 mm over its edge.
+  test "a spot is foreseen as rings, of the film as it is now" do
+    get "/patch", params: { pass: @pass, mm: 20 }, headers: JSON_WANTED
+    ring = answer["rings"].sole
+    assert_in_delta 10 + 9.35, ring["to_mm"], 0.01
+    assert_in_delta 2 * (19.35 + 30), answer["patch_mm"], 0.01
+    assert_equal [ 2, false ], answer.values_at("lines", "blends")
+    assert_match(/2 rings stay to be seen/, answer["words"])
+  end
+
+  test "what cannot be patched is refused with a sentence" do
+    [ { pass: @pass, mm: "x" }, { pass: @pass, mm: 0 }, { pass: "#{@piece.core_id}/s1/1/nowhere", mm: 20 },
+      { pass: @pass }, { pass: "x", mm: 20 } ].each do |params|
+      get "/patch", params: params, headers: JSON_WANTED
+      assert_response :unprocessable_entity
+      assert_predicate sentence, :present?
+    end
+  end
 end

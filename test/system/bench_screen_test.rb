@@ -138,10 +138,10 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_text "Take care: self-heating rags, solvent vapour"
     click_on "Start"
     assert_text "In hand: coat 1 of 2"
-    assert_text "The day stays open: rags"
+    assert_text "Rags hold the day open"
     assert_accessible
-    click_on "They are dealt with"
-    assert_no_text "The day stays open"
+    click_on "Dealt with"
+    assert_no_text "Rags hold the day open"
     assert_equal %w[started rags], touched
   end
 end

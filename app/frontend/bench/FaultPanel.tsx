@@ -1,15 +1,18 @@
 import { Dialog } from "radix-ui"
 import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
-import { SelectField } from "@/components/Field"
+import { SelectField, Stepper } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
-import type { BenchRow, Fault, MendingWay } from "@/types"
+import type { BenchRow, Fault, MendingWay, Patch } from "@/types"
 import { lowerFirst } from "./InHand"
+import { PatchDrawing } from "./PatchDrawing"
 import type { Touch } from "./touch"
+
+const SPOT_MM = 20
 
 type Props = { row: BenchRow; piece: string; zone: string; onTouch: (touch: Touch) => void }
 
@@ -69,6 +72,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
       </div>
       {fault && <p className="text-second mt-2">Likely from: {fault.causes.join(", ")}.</p>}
       <ErrorText reason={error} />
+      {fault && row.kind !== "stain" && <InASpot pass={row.key} />}
       {fault && (
         <ul className="fault-mending" aria-live="polite">
           {!ways && !error && <li className="text-second">planning</li>}
@@ -91,6 +95,28 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
         </ul>
       )}
     </Panel>
+  )
+}
+
+/** If the spot alone were cut out and patched: how far that goes, and what stays to be seen. */
+function InASpot({ pass }: { pass: string }) {
+  const [mm, setMm] = useState(SPOT_MM)
+  const { answer, error } = useAnswer({
+    key: ["patch", pass, mm],
+    ask: (signal) => send<Patch>("GET", `/patch?pass=${encodeURIComponent(pass)}&mm=${mm}`, undefined, signal),
+    keep: true,
+  })
+  return (
+    <section className="in-a-spot" aria-label="If the spot alone were patched">
+      <Stepper label="Spot, across" unit="mm" value={mm} by={5} least={1} most={2000} onChange={setMm} />
+      {answer && (
+        <div>
+          <PatchDrawing patch={answer} />
+          <p className="text-second">{answer.words}</p>
+        </div>
+      )}
+      <ErrorText reason={error} />
+    </section>
   )
 }
 

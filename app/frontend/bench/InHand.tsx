@@ -1,11 +1,12 @@
 import { Link } from "@inertiajs/react"
 import { useState } from "react"
+import { Against } from "@/components/Against"
 import { duration, soon } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import { spotsSay } from "@/schedule/spots"
-import type { BenchRow, Piece } from "@/types"
+import type { BenchPage, BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
 import { acknowledges, CareFor, type Read, unread } from "./ReadFirst"
 import type { Touch } from "./touch"
@@ -40,6 +41,7 @@ type Props = {
   pieces: Piece[]
   mixed: Record<string, string>
   read: Read
+  against: BenchPage["bench"]["against"]
   now: number
   zone: string
   onTouch: (touch: Touch) => void
@@ -47,7 +49,7 @@ type Props = {
 }
 
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
-export function InHand({ people, running, next, pieces, mixed, read, now, zone, onTouch, last }: Props) {
+export function InHand({ people, running, next, pieces, mixed, read, against, now, zone, onTouch, last }: Props) {
   const { film } = useMeasures()
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
@@ -112,6 +114,7 @@ export function InHand({ people, running, next, pieces, mixed, read, now, zone, 
         <p className="text-second mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
       {row.rests && <p className="text-second mt-1">{row.rests}</p>}
+      {!inHand && <Against said={against[row.key] ?? []} />}
       <CareFor row={row} fresh={fresh} />
       {!inHand && people.length > 1 && (
         <fieldset className="by-whom">

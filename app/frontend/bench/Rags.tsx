@@ -13,17 +13,19 @@ export function Rags({ rags, now, zone, onTouch }: Props) {
   if (!rags) return null
   const late = now - rags.since > A_NIGHT
   return (
-    <section className="ruled pt-2 mt-3 rags" aria-label="Rags" data-late={late || undefined}>
-      <h2 className="text-head">
-        <LevelMark level={late ? "stop" : "caution"} size={20} />{" "}
-        {late ? "Rags were not dealt with" : "The day stays open: rags"}
-      </h2>
-      <p>
-        Rags and dust of {rags.names.join(", ")}, since {soon(rags.since, zone, now)}, heat themselves. Flat outdoors on
-        something that does not burn, or under water in a closed metal can.
-      </p>
-      <button type="button" className="ui-button mt-2" data-size="bench" onClick={() => onTouch({ kind: "rags" })}>
-        They are dealt with
+    <section className="rags ruled mt-3 pt-2" aria-label="Rags" data-late={late || undefined}>
+      <div>
+        <h2 className="text-head">
+          <LevelMark level={late ? "stop" : "caution"} size={20} />
+          {late ? "Rags were not dealt with" : "Rags hold the day open"}
+        </h2>
+        <p className="text-fine">
+          Of {rags.names.join(", ")}, since {soon(rags.since, zone, now)}: flat outdoors on what does not burn, or under
+          water in a closed metal can.
+        </p>
+      </div>
+      <button type="button" className="ui-button" data-size="bench" onClick={() => onTouch({ kind: "rags" })}>
+        Dealt with
       </button>
     </section>
   )

@@ -1,11 +1,12 @@
 import { useState } from "react"
+import { Against } from "@/components/Against"
 import { Cautions } from "@/components/Cautions"
 import { Panel } from "@/components/Panel"
 import { Strip } from "@/drawing/Strip"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
-import type { Piece, Slab as SlabData } from "@/types"
+import type { Piece, Against as Said, Slab as SlabData } from "@/types"
 import { FaultPanel } from "./FaultPanel"
 import { lowerFirst } from "./InHand"
 import { acknowledges, type Read, unread } from "./ReadFirst"
@@ -36,6 +37,7 @@ type Props = {
   onTouch: (touch: Touch) => void
   canStart: boolean
   read: Read
+  against: Said[]
   /** Who starts it where the plan names nobody. */
   hand: string | undefined
 }
@@ -43,7 +45,7 @@ type Props = {
 /**
  * A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides.
  */
-export function Slab({ slab, piece, now, zone, onTouch, canStart, read, hand }: Props) {
+export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against, hand }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab
   const [reading, setReading] = useState(false)
@@ -91,7 +93,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, hand }: 
           className="ui-button w-full"
           data-size="bench"
           disabled={!canStart}
-          onClick={() => (fresh.length ? setReading(true) : start(next_row))}
+          onClick={() => (fresh.length || against.length ? setReading(true) : start(next_row))}
         >
           Start {next_row.kind === "look" ? "the look" : lowerFirst(next_row.words)}
         </button>
@@ -110,7 +112,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, hand }: 
               type="button"
               className="ui-tape"
               onClick={() => {
-                onTouch(acknowledges(next_row, person, fresh))
+                if (fresh.length) onTouch(acknowledges(next_row, person, fresh))
                 start(next_row)
                 setReading(false)
               }}
@@ -119,6 +121,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, hand }: 
             </button>
           }
         >
+          <Against said={against} />
           <Cautions texts={fresh.map((caution) => caution.text)} />
         </Panel>
       )}

@@ -1,5 +1,6 @@
 import { router } from "@inertiajs/react"
 import { useState } from "react"
+import { Against } from "@/components/Against"
 import { ErrorText } from "@/components/ErrorText"
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
@@ -7,11 +8,12 @@ import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { METHODS } from "@/schedule/words"
-import type { Cell, Choice, Method, ShelfItem } from "@/types"
+import type { Cell, Choice, Method, Against as Said, ShelfItem } from "@/types"
 
 type Preview = {
   differences: string[]
   cautions: string[]
+  against: Said[]
   steps: number
   replaces: number
   sheet: { ready_at: number | null; hands_min: number; zone: string }
@@ -94,6 +96,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
               <li key={words}>{words}</li>
             ))}
           </ul>
+          <Against said={preview.against} />
           {preview.cautions.map((words) => (
             <p key={words} className="caution-text mt-2">
               Caution: {words}

@@ -79,6 +79,7 @@ export default function Bench(props: BenchPage) {
           pieces={pieces}
           mixed={mixed}
           read={read}
+          against={bench.against}
           now={now}
           zone={zone}
           onTouch={touch}
@@ -131,6 +132,7 @@ export default function Bench(props: BenchPage) {
                   onTouch={touch}
                   canStart={bench.running.length === 0}
                   read={read}
+                  against={slab.next_row ? (bench.against[slab.next_row.key] ?? []) : []}
                   hand={bench.people[0]}
                 />
               ) : null

@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { area } from "d3-shape"
 import { useMemo, useState } from "react"
+import { LevelMark } from "@/components/Marks"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
 import { clock, day, duration, when } from "@/lib/time"
@@ -162,7 +163,10 @@ function Days({ axis, height }: { axis: Axis; height: number }) {
 function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPage["pieces"][number]; zone: string }) {
   return (
     <Link href={`/pieces/${piece.id}/schedule`} className="strand-link">
-      <b>{piece.name}</b>
+      <b>
+        {piece.name}
+        {piece.worst && <LevelMark level={piece.worst} size={16} />}
+      </b>
       <span>{strand.ready_at ? when(strand.ready_at, zone) : "no date"}</span>
       <span data-state={strand.late_min ? "late" : undefined}>
         {strand.late_min ? `${duration(strand.late_min)} late` : `${duration(strand.hands_min)} of hands`}

@@ -145,4 +145,32 @@ class MendingTest < CoreTest
     assert_equal %w[coat rub_out sand coat rub_out rub_out], half.map { |step| step["kind"] },
                  "the paper that is still to come is not doubled"
   end
+
+  # --- patches, and what comes again after a mending
+  def lacquered(*more) = [ COATS.first.merge("product" => "lacquer", "coats" => 2).except("pins"), *more ]
+
+  def test_lacquer_is_blended_in_a_spot_and_waterborne_is_not
+    offered = ->(steps) {
+      found, = mending(steps: steps, pass: "top/s1/2/show")
+      found.ways(Rhexon::Faults::Fault.find("pinholes")).map { |way| way["id"] }
+    }
+    assert_equal %w[blend level], offered.(lacquered)
+    assert_equal %w[level], offered.(COATS)
+    patch = mended("pinholes", "blend", steps: lacquered, pass: "top/s1/2/show").last
+    assert_equal [ "mend", "patch", "lacquer" ], patch.values_at("kind", "way", "product")
+  end
+
+  # Levelled before the rub-out and rubbed: both again, for the coat lays its texture over it. Levelled between coats
+  # is not.
+  def test_levelling_and_polish_after_the_last_coat_come_again
+    between = { "id" => "s2", "kind" => "level", "grits" => %w[P320], "aim" => "between" }
+    rest = [
+      COATS.first.merge("id" => "s3", "coats" => 1), between.merge("id" => "s4"),
+      { "id" => "s5", "kind" => "rub_out", "grits" => %w[P1000] },
+      { "id" => "s6", "kind" => "polish", "grits" => %w[compound-fine] }
+    ]
+    begun = %w[s1/1 s1/2 s1/3 s2/1 s3/1 s4/1 s5/1 s6/1].map { |key| "top/#{key}/show" }
+    steps = mended("runs", steps: [ *COATS, between, *rest ], pass: "top/s3/1/show", begun: begun)
+    assert_equal %w[wait level coat level rub_out polish], steps.drop(6).map { |step| step["kind"] }
+  end
 end

@@ -83,6 +83,7 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
     upcoming: [row()],
     today: [],
     drying: [],
+    against: {},
     ...more,
   },
   pieces: [piece()],

@@ -1,5 +1,6 @@
 import { Head, Link, usePage } from "@inertiajs/react"
 import { useEffect, useState } from "react"
+import { Against } from "@/components/Against"
 import { Cautions } from "@/components/Cautions"
 import { Shell, useNow } from "@/components/Shell"
 import { Switch } from "@/components/Switch"
@@ -31,7 +32,7 @@ const MODES = ["zeroed", "running", "volume"] as const
 type Mode = (typeof MODES)[number]
 
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
-export default function MixShow({ pot: first, scale }: MixPage) {
+export default function MixShow({ pot: first, scale, against }: MixPage) {
   const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
   const { pot, trouble, busy, touch, dismiss } = useMix(first)
   const { reading, zero, hand } = useScale(!pot.closed)
@@ -155,6 +156,7 @@ export default function MixShow({ pot: first, scale }: MixPage) {
         <section className="mix-side">
           <PourList pot={pot} current={current} system={system} onChoose={setChosen} />
           <WaysOn options={pot.complete ? [] : pot.options} chosen={way} currency={shop.currency} onChoose={goOn} />
+          {!pot.closed && <Against said={against} />}
           <PotLife pot={pot} now={now} zone={shop.zone} />
           {!pot.closed && (pot.complete || pot.hardened_at !== null) && <Timers pot={pot} />}
           {pot.too_small && (

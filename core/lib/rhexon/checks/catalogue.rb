@@ -19,6 +19,17 @@ module Rhexon
       # @return [Array<Finding>]
       def silenced(plan, piece_id) = sorted(plan, piece_id).last
 
+      # What stands against one pass, notes left out: told again where it is about to be done.
+      # @param plan [Planning::Plan]
+      # @param pass [Planning::Pass]
+      # @return [Array<Finding>]
+      def against(plan, pass)
+        findings(plan, pass.piece.id).select do |finding|
+          mine = finding.pass ? finding.pass == pass.key : finding.step == pass.step["id"]
+          mine && finding.level != "note"
+        end
+      end
+
       def sorted(plan, piece_id)
         plan.once([ :findings, piece_id ]) do
           check(plan, piece_id).partition { |finding| !Judgement.silent?(finding) }.each(&:freeze).freeze

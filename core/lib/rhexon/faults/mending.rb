@@ -63,10 +63,7 @@ module Rhexon
 
       # Something under the coat at fault has a colour that can be gone through to.
       def coloured?
-        laid = @document["steps"].select do |step|
-          Work::Steps.lays?(step) &&
-            (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
-        end
+        laid = @document["steps"].select { |step| Work::Steps.lays?(step) && here?(step) }
         laid.any? { |step| (material = @products[step["product"]]) && material.coloured? && !material.filler? }
       end
 
@@ -89,20 +86,28 @@ module Rhexon
 
       # What was rubbed out already is rubbed out again, once a coat lies over it.
       def rubbed_out_again(mending)
-        return [] unless mending["steps"].any? { |template| %w[coat again].include?(template["do"]) }
+        return [] unless mending["steps"].any? { |template| %w[coat again patch].include?(template["do"]) }
 
         begun = @begun.map(&:first)
-        done = @document["steps"].select do |step|
-          %w[rub_out polish wax].include?(step["kind"]) && begun.include?(step["id"]) &&
-            (step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?)
+        last = @document["steps"].rindex { |step| Work::Steps.covers?(step) && begun.include?(step["id"]) } || 0
+        done = @document["steps"].each_with_index.filter_map do |step, index|
+          step if begun.include?(step["id"]) && here?(step) && rubbed?(step, index > last)
         end
         done.map { |step| step.except("id", "pins", "mends", "while_soft") }
       end
+
+      # Polish and wax; levelling that came after the last coat, for the coat lays its texture over it.
+      def rubbed?(step, after_all)
+        %w[rub_out polish wax].include?(step["kind"]) || (step["kind"] == "level" && after_all)
+      end
+
+      def here?(step) = step["faces"].nil? || @faces.empty? || (step["faces"] & @faces).any?
 
       def made(template)
         case template["do"]
         when "coat" then template["last"] && coated_later? ? [] : [ again(@step).merge(template["set"] || {}) ]
         when "barrier" then [ barrier ]
+        when "patch" then [ { "kind" => "mend", "way" => "patch", "product" => product.id, "spots" => 1 } ]
         when "again" then stripped(template["barrier"])
         when "wait" then [ { "kind" => "wait", **wait(template) } ]
         when "level" then [ { "kind" => "level", "aim" => "between", **template.slice("grits") } ]

@@ -6,6 +6,8 @@ module Rhexon
       Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row,
                         keyword_init: true)
       LATELY_MIN = 3 * 1440
+      # So many slabs are shown, each with what may be started on it.
+      STARTABLE = 10
       HORIZON_MIN = 400 * 1440
 
       attr_reader :plan
@@ -35,6 +37,15 @@ module Rhexon
       # @return [Array<Slab>] soonest call on the hands first
       def drying
         @drying ||= plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+      end
+
+      # What stands against work that may be taken up now; in a large shop of the first alone.
+      # @return [Hash{String=>Array<Checks::Finding>}] by pass key
+      def against
+        heads = [ *running.first(1), *upcoming.first(1) ]
+        heads += drying.first(STARTABLE).filter_map(&:next_row) unless plan.model.large?
+        heads.uniq(&:key).to_h { |row| [ row.key, Checks::Catalogue.against(plan, row.placement.pass) ] }
+          .reject { |_, findings| findings.empty? }
       end
 
       # @return [Array<String>] ids of the pieces that hands are on, or whose film dries

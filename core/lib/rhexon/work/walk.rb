@@ -37,6 +37,9 @@ module Rhexon
       # @return [Surface] at the end
       def final = @course.last&.after || @bare
 
+      # @return [Surface] as it is now: after what is done
+      def standing = @course.reverse.find { |moment| moment.placement.status == "done" }&.after || @bare
+
       # @return [Snapshot, nil] where the pass changes the film
       def at(pass_key) = @snapshots.find { |snapshot| snapshot.placement.pass.key == pass_key }
 
