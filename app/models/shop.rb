@@ -13,7 +13,8 @@ class Shop < ApplicationRecord
   # @param rule [String] a house rule
   # @raise [Rhexon::InvalidInput] when there is no such rule or it cannot be so
   def rule!(rule, value)
-    own = { "shellac_months" => [ 3, 6, 12 ], "dust_settles_min" => 0..1440 }
+    own = Rhexon::Planning::Schools.of_the_shop.to_h { |name| [ name, Rhexon::Planning::Schools.options(name) ] }
+      .merge("dust_settles_min" => 0..1440)
     if own.key?(rule) then Rhexon.refuse_unless(
       value.is_a?(Integer) && own[rule].include?(value), "#{rule.tr("_", " ").capitalize} cannot be #{value.inspect}",
       where: rule, accepted: own[rule].is_a?(Range) ? "0 to 1440 min" : own[rule].join(", ")

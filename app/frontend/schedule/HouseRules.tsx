@@ -1,144 +1,40 @@
 import { SelectField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import type { Operation, ScheduleDocument } from "@/types"
+import { GROUPS, SCHOOLS, type School } from "@/types/schools"
 import { SUPPORTS } from "./detail/PlaceFields"
 
-export type Rule = {
-  name:
-    | "scuff"
-    | "missed_window"
-    | "rub_out"
-    | "measure"
-    | "blotch"
-    | "build"
-    | "barrier"
-    | "sides"
-    | "tape"
-    | "coats_a_day"
-  label: string
-  options: [string, string][]
-  why: string
-}
-
-export const RULES: Rule[] = [
-  {
-    name: "scuff",
-    label: "Scuff between coats that meet their window",
-    options: [
-      ["none", "none"],
-      ["after_a_night", "after a night"],
-      ["always", "always"],
-    ],
-    why: "Inside its window a coat bonds by itself; a scuff then only costs hands and film. Some shops scuff every time, for nibs as much as for bond.",
-  },
-  {
-    name: "missed_window",
-    label: "When a window is missed",
-    options: [
-      ["scuff", "scuff, and go on"],
-      ["stop", "stop and ask"],
-    ],
-    why: "A scuff brings the bond back on every film that does not re-dissolve, so the plan puts one in and says so.",
-  },
-  {
-    name: "rub_out",
-    label: "Waiting before the rub-out",
-    options: [
-      ["cautious", "cautious, 1.5 times the sheet"],
-      ["usual", "usual, as on the sheet"],
-      ["brisk", "brisk, 0.7 times the sheet"],
-    ],
-    why: "Too soon sinks back later, too late is hard work. Where the time is an estimate it is never less than 72 h; what a sheet says holds.",
-  },
-  {
-    name: "measure",
-    label: "Mixes are measured",
-    options: [
-      ["mass", "by weight"],
-      ["volume", "by volume"],
-    ],
-    why: "A scale tells one part in a thousand, a cup one in ten. By volume needs no densities, and no scale.",
-  },
-  {
-    name: "blotch",
-    label: "Against blotches, first offer",
-    options: [
-      ["finer", "finer sanding"],
-      ["washcoat", "a washcoat"],
-      ["gel", "a gel stain"],
-    ],
-    why: "Finer sanding needs nothing but a sheet of paper. A washcoat evens more, and costs depth and a coat. A gel stain hardly sinks in, and hides more of the wood.",
-  },
-  {
-    name: "build",
-    label: "Films are built in",
-    options: [
-      ["gloss", "gloss, the last coat flatted"],
-      ["satin", "satin throughout"],
-    ],
-    why: "Flatted coats upon each other cloud the depth, on dark wood most. Satin throughout saves a can, and some like its softness.",
-  },
-  {
-    name: "barrier",
-    label: "Put in between what does not get on",
-    options: [
-      ["shellac", "dewaxed shellac"],
-      ["vinyl", "vinyl sealer"],
-      ["blocker", "a waterborne blocker"],
-    ],
-    why: "Dewaxed shellac holds on almost everything and under it. Vinyl suits lacquer shops; a blocker has no solvent. Where yours does not hold on both, shellac is offered.",
-  },
-  {
-    name: "sides",
-    label: "Wide panels are coated on",
-    options: [
-      ["both", "both sides"],
-      ["show", "the show side only"],
-    ],
-    why: "Film on one side only lets damp in on the other, and a free panel cups. Fixed panels and sheet goods do not mind.",
-  },
-  {
-    name: "tape",
-    label: "Tape comes off",
-    options: [
-      ["touch", "at touch"],
-      ["scored", "after cure, scored"],
-    ],
-    why: "Soft film lets tape go clean; hard film tears along it unless it is scored. Scoring needs a steady hand and leaves a sharper line.",
-  },
-  {
-    name: "coats_a_day",
-    label: "Coats of one step on a day",
-    options: [
-      ["", "as many as dry in time"],
-      ["1", "one at most"],
-      ["2", "two at most"],
-      ["3", "three at most"],
-    ],
-    why: "Windows and drying times say how many fit. Some hands stop at two a day: solvent and water need the night to leave a thick film.",
-  },
-]
-
 /** What is kept of a choice: numbers as numbers, no choice as none. */
-export const ruleValue = (name: Rule["name"], value: string) =>
-  name === "coats_a_day" ? (value ? Number(value) : null) : value
+export const ruleValue = (rule: School, value: string) => (rule.number ? (value ? Number(value) : null) : value)
 
-/** One switch with why its default is the default. */
-export function RuleField({
-  rule,
+/** The rules of some schools by what they are about, each with why its default is the default. */
+export function RuleFields({
+  rules,
   value,
   onChange,
 }: {
-  rule: Omit<Rule, "name">
-  value: string
-  onChange: (value: string) => void
+  rules: School[]
+  value: (rule: School) => string
+  onChange: (rule: School, value: string) => void
 }) {
-  return (
-    <div>
-      <SelectField label={rule.label} value={value} options={rule.options} onChange={onChange} />
-      <p className="text-second text-fine mt-1">{rule.why}</p>
-    </div>
-  )
+  return Object.entries(GROUPS).map(([group, name]) => (
+    <fieldset key={group} className="rule-group">
+      <legend className="text-body-strong">{name}</legend>
+      {rules
+        .filter((rule) => rule.group === group)
+        .map((rule) => (
+          <div key={rule.name}>
+            <SelectField
+              label={rule.label}
+              value={value(rule)}
+              options={rule.options}
+              onChange={(next) => onChange(rule, next)}
+            />
+            <p className="text-second text-fine mt-1">{rule.why}</p>
+          </div>
+        ))}
+    </fieldset>
+  ))
 }
 
 type Props = {
@@ -154,9 +50,10 @@ type Props = {
 
 /** Where finishers disagree: switches for this schedule; left alone they follow the shop's. */
 export function HouseRules({ document, house, support, onEdit, open, onOpenChange }: Props) {
+  const own: Record<string, unknown> = document.house ?? {}
   return (
     <Panel title="House rules of this schedule" open={open} onOpenChange={onOpenChange} wide>
-      <div className="mt-4 grid gap-5 lg:grid-cols-2">
+      <div className="mt-4 grid gap-5">
         <div>
           <SelectField
             label="Wet work lies"
@@ -171,14 +68,11 @@ export function HouseRules({ document, house, support, onEdit, open, onOpenChang
             until it can be turned over. Hung work is done all round in one pass.
           </p>
         </div>
-        {RULES.map((rule) => (
-          <RuleField
-            key={rule.name}
-            rule={rule}
-            value={String(document.house?.[rule.name] ?? house[rule.name] ?? "")}
-            onChange={(value) => onEdit({ op: "house", set: { [rule.name]: ruleValue(rule.name, value) } })}
-          />
-        ))}
+        <RuleFields
+          rules={SCHOOLS.filter((rule) => !rule.shop)}
+          value={(rule) => String(own[rule.name] ?? house[rule.name] ?? "")}
+          onChange={(rule, value) => onEdit({ op: "house", set: { [rule.name]: ruleValue(rule, value) } })}
+        />
       </div>
     </Panel>
   )

@@ -1,19 +1,10 @@
 import { ErrorText } from "@/components/ErrorText"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
-import { RULES, RuleField, ruleValue } from "@/schedule/HouseRules"
+import { RuleFields, ruleValue } from "@/schedule/HouseRules"
 import { judgedAs } from "@/schedule/Judge"
 import type { ShopPage } from "@/types"
-
-const SHELLAC = {
-  label: "Mixed shellac is kept",
-  options: [
-    ["3", "3 months"],
-    ["6", "6 months"],
-    ["12", "12 months"],
-  ] as [string, string][],
-  why: "Shellac in spirit slowly turns into something that never hardens. Half a year is what most find safe; a smear on glass tells more than any date.",
-}
+import { SCHOOLS } from "@/types/schools"
 
 /** "film.foggy" as "film, foggy". */
 const checkName = (id: string) => id.replace(".", ", ").replaceAll("_", " ")
@@ -39,18 +30,10 @@ export function ShopRules({
       </p>
       <ErrorText reason={error} />
       <div className="mt-3 grid gap-4">
-        {RULES.map((rule) => (
-          <RuleField
-            key={rule.name}
-            rule={rule}
-            value={String(house[rule.name] ?? "")}
-            onChange={(value) => void keep(rule.name, ruleValue(rule.name, value))}
-          />
-        ))}
-        <RuleField
-          rule={SHELLAC}
-          value={String(house.shellac_months)}
-          onChange={(value) => void keep("shellac_months", Number(value))}
+        <RuleFields
+          rules={SCHOOLS}
+          value={(rule) => String(house[rule.name] ?? "")}
+          onChange={(rule, value) => void keep(rule.name, ruleValue(rule, value))}
         />
       </div>
       {judged.length > 0 && (

@@ -5,9 +5,7 @@ module Rhexon
     # What a plan is made from, read and checked: the values behind rhexon-shop/1.
     class Shop
       HOUSE = {
-        "scuff" => "none", "scuff_valid_min" => 1440, "dust_settles_min" => 30, "missed_window" => "scuff",
-        "rub_out" => "usual", "measure" => "mass", "blotch" => "finer", "shellac_months" => 6, "build" => "gloss",
-        "sides" => "both", "barrier" => "shellac", "tape" => "touch", "checks" => {}
+        **Schools.defaults, "scuff_valid_min" => 1440, "dust_settles_min" => 30, "checks" => {}
       }.freeze
 
       # Work that is put off must be in time on nine days of ten.
@@ -25,10 +23,10 @@ module Rhexon
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
         @goal = json["goal"] || "soonest"
-        @share = [ json["quantile"] || 0.5, *(SAFE if @goal == "late_as_safe") ].max
         @seed = json["seed"] || 1
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})
+        @share = [ json["quantile"] || @house["plan_on"] / 100.0, *(SAFE if @goal == "late_as_safe") ].max
         read_people(json["people"])
         @rooms = json["rooms"].to_h { |record| [ record["id"], room(record) ] }
         @tools = json["tools"] || []
@@ -137,6 +135,12 @@ module Rhexon
           papers = grits.empty? ? Prep::Abrasive.all("P") : grits.map { |grit| Prep::Abrasive.near(grit) }
           (papers + Prep::Abrasive::RUBBING.map { |name| Prep::Abrasive.read(name) }).uniq(&:to_s)
         end
+      end
+
+      # The same, less what the house of a piece does not rub film with.
+      # @return [Array<Prep::Abrasive>]
+      def rubs(piece)
+        piece.house["pads"] == "synthetic" ? abrasives.reject { |one| one.is == "wool" } : abrasives
       end
 
       # What looks at a piece were answered.

@@ -2,17 +2,20 @@ module Rhexon
   module Proposals
     # A bare place on a sample board, where nothing is planned: what {Place} is in a schedule.
     class BoardPlace
-      Board = Struct.new(:named_wood, :wanted, :schedule, keyword_init: true) do
+      Board = Struct.new(:named_wood, :wanted, :schedule, :house, keyword_init: true) do
         def species = Colour::Wood.named(named_wood)
       end
-      Stock = Struct.new(:products, :abrasives, keyword_init: true)
+      Stock = Struct.new(:products, :abrasives, keyword_init: true) do
+        def rubs(_piece) = abrasives
+      end
 
       attr_reader :piece, :shop
 
       # @param wood [String] as the shop names it
       # @param products [Hash{String=>Materials::Product}]
       def initialize(wood, products)
-        @piece = Board.new(named_wood: wood, wanted: {}, schedule: { "steps" => [] }.freeze).freeze
+        @piece = Board.new(named_wood: wood, wanted: {}, schedule: { "steps" => [] }.freeze,
+                           house: Planning::Schools.defaults).freeze
         @shop = Stock.new(products: products, abrasives: Prep::Abrasive.all("P")).freeze
       end
 

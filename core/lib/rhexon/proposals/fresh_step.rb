@@ -9,6 +9,7 @@ module Rhexon
       def initialize(place)
         @place = place
         @look = FreshLook.new(place)
+        @ways = HouseWays.new(place)
       end
 
       # Why the loop of a new look has so many rounds, where the shop's own tell.
@@ -44,10 +45,17 @@ module Rhexon
       # --- what lays something on
 
       def laid(step)
+        thinned = @ways.thinned(usual({ **step, "role" => "top" })) if step["role"] == "seal"
+        return coat({ **step, **thinned }, shop.products.fetch(thinned["product"])) if thinned
+
         product = usual(step) or return
+        coat(step, product)
+      end
+
+      def coat(step, product)
         before = used(step) { |other| other["product"] == product.id }
         method = before ? before["method"] : Schedule::Kinds.methods(step["kind"], product).first
-        made = { **step, "product" => product.id, "method" => method }
+        made = { **step, "product" => product.id, "method" => method, **@ways.added(product, method) }
         case step["kind"]
         when "tone", "glaze" then made.merge(Colour::RecipeStep.laid(step["kind"], product))
         when "coat" then made.merge("wet_um" => wet_um(step, product, method))
@@ -63,8 +71,9 @@ module Rhexon
 
         fitting = Schedule::Kinds.sorted(step["kind"], shop.products.values).select { |one| fits?(step, one) }
         wanted = SEALS[step["role"]]
-        [ wanted, (wanted && "sealer") ].compact.filter_map { |role| fitting.find { |one| one.role == role } }.first ||
-          fitting.first
+        sealing = [ wanted, (wanted && "sealer") ].compact
+          .filter_map { |role| fitting.find { |one| one.role == role } }.first
+        sealing || (fitting.first && @ways.shellac(fitting.first, fitting))
       end
 
       def used(step, &) = @place.steps.reverse.select { |other| other["kind"] == step["kind"] }.find(&)
@@ -120,8 +129,9 @@ module Rhexon
       def rubbing
         low, high = @place.piece.wanted["gu"]
         gu = low ? (low + high) / 2.0 : Reference.abrasives.usual_gu
-        rungs = RubOut.to_sheen(surface, gu, shop.abrasives)
-        (rungs || [ Prep::Ladder.last_for(gu, shelf: shop.abrasives, film_gu: surface.film_gu) ]).map(&:to_s)
+        shelf = shop.rubs(@place.piece)
+        rungs = RubOut.to_sheen(surface, gu, shelf)
+        (rungs || [ Prep::Ladder.last_for(gu, shelf: shelf, film_gu: surface.film_gu) ]).map(&:to_s)
       end
     end
   end

@@ -17,6 +17,7 @@ module Rhexon
       def initialize(place)
         @place = place
         @fresh = FreshStep.new(place)
+        @ways = HouseWays.new(place)
       end
 
       # @return [Array<Offer>] in the order of the work
@@ -29,7 +30,7 @@ module Rhexon
         wants = Schedule::Kinds.wants[entry["kind"]] unless step
         said = entry.slice("id", "phase", "name", "says", "words").transform_keys(&:to_sym)
         said[:says] = @fresh.why || said[:says] if step&.key?("again")
-        likely = !step.nil? && entry["after"].intersect?(@place.states)
+        likely = !step.nil? && @ways.likely?(entry["id"], entry["after"].intersect?(@place.states))
         Offer.new(**said, step: step, wants: wants, likely: likely)
       end
     end

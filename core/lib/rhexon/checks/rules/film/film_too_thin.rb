@@ -60,7 +60,8 @@ module Rhexon
         def remedies(context, coat, lacking)
           return [] unless coat.status == "planned"
 
-          [ heavier(context, coat, lacking), more_coats(context, coat, lacking) ]
+          ways = [ heavier(context, coat, lacking), more_coats(context, coat, lacking) ]
+          context.piece.house["coat_weight"] == "thin" ? ways.reverse : ways
         end
 
         def more_coats(context, coat, lacking)

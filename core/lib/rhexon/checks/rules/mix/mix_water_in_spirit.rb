@@ -3,7 +3,7 @@ module Rhexon
     module Rules
       # mix.water_in_spirit: shellac let down with spirit that holds water (stop), or pale shellac with dyed spirit
       # (caution).
-      # Silent for dry, undyed spirit.
+      # Silent for dry, undyed spirit, and for dyed spirit where the house takes that too.
       module MixWaterInSpirit
         module_function
 
@@ -22,7 +22,8 @@ module Rhexon
           most = Mixing::Cut.defaults.most_water_percent
           return watered(context, placement, spirit, most) if spirit.water_percent > most
 
-          dyed(context, placement, spirit) if spirit.dyed? && product.pale?
+          tints = spirit.dyed? && product.pale? && context.piece.house["spirit"] == "undyed"
+          dyed(context, placement, spirit) if tints
         end
 
         def watered(context, placement, spirit, most)

@@ -32,7 +32,7 @@ module Rhexon
             "The pores of #{face} are about #{(filled * 100).round} % full in the end, and closed from 90 % on. Fill " \
             "them once more, or until a look says that none is open.",
             placement: context.placements.reverse.find { |one| one.pass.leaves_something? },
-            figures: { filled: filled.round(3) }, remedies: [ fill ? again(context, fill) : filler(context) ]
+            figures: { filled: filled.round(3) }, remedies: fill ? [ again(context, fill) ] : ways(context)
           )
         end
 
@@ -47,6 +47,45 @@ module Rhexon
             "kind" => "look", "milestone" => "sand", "asks" => "No open pore against the light?", "again" => again
           }
           context.put_after(steps.last, "Fill until a look says closed", look, faces: fill["faces"])
+        end
+
+        # The way of the house first.
+        def ways(context)
+          coat = context.document["steps"].find { |step| step["kind"] == "coat" } or return []
+          all = { "filler" => filler(context), "slurry" => slurry(context, coat),
+                  "build" => built(context, coat), "epoxy" => epoxy(context, coat) }
+          own = context.piece.house["pores"]
+          [ all[own], *all.except(own).values ]
+        end
+
+        def slurry(context, coat)
+          product = context.shop.products[coat["product"]]
+          return unless Schedule::Kinds.methods("fill", product).include?("wipe") && product.film?
+
+          fill = { "kind" => "fill", "way" => "slurry", "product" => product.id, "method" => "wipe",
+                   "grits" => [ "P400" ] }
+          context.put_after(coat, "Fill with a slurry of #{product.name}", fill)
+        end
+
+        # Cutting back takes the film and leaves what is in the pores.
+        def built(context, coat)
+          return if coat["coats"].to_i + BUILDS > 30
+
+          again = { **coat.slice("product", "method", "wet_um", "thinning", "role"), "kind" => "coat", "coats" => BUILDS }
+          context.put_before(coat, "Build it up and cut it back",
+                             [ again, { "kind" => "level", "aim" => "cut_back", "grits" => [ "P220" ] } ])
+        end
+
+        BUILDS = 3
+
+        def epoxy(context, coat)
+          product = context.shelf.find { |one| one.class_id == "epoxy_clear" } or return
+          return unless context.holds?(product, context.shop.products[coat["product"]])
+
+          laid = { "kind" => "coat", "role" => "build", "product" => product.id, "method" => "brush",
+                   "wet_um" => product.wet_um("brush").value, "coats" => 2 }
+          context.put_before(coat, "Close them with #{product.name}",
+                             [ laid, { "kind" => "level", "aim" => "between", "grits" => [ "P220" ] } ])
         end
 
         def filler(context)

@@ -32,7 +32,8 @@ module Rhexon
         end
 
         def between(context, at, coarse, fine)
-          rungs = Prep::Ladder.build(from_um: coarse.mean_um, to: fine, shelf: context.shop.abrasives) or return
+          shelf = context.shop.rubs(context.piece)
+          rungs = Prep::Ladder.build(from_um: coarse.mean_um, to: fine, shelf: shelf) or return
           more = rungs.map(&:to_s) - [ fine.to_s ]
           grits = at.step["grits"].flat_map { |grit| grit == fine.to_s ? [ *more, grit ] : [ grit ] }
           context.change(at.first, "Put #{more.join(" and ")} in between", { "grits" => grits }) if grits.size <= 8

@@ -74,7 +74,7 @@ module Rhexon
         # A ladder to the sheen, from the texture of the last coat or the scratch that is there.
         def rubbed(context, walk, moment, gu)
           surface = Proposals::RubOut.before(walk)
-          grits = Proposals::RubOut.to_sheen(surface, gu, context.shop.abrasives)&.map(&:to_s) or return
+          grits = Proposals::RubOut.to_sheen(surface, gu, context.shop.rubs(context.piece))&.map(&:to_s) or return
           step = moment.placement.pass.step
           label = "Rub out #{grits.join(", ")}"
           return context.change(moment.placement, label, { "grits" => grits }) if step["kind"] == "rub_out"
