@@ -11,7 +11,7 @@ module Demo
     ], [ "harbour_green", "opened", 420, "HG-5, HG-6, HG-7", 12, { boxed: true, kept: true } ],
     [ "chalk_white", "opened", 640, "CW-2", 410, {} ], [ "s40", "sealed", 4900, "S-300", 90, {} ], [
       "s41", "opened", 240, "S-302", 130, {}
-    ], [ "s_thin", "opened", 700, nil, 90, {} ], [ "l10", "opened", 2600, "L-77", 150, {} ],
+    ], [ "s_thin", "opened", 700, nil, 90, {} ], [ "l10", "opened", 4100, "L-77", 150, {} ],
     [ "l_thin", "opened", 3100, nil, 150, {} ], [ "e1", "opened", 720, "E-9", 70, {} ], [
       "e2", "opened", 330, "E-9", 70, {}
     ], [ "russet", "opened", 380, "R-41", 14, {} ], [ "russet", "opened", 290, "R-44", 6, {} ],

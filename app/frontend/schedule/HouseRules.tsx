@@ -19,7 +19,7 @@ export function RuleFields({
 }) {
   return Object.entries(GROUPS).map(([group, name]) => (
     <fieldset key={group} className="rule-group">
-      <legend className="text-body-strong">{name}</legend>
+      <legend className="text-head">{name}</legend>
       {rules
         .filter((rule) => rule.group === group)
         .map((rule) => (

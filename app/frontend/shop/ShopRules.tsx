@@ -38,7 +38,7 @@ export function ShopRules({
       </div>
       {judged.length > 0 && (
         <section aria-label="Checks judged otherwise" className="mt-5">
-          <h3 className="text-body-strong">Checks judged otherwise</h3>
+          <h3 className="text-head">Checks judged otherwise</h3>
           {judged.map(({ check, as, reason }) => (
             <div key={check} className="thin-rule flex flex-wrap items-center justify-between gap-3 py-2">
               <p>

@@ -114,7 +114,7 @@ class HouseRulesTest < CoreTest
   end
 
   def test_safety_and_the_date_are_never_judged_otherwise
-    %w[safety.lead time.due time.wipe_off].each do |id|
+    %w[safety.lead time.due time.wipe_off time.level_window].each do |id|
       refute Rhexon::Checks::Judgement.open?(id)
       operation = { "op" => "judge", "check" => id, "as" => "silent", "reason" => "tired of it" }
       assert_match(/neither of safety nor of the date/, refusal {
@@ -151,5 +151,46 @@ class HouseRulesTest < CoreTest
     finding = findings(job("coat varnish brush 8", use: "marine", arris: "eased_3mm"), "use.outdoor_clear").first
     assert_equal [ "note", 12 ], [ finding.level, finding.figures[:renew_months] ]
     assert_empty findings(job("prime primer brush 2", "coat paint brush 2", use: "marine"), "use.outdoor_clear")
+  end
+
+  # --- the air in which it cures
+  NIGHT = [ { "id" => "bench", "daily" => [ { "at" => "07:00", "t_c" => 20, "rh" => 50 },
+                                            { "at" => "18:00", "t_c" => 12, "rh" => 60 } ] } ].freeze
+  LOFT = { "id" => "loft", "climate" => [ { "t_c" => 18, "rh" => 50, "air" => "ordinary" } ] }.freeze
+
+  def test_acid_catalysed_in_a_cold_night_is_told_and_dries_elsewhere
+    told = ->(product, *rooms) { job("coat #{product} spray 2", shop: { "rooms" => NIGHT + rooms }) }
+    alone = told.("catalysed")
+    assert_equal %w[caution], levels(alone, "climate.air")
+    assert_empty labels(alone, "climate.air")
+    with_loft = told.("catalysed", LOFT)
+    assert_equal [ "Let it dry in the loft" ], labels(with_loft, "climate.air")
+    assert_empty levels(remedied(with_loft, "climate.air"), "climate.air")
+    assert_empty levels(told.("lacquer"), "climate.air"), "no other film minds a cold night"
+  end
+
+  def test_a_film_that_cures_by_damp_is_told_where_there_is_none
+    damp = { "id" => "damp", "name" => "Damp-cured", "class" => "solvent_two_part", "moisture_cure" => true }
+    shelf = products + [ damp ]
+    told = ->(rh) { levels(plan(piece(document(coat("s1", product: "damp"))), products: shelf, rh: rh), "climate.air") }
+    assert_equal [ %w[caution], [] ], [ told.(25), told.(40) ]
+  end
+
+  # --- dust
+  # Coated 7:40 to 7:46, dust-safe some 12 min later: sanded at 7:50 it has nibs, at 8:30 not.
+  def test_sanding_beside_a_wet_film_is_told_from_the_log
+    beside = ->(clock) {
+      log = [ [ "a/s1/1/show", "07:40", "07:46" ], [ "b/s1/1/show", clock, clock.succ ] ].flat_map do |pass, from, to|
+        [ [ "started", from ], [ "done", to ] ].map do |kind, at|
+          { "kind" => kind, "pass" => pass, "at" => "2026-11-23T#{at}+01:00" }
+        end
+      end
+      sanded = piece(document(step("s1", "sand", grits: [ "P120" ])), id: "b")
+      made = plan(piece(document(coat("s1", coats: 2)), id: "a"), sanded, log: log, now: "2026-11-23T09:00+01:00")
+      findings(made, "dust.together", "a")
+    }
+    told = beside.("07:50").first
+    assert_equal [ "caution", [ "Denib it" ] ], [ told.level, told.remedies.map(&:label) ]
+    assert_empty beside.("08:30")
   end
 end

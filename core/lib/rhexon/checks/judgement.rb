@@ -17,7 +17,7 @@ module Rhexon
       # @return [Boolean]
       def open?(id) = !id.start_with?("safety.") && !FIXED.include?(id)
 
-      FIXED = %w[time.due time.wipe_off].freeze
+      FIXED = %w[time.due time.wipe_off time.level_window].freeze
       private_constant :FIXED
 
       # @param finding [Finding]

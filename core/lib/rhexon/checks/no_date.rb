@@ -5,7 +5,7 @@ module Rhexon
     module NoDate
       module_function
 
-      # @return [Array<Finding>] time.due, or time.wipe_off where that is what cannot be kept
+      # @return [Array<Finding>] time.due, or time.wipe_off or time.level_window where that is what cannot be kept
       def findings(context)
         block = context.plan.build.blocked[context.piece.id] or return []
         why = WHY.fetch(block.constraint)
@@ -14,11 +14,19 @@ module Rhexon
         sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. " \
                    "#{why}#{send(told, context, step) if told}."
         finding = context.finding(
-          step["wipe_off"] && block.constraint == "hard_window" ? "time.wipe_off" : "time.due", "stop",
+          id(step, block.constraint), "stop",
           "No date can be given", sentence, figures: { constraint: block.constraint },
           remedies: WaysOut.new(context, step).for(block.constraint)
         )
         [ finding.tap { |named| named.step = step["id"] } ]
+      end
+
+      # Which window it is that cannot be kept.
+      def id(step, constraint)
+        return "time.due" unless constraint == "hard_window"
+        return "time.wipe_off" if step["wipe_off"]
+
+        step["while_soft"] ? "time.level_window" : "time.due"
       end
 
       # What the window is, and what has to go into it.
@@ -73,7 +81,7 @@ module Rhexon
         "hard_window" => "Its window is shorter than what has to happen in it",
         "search" => "No place was found for it among the work there is"
       }.freeze
-      private_class_method :too_long, :figures, :pot, :opening
+      private_class_method :id, :too_long, :figures, :pot, :opening
     end
   end
 end

@@ -71,7 +71,8 @@ module Rhexon
         def built(context, coat)
           return if coat["coats"].to_i + BUILDS > 30
 
-          again = { **coat.slice("product", "method", "wet_um", "thinning", "role"), "kind" => "coat", "coats" => BUILDS }
+          again = { **coat.slice("product", "method", "wet_um", "thinning", "role"), "kind" => "coat",
+                    "coats" => BUILDS }
           context.put_before(coat, "Build it up and cut it back",
                              [ again, { "kind" => "level", "aim" => "cut_back", "grits" => [ "P220" ] } ])
         end
