@@ -19,7 +19,7 @@ class DemoTest < ActiveSupport::TestCase
       assert_empty levels.except("Reading desk tops", "Proscenium arch", "Old columns").values.flatten, levels.inspect
       assert_equal %w[caution caution], levels["Proscenium arch"], "tried on no board, and a toner too small to weigh"
       assert_includes levels["Reading desk tops"], "caution"
-      assert_equal %w[stop caution], levels["Old columns"], "a draft: hot lacquer over old paint that nothing has washed"
+      assert_equal %w[stop caution], levels["Old columns"], "hot lacquer over old paint that nothing has washed"
       assert_operator Entry.where(kind: "done").count, :>, 10
       assert_empty Entry.where("happened_at > ?", Time.current)
       assert_operator Shop::Beliefs.for(ShopFloor.new.to_core)["beliefs"].size, :>=, 1
