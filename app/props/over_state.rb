@@ -47,7 +47,8 @@ class OverState
   def tried(lower, upper)
     cells = Board::TriedLooks.known.by_cell.select { |_, record| lies_over?(record["layers"], lower, upper) }.keys
     Cell.where(id: cells.last(4)).includes(:board).order(:id).map do |cell|
-      { board_id: cell.board_id, words: "cell #{cell.label} of #{cell.board.name}" }
+      made = cell.board.made_on.strftime("%-d %b %Y")
+      { board_id: cell.board_id, words: "cell #{cell.label} of #{cell.board.name}, #{made}" }
     end
   end
 

@@ -96,7 +96,7 @@ class ShelfRequestTest < RequestTest
 
   test "the handbook ships with the app" do
     get "/handbook/cuts"
-    assert_equal [ "cuts", 7 ], [ props["chapter"], props["chapters"].size ]
+    assert_equal [ "cuts", 8 ], [ props["chapter"], props["chapters"].size ]
     assert_includes props["html"], 'id="thin"'
   end
 

@@ -13,6 +13,7 @@ const FACTS: Record<WoodFact, [string, string]> = {
   knots: ["knotty", "no knots"],
   oily: ["oily", "not oily"],
   spots: ["blotches", "takes stain evenly"],
+  silica: ["holds silica", "no silica"],
 }
 const NAMES = Object.keys(FACTS) as WoodFact[]
 

@@ -22,7 +22,7 @@ export type Operation =
   | { op: "all"; operations: Operation[] }
 
 /** What a batch of timber may be unlike its kind. */
-export type WoodFact = "tannin" | "knots" | "oily" | "spots"
+export type WoodFact = "tannin" | "knots" | "oily" | "spots" | "silica"
 export type Timber = {
   id: number
   name: string

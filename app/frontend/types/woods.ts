@@ -18,6 +18,6 @@ export const WOODS: Record<string, Wood> = {
   oak: { pale: "#c8ae8f", mean: "#bd9f80", dark: "#b18e6e", grain: "open", figure: "ring", facts: ["tannin"] },
   pine: { pale: "#e9cfab", mean: "#e2c39c", dark: "#d9b085", grain: "closed", figure: "conifer", facts: ["knots", "spots"] },
   sycamore: { pale: "#e4d4bc", mean: "#dfcab1", dark: "#d6bd9f", grain: "closed", figure: "flecked", facts: ["spots"] },
-  teak: { pale: "#b48f69", mean: "#a7805d", dark: "#976f4f", grain: "open", figure: "ring", facts: ["oily"] },
+  teak: { pale: "#b48f69", mean: "#a7805d", dark: "#976f4f", grain: "open", figure: "ring", facts: ["oily", "silica"] },
   walnut: { pale: "#967c66", mean: "#826956", dark: "#6e5748", grain: "semi_open", figure: "diffuse", facts: ["tannin"] },
 }

@@ -75,6 +75,17 @@ class CautionsTest < CoreTest
     assert_includes both["s2"], "booth_filters"
   end
 
+  def test_dust_of_bare_wood_that_holds_silica_says_so
+    named = ->(wood, *before) {
+      steps = [ *before, step("s9", "sand", grits: [ "P120" ]) ]
+      made = plan(piece(document(*steps)).merge("wood" => wood))
+      Rhexon::Picture::Sheet.new(made, "top").rows.last.cautions.map(&:id)
+    }
+    assert_equal %w[silica dust], named.("teak")
+    assert_equal %w[dust], named.("oak")
+    refute_includes named.("teak", coat("s1", product: "varnish", method: "brush", wet_um: 85)), "silica"
+  end
+
   def test_no_sentence_says_that_something_is_safe
     texts = Rhexon::Reference.cautions.cautions.map { |row| row["text"] }
     refute_match(/\bis safe\b|\bsafely\b|no danger/i, texts.join(" "))

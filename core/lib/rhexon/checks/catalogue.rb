@@ -4,6 +4,9 @@ module Rhexon
     # findings.
     module Catalogue
       LEVELS = %w[stop caution note].freeze
+      # What is lost, the gravest first: people, the piece, work of hands, material, the date. A part of the catalogue
+      # by the first word of its ids.
+      LOSSES = %w[safety bond colour film pore use repair climate dust rub prep mask mix stock time].freeze
 
       module_function
 
@@ -12,7 +15,7 @@ module Rhexon
 
       # @param plan [Planning::Plan]
       # @param piece_id [String]
-      # @return [Array<Finding>] stops first, then in working order; checked once for a plan
+      # @return [Array<Finding>] stops first, then by what is lost, then in working order; checked once for a plan
       def findings(plan, piece_id) = sorted(plan, piece_id).first
 
       # What the shop or the schedule does not want to hear of, with its reason.
@@ -42,7 +45,10 @@ module Rhexon
         order = context.document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
         found = rules.flat_map { |rule| rule.call(context) }.map { |finding| Judgement.of(finding, context.piece) }
         found.sort_by do |finding|
-          [ LEVELS.index(finding.level), order.fetch(finding.step, 99), finding.id, finding.pass.to_s ]
+          [
+            LEVELS.index(finding.level), LOSSES.index(finding.id[/\A\w+/]) || LOSSES.size,
+            order.fetch(finding.step, 99), finding.id, finding.pass.to_s
+          ]
         end
       end
       private_class_method :check

@@ -5,9 +5,10 @@ module Rhexon
     # @!attribute uptake      [Float] how greedily it drinks stain; 1 for the mean
     # @!attribute spots, tannin, knots, oily [Boolean] known to blotch; holds tannin; holds resinous knots; holds oils
     #   that keep varnish from hardening
+    # @!attribute silica      [Boolean] its dust holds silica
     # @!attribute read        [Boolean] read on a board, not taken from the table of species
     # @!attribute drift       [Hash{String=>Array<Float>}] L*a*b* that light adds: "30d", "2y"
-    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :oily, :read, :drift,
+    Wood = Struct.new(:species, :board, :reflectance, :uptake, :spots, :tannin, :knots, :oily, :silica, :read, :drift,
                       keyword_init: true) do
       self::BOARDS = { "pale" => "pale", "mean" => "lab", "dark" => "dark" }.freeze
 
@@ -96,7 +97,7 @@ module Rhexon
         def made(species, board, reflectance, record, read)
           new(species: species, board: board, reflectance: reflectance.freeze, uptake: record["uptake"] || 1.0,
               spots: record["spots"] || false, tannin: record["tannin"] || false, knots: record["knots"] || false,
-              oily: record["oily"] || false, read: read,
+              oily: record["oily"] || false, silica: record["silica"] || false, read: read,
               drift: { "30d" => record["drift_30d"], "2y" => record["drift_2y"] }.compact.freeze).freeze
         end
 
@@ -110,7 +111,7 @@ module Rhexon
       end
 
       # What a batch of timber may be unlike its kind.
-      self::FACTS = %w[tannin knots oily spots].freeze
+      self::FACTS = %w[tannin knots oily spots silica].freeze
 
       # The same wood, as a batch of it is.
       # @param facts [Hash{String=>Boolean}, nil] of FACTS

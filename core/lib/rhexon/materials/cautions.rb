@@ -14,7 +14,7 @@ module Rhexon
       # @param method [String, nil]
       # @param work [Hash] what is known of the work: :kind, :way, and of its surroundings :dust (it raises dust), :into
       #   (Array of Product that is left on the face and has not cured, where dust is made of it), :booth (Array of
-      #   Product sprayed in the same room these days)
+      #   Product sprayed in the same room these days), :silica (the dust is of wood that holds it)
       # @return [Array<Caution>] the gravest first
       def for(product, method, **work)
         facts = { **of(product), "method" => method, "kind" => work[:kind], "way" => work[:way] }
@@ -47,7 +47,7 @@ module Rhexon
 
       def applies?(row, facts, work)
         return false unless fits?(row["when"] || {}, facts)
-        return false if row["dust"] && !work[:dust]
+        return false if (row["dust"] && !work[:dust]) || (row["silica"] && !work[:silica])
 
         meets?(row["into"], work[:into]) && meets?(row["booth"], work[:booth])
       end

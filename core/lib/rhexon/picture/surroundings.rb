@@ -18,11 +18,17 @@ module Rhexon
       def cautions
         dust = @pass.abrasion?
         Materials::Cautions.for((@pass.product if @pass.leaves_something?), @pass.method, kind: @pass.kind,
-                                way: @pass.step["way"], dust: dust, into: dust ? uncured : [],
+                                way: @pass.step["way"], dust: dust, into: dust ? uncured : [], silica: dust && silica?,
                                 booth: @pass.method == "spray" ? sprayed : [])
       end
 
       private
+
+      # Bare wood whose dust holds silica.
+      def silica?
+        face = @pass.faces.first
+        (@moment.nil? || @moment.before.bare?) && @pass.piece.timber(face)&.silica == true
+      end
 
       # Products of the film that is rubbed, as long as they have not cured.
       def uncured

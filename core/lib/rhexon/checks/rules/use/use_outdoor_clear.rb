@@ -22,8 +22,20 @@ module Rhexon
             "use.outdoor_clear", "note", "Clear film in the sun",
             "Sun goes through #{top.product.name} and breaks up the wood it holds on: look every spring, and lay a " \
             "fresh coat on every #{months} months, before it opens (an estimate). Pigment would keep the sun off.",
-            placement: top.placements.last, figures: { renew_months: months }
+            placement: top.placements.last, figures: { renew_months: months }, remedies: [ pigmented(context, top) ]
           )
+        end
+
+        # Pigment of the shelf that bears the weather, is laid on the same way and holds on what is below.
+        def pigmented(context, top)
+          below = context.course.laid.take_while { |one| !one.equal?(top) }.reverse.find(&:lays?)
+          paint = context.shelf.find do |product|
+            product.film? && product.colour == "pigmented" && product.role != "primer" &&
+              Schedule::Kinds.methods(top.step["kind"], product).include?(top.step["method"]) &&
+              Materials::Resistance.lacking("marine", product).empty? && context.holds?(below&.product, product)
+          end
+          paint && !top.begun? && context.change(top.placements.last, "Use #{paint.name} on top",
+                                                 Alternatives.swap(top.step, paint)["set"])
         end
       end
     end
