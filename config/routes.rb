@@ -26,6 +26,9 @@ Rails.application.routes.draw do
 
   resources :pieces, only: %i[index new create edit update] do
     resources :photos, only: :index, module: :pieces
+    resource :proposals, only: %i[show create], path: "ways", module: :pieces do
+      resource :choice, only: :create, module: :proposals
+    end
     resource :schedule, only: :show do
       scope module: :schedules do
         resource :preview, only: :create, path: "what_if"

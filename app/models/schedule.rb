@@ -64,6 +64,16 @@ class Schedule < ApplicationRecord
     end
   end
 
+  # A way that was proposed becomes the schedule.
+  # @param system [String] its id
+  # @return [Revision]
+  def propose!(document, system, name)
+    locked do
+      checked = Rhexon::Schedule::Document.check!(document, fillers: Shelf.fillers)
+      advance!(fits!(checked), { "op" => "propose", "system" => system }, "Chose: #{name}")
+    end
+  end
+
   # @raise [Rhexon::InvalidInput] when there is nothing to undo
   def undo!
     locked do

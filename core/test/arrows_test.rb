@@ -18,6 +18,7 @@ class ArrowsTest < CoreTest
     %w[boards proposals],
     %w[chance checks],
     %w[compare],
+    %w[systems],
     %w[picture]
   ].freeze
   # What stands beside the rooms: units, zones, typed amounts, schemas, data and errors, known to all and knowing none.

@@ -33,6 +33,7 @@ class EveryRouteTest < RequestTest
       "PATCH /jobs/:id" => [ { client: "A", place: "B", air_there: "20 50", due_on: "2026-12-24", closed: false } ],
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", wood_like: "oak", timber_id: nil, use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
+      "POST /pieces/:piece_id/ways" => [ { wish: wish }, { wish: {} } ], "POST /pieces/:piece_id/ways/choice" => [ { wish: wish, system: "hardwax_oil" } ],
       "POST /pieces/:piece_id/schedule/ahead" => operations.map { |operation| { operation: operation, face: "top", base: @piece.schedule.head.number } },
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
       "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },
@@ -154,6 +155,8 @@ class EveryRouteTest < RequestTest
       }.map { |verb| [ verb, path ] } unless path.start_with?("/rails", "/*") || path == "*path"
     end.flatten(1).uniq
   end
+
+  def wish = { sheen: [ 10, 40 ], pores: "open", opaque: false, pale: false, gear: %w[brush wipe], odour: 3, skill: 2, repair: true, due: "2026-12-24T12:00:00Z", weights: { date: 3 } }
 
   def timber = { name: "Batch 7", wood: "oak", facts: { tannin: false }, words: "tried with vinegar" }
 

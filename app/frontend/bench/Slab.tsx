@@ -93,7 +93,9 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
           className="ui-button w-full"
           data-size="bench"
           disabled={!canStart}
-          onClick={() => (fresh.length || against.length ? setReading(true) : start(next_row))}
+          onClick={() =>
+            fresh.length || against.some(({ level }) => level === "stop") ? setReading(true) : start(next_row)
+          }
         >
           Start {next_row.kind === "look" ? "the look" : lowerFirst(next_row.words)}
         </button>

@@ -178,7 +178,7 @@ function Screen(props: SchedulePage) {
         <div className="schedule-main">
           <div ref={holder} className="min-w-0">
             {sheet.rows.length === 0 ? (
-              <EmptySchedule onAdd={() => setAdding(true)} />
+              <EmptySchedule piece={piece.id} onAdd={() => setAdding(true)} />
             ) : table ? (
               <SheetTable sheet={sheet} />
             ) : (

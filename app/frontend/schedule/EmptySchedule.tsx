@@ -1,5 +1,7 @@
-/** A schedule without steps teaches its first one. */
-export function EmptySchedule({ onAdd }: { onAdd: () => void }) {
+import { Link } from "@inertiajs/react"
+
+/** A schedule without steps shows the way to one, and teaches its first step. */
+export function EmptySchedule({ piece, onAdd }: { piece: number; onAdd: () => void }) {
   return (
     <section className="ui-empty surface-lit">
       <h2 className="panel-title">No steps yet</h2>
@@ -7,9 +9,14 @@ export function EmptySchedule({ onAdd }: { onAdd: () => void }) {
         Begin as at the bench: sand the bare wood, raise the grain if water goes on, colour, seal, build. Each step is
         planned into the shop's hours as soon as it is there, and the film grows in this place.
       </p>
-      <button type="button" className="ui-tape mt-4" onClick={onAdd}>
-        Add the first step <span className="text-fine">N</span>
-      </button>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <Link href={`/pieces/${piece}/ways`} className="ui-tape">
+          See which ways would do
+        </Link>
+        <button type="button" className="ui-button" data-size="bench" onClick={onAdd}>
+          Add the first step <span className="text-fine">N</span>
+        </button>
+      </div>
       <p className="text-second mt-4">Or promote a cell of a sample board: its layers become the steps.</p>
     </section>
   )

@@ -29,7 +29,8 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("rules")}>
               House rules
             </DropdownMenu.Item>
-            <Place to={`/pieces/compare?piece=${piece.id}`}>Compare with other ways</Place>
+            <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>
+            <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
             {schedule.origin && (
               <Place to={`/boards/${schedule.origin.board_id}`}>
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}

@@ -21,6 +21,20 @@ export type Operation =
   | { op: "judge"; check: string; as: Ruling["as"] | null; reason?: string }
   | { op: "all"; operations: Operation[] }
 
+/** What a piece is wished to be, and within which limits; what is left out is open. */
+export type Wish = {
+  sheen?: [number, number] | null
+  pores?: "open" | "closed" | null
+  opaque?: boolean | null
+  pale?: boolean | null
+  gear?: string[] | null
+  odour?: number | null
+  skill?: number | null
+  repair?: boolean | null
+  due?: string | null
+  weights?: Record<string, number> | null
+}
+
 /** What a batch of timber may be unlike its kind. */
 export type WoodFact = "tannin" | "knots" | "oily" | "spots" | "silica"
 export type Timber = {

@@ -3,11 +3,12 @@ require "json"
 module Rhexon
   # The core from a shell: JSON in, JSON out. Exit status 0, or 2 with one sentence on standard error.
   class CLI
-    USAGE = "Usage: rhexon plan|check|mix|cut|colour difference|colour predict|board effects [FILE.json]   (without " \
-            "FILE: standard input)".freeze
+    USAGE = "Usage: rhexon plan|check|propose|mix|cut|colour difference|colour predict|board effects [FILE.json]   " \
+            "(without FILE: standard input)".freeze
     # Command and the format of its input.
     COMMANDS = {
-      "plan" => "rhexon-shop/1", "check" => "rhexon-shop/1", "mix" => "rhexon-mix/1", "cut" => "rhexon-cut/1",
+      "plan" => "rhexon-shop/1", "check" => "rhexon-shop/1", "propose" => "a shop, a piece and a wish",
+      "mix" => "rhexon-mix/1", "cut" => "rhexon-cut/1",
       "colour difference" => "two colours", "colour predict" => "a wood and its steps",
       "board effects" => "a board's runs"
     }.freeze
@@ -38,6 +39,7 @@ module Rhexon
       case command
       when "plan" then Picture::Report.new(plan(json)).to_h
       when "check" then findings(plan(json))
+      when "propose" then Systems::Request.propose(json)
       when "mix" then Mixing::Request.mix(json)
       when "cut" then Mixing::Request.cut(json)
       when "colour difference" then Boards::LookRequest.difference(json)

@@ -1,0 +1,4 @@
+# What is proposed, and what fell out.
+class ProposalsAnswerSerializer < ApplicationSerializer
+  fields proposals: "Proposal[]", fallen: "Array<{ name: string; reason: string }>", late: :boolean
+end

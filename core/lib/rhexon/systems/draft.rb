@@ -1,0 +1,124 @@
+module Rhexon
+  module Systems
+    # The steps of a system for a piece, before anything is reckoned: what an old finish asks, filler, what is laid on.
+    class Draft
+      # @param system [System]
+      # @param piece [Planning::Piece]
+      # @param wish [Wish]
+      # @param shelf [Shelf]
+      # @param shop [Planning::Shop]
+      def initialize(system, piece, wish, shelf, shop)
+        @system = system
+        @piece = piece
+        @wish = wish
+        @shelf = shelf
+        @shop = shop
+      end
+
+      # What each of the system's layers is laid on with.
+      # @return [Array<Array(Materials::Product, String)>] nil for work that lays nothing on, and where there is nothing
+      def picks = @picks ||= @system.lays.map { |laid| laid["class"] && @shelf.for(laid) }
+
+      # @return [Boolean] there is something for all of it
+      def whole? = @system.lays.zip(picks).none? { |laid, pick| laid["class"] && pick.nil? }
+
+      # @return [Array<Hash>] steps from an old finish up to the last that is laid on, without preparing bare wood
+      def laid = numbered([ *found_work, *filled, *layers ])
+
+      # @param steps [Array<Hash>]
+      # @return [Array<Hash>] with ids in their order, each in the room that is used for it
+      def numbered(steps)
+        steps.each_with_index.map { |step, index| { **places(step), **step, "id" => "s#{index + 1}" } }
+      end
+
+      # Bare wood, or wood that will be.
+      def bare? = !coated? || @system.strips?
+
+      # Water goes straight on wood that stands up.
+      def raises?
+        @system.lays.first["raise"] && @piece.use != "floor" && filled.empty? &&
+          @piece.faces.keys.none? { |id| @piece.wood(id).start_with?("mdf") }
+      end
+
+      private
+
+      # Floors lie where they lie.
+      def places(step)
+        return {} if @piece.use == "floor"
+
+        lays = Work::Steps.lays?(step)
+        use = lays ? laying_room(step) : ("sand" if Work::Kind.find(step["kind"]).abrades?)
+        { "room" => use && @shop.room_for(use), "dry_room" => (@shop.room_for("dry") if lays) }.compact
+      end
+
+      def laying_room(step) = step["method"] == "spray" ? "spray" : "finish"
+
+      def coated? = @piece.faces.each_value.any? { |face| %w[coated unknown].include?(face.dig("found", "is")) }
+
+      # An old finish goes off, or is washed, scuffed and locked under dewaxed shellac.
+      def found_work
+        return [] unless coated?
+        return [ { "kind" => "strip", "way" => "scraping" } ] if @system.strips?
+
+        [ { "kind" => "clean", "way" => "wash" }, { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] },
+          *locked ]
+      end
+
+      # What melts into what is there needs nothing in between.
+      def locked
+        return [] if melts_in?
+
+        product, way = @shelf.barrier
+        product ? [ coat(product, way, "role" => "barrier", "coats" => 1) ] : []
+      end
+
+      def melts_in?
+        families = @piece.faces.each_value.filter_map { |face| face.dig("found", "family") }.uniq
+        laid = picks.compact.map(&:first)
+        families.one? && laid.first.family == families.first &&
+          laid.none? { |product| Materials::Pairs.refused(Work::Start.stand_in(families.first), product) }
+      end
+
+      def open? = @piece.faces.keys.any? { |id| @piece.shown?(id) && @piece.wood(id) != "closed" }
+
+      def filled
+        return [] unless @wish.pores == "closed" && open? && bare?
+
+        first, way = picks.compact.first
+        { "filler" => -> { by_filler(first) }, "slurry" => -> { by_slurry(first, way) } }[@system.fills]&.call || []
+      end
+
+      def by_filler(first)
+        filler = @shelf.filler(first.waterborne?) or return []
+        [ { "kind" => "fill", "product" => filler.id, "method" => Schedule::Kinds.methods("fill", filler).first,
+            "coats" => 2 }, { "kind" => "sand", "grits" => [ "P220" ] } ]
+      end
+
+      def by_slurry(product, way)
+        ways = Schedule::Kinds.methods("fill", product)
+        [ { "kind" => "fill", "way" => "slurry", "product" => product.id, "grits" => [ "P400" ], "coats" => 2,
+            "method" => ways.include?(way) ? way : ways.first } ]
+      end
+
+      def layers
+        @system.lays.zip(picks).map do |laid, (product, way)|
+          case laid["do"]
+          when "coat" then coat(product, way, "role" => laid["role"] || "top", "coats" => first_guess(laid))
+          when "rub" then { "kind" => "rub_out", "grits" => [ rubs ] }
+          else { "kind" => laid["do"], "product" => product.id, "method" => way, "coats" => laid["coats"] }.compact
+          end
+        end
+      end
+
+      def coat(product, way, fields)
+        { "kind" => "coat", "product" => product.id, "method" => way, "wet_um" => product.wet_um(way).value,
+          "coats_a_day" => @system.coats_a_day, **fields }.compact
+      end
+
+      def first_guess(laid) = laid["coats"] == "film" ? laid["least"] || 2 : laid["coats"]
+
+      # What takes the shine off an even film: wool, or the finest pad where the house has no wool.
+      def rubs = @shop.rubs(@piece).map(&:to_s).include?("wool-0000") ? "wool-0000" : "pad-fine"
+    end
+  end
+end

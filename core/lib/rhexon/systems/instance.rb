@@ -1,0 +1,153 @@
+module Rhexon
+  module Systems
+    # A system made for one piece: products, prepared wood, coats for the film its use asks for, pores and sheen as
+    # they are wished, planned into the shop and mended until no check stops it.
+    class Instance
+      # Film is built with so much to spare.
+      MARGIN = 1.1
+      MOST_COATS = 30
+      # Mendings tried at most.
+      ROUNDS = 5
+      # Of cautions these are mended too; the others are told.
+      MENDED = /\A(bond|pore|prep|film\.too_thin|film\.foggy|colour\.blotch)/
+      private_constant :MENDED
+
+      # @return [String, nil] why it fell out; nil: it did not
+      attr_reader :reason, :system, :plan
+
+      # @param system [System]
+      # @param base [Planning::Plan] of the shop with the piece, and what is to buy
+      # @param shelf [Shelf]
+      def initialize(system, base, piece_id, wish, shelf)
+        @system = system
+        @base = base
+        @id = piece_id
+        @piece = base.piece(piece_id)
+        @wish = wish
+        @shelf = shelf
+        @draft = Draft.new(system, @piece, wish, shelf, base.shop)
+      end
+
+      # @return [Instance, nil] self; nil where it fell out
+      def make
+        return fell("nothing to lay it on with") unless @draft.whole?
+
+        build and mended
+      end
+
+      # @return [Array<Materials::Product>] what is not on the shelf
+      def bought
+        products = document["steps"].filter_map { |step| @base.shop.products[step["product"]] }.uniq
+        products.select { |product| @shelf.bought?(product) }
+      end
+
+      def document = plan.piece(@id).schedule
+
+      private
+
+      def fell(reason)
+        @reason = reason
+        nil
+      end
+
+      def steps = document["steps"]
+
+      def build
+        laid = @draft.laid
+        planned(laid) or return
+        planned(@draft.numbered([ *prepared, *laid ])) or return
+        enough_film or return
+        rubbed
+        true
+      end
+
+      # @return [Planning::Plan, nil] with these steps, placed among the other work; nil where they cannot be
+      def planned(steps)
+        record = @base.shop.record_of(@id).merge("schedule" => @piece.schedule.merge("steps" => steps))
+        made = Search::Planner.around(@base, record)
+        return fell("it cannot be planned") unless made&.build&.ready&.fetch(@id, nil)
+
+        @plan = made
+      rescue InvalidInput => refusal
+        fell(refusal.message.delete_suffix("."))
+      end
+
+      # The same, or all as it was.
+      def tried(steps)
+        before = @plan
+        planned(steps) || (@plan = before) && nil
+      end
+
+      # Sanded by what follows, and the grain raised under water.
+      def prepared
+        return [] unless @draft.bare?
+        return [ { "kind" => "sand", "grits" => Reference.new_steps.floor["grits"], "machine" => true } ] if floor?
+
+        sand = Proposals::FreshStep.new(Proposals::Place.new(plan, @id, nil)).of("sand", {}).except("id")
+        return [ sand ] unless @draft.raises?
+
+        [ sand, { "kind" => "raise_grain" }, sand.merge("grits" => sand["grits"].last(1)) ]
+      end
+
+      def floor? = @piece.use == "floor"
+      def final = plan.film(@id, plan.thickest_face(@id)).final
+
+      # As many coats more as the use of the piece lacks.
+      def enough_film
+        laid = @system.lays.reverse.find { |one| one["coats"] == "film" } or return true
+        lacking = Film::MinimumThickness.um(@piece.use, final).to_f * MARGIN - final.total_um
+        each = final.layers.last&.laid_um.to_f
+        lacking.positive? && each.positive? ? more(laid, (lacking / each).ceil) : true
+      end
+
+      def more(laid, coats)
+        product = @draft.picks[@system.lays.index(laid)].first.id
+        step = steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" }
+        return fell("#{step["coats"] + coats} coats") if step["coats"] + coats > MOST_COATS
+
+        planned(steps.map { |one| one.equal?(step) ? one.merge("coats" => one["coats"] + coats) : one })
+      end
+
+      # Rubbed to its sheen where the can does not give it.
+      def rubbed
+        gu = final.sheen_gu
+        return if @wish.sheen.nil? || gu.nil? || gu.between?(*@wish.sheen) || @system.strips?
+        return if steps.any? { |step| step["kind"] == "wax" }
+
+        rungs = Proposals::RubOut.to_sheen(final, @wish.gu, @base.shop.rubs(@piece)) or return
+        rub = { "kind" => "rub_out", "grits" => rungs.map(&:to_s), **wet(rungs) }
+        tried(@draft.numbered([ *steps, rub ]))
+      end
+
+      def wet(rungs)
+        return {} unless rungs.all?(&:paper?)
+
+        top = @draft.picks.compact.last.first
+        { "wet" => true, "lubricant" => top.class_id == "shellac" ? "oil" : "soapy_water" }
+      end
+
+      def mended
+        ROUNDS.times do
+          finding = open_findings.find { |one| one.remedies.any?(&:operation) } or break
+          apply(finding.remedies.find(&:operation)) or break
+        end
+        stop = findings.find { |finding| finding.level == "stop" }
+        stop ? fell(stop.title.sub(/^./, &:downcase)) : self
+      end
+
+      def findings = Checks::Catalogue.findings(plan, @id)
+
+      # A date that is missed is told, not mended: that is what others are proposed for.
+      def open_findings
+        findings.reject { |finding| finding.id == "time.due" || finding.level == "note" }
+          .select { |finding| finding.level == "stop" || MENDED.match?(finding.id) }
+      end
+
+      def apply(remedy)
+        tried(Schedule::Edit.apply(document, remedy.operation)["steps"])
+      rescue InvalidInput
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+require "test_helper"
+require_relative "../good/workshop"
+
+# What is made of a system for a piece: coats for the film, pores, sheen, an old finish, what is to buy.
+class InstanceTest < CoreTest
+  include Workshop
+
+  HAND = %w[brush wipe pad roller].freeze
+
+  def answer(wish = {}, shelf: products, **fields)
+    own = piece({}, wood: fields.delete(:grain) || "closed").merge(fields.transform_keys(&:to_s))
+    own["faces"].first["found"] = own.delete("found") if own["found"]
+    shop = Rhexon::Planning::Shop.new(shop_json(own, products: shelf))
+    Rhexon::Systems::Engine.new(shop, "top", wish.transform_keys(&:to_s)).answer
+  end
+
+  # @return [Array<Hash>] steps of one system, whether it is proposed or made needless by another
+  def steps(system, wish = {}, **fields)
+    found = answer(wish.merge(weights: {}), **fields).proposals.find { |one| one.id == system }
+    assert found, "#{system} is not proposed"
+    found.document["steps"]
+  end
+
+  def coats(steps) = steps.select { |one| one["kind"] == "coat" }.map { |one| [ one["product"], one["coats"] ] }
+
+  # 85 µm wet of 48 % is 40.8 µm. On open grain 16.3, 30.6, 40.8: three coats are 87.7 and reach 65 x 1.1 = 71.5; on
+  # closed grain 22.4 and 36.7 are 59.1 and reach 50 x 1.1 = 55 with two.
+  def test_as_many_coats_as_the_use_asks_for
+    assert_equal [ [ "varnish", 3 ] ],
+                 coats(steps("brushed_varnish", { gear: %w[brush] }, wood: "oak", grain: "open", use: "table_top"))
+    assert_equal [ [ "varnish", 2 ] ],
+                 coats(steps("brushed_varnish", { gear: %w[brush] }, wood: "maple", use: "furniture"))
+  end
+
+  def test_grain_is_raised_under_water_and_not_under_varnish
+    kinds = ->(system) { steps(system, { gear: %w[brush] }, wood: "maple", use: "furniture").map { |one| one["kind"] } }
+    assert_equal %w[sand raise_grain sand coat], kinds.("waterborne_brushed")
+    assert_equal %w[sand coat], kinds.("brushed_varnish")
+  end
+
+  def test_pores_are_filled_where_they_are_wanted_closed
+    filled = steps("brushed_varnish", { gear: HAND, pores: "closed" }, wood: "mahogany", grain: "open", use: "show")
+    assert_equal %w[sand fill sand coat], filled.map { |one| one["kind"] }
+    padded = steps("padded_shellac", { gear: HAND, pores: "closed", sheen: [ 75, 95 ] }, wood: "walnut",
+                                                                                        grain: "semi_open", use: "show")
+    assert_equal "slurry", padded.find { |one| one["kind"] == "fill" }["way"]
+  end
+
+  # Of the shelf where the shelf has the sheen; else a can of that sheen is to buy.
+  def test_the_shelf_comes_first_and_what_it_lacks_is_to_buy
+    made = answer({ gear: %w[spray], sheen: [ 10, 15 ] }, wood: "maple", use: "furniture")
+    lacquer = made.proposals.find { |one| one.id == "sprayed_lacquer" }
+    assert_equal [ [], "flat" ], [ lacquer.bought, lacquer.top.id ]
+    none = answer({ gear: HAND }, shelf: [], wood: "maple", use: "furniture")
+    refute_empty none.proposals
+    assert(none.proposals.all? { |one| one.bought.any? }, "an empty shelf has nothing but what is to buy")
+  end
+
+  def test_an_old_finish_is_washed_scuffed_and_locked_or_melted_into
+    old = { "is" => "unknown", "coats" => 3, "state" => "sound" }
+    over = ->(found, system) {
+      steps(system, { gear: %w[brush spray] }, wood: "walnut", use: "furniture", found: found)
+        .map { |one| one["role"] || one["kind"] }
+    }
+    assert_equal %w[clean level barrier top], over.(old, "brushed_varnish")
+    refute_includes over.(old.merge("family" => "lacquer"), "sprayed_lacquer"), "barrier"
+  end
+
+  def test_a_weight_moves_the_order
+    gear = Rhexon::Systems::Wish::GEAR
+    made = answer({ gear: gear }, wood: "maple", use: "show").proposals
+    first = ->(weights) { answer({ gear: gear, weights: weights }, wood: "maple", use: "show").proposals.first }
+    only = ->(name) { Rhexon::Systems::Wish::WEIGHTS.keys.to_h { |one| [ one, one == name ? 5 : 0 ] } }
+    assert_equal made.map(&:hands_min).min, first.(only.("hours")).hands_min
+    assert_equal made.map(&:odour).min, first.(only.("odour")).odour
+    assert_equal 5, first.(only.("repair")).repair
+  end
+
+  # A shell asks the same.
+  def test_a_shell_proposes
+    asked = { "shop" => shop_json(piece({}).merge("wood" => "maple", "use" => "furniture"), products: products),
+              "wish" => { "gear" => HAND } }
+    out = StringIO.new
+    assert_equal 0, Rhexon::CLI.new(input: StringIO.new(JSON.generate(asked)), output: out).run(%w[propose])
+    told = JSON.parse(out.string)
+    assert_equal "rhexon-proposals/1", told["format"]
+    assert told["proposals"].all? { |one| one["schedule"]["steps"].any? && one["ready_at"] }
+    errors = StringIO.new
+    assert_equal 2, Rhexon::CLI.new(input: StringIO.new("{}"), errors: errors).run(%w[propose])
+    assert_match(/A wish is for a piece of a shop/, errors.string)
+  end
+
+  def test_every_class_of_every_system_is_known_and_laid_on_some_way_it_has
+    Rhexon::Systems::System.all.each do |system|
+      system.lays.select { |laid| laid["class"] }.each do |laid|
+        laid["class"].each { |id| assert Rhexon::Reference.classes.classes.key?(id), "#{system.id}: #{id}" }
+        assert laid["way"].any?, system.id
+      end
+    end
+  end
+end

@@ -1,0 +1,87 @@
+require "test_helper"
+
+class ProposalsTest < RequestTest
+  setup do
+    set_up_shop
+    @piece = make_piece(wood: "oak", use: "table_top")
+  end
+
+  def ask(**wish) = send_json("/pieces/#{@piece.id}/ways", { wish: wish })
+  def ids = answer["proposals"].map { |proposal| proposal["id"] }
+  def fallen = answer["fallen"].to_h { |one| one.values_at("name", "reason") }
+
+  def choose(system, **wish) = send_json("/pieces/#{@piece.id}/ways/choice", { wish: wish, system: system })
+
+  test "the page begins with what is known of the piece" do
+    @piece.update!(sheen_low: 20, sheen_high: 35, pores: "closed")
+    get "/pieces/#{@piece.id}/ways"
+    assert_equal({ "sheen" => [ 20, 35 ], "pores" => "closed", "gear" => %w[brush wipe pad roller] }, props["wish"])
+    assert_equal [ "Desk top", 0, false ], props["piece"].values_at("name", "steps", "begun")
+    assert_equal({ "water" => 3, "alcohol" => 2, "heat" => 2 }, props["asks"])
+  end
+
+  test "ways come with date, hands, film and what they bear, and the others say why not" do
+    ask(gear: %w[brush wipe], sheen: [ 10, 40 ])
+    assert_includes ids, "hardwax_oil"
+    first = answer["proposals"].first
+    assert first.values_at("ready_at", "hands_min", "coats").all?(Integer)
+    assert_operator first["score"], :>=, answer["proposals"].last["score"]
+    assert_equal "no spray gear", fallen["Sprayed lacquer"]
+    assert_equal "not for a table top", fallen["Wax alone"]
+    ask(gear: %w[brush wipe], odour: 1)
+    assert_equal "it smells", fallen["Brushed varnish"]
+  end
+
+  test "a way that is chosen is the schedule, with what is to buy on the shelf's list, and can be undone" do
+    assert_difference(-> { Product.where(maker: "To buy:").count }, 1) { choose("hardwax_oil", gear: %w[wipe brush]) }
+    assert_response :ok
+    schedule = @piece.schedule.reload
+    assert_equal "Chose: Hardwax oil", schedule.head.reason
+    assert_equal %w[sand coat], schedule.steps.map { |step| step["kind"] }
+    assert_equal Product.last.code, schedule.steps.last["product"]
+    assert ShopFloor.new.plan.build.ready[@piece.core_id]
+    assert_no_difference(-> { Product.count }) { choose("hardwax_oil", gear: %w[wipe brush]) }
+    send_json("/pieces/#{@piece.id}/schedule/undo", { face: "top" })
+    send_json("/pieces/#{@piece.id}/schedule/undo", { face: "top" })
+    assert_empty @piece.schedule.reload.steps
+  end
+
+  test "what is not proposed is not chosen, and nothing is kept" do
+    dull = { sheen: [ 90, 95 ] }
+    [ [ "sprayed_lacquer", {} ], [ "magic", {} ], [ nil, {} ], [ "hardwax_oil", dull ] ].each do |id, wish|
+      assert_no_difference([ -> { Product.count }, -> { Revision.count } ]) { choose(id, gear: %w[wipe brush], **wish) }
+      assert_response :unprocessable_entity
+      assert_predicate sentence, :present?
+    end
+  end
+
+  test "nonsense wishes are refused in words" do
+    [ { sheen: [ 1 ] }, { sheen: "matt" }, { gear: [] }, { gear: %w[magic] }, { odour: 9 }, { weights: { luck: 1 } },
+      { due: "tomorrow" }, { pores: "half" } ].each do |wish|
+      ask(**wish)
+      assert_response :unprocessable_entity, wish.inspect
+      assert_predicate sentence, :present?
+    end
+  end
+
+  test "a piece that is begun, or whose job is closed, is told so" do
+    @piece = make_piece(name: "Begun", steps: [ coat("s1", coats: 2) ])
+    log(@piece, "s1/1/top", "done", 2.hours.ago)
+    get "/pieces/#{@piece.id}/ways"
+    assert props["piece"]["begun"]
+    ask(gear: %w[brush])
+    assert_match(/in the log/, sentence)
+    @piece.job.update!(closed_at: Time.current)
+    ask(gear: %w[brush])
+    assert_response :unprocessable_entity
+    assert_predicate sentence, :present?
+  end
+
+  test "two hours to go: the soonest are told, and that they are late" do
+    @piece.job.update!(due_at: 2.hours.from_now)
+    ask(gear: %w[brush wipe])
+    assert answer["late"]
+    assert_equal 3, ids.size
+    assert(fallen.values.any? { |reason| reason.match?(/\Aready .* late\z/) }, "the others are later still")
+  end
+end

@@ -1,0 +1,67 @@
+require "application_system_test_case"
+
+# From a wish to a schedule: the way of somebody who has a table and a date and knows no system.
+class WaysScreenTest < ApplicationSystemTestCase
+  # Counts what a hand touches: presses and fields.
+  def touch(words)
+    @touches = @touches.to_i + 1
+    click_on words
+  end
+
+  def type(field, words)
+    @touches = @touches.to_i + 1
+    fill_in field, with: words
+  end
+
+  test "from a new piece to a planned schedule in a few touches, and undone again" do
+    visit "/pieces/new"
+    type "Client or job", "Quay library"
+    type "Name", "Reading table"
+    type "Wood", "oak"
+    @touches += 1
+    select "a table top", from: "It must stand up to"
+    type "Area, m²", "1600 x 750 mm"
+    touch "Keep it and go to its schedule"
+    assert_text "No steps yet"
+    touch "See which ways would do"
+    assert_selector ".way", minimum: 3, wait: 15
+    assert_accessible
+    first(".way").click_on "Choose"
+    @touches += 1
+    assert_text "Ready to handle", wait: 15
+    assert_selector "[role=option]", minimum: 2
+    piece = Piece.find_by!(name: "Reading table")
+    assert_operator piece.schedule.steps.size, :>=, 2
+    assert_operator @touches, :<=, 10
+    puts "From opening the page to a planned schedule: #{@touches} touches"
+    assert_quiet_console
+  end
+
+  test "wishes answer at once, and what falls out says why" do
+    piece = make_piece(wood: "oak", use: "table_top")
+    piece.faces.first.update!(grain: "open")
+    visit "/pieces/#{piece.id}/schedule"
+    click_on "See which ways would do"
+    assert_selector ".way", minimum: 3, wait: 15
+    assert_text "Sprayed lacquer: no spray gear"
+    check "spray gun"
+    assert_no_text "no spray gear"
+    within("fieldset", text: "hardly any") { click_on "hardly any" }
+    assert_text "Solvent two-part: it smells"
+    within("fieldset", text: "to show") { click_on "closed" }
+    assert_text "Hardwax oil: it leaves pores open"
+    find(".way-name", match: :first).click
+    assert_text(/smell \d of 5, skill \d of 5/)
+    find("summary", text: "What counts").click
+    assert_accessible
+    assert_quiet_console
+  end
+
+  test "a piece that is begun is told what to do instead" do
+    piece = make_piece(steps: [ coat("s1", coats: 2) ])
+    log(piece, "s1/1/top", "done", 3.hours.ago)
+    visit "/pieces/#{piece.id}/ways"
+    assert_text "Work on it is begun"
+    assert_accessible
+  end
+end
