@@ -39,7 +39,14 @@ export function PatchDrawing({ patch }: { patch: Patch }) {
   const path = (points: [number, number][], up = 0) => points.map(([mm, y]) => `${x(mm)},${y - up}`).join(" ")
   return (
     <svg viewBox={`0 0 ${WIDTH} 148`} className="patch-drawing" role="img" aria-label={patch.words}>
-      <circle cx={PLAN.x} cy={PLAN.y} r={PLAN.r} fill="var(--wet)" stroke="var(--tape-ink)" strokeDasharray="4 3" />
+      <circle
+        cx={PLAN.x}
+        cy={PLAN.y}
+        r={PLAN.r}
+        fill="var(--wet)"
+        stroke={patch.blends ? "var(--tape-ink)" : "var(--stop)"}
+        strokeDasharray="4 3"
+      />
       <circle cx={PLAN.x} cy={PLAN.y} r={plan(patch.cut_mm / 2)} fill="var(--clear-2)" stroke="var(--film-line)" />
       {[...steps].reverse().map((step) => (
         <circle
