@@ -59,7 +59,6 @@ class JudgementScreenTest < ApplicationSystemTestCase
     click_on "Keep the change"
     assert_text "Caution: thin for its use", wait: 10
     assert_no_text "Colour out of the wood"
-    assert_quiet_console
   end
 
   test "a spot on a film that does not dissolve again is foreseen as rings" do
