@@ -9,8 +9,8 @@ class ProposalsState
 
   # @return [Hash] of rhexon-wish/1: what the piece's page says, and the gear of the shop
   def first_wish
-    { "sheen" => [ @piece.sheen_low, @piece.sheen_high ].compact.presence, "pores" => @piece.pores,
-      "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)), "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
+    { "lab" => @piece.target_lab, "sheen" => [ @piece.sheen_low, @piece.sheen_high ].compact.presence,
+      "pores" => @piece.pores, "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)), "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
   end
 
   # @return [Hash] ProposalsAnswer
@@ -30,13 +30,16 @@ class ProposalsState
   def page
     { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, count: @piece.count, use: @piece.use,
                client: @piece.job.client, due: @piece.job.due_at && @piece.job.due_at.to_i / 60,
-               steps: @piece.schedule.steps.size, begun: Entry.standing_passes(@piece).any? },
+               steps: @piece.schedule.steps.size, begun: Entry.standing_passes(@piece).any?,
+               target_hex: @piece.target_lab && Rhexon::Colour::Lab.hex(@piece.target_lab) },
       zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60, wish: @wish,
       weights: Rhexon::Systems::Wish::WEIGHTS, asks: Rhexon::Materials::Resistance.asks(@piece.use),
       measures: Rhexon::Reference.uses.words.to_h }
   end
 
   private
+
+  attr_reader :wish
 
   def floor = @floor ||= ShopFloor.new
 
@@ -48,7 +51,8 @@ class ProposalsState
   def answer = @answer ||= Rhexon::Systems::Engine.new(shop, @piece.core_id, @wish).answer
 
   def told
-    { proposals: answer.proposals.map { |one| ProposalSerializer.new(one, params: { ranking: answer.ranking }).to_h },
+    params = { ranking: answer.ranking, lab: wish["lab"] }
+    { proposals: answer.proposals.map { |one| ProposalSerializer.new(one, params: params).to_h },
       fallen: answer.fallen.map { |one| { name: one.system.name, reason: one.reason } }, late: answer.late }
   end
 end

@@ -6,7 +6,9 @@ class ProposalSerializer < ApplicationSerializer
          repair: :number, bears: "Record<string, number>", lacks: "Record<string, number>",
          renewed_after_months: [ :number, NULLABLE ]
   typelize score: "number", to_buy: "string[]", look_hex: "string | null", film: "Array<[number, number]>",
-           against: "Against[]", steps: "string[]"
+           against: "Against[]", steps: "string[]", delta_e: "number | null"
+  # From the wanted colour.
+  attribute(:delta_e) { |proposal| proposal.delta_e(params[:lab])&.round(1) }
   attribute(:score) { |proposal| params[:ranking].score(proposal).round(3) }
   attribute(:to_buy) { |proposal| proposal.bought.map(&:name) }
   attribute(:look_hex) { |proposal| proposal.look&.hex }

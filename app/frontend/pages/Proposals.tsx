@@ -62,7 +62,12 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
         </div>
       </PageHead>
       <div className="ways-grid">
-        <Wishes wish={wish} weights={weights} onWish={(change) => setWish({ ...wish, ...change })} />
+        <Wishes
+          wish={wish}
+          wanted={first.lab ?? null}
+          weights={weights}
+          onWish={(change) => setWish({ ...wish, ...change })}
+        />
         <section aria-label="What is proposed" aria-live="polite" aria-busy={!answer}>
           <ErrorText reason={refused ?? error} />
           {piece.begun && (
@@ -86,6 +91,7 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
                 clock={clock}
                 currency={currency}
                 asks={asks}
+                target={wish.lab ? piece.target_hex : null}
                 open={open === proposal.id}
                 busy={busy}
                 onOpen={() => setOpen(open === proposal.id ? null : proposal.id)}

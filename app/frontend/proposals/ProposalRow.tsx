@@ -17,6 +17,8 @@ type Props = {
   clock: Clock
   currency: string
   asks: Record<string, number>
+  /** The wanted colour beside what is reckoned. */
+  target: string | null
   open: boolean
   busy: boolean
   onOpen: () => void
@@ -24,14 +26,16 @@ type Props = {
 }
 
 /** One way: its look, its film on the clock that all share, when and for how much, and what it bears. */
-export function ProposalRow({ proposal, clock, currency, asks, open, busy, onOpen, onChoose }: Props) {
+export function ProposalRow({ proposal, clock, currency, asks, target, open, busy, onOpen, onChoose }: Props) {
   const { film } = useMeasures()
   const late = clock.due !== null && proposal.ready_at > clock.due
   return (
     <li className="way" data-open={open || undefined}>
       <div className="way-line">
         <button type="button" className="way-name" aria-expanded={open} onClick={onOpen}>
-          <span className="way-swatch" style={{ background: proposal.look_hex ?? "transparent" }} aria-hidden="true" />
+          <span className="way-swatch" style={{ background: proposal.look_hex ?? "transparent" }} aria-hidden="true">
+            {target && <span style={{ background: target }} />}
+          </span>
           <span>
             <b>{proposal.name}</b>
             <span className="text-second text-fine block">
@@ -85,6 +89,7 @@ export function ProposalRow({ proposal, clock, currency, asks, open, busy, onOpe
                 `mends ${proposal.repair} of 5`,
                 proposal.sheen_gu !== null && `${Math.round(proposal.sheen_gu)} GU`,
                 `pores ${proposal.pores}`,
+                proposal.delta_e !== null && `ΔE ${proposal.delta_e} from the wanted colour (the lower swatch)`,
               ]
                 .filter(Boolean)
                 .join(", ")}

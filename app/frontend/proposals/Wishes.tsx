@@ -39,13 +39,19 @@ const COUNTS: Record<string, string> = {
   repair: "mending by spots",
 }
 
-type Props = { wish: Wish; weights: Record<string, number>; onWish: (change: Partial<Wish>) => void }
+type Props = {
+  wish: Wish
+  /** The colour that the piece is wanted in, L*a*b*. */
+  wanted: number[] | null
+  weights: Record<string, number>
+  onWish: (change: Partial<Wish>) => void
+}
 
 /** What is wished and within which limits: each touch answers at once. */
-export function Wishes({ wish, weights, onWish }: Props) {
+export function Wishes({ wish, wanted, weights, onWish }: Props) {
   const sheen = SHEENS.find(([, range]) => String(range) === String(wish.sheen ?? null))
   const gear = wish.gear ?? []
-  const colour = wish.opaque ? "painted" : wish.pale ? "pale" : "clear"
+  const colour = wish.opaque ? "painted" : wish.pale ? "pale" : wish.lab ? "wanted" : "clear"
   return (
     <section aria-label="What is wished" className="wishes">
       <Asked label="Sheen">
@@ -64,11 +70,14 @@ export function Wishes({ wish, weights, onWish }: Props) {
           label="Colour of the wood"
           value={colour}
           options={[
+            ...(wanted ? [["wanted", "as it is wanted"] as [string, string]] : []),
             ["clear", "seen"],
             ["pale", "as bare as can be"],
             ["painted", "painted over"],
           ]}
-          onChange={(id) => onWish({ opaque: id === "painted", pale: id === "pale" })}
+          onChange={(id) =>
+            onWish({ opaque: id === "painted", pale: id === "pale", lab: id === "wanted" ? wanted : null })
+          }
         />
       </Asked>
       <Asked label="Pores">

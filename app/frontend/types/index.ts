@@ -23,6 +23,7 @@ export type Operation =
 
 /** What a piece is wished to be, and within which limits; what is left out is open. */
 export type Wish = {
+  lab?: number[] | null
   sheen?: [number, number] | null
   pores?: "open" | "closed" | null
   opaque?: boolean | null

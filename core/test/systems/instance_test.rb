@@ -76,6 +76,36 @@ class InstanceTest < CoreTest
     assert_equal 5, first.(only.("repair")).repair
   end
 
+  # --- colour
+  DYE = { "id" => "dye", "name" => "Russet dye", "class" => "water_dye", "colour" => "tinted",
+          "optics" => { "kind" => "dye", "bands" => [ [ 430, 45, 12.0 ], [ 535, 36, 3.0 ], [ 620, 60, 0.3 ] ] } }.freeze
+  RUSSET = [ 34.6, 20.2, 23.6 ].freeze
+
+  def coloured(lab, wood: "elm")
+    answer({ lab: lab, gear: Rhexon::Systems::Wish::GEAR, sheen: [ 20, 40 ] }, shelf: products + [ DYE ], wood: wood,
+                                                                            grain: "open", use: "furniture")
+  end
+
+  def test_a_wanted_colour_is_stained_under_what_is_clear_with_its_grain_raised
+    made = coloured(RUSSET).proposals
+    assert(made.all? { |one| one.document["steps"].any? { |step| step["product"] == "dye" } }, "all are clear")
+    kinds = made.first.document["steps"].map { |step| step["kind"] }
+    assert_equal %w[sand raise_grain sand stain], kinds.first(4)
+    bare = coloured(nil).proposals.first
+    assert_operator made.first.delta_e(RUSSET), :<, 2, "seen side by side at most"
+    assert_operator bare.delta_e(RUSSET), :>, 15
+  end
+
+  # No stain makes elm lighter, and none is needed where it is the colour already.
+  def test_what_adding_cannot_reach_or_is_there_is_left_alone
+    stains = ->(lab) {
+      coloured(lab).proposals.flat_map { |one| one.document["steps"] }.count { |one| one["kind"] == "stain" }
+    }
+    assert_equal 0, stains.([ 92, 0, 8 ])
+    as_it_is = coloured(nil).proposals.first.look.lab
+    assert_equal 0, stains.(as_it_is)
+  end
+
   # A shell asks the same.
   def test_a_shell_proposes
     asked = { "shop" => shop_json(piece({}).merge("wood" => "maple", "use" => "furniture"), products: products),

@@ -23,7 +23,7 @@ module Rhexon
       def whole? = @system.lays.zip(picks).none? { |laid, pick| laid["class"] && pick.nil? }
 
       # @return [Array<Hash>] steps from an old finish up to the last that is laid on, without preparing bare wood
-      def laid = numbered([ *found_work, *filled, *layers ])
+      def laid = numbered([ *found_work, *coloured, *filled, *layers ])
 
       # @param steps [Array<Hash>]
       # @return [Array<Hash>] with ids in their order, each in the room that is used for it
@@ -36,8 +36,10 @@ module Rhexon
 
       # Water goes straight on wood that stands up.
       def raises?
-        @system.lays.first["raise"] && @piece.use != "floor" && filled.empty? &&
-          @piece.faces.keys.none? { |id| @piece.wood(id).start_with?("mdf") }
+        return false if @piece.use == "floor" || @piece.faces.keys.any? { |id| @piece.wood(id).start_with?("mdf") }
+
+        stain = coloured.first
+        stain ? @shop.products.fetch(stain["product"]).waterborne? : @system.lays.first["raise"] && filled.empty?
       end
 
       private
@@ -77,6 +79,11 @@ module Rhexon
         laid = picks.compact.map(&:first)
         families.one? && laid.first.family == families.first &&
           laid.none? { |product| Materials::Pairs.refused(Work::Start.stand_in(families.first), product) }
+      end
+
+      # Colour goes into bare wood, under what is clear.
+      def coloured
+        @coloured ||= bare? && !@system.opaque? ? [ Colouring.step(@shop, @piece, @wish) ].compact : []
       end
 
       def open? = @piece.faces.keys.any? { |id| @piece.shown?(id) && @piece.wood(id) != "closed" }

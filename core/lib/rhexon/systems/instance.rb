@@ -9,7 +9,7 @@ module Rhexon
       # Mendings tried at most.
       ROUNDS = 5
       # Of cautions these are mended too; the others are told.
-      MENDED = /\A(bond|pore|prep|film\.too_thin|film\.foggy|colour\.blotch)/
+      MENDED = /\A(bond|pore|prep|film\.too_thin|film\.foggy|colour\.(blotch|bleed|stain_not_dry))/
       private_constant :MENDED
 
       # @return [String, nil] why it fell out; nil: it did not

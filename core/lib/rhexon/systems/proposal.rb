@@ -28,6 +28,10 @@ module Rhexon
       # @return [Colour::Look, nil] as it is reckoned in the end; nil where wood or product have no colour figures
       def look = Checks::Context.new(@plan, @piece.id).course.look&.look
 
+      # @param lab [Array<Numeric>, nil] wanted
+      # @return [Float, nil] colour difference to it, as it is reckoned
+      def delta_e(lab) = lab && (seen = look) && Colour::DeltaE.ciede2000(lab, seen.lab)
+
       # @return [Float] µm that brush, roller or gun left on the face in the end
       def texture_um = walk.final.texture_um
 

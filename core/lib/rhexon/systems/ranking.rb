@@ -69,7 +69,7 @@ module Rhexon
         gu = proposal.sheen_gu
         sheen = @wish.sheen && gu ? [ @wish.sheen[0] - gu, gu - @wish.sheen[1], 0 ].max / 20.0 : 0.0
         pores = @wish.pores == "closed" && proposal.pores != "closed" ? 1.0 : 0.0
-        sheen + pores + marks(proposal)
+        sheen + pores + marks(proposal) + (proposal.delta_e(@wish.lab) || 0) / COLOUR_DE
       end
 
       # A shine shows what the brush left; satin hides it.
@@ -78,8 +78,10 @@ module Rhexon
         shine * proposal.texture_um / TEXTURE_UM
       end
 
+      # A colour that is off by so much counts as much as pores that stay open.
+      COLOUR_DE = 10.0
       SHINES, TEXTURE_UM = 50, 20.0
-      private_constant :SHINES, :TEXTURE_UM
+      private_constant :SHINES, :TEXTURE_UM, :COLOUR_DE
 
       def badness(proposal, name)
         values = @measured.each_value.map { |measure| measure.fetch(name) }

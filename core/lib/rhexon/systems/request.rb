@@ -24,7 +24,8 @@ module Rhexon
         {
           "system" => one.id, "name" => one.name, "score" => ranking.score(one).round(3),
           "ready_at" => zone.iso(one.ready_at), "hands_min" => one.hands_min, "coats" => one.coats,
-          "film_um" => one.film_um, "sheen_gu" => one.sheen_gu, "pores" => one.pores, "litres" => one.litres.round(3),
+          "film_um" => one.film_um, "sheen_gu" => one.sheen_gu, "pores" => one.pores,
+          "lab" => one.look&.lab&.map { |value| value.round(1) }, "litres" => one.litres.round(3),
           "cost" => one.cost&.round(2), "voc_g" => one.voc_g&.round(1), "odour" => one.odour, "skill" => one.skill,
           "repair" => one.repair, "bears" => one.bears, "lacks" => one.lacks,
           "renewed_after_months" => one.renewed_after_months, "to_buy" => one.bought.map(&:name),

@@ -4,18 +4,21 @@ module Rhexon
     class Wish
       GEAR = %w[brush wipe pad roller spray].freeze
       # What a proposal is weighed by, and how much each counts where nobody says otherwise.
-      WEIGHTS = { "bears" => 3, "look" => 3, "sure" => 2, "date" => 2, "hours" => 2, "cost" => 1, "odour" => 1,
-                  "skill" => 1, "repair" => 1 }.freeze
+      WEIGHTS = {
+        "bears" => 3, "look" => 3, "sure" => 2, "date" => 2, "hours" => 2, "cost" => 1, "odour" => 1, "skill" => 1,
+        "repair" => 1
+      }.freeze
 
-      attr_reader :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :due, :weights
+      attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :due, :weights
 
-      # @param json [Hash] "sheen" [GU, GU], "pores" open or closed, "opaque" and "pale" (as close to bare as can be),
+      # @param json [Hash] "lab" (the wanted colour, D65), "sheen" [GU, GU], "pores" open or closed, "opaque" and "pale" (as close to bare as can be),
       #   "gear" of GEAR, "odour" and "skill" (most, 1 to 5), "repair" (it must mend by spots), "due" (ISO 8601),
       #   "weights" of WEIGHTS (0 to 5)
       # @param shop [Planning::Shop] what there is to work with where no gear is said
       # @raise [InvalidInput]
       def initialize(json, shop)
         Schema.check!("rhexon-wish-1", json)
+        @lab = json["lab"] && Colour::Lab.check(json["lab"])
         @sheen = json["sheen"]&.sort
         @pores, @opaque, @pale = json.values_at("pores", "opaque", "pale")
         @gear = json["gear"] || Wish.gear_of(shop)
