@@ -10,7 +10,8 @@ class ProposalsState
   # @return [Hash] of rhexon-wish/1: what the piece's page says, and the gear of the shop
   def first_wish
     { "lab" => @piece.target_lab, "sheen" => [ @piece.sheen_low, @piece.sheen_high ].compact.presence,
-      "pores" => @piece.pores, "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)), "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
+      "pores" => @piece.pores, "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)),
+      "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
   end
 
   # @return [Hash] ProposalsAnswer
