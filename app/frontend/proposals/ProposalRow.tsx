@@ -9,6 +9,8 @@ const WIDTH = 250
 const HEIGHT = 74
 const LABELS: Record<string, string> = { water: "water", alcohol: "drink", heat: "heat", wear: "wear", weather: "sun" }
 const FIVE = [1, 2, 3, 4, 5]
+/** What a day takes on the clock. */
+const LABEL = 46
 
 export type Clock = { from: number; to: number; most: number; now: number; zone: string; due: number | null }
 
@@ -113,17 +115,17 @@ export function Days({ clock }: { clock: Clock }) {
     start = dayStart(start + 1620, clock.zone)
   )
     marks.push(start)
-  const every = Math.max(1, Math.ceil((marks.length * 46) / WIDTH))
+  const every = Math.max(1, Math.ceil((marks.length * LABEL) / WIDTH))
   return (
     <div className="way-line way-days" aria-hidden="true">
       <span />
       <svg viewBox={`0 0 ${WIDTH} 18`} className="way-film">
         {marks
-          .filter((_, index) => index % every === 0)
+          .filter((mark, index) => index % every === 0 && x(mark) < WIDTH - LABEL)
           .map((mark) => (
             <g key={mark}>
               <path d={`M${x(mark)} 12V18`} stroke="var(--second)" />
-              <text x={Math.min(x(mark) + 3, WIDTH - 40)} y={12} className="axis-tick">
+              <text x={x(mark) + 3} y={12} className="axis-tick">
                 {day(mark, clock.zone)}
               </text>
             </g>

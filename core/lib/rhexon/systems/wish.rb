@@ -11,9 +11,9 @@ module Rhexon
 
       attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :due, :weights
 
-      # @param json [Hash] "lab" (the wanted colour, D65), "sheen" [GU, GU], "pores" open or closed, "opaque" and
-      #   "pale" (as close to bare as can be), "gear" of GEAR, "odour" and "skill" (most, 1 to 5), "repair" (it must mend by spots), "due" (ISO 8601),
-      #   "weights" of WEIGHTS (0 to 5)
+      # @param json [Hash] "lab" (the wanted colour, D65), "sheen" [GU, GU], "pores" open or closed, "opaque", "pale"
+      #   (as close to bare as can be), "gear" of GEAR, "odour" and "skill" (most, 1 to 5), "repair" (it must mend by
+      #   spots), "due" (ISO 8601), "weights" of WEIGHTS (0 to 5)
       # @param shop [Planning::Shop] what there is to work with where no gear is said
       # @raise [InvalidInput]
       def initialize(json, shop)
