@@ -191,6 +191,10 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
       </fieldset>
       <fieldset>
         <legend className="text-head">Its faces, for one piece</legend>
+        <p className="text-second text-fine">
+          An area, a size off the rule, or shapes: 12 rods 25 x 900, 4 legs 60 x 700, taper 40 x 25 x 700, box or open
+          box 600 x 400 x 300, edges of 1600 x 750 x 25, frame 1600 x 750 x 100, profiled 600 x 400, joined by +.
+        </p>
         {data.faces.map((face, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: faces have no identity before they are kept
           <div className="form-row" key={index}>

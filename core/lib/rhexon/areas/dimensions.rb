@@ -1,7 +1,7 @@
 module Rhexon
   module Areas
-    # The size of a face as it is read off a rule: "1600 x 750 mm", "5' 3\" x 29 1/2 in", "round 600 mm",
-    # "6 x 1600 x 400 mm", several of them joined by +.
+    # The size of a face as it is read off a rule: "1600 x 750 mm", "5' 3\" x 29 1/2 in", "6 x 1600 x 400 mm", shapes by
+    # their names ("round 600 mm", "12 rods 25 x 900", "open box 600 x 400 x 300"), several of them joined by +.
     module Dimensions
       # Sizes of the units of length, m.
       METRES = { "mm" => 0.001, "cm" => 0.01, "m" => 1.0, "in" => 0.0254, "\"" => 0.0254, "ft" => 0.3048,
@@ -10,13 +10,14 @@ module Rhexon
       LENGTH = /\A(?:(?<feet>#{NUMBER})\s*(?:'|ft)\s*)?(?:(?<number>#{NUMBER})\s*(?<unit>mm|cm|m|in|")?)?\z/
       UNIT = /(?:mm|cm|m|in|ft|"|')\z/
       TIMES = /\s*[x×*]\s*/i
-      ROUND = /\A(?:round|ø|dia\.?)\s*/i
-      ACCEPTED = "1600 x 750 mm, 5' 3\" x 29 1/2 in, round 600 mm, 6 x 1600 x 400 mm, several joined by +".freeze
+      COUNT = /\A(?<count>\d{1,4})\s+(?=[^\d\s])/
+      ACCEPTED = "1600 x 750 mm, 5' 3\" x 29 1/2 in, round 600 mm, 6 x 1600 x 400 mm, 12 rods 25 x 900, " \
+                 "taper 40 x 25 x 700, box, open box, edges, frame or profiled, several joined by +".freeze
 
       module_function
 
       # @return [Boolean] a size and not an area by itself
-      def size?(text) = text.to_s.match?(/[x×*ø+'"]|round|dia|[mc]m\b|\bin\b|\bft\b/i)
+      def size?(text) = text.to_s.match?(/[x×*ø+'"]|#{Shapes.word}|[mc]m\b|\bin\b|\bft\b/i)
 
       # @param text [String] lengths without a unit are mm
       # @return [Float] m²
@@ -28,10 +29,9 @@ module Rhexon
       end
 
       def part_m2(part)
-        if part.match?(ROUND)
-          across = length(part.sub(ROUND, ""), nil)
-          return across && Math::PI * across**2 / 4
-        end
+        counted = COUNT.match(part)
+        shape, lengths = Shapes.named((counted ? counted.post_match : part).downcase)
+        return shaped(shape, lengths, (counted || { count: 1 })[:count].to_i) if shape
 
         sides = part.split(TIMES)
         return unless sides.size.between?(2, 3)
@@ -42,6 +42,15 @@ module Rhexon
         unit = sides.reverse.filter_map { |side| side.downcase[UNIT] }.first
         lengths = sides.map { |side| length(side, unit) }
         lengths.all? && count.to_i * lengths.inject(:*)
+      end
+
+      # @param text [String] its lengths
+      # @return [Float, nil] m²; nil: it has other lengths than that shape
+      def shaped(shape, text, count)
+        sides = text.split(TIMES)
+        unit = sides.reverse.filter_map { |side| side.downcase[UNIT] }.first
+        lengths = sides.map { |side| length(side, unit) }
+        count * shape.area.call(*lengths) if lengths.size == shape.lengths && lengths.all?
       end
 
       # @param unit [String, nil] what a number without a unit is in
@@ -72,7 +81,7 @@ module Rhexon
       def refuse(part, where)
         raise InvalidInput.new("#{part.to_s.strip.inspect} is no size", where: where, accepted: ACCEPTED)
       end
-      private_class_method :part_m2, :length, :number, :ask, :refuse
+      private_class_method :part_m2, :shaped, :length, :number, :ask, :refuse
     end
   end
 end
