@@ -29,6 +29,7 @@ Rails.application.routes.draw do
     resource :proposals, only: %i[show create], path: "ways", module: :pieces do
       resource :choice, only: :create, module: :proposals
     end
+    resource :quote, only: %i[show create], module: :pieces
     resource :schedule, only: :show do
       scope module: :schedules do
         resource :preview, only: :create, path: "what_if"

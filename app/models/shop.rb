@@ -35,6 +35,14 @@ class Shop < ApplicationRecord
     update!(house: house.merge("checks" => after.dig("house", "checks")).compact)
   end
 
+  # What quotes are reckoned with.
+  # @param given [Hash] of Rhexon::Compare::Quote::TERMS; nil for one that is not set any more
+  # @raise [Rhexon::InvalidInput]
+  def terms!(given)
+    Rhexon::Compare::Quote.check!(given)
+    update!(terms: terms.merge(given).compact)
+  end
+
   # House rules where finishers disagree, less the checks that are judged otherwise.
   def ways = Rhexon::Planning::Shop::HOUSE.merge(house).except("checks")
 

@@ -32,7 +32,8 @@ module Demo
   end
 
   def people_and_rooms
-    Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g)
+    Shop.create!(name: "Tarn Yard Finishing", zone: "Europe/Berlin", scale_g: Devices.scale.resolution_g,
+                 terms: { rate_per_h: 48, waste_percent: 10, margin_percent: 15, tax_percent: 20 })
     Room.create!(name: "spray room", uses: %w[spray finish], rack_places: 24, t_c: 20, rh: 52,
                  daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 52 }, { "at" => "18:00", "t_c" => 12, "rh" => 63 } ])
     Room.create!(name: "drying loft", uses: %w[finish dry], rack_places: 30, t_c: 17, rh: 55)

@@ -34,6 +34,7 @@ class EveryRouteTest < RequestTest
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", wood_like: "oak", timber_id: nil, use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "POST /pieces/:piece_id/ways" => [ { wish: wish }, { wish: {} } ], "POST /pieces/:piece_id/ways/choice" => [ { wish: wish, system: "hardwax_oil" } ],
+      "POST /pieces/:piece_id/quote" => [ { terms: { rate_per_h: 48, waste_percent: 10, margin_percent: 15, tax_percent: 20 } } ],
       "POST /pieces/:piece_id/schedule/ahead" => operations.map { |operation| { operation: operation, face: "top", base: @piece.schedule.head.number } },
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
       "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },

@@ -60,7 +60,8 @@ class WidthsTest < ApplicationSystemTestCase
       "/boards?page=2", "/boards?words=nothing+of+that+long+name+anywhere+on+any+board", "/boards/new",
       "/boards/colour", "/boards/#{@board.id}", "/trials/new?piece=#{@piece.id}", "/mix", "/shelf",
       "/shelf?view=batches", "/shelf?view=shopping", "/products/w20", "/products/new", "/batches/#{Batch.first.id}",
-      "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways"
+      "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways",
+      "/pieces/#{@piece.id}/quote"
     ]
   end
 

@@ -119,7 +119,7 @@ export function Days({ clock }: { clock: Clock }) {
   return (
     <div className="way-line way-days" aria-hidden="true">
       <span />
-      <svg viewBox={`0 0 ${WIDTH} 18`} className="way-film">
+      <svg viewBox={`0 0 ${WIDTH} 18`} className="way-film" aria-hidden="true">
         {marks
           .filter((mark, index) => index % every === 0 && x(mark) < WIDTH - LABEL)
           .map((mark) => (

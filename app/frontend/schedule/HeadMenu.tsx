@@ -31,6 +31,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             </DropdownMenu.Item>
             <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>
             <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
+            <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>
             {schedule.origin && (
               <Place to={`/boards/${schedule.origin.board_id}`}>
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}

@@ -9,7 +9,9 @@ module Rhexon
       # @!attribute area [Proc] lengths in m to m²
       Shape = Struct.new(:pattern, :lengths, :area, keyword_init: true)
       ALL = {
-        "round" => Shape.new(pattern: /(?:rounds?|ø|dia\.?)/, lengths: 1, area: ->(across) { Math::PI * across**2 / 4 }),
+        "round" => Shape.new(pattern: /(?:rounds?|ø|dia\.?)/, lengths: 1, area: ->(across) {
+          Math::PI * across**2 / 4
+        }),
         # The turned side, ends left out: legs, spindles, rods.
         "rod" => Shape.new(pattern: /(?:rods?|spindles?|legs?|cylinders?)/, lengths: 2,
                            area: ->(across, long) { Math::PI * across * long }),

@@ -41,7 +41,7 @@ module Rhexon
 
       # @return [Float, nil] at the cheapest pack; nil when a price is missing
       def cost
-        costs = laid.map { |placement| cost_of(placement.pass) }
+        costs = laid.map { |placement| Mixing::Outlay.cost(pours(placement.pass), plan.shop.products) }
         costs.sum unless costs.any?(&:nil?)
       end
 
@@ -78,16 +78,7 @@ module Rhexon
       def laid = placements.select { |placement| placement.pass.leaves_something? }
       def thickest = plan.film(@id, plan.thickest_face(@id))
 
-      def cost_of(pass)
-        prices = pours(pass).map { |pour| pour.component.price_per_kg&.*(pour.g / 1000) }
-        prices.sum unless prices.any?(&:nil?)
-      end
-
-      def pours(pass)
-        recipe = Mixing::ProductMix.recipe(pass.product, plan.shop.products, pass.step)
-        Mixing::PourSheet.new(recipe, { "total_ml" => Mixing::Laying.of_pass(pass).gross_ml },
-                              resolution_g: plan.shop.scale_g).pours
-      end
+      def pours(pass) = Mixing::Outlay.pours(pass, plan.shop)
     end
   end
 end

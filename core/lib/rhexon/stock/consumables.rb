@@ -12,7 +12,12 @@ module Rhexon
       # @param consumables [Array<Hash>] {"id", "wear" => [{"kinds", "methods", "grits", "per_m2", "per_coat"}]}
       # @return [Hash{String=>Float}] id => number worn out by the passes still to come
       def worn(plan, consumables)
-        passes = plan.placements.reject { |placement| placement.status == "done" }.map(&:pass)
+        of(plan.placements.reject { |placement| placement.status == "done" }.map(&:pass), consumables)
+      end
+
+      # @param passes [Array<Planning::Pass>]
+      # @return [Hash{String=>Float}] id => number that these passes wear out
+      def of(passes, consumables)
         consumables.to_h do |consumable|
           [ consumable["id"], passes.sum { |pass| consumable["wear"].sum { |wear| by(wear, pass) } } ]
         end
