@@ -18,7 +18,8 @@ class QuotesTest < RequestTest
     cost = sums.values_at("labour", "material", "waste", "worn").sum
     assert_in_delta cost * 1.2 * 1.25, sums["gross"], 0.05
     get @url
-    assert_equal({ "rate_per_h" => 60, "waste_percent" => 0, "margin_percent" => 20, "tax_percent" => 25 }, props["terms"])
+    assert_equal({ "rate_per_h" => 60, "waste_percent" => 0, "margin_percent" => 20, "tax_percent" => 25 },
+                 props["terms"])
   end
 
   test "a term that cannot be is refused in words, and the others stay" do
