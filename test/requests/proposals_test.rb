@@ -64,13 +64,23 @@ class ProposalsTest < RequestTest
     end
   end
 
-  test "a piece that is begun, or whose job is closed, is told so" do
-    @piece = make_piece(name: "Begun", steps: [ coat("s1", coats: 2) ])
-    log(@piece, "s1/1/top", "done", 2.hours.ago)
+  test "another way for a piece that is begun goes on from what is in the log" do
+    @piece = make_piece(name: "Begun", steps: [ coat("s1", coats: 3) ])
+    log(@piece, "s1/1/top", "done", 2.days.ago)
     get "/pieces/#{@piece.id}/ways"
     assert props["piece"]["begun"]
-    ask(gear: %w[brush])
-    assert_match(/in the log/, sentence)
+    ask(gear: %w[brush wipe])
+    assert_operator ids.size, :>=, 2
+    answer["proposals"].each { |one| assert_match(/W20/, one["steps"].first, one["id"]) }
+    assert_equal "it would not get into the wood any more", fallen["Hardwax oil"]
+    choose((ids - %w[waterborne_two_part]).first, gear: %w[brush wipe])
+    assert_response :ok
+    steps = @piece.schedule.reload.steps
+    assert_equal [ "s1", 1 ], steps.first.values_at("id", "coats")
+    assert_equal "level", steps.second["kind"]
+  end
+
+  test "a piece whose job is closed is told so" do
     @piece.job.update!(closed_at: Time.current)
     ask(gear: %w[brush])
     assert_response :unprocessable_entity

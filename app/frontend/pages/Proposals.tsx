@@ -20,7 +20,6 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
   const { answer, error } = useAnswer({
     key: ["ways", piece.id, wish],
     ask: (signal) => request<ProposalsAnswer>("POST", base, { wish }, signal),
-    on: !piece.begun,
     keep: true,
     after: QUIET_MS,
   })
@@ -71,13 +70,11 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
         <section aria-label="What is proposed" aria-live="polite" aria-busy={!answer}>
           <ErrorText reason={refused ?? error} />
           {piece.begun && (
-            <p className="text-head">
-              Work on it is begun, and what is done stays done. Hold its schedule against others instead, or make
-              another piece of what is not begun.{" "}
-              <Link href={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Link>
+            <p className="caution-text mb-2">
+              Work on it is begun: what is in the log stays, and each way goes on from there.
             </p>
           )}
-          {!answer && !error && !piece.begun && <p className="text-second">Trying twenty ways in this shop</p>}
+          {!answer && !error && <p className="text-second">Trying twenty ways in this shop</p>}
           {ways.length > 0 && <Days clock={clock} />}
           {answer?.late && <p className="caution-text mb-2">None is ready in time: these are the soonest.</p>}
           {answer && ways.length === 0 && (

@@ -41,9 +41,7 @@ export function Ledger({ state, busy, refused, onTerm }: Props) {
             <tr key={line} data-line={line} data-whole={whole || undefined}>
               <th scope="row">
                 {name}
-                {line === "labour" && (
-                  <span className="text-second text-fine block">{duration(hands)}</span>
-                )}
+                {line === "labour" && <span className="text-second text-fine block">{duration(hands)}</span>}
                 {line === "gross" && piece.count > 1 && (
                   <span className="text-second text-fine block">
                     each {(sums.gross / piece.count).toFixed(2)} {currency}

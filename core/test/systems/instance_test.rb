@@ -106,6 +106,53 @@ class InstanceTest < CoreTest
     assert_equal 0, stains.(as_it_is)
   end
 
+  # --- begun
+  # @param done [Hash{String=>Integer}] step id => coats that are in the log
+  # @return [Engine::Answer]
+  def going_on(steps, done, wish = {})
+    log = done.flat_map { |id, coats| (1..coats).map { |coat| "top/#{id}/#{coat}/show" } }
+      .each_with_index.flat_map do |pass, index|
+        from, to = [ 0, 30 ].map { |min| format("2026-11-%<day>02dT08:%<min>02d+01:00", day: 16 + index, min: min) }
+        [ { "kind" => "started", "pass" => pass, "at" => from }, { "kind" => "done", "pass" => pass, "at" => to } ]
+      end
+    own = piece(document(*steps), wood: "closed").merge("wood" => "maple", "use" => "furniture")
+    shop = Rhexon::Planning::Shop.new(shop_json(own, products: products + [ DYE ], log: log))
+    Rhexon::Systems::Engine.new(shop, "top", { "gear" => Rhexon::Systems::Wish::GEAR, **wish }).answer
+  end
+
+  def kinds(proposal) = proposal.document["steps"].map { |one| one["kind"] }
+
+  SANDED = { "id" => "s1", "kind" => "sand", "grits" => %w[P150 P180] }.freeze
+  DYED = { "id" => "s2", "kind" => "stain", "product" => "dye", "method" => "wipe" }.freeze
+
+  BRUSHED = { "id" => "s2", "kind" => "coat", "product" => "varnish", "method" => "brush", "coats" => 3,
+              "role" => "top", "wet_um" => 85 }.freeze
+
+  def test_what_is_sanded_and_stained_stays_and_each_way_goes_on_from_there
+    later = BRUSHED.merge("id" => "s3")
+    made = going_on([ SANDED, DYED, later ], { "s1" => 1, "s2" => 1 })
+    assert_operator made.proposals.size, :>=, 3
+    made.proposals.each do |one|
+      assert_equal %w[s1 s2], one.document["steps"].first(2).map { |step| step["id"] }, one.id
+      assert_equal %w[sand stain], kinds(one).first(2), one.id
+      assert_equal 1, kinds(one).count("stain"), one.id
+    end
+    painted = going_on([ SANDED, DYED ], { "s1" => 1, "s2" => 1 }, "opaque" => true)
+    assert_includes painted.fallen.map(&:reason), "it would hide the colour that is on"
+  end
+
+  # Two coats are asked for and one is on; another product goes over it scuffed, and oil does not get in any more.
+  def test_a_coat_that_is_on_counts_and_what_has_to_get_into_the_wood_falls_out
+    made = going_on([ SANDED, BRUSHED ], { "s1" => 1, "s2" => 1 }, "weights" => {})
+    same = made.proposals.find { |one| one.id == "brushed_varnish" }
+    assert_equal [ [ "s2", 2 ] ],
+                 same.document["steps"].select { |one| one["kind"] == "coat" }.map { |one| one.values_at("id", "coats") }
+    assert_equal "it would not get into the wood any more",
+                 made.fallen.find { |one| one.system.id == "hardwax_oil" }.reason
+    others = made.proposals - [ same ]
+    assert(others.all? { |one| one.document["steps"][2].values_at("kind", "aim") == %w[level scuff] }, others.map(&:id))
+  end
+
   # A shell asks the same.
   def test_a_shell_proposes
     asked = { "shop" => shop_json(piece({}).merge("wood" => "maple", "use" => "furniture"), products: products),

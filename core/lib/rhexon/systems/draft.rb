@@ -7,32 +7,49 @@ module Rhexon
       # @param wish [Wish]
       # @param shelf [Shelf]
       # @param shop [Planning::Shop]
-      def initialize(system, piece, wish, shelf, shop)
+      # @param kept [Kept]
+      def initialize(system, piece, wish, shelf, shop, kept)
         @system = system
         @piece = piece
         @wish = wish
         @shelf = shelf
         @shop = shop
+        @kept = kept
+      end
+
+      # Why it cannot go on from what is done.
+      # @return [String, nil] a few words
+      def blocked
+        return "it would hide the colour that is on" if @system.opaque? && @kept.coloured?
+
+        "it would not get into the wood any more" if @system.strips? && @kept.film? && onward.on.nil?
       end
 
       # What each of the system's layers is laid on with.
       # @return [Array<Array(Materials::Product, String)>] nil for work that lays nothing on, and where there is nothing
-      def picks = @picks ||= @system.lays.map { |laid| laid["class"] && @shelf.for(laid) }
+      def picks = @picks ||= @system.lays.map { |laid| laid["class"] && (of_top(laid) || @shelf.for(laid)) }
 
       # @return [Boolean] there is something for all of it
       def whole? = @system.lays.zip(picks).none? { |laid, pick| laid["class"] && pick.nil? }
 
-      # @return [Array<Hash>] steps from an old finish up to the last that is laid on, without preparing bare wood
-      def laid = numbered([ *found_work, *coloured, *filled, *layers ])
+      # @return [Array<Hash>] steps from an old finish up to the last that is laid on, without preparing bare wood; what
+      #   is kept stands first
+      def laid
+        return numbered([ *onward.begun, *onward.scuffed, *layers ]) if @kept.film?
 
-      # @param steps [Array<Hash>]
+        numbered([ *@kept.steps, *found_work, *coloured, *filled, *layers ])
+      end
+
+      # @param steps [Array<Hash>] what is kept first
       # @return [Array<Hash>] with ids in their order, each in the room that is used for it
       def numbered(steps)
-        steps.each_with_index.map { |step, index| { **places(step), **step, "id" => "s#{index + 1}" } }
+        stay = @kept.steps.size
+        new = steps.drop(stay)
+        [ *steps.first(stay), *new.zip(@kept.free_ids(new.size)).map { |step, id| { **places(step), **step, "id" => id } } ]
       end
 
       # Bare wood, or wood that will be.
-      def bare? = !coated? || @system.strips?
+      def bare? = (!coated? || @system.strips? || @kept.kind?("strip")) && !@kept.film?
 
       # Water goes straight on wood that stands up.
       def raises?
@@ -43,6 +60,8 @@ module Rhexon
       end
 
       private
+
+      def onward = @onward ||= Onward.new(@system, @kept, picks)
 
       # Floors lie where they lie.
       def places(step)
@@ -59,7 +78,7 @@ module Rhexon
 
       # An old finish goes off, or is washed, scuffed and locked under dewaxed shellac.
       def found_work
-        return [] unless coated?
+        return [] if !coated? || @kept.kind?("strip", "level")
         return [ { "kind" => "strip", "way" => "scraping" } ] if @system.strips?
 
         [ { "kind" => "clean", "way" => "wash" }, { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] },
@@ -83,13 +102,13 @@ module Rhexon
 
       # Colour goes into bare wood, under what is clear.
       def coloured
-        @coloured ||= bare? && !@system.opaque? ? [ Colouring.step(@shop, @piece, @wish) ].compact : []
+        @coloured ||= bare? && !@system.opaque? && !@kept.kind?("stain", "fill") ? [ Colouring.step(@shop, @piece, @wish) ].compact : []
       end
 
       def open? = @piece.faces.keys.any? { |id| @piece.shown?(id) && @piece.wood(id) != "closed" }
 
       def filled
-        return [] unless @wish.pores == "closed" && open? && bare?
+        return [] unless @wish.pores == "closed" && open? && bare? && !@kept.kind?("fill")
 
         first, way = picks.compact.first
         { "filler" => -> { by_filler(first) }, "slurry" => -> { by_slurry(first, way) } }[@system.fills]&.call || []
@@ -107,22 +126,38 @@ module Rhexon
             "method" => ways.include?(way) ? way : ways.first } ]
       end
 
+      # It goes on with what is on, where that has the sheen.
+      def of_top(laid)
+        top = @kept.top or return
+        product = @shop.products[top["product"]]
+        [ product, top["method"] ] if @shelf.fits?(product, top["method"], laid) && sheen?(product, laid)
+      end
+
+      def sheen?(product, laid)
+        gu = product.sheen_gu&.value
+        @wish.sheen.nil? || gu.nil? || !laid.equal?(@system.top) || gu.between?(*@wish.sheen)
+      end
+
       def layers
-        @system.lays.zip(picks).map do |laid, (product, way)|
+        @system.lays.zip(picks).drop(onward.first_to_come).map do |laid, (product, way)|
           case laid["do"]
-          when "coat" then coat(product, way, "role" => laid["role"] || "top", "coats" => first_guess(laid))
+          when "coat" then coat(product, way, "role" => laid["role"] || "top", "coats" => still(laid, product))
           when "rub" then { "kind" => "rub_out", "grits" => [ rubs ] }
-          else { "kind" => laid["do"], "product" => product.id, "method" => way, "coats" => laid["coats"] }.compact
+          else { "kind" => laid["do"], "product" => product.id, "method" => way, "coats" => still(laid, product) }.compact
           end
         end
+      end
+
+      # @return [Integer, nil] coats that are not on yet, at least the one it is taken up with
+      def still(laid, product)
+        coats = System.first_coats(laid)
+        coats && [ coats - @kept.coats(product.id), 1 ].max
       end
 
       def coat(product, way, fields)
         { "kind" => "coat", "product" => product.id, "method" => way, "wet_um" => product.wet_um(way).value,
           "coats_a_day" => @system.coats_a_day, **fields }.compact
       end
-
-      def first_guess(laid) = laid["coats"] == "film" ? laid["least"] || 2 : laid["coats"]
 
       # What takes the shine off an even film: wool, or the finest pad where the house has no wool.
       def rubs = @shop.rubs(@piece).map(&:to_s).include?("wool-0000") ? "wool-0000" : "pad-fine"

@@ -16,15 +16,15 @@ module Rhexon
       LATE = 3
 
       # @param shop [Planning::Shop]
-      # @param piece_id [String] its schedule does not count
+      # @param piece_id [String] of its schedule only counts what is begun
       # @param wish [Hash] of rhexon-wish/1
       # @raise [InvalidInput]
       def initialize(shop, piece_id, wish)
         record = shop.record_of(piece_id) or raise InvalidInput.new("There is no piece #{piece_id}", where: "piece",
                                                                     accepted: shop.pieces.map(&:id).join(", "))
-        refuse_begun(shop, piece_id)
         @id = piece_id
         @wish = Wish.new(wish, shop)
+        @kept = Kept.new(shop, record)
         empty = shop.with_piece(record.merge("schedule" => bare(record["schedule"])))
         @shop = empty.with("products" => empty.products.values.map(&:to_h) + Shelf.to_buy(@wish))
         @due = @wish.due || @shop.pieces.find { |piece| piece.id == piece_id }.due
@@ -44,18 +44,9 @@ module Rhexon
 
       private
 
-      # What is done stays done: another way would begin in the middle of it.
-      def refuse_begun(shop, piece_id)
-        begun = shop.facts.keys.any? { |key| key.start_with?("#{piece_id}/") }
-        Rhexon.refuse_unless(
-          !begun, "Work on it is in the log, so that no other way begins at bare wood", where: "piece",
-          accepted: "a piece that nothing is logged about; what is begun is compared with other schedules"
-        )
-      end
-
-      # Where it stands and how it lies stays; nothing is done yet.
+      # Where it stands and how it lies stays, and what is done.
       def bare(schedule)
-        { **Schedule::Document.empty, **schedule.slice("room", "dry_room", "support", "house") }
+        { **Schedule::Document.empty, **schedule.slice("room", "dry_room", "support", "house"), "steps" => @kept.steps }
       end
 
       def base = @base ||= Search::Planner.plan(@shop)
@@ -65,7 +56,7 @@ module Rhexon
       def proposal(system)
         return if out?(system, system.unfit(piece, @wish))
 
-        instance = Instance.new(system, base, @id, @wish, shelf)
+        instance = Instance.new(system, base, @id, @wish, shelf, @kept)
         return fall(system, instance.reason) unless instance.make
 
         Proposal.new(instance, @id)

@@ -6,6 +6,8 @@ module Rhexon
       # Film is built with so much to spare.
       MARGIN = 1.1
       MOST_COATS = 30
+      # Of thin wiped ones nobody lays more.
+      MOST_WIPED = 10
       # Mendings tried at most.
       ROUNDS = 5
       # Of cautions these are mended too; the others are told.
@@ -18,19 +20,24 @@ module Rhexon
       # @param system [System]
       # @param base [Planning::Plan] of the shop with the piece, and what is to buy
       # @param shelf [Shelf]
-      def initialize(system, base, piece_id, wish, shelf)
+      # @param kept [Kept]
+      def initialize(system, base, piece_id, wish, shelf, kept)
         @system = system
         @base = base
         @id = piece_id
         @piece = base.piece(piece_id)
         @wish = wish
         @shelf = shelf
-        @draft = Draft.new(system, @piece, wish, shelf, base.shop)
+        @kept = kept
+        @draft = Draft.new(system, @piece, wish, shelf, base.shop, kept)
       end
 
       # @return [Instance, nil] self; nil where it fell out
       def make
         return fell("nothing to lay it on with") unless @draft.whole?
+
+        blocked = @draft.blocked
+        return fell(blocked) if blocked
 
         build and mended
       end
@@ -54,8 +61,9 @@ module Rhexon
 
       def build
         laid = @draft.laid
+        stay = @kept.steps.size
         planned(laid) or return
-        planned(@draft.numbered([ *prepared, *laid ])) or return
+        planned(@draft.numbered([ *laid.first(stay), *prepared, *laid.drop(stay) ])) or return
         enough_film or return
         rubbed
         true
@@ -74,13 +82,15 @@ module Rhexon
 
       # The same, or all as it was.
       def tried(steps)
+        return unless @kept.in?(steps)
+
         before = @plan
         planned(steps) || (@plan = before) && nil
       end
 
       # Sanded by what follows, and the grain raised under water.
       def prepared
-        return [] unless @draft.bare?
+        return [] if !@draft.bare? || @kept.kind?("sand", "stain", "fill")
         return [ { "kind" => "sand", "grits" => Reference.new_steps.floor["grits"], "machine" => true } ] if floor?
 
         sand = Proposals::FreshStep.new(Proposals::Place.new(plan, @id, nil)).of("sand", {}).except("id")
@@ -103,7 +113,8 @@ module Rhexon
       def more(laid, coats)
         product = @draft.picks[@system.lays.index(laid)].first.id
         step = steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" }
-        return fell("#{step["coats"] + coats} coats") if step["coats"] + coats > MOST_COATS
+        all = step["coats"] + coats
+        return fell("#{all} coats") if all > (step["method"] == "wipe" ? MOST_WIPED : MOST_COATS)
 
         planned(steps.map { |one| one.equal?(step) ? one.merge("coats" => one["coats"] + coats) : one })
       end
@@ -135,7 +146,11 @@ module Rhexon
         stop ? fell(stop.title.sub(/^./, &:downcase)) : self
       end
 
-      def findings = Checks::Catalogue.findings(plan, @id)
+      # What is done cannot be done otherwise any more.
+      def findings
+        done = plan.of_piece(@id).select { |one| one.status == "done" }.map { |one| one.pass.key }
+        Checks::Catalogue.findings(plan, @id).reject { |finding| done.include?(finding.pass) }
+      end
 
       # A date that is missed is told, not mended: that is what others are proposed for.
       def open_findings

@@ -47,6 +47,12 @@ module Rhexon
         }.min_by(&:last)&.first(2)
       end
 
+      # @param product [Materials::Product]
+      # @return [Boolean] it may be this layer of a system, laid on so
+      def fits?(product, method, laid)
+        laid["way"].include?(method) && laid["class"].any? { |id| fitting(id, laid).include?(product) }
+      end
+
       # @param water [Boolean] what goes over it is waterborne
       # @return [Materials::Product, nil]
       def filler(water)

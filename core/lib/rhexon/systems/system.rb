@@ -12,6 +12,10 @@ module Rhexon
                                                                      accepted: all.map(&:id).join(", ")))
       end
 
+      # @param laid [Hash] of +lays+
+      # @return [Integer, nil] coats to begin reckoning with; nil for work that has none
+      def self.first_coats(laid) = laid["coats"] == "film" ? laid["least"] || 2 : laid["coats"]
+
       attr_reader :id, :name, :says, :ages, :lays, :odour, :skill, :repair, :sheen, :coats_a_day, :fills
 
       def initialize(id, record)
