@@ -145,12 +145,22 @@ class InstanceTest < CoreTest
   def test_a_coat_that_is_on_counts_and_what_has_to_get_into_the_wood_falls_out
     made = going_on([ SANDED, BRUSHED ], { "s1" => 1, "s2" => 1 }, "weights" => {})
     same = made.proposals.find { |one| one.id == "brushed_varnish" }
-    assert_equal [ [ "s2", 2 ] ],
-                 same.document["steps"].select { |one| one["kind"] == "coat" }.map { |one| one.values_at("id", "coats") }
+    assert_equal [ [ "s1", nil ], [ "s2", 2 ] ], same.document["steps"].map { |one| one.values_at("id", "coats") }
     assert_equal "it would not get into the wood any more",
                  made.fallen.find { |one| one.system.id == "hardwax_oil" }.reason
     others = made.proposals - [ same ]
     assert(others.all? { |one| one.document["steps"][2].values_at("kind", "aim") == %w[level scuff] }, others.map(&:id))
+  end
+
+  # Shellac and its wax are on: that way is done, and any other takes the wax off before it scuffs.
+  def test_wax_that_is_on_ends_its_way_and_goes_off_for_any_other
+    shellac = BRUSHED.merge("product" => "seal", "wet_um" => 80)
+    wax = { "id" => "s3", "kind" => "wax", "product" => "wax", "method" => "wipe" }
+    made = going_on([ SANDED, shellac, wax ], { "s1" => 1, "s2" => 3, "s3" => 1 }).proposals
+    whole, others = made.partition { |one| one.id == "shellac_and_wax" }
+    assert_equal [ %w[sand coat wax] ], whole.map { |one| kinds(one) }
+    refute_empty others
+    others.each { |one| assert_equal %w[sand coat wax clean level coat], kinds(one).first(6), one.id }
   end
 
   # A shell asks the same.

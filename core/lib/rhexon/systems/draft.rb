@@ -45,7 +45,8 @@ module Rhexon
       def numbered(steps)
         stay = @kept.steps.size
         new = steps.drop(stay)
-        [ *steps.first(stay), *new.zip(@kept.free_ids(new.size)).map { |step, id| { **places(step), **step, "id" => id } } ]
+        ids = @kept.free_ids(new.size)
+        steps.first(stay) + new.zip(ids).map { |step, id| { **places(step), **step, "id" => id } }
       end
 
       # Bare wood, or wood that will be.
@@ -102,9 +103,10 @@ module Rhexon
 
       # Colour goes into bare wood, under what is clear.
       def coloured
-        @coloured ||= bare? && !@system.opaque? && !@kept.kind?("stain", "fill") ? [ Colouring.step(@shop, @piece, @wish) ].compact : []
+        @coloured ||= colour? ? [ Colouring.step(@shop, @piece, @wish) ].compact : []
       end
 
+      def colour? = bare? && !@system.opaque? && !@kept.kind?("stain", "fill")
       def open? = @piece.faces.keys.any? { |id| @piece.shown?(id) && @piece.wood(id) != "closed" }
 
       def filled
@@ -140,11 +142,12 @@ module Rhexon
 
       def layers
         @system.lays.zip(picks).drop(onward.first_to_come).map do |laid, (product, way)|
-          case laid["do"]
-          when "coat" then coat(product, way, "role" => laid["role"] || "top", "coats" => still(laid, product))
-          when "rub" then { "kind" => "rub_out", "grits" => [ rubs ] }
-          else { "kind" => laid["do"], "product" => product.id, "method" => way, "coats" => still(laid, product) }.compact
-          end
+          next { "kind" => "rub_out", "grits" => [ rubs ] } if laid["do"] == "rub"
+
+          coats = still(laid, product)
+          next coat(product, way, "role" => laid["role"] || "top", "coats" => coats) if laid["do"] == "coat"
+
+          { "kind" => laid["do"], "product" => product.id, "method" => way, "coats" => coats }.compact
         end
       end
 
