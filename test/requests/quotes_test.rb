@@ -3,7 +3,8 @@ require "test_helper"
 class QuotesTest < RequestTest
   setup do
     set_up_shop
-    @piece = make_piece(count: 2, steps: [ { "id" => "s1", "kind" => "sand", "grits" => %w[P150] } ])
+    sanded = { "id" => "s1", "kind" => "sand", "grits" => %w[P150] }
+    @piece = make_piece(count: 2, steps: [ sanded, coat("s2", coats: 3) ])
     @url = "/pieces/#{@piece.id}/quote"
   end
 
@@ -39,7 +40,7 @@ class QuotesTest < RequestTest
     assert_equal "application/pdf", response.media_type
     assert response.body.start_with?("%PDF")
     sheet = Piece::QuoteSheet.new(@piece, QuoteState.new(@piece))
-    assert_match(/P150/, sheet.steps.first)
+    assert_equal [ "Sand P150", "Top coat, Skerrow W20 clear satin, 3 coats" ], sheet.steps
     lines = sheet.lines.to_h
     assert_equal [ "Finishing", "Tax, 25 %", "Price", "of it each of 2" ], lines.keys
     assert_equal "#{gross} EUR", lines["Price"]

@@ -21,10 +21,13 @@ class Piece::QuoteSheet
     @pdf.render
   end
 
-  # @return [Array<String>] the steps in words
+  # @return [Array<String>] the steps in words, with their coats
   def steps
     names = Shelf.products.transform_values(&:name)
-    @piece.schedule.steps.map { |step| Rhexon::Schedule::Words.step(step, names[step["product"]]) }
+    @piece.schedule.steps.map do |step|
+      words = Rhexon::Schedule::Words.step(step, names[step["product"]])
+      step["coats"].to_i > 1 ? "#{words}, #{step["coats"]} coats" : words
+    end
   end
 
   # @return [Array<Array(String, String)>] each line of the price and its money
