@@ -57,11 +57,19 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "a piece that is begun is told what to do instead" do
-    piece = make_piece(steps: [ coat("s1", coats: 2) ])
-    log(piece, "s1/1/top", "done", 3.hours.ago)
-    visit "/pieces/#{piece.id}/ways"
-    assert_text "Work on it is begun"
+  test "another way for a piece that is begun keeps what is in the log" do
+    piece = make_piece(steps: [ coat("s1", coats: 3) ])
+    log(piece, "s1/1/top", "done", 2.days.ago)
+    visit "/pieces/#{piece.id}/schedule"
+    click_on "More"
+    find("[role=menuitem]", text: "Another way for this piece").click
+    assert_text "Work on it is begun: what is in the log stays"
+    assert_selector ".way", minimum: 2, wait: 15
+    assert_text "Hardwax oil: it would not get into the wood any more"
     assert_accessible
+    find(".way", text: "Waterborne by brush").click_on "Choose"
+    assert_text "Ready to handle", wait: 15
+    assert_equal [ "s1", 1 ], piece.schedule.reload.steps.first.values_at("id", "coats")
+    assert_quiet_console
   end
 end
