@@ -16,6 +16,9 @@ class Entry < ApplicationRecord
                        dependent: :restrict_with_error
   has_many :photos, dependent: :restrict_with_error
 
+  # Less what was taken back.
+  scope :uncorrected, -> { where.not(id: Entry.unscoped.where(kind: "correction").select(:corrects_id)) }
+
   validates :kind, inclusion: { in: KINDS }
   validates :client_id, presence: true
 
@@ -56,12 +59,7 @@ class Entry < ApplicationRecord
 
   # @return [Array<String>] keys of the passes of a piece that something is logged about
   def self.standing_passes(piece)
-    where(piece: piece)
-      .where
-      .not(kind: "correction").where
-      .not(id: where(kind: "correction").select(:corrects_id)).where
-      .not(pass_key: nil).distinct
-      .pluck(:pass_key)
+    uncorrected.where(piece: piece).where.not(kind: "correction").where.not(pass_key: nil).distinct.pluck(:pass_key)
   end
 
   def same!(**fields)

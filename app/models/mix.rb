@@ -17,10 +17,7 @@ class Mix < ApplicationRecord
 
   # @return [Array<Entry>] pours that stand, in the order they happened
   def pours
-    @pours ||= entries.where(kind: "poured")
-      .where
-      .not(id: Entry.where(kind: "correction").select(:corrects_id))
-      .order(:happened_at, :id).to_a
+    @pours ||= entries.uncorrected.where(kind: "poured").order(:happened_at, :id).to_a
   end
 
   # What is in the pot of each component; splitting a pot takes some out again.

@@ -135,6 +135,15 @@ class ShopFloor
   # @return [Array<Aside>] pieces that cannot be computed, each with its reason
   def aside = plan && @aside.map { |piece, reason| Aside.new(piece: piece, reason: reason) }
 
+  # @return [Rhexon::Planning::Plan] in which the piece stands
+  # @raise [Rhexon::InvalidInput] when its job is closed or it is set aside
+  def plan_of(piece)
+    raise Rhexon::InvalidInput.new("The job of #{piece.name} is closed") if piece.job.closed_at
+
+    aside = aside_of(piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{piece.id}")
+    plan
+  end
+
   # @return [Aside, nil]
   def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 

@@ -44,10 +44,7 @@ class ProposalsState
 
   def floor = @floor ||= ShopFloor.new
 
-  def shop
-    aside = floor.aside_of(@piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{@piece.id}")
-    floor.plan.shop
-  end
+  def shop = floor.plan_of(@piece).shop
 
   def answer = @answer ||= Rhexon::Systems::Engine.new(shop, @piece.core_id, @wish).answer
 

@@ -9,11 +9,14 @@ class QuoteState
 
   # @return [Rhexon::Compare::Quote]
   # @raise [Rhexon::InvalidInput] for a piece that is set aside, or not in hand any more
-  def quote
-    Rhexon.refuse_unless(!piece.job.closed_at, "The job of #{piece.name} is closed", where: "pieces/#{piece.id}",
-                                                                                    accepted: "a job in hand")
-    aside = floor.aside_of(piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{piece.id}")
-    @quote ||= Rhexon::Compare::Quote.new(floor.plan, piece.core_id, shop.terms)
+  def quote = @quote ||= Rhexon::Compare::Quote.new(floor.plan_of(piece), piece.core_id, shop.terms)
+
+  # @return [Rhexon::Compare::Quote] one that can be given to a client
+  # @raise [Rhexon::InvalidInput] where there is no work, or not all of it can be planned
+  def given
+    Rhexon.refuse_unless(quote.phases.any? && quote.whole?, "There is no price for all of #{piece.name} yet",
+                         where: "pieces/#{piece.id}/schedule", accepted: "a schedule that can be planned to its end")
+    quote
   end
 
   def terms = Rhexon::Compare::Quote::TERMS.keys.index_with { |name| shop.terms[name] || 0 }

@@ -33,11 +33,7 @@ class ScheduleState
 
   # @return [Rhexon::Planning::Plan] with this piece in it
   # @raise [Rhexon::InvalidInput] when its job is closed or it is set aside
-  def plan
-    refuse_closed!
-    aside = floor.aside_of(@piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{@piece.id}")
-    floor.plan
-  end
+  def plan = floor.plan_of(@piece)
 
   # A plan may stand that cannot be drawn.
   # @param face [String, nil] the face that will be drawn
@@ -74,10 +70,5 @@ class ScheduleState
       words: "cell #{cell.label} of #{cell.board.name}", board_id: cell.board_id, lab: lab,
       hexes: LooksState.new(@piece.wood, []).read_hexes(lab)
     }
-  end
-
-  # A piece of a closed job is not on the shop floor; its page says so.
-  def refuse_closed!
-    raise Rhexon::InvalidInput.new("The job of #{@piece.name} is closed") if @piece.job.closed_at
   end
 end

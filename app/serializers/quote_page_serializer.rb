@@ -6,7 +6,7 @@ class QuotePageSerializer < ApplicationSerializer
            phases: "Array<{ phase: string; name: string; min: number; done_min: number; real_min: number }>",
            materials: "Array<{ name: string; g: number; cost: number | null }>",
            worn: "Array<{ name: string; unit: string; need: number; cost: number | null }>",
-           unpriced: "string[]",
+           unpriced: "string[]", whole: "boolean",
            sums: "Record<'labour' | 'material' | 'waste' | 'worn' | 'margin' | 'net' | 'tax' | 'gross', number>"
   fields currency: :string, zone: :string, ready_at: [ :number, NULLABLE ]
   attributes :terms, :most
@@ -18,6 +18,7 @@ class QuotePageSerializer < ApplicationSerializer
   attribute(:phases) { |state| state.quote.phases.map(&:to_h) }
   attribute(:materials) { |state| state.quote.materials.map(&:to_h) }
   attribute(:worn) { |state| state.quote.worn.map(&:to_h) }
+  attribute(:whole) { |state| state.quote.whole? }
   attribute(:unpriced) { |state| state.quote.unpriced }
   attribute(:sums) { |state| state.quote.sums.to_h.transform_values { |money| money.round(2) } }
 end

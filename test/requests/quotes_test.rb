@@ -46,11 +46,26 @@ class QuotesTest < RequestTest
     assert_equal "#{gross} EUR", lines["Price"]
   end
 
+  test "what cannot be planned to its end has no price for a client" do
+    set_terms(rate_per_h: 60)
+    assert answer["whole"]
+    send_json("/shop/hours", { week: {}, days: [] })
+    assert_response :ok
+    get @url
+    assert_includes props, "whole"
+    assert_not props["whole"]
+    get "#{@url}.pdf"
+    assert_response :unprocessable_entity
+    assert_match(/no price for all of Desk top/, props["error"]["sentence"])
+  end
+
   test "nothing to reckon yet, and a piece that is not in hand any more" do
     bare = make_piece(name: "Bare board")
     get "/pieces/#{bare.id}/quote"
     assert_empty props["phases"]
     assert_equal 0, props["sums"]["gross"]
+    get "/pieces/#{bare.id}/quote.pdf"
+    assert_response :unprocessable_entity
     @piece.job.update!(closed: true)
     get @url
     assert_response :unprocessable_entity

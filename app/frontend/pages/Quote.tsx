@@ -13,11 +13,14 @@ import type { QuotePage } from "@/types"
 /** What a piece costs to finish: how the price comes about, and what its hours came to. */
 export default function Quote(first: QuotePage) {
   const [state, setState] = useState(first)
+  const [terms, setTerms] = useState(first.terms)
   const { send, busy, error } = useSend()
   const { piece, phases, unpriced } = state
   const base = `/pieces/${piece.id}/quote`
-  const setTerm = (term: Term, value: number) =>
+  const setTerm = (term: Term, value: number) => {
+    setTerms({ ...terms, [term]: value })
     void send(() => request<QuotePage>("POST", base, { terms: { [term]: value } }), setState)
+  }
   const schedule = `/pieces/${piece.id}/schedule`
   return (
     <Shell>
@@ -35,7 +38,7 @@ export default function Quote(first: QuotePage) {
           <Link href={schedule} className="ui-button">
             Its schedule
           </Link>
-          {phases.length > 0 && (
+          {phases.length > 0 && state.whole && (
             <a href={`${base}.pdf`} className="ui-button" target="_blank" rel="noreferrer">
               Sheet for the client (PDF)
             </a>
@@ -56,7 +59,12 @@ export default function Quote(first: QuotePage) {
               Rate, waste, margin and tax are the shop's: set here, they hold for every quote.
             </p>
             <ErrorText reason={error && !(error.where in state.terms) ? error : null} />
-            <Ledger state={state} busy={busy} refused={error} onTerm={setTerm} />
+            <Ledger state={state} terms={terms} busy={busy} refused={error} onTerm={setTerm} />
+            {!state.whole && (
+              <p className="caution-text mt-3">
+                Not all of it can be planned, and what has no place is in no sum. <Link href={schedule}>Why</Link>
+              </p>
+            )}
             {unpriced.length > 0 && (
               <p className="caution-text mt-3">
                 Not in the sum, for no price is known: {unpriced.join(", ")}.{" "}

@@ -8,6 +8,8 @@ type Line = keyof QuotePage["sums"]
 
 type Props = {
   state: QuotePage
+  /** As they are set by now; the sums follow. */
+  terms: QuotePage["terms"]
   busy: boolean
   refused: Refused["reason"] | null
   onTerm: (term: Term, value: number) => void
@@ -26,8 +28,8 @@ const LINES: { line: Line; name: string; whole?: boolean; term?: [Term, string, 
 ]
 
 /** How the price comes about, line by line, drawn to one scale; the shop's terms stand in the lines they make. */
-export function Ledger({ state, busy, refused, onTerm }: Props) {
-  const { sums, terms, most, currency, piece } = state
+export function Ledger({ state, terms, busy, refused, onTerm }: Props) {
+  const { sums, most, currency, piece } = state
   const hands = state.phases.reduce((sum, phase) => sum + phase.min, 0)
   const share = (money: number) => `${sums.gross > 0 ? (money / sums.gross) * 100 : 0}%`
   let before = 0

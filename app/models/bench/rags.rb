@@ -28,15 +28,12 @@ class Bench::Rags
 
   # @return [Array<Array(Time, Rhexon::Materials::Product)>]
   def rows
-    entries = Entry.where(kind: WORK, happened_at: from..@now)
-      .where.not(id: Entry.where(kind: "correction").select(:corrects_id))
-      .includes(piece: { schedule: :head })
+    entries = Entry.uncorrected.where(kind: WORK, happened_at: from..@now).includes(piece: { schedule: :head })
     entries.map { |entry| [ entry.happened_at, product(entry) ] }
   end
 
   def from
-    ticked = Entry.where(kind: "rags")
-      .where.not(id: Entry.where(kind: "correction").select(:corrects_id)).maximum(:happened_at)
+    ticked = Entry.uncorrected.where(kind: "rags").maximum(:happened_at)
     [ ticked, @now - DAYS.days ].compact.max
   end
 

@@ -14,9 +14,8 @@ class Bench::ReadCautions
   private
 
   def by_job
-    rows = Entry.joins(:piece).where(kind: "acknowledged", pieces: { job_id: @pieces.map(&:job_id).uniq })
-      .where.not(id: Entry.where(kind: "correction").select(:corrects_id))
-      .pluck("pieces.job_id", :body)
+    rows = Entry.uncorrected.joins(:piece)
+      .where(kind: "acknowledged", pieces: { job_id: @pieces.map(&:job_id).uniq }).pluck("pieces.job_id", :body)
     rows.group_by(&:first).transform_values do |said|
       said.map(&:last).group_by { |body| body["person"] }
         .transform_values { |bodies| bodies.flat_map { |body| body["cautions"] }.uniq.sort }

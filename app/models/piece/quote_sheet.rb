@@ -11,7 +11,9 @@ class Piece::QuoteSheet
   end
 
   # @return [String] PDF, A4
+  # @raise [Rhexon::InvalidInput] where there is no price for all of the work
   def pdf
+    @state.given
     @pdf = with_font(Prawn::Document.new(page_size: "A4", margin: 20 * MM))
     head
     work

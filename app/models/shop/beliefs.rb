@@ -19,10 +19,7 @@ class Shop::Beliefs
     # @param clock [Rhexon::Zone]
     # @return [Array<Hash>]
     def log(ids, clock)
-      rows = Entry.where(piece_id: ids, kind: %w[started done dry_test])
-        .where
-        .not(id: corrected)
-        .where(happened_at: OLDEST.ago..)
+      rows = Entry.uncorrected.where(piece_id: ids, kind: %w[started done dry_test], happened_at: OLDEST.ago..)
         .order(:happened_at, :id)
         .pluck(:kind, :pass_key, :happened_at, :body)
       rows.map do |kind, pass, at, body|
@@ -35,8 +32,7 @@ class Shop::Beliefs
 
     private
 
-    def tests = Entry.where(kind: "dry_test").where.not(id: corrected)
-    def corrected = Entry.where(kind: "correction").select(:corrects_id)
+    def tests = Entry.uncorrected.where(kind: "dry_test")
 
     # What was learned last, until something is added.
     def kept(key)

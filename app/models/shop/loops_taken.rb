@@ -18,8 +18,7 @@ class Shop::LoopsTaken
   end
 
   def rows
-    corrected = Entry.where(kind: "correction").select(:corrects_id)
-    Entry.where(kind: "done").where("body ->> 'answer' IN ('yes', 'again')").where.not(id: corrected)
+    Entry.uncorrected.where(kind: "done").where("body ->> 'answer' IN ('yes', 'again')")
       .order(:happened_at, :id).pluck(:piece_id, :pass_key, Arel.sql("body ->> 'answer'"))
   end
 

@@ -17,6 +17,18 @@ class LaneTest < CoreTest
     end
   end
 
+  # A calendar that is asked for more days and has none that are open.
+  class Shut < Struct.new(:opens, :shuts, :asked)
+    def grow = (self.asked += 1) < 4
+    def shut_at?(_minute) = false
+  end
+
+  def test_nobody_ever_there_gives_no_hands_whole_or_in_stretches
+    lane = Rhexon::Planning::Lane.new(Shut.new([], [], 0))
+    assert_nil lane.stretches(60, 30, 4)
+    assert_nil lane.slot(60, 30)
+  end
+
   def test_random_work_finds_the_first_gap_on_the_grid
     random = Random.new(5)
     80.times do

@@ -109,13 +109,14 @@ class InstanceTest < CoreTest
   # --- begun
   # @param done [Hash{String=>Integer}] step id => coats that are in the log
   # @return [Engine::Answer]
-  def going_on(steps, done, wish = {})
+  def going_on(steps, done, wish = {}, found: nil)
     log = done.flat_map { |id, coats| (1..coats).map { |coat| "top/#{id}/#{coat}/show" } }
       .each_with_index.flat_map do |pass, index|
         from, to = [ 0, 30 ].map { |min| format("2026-11-%<day>02dT08:%<min>02d+01:00", day: 16 + index, min: min) }
         [ { "kind" => "started", "pass" => pass, "at" => from }, { "kind" => "done", "pass" => pass, "at" => to } ]
       end
     own = piece(document(*steps), wood: "closed").merge("wood" => "maple", "use" => "furniture")
+    own["faces"].first["found"] = found if found
     shop = Rhexon::Planning::Shop.new(shop_json(own, products: products + [ DYE ], log: log))
     Rhexon::Systems::Engine.new(shop, "top", { "gear" => Rhexon::Systems::Wish::GEAR, **wish }).answer
   end
@@ -137,19 +138,34 @@ class InstanceTest < CoreTest
       assert_equal %w[sand stain], kinds(one).first(2), one.id
       assert_equal 1, kinds(one).count("stain"), one.id
     end
-    painted = going_on([ SANDED, DYED ], { "s1" => 1, "s2" => 1 }, "opaque" => true)
+    painted = going_on([ SANDED, DYED ], { "s1" => 1, "s2" => 1 }, { "opaque" => true })
     assert_includes painted.fallen.map(&:reason), "it would hide the colour that is on"
   end
 
   # Two coats are asked for and one is on; another product goes over it scuffed, and oil does not get in any more.
   def test_a_coat_that_is_on_counts_and_what_has_to_get_into_the_wood_falls_out
-    made = going_on([ SANDED, BRUSHED ], { "s1" => 1, "s2" => 1 }, "weights" => {})
+    made = going_on([ SANDED, BRUSHED ], { "s1" => 1, "s2" => 1 }, { "weights" => {} })
     same = made.proposals.find { |one| one.id == "brushed_varnish" }
     assert_equal [ [ "s1", nil ], [ "s2", 2 ] ], same.document["steps"].map { |one| one.values_at("id", "coats") }
     assert_equal "it would not get into the wood any more",
                  made.fallen.find { |one| one.system.id == "hardwax_oil" }.reason
     others = made.proposals - [ same ]
     assert(others.all? { |one| one.document["steps"][2].values_at("kind", "aim") == %w[level scuff] }, others.map(&:id))
+  end
+
+  # An old film that is off lets oil in again; one that is washed is not washed twice, and is locked all the same.
+  def test_an_old_finish_that_is_off_or_washed_by_now
+    old = { "is" => "coated", "family" => "cross_linked", "coats" => 3, "state" => "sound" }
+    strip = { "id" => "s1", "kind" => "strip", "way" => "scraping" }
+    wash = { "id" => "s1", "kind" => "clean", "way" => "wash" }
+    oiled = ->(steps) { going_on(steps, { "s1" => 1 }.slice(*steps.map { |one| one["id"] }), found: old) }
+    assert_includes oiled.([]).fallen.map(&:reason), "the old finish would have to go"
+    off = oiled.([ strip ])
+    assert_equal %w[strip sand coat], kinds(off.proposals.find { |one| one.id == "hardwax_oil" })
+    refute_includes off.fallen.map(&:reason), "the old finish would have to go"
+    washed = oiled.([ wash ]).proposals.find { |one| one.id == "waterborne_two_part" }
+    assert_equal %w[clean level coat coat], kinds(washed)
+    assert_equal "barrier", washed.document["steps"][2]["role"]
   end
 
   # Shellac and its wax are on: that way is done, and any other takes the wax off before it scuffs.

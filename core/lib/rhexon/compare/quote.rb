@@ -35,8 +35,12 @@ module Rhexon
         self.class.check!(terms)
         @plan = plan
         @placements = plan.of_piece(piece_id)
+        @whole = !plan.build.blocked.key?(piece_id)
         @terms = TERMS.keys.to_h { |name| [ name, terms[name] || 0 ] }
       end
+
+      # @return [Boolean] all of the work has its place: what has none is in no sum
+      def whole? = @whole
 
       # @return [Array<Phase>] in the order of the work, those that have any
       def phases

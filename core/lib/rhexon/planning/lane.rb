@@ -43,8 +43,9 @@ module Rhexon
         least = unit < LARGE ? unit : LEAST_STRETCH
         index = @to.bsearch_index { |finish| finish > from } || @to.size
         while true
-          return if index >= @to.size && !grow
-
+          while index >= @to.size
+            return unless grow
+          end
           start = -(-[ @from[index], from ].max / GRID) * GRID
           there = @to[index] - start
           if left <= there

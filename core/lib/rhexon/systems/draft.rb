@@ -50,7 +50,7 @@ module Rhexon
       end
 
       # Bare wood, or wood that will be.
-      def bare? = (!coated? || @system.strips? || @kept.kind?("strip")) && !@kept.film?
+      def bare? = (!coated? || @system.strips? || @kept.stripped?) && !@kept.film?
 
       # Water goes straight on wood that stands up.
       def raises?
@@ -77,13 +77,15 @@ module Rhexon
 
       def coated? = @piece.faces.each_value.any? { |face| %w[coated unknown].include?(face.dig("found", "is")) }
 
+      WASH = { "kind" => "clean", "way" => "wash" }.freeze
+      private_constant :WASH
+
       # An old finish goes off, or is washed, scuffed and locked under dewaxed shellac.
       def found_work
-        return [] if !coated? || @kept.kind?("strip", "level")
+        return [] if !coated? || @kept.stripped?
         return [ { "kind" => "strip", "way" => "scraping" } ] if @system.strips?
 
-        [ { "kind" => "clean", "way" => "wash" }, { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] },
-          *locked ]
+        [ (WASH unless @kept.kind?("clean")), (Onward::SCUFF unless @kept.kind?("level")), *locked ].compact
       end
 
       # What melts into what is there needs nothing in between.

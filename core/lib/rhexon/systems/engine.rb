@@ -54,7 +54,7 @@ module Rhexon
       def piece = @piece ||= base.piece(@id)
 
       def proposal(system)
-        return if out?(system, system.unfit(piece, @wish))
+        return if out?(system, system.unfit(piece, @wish, stripped: @kept.stripped?))
 
         instance = Instance.new(system, base, @id, @wish, shelf, @kept)
         return fall(system, instance.reason) unless instance.make

@@ -61,9 +61,10 @@ module Rhexon
 
       def build
         laid = @draft.laid
-        stay = @kept.steps.size
         planned(laid) or return
-        planned(@draft.numbered([ *laid.first(stay), *prepared, *laid.drop(stay) ])) or return
+        before = prepared
+        stay = @kept.steps.size
+        before.empty? || planned(@draft.numbered([ *laid.first(stay), *before, *laid.drop(stay) ])) or return
         enough_film or return
         rubbed
         true
@@ -112,7 +113,7 @@ module Rhexon
 
       def more(laid, coats)
         product = @draft.picks[@system.lays.index(laid)].first.id
-        step = steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" }
+        step = steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" } or return true
         all = step["coats"] + coats
         return fell("#{all} coats") if all > (step["method"] == "wipe" ? MOST_WIPED : MOST_COATS)
 

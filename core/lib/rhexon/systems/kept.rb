@@ -22,7 +22,9 @@ module Rhexon
       # Colour is in the wood.
       def coloured? = kind?("stain")
       # The wood is closed to what goes into it.
-      def film? = top != nil
+      def film? = !top.nil?
+      # An old finish is off.
+      def stripped? = kind?("strip")
 
       # @return [Hash, nil] the last step that was laid on to stay: what comes goes over it
       def top = steps.reverse.find { |step| LAID.include?(step["kind"]) }

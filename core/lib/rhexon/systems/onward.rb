@@ -2,6 +2,8 @@ module Rhexon
   module Systems
     # Where a system takes up a piece that has a film already.
     class Onward
+      SCUFF = { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] }.freeze
+
       # @param system [System]
       # @param kept [Kept]
       # @param picks [Array<Array(Materials::Product, String)>] what each of its layers is laid on with
@@ -36,8 +38,7 @@ module Rhexon
       def scuffed
         return [] if waxed? || (on && !@kept.kind?("wax"))
 
-        [ ({ "kind" => "clean", "way" => Work::Kinds::Clean.way_for("wax") } if @kept.kind?("wax")),
-          { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] } ].compact
+        [ ({ "kind" => "clean", "way" => Work::Kinds::Clean.way_for("wax") } if @kept.kind?("wax")), SCUFF ].compact
       end
 
       private

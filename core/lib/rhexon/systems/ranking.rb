@@ -6,9 +6,9 @@ module Rhexon
       MOST = 6
       # So few are told even where one is better in everything.
       FEWEST = 3
-      # Hands and dates closer than these are the same to a hand.
       # What it lacks counts ten times what it has to spare.
       LACKING, SPARE = 1.0, 0.1
+      # Hands and dates closer than these are the same to a hand.
       SAME_HANDS_MIN, SAME_DAY_MIN = 15, 720
 
       # @param proposals [Array<Proposal>]
@@ -45,8 +45,8 @@ module Rhexon
         weights.sum { |name, weight| weight * (1 - badness(proposal, name)) } / total
       end
 
-      # @return [Array<Proposal>]
       # What bears its use stands before what does not.
+      # @return [Array<Proposal>]
       def ranked
         @ranked ||= @proposals.sort_by { |one| [ one.lacks.empty? ? 0 : 1, -score(one).round(6), one.id ] }
       end

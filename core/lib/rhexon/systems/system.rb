@@ -42,9 +42,10 @@ module Rhexon
       # Why it is out of the question before anything is reckoned.
       # @param piece [Planning::Piece]
       # @param wish [Wish]
+      # @param stripped [Boolean] an old finish is off already
       # @return [String, nil] a few words; nil: it may do
-      def unfit(piece, wish)
-        use(piece) || found(piece) || gear(wish) || limits(wish) || look(piece, wish)
+      def unfit(piece, wish, stripped: false)
+        use(piece) || (found(piece) unless stripped) || gear(wish) || limits(wish) || look(piece, wish)
       end
 
       # Words for a use, inside a sentence.
