@@ -22,6 +22,14 @@ Rails.application.routes.draw do
   get "pieces/compare" => "comparisons#show"
   get "pieces/compare/chances" => "comparisons/chances#show"
 
+  resource :file, only: :create, path: "pieces/book/file", module: :templates
+  resources :templates, only: %i[index show create update destroy], path: "pieces/book" do
+    scope module: :templates do
+      resource :preview, only: :create
+      resource :application, only: :create
+    end
+  end
+
   resources :jobs, only: :update
 
   resources :pieces, only: %i[index new create edit update] do

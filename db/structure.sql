@@ -43,7 +43,7 @@ FOREIGN KEY ("parent_id")
 CREATE INDEX "index_revisions_on_schedule_id" ON "revisions" ("schedule_id");
 CREATE INDEX "index_revisions_on_parent_id" ON "revisions" ("parent_id");
 CREATE UNIQUE INDEX "index_revisions_on_schedule_id_and_number" ON "revisions" ("schedule_id", "number");
-CREATE TABLE IF NOT EXISTS "schedules" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "from_cell_id" integer, "head_id" bigint, "redo_id" bigint, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_54a3e0cca3"
+CREATE TABLE IF NOT EXISTS "schedules" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "from_cell_id" integer, "head_id" bigint, "redo_id" bigint, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, template_version_id integer REFERENCES template_versions(id), CONSTRAINT "fk_rails_54a3e0cca3"
 FOREIGN KEY ("head_id")
   REFERENCES "revisions" ("id")
 , CONSTRAINT "fk_rails_23aa7f0f97"
@@ -613,7 +613,29 @@ CREATE TRIGGER timbers_mark_insert AFTER INSERT ON timbers BEGIN INSERT INTO mar
 CREATE TRIGGER timbers_mark_update AFTER UPDATE ON timbers BEGIN INSERT INTO marks (name, mark) VALUES ('timbers', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
 CREATE TRIGGER timbers_mark_delete AFTER DELETE ON timbers BEGIN INSERT INTO marks (name, mark) VALUES ('timbers', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
 CREATE INDEX "index_pieces_on_timber_id" ON "pieces" ("timber_id");
+CREATE TABLE IF NOT EXISTS "templates" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
+CREATE UNIQUE INDEX "index_templates_on_name" ON "templates" ("name");
+CREATE TABLE IF NOT EXISTS "template_versions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "template_id" integer NOT NULL, "number" integer NOT NULL, "document" json NOT NULL, "reason" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_7eb02752f3"
+FOREIGN KEY ("template_id")
+  REFERENCES "templates" ("id")
+, CONSTRAINT template_document_is_json CHECK (json_valid(document)), CONSTRAINT template_version_number CHECK (number > 0));
+CREATE UNIQUE INDEX "index_template_versions_on_template_id_and_number" ON "template_versions" ("template_id", "number");
+CREATE TABLE IF NOT EXISTS "given_quotes" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "figures" json NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_f5eb824ba6"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT given_quote_is_json CHECK (json_valid(figures)));
+CREATE INDEX "index_given_quotes_on_piece_id" ON "given_quotes" ("piece_id");
+CREATE TRIGGER templates_name_length_insert BEFORE INSERT ON templates WHEN length(NEW.name) > 80 BEGIN SELECT RAISE(ABORT, 'templates.name is too long'); END;
+CREATE TRIGGER templates_name_length_update BEFORE UPDATE ON templates WHEN length(NEW.name) > 80 BEGIN SELECT RAISE(ABORT, 'templates.name is too long'); END;
+CREATE TRIGGER template_versions_document_length_insert BEFORE INSERT ON template_versions WHEN length(NEW.document) > 200000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
+CREATE TRIGGER template_versions_document_length_update BEFORE UPDATE ON template_versions WHEN length(NEW.document) > 200000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
+CREATE TRIGGER template_versions_reason_length_insert BEFORE INSERT ON template_versions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'template_versions.reason is too long'); END;
+CREATE TRIGGER template_versions_reason_length_update BEFORE UPDATE ON template_versions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'template_versions.reason is too long'); END;
+CREATE TRIGGER given_quotes_figures_length_insert BEFORE INSERT ON given_quotes WHEN length(NEW.figures) > 200000 BEGIN SELECT RAISE(ABORT, 'given_quotes.figures is too long'); END;
+CREATE TRIGGER given_quotes_figures_length_update BEFORE UPDATE ON given_quotes WHEN length(NEW.figures) > 200000 BEGIN SELECT RAISE(ABORT, 'given_quotes.figures is too long'); END;
+CREATE INDEX "index_schedules_on_template_version_id" ON "schedules" ("template_version_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130060000'),
 ('20261130020000'),
 ('20261130010000'),
 ('20261129190000'),

@@ -23,7 +23,7 @@ end
 class RequestTest < ActionDispatch::IntegrationTest
   JSON_HEADERS = { "CONTENT_TYPE" => "application/json", "ACCEPT" => "application/json" }.freeze
 
-  def send_json(path, body) = post(path, params: body.to_json, headers: JSON_HEADERS)
+  def send_json(path, body, verb = :post) = public_send(verb, path, params: body.to_json, headers: JSON_HEADERS)
   def answer = JSON.parse(response.body)
   def sentence = answer.dig("error", "sentence")
 

@@ -12,6 +12,7 @@ class Schedule < ApplicationRecord
 
   belongs_to :piece
   belongs_to :from_cell, class_name: "Cell", optional: true
+  belongs_to :template_version, class_name: "Template::Version", optional: true
   belongs_to :head, class_name: "Revision", optional: true
   belongs_to :redo, class_name: "Revision", optional: true
   has_many :revisions, -> { order(:number) }, dependent: :restrict_with_error, inverse_of: :schedule
@@ -72,6 +73,24 @@ class Schedule < ApplicationRecord
       checked = Rhexon::Schedule::Document.check!(document, fillers: Shelf.fillers)
       advance!(fits!(checked), { "op" => "propose", "system" => system }, "Chose: #{name}")
     end
+  end
+
+  # A recipe of the book becomes the schedule.
+  # @param version [Template::Version]
+  # @param set [Hash] "values" and "products" that were chosen for it
+  # @return [Revision]
+  def take!(document, version, set)
+    locked do
+      checked = Rhexon::Schedule::Document.check!(document, fillers: Shelf.fillers)
+      advance!(fits!(checked), { "op" => "template", "version" => version.id, **set },
+               "From the book: #{version.template.name}, version #{version.number}")
+    end
+  end
+
+  # What was chosen when the recipe that it comes from was taken.
+  # @return [Hash] "values" and "products"
+  def taken_with
+    (made_whole&.operation || {}).slice("values", "products")
   end
 
   # @raise [Rhexon::InvalidInput] when there is nothing to undo
@@ -135,15 +154,27 @@ class Schedule < ApplicationRecord
   def advance!(document, operation, reason)
     revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document,
                                  operation: operation, reason: reason, created_at: Time.current)
-    update!(head: revision, redo: nil, from_cell_id: operation["op"] == "promote" ? operation["cell"] : from_cell_id)
+    update!(head: revision, redo: nil, **(WHOLE.include?(operation["op"]) ? origin(operation) : {}))
     revision
   end
 
-  # The link to a cell goes back and forth with the revision that made it.
+  # Operations that make all of it.
+  WHOLE = %w[promote propose template].freeze
+  private_constant :WHOLE
+
+  # @return [Revision, nil]
+  def made_whole = lineage.find { |step| WHOLE.include?(step.operation["op"]) }
+
+  # The cell or the recipe that it comes from.
+  def origin(operation)
+    { from_cell_id: operation["cell"], template_version_id: Template::Version.find_by(id: operation["version"])&.id }
+  end
+
+  # The link to a cell or a recipe goes back and forth with the revision that made it.
   def move_to!(revision, redo_to:)
     self.head = revision
     self.redo = redo_to
-    self.from_cell_id = lineage.find { |step| step.operation["op"] == "promote" }&.operation&.fetch("cell")
+    assign_attributes(origin(made_whole&.operation || {}))
     save!
   end
 end

@@ -9,7 +9,7 @@ class SideSerializer < ApplicationSerializer
            hands_min: :number, elapsed_min: :number, scuffs: :number, film_um: :number, sheen_gu: [ :number, NULLABLE ],
            pores: :string, pores_filled: :number, litres: :number, cost: [ :number, NULLABLE ],
            voc_g: [ :number, NULLABLE ],
-           findings: "Array<{ level: string; title: string; sentence: string }>",
+           findings: "Against[]",
            film: "Array<[number, number]>"
   attributes :key, :differs, :operation
   attribute(:label) { |column| column.side.label }

@@ -19,6 +19,7 @@ class ArrowsTest < CoreTest
     %w[chance checks],
     %w[compare],
     %w[systems],
+    %w[templates],
     %w[picture]
   ].freeze
   # What stands beside the rooms: units, zones, typed amounts, schemas, data and errors, known to all and knowing none.

@@ -28,6 +28,7 @@ module Demo
       Demo.pots!(now)
       decisions!(board, pieces.fetch("Reading desk tops"), now)
       Photos.make!(board, pieces)
+      book!(pieces)
     end
   end
 
@@ -69,6 +70,21 @@ module Demo
         happened_at: done.happened_at + 20.minutes
       )
     end
+  end
+
+  # What has proved itself is in the recipe book, one of them in two versions.
+  BOOK = {
+    "Reading desk tops" => [ "Dark elm, waterborne satin", "Tops that are leant on and wiped: dye, sealed, three coats." ],
+    "Window seat" => [ "Window seat", nil ]
+  }.freeze
+
+  def book!(pieces)
+    BOOK.each do |name, (title, says)|
+      Template::Kept.new(name: title, says: says).piece!(pieces.fetch(name))
+    end
+    elm = Template.find_by!(name: "Dark elm, waterborne satin")
+    elm.keep!(elm.latest.read.varying(elm.latest.read.variable.map(&:key).reject { |key| key.end_with?("last_grit") }),
+              "Changed in the book")
   end
 
   # The first board is decided and approved; the trial is not.

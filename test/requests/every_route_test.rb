@@ -35,6 +35,10 @@ class EveryRouteTest < RequestTest
       "PATCH /pieces/:id" => [ { name: "P", count: 2, wood: "elm", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],
       "POST /pieces/:piece_id/ways" => [ { wish: wish }, { wish: {} } ], "POST /pieces/:piece_id/ways/choice" => [ { wish: wish, system: "hardwax_oil" } ],
       "POST /pieces/:piece_id/quote" => [ { terms: { rate_per_h: 48, waste_percent: 10, margin_percent: 15, tax_percent: 20 } } ],
+      "POST /pieces/book" => [ { name: "B", says: "x", piece: @piece.id }, { name: "C", cell: @cell.id }, { into: @recipe.id, piece: @piece.id } ],
+      "PATCH /pieces/book/:id" => [ { name: "B", says: "x", parameters: [ "s1/coats" ] } ], "DELETE /pieces/book/:id" => [ {} ],
+      "POST /pieces/book/file" => [ { file: "x" } ],
+      "POST /pieces/book/:template_id/preview" => [ applied ], "POST /pieces/book/:template_id/application" => [ applied ],
       "POST /pieces/:piece_id/schedule/ahead" => operations.map { |operation| { operation: operation, face: "top", base: @piece.schedule.head.number } },
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
       "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },
@@ -130,6 +134,7 @@ class EveryRouteTest < RequestTest
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
     Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ],
                   factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
+    @recipe = Template::Kept.new(name: "A").piece!(make_piece(name: "Book", steps: [ coat("s1", coats: 2) ]))
     @sent = 0
     @failed = []
   end
@@ -144,7 +149,8 @@ class EveryRouteTest < RequestTest
     "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first },
     "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
     "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
-    "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" }
+    "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" },
+    "book" => -> { Template.first }
   }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
@@ -157,13 +163,14 @@ class EveryRouteTest < RequestTest
     end.flatten(1).uniq
   end
 
+  def applied = { piece_id: @piece.id, version: 1, values: { "s1/coats" => 3 }, products: { "w20" => "w80" } }
   def wish = { sheen: [ 10, 40 ], pores: "open", opaque: false, pale: false, gear: %w[brush wipe], odour: 3, skill: 2, repair: true, due: "2026-12-24T12:00:00Z", weights: { date: 3 } }
 
   def timber = { name: "Batch 7", wood: "oak", facts: { tannin: false }, words: "tried with vinegar" }
 
   # A pattern with things that are there.
   def filled(pattern)
-    owners = { piece: @piece, board: @board, cell: @cell, mix: @mix, batch: @can, photo: @photo, room: Room.first,
+    owners = { piece: @piece, board: @board, cell: @cell, mix: @mix, batch: @can, photo: @photo, room: Room.first, template: @recipe,
                product: Product.find_by!(code: "waxy") }
     path = pattern.sub("(/:id)", "/film").gsub(/:(\w+)_id/) { owners.fetch(Regexp.last_match(1).to_sym).id.to_s }
     path.gsub(%r{/(\w+)/:id}) do

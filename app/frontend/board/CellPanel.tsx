@@ -1,4 +1,6 @@
 import { Link, usePage } from "@inertiajs/react"
+import { useState } from "react"
+import { KeepPanel } from "@/book/KeepSchedule"
 import { Photos } from "@/photo/Photos"
 import type { Cell, ErrorReason } from "@/types"
 import { Layers, Readings, Ruin } from "./CellRecord"
@@ -18,6 +20,7 @@ type Props = {
 export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
   const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
   const { board, measures, pieces } = state
+  const [keeping, setKeeping] = useState(false)
   return (
     <div className="min-w-0">
       <Target board={board} cell={cell} />
@@ -45,6 +48,12 @@ export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
         >
           Make cell {cell.label} the schedule <span className="text-fine">{cell.layers.length} steps</span>
         </button>
+        {cell.layers.length > 0 && (
+          <button type="button" className="ui-button mt-2 w-full" onClick={() => setKeeping(true)}>
+            Keep it in the recipe book
+          </button>
+        )}
+        {keeping && <KeepPanel what={{ cell: cell.id }} recipes={[]} onClose={() => setKeeping(false)} />}
       </section>
       <ReadingForm
         key={cell.id}

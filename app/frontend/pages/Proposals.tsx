@@ -55,6 +55,9 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
           <Link href={`/pieces/${piece.id}/edit`} className="ui-button">
             Piece: use, faces, date
           </Link>
+          <Link href={`/pieces/book?piece=${piece.id}`} className="ui-button">
+            From the recipe book
+          </Link>
           <Link href={`/pieces/${piece.id}/schedule`} className="ui-button">
             {piece.steps ? "Its schedule" : "Write it myself"}
           </Link>

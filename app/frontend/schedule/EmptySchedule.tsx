@@ -13,6 +13,9 @@ export function EmptySchedule({ piece, onAdd }: { piece: number; onAdd: () => vo
         <Link href={`/pieces/${piece}/ways`} className="ui-tape">
           See which ways would do
         </Link>
+        <Link href={`/pieces/book?piece=${piece}`} className="ui-button" data-size="bench">
+          Take one from the recipe book
+        </Link>
         <button type="button" className="ui-button" data-size="bench" onClick={onAdd}>
           Add the first step <span className="text-fine">N</span>
         </button>

@@ -1,11 +1,14 @@
 import { Link } from "@inertiajs/react"
 import { DropdownMenu } from "radix-ui"
 import { useState } from "react"
+import { KeepPanel } from "@/book/KeepSchedule"
 import type { Picture } from "@/drawing/save/files"
 import { SaveItems } from "@/drawing/save/SaveMenu"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
 import type { useSheet } from "./useSheet"
+
+type Recipe = { id: number; name: string; number: number; newest: number }
 
 type Props = {
   state: ReturnType<typeof useSheet>
@@ -18,7 +21,7 @@ type Props = {
 /** What is looked up now and then around a schedule, in one menu. */
 export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
-  const [panel, setPanel] = useState<"rules" | "photos" | null>(null)
+  const [panel, setPanel] = useState<"rules" | "photos" | "keep" | null>(null)
   const leave = (open: boolean) => !open && setPanel(null)
   return (
     <>
@@ -32,6 +35,17 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>
             <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
             <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>
+            {sheet.rows.length > 0 && (
+              <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("keep")}>
+                Keep it in the recipe book
+              </DropdownMenu.Item>
+            )}
+            <Place to={`/pieces/book?piece=${piece.id}`}>From the recipe book</Place>
+            {schedule.recipe && (
+              <Place to={`/pieces/book?piece=${piece.id}&recipe=${schedule.recipe.id}`}>
+                {cameFrom(schedule.recipe)}
+              </Place>
+            )}
             {schedule.origin && (
               <Place to={`/boards/${schedule.origin.board_id}`}>
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
@@ -60,10 +74,23 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
         open={panel === "rules"}
         onOpenChange={leave}
       />
+      {panel === "keep" && (
+        <KeepPanel
+          what={{ piece: piece.id }}
+          recipes={schedule.recipe ? [schedule.recipe] : []}
+          name={schedule.recipe ? "" : piece.name}
+          onClose={() => setPanel(null)}
+        />
+      )}
       {panel === "photos" && <PiecePhotos piece={piece.id} onOpenChange={leave} />}
     </>
   )
 }
+
+const cameFrom = ({ name, number, newest }: Recipe) =>
+  newest > number
+    ? `Version ${newest} of ${name} (this is ${number}): what it changes`
+    : `By ${name}, version ${number}`
 
 function Place({ to, children }: { to: string; children: string }) {
   return (

@@ -29,6 +29,9 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
       <PageHead title="Jobs and pieces" facts="Choose a piece to see its schedule.">
         {jobs.length > 0 && (
           <div className="ml-auto flex gap-2">
+            <Link href="/pieces/book" className="ui-button">
+              Recipe book
+            </Link>
             <Link href="/pieces/area" className="ui-button">
               Large area
             </Link>
