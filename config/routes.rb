@@ -35,9 +35,15 @@ Rails.application.routes.draw do
   resources :pieces, only: %i[index new create edit update] do
     resources :photos, only: :index, module: :pieces
     resource :proposals, only: %i[show create], path: "ways", module: :pieces do
-      resource :choice, only: :create, module: :proposals
+      scope module: :proposals do
+        resource :choice, only: :create
+        resource :looks, only: :show
+        resource :trial, only: :create
+      end
     end
-    resource :quote, only: %i[show create], module: :pieces
+    resource :quote, only: %i[show create], module: :pieces do
+      resource :given, only: :create, module: :quotes
+    end
     resource :schedule, only: :show do
       scope module: :schedules do
         resource :preview, only: :create, path: "what_if"

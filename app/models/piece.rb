@@ -13,6 +13,7 @@ class Piece < ApplicationRecord
   has_many :entries, dependent: :restrict_with_error
   has_many :photos, dependent: :restrict_with_error
   has_many :boards, dependent: :nullify
+  has_many :given_quotes, -> { order(:id) }, dependent: :restrict_with_error
   has_one :made_board, class_name: "Board", foreign_key: :making_id, inverse_of: :making, dependent: :nullify
   accepts_nested_attributes_for :faces
 
@@ -66,11 +67,15 @@ class Piece < ApplicationRecord
     self.sheen_low, self.sheen_high = text.to_s.scan(/\d+/).map(&:to_i).minmax
   end
 
-  # What its schedule lays on the face that is shown: the steps of a board's cell.
+  # @return [Face, nil] that is looked at
+  def shown_face = faces.find { |face| face.kind == "face" } || faces.first
+
+  # What a schedule lays on the face that is shown: the steps of a board's cell.
+  # @param steps [Array<Hash>]
   # @return [Array<Hash>]
-  def layers
-    shown = (faces.find { |face| face.kind == "face" } || faces.first)&.name
-    schedule.steps
+  def layers(steps = schedule.steps)
+    shown = shown_face&.name
+    steps
       .select { |step| step["faces"].nil? || step["faces"].include?(shown) }
       .map { |step| step.except("pins", "faces", "room", "dry_room", "again", "closes") }
   end
@@ -78,7 +83,7 @@ class Piece < ApplicationRecord
   # What was there before, of the face that is shown or of one that is named.
   # @return [Hash]
   def found_on(face_name = nil)
-    face = faces.find { |one| one.name == face_name } || faces.find { |one| one.kind == "face" } || faces.first
+    face = faces.find { |one| one.name == face_name } || shown_face
     face&.found || {}
   end
 

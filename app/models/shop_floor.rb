@@ -144,6 +144,13 @@ class ShopFloor
     plan
   end
 
+  # A piece by itself, whether its job is closed or not: what was done to it.
+  # @param piece [Piece]
+  # @return [Rhexon::Planning::Plan]
+  def plan_alone(piece)
+    planned({ **setting, "pieces" => [ piece.to_core(records.clock) ], "log" => records.log([ piece.id ]) })
+  end
+
   # @return [Aside, nil]
   def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 

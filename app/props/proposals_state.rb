@@ -27,6 +27,23 @@ class ProposalsState
                                      accepted: answer.proposals.map(&:id).join(", ")))
   end
 
+  # @raise [Rhexon::InvalidInput] for a wish that cannot be read, and a piece that cannot be planned
+  def check! = engine && nil
+
+  # What is told as it is reckoned: the first few ways as they are made, the answer, then one by one the share of runs
+  # in which each is ready when it is wished, where that is said.
+  # @yieldparam part [Hash] "early" (Proposal), "answer" (ProposalsAnswer) or "chances" (by proposal, 0 to 1)
+  def each_part
+    @answer = engine.answer { |proposal| yield({ early: serialized(proposal) }) }
+    yield({ answer: to_h })
+    return unless engine.due
+
+    answer.proposals.each { |one| yield({ chances: { one.id => one.chance(engine.due).round(2) } }) }
+  end
+
+  # @return [Rhexon::Systems::LookChart]
+  def look_chart = Rhexon::Systems::LookChart.new(shop, shop.pieces.find { |one| one.id == @piece.core_id })
+
   # @return [Hash] what the page shows around the answer
   def page
     { piece: { id: @piece.id, name: @piece.name, wood: @piece.wood, count: @piece.count, use: @piece.use,
@@ -35,7 +52,7 @@ class ProposalsState
                target_hex: @piece.target_lab && Rhexon::Colour::Lab.hex(@piece.target_lab) },
       zone: Shop.current.zone, currency: Shop.current.currency, now: floor.now.to_i / 60, wish: @wish,
       weights: Rhexon::Systems::Wish::WEIGHTS, asks: Rhexon::Materials::Resistance.asks(@piece.use),
-      measures: Rhexon::Reference.uses.words.to_h }
+      measures: Rhexon::Reference.uses.words.to_h, assumed: assumed }
   end
 
   private
@@ -46,11 +63,30 @@ class ProposalsState
 
   def shop = floor.plan_of(@piece).shop
 
-  def answer = @answer ||= Rhexon::Systems::Engine.new(shop, @piece.core_id, @wish).answer
+  def engine = @engine ||= Rhexon::Systems::Engine.new(shop, @piece.core_id, @wish)
+  def answer = @answer ||= engine.answer
+
+  # What nobody has said of the piece, and what is taken for it.
+  # @return [Array<String>] sentence parts
+  def assumed
+    unsaid = shop.pieces.find { |one| one.id == @piece.core_id }
+    [ ("its use: nothing is asked of it but to be looked at" if @piece.use.nil?),
+      ("its date: as soon as can be" if @piece.job.due_at.nil?),
+      ("its edges: #{@piece.arris.tr("_", " ").sub("2mm", "2 mm").sub("3mm", "3 mm")}" if @piece.arris != "sharp"),
+      ("its wood before: bare and sanded" if @piece.faces.all? { |face| face.found.nil? }),
+      ("its wood: a mean board of #{unsaid.species}" if unsaid.species && @piece.timber.nil?),
+      ("the gear: what the shop has" if wish["gear"] == Rhexon::Systems::Wish.gear_of(shop)) ].compact
+  end
 
   def told
-    params = { ranking: answer.ranking, lab: wish["lab"] }
-    { proposals: answer.proposals.map { |one| ProposalSerializer.new(one, params: params).to_h },
-      fallen: answer.fallen.map { |one| { name: one.system.name, reason: one.reason } }, late: answer.late }
+    standing = engine.standing
+    { proposals: answer.proposals.map { |one| serialized(one) },
+      fallen: answer.fallen.map { |one| { name: one.system.name, reason: one.reason } }, late: answer.late,
+      target_hex: wish["lab"] && Rhexon::Colour::Lab.hex(wish["lab"]), remarks: answer.remarks,
+      standing: standing && SideSerializer.alone(standing) }
+  end
+
+  def serialized(proposal)
+    ProposalSerializer.new(proposal, params: { lab: wish["lab"] }).to_h
   end
 end

@@ -15,9 +15,11 @@ class TrialDesign
 
   # @param given [Hash] "name", "piece_id", "base_from", "wood", "grain", "timber_lot", "width_mm", "height_mm",
   #   "factors", "design", "runs", "boards", "shuffled", "step_strip", "seed"
-  def initialize(given, today:)
+  # @param base [Array<Hash>, nil] layers to vary where they are no piece's schedule
+  def initialize(given, today:, base: nil)
     @given = given
     @today = today
+    @base = base
   end
 
   # @return [Hash] TrialPreview, all that the designer draws

@@ -1,7 +1,8 @@
 # What may be varied of a recipe.
 class BookParameterSerializer < ApplicationSerializer
-  typelize key: :string, name: :string, label: :string, step: :number, value: "number | string", unit: [ :string, NULLABLE ], offered: :boolean,
-           least: [ :number, NULLABLE ], most: [ :number, NULLABLE ], by: [ :number, NULLABLE ], choices: "string[]"
+  typelize key: :string, name: :string, label: :string, step: :number, value: "number | string",
+           unit: [ :string, NULLABLE ], offered: :boolean, least: [ :number, NULLABLE ], most: [ :number, NULLABLE ],
+           by: [ :number, NULLABLE ], choices: "string[]"
   attributes :key, :name, :label, :value, :unit
   # Its number in the list.
   attribute(:step) { |one| params[:steps].index(one.step) + 1 }

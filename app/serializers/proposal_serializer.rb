@@ -5,11 +5,10 @@ class ProposalSerializer < ApplicationSerializer
          cost: [ :number, NULLABLE ], litres: :number, voc_g: [ :number, NULLABLE ], odour: :number, skill: :number,
          repair: :number, bears: "Record<string, number>", lacks: "Record<string, number>",
          renewed_after_months: [ :number, NULLABLE ]
-  typelize score: "number", to_buy: "string[]", look_hex: "string | null", film: "Array<[number, number]>",
+  typelize to_buy: "string[]", look_hex: "string | null", film: "Array<[number, number]>",
            against: "Against[]", steps: "string[]", delta_e: "number | null"
   # From the wanted colour.
   attribute(:delta_e) { |proposal| proposal.delta_e(params[:lab])&.round(1) }
-  attribute(:score) { |proposal| params[:ranking].score(proposal).round(3) }
   attribute(:to_buy) { |proposal| proposal.bought.map(&:name) }
   attribute(:look_hex) { |proposal| proposal.look&.hex }
   attribute(:film, &:growth)

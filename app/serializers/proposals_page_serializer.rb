@@ -4,5 +4,5 @@ class ProposalsPageSerializer < ApplicationSerializer
                 "due: number | null; steps: number; begun: boolean; " \
                 "target_hex: string | null }",
          zone: :string, currency: :string, now: :number, wish: "Wish", weights: "Record<string, number>",
-         asks: "Record<string, number>", measures: "Record<string, string>"
+         asks: "Record<string, number>", measures: "Record<string, string>", assumed: "string[]"
 end

@@ -18,4 +18,10 @@ class SideSerializer < ApplicationSerializer
     column.side.findings.map { |finding| { level: finding.level, title: finding.title, sentence: finding.sentence } }
   end
   attribute(:film) { |column| column.side.growth }
+
+  # @param alternative [Rhexon::Compare::Alternative] that is held against nothing
+  # @return [Hash] Side
+  def self.alone(alternative)
+    new(Comparison::Column.new(key: alternative.label, side: alternative, differs: [], operation: nil)).to_h
+  end
 end

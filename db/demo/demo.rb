@@ -74,7 +74,8 @@ module Demo
 
   # What has proved itself is in the recipe book, one of them in two versions.
   BOOK = {
-    "Reading desk tops" => [ "Dark elm, waterborne satin", "Tops that are leant on and wiped: dye, sealed, three coats." ],
+    "Reading desk tops" => [ "Dark elm, waterborne satin",
+                             "Tops that are leant on and wiped: dye, sealed, three coats." ],
     "Window seat" => [ "Window seat", nil ]
   }.freeze
 

@@ -39,6 +39,7 @@ class EveryRouteTest < RequestTest
       "PATCH /pieces/book/:id" => [ { name: "B", says: "x", parameters: [ "s1/coats" ] } ], "DELETE /pieces/book/:id" => [ {} ],
       "POST /pieces/book/file" => [ { file: "x" } ],
       "POST /pieces/book/:template_id/preview" => [ applied ], "POST /pieces/book/:template_id/application" => [ applied ],
+      "POST /pieces/:piece_id/quote/given" => [ {} ], "POST /pieces/:piece_id/ways/trial" => [ { wish: wish, system: "hardwax_oil" } ],
       "POST /pieces/:piece_id/schedule/ahead" => operations.map { |operation| { operation: operation, face: "top", base: @piece.schedule.head.number } },
       "POST /pieces/:piece_id/schedule/what_if" => operations.map { |operation| { operation: operation, face: "top", sequence: 1 } },
       "POST /pieces/:piece_id/schedule/edits" => operations.map { |operation| { operation: operation, base: @piece.schedule.head.number, reason: "x", face: "top", sequence: 1 } },

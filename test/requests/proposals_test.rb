@@ -1,4 +1,5 @@
 require "test_helper"
+require "minitest/mock"
 
 class ProposalsTest < RequestTest
   setup do
@@ -25,7 +26,7 @@ class ProposalsTest < RequestTest
     assert_includes ids, "hardwax_oil"
     first = answer["proposals"].first
     assert first.values_at("ready_at", "hands_min", "coats").all?(Integer)
-    assert_operator first["score"], :>=, answer["proposals"].last["score"]
+    assert_operator first["lacks"].size, :<=, answer["proposals"].last["lacks"].size
     assert_equal "no spray gear", fallen["Sprayed lacquer"]
     assert_equal "not for a table top", fallen["Wax alone"]
     ask(gear: %w[brush wipe], odour: 1)
@@ -85,6 +86,75 @@ class ProposalsTest < RequestTest
     ask(gear: %w[brush])
     assert_response :unprocessable_entity
     assert_predicate sentence, :present?
+  end
+
+  def lines
+    post "/pieces/#{@piece.id}/ways", params: { wish: { gear: %w[brush wipe] } }.to_json,
+                                      headers: JSON_HEADERS.merge("Accept" => "application/json, application/x-ndjson")
+    response.body.lines.map { |line| JSON.parse(line) }
+  end
+
+  test "the first few are told as they are made, then the answer, then the chances of its dates" do
+    @piece.job.update!(due_at: 30.days.from_now)
+    told = lines
+    assert_equal %w[early early early answer], told.first(4).map { |line| line.keys.sole }
+    whole = told[3]["answer"]
+    chances = told.drop(4).map { |line| line["chances"] }.reduce(:merge)
+    assert_equal whole["proposals"].map { |one| one["id"] }, chances.keys
+    assert chances.values.all? { |share| share.between?(0, 1) }
+    ask(gear: %w[brush wipe])
+    assert_equal answer, whole
+    @piece.job.update!(closed_at: Time.current)
+    lines
+    assert_response :unprocessable_entity
+  end
+
+  test "what fails while it is told is a last line with a sentence" do
+    Rhexon::Systems::Ranking.stub(:new, ->(*) { raise "no luck" }) do
+      assert_match(/could not be reckoned/, lines.last.dig("error", "sentence"))
+    end
+  end
+
+  test "what nobody has said is told, and what it is now stands beside the ways" do
+    @piece.update!(use: nil)
+    get "/pieces/#{@piece.id}/ways"
+    assert_includes props["assumed"], "its use: nothing is asked of it but to be looked at"
+    ask(gear: %w[brush wipe])
+    assert_nil answer["standing"]
+    @piece = make_piece(name: "Planned", steps: [ coat("s1", coats: 2) ])
+    ask(gear: %w[brush wipe])
+    assert_equal 2, answer["standing"]["coats"]
+  end
+
+  test "looks to choose from are of the wood, of boards that were read, and of other woods" do
+    board = Board.create!(name: "B", wood: "oak", grain: "open", width_mm: 400, height_mm: 300, made_on: Date.current)
+    cell = board.cells.create!(label: "1", position: 0, layers: [ coat("s1") ])
+    cell.readings.create!(client_id: "r1", kind: "lab", value: [ 40, 10, 20 ], taken_at: Time.current,
+                          observer: "Imke", light: "D65")
+    get "/pieces/#{@piece.id}/ways/looks", headers: JSON_HEADERS
+    assert_operator answer["tiles"].size, :>=, 3
+    tile = answer["boards"].sole
+    assert_equal [ "Cell 1 of B", [ 40, 10, 20 ], Rhexon::Colour::Lab.hex([ 40, 10, 20 ]) ],
+                 [ tile["words"], tile["lab"].map(&:round), tile["hex"] ]
+    assert_includes answer["woods"].map { |tile| tile["words"] }, "walnut"
+    @piece.update!(wood: "ooze")
+    get "/pieces/#{@piece.id}/ways/looks", headers: JSON_HEADERS
+    assert_empty answer["tiles"]
+  end
+
+  test "a board tries what nobody can be sure of, and the schedule stays as it was" do
+    assert_difference(-> { Trial.count } => 2, -> { Revision.count } => 0) do
+      2.times do
+        send_json("/pieces/#{@piece.id}/ways/trial", { wish: { gear: %w[wipe brush] }, system: "hardwax_oil" })
+      end
+    end
+    trial = Trial.order(:id).first
+    assert_equal "/boards/#{Trial.last.boards.first.id}", answer["location"]
+    assert_equal [ "Hardwax oil for Desk top", 2, 4 ],
+                 [ trial.name, trial.factors.size, trial.cells.where(role: "run").size ]
+    assert_equal "Hardwax oil for Desk top, 2", Trial.last.name
+    send_json("/pieces/#{@piece.id}/ways/trial", { wish: {}, system: "magic" })
+    assert_response :unprocessable_entity
   end
 
   test "two hours to go: the soonest are told, and that they are late" do

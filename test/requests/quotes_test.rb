@@ -39,8 +39,9 @@ class QuotesTest < RequestTest
     get "#{@url}.pdf"
     assert_equal "application/pdf", response.media_type
     assert response.body.start_with?("%PDF")
-    sheet = Piece::QuoteSheet.new(@piece, QuoteState.new(@piece))
-    assert_equal [ "Sand P150", "Top coat, Skerrow W20 clear satin, 3 coats" ], sheet.steps
+    figures = QuoteState.new(@piece).figures
+    sheet = Piece::QuoteSheet.new(@piece, figures)
+    assert_equal [ "Sand P150", "Top coat, Skerrow W20 clear satin, 3 coats" ], figures["steps"]
     lines = sheet.lines.to_h
     assert_equal [ "Finishing", "Tax, 25 %", "Price", "of it each of 2" ], lines.keys
     assert_equal "#{gross} EUR", lines["Price"]
@@ -59,16 +60,45 @@ class QuotesTest < RequestTest
     assert_match(/no price for all of Desk top/, props["error"]["sentence"])
   end
 
-  test "nothing to reckon yet, and a piece that is not in hand any more" do
+  test "nothing to reckon yet" do
     bare = make_piece(name: "Bare board")
     get "/pieces/#{bare.id}/quote"
     assert_empty props["phases"]
     assert_equal 0, props["sums"]["gross"]
     get "/pieces/#{bare.id}/quote.pdf"
     assert_response :unprocessable_entity
-    @piece.job.update!(closed: true)
+  end
+
+  test "what was given stays as it was, whatever changes, and stands beside what is reckoned now" do
+    set_terms(rate_per_h: 60)
+    before = answer["sums"]["gross"]
+    send_json("#{@url}/given", {})
+    assert_response :ok
+    set_terms(rate_per_h: 90)
     get @url
+    given = props["given"].sole
+    assert_equal before, given["gross"]
+    assert_operator props["sums"]["gross"], :>, before
+    assert_equal props["phases"].to_h { |phase| phase.values_at("phase", "min") }, given["phases"]
+    get "#{@url}.pdf?given=#{given["id"]}"
+    assert response.body.start_with?("%PDF")
+    sheet = Piece::QuoteSheet.new(@piece, GivenQuote.find(given["id"]).figures)
+    assert_equal "#{format("%.2f", before)} EUR", sheet.lines.to_h["Price"]
+    get "#{@url}.pdf?given=999"
+    assert_response :not_found
+  end
+
+  test "a piece whose job is closed shows what it came to, and is quoted no more" do
+    set_terms(rate_per_h: 60)
+    log(@piece, "s1/1/top", "started", 3.days.ago)
+    log(@piece, "s1/1/top", "done", 3.days.ago + 20.minutes)
+    @piece.job.update!(closed_at: Time.current)
+    get @url
+    assert_response :ok
+    assert props["closed"]
+    assert_in_delta 20, props["phases"].first["real_min"], 0.01
+    send_json("#{@url}/given", {})
     assert_response :unprocessable_entity
-    assert_match(/job of .* is closed/, props["error"]["sentence"])
+    assert_match(/closed/, sentence)
   end
 end

@@ -1,13 +1,25 @@
 # Ways of doing a piece, from what is wished.
 class Pieces::ProposalsController < ApplicationController
-  takes_long :create
+  include ByLines
+
   takes :create, wish: :table
 
   def show = page("Proposals", ProposalsPageSerializer, ProposalsState.new(piece).page)
 
-  def create = render(json: ProposalsState.new(piece, body["wish"] || {}).to_h)
+  # As one answer, or line by line as it is reckoned.
+  def create
+    state = ProposalsState.new(piece, body["wish"] || {})
+    return told_by_lines(state) if request.headers["Accept"].to_s.include?(ByLines::TYPE)
+
+    SlowWork.turn { render json: state.to_h }
+  end
 
   private
 
   def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
+
+  def told_by_lines(state)
+    state.check!
+    by_lines { |line| SlowWork.turn { state.each_part(&line) } }
+  end
 end

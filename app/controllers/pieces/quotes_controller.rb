@@ -7,8 +7,7 @@ class Pieces::QuotesController < ApplicationController
     respond_to do |format|
       format.html { page("Quote", QuotePageSerializer, state) }
       format.pdf do
-        send_data Piece::QuoteSheet.new(piece, state).pdf, filename: "quote-#{piece.name.parameterize}.pdf",
-                                                           disposition: "inline"
+        send_data sheet.pdf, filename: "quote-#{piece.name.parameterize}.pdf", disposition: "inline"
       end
     end
   end
@@ -20,6 +19,14 @@ class Pieces::QuotesController < ApplicationController
   end
 
   private
+
+  # Of today, or as it was given.
+  def sheet
+    given = query(:given) && piece.given_quotes.find(query(:given))
+    return Piece::QuoteSheet.new(piece, given.figures, made_at: given.created_at) if given
+
+    Piece::QuoteSheet.new(piece, state.figures)
+  end
 
   def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def state = @state ||= QuoteState.new(piece)

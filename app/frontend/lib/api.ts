@@ -35,6 +35,28 @@ export async function send<T>(
   })
 }
 
+/** Sends JSON and is answered line by line while it is reckoned; throws Refused, also where a line is an error. */
+export async function sendForLines(url: string, body: unknown, onLine: (line: unknown) => void, signal?: AbortSignal) {
+  const response = await fetched(url, {
+    method: "POST",
+    signal,
+    headers: { Accept: "application/json, application/x-ndjson", "Content-Type": "application/json" },
+    body: JSON.stringify(body),
+  })
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
+  const next = () => reader?.read().catch(noAnswer)
+  let rest = ""
+  for (let part = await next(); part && !part.done; part = await next()) {
+    const lines = (rest + part.value).split("\n")
+    rest = lines.pop() ?? ""
+    for (const line of lines) {
+      const told: unknown = JSON.parse(line)
+      if ((told as { error?: unknown }).error) throw new Refused(422, reasonBy(told), told)
+      onLine(told)
+    }
+  }
+}
+
 /** Sends one file, with fields beside it. */
 export async function sendFile<T>(url: string, file: File, fields: Record<string, string> = {}): Promise<T> {
   const form = new FormData()
@@ -56,20 +78,19 @@ export function reasonBy(answer: unknown): ErrorReason {
 
 const TOKEN = 403
 
-async function answered<T>(url: string, request: RequestInit, again = true): Promise<T> {
+async function answered<T>(url: string, request: RequestInit): Promise<T> {
+  const response = await fetched(url, request)
+  return (await response.json().catch(() => null)) as T
+}
+
+/** A response that is no refusal. */
+async function fetched(url: string, request: RequestInit, again = true): Promise<Response> {
   const headers = { Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""), ...request.headers }
-  const response = await fetch(url, { ...request, headers }).catch((error: unknown) => {
-    if (error instanceof DOMException && error.name === "AbortError") throw error
-    throw new Refused(
-      0,
-      { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" },
-      null,
-    )
-  })
+  const response = await fetch(url, { ...request, headers }).catch(noAnswer)
+  if (response.ok) return response
   const answer: unknown = await response.json().catch(() => null)
-  if (response.ok) return answer as T
   // The answer has brought a new token: cookies were deleted, or the server came back with another secret.
-  if (response.status === TOKEN && again) return answered<T>(url, request, false)
+  if (response.status === TOKEN && again) return fetched(url, request, false)
   if (response.status === 413)
     throw new Refused(
       413,
@@ -77,6 +98,15 @@ async function answered<T>(url: string, request: RequestInit, again = true): Pro
       null,
     )
   throw new Refused(response.status, reasonBy(answer), answer)
+}
+
+function noAnswer(error: unknown): never {
+  if (error instanceof DOMException && error.name === "AbortError") throw error
+  throw new Refused(
+    0,
+    { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" },
+    null,
+  )
 }
 
 /** An id made here, so that a repeat is not a second entry. */

@@ -106,3 +106,7 @@ export function duration(minutes: number): string {
 
 /** ISO 8601 in UTC, as the server reads it. */
 export const iso = (minute: number): string => `${new Date(minute * 60_000).toISOString().slice(0, 16)}Z`
+
+/** "2026-12-24", as a date field takes it. */
+export const isoDay = (minute: number, zone: string): string =>
+  new Intl.DateTimeFormat("sv-SE", { timeZone: zone }).format(minute * 60_000)

@@ -6,6 +6,7 @@ import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
+import { Given } from "@/quote/Given"
 import { Ledger, type Term } from "@/quote/Ledger"
 import { Goods, Hours } from "@/quote/Spent"
 import type { QuotePage } from "@/types"
@@ -21,6 +22,7 @@ export default function Quote(first: QuotePage) {
     setTerms({ ...terms, [term]: value })
     void send(() => request<QuotePage>("POST", base, { terms: { [term]: value } }), setState)
   }
+  const give = () => void send(() => request<QuotePage>("POST", `${base}/given`, {}), setState)
   const schedule = `/pieces/${piece.id}/schedule`
   return (
     <Shell>
@@ -30,7 +32,8 @@ export default function Quote(first: QuotePage) {
         facts={
           <>
             {piece.count} off, {piece.wood} · {piece.client}
-            {state.ready_at ? ` · ready ${when(state.ready_at, state.zone)} by the plan of today` : ""}
+            {state.closed ? " · its job is closed: this is what it came to" : ""}
+            {state.ready_at && !state.closed ? ` · ready ${when(state.ready_at, state.zone)} by the plan of today` : ""}
           </>
         }
       >
@@ -38,10 +41,15 @@ export default function Quote(first: QuotePage) {
           <Link href={schedule} className="ui-button">
             Its schedule
           </Link>
-          {phases.length > 0 && state.whole && (
-            <a href={`${base}.pdf`} className="ui-button" target="_blank" rel="noreferrer">
-              Sheet for the client (PDF)
-            </a>
+          {phases.length > 0 && state.whole && !state.closed && (
+            <>
+              <a href={`${base}.pdf`} className="ui-button" target="_blank" rel="noreferrer">
+                Sheet for the client (PDF)
+              </a>
+              <button type="button" className="ui-button" disabled={busy} onClick={give}>
+                Keep it as given
+              </button>
+            </>
           )}
         </div>
       </PageHead>
@@ -59,6 +67,7 @@ export default function Quote(first: QuotePage) {
               Rate, waste, margin and tax are the shop's: set here, they hold for every quote.
             </p>
             <ErrorText reason={error && !(error.where in state.terms) ? error : null} />
+            <Given state={state} base={base} />
             <Ledger state={state} terms={terms} busy={busy} refused={error} onTerm={setTerm} />
             {!state.whole && (
               <p className="caution-text mt-3">
@@ -76,9 +85,10 @@ export default function Quote(first: QuotePage) {
             <section aria-label="Hours" className="ruled pt-2">
               <h2 className="text-head">Hours of hands by phase</h2>
               <p className="text-second text-fine">
-                The frame is what was reckoned, filled as far as it is done; the dark line what that took.
+                The frame is what was reckoned, filled as far as it is done; the dark line what that took
+                {state.given.length > 0 ? "; the notch what was given to the client" : ""}.
               </p>
-              <Hours phases={phases} />
+              <Hours phases={phases} given={state.given.at(-1)?.phases ?? null} />
             </section>
             <section aria-label="Goods" className="ruled pt-2">
               <h2 className="text-head">Material and what wears out</h2>

@@ -6,7 +6,7 @@ import { useMeasures } from "@/lib/units"
 import type { Proposal } from "@/types"
 
 const WIDTH = 250
-const HEIGHT = 74
+const HEIGHT = 66
 const LABELS: Record<string, string> = { water: "water", alcohol: "drink", heat: "heat", wear: "wear", weather: "sun" }
 const FIVE = [1, 2, 3, 4, 5]
 /** What a day takes on the clock. */
@@ -19,16 +19,20 @@ type Props = {
   clock: Clock
   currency: string
   asks: Record<string, number>
+  /** Share of runs in which it is ready in time; null: nothing is due, or it is still being drawn. */
+  chance: number | null
   /** The wanted colour beside what is reckoned. */
   target: string | null
   open: boolean
   busy: boolean
   onOpen: () => void
   onChoose: () => void
+  onTry: () => void
 }
 
 /** One way: its look, its film on the clock that all share, when and for how much, and what it bears. */
-export function ProposalRow({ proposal, clock, currency, asks, target, open, busy, onOpen, onChoose }: Props) {
+export function ProposalRow(props: Props) {
+  const { proposal, clock, currency, asks, chance, target, open, busy, onOpen, onChoose, onTry } = props
   const { film } = useMeasures()
   const late = clock.due !== null && proposal.ready_at > clock.due
   return (
@@ -46,11 +50,14 @@ export function ProposalRow({ proposal, clock, currency, asks, target, open, bus
             </span>
           </span>
         </button>
-        <Film proposal={proposal} clock={clock} />
+        <Film way={proposal} ready={proposal.ready_at} clock={clock} />
         <dl className="way-figures">
           <div data-state={late ? "late" : undefined}>
             <dt>ready</dt>
-            <dd>{soon(proposal.ready_at, clock.zone, clock.now)}</dd>
+            <dd>
+              {soon(proposal.ready_at, clock.zone, clock.now)}
+              {chance !== null && <span className="text-fine block">{sureness(chance)}</span>}
+            </dd>
           </div>
           <div>
             <dt>hands</dt>
@@ -98,12 +105,18 @@ export function ProposalRow({ proposal, clock, currency, asks, target, open, bus
               .
             </p>
             <Against said={proposal.against} />
+            <button type="button" className="ui-button mt-2" disabled={busy} onClick={onTry}>
+              Try on a board what is least sure of it
+            </button>
           </div>
         </div>
       )}
     </li>
   )
 }
+
+/** How many runs of ten are in time. */
+const sureness = (share: number) => `${Math.round(share * 10)} in 10 in time`
 
 /** The clock over all films. */
 export function Days({ clock }: { clock: Clock }) {
@@ -135,11 +148,14 @@ export function Days({ clock }: { clock: Clock }) {
   )
 }
 
-function Film({ proposal, clock }: { proposal: Proposal; clock: Clock }) {
+type FilmProps = { way: { film: [number, number][]; film_um: number }; ready: number; clock: Clock; quiet?: boolean }
+
+/** Film on the clock that all share. */
+export function Film({ way, ready, clock, quiet }: FilmProps) {
   const x = scaleLinear([clock.from, clock.to], [0, WIDTH])
   const up = scaleLinear([0, clock.most], [HEIGHT - 12, 6])
-  const last = proposal.film.at(-1)
-  const points: [number, number][] = last ? [...proposal.film, [proposal.ready_at, last[1]]] : []
+  const last = way.film.at(-1)
+  const points: [number, number][] = last ? [...way.film, [ready, last[1]]] : []
   const shape = area<[number, number]>(
     ([minute]) => x(minute),
     HEIGHT - 12,
@@ -150,15 +166,20 @@ function Film({ proposal, clock }: { proposal: Proposal; clock: Clock }) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="way-film"
       role="img"
-      aria-label={`${Math.round(proposal.film_um)} micrometres, ready ${when(proposal.ready_at, clock.zone)}`}
+      aria-label={`${Math.round(way.film_um)} micrometres, ready ${when(ready, clock.zone)}`}
     >
       <path d={`M0 ${HEIGHT - 12}H${WIDTH}`} stroke="var(--second)" strokeWidth={1.2} />
       {clock.due !== null && clock.due < clock.to && (
         <path d={`M${x(clock.due)} 0V${HEIGHT}`} stroke="var(--stop)" strokeDasharray="4 3" strokeWidth={1.6} />
       )}
-      <path d={shape(points) ?? ""} fill="var(--clear-1)" stroke="var(--layer-ink)" strokeWidth={0.9} />
+      <path
+        d={shape(points) ?? ""}
+        fill={quiet ? "none" : "var(--clear-1)"}
+        stroke={quiet ? "var(--second)" : "var(--layer-ink)"}
+        strokeWidth={quiet ? 1.6 : 0.9}
+      />
       <circle
-        cx={Math.min(x(proposal.ready_at), WIDTH - 5)}
+        cx={Math.min(x(ready), WIDTH - 5)}
         cy={HEIGHT - 12}
         r={4.5}
         fill="var(--lit)"

@@ -1,5 +1,8 @@
 import { Switch } from "@/components/Switch"
-import type { Wish } from "@/types"
+import type { Side, Wish } from "@/types"
+import { Otherwise } from "./Otherwise"
+import { WantedLook } from "./WantedLook"
+import { WishedDate } from "./WishedDate"
 
 const SHEENS: [string, [number, number] | null, string][] = [
   ["any", null, "any"],
@@ -41,45 +44,39 @@ const COUNTS: Record<string, string> = {
 
 type Props = {
   wish: Wish
-  /** The colour that the piece is wanted in, L*a*b*. */
-  wanted: number[] | null
+  piece: number
+  zone: string
+  /** Minute by which it is wished, or due. */
+  due: number | null
   weights: Record<string, number>
+  /** What its use asks for, 1 to 5. */
+  asks: Record<string, number>
+  /** The schedule that it has. */
+  standing: Side | null
+  /** The wanted colour. */
+  target: string | null
   onWish: (change: Partial<Wish>) => void
 }
 
 /** What is wished and within which limits: each touch answers at once. */
-export function Wishes({ wish, wanted, weights, onWish }: Props) {
+export function Wishes({ wish, piece, zone, due, weights, asks, standing, target, onWish }: Props) {
   const sheen = SHEENS.find(([, range]) => String(range) === String(wish.sheen ?? null))
   const gear = wish.gear ?? []
-  const colour = wish.opaque ? "painted" : wish.pale ? "pale" : wish.lab ? "wanted" : "clear"
   return (
     <section aria-label="What is wished" className="wishes">
+      <Otherwise wish={wish} asks={asks} standing={standing} onWish={onWish} />
       <Asked label="Sheen">
         <Switch
           label="Sheen"
           value={sheen?.[0] ?? "own"}
           options={[
             ...SHEENS.map(([id, , words]): [string, string] => [id, words]),
-            ...(sheen || !wish.sheen ? [] : [["own", `${wish.sheen[0]} to ${wish.sheen[1]} GU`] as [string, string]]),
+            ...(sheen || !wish.sheen ? [] : [["own", `${wish.sheen[0]}-${wish.sheen[1]} GU`] as [string, string]]),
           ]}
           onChange={(id) => id !== "own" && onWish({ sheen: SHEENS.find(([own]) => own === id)?.[1] ?? null })}
         />
       </Asked>
-      <Asked label="Colour of the wood">
-        <Switch
-          label="Colour of the wood"
-          value={colour}
-          options={[
-            ...(wanted ? [["wanted", "as it is wanted"] as [string, string]] : []),
-            ["clear", "seen"],
-            ["pale", "as bare as can be"],
-            ["painted", "painted over"],
-          ]}
-          onChange={(id) =>
-            onWish({ opaque: id === "painted", pale: id === "pale", lab: id === "wanted" ? wanted : null })
-          }
-        />
-      </Asked>
+      <WantedLook wish={wish} piece={piece} target={target} onWish={onWish} />
       <Asked label="Pores">
         <Switch
           label="Pores"
@@ -102,6 +99,7 @@ export function Wishes({ wish, wanted, weights, onWish }: Props) {
           />
         </Asked>
       ))}
+      <WishedDate due={due} moved={Boolean(wish.due)} zone={zone} onWish={onWish} />
       <fieldset className="wish-checks">
         <legend className="text-label">There is</legend>
         {GEAR.map(([id, words]) => (
@@ -140,7 +138,7 @@ export function Wishes({ wish, wanted, weights, onWish }: Props) {
   )
 }
 
-function Asked({ label, children }: { label: string; children: React.ReactNode }) {
+export function Asked({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <div>
       <p className="text-label" aria-hidden="true">

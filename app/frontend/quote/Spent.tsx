@@ -3,8 +3,15 @@ import { mass, useUnits } from "@/lib/units"
 import type { QuotePage } from "@/types"
 
 /** Hours by phase as they are reckoned, and what the done part of them really took. */
-export function Hours({ phases }: Pick<QuotePage, "phases">) {
-  const most = Math.max(1, ...phases.flatMap((phase) => [phase.min, phase.real_min]))
+export function Hours({
+  phases,
+  given,
+}: Pick<QuotePage, "phases"> & {
+  /** Minutes of each phase as they were given to the client. */
+  given: Record<string, number> | null
+}) {
+  const told = ({ phase }: { phase: string }) => given?.[phase] ?? 0
+  const most = Math.max(1, ...phases.flatMap((phase) => [phase.min, phase.real_min, told(phase)]))
   const share = (min: number) => `${(min / most) * 100}%`
   return (
     <table className="spent" aria-label="Hours by phase">
@@ -14,13 +21,14 @@ export function Hours({ phases }: Pick<QuotePage, "phases">) {
             <th scope="row">{phase.name}</th>
             <td className="spent-figure">{duration(phase.min)}</td>
             <td className="spent-bar">
+              {given && <span className="spent-given" style={{ marginLeft: share(told(phase)) }} />}
               <span className="spent-planned" style={{ width: share(phase.min) }}>
                 <span style={{ width: phase.min > 0 ? `${(phase.done_min / phase.min) * 100}%` : 0 }} />
               </span>
               {phase.done_min > 0 && (
                 <>
                   <span className="spent-real" style={{ width: share(phase.real_min) }} />
-                  <span className="text-fine block">{told(phase)}</span>
+                  <span className="text-fine block">{took(phase)}</span>
                 </>
               )}
             </td>
@@ -31,7 +39,7 @@ export function Hours({ phases }: Pick<QuotePage, "phases">) {
   )
 }
 
-function told({ min, done_min, real_min }: QuotePage["phases"][number]): string {
+function took({ min, done_min, real_min }: QuotePage["phases"][number]): string {
   const part = done_min < min ? `${duration(done_min)} of it done` : "done"
   const by = Math.round(real_min - done_min)
   const off = by === 0 ? "as reckoned" : `${duration(Math.abs(by))} ${by > 0 ? "more" : "less"}`

@@ -7,6 +7,7 @@ import { Judge, judgedAs } from "./Judge"
 
 const PLACES: Record<string, (product: string | null, piece: number) => string> = {
   piece: (_, piece) => `/pieces/${piece}/edit`,
+  ways: (_, piece) => `/pieces/${piece}/ways`,
   trial: (_, piece) => `/trials/new?piece=${piece}`,
   colour: (_, piece) => `/boards/colour?piece=${piece}`,
   shopping: (product) => `/shelf?view=shopping&product=${product}`,

@@ -72,7 +72,9 @@ class ChecksTest < CoreTest
     finding = findings(late, "time.due").first
     assert_equal "caution", finding.level
     assert_operator finding.figures[:late_min], :>, 0
-    finding.remedies.each do |remedy|
+    *sooner, other = finding.remedies
+    assert_equal "ways", other.place["name"]
+    sooner.each do |remedy|
       assert_operator late.with_schedule("top",
                                          Rhexon::Schedule::Edit.apply(
                                            document_of(late), remedy.operation

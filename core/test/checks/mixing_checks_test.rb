@@ -29,7 +29,7 @@ class MixingChecksTest < CoreTest
             } ].freeze
 
   def shop(*steps, count: 1, area_m2: 1.0, **fields)
-    plan(piece(document(*steps), count: count, area_m2: area_m2), products: PRODUCTS + SHELF, **fields)
+    plan(piece(document(*steps), count: count, area_m2: area_m2), **{ products: PRODUCTS + SHELF }, **fields)
   end
 
   def clear(**fields) = coat("s1", product: "clear", **fields)
@@ -143,7 +143,18 @@ class MixingChecksTest < CoreTest
     assert_empty findings(remedied(short, "stock.short", /Twin/), "stock.short")
     assert_empty findings(shop(clear, stock: [ can("clear", 900), hard ]), "stock.short")
     assert_empty findings(shop(clear), "stock.short"), "no stock is kept"
+    assert_equal %w[shopping ways], short_places(short)
   end
+
+  # What is not bought any more is on no shopping list: another way is.
+  def test_short_of_what_is_not_bought_any_more
+    gone = (PRODUCTS + SHELF).map { |product| product["id"] == "clear" ? product.merge("retired" => true) : product }
+    short = shop(clear, stock: [ can("clear", 50), can("hard", 500) ], products: gone)
+    assert_match(/not bought any more/, only(short, "stock.short").sentence)
+    assert_equal %w[ways], short_places(short)
+  end
+
+  def short_places(short) = only(short, "stock.short").remedies.filter_map { |one| one.place && one.place["name"] }
 
   def test_cans_past_their_date
     old = can("green", 900, expires_on: "2026-11-01")

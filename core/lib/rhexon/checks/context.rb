@@ -111,7 +111,8 @@ module Rhexon
       end
 
       # A remedy that is not a change of the schedule: a place to go to.
-      # @param place [String] "product", "shelf", "shopping", "trial" (a new one), "colour" (the desk) or "piece"
+      # @param place [String] "product", "shelf", "shopping", "trial" (a new one), "colour" (the desk),
+      #   "ways" or "piece"
       def go(label, place, product_id = nil)
         Remedy.new(label: label, place: { "name" => place, "product" => product_id })
       end

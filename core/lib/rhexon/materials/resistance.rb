@@ -6,10 +6,11 @@ module Rhexon
 
       # @param use [String, nil] show, furniture, table_top, bar_top, floor or marine
       # @param product [Product] what lies on top
+      # @param asked [Hash{String=>Integer}] where it is more than the use asks
       # @return [Hash{String=>Integer}] by what it does not stand up to, how much it lacks; empty: none, or not known
-      def lacking(use, product)
+      def lacking(use, product, asked = asks(use))
         own = Reference.uses.resists[product.class_id] or return {}
-        asks(use).filter_map { |measure, least|
+        asked.filter_map { |measure, least|
           lacks = least - own.fetch(measure) - shade(measure, product)
           [ measure, lacks ] if lacks.positive?
         }.to_h

@@ -11,13 +11,17 @@ module Rhexon
       # @return [Hash, nil] step of a schedule; nil where none is wanted, known or any nearer
       def self.step(shop, piece, wish)
         wood = piece.timber(piece.faces.keys.find { |id| piece.shown?(id) } || piece.faces.keys.first)
-        colours = shop.products.values.select { |product| colour?(product) && !product.retired? }
+        colours = colours(shop.products.values)
         return unless wish.lab && wood && colours.any?
 
         @kept.fetch([ wish.lab, wish.gu, wood, colours.map(&:object_id), shop.surface ]) {
           found(shop, wood, colours, wish) || :none
         }.then { |step| step unless step == :none }
       end
+
+      # @param products [Array<Materials::Product>]
+      # @return [Array<Materials::Product>] stains and dyes among them
+      def self.colours(products) = products.select { |product| colour?(product) && !product.retired? }
 
       def self.colour?(product) = Schedule::Kinds.natures(product).include?("colour") && product.colour == "tinted"
 

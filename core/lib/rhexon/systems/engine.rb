@@ -6,12 +6,15 @@ module Rhexon
       # @!attribute proposals [Array<Proposal>] the best first, at most six
       # @!attribute fallen    [Array<Fallen>] in the order of the systems
       # @!attribute late      [Boolean] none is ready in time: these are the soonest
-      Answer = Struct.new(:proposals, :fallen, :late, :ranking, keyword_init: true)
+      # @!attribute remarks   [Array<String>] what of the wish cannot be had, and what is not known, in sentences
+      Answer = Struct.new(:proposals, :fallen, :late, :ranking, :remarks, keyword_init: true)
       # @!attribute reason [String] a few words
       Fallen = Struct.new(:system, :reason, keyword_init: true)
 
       # Lacking that much in one thing, or in all, it is soon spoilt there.
       MOST_LACKING, MOST_LACKING_IN_ALL = 1, 2
+      # So many may be told before all are made.
+      EARLY = 3
       # So many are shown of those that are late, where all are.
       LATE = 3
 
@@ -24,22 +27,40 @@ module Rhexon
                                                                     accepted: shop.pieces.map(&:id).join(", "))
         @id = piece_id
         @wish = Wish.new(wish, shop)
+        @record = record
         @kept = Kept.new(shop, record)
         empty = shop.with_piece(record.merge("schedule" => bare(record["schedule"])))
         @shop = empty.with("products" => empty.products.values.map(&:to_h) + Shelf.to_buy(@wish))
         @due = @wish.due || @shop.pieces.find { |piece| piece.id == piece_id }.due
       end
 
+      # @yieldparam proposal [Proposal] the first few that do, as they are made and in no order yet
       # @return [Answer]
       def answer
         @fallen = []
-        made = System.all.filter_map { |system| proposal(system) }
-        sound = made.reject { |one| out?(one.system, spoilt(one) || told(one)) }
-        in_time = sound.reject { |one| one.late_min(@due).positive? }
+        early = 0
+        sound = promising.filter_map do |system|
+          proposal = sound(system) or next
+          yield proposal if block_given? && !proposal.late_min(due).positive? && (early += 1) <= EARLY
+          proposal
+        end
+        in_time = sound.reject { |one| one.late_min(due).positive? }
         late = in_time.empty? && sound.any?
         kept = late ? sound.min_by(LATE) { |one| [ one.ready_at, one.id ] } : in_time
         (sound - kept).each { |one| fall(one.system, late_words(one)) }
         ranked(kept, late)
+      end
+
+      # @return [Integer, nil] minute by which it is wished, or due
+      attr_reader :due
+
+      # The piece with the schedule that it has.
+      # @return [Compare::Alternative, nil] nil where it has none that can be planned
+      def standing
+        return if @record["schedule"]["steps"].to_a.empty?
+
+        plan = Search::Planner.around(base, @record)
+        Compare::Alternative.new(plan, @id, "As it stands") if plan&.build&.ready&.fetch(@id, nil)
       end
 
       private
@@ -59,7 +80,23 @@ module Rhexon
         instance = Instance.new(system, base, @id, @wish, shelf, @kept)
         return fall(system, instance.reason) unless instance.make
 
-        Proposal.new(instance, @id)
+        Proposal.new(instance, @id, @wish.asks(piece.use))
+      end
+
+      # @return [Proposal, nil] one that comes to the wish, whenever it is ready
+      def sound(system)
+        made = proposal(system) or return
+        made unless out?(system, spoilt(made) || told(made))
+      end
+
+      # What bears its use by its kind, smells little and is easy comes first, so that what is told early is likely to
+      # stay.
+      def promising
+        System.all.sort_by.with_index do |system, index|
+          resists = Reference.uses.resists[system.top["class"]&.first] || {}
+          lacks = @wish.asks(piece.use).sum { |measure, asked| [ asked - (resists[measure] || 0), 0 ].max }
+          [ lacks, system.odour + system.skill, index ]
+        end
       end
 
       def out?(system, reason)
@@ -95,16 +132,16 @@ module Rhexon
       private_constant :SHEEN_PLAY
 
       def late_words(proposal)
-        "ready #{@shop.zone.label(proposal.ready_at)}, #{Units.duration(proposal.late_min(@due))} late"
+        "ready #{@shop.zone.label(proposal.ready_at)}, #{Units.duration(proposal.late_min(due))} late"
       end
 
       def ranked(kept, late)
-        ranking = Ranking.new(kept, @wish, @due)
+        ranking = Ranking.new(kept, @wish, due)
         ranking.dropped.each { |one, why| fall(one.system, why) }
         (ranking.ranked - ranking.kept - ranking.dropped.keys).each { |one| fall(one.system, "further from the wish") }
         order = System.all
         Answer.new(proposals: ranking.kept, fallen: @fallen.sort_by { |one| order.index(one.system) }, late: late,
-                   ranking: ranking)
+                   ranking: ranking, remarks: Remarks.new(base, @id, @wish).to_a)
       end
     end
   end

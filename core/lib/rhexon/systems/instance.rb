@@ -12,7 +12,9 @@ module Rhexon
       ROUNDS = 5
       # Of cautions these are mended too; the others are told.
       MENDED = /\A(bond|pore|prep|film\.too_thin|film\.foggy|colour\.(blotch|bleed|stain_not_dry))/
-      private_constant :MENDED
+      # Work after which wood is bare: it is sanded then.
+      BARES = %w[strip clean].freeze
+      private_constant :MENDED, :BARES
 
       # @return [String, nil] why it fell out; nil: it did not
       attr_reader :reason, :system, :plan
@@ -63,8 +65,8 @@ module Rhexon
         laid = @draft.laid
         planned(laid) or return
         before = prepared
-        stay = @kept.steps.size
-        before.empty? || planned(@draft.numbered([ *laid.first(stay), *before, *laid.drop(stay) ])) or return
+        bare = @kept.steps.size + laid.drop(@kept.steps.size).take_while { |step| BARES.include?(step["kind"]) }.size
+        before.empty? || planned(@draft.numbered([ *laid.first(bare), *before, *laid.drop(bare) ])) or return
         enough_film or return
         rubbed
         true

@@ -3,21 +3,37 @@ module Rhexon
     # A system made for a piece, with what it comes to.
     class Proposal
       extend Forwardable
-      def_delegators :@alternative, :ready_at, :cured_at, :coats, :sessions, :hands_min, :film_um, :litres, :voc_g,
-                     :pores, :findings, :growth, :document, :chance
+      def_delegators :@alternative, :ready_at, :cured_at, :coats, :sessions, :film_um, :litres, :voc_g, :pores,
+                     :findings, :growth, :document
       def_delegators :@system, :id, :name, :says, :ages, :odour, :skill, :repair
 
       attr_reader :system, :bought, :plan
 
       # @param instance [Instance]
       # @param piece_id [String]
-      def initialize(instance, piece_id)
+      # @param asks [Hash{String=>Integer}] what it has to stand up to
+      def initialize(instance, piece_id, asks)
+        @asks = asks
         @system = instance.system
         @plan = instance.plan
         @piece = @plan.piece(piece_id)
         @bought = instance.bought
         @alternative = Compare::Alternative.new(@plan, piece_id, @system.name)
       end
+
+      # @return [Integer] of hands that are still to come
+      def hands_min
+        @plan.of_piece(@piece.id).reject { |one| one.status == "done" }
+          .sum { |one| one.hands.sum { |from, to| to - from } }
+      end
+
+      # Enough to tell nine of ten from seven: six ways are drawn while somebody looks.
+      RUNS = 100
+      private_constant :RUNS
+
+      # @param due [Integer, nil]
+      # @return [Float, nil] 0 to 1; nil where nothing is due
+      def chance(due) = due && Chance::Outlook.new(@plan, runs: RUNS).share_by(@piece.id, due)
 
       # @return [Float, nil] of what is laid on; nil where a price is missing
       def cost = @alternative.cost
@@ -50,15 +66,14 @@ module Rhexon
       end
 
       # @return [Hash{String=>Integer}] what it lacks for the use, by what that asks for
-      def lacks = @lacks ||= Materials::Resistance.lacking(@piece.use, top)
+      def lacks = @lacks ||= Materials::Resistance.lacking(@piece.use, top, @asks)
 
       # @return [Hash{String=>Integer}] what it stands up to, 1 to 5
       def bears = Reference.uses.resists[top.class_id].to_h
 
       # @return [Integer] what it stands up to beyond what is asked, and where nothing is asked in all
       def spare
-        asked = Materials::Resistance.asks(@piece.use)
-        bears.sum { |measure, has| [ has - (asked[measure] || (asked.empty? ? 1 : has)), 0 ].max }
+        bears.sum { |measure, has| [ has - (@asks[measure] || (@asks.empty? ? 1 : has)), 0 ].max }
       end
 
       # @return [Integer, nil] months to the next coat

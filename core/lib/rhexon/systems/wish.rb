@@ -9,11 +9,12 @@ module Rhexon
         "repair" => 1
       }.freeze
 
-      attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :due, :weights
+      attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :least, :due, :weights
 
       # @param json [Hash] "lab" (the wanted colour, D65), "sheen" [GU, GU], "pores" open or closed, "opaque", "pale"
       #   (as close to bare as can be), "gear" of GEAR, "odour" and "skill" (most, 1 to 5), "repair" (it must mend by
-      #   spots), "due" (ISO 8601), "weights" of WEIGHTS (0 to 5)
+      #   spots), "least" (what it must stand up to beyond its use, 1 to 5), "due" (ISO 8601), "weights" of WEIGHTS
+      #   (0 to 5)
       # @param shop [Planning::Shop] what there is to work with where no gear is said
       # @raise [InvalidInput]
       def initialize(json, shop)
@@ -23,6 +24,7 @@ module Rhexon
         @pores, @opaque, @pale = json.values_at("pores", "opaque", "pale")
         @gear = json["gear"] || Wish.gear_of(shop)
         @odour, @skill, @repair = json["odour"] || 5, json["skill"] || 5, json["repair"] == true
+        @least = json["least"] || {}
         @due = json["due"] && Zone.minute(json["due"], where: "due")
         @weights = WEIGHTS.merge(json["weights"] || {}).freeze
         freeze
@@ -35,6 +37,10 @@ module Rhexon
           shop.rooms.each_value.any? { |room| room.uses.include?("spray") }
         sprays ? GEAR : GEAR - [ "spray" ]
       end
+
+      # @param use [String, nil]
+      # @return [Hash{String=>Integer}] what it has to stand up to, 1 to 5
+      def asks(use) = Materials::Resistance.asks(use).merge(least) { |_, asked, least| [ asked, least ].max }
 
       # @return [Numeric, nil] GU in the middle of what is wanted
       def gu = sheen && sheen.sum / 2.0

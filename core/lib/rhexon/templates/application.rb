@@ -115,10 +115,11 @@ module Rhexon
       def id_here(there)
         return unless there
 
-        matches.find { |match| match.there["id"] == there }.here&.id || "#{Systems::Shelf::TO_BUY}#{there}"
+        here = matches.find { |match| match.there["id"] == there }.here
+        here ? here.id : "#{Systems::Shelf::TO_BUY}#{there}"
       end
 
-      # By the method that there is gear for, to the same dry film; another product to the film that its own sheet gives.
+      # By the method that there is gear for, to the same dry film; another product to the film that its sheet gives.
       def by_hand(step, product, words)
         methods = Schedule::Kinds.methods(step["kind"], product)
         ways = methods & gear

@@ -23,8 +23,8 @@ module Rhexon
           label, accepts, by, unit = FIELDS.fetch(field)
           next unless accepts.include?(value)
 
-          Parameter.new(step: step["id"], field: field, name: label, label: "#{words}: #{label}", value: value, accepts: accepts,
-                        step_by: by, unit: unit)
+          Parameter.new(step: step["id"], field: field, name: label, label: "#{words}: #{label}", value: value,
+                        accepts: accepts, step_by: by, unit: unit)
         end
       end
 

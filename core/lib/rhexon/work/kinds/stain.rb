@@ -10,7 +10,8 @@ module Rhexon
         end
 
         def words(step, product_name)
-          "Stain, #{product_name || step["product"]}#{" at #{step["strength_percent"]} %" if step["strength_percent"]}"
+          strength = step["strength_percent"]
+          "Stain, #{product_name || step["product"]}#{" at #{format("%g", strength)} %" if strength}"
         end
 
         private

@@ -16,15 +16,18 @@ module Rhexon
           sentence = "#{grams(line.need_g)} of #{line.product.name} are needed from " \
                      "#{context.clock(line.needed_at)}, " \
                      "#{line.left_g.positive? ? "#{grams(line.left_g)} are left" : "none is on the shelf"}. " \
-                     "#{buy.empty? ? "Its packs are not known" : "On the shopping list: #{buy}"}."
+                     "#{line.product.retired? ? "It is not bought any more" : to_buy(buy)}."
           context.finding(
             "stock.short", "caution", "Not enough on the shelf", sentence, placement: coat,
             figures: { need_g: line.need_g, left_g: line.left_g, short_g: line.short_g },
             remedies: [
-              context.go("Open the shopping list", "shopping", line.product.id), instead(context, coat, line)
-            ]
+              (context.go("Open the shopping list", "shopping", line.product.id) unless line.product.retired?),
+              instead(context, coat, line), context.go("See what else would do", "ways")
+            ].compact
           )
         end
+
+        def to_buy(packs) = packs.empty? ? "Its packs are not known" : "On the shopping list: #{packs}"
 
         # Another product of the same class, colour and nearly the same sheen that there is enough of.
         def instead(context, coat, line)

@@ -20,7 +20,10 @@ module Rhexon
           [ context.finding(
             "time.due", "caution", "Late", sentence, placement: context.placements.last,
             figures: { ready_at: ready, due: context.piece.due, late_min: late },
-            remedies: -> { candidates(context).lazy.filter_map { |remedy| proven(context, remedy, ready) }.first(MOST) }
+            remedies: lambda {
+              sooner = candidates(context).lazy.filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
+              [ *sooner, context.go("See what else would do", "ways") ]
+            }
           ) ]
         end
 

@@ -1,0 +1,15 @@
+# A board that tries what of a proposed way nobody can be sure of.
+class Pieces::Proposals::TrialsController < ApplicationController
+  keeps_sound :create, of: :piece
+  takes :create, wish: :table, system: :name
+
+  def create
+    proposal = ProposalsState.new(piece, body["wish"] || {}).proposal(body["system"])
+    trial = Trial::OfProposal.new(piece, proposal).save!(today: Shop.current.clock.date(Time.current.to_i / 60))
+    render json: { location: board_path(trial.boards.first) }
+  end
+
+  private
+
+  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
+end
