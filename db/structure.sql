@@ -625,10 +625,12 @@ FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
 , CONSTRAINT given_quote_is_json CHECK (json_valid(figures)));
 CREATE INDEX "index_given_quotes_on_piece_id" ON "given_quotes" ("piece_id");
+CREATE TRIGGER template_versions_refuse_update BEFORE UPDATE ON template_versions BEGIN SELECT RAISE(ABORT, 'template_versions are never rewritten'); END;
+CREATE TRIGGER given_quotes_refuse_update BEFORE UPDATE ON given_quotes BEGIN SELECT RAISE(ABORT, 'given_quotes are never rewritten'); END;
 CREATE TRIGGER templates_name_length_insert BEFORE INSERT ON templates WHEN length(NEW.name) > 80 BEGIN SELECT RAISE(ABORT, 'templates.name is too long'); END;
 CREATE TRIGGER templates_name_length_update BEFORE UPDATE ON templates WHEN length(NEW.name) > 80 BEGIN SELECT RAISE(ABORT, 'templates.name is too long'); END;
-CREATE TRIGGER template_versions_document_length_insert BEFORE INSERT ON template_versions WHEN length(NEW.document) > 200000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
-CREATE TRIGGER template_versions_document_length_update BEFORE UPDATE ON template_versions WHEN length(NEW.document) > 200000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
+CREATE TRIGGER template_versions_document_length_insert BEFORE INSERT ON template_versions WHEN length(NEW.document) > 500000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
+CREATE TRIGGER template_versions_document_length_update BEFORE UPDATE ON template_versions WHEN length(NEW.document) > 500000 BEGIN SELECT RAISE(ABORT, 'template_versions.document is too long'); END;
 CREATE TRIGGER template_versions_reason_length_insert BEFORE INSERT ON template_versions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'template_versions.reason is too long'); END;
 CREATE TRIGGER template_versions_reason_length_update BEFORE UPDATE ON template_versions WHEN length(NEW.reason) > 2000 BEGIN SELECT RAISE(ABORT, 'template_versions.reason is too long'); END;
 CREATE TRIGGER given_quotes_figures_length_insert BEFORE INSERT ON given_quotes WHEN length(NEW.figures) > 200000 BEGIN SELECT RAISE(ABORT, 'given_quotes.figures is too long'); END;

@@ -1,5 +1,12 @@
 # What is proposed for a piece: its wish as it stands on its page, and the systems that come to it in today's shop.
 class ProposalsState
+  # Answers given lately: one that is chosen from or tried on a board was reckoned a moment ago.
+  KEPT = 4
+  @kept = Rhexon::Cache.new(KEPT, lately_used: true)
+
+  # @yieldreturn [Rhexon::Systems::Engine::Answer]
+  def self.kept(key, &reckoned) = @kept.fetch(key, &reckoned)
+
   # @param piece [Piece]
   # @param wish [Hash, nil] of rhexon-wish/1; nil: what is known of the piece
   def initialize(piece, wish = nil)
@@ -34,7 +41,7 @@ class ProposalsState
   # in which each is ready when it is wished, where that is said.
   # @yieldparam part [Hash] "early" (Proposal), "answer" (ProposalsAnswer) or "chances" (by proposal, 0 to 1)
   def each_part
-    @answer = engine.answer { |proposal| yield({ early: serialized(proposal) }) }
+    @answer = kept { engine.answer { |proposal| yield({ early: serialized(proposal) }) } }
     yield({ answer: to_h })
     return unless engine.due
 
@@ -64,7 +71,8 @@ class ProposalsState
   def shop = floor.plan_of(@piece).shop
 
   def engine = @engine ||= Rhexon::Systems::Engine.new(shop, @piece.core_id, @wish)
-  def answer = @answer ||= engine.answer
+  def answer = @answer ||= kept { engine.answer }
+  def kept(&reckoned) = self.class.kept([ shop.digest, @piece.core_id, @wish ], &reckoned)
 
   # What nobody has said of the piece, and what is taken for it.
   # @return [Array<String>] sentence parts

@@ -1,6 +1,6 @@
 # Schedules kept for other pieces, in versions; and quotes as they were given to a client.
 class RecipeBookAndGivenQuotes < ActiveRecord::Migration[7.2]
-  LENGTHS = { templates: { name: 80 }, template_versions: { document: 200_000, reason: 2_000 },
+  LENGTHS = { templates: { name: 80 }, template_versions: { document: 500_000, reason: 2_000 },
               given_quotes: { figures: 200_000 } }.freeze
 
   def up
@@ -24,6 +24,7 @@ class RecipeBookAndGivenQuotes < ActiveRecord::Migration[7.2]
       t.datetime :created_at, null: false
       t.check_constraint "json_valid(figures)", name: "given_quote_is_json"
     end
+    %i[template_versions given_quotes].each { |table| never_changed(table) }
     LENGTHS.each { |table, columns| columns.each { |column, most| no_longer(table, column, most) } }
     execute "ALTER TABLE schedules ADD COLUMN template_version_id integer REFERENCES template_versions(id)"
     add_index :schedules, :template_version_id
@@ -36,6 +37,10 @@ class RecipeBookAndGivenQuotes < ActiveRecord::Migration[7.2]
   end
 
   private
+
+  def never_changed(table)
+    execute "CREATE TRIGGER #{table}_refuse_update BEFORE UPDATE ON #{table} BEGIN SELECT RAISE(ABORT, '#{table} are never rewritten'); END"
+  end
 
   def no_longer(table, column, most)
     %w[INSERT UPDATE].each do |verb|

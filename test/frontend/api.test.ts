@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, test, vi } from "vitest"
-import { Refused, reasonBy, send, sendFile } from "@/lib/api"
+import { Refused, reasonBy, send, sendFile, sendForLines } from "@/lib/api"
 import { refusal, type Sent, waitingServer } from "./support/server"
 
 afterEach(() => vi.unstubAllGlobals())
@@ -87,5 +87,40 @@ describe("what a server answers", () => {
     })
     expect(await send("POST", "/entries", {})).toEqual({ kept: true })
     expect(tokens).toEqual(["old", "new"])
+  })
+})
+
+describe("an answer by lines", () => {
+  const streamed = (parts: (string | Error)[]) =>
+    vi.stubGlobal("fetch", async () => {
+      const body = new ReadableStream<Uint8Array>({
+        pull(out) {
+          const part = parts.shift()
+          if (part instanceof Error) out.error(part)
+          else if (part === undefined) out.close()
+          else out.enqueue(new TextEncoder().encode(part))
+        },
+      })
+      return new Response(body, { status: 200 })
+    })
+
+  test("is told line by line, wherever the parts are cut", async () => {
+    streamed(['{"early":1}\n{"ear', 'ly":2}\n', '{"answer":{"a":"é"}}\n'])
+    const lines: unknown[] = []
+    await sendForLines("/ways", {}, (line) => lines.push(line))
+    expect(lines).toEqual([{ early: 1 }, { early: 2 }, { answer: { a: "é" } }])
+  })
+
+  test("that ends in an error is a refusal with its sentence", async () => {
+    streamed(['{"early":1}\n', '{"error":{"sentence":"No luck","where":""}}\n'])
+    const lines: unknown[] = []
+    const told = sendForLines("/ways", {}, (line) => lines.push(line))
+    await expect(told).rejects.toMatchObject({ reason: { sentence: "No luck" } })
+    expect(lines).toEqual([{ early: 1 }])
+  })
+
+  test("that breaks off says that the computer does not answer", async () => {
+    streamed(['{"early":1}\n', new TypeError("network error")])
+    await expect(sendForLines("/ways", {}, () => {})).rejects.toMatchObject({ status: 0 })
   })
 })

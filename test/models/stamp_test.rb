@@ -5,8 +5,8 @@ require "minitest/mock"
 class StampTest < ActiveSupport::TestCase
   # What no plan, shelf or lesson is made from, or goes by its revision.
   BESIDE = %w[
-    active_storage_attachments active_storage_blobs ar_internal_metadata marks pair_picks photos recipes
-    revisions schedules schema_migrations trials
+    active_storage_attachments active_storage_blobs ar_internal_metadata given_quotes marks pair_picks photos recipes
+    revisions schedules schema_migrations template_versions templates trials
   ].freeze
 
   test "each table leaves marks, or is known to be beside the plans" do

@@ -18,5 +18,9 @@ class QuoteScreenTest < ApplicationSystemTestCase
     fill_in "Tax, %", with: "70\n"
     within("tr[data-line=tax]") { assert_text "cannot be 70" }
     assert_accessible
+    click_on "Keep it as given"
+    assert_text "Reckoned now it comes to the same."
+    click_on "An hour: more"
+    assert_text(/Reckoned now it comes to [\d.]+ EUR more/)
   end
 end

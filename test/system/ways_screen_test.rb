@@ -72,4 +72,48 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_equal [ "s1", 1 ], piece.schedule.reload.steps.first.values_at("id", "coats")
     assert_quiet_console
   end
+
+  test "a wanted look is tapped, moved by words and tried on a board" do
+    add_dye
+    piece = make_piece(wood: "oak", use: "furniture")
+    visit "/pieces/#{piece.id}/ways"
+    assert_text "its wood: a mean board of oak"
+    find(".look-tiles button[aria-label*='at 100 %']", match: :first).click
+    assert_selector ".look-wanted"
+    assert_selector ".way", minimum: 2, wait: 15
+    find(".way-name", match: :first).click
+    assert_text(/ΔE [\d.]+ from the wanted colour/)
+    5.times { click_on "paler" }
+    find("summary", text: "From elsewhere").click
+    select "maple", from: "As another wood"
+    assert_text "The wanted colour is lighter than oak under any film"
+    assert_accessible
+    click_on "seen"
+    assert_no_text "lighter than oak"
+    assert_selector ".way[data-open]"
+    click_on "Try on a board what is least sure of it"
+    assert_current_path %r{\A/boards/\d+\z}
+    assert_equal 2, Trial.last.factors.size
+    assert_quiet_console
+  end
+
+  test "a client wants it duller: one touch, held against what stands" do
+    piece = make_piece(steps: [ coat("s1", coats: 3) ])
+    visit "/pieces/#{piece.id}/ways"
+    assert_text "As it stands"
+    click_on "duller"
+    assert_selector "button[aria-pressed=true]", text: "duller"
+    find_field("Ready by").send_keys(20.days.from_now.strftime("%m%d%Y"))
+    assert_text(/\d+ in 10 in time/, wait: 30)
+    assert_text "only tried here"
+    click_on "As it was"
+    assert_no_text "only tried here"
+    assert_quiet_console
+  end
+
+  def add_dye
+    Product.create!(maker: "Vellaby", name: "Brown dye", code: "brown", kind: "water_dye", colour: "tinted",
+                    role: "dye", figures: { "optics" => { "kind" => "dye",
+                                             "bands" => [ [ 430, 45, 12.0 ], [ 535, 36, 3.0 ], [ 620, 60, 0.3 ] ] } })
+  end
 end

@@ -12,6 +12,7 @@ class WidthsTest < ApplicationSystemTestCase
                         steps: [ { "id" => "s0", "kind" => "stain", "product" => "russet", "method" => "wipe" },
                                  coat("s1", product: "seal", wet_um: 80, role: "seal"), coat("s2", coats: 3) ])
     make_piece(name: "Stool", steps: [ coat("s1") ])
+    Template::Kept.new(name: long, says: long).piece!(@piece)
     log(@piece, "s0/1/top", "done", 30.minutes.ago)
     @board = Board.create!(name: "Board 7", piece: @piece, wood: "oak", grain: "open", width_mm: 400, height_mm: 300,
                            made_on: Date.current)
@@ -61,7 +62,7 @@ class WidthsTest < ApplicationSystemTestCase
       "/boards/colour", "/boards/#{@board.id}", "/trials/new?piece=#{@piece.id}", "/mix", "/shelf",
       "/shelf?view=batches", "/shelf?view=shopping", "/products/w20", "/products/new", "/batches/#{Batch.first.id}",
       "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways",
-      "/pieces/#{@piece.id}/quote"
+      "/pieces/#{@piece.id}/quote", "/pieces/#{@piece.id}/ways", "/pieces/book?piece=#{Piece.last.id}"
     ]
   end
 

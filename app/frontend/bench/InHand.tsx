@@ -73,7 +73,14 @@ export function InHand({ people, running, next, pieces, mixed, read, against, no
         <p className="text-second">
           No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.
         </p>
-        <div className="in-hand-tools">{takeBack}</div>
+        <div className="in-hand-tools">
+          {pieces.length === 0 && (
+            <Link href="/pieces/new" className="ui-tape">
+              Size up the first piece
+            </Link>
+          )}
+          {takeBack}
+        </div>
       </section>
     )
   const piece = pieces.find((candidate) => candidate.core_id === row.piece)

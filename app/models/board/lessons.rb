@@ -13,14 +13,22 @@ module Board::Lessons
     @lock.synchronize do
       next @lessons if @stamp == stamp
 
+      from = [ sheets.object_id, boards ]
+      @lessons = learnt(sheets, from.last) unless @from == from
+      @from = from
       @stamp = stamp
-      @lessons = Rhexon::Colour::Calibration.for(
-        boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
-      )
+      @lessons
     end
   end
 
-  private_class_method :reckoned
+  # @param boards [Array<Hash>] a board that was laid out and not read yet is not among them
+  def learnt(sheets, boards)
+    Rhexon::Colour::Calibration.for(
+      boards, sheets.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
+    )
+  end
+
+  private_class_method :reckoned, :learnt
 
   # Boards with the cells whose colour was read and that are sound.
   def boards

@@ -4,8 +4,10 @@ class Pieces::Proposals::TrialsController < ApplicationController
   takes :create, wish: :table, system: :name
 
   def create
-    proposal = ProposalsState.new(piece, body["wish"] || {}).proposal(body["system"])
-    trial = Trial::OfProposal.new(piece, proposal).save!(today: Shop.current.clock.date(Time.current.to_i / 60))
+    wish = body["wish"] || {}
+    proposal = ProposalsState.new(piece, wish).proposal(body["system"])
+    today = Shop.current.clock.date(Time.current.to_i / 60)
+    trial = Trial::OfProposal.new(piece, proposal).save!(today: today, target: wish["lab"])
     render json: { location: board_path(trial.boards.first) }
   end
 

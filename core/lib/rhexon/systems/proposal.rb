@@ -33,7 +33,7 @@ module Rhexon
 
       # @param due [Integer, nil]
       # @return [Float, nil] 0 to 1; nil where nothing is due
-      def chance(due) = due && Chance::Outlook.new(@plan, runs: RUNS).share_by(@piece.id, due)
+      def chance(due) = due && outlook.share_by(@piece.id, due)
 
       # @return [Float, nil] of what is laid on; nil where a price is missing
       def cost = @alternative.cost
@@ -85,6 +85,7 @@ module Rhexon
 
       private
 
+      def outlook = @outlook ||= Chance::Outlook.new(@plan, runs: RUNS)
       def walk = @walk ||= @plan.film(@piece.id, @plan.thickest_face(@piece.id))
     end
   end
