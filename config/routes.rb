@@ -120,6 +120,8 @@ Rails.application.routes.draw do
     end
   end
 
+  resource :record, only: :show
+
   resource :shelf, only: :show, controller: "shelf"
   scope module: :products do
     resource :export, only: :show, path: "products/export"

@@ -636,7 +636,24 @@ CREATE TRIGGER template_versions_reason_length_update BEFORE UPDATE ON template_
 CREATE TRIGGER given_quotes_figures_length_insert BEFORE INSERT ON given_quotes WHEN length(NEW.figures) > 200000 BEGIN SELECT RAISE(ABORT, 'given_quotes.figures is too long'); END;
 CREATE TRIGGER given_quotes_figures_length_update BEFORE UPDATE ON given_quotes WHEN length(NEW.figures) > 200000 BEGIN SELECT RAISE(ABORT, 'given_quotes.figures is too long'); END;
 CREATE INDEX "index_schedules_on_template_version_id" ON "schedules" ("template_version_id");
+CREATE VIRTUAL TABLE entry_words USING fts5(words, products UNINDEXED, batches UNINDEXED, person UNINDEXED, fault UNINDEXED, tokenize = 'unicode61 remove_diacritics 2')
+/* entry_words(words,products,batches,person,fault) */;
+CREATE TABLE IF NOT EXISTS 'entry_words_data'(id INTEGER PRIMARY KEY, block BLOB);
+CREATE TABLE IF NOT EXISTS 'entry_words_idx'(segid, term, pgno, PRIMARY KEY(segid, term)) WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS 'entry_words_content'(id INTEGER PRIMARY KEY, c0, c1, c2, c3, c4);
+CREATE TABLE IF NOT EXISTS 'entry_words_docsize'(id INTEGER PRIMARY KEY, sz BLOB);
+CREATE TABLE IF NOT EXISTS 'entry_words_config'(k PRIMARY KEY, v) WITHOUT ROWID;
+CREATE INDEX "index_entries_on_happened_at" ON "entries" ("happened_at");
+CREATE TABLE IF NOT EXISTS "forgotten_lessons" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "product_id" integer NOT NULL, "phase" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bb67db42c2"
+FOREIGN KEY ("product_id")
+  REFERENCES "products" ("id")
+, CONSTRAINT forgotten_phase CHECK (phase IN ('early','hard')));
+CREATE INDEX "index_forgotten_lessons_on_product_id" ON "forgotten_lessons" ("product_id");
+CREATE TRIGGER forgotten_lessons_mark_insert AFTER INSERT ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
+CREATE TRIGGER forgotten_lessons_mark_update AFTER UPDATE ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
+CREATE TRIGGER forgotten_lessons_mark_delete AFTER DELETE ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130070000'),
 ('20261130060000'),
 ('20261130020000'),
 ('20261130010000'),

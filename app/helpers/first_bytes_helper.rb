@@ -3,7 +3,7 @@ module FirstBytesHelper
   FONT = "fonts/saira-western.woff2".freeze
   # The rail's places, as components/Shell.tsx has them.
   PLACES = { "Bench" => "/bench", "Schedule" => "/pieces", "Boards" => "/boards", "Mix" => "/mix",
-             "Shelf" => "/shelf" }.freeze
+             "Shelf" => "/shelf", "Record" => "/record" }.freeze
   # Pages of a shop that has not begun.
   WITHOUT_RAIL = %w[FirstShop].freeze
   # The shop's light, as components/Shell.tsx keeps it on the device: nothing flashes in a dark room.

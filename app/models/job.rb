@@ -1,5 +1,7 @@
 # What a client wants by when.
 class Job < ApplicationRecord
+  include RenamesRecord
+
   # A due date is met by the end of that day.
   DUE_AT = "17:00"
 

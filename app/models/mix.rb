@@ -1,5 +1,7 @@
 # A mix in the pot: what is to be poured, for which passes. What was poured is in the log; this only says what for.
 class Mix < ApplicationRecord
+  include RenamesRecord
+
   # Made of maker and name.
   def self.most_letters(column) = column == "name" ? WORDS : super
 

@@ -1,5 +1,7 @@
 # A piece, or n alike pieces, with its faces and its schedule.
 class Piece < ApplicationRecord
+  include RenamesRecord
+
   USES = %w[show furniture table_top bar_top floor marine].freeze
   ARRISES = %w[sharp eased_2mm eased_3mm].freeze
   MOST_FACES = Rhexon::Reference.hands.most_faces

@@ -1,6 +1,7 @@
 # A product on the shelf. Figures it lacks come from its class, marked as estimates, in the core.
 class Product < ApplicationRecord
   include ChangesShelf
+  include RenamesRecord
   include Retires
 
   COLOURS = Rhexon::Materials::ProductFigures.table.colours

@@ -4,7 +4,7 @@ class Stamp
   # Schedules and their revisions leave none: what is read of them goes by the revision.
   TABLES = %w[
     shops people open_hours rooms climate_readings tools plans products consumables boards cells readings jobs pieces
-    faces timbers entries batches stock_moves mixes
+    faces timbers entries batches stock_moves mixes forgotten_lessons
   ].freeze
 
   class << self

@@ -12,12 +12,13 @@ const PLACES = [
   { number: 3, name: "Boards", path: "/boards" },
   { number: 4, name: "Mix", path: "/mix" },
   { number: 5, name: "Shelf", path: "/shelf" },
+  { number: 6, name: "Record", path: "/record" },
 ]
 
 type Shop = { name: string; zone: string; now: number }
 type Aside = { id: number; name: string }
 
-/** The comb rail with its places, the shop's clock and the page beside it. Keys 1-5: places, ?: all keys. */
+/** The comb rail with its places, the shop's clock and the page beside it. Keys 1-6: places, ?: all keys. */
 export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [string, string][] }) {
   const page = usePage<{ shop: Shop; aside: Aside[] }>()
   const { shop, aside } = page.props

@@ -1,6 +1,6 @@
 import { iso } from "@/lib/time"
 import type { Side, Wish } from "@/types"
-import { Asked } from "./Wishes"
+import { Asked } from "./Asked"
 
 const DAY_MIN = 1440
 const DULLER_GU = 15

@@ -4,7 +4,7 @@ import { Switch } from "@/components/Switch"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import type { WantedLooks, Wish } from "@/types"
-import { Asked } from "./Wishes"
+import { Asked } from "./Asked"
 
 type Lab = [number, number, number]
 

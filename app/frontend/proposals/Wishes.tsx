@@ -1,5 +1,6 @@
 import { Switch } from "@/components/Switch"
 import type { Side, Wish } from "@/types"
+import { Asked } from "./Asked"
 import { Otherwise } from "./Otherwise"
 import { WantedLook } from "./WantedLook"
 import { WishedDate } from "./WishedDate"
@@ -135,16 +136,5 @@ export function Wishes({ wish, piece, zone, due, weights, asks, standing, target
         ))}
       </details>
     </section>
-  )
-}
-
-export function Asked({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div>
-      <p className="text-label" aria-hidden="true">
-        {label}
-      </p>
-      {children}
-    </div>
   )
 }

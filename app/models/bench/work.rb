@@ -54,7 +54,7 @@ class Bench::Work
 
   def details
     case @body["kind"]
-    when "started" then by_whom
+    when "started" then { **by_whom, **planned }
     when "done" then how_it_was_done
     else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"))
     end
@@ -76,6 +76,22 @@ class Bench::Work
     Rhexon.refuse_unless(known.include?(@body["answer"]), "#{what} has an answer", where: "answer",
                                                                                    accepted: known.join(" or "))
     @body.slice("answer")
+  end
+
+  # When it was planned to begin: by the plan that was kept, else as it stands. What came before says what it said.
+  def planned
+    known = Entry.find_by(client_id: @body["client_id"])
+    return known.body.slice("planned") if known
+
+    kept = Plan.last_accepted&.starts&.find { |start| start["pass"] == @body["pass"] }
+    at = kept ? kept["start"] : planned_now
+    { "planned" => at }.compact
+  end
+
+  def planned_now
+    plan = ShopFloor.new.plan
+    placement = plan.placements.find { |one| one.pass.key == @body["pass"] }
+    placement && plan.shop.zone.iso(placement.hands_start)
   end
 
   # Who began it; old touches do not say.
