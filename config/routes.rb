@@ -120,7 +120,9 @@ Rails.application.routes.draw do
     end
   end
 
-  resource :record, only: :show
+  resource :record, only: :show do
+    resource :figures, only: %i[show create destroy], module: :records
+  end
 
   resource :shelf, only: :show, controller: "shelf"
   scope module: :products do

@@ -87,6 +87,7 @@ class EveryRouteTest < RequestTest
       "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" }  },
       "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ], "POST /consumables" => [ consumable ],
       "PATCH /consumables/:id" => [ consumable ],
+      "POST /record/figures" => [ { product: "w20", phase: "early" } ], "DELETE /record/figures" => [ { product: "w20", phase: "early" } ],
       "POST /shelf/over" => [ { lower: "seal", upper: "w20", state: "cured", sanded: true, residue: "wax" } ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ],
       "POST /scale/zero" => [ {} ], "POST /scale/hand" => [ { act: "pour", g_per_s: 1, grams: 5, fault: "drift" } ]

@@ -33,4 +33,26 @@ class RecordScreenTest < ApplicationSystemTestCase
     assert_text "Nothing has happened yet"
     assert_accessible
   end
+  test "the shop's own figures: forgotten and remembered by hand, and plans made safer" do
+    visit "/record"
+    click_on "The shop's own figures"
+    assert_text "A dry test at the bench"
+    assert_text "work that is begun and done at the bench teaches it"
+    piece = make_piece(steps: [ coat("s1", coats: 2) ])
+    log(piece, "s1/1/top", "started", 25.hours.ago - 31.minutes, { "person" => "Imke" })
+    log(piece, "s1/1/top", "done", 25.hours.ago)
+    log(piece, "s1/1/top", "dry_test", 23.hours.ago, { "milestone" => "recoat_opens", "answer" => "dry" })
+    visit "/record/figures"
+    assert_text "1 coat, the last dry after 2 h 00"
+    assert_text "too few for plans yet"
+    assert_accessible
+    click_on "Forget it"
+    assert_text "As on the sheet."
+    click_on "Remember it again"
+    assert_text "× the sheet"
+    click_on "nine of ten"
+    assert_selector "button[aria-pressed=true]", text: "nine of ten"
+    assert_equal 90, Shop.current.house["plan_on"].to_i
+    assert_quiet_console
+  end
 end

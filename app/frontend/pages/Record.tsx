@@ -1,11 +1,11 @@
 import { Head, router } from "@inertiajs/react"
 import { useEffect, useState } from "react"
 import { ListPages } from "@/components/ListPages"
-import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { useLater } from "@/lib/useLater"
 import { Day } from "@/record/Day"
 import { Looked, type Query } from "@/record/Looked"
+import { RecordHead } from "@/record/RecordHead"
 import { Strands } from "@/record/Strands"
 import type { RecordPage } from "@/types"
 
@@ -36,23 +36,21 @@ export default function RecordPlace(props: RecordPage) {
   return (
     <Shell>
       <Head title="Record" />
-      <PageHead
-        title="Record"
+      <RecordHead
+        here="/record"
         facts={
           looking
             ? `${count} ${count === 1 ? "entry" : "entries"} found of what happened in the shop.`
             : "What happened in the shop, as it was written down: nothing in it is rewritten."
         }
       >
-        <div className="ml-auto flex gap-3">
-          <a href={file("csv")} className="ui-button" download>
-            Save as CSV
-          </a>
-          <a href={file("json")} className="ui-button" download>
-            JSON
-          </a>
-        </div>
-      </PageHead>
+        <a href={file("csv")} className="ui-button" download>
+          Save as CSV
+        </a>
+        <a href={file("json")} className="ui-button" download>
+          JSON
+        </a>
+      </RecordHead>
       <Looked query={query} choices={choices} onLook={look} />
       {strands.length > 0 && <Strands strands={strands} zone={zone} now={now} onPiece={(piece) => look({ piece })} />}
       {days.length === 0 && (

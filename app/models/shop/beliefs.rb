@@ -1,17 +1,25 @@
-# What the shop's own log teaches of how fast its products dry: a fold of all dry tests, of closed jobs too.
+# What the shop's own log teaches of how fast its products dry and its hands are: a fold of all dry tests and of all
+# work that was begun and done, of closed jobs too.
 class Shop::Beliefs
   # What happened longer ago tells nothing any more, or its clock was wrong.
   OLDEST = 10.years
-  NOTHING = { "beliefs" => [] }.freeze
+  # @!attribute core    [Hash] "beliefs", "coat_sd" and "pace" of rhexon-shop/1
+  # @!attribute lessons [Array<Rhexon::Planning::Learning::Lesson>] what each coat taught
+  # @!attribute paces   [Array<Rhexon::Planning::PaceLearning::Observation>]
+  Learned = Struct.new(:core, :lessons, :paces, keyword_init: true)
+  NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: []).freeze
   @lock = Mutex.new
 
   class << self
     # @param floor [Hash] rhexon-shop/1, without pieces, log and beliefs
-    # @return [Hash] "beliefs" and "coat_sd" of rhexon-shop/1
-    def for(floor)
-      kept([
-             Entry.connection_db_config.database, Entry.maximum(:id), floor["rooms"], floor["products"].object_id
-           ]) { learned(floor) }
+    # @return [Hash] "beliefs", "coat_sd" and "pace" of rhexon-shop/1
+    def for(floor) = learned_from(floor).core
+
+    # @param floor [Hash] the same
+    # @return [Learned]
+    def learned_from(floor)
+      kept([ Entry.connection_db_config.database, Entry.maximum(:id), *Stamp.current.of("forgotten_lessons"),
+             floor["rooms"], floor["products"].object_id ]) { learned(floor) }
     end
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
@@ -32,7 +40,7 @@ class Shop::Beliefs
 
     private
 
-    def tests = Entry.uncorrected.where(kind: "dry_test")
+    def teaching = Entry.uncorrected.where(kind: %w[dry_test started])
 
     # What was learned last, until something is added.
     def kept(key)
@@ -41,20 +49,37 @@ class Shop::Beliefs
     end
 
     def learned(floor)
-      pieces = Piece.where(id: tests.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
+      pieces = Piece.where(id: teaching.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
       return NOTHING if pieces.empty?
 
+      shop = shop_of(floor, pieces)
+      return NOTHING unless shop
+
+      looks = remembered(Rhexon::Planning::Learning.observations(shop))
+      lessons, beliefs, sd = Rhexon::Planning::Learning.of(looks)
+      paces = Rhexon::Planning::PaceLearning.observations(shop)
+      Learned.new(core: { "beliefs" => beliefs, "coat_sd" => sd,
+                          "pace" => Rhexon::Planning::PaceLearning.taught(paces) },
+                  lessons: lessons, paces: paces)
+    end
+
+    # A piece of a closed job may name what the shop no longer has: it teaches nothing, and the others do.
+    # @return [Rhexon::Planning::Shop, nil]
+    def shop_of(floor, pieces)
       clock = Shop.current.clock
-      shop = Rhexon::Planning::Shop.new(
-        floor.except("beliefs", "coat_sd", "stock", "previous").merge(
+      Rhexon::Planning::Shop.new(
+        floor.except("beliefs", "coat_sd", "pace", "stock", "previous").merge(
           "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces.map(&:id), clock)
         )
       )
-      observations = Rhexon::Planning::Learning.observations(shop)
-      beliefs = Rhexon::Planning::Learning.taught(observations)
-      { "beliefs" => beliefs, "coat_sd" => Rhexon::Planning::Learning.coat_sd(observations, beliefs) }
     rescue Rhexon::InvalidInput
-      NOTHING # a closed job may name what the shop no longer has
+      sound = pieces.size > 1 ? pieces.select { |piece| shop_of(floor, [ piece ]) } : []
+      shop_of(floor, sound) if sound.any? && sound.size < pieces.size
+    end
+
+    def remembered(observations)
+      up_to = ForgottenLesson.up_to
+      observations.reject { |one| (at = up_to[[ one.product, one.phase ]]) && one.at <= at }
     end
   end
 end

@@ -3,7 +3,8 @@ module Rhexon
     # What was done of a piece, pass by pass, beside what was reckoned for it.
     class Done
       # @!attribute from, to     [Integer] minutes, from the first hand on it to the last
-      # @!attribute hands_min    [Float, nil] that it took, by the log; nil where only the end was logged
+      # @!attribute hands_min    [Float, nil] that it took: by the log, which ends when the last is laid on, and the
+      #   cleaning of gear as it is reckoned; nil where only the end was logged
       # @!attribute reckoned_min [Float] that hands are reckoned with
       # @!attribute film_um      [Float, nil] dry film that it left on, or (less than 0) took off; nil: it does neither
       # @!attribute air          [Drying::Climate] of its room when it was begun
@@ -34,7 +35,7 @@ module Rhexon
         took = placement.hands.sum { |from, to| to - from }
         Line.new(key: pass.key, words: Schedule::Words.step(pass.step, pass.product&.name), person: placement.person,
                  room: pass.room, from: placement.hands_start, to: placement.hands_end,
-                 hands_min: (took.to_f if took.positive?), reckoned_min: pass.hands_min.to_f,
+                 hands_min: (took.to_f + pass.cleanup_min if took.positive?), reckoned_min: pass.hands_min.to_f,
                  film_um: film_um(pass.key), air: @plan.shop.line(pass.room).at(placement.work_start), g: grams(pass),
                  product: pass.product&.id)
       end

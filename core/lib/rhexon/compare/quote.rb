@@ -91,8 +91,11 @@ module Rhexon
         done = placements.select { |one| one.status == "done" }
         Phase.new(phase: id, name: name, min: placements.sum { |one| estimate(one.pass) },
                   done_min: done.sum { |one| estimate(one.pass) },
-                  real_min: done.sum { |one| one.hands.sum { |from, to| to - from } })
+                  real_min: done.sum { |one| real(one) })
       end
+
+      # The log ends when the last is laid on; cleaning of gear is taken as it is reckoned.
+      def real(placement) = placement.hands.sum { |from, to| to - from } + placement.pass.cleanup_min
 
       # Hands of a pass as they are reckoned, whatever it took.
       def estimate(pass) = pass.hands_min.to_f

@@ -8,22 +8,24 @@ module Rhexon
     Belief = Struct.new(:m, :s, :coats) do
       # @param from [Float, nil] x at the last "not yet"; nil: there was none
       # @param to   [Float, nil] x at the first "dry"; x = ln(integral of dt / t without b, from laying to the look)
+      # @param noise [Float] standard deviation of what one coat says
       # @return [Belief]
-      def after(from, to)
-        v = Math.sqrt(s**2 + self.class::LOOK_SD**2)
+      def after(from, to, noise = self.class::LOOK_SD)
+        v = Math.sqrt(s**2 + noise**2)
         low, high = [ from || -Float::INFINITY, to || Float::INFINITY ].map { |x| (x - m) / v }
         mean, variance = Statistics::Normal.cut(low, high)
-        return exactly([ from, to ].compact.min_by { |x| (x - m).abs }) unless mean
+        return exactly([ from, to ].compact.min_by { |x| (x - m).abs }, noise) unless mean
 
         self.class.new(m + s**2 / v * mean, Math.sqrt([ s**2 - s**4 / v**2 * (1 - variance), 1e-6 ].max), coats + 1)
       end
 
       # The user said "just now".
       # @param x [Float]
+      # @param noise [Float] standard deviation of what one coat says
       # @return [Belief]
-      def exactly(x)
-        weight = 1 / s**2 + 1 / self.class::LOOK_SD**2
-        self.class.new((m / s**2 + x / self.class::LOOK_SD**2) / weight, Math.sqrt(1 / weight), coats + 1)
+      def exactly(x, noise = self.class::LOOK_SD)
+        weight = 1 / s**2 + 1 / noise**2
+        self.class.new((m / s**2 + x / noise**2) / weight, Math.sqrt(1 / weight), coats + 1)
       end
 
       # @param share [Float] quantile

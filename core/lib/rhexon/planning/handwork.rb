@@ -136,7 +136,8 @@ module Rhexon
         end
         return 0 unless work(step).hands?
 
-        minutes(work(step).minutes(step, @piece.area_m2(faces), @piece.use) || laying_min(step, faces))
+        exact = work(step).minutes(step, @piece.area_m2(faces), @piece.use) || laying_min(step, faces)
+        minutes(exact * @shop.pace.factor(step["kind"], step["method"]))
       end
 
       # Laid, left until it opens, and wiped, turn after turn.

@@ -48,34 +48,57 @@ module Rhexon
       end
       private_class_method :passed
 
-      # Each observation updates the belief of its product and group once; a product without a log begins at half the
-      # mean of its mechanism.
+      # @!attribute before, after [Drying::Belief]
+      Lesson = Struct.new(:observation, :before, :after, keyword_init: true)
+
+      # What each coat taught: it updates the belief of its product and group once; a product without a log begins at
+      # half the mean of its mechanism.
       # @param observations [Array<Observation>]
-      # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
-      def self.taught(observations)
-        last = observations.to_h do |observation|
-          [
-            [ observation.product, observation.phase ],
-            {
-              "after_min" => observation.after, "exact" => observation.exact,
-              "alone" => observation.from.nil? && !observation.exact
-            }
-          ]
-        end
-        beliefs = observations.each_with_object({}) do |observation, known|
+      # @param noise [Float] standard deviation of what one coat says
+      # @return [Array<Lesson>] in their order
+      def self.lessons(observations, noise = Drying::Belief::LOOK_SD)
+        known = {}
+        observations.map do |observation|
           key = [ observation.product, observation.phase, observation.mechanism ]
           before = known[key] || first(known, observation)
-          known[key] = observation.exact ? before.exactly(
-            observation.to
-          ) : before.after(observation.from, observation.to)
-        end
-        beliefs.map do |(product, phase, _), belief|
-          {
-            "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats,
-            "last" => last[[ product, phase ]]
-          }
+          known[key] = updated(before, observation, noise)
+          Lesson.new(observation: observation, before: before, after: known[key])
         end
       end
+
+      # All that a log teaches. Once it says itself how much coats vary, one coat is believed by that and not by the
+      # noise that is taken at first: else a shop whose coats hardly vary is told bands that are too wide.
+      # @param observations [Array<Observation>]
+      # @return [Array(Array<Lesson>, Array<Hash>, Float)] lessons, beliefs of rhexon-shop/1, and coat_sd
+      def self.of(observations)
+        sd = coat_sd(observations, taught(observations))
+        noise = varies?(observations) ? sd : Drying::Belief::LOOK_SD
+        [ lessons(observations, noise), taught(observations, noise), sd ]
+      end
+
+      # @param observations [Array<Observation>]
+      # @param noise [Float] standard deviation of what one coat says
+      # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
+      def self.taught(observations, noise = Drying::Belief::LOOK_SD)
+        last = lessons(observations, noise).to_h do |lesson|
+          [ [ lesson.observation.product, lesson.observation.phase ], lesson ]
+        end
+        last.map do |(product, phase), lesson|
+          belief, look = lesson.after, lesson.observation
+          { "product" => product, "group" => phase, "m" => belief.m, "s" => belief.s, "coats" => belief.coats,
+            "last" => { "after_min" => look.after, "exact" => look.exact, "alone" => look.from.nil? && !look.exact } }
+        end
+      end
+
+      def self.updated(belief, look, noise)
+        look.exact ? belief.exactly(look.to, noise) : belief.after(look.from, look.to, noise)
+      end
+
+      # Coats that were looked at more than once, or exactly, say how much they vary.
+      def self.varies?(observations)
+        observations.count { |one| one.exact || one.from } >= Reference.drying.belief.coats_seen
+      end
+      private_class_method :updated, :varies?
 
       # How much coats vary: from about eight on the log itself says it, as an inverse-gamma estimate whose prior has
       # the weight of eight coats.
@@ -85,12 +108,9 @@ module Rhexon
       # @param beliefs [Array<Hash>] what they have taught
       # @return [Float] standard deviation of ln b from coat to coat
       def self.coat_sd(observations, beliefs)
-        belief = Reference.drying.belief
-        seen, prior = belief.coats_seen, belief.coats_prior
-        return Drying::Belief::COAT_SD if observations.count { |observation|
-          observation.exact || observation.from
-        } < seen
+        return Drying::Belief::COAT_SD unless varies?(observations)
 
+        prior = Reference.drying.belief.coats_prior
         means = beliefs.to_h { |belief| [ belief.values_at("product", "group"), belief["m"] ] }
         spread = observations.map do |observation|
           [ observation, means.fetch([ observation.product, observation.phase ]) ]

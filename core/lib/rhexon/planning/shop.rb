@@ -12,7 +12,7 @@ module Rhexon
       SAFE = 0.9
 
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
-                  :beliefs, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface
+                  :beliefs, :pace, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
@@ -32,6 +32,7 @@ module Rhexon
         @tools = json["tools"] || []
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
+        @pace = Pace.new(json["pace"] || [])
         @pieces = json["pieces"].map { |record| piece(record) }
         @facts = PassLog.fold(
           (json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") }
@@ -105,7 +106,7 @@ module Rhexon
         @setting ||= [
           rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools,
           people.map { |person| [ person.id, person.skills, person.calendar.longest ] },
-          products.each_value.map(&:object_id)
+          products.each_value.map(&:object_id), @json["pace"]
         ].then { |window| [ window.hash, window ].freeze }
       end
 

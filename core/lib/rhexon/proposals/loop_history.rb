@@ -21,6 +21,9 @@ module Rhexon
         end
       end
 
+      # @return [Array<Taken>]
+      attr_reader :taken
+
       # @param taken [Array<Taken>]
       def initialize(taken)
         @taken = taken
