@@ -121,7 +121,11 @@ Rails.application.routes.draw do
   end
 
   resource :record, only: :show do
-    resource :figures, only: %i[show create destroy], module: :records
+    scope module: :records do
+      resource :figures, only: %i[show create destroy]
+      resource :recurrence, only: :show, path: "recurs"
+      resource :hours, only: :show
+    end
   end
 
   resource :shelf, only: :show, controller: "shelf"

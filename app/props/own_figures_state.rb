@@ -61,7 +61,8 @@ class OwnFiguresState
   end
 
   def noise
-    { sd: sd.round(3), usual: Rhexon::Drying::Belief::COAT_SD, coats: learned.lessons.size,
+    looks = learned.lessons.map(&:observation)
+    { sd: sd.round(3), usual: Rhexon::Drying::Belief::COAT_SD, coats: looks.count { |one| one.exact || one.from },
       wanted: Rhexon::Reference.drying.belief.coats_seen }
   end
 

@@ -3,8 +3,10 @@ class QuoteState
   attr_reader :piece
 
   # @param piece [Piece]
-  def initialize(piece)
+  # @param floor [ShopFloor]
+  def initialize(piece, floor: ShopFloor.new)
     @piece = piece
+    @floor = floor
   end
 
   # @return [Rhexon::Compare::Quote]
@@ -45,8 +47,7 @@ class QuoteState
   private
 
   def shop = @shop ||= Shop.current
-  def floor = @floor ||= ShopFloor.new
-  def plan = @plan ||= closed? ? floor.plan_alone(piece) : floor.plan_of(piece)
+  def plan = @plan ||= closed? ? @floor.plan_alone(piece) : @floor.plan_of(piece)
 
   # In words, with their coats.
   def steps

@@ -117,6 +117,9 @@ function Course({ dried }: { dried: OwnDrying }) {
         </g>
       ))}
       <path d={mean(places) ?? ""} fill="none" stroke="var(--layer-ink)" strokeWidth={2} />
+      {places.map((one) => (
+        <circle key={one.at} cx={one.at} cy={up(one.factor)} r={2.6} fill="var(--layer-ink)" />
+      ))}
     </svg>
   )
 }

@@ -9,8 +9,8 @@ module Rhexon
       # @!attribute film_um      [Float, nil] dry film that it left on, or (less than 0) took off; nil: it does neither
       # @!attribute air          [Drying::Climate] of its room when it was begun
       # @!attribute g            [Float, nil] of mix that it is reckoned with; nil where nothing is laid on
-      Line = Struct.new(:key, :words, :person, :room, :from, :to, :hands_min, :reckoned_min, :film_um, :air, :g,
-                        :product, keyword_init: true)
+      Line = Struct.new(:key, :words, :person, :room, :method, :from, :to, :hands_min, :reckoned_min, :film_um, :air,
+                        :g, :product, keyword_init: true)
 
       # @param plan [Planning::Plan] with the piece and its log
       # @param piece_id [String]
@@ -34,7 +34,7 @@ module Rhexon
         pass = placement.pass
         took = placement.hands.sum { |from, to| to - from }
         Line.new(key: pass.key, words: Schedule::Words.step(pass.step, pass.product&.name), person: placement.person,
-                 room: pass.room, from: placement.hands_start, to: placement.hands_end,
+                 room: pass.room, method: pass.method, from: placement.hands_start, to: placement.hands_end,
                  hands_min: (took.to_f + pass.cleanup_min if took.positive?), reckoned_min: pass.hands_min.to_f,
                  film_um: film_um(pass.key), air: @plan.shop.line(pass.room).at(placement.work_start), g: grams(pass),
                  product: pass.product&.id)
