@@ -11,4 +11,7 @@ pidfile ENV["PIDFILE"] if ENV["PIDFILE"]
 # The largest thing taken in is a photo; what is far larger is turned away before it is read.
 http_content_length_limit 32 * 1024 * 1024
 
-after_booted { WarmUp.begin! }
+after_booted do
+  WarmUp.begin!
+  Instrument::Watch.begin!
+end

@@ -116,10 +116,12 @@ Rails.application.routes.draw do
       resource :house_rules, only: :create, path: "house"
       resources :judgements, only: :create
       resources :rooms, only: :create, path: "room"
+      resources :instruments, only: %i[create update destroy]
       resource :logger_file, only: :create, path: "rooms/:room_id/logger"
     end
   end
 
+  resources :air_readings, only: :create, path: "readings"
   resource :record, only: :show do
     scope module: :records do
       resource :figures, only: %i[show create destroy]

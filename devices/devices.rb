@@ -2,6 +2,8 @@ require_relative "scale"
 require_relative "simulated_scale"
 require_relative "instrument"
 require_relative "simulated_instrument"
+require_relative "hygrometer"
+require_relative "simulated_hygrometer"
 
 # The instruments of the bench, each behind the small interface a real one would use.
 module Devices

@@ -6,6 +6,7 @@ class Room < ApplicationRecord
   AHEAD = 10.years
   USES = %w[sand spray finish dry].freeze
   has_many :climate_readings, dependent: :delete_all
+  has_many :instruments, -> { order(:id) }, dependent: :destroy, inverse_of: :room
 
   validates :name, presence: { message: "Name the room." }, uniqueness: { message: "There is a room of that name." }
   validates :t_c, numericality: { in: -20..60, message: "A room is -20 to 60 °C." }
@@ -32,6 +33,12 @@ class Room < ApplicationRecord
     return { **place, "climate" => [ set ] } if known.empty? && daily.blank?
 
     { **place, "climate" => known.map(&:to_core), "daily" => daily.presence || [ { "at" => "00:00", **set } ] }
+  end
+
+  # @return [Rhexon::Drying::Climate] as the room is set, whatever was read
+  def set_air_at(time)
+    place = { "id" => name, "daily" => daily.presence || [ { "at" => "00:00", **set } ] }
+    Rhexon::Drying::ClimateTimeline.read(place, Shop.current.clock).at(time.to_i / 60)
   end
 
   # @return [Rhexon::Drying::ClimateTimeline]

@@ -15,4 +15,5 @@ class RoomAirSerializer < ApplicationSerializer
   attribute(:line) do |room|
     Rhexon::Picture::AirLine.for(room.line, BACK.ago.to_i / 60, AHEAD.from_now.to_i / 60).map(&:to_h)
   end
+  many :instruments, resource: InstrumentSerializer
 end

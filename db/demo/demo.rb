@@ -40,6 +40,9 @@ module Demo
     Room.create!(name: "drying loft", uses: %w[finish dry], rack_places: 30, t_c: 17, rh: 55)
     Room.create!(name: "Sill House hall", t_c: 18, rh: 55, uses: [])
     Room.create!(name: "sanding bay", uses: %w[sand], t_c: 19, rh: 52)
+    { "Booth wall" => "spray room", "Loft shelf" => "drying loft" }.each do |name, room|
+      Instrument.begin!(name: name, room: Room.find_by!(name: room), stand_in: "none")
+    end
     osei = Person.create!(name: "Osei", skills: [])
     Person.create!(name: "Imke", skills: %w[spray])
     Tool.create!(name: "gravity gun", used_for: "spray")

@@ -31,7 +31,7 @@ class BenchRequestTest < RequestTest
     touch("started", person: "Wren")
     assert_match(/Wren is not among the people/, sentence)
     touch("started", person: "Osei")
-    assert_equal({ "person" => "Osei" }, Entry.last.body)
+    assert_equal({ "person" => "Osei", "planned" => "2026-11-23T08:00+01:00" }, Entry.last.body)
     assert_equal "Osei", answer["bench"]["running"].first["person"]
   end
 

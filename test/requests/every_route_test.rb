@@ -87,6 +87,9 @@ class EveryRouteTest < RequestTest
       "PATCH /batches/:id" => %w[open weigh empty keep discard].map { |act| { act: act, left: "100 g", grams: "10 g", client_id: "c1" }  },
       "POST /batches/box" => [ { batches: [ @can.id ], client_id: "c1" } ], "POST /consumables" => [ consumable ],
       "PATCH /consumables/:id" => [ consumable ],
+      "POST /readings" => [ { t_c: 19, rh: 50 }, { readings: [ { t_c: 19, rh: 50 } ] } ],
+      "POST /shop/instruments" => [ { name: "Door", room: Room.first.id } ],
+      "PATCH /shop/instruments/:id" => [ { stand_in: "noisy" }, { renew: true } ], "DELETE /shop/instruments/:id" => [ {} ],
       "POST /record/figures" => [ { product: "w20", phase: "early" } ], "DELETE /record/figures" => [ { product: "w20", phase: "early" } ],
       "POST /shelf/over" => [ { lower: "seal", upper: "w20", state: "cured", sanded: true, residue: "wax" } ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ],
@@ -136,6 +139,7 @@ class EveryRouteTest < RequestTest
     Consumable.create!(name: "paper", unit: "sheets", wear: [])
     Trial.create!(name: "T", piece: @piece, base: [ coat("s1") ],
                   factors: [ { "name" => "coats", "step" => "s1", "field" => "coats", "levels" => [ 1, 2 ] } ])
+    Instrument.begin!(name: "Wall", room: Room.first, stand_in: "none")
     @recipe = Template::Kept.new(name: "A").piece!(make_piece(name: "Book", steps: [ coat("s1", coats: 2) ]))
     @sent = 0
     @failed = []
@@ -152,7 +156,7 @@ class EveryRouteTest < RequestTest
     "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
     "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
     "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> { "runs" }, "handbook" => -> { "film" },
-    "book" => -> { Template.first }
+    "book" => -> { Template.first }, "instruments" => -> { Instrument.first }
   }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours

@@ -60,7 +60,7 @@ export default function Bench(props: BenchPage) {
           {rooms.map((room) => (
             <div key={room.name}>
               <dt>
-                {room.name}, {room.changes ? "now" : "as set"}
+                {room.name}, {readWords(room, now)}
               </dt>
               <dd>
                 {temperature.text(room.t_c)}, {room.rh} % RH
@@ -154,4 +154,11 @@ function lastTouch(latest: Entry[], name: (id: string) => string) {
   if (!entry) return null
   const words = lowerFirst(entry.words).split(":")[0] ?? ""
   return { id: entry.id, words: TAKEN_BACK[entry.kind]?.(words) ?? words, piece: name(entry.piece ?? "") }
+}
+
+/** Whether the air of a room was read lately, or is as it was set. */
+function readWords({ read, changes }: BenchPage["rooms"][number], now: number): string {
+  if (!read) return changes ? "now" : "as set"
+  if (read.state === "silent") return `nothing read for ${duration(now - read.at)}`
+  return read.state === "jump" ? "a jump was read" : "read"
 }

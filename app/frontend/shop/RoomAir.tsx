@@ -7,6 +7,7 @@ import { useMeasures } from "@/lib/units"
 import { useFields } from "@/lib/useFields"
 import type { RoomAir as RoomAirData, ShopPage } from "@/types"
 import { AirDrawing } from "./AirDrawing"
+import { RoomInstruments } from "./RoomInstruments"
 
 type Hour = { at: string; t_c: string; rh: string }
 type Props = {
@@ -210,11 +211,16 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
             Logger file in
           </label>
         )}
-        {room && room.logged > 0 && <span className="text-second text-fine">{room.logged} hours of a logger kept</span>}
+        {room && room.logged > 0 && (
+          <span className="text-second text-fine">
+            {room.logged === 1 ? "1 hour was read" : `${room.logged} hours were read`}
+          </span>
+        )}
         <span className="text-second" role="status">
           {kept}
         </span>
       </div>
+      {room && <RoomInstruments room={room} now={now} onKept={onKept} />}
     </article>
   )
 }
