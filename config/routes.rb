@@ -2,6 +2,9 @@ Rails.application.routes.draw do
   root to: redirect("/bench")
 
   get "bench" => "bench#show"
+  resource :day, only: :show, path: "bench/day" do
+    resource :night, only: :show, module: :days
+  end
   resources :entries, only: :create
   resources :faults, only: %i[index show]
   resource :patch, only: :show

@@ -52,7 +52,10 @@ export default function Bench(props: BenchPage) {
             {shut && shut > now
               ? `${bench.people.join(" and ")} ${bench.people.length > 1 ? "work" : "works"} to ${soon(shut, zone, now)}`
               : "Shop is shut"}
-            , {duration(bench.left_today_min)} of work left today
+            , {duration(bench.left_today_min)} of work left today.{" "}
+            <Link href="/bench/day" className="underline underline-offset-2">
+              Morning and evening
+            </Link>
           </>
         }
       >
