@@ -7,7 +7,8 @@ class DayTest < RequestTest
   setup do
     travel_to EVENING
     set_up_shop
-    Room.first.update!(daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 }, { "at" => "16:30", "t_c" => 8, "rh" => 60 } ])
+    Room.first.update!(daily: [ { "at" => "06:00", "t_c" => 20, "rh" => 50 },
+                                { "at" => "16:30", "t_c" => 8, "rh" => 60 } ])
     @piece = make_piece(steps: [ coat("s1", product: "seal"), coat("s2", coats: 2) ])
     log(@piece, "s1/1/top", "started", EVENING - 40.minutes, { "person" => "Imke" })
     log(@piece, "s1/1/top", "done", EVENING - 10.minutes)

@@ -63,7 +63,8 @@ class WidthsTest < ApplicationSystemTestCase
       "/shelf?view=batches", "/shelf?view=shopping", "/products/w20", "/products/new", "/batches/#{Batch.first.id}",
       "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways",
       "/pieces/#{@piece.id}/quote", "/pieces/#{@piece.id}/ways", "/pieces/book?piece=#{Piece.last.id}",
-      "/record", "/record?words=stool&from=2026-11-01", "/record/figures", "/record/recurs", "/record/hours", "/bench/day"
+      "/record", "/record?words=stool&from=2026-11-01", "/record/figures", "/record/recurs",
+      "/record/hours", "/bench/day"
     ]
   end
 

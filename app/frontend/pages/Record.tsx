@@ -41,7 +41,7 @@ export default function RecordPlace(props: RecordPage) {
         facts={
           looking
             ? `${count} ${count === 1 ? "entry" : "entries"} found of what happened in the shop.`
-            : "What happened in the shop, as it was written down: nothing in it is rewritten."
+            : "As it was written down: nothing in it is rewritten."
         }
       >
         <a href={file("csv")} className="ui-button" download>

@@ -5,8 +5,8 @@ import type { RecordLine, RecordPage } from "@/types"
 /** Columns of all days, each as wide as on the others. */
 const COLUMNS: [string, string | undefined][] = [
   ["Time", "52px"],
-  ["Piece", "156px"],
-  ["Work", "268px"],
+  ["Piece", "150px"],
+  ["Work", "258px"],
   ["What became of it", undefined],
   ["By", "76px"],
   ["Hands", "130px"],
