@@ -52,6 +52,9 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_text "Hardwax oil: it leaves pores open"
     find(".way-name", match: :first).click
     assert_text(/smell \d of 5, skill \d of 5/)
+    fill_in "Material, at most, EUR", with: "-3"
+    assert_text "More than 0, or nothing."
+    fill_in "Material, at most, EUR", with: ""
     find("summary", text: "What counts").click
     assert_accessible
     assert_quiet_console

@@ -66,10 +66,11 @@ export default function Proposals({ piece, zone, currency, now, wish: first, wei
           zone={zone}
           due={due}
           weights={weights}
+          currency={currency}
           standing={standing}
           asks={asks}
           target={answer?.target_hex ?? null}
-          onWish={(change) => setWish({ ...wish, ...change })}
+          onWish={(change) => setWish((before) => ({ ...before, ...change }))}
         />
         <section aria-label="What is proposed" aria-live="polite" aria-busy={reckoning}>
           <ErrorText reason={refused ?? error} />

@@ -1,6 +1,7 @@
 import { Switch } from "@/components/Switch"
 import type { Side, Wish } from "@/types"
 import { Asked } from "./Asked"
+import { Budget } from "./Budget"
 import { Otherwise } from "./Otherwise"
 import { WantedLook } from "./WantedLook"
 import { WishedDate } from "./WishedDate"
@@ -50,6 +51,7 @@ type Props = {
   /** Minute by which it is wished, or due. */
   due: number | null
   weights: Record<string, number>
+  currency: string
   /** What its use asks for, 1 to 5. */
   asks: Record<string, number>
   /** The schedule that it has. */
@@ -60,7 +62,8 @@ type Props = {
 }
 
 /** What is wished and within which limits: each touch answers at once. */
-export function Wishes({ wish, piece, zone, due, weights, asks, standing, target, onWish }: Props) {
+export function Wishes(props: Props) {
+  const { wish, piece, zone, due, weights, currency, asks, standing, target, onWish } = props
   const sheen = SHEENS.find(([, range]) => String(range) === String(wish.sheen ?? null))
   const gear = wish.gear ?? []
   return (
@@ -100,6 +103,7 @@ export function Wishes({ wish, piece, zone, due, weights, asks, standing, target
           />
         </Asked>
       ))}
+      <Budget budget={wish.budget ?? null} currency={currency} onWish={onWish} />
       <WishedDate due={due} moved={Boolean(wish.due)} zone={zone} onWish={onWish} />
       <fieldset className="wish-checks">
         <legend className="text-label">There is</legend>

@@ -32,6 +32,8 @@ export type Wish = {
   odour?: number | null
   skill?: number | null
   repair?: boolean | null
+  /** The most that material may cost. */
+  budget?: number | null
   /** What it must stand up to beyond its use, 1 to 5. */
   least?: Record<string, number> | null
   due?: string | null

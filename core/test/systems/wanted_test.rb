@@ -64,6 +64,20 @@ class WantedTest < CoreTest
     refusal { engine({ "least" => { "luck" => 1 } }) }
   end
 
+  # Varnish at 30 a litre costs more than 1; what has no price stays.
+  def test_what_is_too_dear_falls_out_and_says_by_how_much
+    priced = products.map do |product|
+      product["id"] == "varnish" ? product.merge("packs" => [ { "ml" => 1000, "price" => 30 } ]) : product
+    end
+    open = engine({}, shelf: priced).answer.proposals.map(&:id)
+    assert_includes open, "brushed_varnish"
+    tight = engine({ "budget" => 1 }, shelf: priced).answer
+    assert_match(/\A\d+ of material, \d+ too much\z/,
+                 tight.fallen.find { |one| one.system.id == "brushed_varnish" }.reason)
+    assert tight.proposals.any? && tight.proposals.all? { |one| one.cost.nil? || one.cost <= 1 }
+    refusal { engine({ "budget" => 0 }) }
+  end
+
   def test_the_first_few_are_told_as_they_are_made_and_the_answer_is_the_same
     early = []
     answer = engine.answer { |proposal| early << proposal.id }

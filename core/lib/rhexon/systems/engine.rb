@@ -86,7 +86,13 @@ module Rhexon
       # @return [Proposal, nil] one that comes to the wish, whenever it is ready
       def sound(system)
         made = proposal(system) or return
-        made unless out?(system, spoilt(made) || told(made))
+        made unless out?(system, spoilt(made) || told(made) || dear(made))
+      end
+
+      # What has no price may be within it: it stays, and its page says that there is none.
+      def dear(proposal)
+        over = @wish.budget && proposal.cost && proposal.cost - @wish.budget
+        "#{proposal.cost.round} of material, #{over.ceil} too much" if over&.positive?
       end
 
       # What bears its use by its kind, smells little and is easy comes first, so that what is told early is likely to

@@ -9,12 +9,12 @@ module Rhexon
         "repair" => 1
       }.freeze
 
-      attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :least, :due, :weights
+      attr_reader :lab, :sheen, :pores, :opaque, :pale, :gear, :odour, :skill, :repair, :least, :budget, :due, :weights
 
       # @param json [Hash] "lab" (the wanted colour, D65), "sheen" [GU, GU], "pores" open or closed, "opaque", "pale"
       #   (as close to bare as can be), "gear" of GEAR, "odour" and "skill" (most, 1 to 5), "repair" (it must mend by
-      #   spots), "least" (what it must stand up to beyond its use, 1 to 5), "due" (ISO 8601), "weights" of WEIGHTS
-      #   (0 to 5)
+      #   spots), "least" (what it must stand up to beyond its use, 1 to 5), "budget" (the most that material may
+      #   cost), "due" (ISO 8601), "weights" of WEIGHTS (0 to 5)
       # @param shop [Planning::Shop] what there is to work with where no gear is said
       # @raise [InvalidInput]
       def initialize(json, shop)
@@ -24,7 +24,7 @@ module Rhexon
         @pores, @opaque, @pale = json.values_at("pores", "opaque", "pale")
         @gear = json["gear"] || Wish.gear_of(shop)
         @odour, @skill, @repair = json["odour"] || 5, json["skill"] || 5, json["repair"] == true
-        @least = json["least"] || {}
+        @least, @budget = json["least"] || {}, json["budget"]
         @due = json["due"] && Zone.minute(json["due"], where: "due")
         @weights = WEIGHTS.merge(json["weights"] || {}).freeze
         freeze
