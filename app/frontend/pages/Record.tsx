@@ -52,7 +52,7 @@ export default function RecordPlace(props: RecordPage) {
         </a>
       </RecordHead>
       <Looked query={query} choices={choices} onLook={look} />
-      {strands.length > 0 && <Strands strands={strands} zone={zone} now={now} onPiece={(piece) => look({ piece })} />}
+      {strands.length > 0 && <Strands strands={strands} zone={zone} now={now} />}
       {days.length === 0 && (
         <p className="text-head mt-4">
           {looking
@@ -61,7 +61,7 @@ export default function RecordPlace(props: RecordPage) {
         </p>
       )}
       {days.map((one) => (
-        <Day key={one.date} day={one} zone={zone} onPiece={(piece) => look({ piece })} />
+        <Day key={one.date} day={one} zone={zone} />
       ))}
       <ListPages page={{ number: page, last, count }} href={(number) => address(props.query, number)} of="entries" />
     </Shell>

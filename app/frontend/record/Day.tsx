@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import { clock, duration } from "@/lib/time"
 import { mass, useMeasures, useUnits } from "@/lib/units"
 import type { RecordLine, RecordPage } from "@/types"
@@ -15,10 +16,10 @@ const COLUMNS: [string, string | undefined][] = [
   ["Mix", "72px"],
 ]
 
-type Props = { day: RecordPage["days"][number]; zone: string; onPiece: (piece: string) => void }
+type Props = { day: RecordPage["days"][number]; zone: string }
 
 /** A day of the diary: what its hands came to, and its entries, the last first. */
-export function Day({ day, zone, onPiece }: Props) {
+export function Day({ day, zone }: Props) {
   return (
     <section aria-label={dated(day.date)} className="record-day">
       <h2 className="text-head">
@@ -47,7 +48,7 @@ export function Day({ day, zone, onPiece }: Props) {
         </thead>
         <tbody>
           {day.lines.map((line) => (
-            <Line key={line.id} line={line} zone={zone} onPiece={onPiece} />
+            <Line key={line.id} line={line} zone={zone} />
           ))}
         </tbody>
       </table>
@@ -55,7 +56,7 @@ export function Day({ day, zone, onPiece }: Props) {
   )
 }
 
-function Line({ line, zone, onPiece }: { line: RecordLine; zone: string; onPiece: Props["onPiece"] }) {
+function Line({ line, zone }: { line: RecordLine; zone: string }) {
   const { film, temperature } = useMeasures()
   const [system] = useUnits()
   const { done, piece } = line
@@ -64,9 +65,9 @@ function Line({ line, zone, onPiece }: { line: RecordLine; zone: string; onPiece
       <td className="record-time">{clock(line.at, zone)}</td>
       <td className="record-piece">
         {piece && (
-          <button type="button" className="text-button" onClick={() => onPiece(String(piece.id))}>
+          <Link href={`/record?piece=${piece.id}`} className="underline underline-offset-2">
             {piece.name}
-          </button>
+          </Link>
         )}
       </td>
       <td>{line.subject}</td>

@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import { scaleLinear } from "d3-scale"
 import { useRef } from "react"
 import { useWidth } from "@/lib/size"
@@ -10,10 +11,10 @@ const NAMES = 210
 /** What a day takes on the clock. */
 const LABEL = 52
 
-type Props = { strands: RecordStrand[]; zone: string; now: number; onPiece: (piece: string) => void }
+type Props = { strands: RecordStrand[]; zone: string; now: number }
 
 /** A line for each piece over one clock: hands on it, dry tests above the line, faults below. */
-export function Strands({ strands, zone, now, onPiece }: Props) {
+export function Strands({ strands, zone, now }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 1100)
   const times = strands.flatMap(({ bars, marks }) => [...bars.flat(), ...marks.map(([at]) => at)])
@@ -59,9 +60,9 @@ export function Strands({ strands, zone, now, onPiece }: Props) {
       <ul className="record-names" style={{ top: TOP }}>
         {strands.map(({ piece }) => (
           <li key={piece.id} style={{ height: ROW }}>
-            <button type="button" title={`${piece.name}, ${piece.client}`} onClick={() => onPiece(String(piece.id))}>
+            <Link href={`/record?piece=${piece.id}`} title={`${piece.name}, ${piece.client}`}>
               {piece.name}
-            </button>
+            </Link>
           </li>
         ))}
       </ul>
