@@ -7,10 +7,10 @@ class ShopScreenTest < ApplicationSystemTestCase
     assert_accessible
     within("article[aria-label='bench']") do
       select "by the hours of the day", from: "Its air is"
-      all("input[type=text]").last.set("200")
+      all(:fillable_field, "% RH").last.set("200")
       click_on "Keep bench"
       assert_text "Humidity cannot be 200"
-      all("input[type=text]").last.set("60")
+      all(:fillable_field, "% RH").last.set("60")
       click_on "Keep bench"
       assert_text "Kept. The plan follows."
       assert_selector ".air-drawing path"
