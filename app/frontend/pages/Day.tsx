@@ -16,7 +16,7 @@ type Night = {
   work: string
   piece: string
   set_at: number
-  held_at: number
+  held_at: number | null
   minutes: number
 }
 
@@ -127,13 +127,13 @@ function Nights({ zone, now }: { zone: string; now: number }) {
           <li key={night.room}>
             <b>{night.room}</b> falls to {temperature.text(night.set_c)}. {night.piece},{" "}
             {night.work.replace(/^./, (letter) => letter.toLowerCase())}:{" "}
-            {night.minutes > 0 ? (
+            {night.minutes > 0 && night.held_at !== null ? (
               <>
                 from {soon(night.set_at, zone, now)}; kept at {temperature.text(night.held_c)} from{" "}
                 {soon(night.held_at, zone, now)}. <b>{duration(night.minutes)} of tomorrow gained.</b>
               </>
             ) : (
-              "is ready at first light either way. Nothing is gained."
+              "can go on no sooner for the heater. Nothing is gained."
             )}
           </li>
         ))}

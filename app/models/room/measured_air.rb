@@ -1,7 +1,7 @@
 # The air of a room as its instruments read it: hours that were read, and the hours to come, which bend back to what
 # the room is set to.
 class Room::MeasuredAir
-  # So long what was read last is felt.
+  # So long, hours, what was read last is felt: an estimate.
   FADES_H = 6
   # Smaller differences leave the line, and so the plans, as they are.
   LEAST_C, LEAST_RH = 0.3, 1.5

@@ -3,6 +3,8 @@
 class Shop::Beliefs
   # What happened longer ago tells nothing any more, or its clock was wrong.
   OLDEST = 10.years
+  # Hands of longer ago are another pace, and each entry folds these again. An estimate.
+  PACE_LASTS = 1.year
   # @!attribute core    [Hash] "beliefs", "coat_sd" and "pace" of rhexon-shop/1
   # @!attribute lessons [Array<Rhexon::Planning::Learning::Lesson>] what each coat taught
   # @!attribute paces   [Array<Rhexon::Planning::PaceLearning::Observation>]
@@ -40,7 +42,10 @@ class Shop::Beliefs
 
     private
 
-    def teaching = Entry.uncorrected.where(kind: %w[dry_test started])
+    def teaching
+      Entry.uncorrected.where(kind: "dry_test")
+        .or(Entry.uncorrected.where(kind: "started", happened_at: PACE_LASTS.ago..))
+    end
 
     # What was learned last, until something is added.
     def kept(key)
@@ -55,9 +60,10 @@ class Shop::Beliefs
       shop = shop_of(floor, pieces)
       return NOTHING unless shop
 
-      looks = remembered(Rhexon::Planning::Learning.observations(shop))
+      logged = Rhexon::Planning::ActualWork.of(shop).all
+      looks = remembered(Rhexon::Planning::Learning.observations(shop, logged))
       lessons, beliefs, sd = Rhexon::Planning::Learning.of(looks)
-      paces = Rhexon::Planning::PaceLearning.observations(shop)
+      paces = Rhexon::Planning::PaceLearning.observations(shop, logged)
       Learned.new(core: { "beliefs" => beliefs, "coat_sd" => sd,
                           "pace" => Rhexon::Planning::PaceLearning.taught(paces) },
                   lessons: lessons, paces: paces)

@@ -19,13 +19,27 @@ class DayEndsTest < CoreTest
   TWO = { "id" => "two", "name" => "Two-part clear", "class" => "waterborne_two_part",
           "mix" => [ { "product" => "hard", "parts" => 10, "role" => "hardener", "range" => [ 8, 12 ] } ] }.freeze
 
+  POLISH = { "id" => "polish", "name" => "Polish", "class" => "shellac" }.freeze
+
   def test_the_evening_cleans_what_was_used_shuts_hardeners_and_keeps_a_jar
     made = ends(coat("s1", product: "two"), log: done("s1/1", "15:00", "15:30"), products: PRODUCTS + [ HARD, TWO ])
     assert_equal [ "Clean gun and cup with water: Two-part clear.",
                    "Shut Hard tight: damp spoils what is left in it.",
-                   "Keep a jar of Two-part clear for Table, with today's date and its lot." ], made.evening.map(&:words)
+                   "Keep a jar of Two-part clear, its parts unmixed, for Table, with today's date and its lot." ],
+                 made.evening.map(&:words)
     assert_equal at("2026-11-23T16:30+01:00"), made.closes
     assert_equal at("2026-11-24T07:30+01:00"), made.opens
+  end
+
+  # Rags have a line of their own, and a pad is not cleaned but shut away.
+  def test_a_stain_that_is_wiped_on_leaves_no_gear_and_a_pad_goes_into_its_jar
+    stained = ends(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true), coat("s2"),
+                   log: done("s1/1", "15:00", "15:10"))
+    assert_empty stained.evening.select { |one| one.kind == "gear" }
+    padded = ends(coat("s1", product: "polish", method: "pad"), products: [ *PRODUCTS, POLISH ],
+                                                                log: done("s1/1", "15:00", "15:30"))
+    assert_equal [ "Put the pad into its closed jar." ],
+                 padded.evening.select { |one| one.kind == "gear" }.map(&:words)
   end
 
   def test_nothing_was_done_and_nothing_is_told

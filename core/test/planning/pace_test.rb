@@ -33,6 +33,20 @@ class PaceTest < CoreTest
     assert_empty Learning.observations(Rhexon::Planning::Shop.new(shop_json(piece(document(*STEPS)))))
   end
 
+  # Wiping off belongs to its stain: the log of both teaches the stain alone.
+  def test_what_the_plan_puts_in_for_a_step_teaches_no_pace_of_its_own
+    stain = step("s1", "stain", product: "umber", method: "wipe", wipe_off: true)
+    log = [ %w[s1/1/show 08:00 08:20], %w[s1/1/show/wipe 08:25 08:40] ].flat_map do |pass, *times|
+      %w[started done].zip(times).map do |kind, time|
+        { "kind" => kind, "pass" => "top/#{pass}", "at" => "2026-11-23T#{time}+01:00", "person" => "imke" }
+      end
+    end
+    shop = Rhexon::Planning::Shop.new(shop_json(piece(document(stain)), log: log, now: "2026-11-23T16:00+01:00"))
+    wiped = Rhexon::Planning::ActualWork.of(shop).all.select { |one| one.status == "done" }
+    assert_equal %w[stain wipe_off], wiped.map { |one| one.pass.kind }
+    assert_equal %w[stain/wipe], Learning.observations(shop).map(&:work)
+  end
+
   # Sanding that takes half as long again: 6 min are 9 in the plan, and what is learned stays the same on top of it.
   def test_plans_reckon_with_it_and_it_is_not_counted_twice
     slow = [ { "work" => "sand", "person" => nil, "m" => Math.log(1.5), "s" => 0.1, "times" => 9 } ]

@@ -9,8 +9,8 @@ module Rhexon
 
       CLEANED = { "water" => "water", "alcohol" => "spirit", "mineral_spirit" => "mineral spirit",
                   "lacquer_solvent" => "lacquer thinner" }.freeze
-      GEAR = { "spray" => "gun and cup", "brush" => "brush", "roller" => "roller", "pad" => "pad",
-               "wipe" => "cloths" }.freeze
+      # A pad rests in its jar, and rags have their own line.
+      GEAR = { "spray" => "gun and cup", "brush" => "brush", "roller" => "roller" }.freeze
       # What opens so soon after hands are there is there at first light.
       FIRST_LIGHT_MIN = 60
       # So far ahead an opening is looked for, days.
@@ -78,20 +78,25 @@ module Rhexon
       end
 
       def gear
-        used = laid_today.map(&:pass).select(&:method).group_by { |pass| [ pass.method, pass.product.carrier ] }
-        used.map do |(method, carrier), passes|
+        passes = laid_today.map(&:pass)
+        used = passes.select { |pass| GEAR.key?(pass.method) }.group_by { |pass| [ pass.method, pass.product.carrier ] }
+        cleaned = used.map do |(method, carrier), mine|
           with = CLEANED.fetch(carrier, "what its sheet names")
-          names = passes.map { |pass| pass.product.name }.uniq.join(", ")
+          names = mine.map { |pass| pass.product.name }.uniq.join(", ")
           item("gear", "Clean #{GEAR.fetch(method)} with #{with}: #{names}.")
         end
+        rested = passes.any? { |one| one.method == "pad" } ? [ item("gear", "Put the pad into its closed jar.") ] : []
+        cleaned + rested
       end
 
       def hardeners
-        parts = laid_today.flat_map do |one|
-          Mixing::ProductMix.recipe(one.pass.product, @plan.shop.products, one.pass.step).components
-        end
-        parts.select { |part| part.role == "hardener" }.map(&:name).uniq
+        laid_today.flat_map { |one| hardeners_of(one.pass) }.uniq
           .map { |name| item("hardener", "Shut #{name} tight: damp spoils what is left in it.") }
+      end
+
+      def hardeners_of(pass)
+        Mixing::ProductMix.recipe(pass.product, @plan.shop.products, pass.step).components
+          .select { |part| part.role == "hardener" }.map(&:name)
       rescue InvalidInput
         [] # a mix that its product cannot give any more
       end
@@ -99,7 +104,9 @@ module Rhexon
       # The last coat of a piece is on: what mends it later is kept now.
       def touch_ups
         laid_today.select { |one| one.pass.last_on_faces && last?(one) }.map do |one|
-          item("touch_up", "Keep a jar of #{one.pass.product.name} for #{name(one)}, with today's date and its lot.")
+          apart = ", its parts unmixed," if hardeners_of(one.pass).any?
+          item("touch_up",
+               "Keep a jar of #{one.pass.product.name}#{apart} for #{name(one)}, with today's date and its lot.")
         end.uniq(&:words)
       end
 

@@ -13,9 +13,9 @@ module Rhexon
 
       # A room that falls by less is as warm in the morning.
       FALLS_C = 1.0
-      # The air is told so far on, days.
-      DAYS = 4
-      private_constant :FALLS_C, :DAYS
+      # The air is told so far on, and so far back that what dries now was laid in it, days.
+      DAYS, BACK = 4, 14
+      private_constant :FALLS_C, :DAYS, :BACK
 
       # @param plan [Planning::Plan]
       # @param closes [Integer] minute of tonight's closing
@@ -73,22 +73,31 @@ module Rhexon
 
       # The same shop with the air at closing held until the morning. What is done stays done.
       def warmer(room, held)
-        zone = @plan.shop.zone
-        steps = AirLine.for(room.line, @plan.shop.now - 1440, @opens + DAYS * 1440)
-        before = steps.select { |step| step.from < @closes }
-        after = steps.select { |step| step.from > @opens }
-        night = AirLine::Air.new(from: @closes, t_c: held.t_c, rh: held.rh, air: held.air)
-        morning = room.line.at(@opens)
-        line = [ *before, night, AirLine::Air.new(from: @opens, t_c: morning.t_c, rh: morning.rh, air: morning.air),
-                 *after ]
-        climate = line.each_cons(2).map { |one, other| entry(one, zone.iso(other.from), zone) } +
-          [ entry(line.last, nil, zone) ]
+        line = room.line
+        before = minutes(line, @plan.shop.now - BACK * 1440, @closes)
+        after = minutes(line, @opens, @opens + DAYS * 1440)
+        known = [ before, after ].map { |all| all.map { |minute| [ minute, line.at(minute) ] } }
+        climate = entries([ *known.first, [ @closes, held ], *known.last ])
         Search::Planner.plan(@plan.shop.with_rooms(room.id => { "climate" => climate }))
       end
 
-      def entry(step, till, zone)
-        { "from" => zone.iso(step.from), "until" => till, "t_c" => step.t_c, "rh" => step.rh,
-          "air" => step.air }.compact
+      # Minutes at which the air changes, the first one included.
+      def minutes(line, from, to)
+        found = [ from ]
+        while (following = line.change_after(found.last)) && following < to
+          found << following
+        end
+        found
+      end
+
+      def entries(steps)
+        zone = @plan.shop.zone
+        froms = steps.map { |minute, _| zone.iso(minute) }
+        steps.each_index.map do |index|
+          air = steps[index].last
+          { "from" => froms[index], "until" => froms[index + 1], "t_c" => air.t_c, "rh" => air.rh,
+            "air" => air.air }.compact
+        end
       end
     end
   end

@@ -11,6 +11,10 @@ module Rhexon
       attr_reader :placed, :scuffs, :scuffed, :ends
 
       # @param shop [Shop]
+      # @return [ActualWork] of its log, without a plan
+      def self.of(shop) = new(shop, Expansion.queues(shop), MilestoneCalculator.new(shop))
+
+      # @param shop [Shop]
       # @param queues [Hash{String=>Array<Pass>}]
       # @param drier [MilestoneCalculator]
       def initialize(shop, queues, drier)

@@ -12,13 +12,11 @@ module Rhexon
       Observation = Struct.new(:product, :mechanism, :phase, :from, :to, :exact, :at, :after, keyword_init: true)
 
       # @param shop [Planning::Shop] whose log is read; nothing is planned
+      # @param logged [Array<Placement>] what the log has fixed
       # @return [Array<Observation>] in the order they were logged
-      def self.observations(shop)
-        queues = Expansion.queues(shop)
+      def self.observations(shop, logged = ActualWork.of(shop).all)
         drier = MilestoneCalculator.new(shop)
-        looked = ActualWork.new(shop, queues, drier).all.select do |placement|
-          placement.looks&.any? && placement.milestones
-        end
+        looked = logged.select { |placement| placement.looks&.any? && placement.milestones }
         looked
           .flat_map { |placement|
             placement.looks.group_by(&:first).filter_map { |name, looks|
@@ -73,14 +71,17 @@ module Rhexon
       def self.of(observations)
         sd = coat_sd(observations, taught(observations))
         noise = varies?(observations) ? sd : Drying::Belief::LOOK_SD
-        [ lessons(observations, noise), taught(observations, noise), sd ]
+        lessons = lessons(observations, noise)
+        [ lessons, beliefs(lessons), sd ]
       end
 
       # @param observations [Array<Observation>]
       # @param noise [Float] standard deviation of what one coat says
       # @return [Array<Hash>] beliefs of rhexon-shop/1, each with the look that moved it last
-      def self.taught(observations, noise = Drying::Belief::LOOK_SD)
-        last = lessons(observations, noise).to_h do |lesson|
+      def self.taught(observations, noise = Drying::Belief::LOOK_SD) = beliefs(lessons(observations, noise))
+
+      def self.beliefs(lessons)
+        last = lessons.to_h do |lesson|
           [ [ lesson.observation.product, lesson.observation.phase ], lesson ]
         end
         last.map do |(product, phase), lesson|
@@ -89,6 +90,8 @@ module Rhexon
             "last" => { "after_min" => look.after, "exact" => look.exact, "alone" => look.from.nil? && !look.exact } }
         end
       end
+
+      private_class_method :beliefs
 
       def self.updated(belief, look, noise)
         look.exact ? belief.exactly(look.to, noise) : belief.after(look.from, look.to, noise)

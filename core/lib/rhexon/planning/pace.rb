@@ -3,7 +3,7 @@ module Rhexon
     # How fast the hands of a shop are beside what is reckoned, by what they do ("coat/spray", "sand"): the belief of
     # Drying::Belief, on ln of the factor.
     class Pace
-      # Plans follow from so many works on: one touch at the wrong moment is no pace.
+      # Plans follow from so many works on: one touch at the wrong moment is no pace. An estimate.
       LEAST_TIMES = 3
 
       # @param kind [String] of work

@@ -4,9 +4,10 @@ module Rhexon
     # it was reckoned with. The same kind of belief as for drying: ln of the factor is normal, m 0, s 0.35 at first, and
     # one work says it to 0.25.
     module PaceLearning
-      # Times that are further off were begun in the log at another moment than at the bench.
+      # Times that are further off were begun in the log at another moment than at the bench. An estimate.
       BELIEVED = (0.1..10.0)
-      # A share of the reckoned work is left where gear alone takes longer than it all did.
+      # A share of the reckoned work is left where gear alone takes longer than it all did. An
+      # estimate.
       LEAST_SHARE = 0.25
 
       # @!attribute work   [String] "coat/spray"
@@ -19,10 +20,10 @@ module Rhexon
       module_function
 
       # @param shop [Shop] whose log is read; its own pace is left aside
+      # @param logged [Array<Placement>] what the log has fixed
       # @return [Array<Observation>] in the order they were done
-      def observations(shop)
-        queues = Expansion.queues(shop)
-        done = ActualWork.new(shop, queues, MilestoneCalculator.new(shop)).all.select { |one| one.status == "done" }
+      def observations(shop, logged = ActualWork.of(shop).all)
+        done = logged.select { |one| one.status == "done" }
         done.filter_map { |placement| observation(shop, placement) }.sort_by { |one| [ one.at, one.work ] }
       end
 
@@ -42,6 +43,7 @@ module Rhexon
 
       def observation(shop, placement)
         pass = placement.pass
+        return if pass.inserted # scuffs and wiping off belong to the step they are put in for
         share = share(shop, placement) if pass.sections.nil? && pass.work_min.positive?
         return unless share && BELIEVED.cover?(share)
 

@@ -133,7 +133,7 @@ module Rhexon
         "#{gu.round} GU" if @wish.sheen && gu && !gu.between?(@wish.sheen[0] - SHEEN_PLAY, @wish.sheen[1] + SHEEN_PLAY)
       end
 
-      # A sheen that is off by less is not seen.
+      # A sheen that is off by less, GU, is not seen. An estimate.
       SHEEN_PLAY = 10
       private_constant :SHEEN_PLAY
 

@@ -3,9 +3,9 @@ module Rhexon
     # What of a schedule nobody can be sure of before it was seen: the factors of a trial, the least sure first.
     class Uncertain
       MOST = 2
-      # Percent of what is reckoned, as a stain is tried around it.
+      # Shares of what is reckoned, as a stain is tried around it: an estimate.
       AROUND = [ 0.7, 1.3 ].freeze
-      # A can is tried against one that is so much duller or shinier.
+      # A can is tried against one that is so much duller or shinier, GU: an estimate.
       OTHER_GU = 8
       private_constant :AROUND, :OTHER_GU
 

@@ -52,7 +52,7 @@ module Rhexon
         wanted && has ? (wanted - has).abs : 0
       end
 
-      # A can that is as near as that has the sheen.
+      # A can that is as near as that, GU, has the sheen: an estimate.
       SHEEN_PLAY = 3
       private_constant :SHEEN_PLAY
 
