@@ -5,8 +5,8 @@ class Instrument::Intake
   AHEAD = 2.minutes
   # Older readings are of no use any more.
   OLDEST = 30.days
-  # More than that in a quarter of an hour is a jump: a door, a hand, a fault.
-  JUMP_C, JUMP_RH, JUMP_WITHIN = 6.0, 20.0, 15.minutes
+  # Readings further apart tell of no jump.
+  JUMP_WITHIN = 15.minutes
   MOST = 2_000
 
   # @!attribute taken, marked [Integer]
@@ -66,11 +66,10 @@ class Instrument::Intake
     return known if known
 
     before = @instrument.readings.where(at: (one[:at] - JUMP_WITHIN)...one[:at]).last
-    jumps = before && far?(one, before)
+    reading = @instrument.readings.build(one)
+    reading.jump = !before.nil? && Rhexon::Drying::ReadAir.jump?(reading, before)
     # What stays where it jumped to was none.
-    before.update!(jump: false) if before&.jump && !jumps
-    @instrument.readings.create!(**one, jump: jumps || false)
+    before.update!(jump: false) if before&.jump && !reading.jump
+    reading.tap(&:save!)
   end
-
-  def far?(one, other) = (one[:t_c] - other.t_c).abs > JUMP_C || (one[:rh] - other.rh).abs > JUMP_RH
 end

@@ -1,8 +1,6 @@
 # The air of a room as its instruments read it: hours that were read, and the hours to come, which bend back to what
 # the room is set to.
 class Room::MeasuredAir
-  # So long, hours, what was read last is felt: an estimate.
-  FADES_H = 6
   # Smaller differences leave the line, and so the plans, as they are.
   LEAST_C, LEAST_RH = 0.3, 1.5
   private_constant :LEAST_C, :LEAST_RH
@@ -38,11 +36,9 @@ class Room::MeasuredAir
     read = mean(hour) or return
     set = @room.set_air_at(hour)
     off = [ read[0] - set.t_c, read[1] - set.rh ]
-    (1..FADES_H).each do |ahead|
+    (1..Rhexon::Drying::ReadAir::FADES_H).each do |ahead|
       at = hour + ahead.hours
-      share = 1 - ahead / (FADES_H + 1.0)
-      air = @room.set_air_at(at)
-      put("forecast", at, air.t_c + off[0] * share, (air.rh + off[1] * share).clamp(1, 100))
+      put("forecast", at, *Rhexon::Drying::ReadAir.ahead(off, @room.set_air_at(at), ahead))
     end
   end
 
