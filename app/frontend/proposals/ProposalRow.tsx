@@ -1,9 +1,9 @@
 import { scaleLinear } from "d3-scale"
 import { area } from "d3-shape"
 import { Against } from "@/components/Against"
-import { day, dayStart, duration, soon, when } from "@/lib/time"
-import { useMeasures } from "@/lib/units"
+import { day, dayStart, soon, when } from "@/lib/time"
 import type { Proposal } from "@/types"
+import { WayFigures } from "./WayFigures"
 
 const WIDTH = 250
 const HEIGHT = 66
@@ -33,7 +33,6 @@ type Props = {
 /** One way: its look, its film on the clock that all share, when and for how much, and what it bears. */
 export function ProposalRow(props: Props) {
   const { proposal, clock, currency, asks, chance, target, open, busy, onOpen, onChoose, onTry } = props
-  const { film } = useMeasures()
   const late = clock.due !== null && proposal.ready_at > clock.due
   return (
     <li className="way" data-open={open || undefined}>
@@ -51,30 +50,10 @@ export function ProposalRow(props: Props) {
           </span>
         </button>
         <Film way={proposal} ready={proposal.ready_at} clock={clock} />
-        <dl className="way-figures">
-          <div data-state={late ? "late" : undefined}>
-            <dt>ready</dt>
-            <dd>
-              {soon(proposal.ready_at, clock.zone, clock.now)}
-              {chance !== null && <span className="text-fine block">{sureness(chance)}</span>}
-            </dd>
-          </div>
-          <div>
-            <dt>hands</dt>
-            <dd>{duration(proposal.hands_min)}</dd>
-          </div>
-          <div>
-            <dt>{proposal.coats === 1 ? "coat" : "coats"}</dt>
-            <dd>
-              {proposal.coats || "none"}
-              {proposal.film_um > 0 && <span className="text-fine"> {film.text(proposal.film_um)}</span>}
-            </dd>
-          </div>
-          <div>
-            <dt>material</dt>
-            <dd>{proposal.cost === null ? "no price" : `${Math.round(proposal.cost)} ${currency}`}</dd>
-          </div>
-        </dl>
+        <WayFigures way={proposal} hands="hands" currency={currency} late={late}>
+          {soon(proposal.ready_at, clock.zone, clock.now)}
+          {chance !== null && <span className="text-fine block">{sureness(chance)}</span>}
+        </WayFigures>
         <Bears bears={proposal.bears} asks={asks} />
         <button type="button" className="ui-button" data-size="bench" disabled={busy} onClick={onChoose}>
           Choose
