@@ -7,4 +7,8 @@ import ruby from "vite-plugin-ruby"
 // Compressed once, when they are built; fonts and pictures are compressed already.
 const squeezed = compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(js|css|svg|json)$/, threshold: 1024 })
 
-export default defineConfig({ plugins: [ruby(), react(), tailwindcss(), squeezed] })
+export default defineConfig({
+  plugins: [ruby(), react(), tailwindcss(), squeezed],
+  // The worker is begun from outside, with what the build made.
+  build: { rolldownOptions: { preserveEntrySignatures: "allow-extension" } },
+})

@@ -163,6 +163,8 @@ Rails.application.routes.draw do
   end
 
   get "up" => "health#show"
+  get "service-worker.js" => "workers#show"
+  resource :absence, only: :show, path: "away"
   resource :first_shop, only: %i[show create], path: "begin"
   match "*path", to: "application#missing", via: :all
 end

@@ -548,57 +548,6 @@ CREATE TRIGGER faces_found_length_insert BEFORE INSERT ON faces WHEN length(NEW.
 BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
 CREATE TRIGGER faces_found_length_update BEFORE UPDATE ON faces WHEN length(NEW.found) > 2000
 BEGIN SELECT RAISE(ABORT, 'faces.found is too long'); END;
-CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
-FOREIGN KEY ("mix_id")
-  REFERENCES "mixes" ("id")
-, CONSTRAINT "fk_rails_e307ba5c99"
-FOREIGN KEY ("piece_id")
-  REFERENCES "pieces" ("id")
-, CONSTRAINT "fk_rails_24cbbcc773"
-FOREIGN KEY ("revision_id")
-  REFERENCES "revisions" ("id")
-, CONSTRAINT "fk_rails_93638c4d9d"
-FOREIGN KEY ("corrects_id")
-  REFERENCES "entries" ("id")
-, CONSTRAINT "fk_rails_d9bd4a4b04"
-FOREIGN KEY ("cell_id")
-  REFERENCES "cells" ("id")
-, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault','approved','verdict','acknowledged','rags')));
-CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
-CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
-CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
-CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
-CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
-CREATE INDEX "index_entries_on_cell_id" ON "entries" ("cell_id");
-CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
-CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
-CREATE TRIGGER entries_client_id_length_insert BEFORE INSERT ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
-CREATE TRIGGER entries_client_id_length_update BEFORE UPDATE ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
-CREATE TRIGGER entries_pass_key_length_insert BEFORE INSERT ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
-CREATE TRIGGER entries_pass_key_length_update BEFORE UPDATE ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
-CREATE TRIGGER entries_body_length_insert BEFORE INSERT ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
-CREATE TRIGGER entries_body_length_update BEFORE UPDATE ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
-CREATE TRIGGER entries_once BEFORE INSERT ON entries
-WHEN NEW.kind IN ('started', 'done') AND EXISTS (
-  SELECT 1 FROM entries AS earlier WHERE earlier.pass_key = NEW.pass_key AND earlier.kind = NEW.kind AND earlier.client_id <> NEW.client_id
-    AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
-BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
-CREATE TRIGGER entries_mark_insert AFTER INSERT ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER entries_mark_update AFTER UPDATE ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER entries_mark_delete AFTER DELETE ON entries
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('entries', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
 CREATE TABLE IF NOT EXISTS "timbers" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "wood" varchar NOT NULL, "facts" json DEFAULT '{}' NOT NULL, "words" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT facts_are_json CHECK (json_valid(facts)));
 CREATE UNIQUE INDEX "index_timbers_on_name" ON "timbers" ("name");
 CREATE TRIGGER timbers_name_length_insert BEFORE INSERT ON timbers WHEN length(NEW.name) > 200 BEGIN SELECT RAISE(ABORT, 'timbers.name is too long'); END;
@@ -643,7 +592,6 @@ CREATE TABLE IF NOT EXISTS 'entry_words_idx'(segid, term, pgno, PRIMARY KEY(segi
 CREATE TABLE IF NOT EXISTS 'entry_words_content'(id INTEGER PRIMARY KEY, c0, c1, c2, c3, c4);
 CREATE TABLE IF NOT EXISTS 'entry_words_docsize'(id INTEGER PRIMARY KEY, sz BLOB);
 CREATE TABLE IF NOT EXISTS 'entry_words_config'(k PRIMARY KEY, v) WITHOUT ROWID;
-CREATE INDEX "index_entries_on_happened_at" ON "entries" ("happened_at");
 CREATE TABLE IF NOT EXISTS "forgotten_lessons" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "product_id" integer NOT NULL, "phase" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_bb67db42c2"
 FOREIGN KEY ("product_id")
   REFERENCES "products" ("id")
@@ -664,7 +612,60 @@ FOREIGN KEY ("instrument_id")
   REFERENCES "instruments" ("id")
 , CONSTRAINT air_reading_range CHECK (t_c BETWEEN -20 AND 60 AND rh BETWEEN 1 AND 100));
 CREATE UNIQUE INDEX "index_air_readings_on_instrument_id_and_at" ON "air_readings" ("instrument_id", "at");
+CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
+FOREIGN KEY ("mix_id")
+  REFERENCES "mixes" ("id")
+, CONSTRAINT "fk_rails_e307ba5c99"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_24cbbcc773"
+FOREIGN KEY ("revision_id")
+  REFERENCES "revisions" ("id")
+, CONSTRAINT "fk_rails_93638c4d9d"
+FOREIGN KEY ("corrects_id")
+  REFERENCES "entries" ("id")
+, CONSTRAINT "fk_rails_d9bd4a4b04"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT body_is_json CHECK (json_valid(body)), CONSTRAINT a_correction_names_what_it_corrects CHECK ((kind = 'correction') = (corrects_id IS NOT NULL)), CONSTRAINT entry_kind CHECK (kind IN ('started','done','dry_test','note','correction','poured','mixed','discarded','fault','approved','verdict','acknowledged','rags','tick','measured','seen_to')));
+CREATE UNIQUE INDEX "index_entries_on_client_id" ON "entries" ("client_id");
+CREATE INDEX "index_entries_on_piece_id" ON "entries" ("piece_id");
+CREATE INDEX "index_entries_on_revision_id" ON "entries" ("revision_id");
+CREATE UNIQUE INDEX "index_entries_on_corrects_id" ON "entries" ("corrects_id");
+CREATE INDEX "index_entries_on_mix_id" ON "entries" ("mix_id");
+CREATE INDEX "index_entries_on_cell_id" ON "entries" ("cell_id");
+CREATE INDEX "index_entries_on_pass_key_and_kind" ON "entries" ("pass_key", "kind");
+CREATE INDEX "index_entries_on_happened_at" ON "entries" ("happened_at");
+CREATE TRIGGER entries_refuse_update BEFORE UPDATE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_refuse_delete BEFORE DELETE ON entries BEGIN SELECT RAISE(ABORT, 'entries are append-only'); END;
+CREATE TRIGGER entries_client_id_length_insert BEFORE INSERT ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_client_id_length_update BEFORE UPDATE ON entries WHEN length(NEW.client_id) > 200 BEGIN SELECT RAISE(ABORT, 'entries.client_id is too long'); END;
+CREATE TRIGGER entries_pass_key_length_insert BEFORE INSERT ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_pass_key_length_update BEFORE UPDATE ON entries WHEN length(NEW.pass_key) > 2000 BEGIN SELECT RAISE(ABORT, 'entries.pass_key is too long'); END;
+CREATE TRIGGER entries_body_length_insert BEFORE INSERT ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER entries_body_length_update BEFORE UPDATE ON entries WHEN length(NEW.body) > 500000 BEGIN SELECT RAISE(ABORT, 'entries.body is too long'); END;
+CREATE TRIGGER entries_once BEFORE INSERT ON entries
+WHEN NEW.kind IN ('started', 'done') AND EXISTS (
+  SELECT 1 FROM entries AS earlier WHERE earlier.pass_key = NEW.pass_key AND earlier.kind = NEW.kind AND earlier.client_id <> NEW.client_id
+    AND NOT EXISTS (SELECT 1 FROM entries AS correction WHERE correction.corrects_id = earlier.id))
+BEGIN SELECT RAISE(ABORT, 'that pass is in the log already'); END;
+CREATE TRIGGER entries_mark_insert AFTER INSERT ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_update AFTER UPDATE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER entries_mark_delete AFTER DELETE ON entries
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130120000'),
 ('20261130080000'),
 ('20261130070000'),
 ('20261130060000'),

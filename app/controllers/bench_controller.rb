@@ -1,6 +1,7 @@
 # What is to do now and next over all pieces.
 class BenchController < ApplicationController
   def show
-    render inertia: "Bench", props: BenchState.new.to_h
+    state = BenchState.new.to_h
+    request.format.json? ? render(json: state) : render(inertia: "Bench", props: state)
   end
 end

@@ -2,7 +2,8 @@
 class EntriesController < ApplicationController
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
-                 t_c: :any, points: :any, drops: :any, cautions: :list
+                 t_c: :any, points: :any, drops: :any, cautions: :list, nth: :whole, comb_um: :list, pot_g: :list,
+                 gun: :table, surface_c: :number, by: :name, item: :words, corrects_touch: :id
 
   def create
     happened_at = instant(body["happened_at"])
@@ -17,7 +18,7 @@ class EntriesController < ApplicationController
     if body["pass"].is_a?(String)
       Piece.find_by(id: Piece.id_of(body["pass"].split("/").first))
     else
-      Entry.find_by(id: body["corrects"])&.piece
+      Entry.find_by(body["corrects_touch"] ? { client_id: body["corrects_touch"] } : { id: body["corrects"] })&.piece
     end
   end
 end

@@ -2,6 +2,7 @@
 class Entry < ApplicationRecord
   KINDS = %w[
     started done dry_test fault note correction poured mixed discarded approved verdict acknowledged rags
+    tick measured seen_to
   ].freeze
   AHEAD = 2.minutes
   # The same client id came with another body.

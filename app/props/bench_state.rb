@@ -2,7 +2,7 @@
 class BenchState
   LATEST = 12
   # What a touch at the bench made, and a touch takes back.
-  TOUCHED = %w[started done dry_test fault].freeze
+  TOUCHED = %w[started done tick measured dry_test fault].freeze
 
   # @param floor [ShopFloor, nil] where it is planned already
   def initialize(floor: nil)

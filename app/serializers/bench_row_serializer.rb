@@ -4,7 +4,12 @@ class BenchRowSerializer < ApplicationSerializer
          because: :string, hands: "Array<[number, number]>", hands_start: :number, work_start: :number,
          work_end: :number, hands_end: :number, hands_min: :number, window_state: :string,
          window_closes_at: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ], earliest: :number,
-         pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ]
+         pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ], ticked: "number[]"
+  typelize measured: "{ comb_um?: number[]; pot_g?: [number, number] }"
+  attribute(:measured) { |row| row.measured }
+  # The comb, the pot and the gun are for what is laid on as a film.
+  typelize laid: :boolean
+  attribute(:laid) { |row| row.placement.pass.film? && row.placement.pass.wet_um.to_f.positive? }
   typelize piece: :string, product: [ :string, NULLABLE ], method: [ :string, NULLABLE ], wet_um: [ :number, NULLABLE ],
            count: :number, asks: [ :string, NULLABLE ], grits: "string[]", waits_until: [ :number, NULLABLE ],
            round: [ :number, NULLABLE ],

@@ -29,6 +29,8 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
       zone="Etc/UTC"
       onTouch={(touch) => touches.push(touch)}
       last={null}
+      tools={null}
+      large={false}
       {...more}
     />,
   )
@@ -37,7 +39,10 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
 
 describe("what hands should take up", () => {
   test("an empty bench says how work gets there, and still takes a touch back", () => {
-    const touches = show({ next: undefined, last: { id: 7, words: "coat 1 of 2 done", piece: "Desk top" } })
+    const touches = show({
+      next: undefined,
+      last: { takesBack: { corrects: 7 }, words: "coat 1 of 2 done", piece: "Desk top" },
+    })
     expect(screen.getByText("Nothing to do at the bench")).toBeTruthy()
     fireEvent.click(screen.getByText(/Take back: coat 1 of 2 done/))
     expect(touches).toEqual([{ kind: "correction", corrects: 7 }])

@@ -27,6 +27,7 @@ const show = (data: SlabData, canStart = true) =>
       read={{}}
       against={[]}
       hand="Imke"
+      call={undefined}
       onTouch={(touch) => touches.push(touch)}
     />,
   )

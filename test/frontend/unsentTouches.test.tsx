@@ -1,28 +1,31 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { afterEach, describe, expect, test } from "vitest"
-import type { Unsent } from "@/bench/touch"
-import { UnsentTouches } from "@/bench/UnsentTouches"
+import type { Kept } from "@/outbox/kept"
+import { UnsentTouches } from "@/outbox/UnsentTouches"
 import { NOW } from "./support/bench"
 
 afterEach(cleanup)
 
-const held: Unsent = {
-  kind: "done",
+const held: Kept = {
   client_id: "a",
   order: 1,
-  happened_at: "2026-11-23T09:00:00Z",
-  words: "Coat 1 of 2",
+  place: "/bench",
+  path: "/entries",
+  body: { kind: "done", happened_at: "2026-11-23T09:00:00Z" },
+  words: "Done, Coat 1 of 2",
 }
-const show = (unsent: Unsent[], waiting: boolean, calls: string[] = []) =>
+const show = (unsent: Kept[], waiting: boolean, calls: string[] = [], silentSince: number | null = null) =>
   render(
     <UnsentTouches
       unsent={unsent}
       waiting={waiting}
+      trouble=""
+      silentSince={silentSince}
       now={NOW}
       zone="Etc/UTC"
       onAgain={(id) => calls.push(`again ${id}`)}
-      onTakeBack={(id) => calls.push(`back ${id}`)}
+      onLetGo={(id) => calls.push(`back ${id}`)}
     />,
   )
 
@@ -33,10 +36,18 @@ describe("touches that the server does not have", () => {
 
   test("waiting, they are counted", () => {
     show([held], true)
-    expect(screen.getByRole("status").textContent).toBe("One touch is kept here, not yet sent.")
+    expect(screen.getByRole("status").textContent).toContain("One touch is kept here, not yet sent.")
     cleanup()
     show([held, { ...held, client_id: "b" }], true)
-    expect(screen.getByRole("status").textContent).toBe("2 touches are kept here, not yet sent.")
+    expect(screen.getByRole("status").textContent).toContain("2 touches are kept here, not yet sent.")
+    expect(screen.getAllByRole("listitem").map(({ textContent }) => textContent)).toEqual(
+      Array(2).fill("Done, Coat 1 of 2, 09:00"),
+    )
+  })
+
+  test("the age of what is shown is told while nobody answers", () => {
+    show([], false, [], (NOW - 35) * 60_000)
+    expect(screen.getByRole("status").textContent).toContain("What is shown here is of 08:25, 35 min ago.")
   })
 
   test("refused, each stands with its hour, the sentence and both ways on", () => {

@@ -164,6 +164,85 @@ class BenchRequestTest < RequestTest
     assert_equal 2, Entry.count, "the log keeps both"
   end
 
+  test "a touch that had not arrived yet when it was taken back is named by itself" do
+    touch("started", id: "tap")
+    send_json("/entries",
+              { client_id: "back", kind: "correction", corrects_touch: "tap", happened_at: Time.current.iso8601 })
+    assert_response :ok
+    assert_empty answer["bench"]["running"]
+    send_json("/entries",
+              { client_id: "b2", kind: "correction", corrects_touch: "none", happened_at: Time.current.iso8601 })
+    assert_match(/no such entry/, sentence)
+  end
+
+  # Three of 1 m²: the film of the first closes from its tick, all open from the last.
+  test "alike pieces are ticked one by one, and the window follows the first and the last" do
+    @piece.update!(count: 3)
+    touch("tick", nth: 1)
+    assert_match(/not begun yet/, sentence)
+    touch("started")
+    [ 0, 4, nil ].each do |nth|
+      touch("tick", nth: nth)
+      assert_match(/There is no piece/, sentence)
+      assert_equal "1 to 3", answer.dig("error", "accepted")
+    end
+    (1..3).each do |nth|
+      travel 10.minutes
+      touch("tick", nth: nth)
+      assert_equal (1..nth).to_a, answer["bench"]["running"].first["ticked"]
+    end
+    travel 20.minutes
+    touch("done")
+    row = answer["bench"]["drying"].first["row"]
+    assert_equal [ 30, 50 ], row.values_at("work_end", "hands_end").map { |minute| minute - (MONDAY.to_i / 60) }
+    touch("tick", nth: 2, at: 1.minute.from_now)
+    assert_match(/already done/, sentence)
+    touch("tick", nth: 2, at: MONDAY + 15.minutes)
+    assert_response :ok, "another tablet ticked it before, without a connection"
+  end
+
+  # 120 µm instead of 100: f_film is (120/100)^1.2 = 1.2446, so that 90 min on the sheet become 112.01: open at 113.
+  test "what the comb says is what dries" do
+    touch("measured", comb_um: [ 120 ])
+    assert_match(/not begun yet/, sentence)
+    touch("started")
+    touch("done")
+    assert_equal 90, answer["bench"]["drying"].first.then { |slab| slab["opens_at"] - slab["row"]["work_end"] }
+    touch("measured", comb_um: [ 110, 130 ], gun: { "tip_mm" => 1.3, "bar" => 2 }, surface_c: 17.5)
+    assert_equal 113, answer["bench"]["drying"].first.then { |slab| slab["opens_at"] - slab["row"]["work_end"] }
+    assert_equal [ 110, 130 ], answer["bench"]["drying"].first["row"]["measured"]["comb_um"]
+    send_json("/entries",
+              { client_id: "back", kind: "correction", corrects: Entry.last.id, happened_at: Time.current.iso8601 })
+    assert_equal 90, answer["bench"]["drying"].first.then { |slab| slab["opens_at"] - slab["row"]["work_end"] }
+  end
+
+  test "what cannot have been measured is refused with what is accepted" do
+    touch("started")
+    { {} => /Nothing was measured/, { comb_um: [ 0 ] } => /comb reads/, { comb_um: [ "x" ] } => /comb reads/,
+      { comb_um: [ 50 ] * 21 } => /comb reads/, { pot_g: [ 700, 800 ] } => /heavier before/, { pot_g: [ 700 ] } => /heavier/,
+      { gun: { "colour" => 1 } } => /tip, pressure/,
+      { gun: { "bar" => 9000 } } => /tip, pressure/,
+      { surface_c: 200 } => /no temperature of a surface/ }.each do |body, words|
+      touch("measured", **body)
+      assert_response :unprocessable_entity
+      assert_match words, sentence
+    end
+    assert_equal 1, Entry.count
+  end
+
+  test "the witness glass is a test of its own" do
+    touch("started")
+    touch("done")
+    assert_match(/solvent/, answer["bench"]["drying"].first.dig("proof", "film"))
+    travel 60.minutes
+    touch("dry_test", milestone: "recoat_opens", answer: "dry", by: "wall")
+    assert_match(/on the film or on the glass/, sentence)
+    touch("dry_test", milestone: "recoat_opens", answer: "dry", by: "glass")
+    assert_equal "open", answer["bench"]["drying"].first["state"]
+    assert_equal "dry test: recoat, on the witness glass, dry",
+                 Record::Told.new(Entry.last, {}).words.sub(/dry test: [^,]+/, "dry test: recoat")
+  end
+
   test "a piece whose job is closed leaves the bench" do
     @piece.job.update!(closed_at: Time.current)
     get "/bench"

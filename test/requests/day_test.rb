@@ -24,6 +24,21 @@ class DayTest < RequestTest
     assert_equal (EVENING + 1.day).change(hour: 7, min: 30).to_i / 60, props["opens"]
   end
 
+  test "what is seen to stays ticked until the next day, and can be taken back" do
+    send_json("/entries", { client_id: "s", kind: "seen_to", happened_at: Time.current.iso8601 })
+    assert_match(/What was seen to is named/, sentence)
+    get "/bench/day"
+    words = props["evening"].first["words"]
+    assert_not props["evening"].first["seen"]
+    send_json("/entries", { client_id: "s", kind: "seen_to", item: words, happened_at: Time.current.iso8601 })
+    get "/bench/day"
+    assert props["evening"].find { |item| item["words"] == words }["seen"]
+    send_json("/entries",
+              { client_id: "b", kind: "correction", corrects_touch: "s", happened_at: Time.current.iso8601 })
+    get "/bench/day"
+    assert_not props["evening"].find { |item| item["words"] == words }["seen"]
+  end
+
   test "the heater's worth is planned behind the page" do
     get "/bench/day/night", headers: JSON_HEADERS
     assert_response :ok

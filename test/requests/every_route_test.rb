@@ -23,7 +23,7 @@ class EveryRouteTest < RequestTest
     key = "#{@piece.core_id}/s1/1/top"
     pass = { **now, pass: key }
     {
-      "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id } ],
+      "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id }, { **pass, kind: "tick", nth: 1 }, { **pass, kind: "measured", comb_um: [ 100 ], pot_g: [ 800, 700 ], surface_c: 18, gun: { tip_mm: 1.3 } }, { **now, kind: "seen_to", item: "x" } ],
       "POST /begin" => [ { name: "S", person: "Imke", zone: "Europe/Berlin", room: "loft", t_c: "20", rh: "50", opens: "08:00", closes: "17:00" } ],
       "POST /pieces/plan/accept" => [ { digest: "x" } ], "POST /pieces/plan/search" => [ {} ],
       "DELETE /pieces/plan/search" => [ {} ],

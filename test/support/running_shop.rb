@@ -28,13 +28,26 @@ class RunningShop
   end
 
   # A shop with one piece of many coats.
-  def make
+  # @param count [Integer] of alike pieces
+  def make(count: 1)
     rails("db:prepare")
     rails("runner", <<~RUBY)
       require "#{ROOT}/test/support/shop_records"
       extend ShopRecords
       set_up_shop
-      make_piece(steps: [ coat("s1", coats: 20, product: "seal", method: "wipe", wet_um: 12) ])
+      make_piece(count: #{count}, steps: [ coat("s1", coats: 20, product: "seal", method: "wipe", wet_um: 12) ])
+    RUBY
+  end
+
+  # One with alike pieces, whose hands are there at any hour and have read what there is to take care of.
+  def make_pieces(count:)
+    make(count: count)
+    rails("runner", <<~RUBY)
+      require "#{ROOT}/test/support/shop_records"
+      extend ShopRecords
+      OpenHour.delete_all
+      (0..6).each { |day| OpenHour.create!(weekday: day, opens: "00:00", closes: "24:00") }
+      read_cautions(Piece.first)
     RUBY
   end
 
@@ -95,6 +108,9 @@ class RunningShop
   end
 
   def sentence(response) = JSON.parse(response.body).dig("error", "sentence")
+
+  # @return [Array<String>] first column
+  def rows(sql) = `sqlite3 #{@file} #{sql.inspect}`.lines(chomp: true)
 
   def count(sql) = `sqlite3 #{@file} #{sql.inspect}`.to_i
 

@@ -2,10 +2,10 @@
 class Mixes::CorrectionsController < ApplicationController
   include OfMix
 
-  takes :create, client_id: :id, happened_at: :name, entry: :whole
+  takes :create, client_id: :id, happened_at: :name, entry: :whole, touch: :id
 
   def create
-    desk.take_back!(body["entry"], **touch)
+    desk.take_back!(entry: body["entry"], by: body["touch"], **touch)
     answer
   end
 end

@@ -8,9 +8,9 @@ import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay, Patch } from "@/types"
-import { lowerFirst } from "./InHand"
 import { PatchDrawing } from "./PatchDrawing"
 import type { Touch } from "./touch"
+import { lowerFirst } from "./words"
 
 const SPOT_MM = 20
 

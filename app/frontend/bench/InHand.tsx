@@ -1,38 +1,19 @@
 import { Link } from "@inertiajs/react"
-import { useState } from "react"
+import { type ReactNode, useState } from "react"
 import { Against } from "@/components/Against"
 import { duration, soon } from "@/lib/time"
-import { type Measure, useMeasures } from "@/lib/units"
+import { useMeasures } from "@/lib/units"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import { spotsSay } from "@/schedule/spots"
 import type { BenchPage, BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
+import { LargeHead } from "./Large"
+import { Measured } from "./Measured"
+import { PieceRack } from "./PieceRack"
 import { acknowledges, CareFor, type Read, unread } from "./ReadFirst"
 import type { Touch } from "./touch"
-
-const METHOD: Record<string, string> = {
-  spray: "sprayed",
-  brush: "brushed",
-  roller: "rolled",
-  wipe: "wiped",
-  pad: "padded",
-}
-
-export const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
-
-export function rowSays(row: BenchRow, film: Measure): string {
-  return [
-    row.product,
-    row.wet_um ? `${film.text(row.wet_um)} wet` : "",
-    row.method ? METHOD[row.method] : "",
-    row.grits.join(", "),
-    row.laid_on_ml ? `${row.laid_on_ml} ml` : "",
-    row.pattern,
-  ]
-    .filter(Boolean)
-    .join(", ")
-}
+import { lowerFirst, rowSays } from "./words"
 
 type Props = {
   people: string[]
@@ -45,11 +26,32 @@ type Props = {
   now: number
   zone: string
   onTouch: (touch: Touch) => void
-  last: { id: number; words: string; piece: string } | null
+  last: LastTouch | null
+  /** How it is shown and called out: large, aloud, timers. */
+  tools: ReactNode
+  /** To be read at two metres. */
+  large: boolean
 }
 
+/** What a hand touched last and may take back. */
+export type LastTouch = { takesBack: Pick<Touch, "corrects" | "corrects_touch">; words: string; piece: string }
+
 /** What is in hand, or what hands should take up now: one tape button, the rest beside it. */
-export function InHand({ people, running, next, pieces, mixed, read, against, now, zone, onTouch, last }: Props) {
+export function InHand({
+  people,
+  running,
+  next,
+  pieces,
+  mixed,
+  read,
+  against,
+  now,
+  zone,
+  onTouch,
+  last,
+  tools,
+  large,
+}: Props) {
   const { film } = useMeasures()
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
@@ -58,7 +60,7 @@ export function InHand({ people, running, next, pieces, mixed, read, against, no
       type="button"
       className="ui-button"
       data-size="bench"
-      onClick={() => onTouch({ kind: "correction", corrects: last.id })}
+      onClick={() => onTouch({ kind: "correction", ...last.takesBack })}
     >
       <span>
         Take back: {last.words}
@@ -80,6 +82,7 @@ export function InHand({ people, running, next, pieces, mixed, read, against, no
             </Link>
           )}
           {takeBack}
+          {tools}
         </div>
       </section>
     )
@@ -89,57 +92,64 @@ export function InHand({ people, running, next, pieces, mixed, read, against, no
   const fresh = inHand ? [] : unread(row, read, person)
   const dueNow = row.hands_start <= now + 5
   return (
-    <section className="in-hand surface-lit" aria-label="In hand">
-      <header className="flex items-start gap-4">
-        <div className="min-w-0">
-          <h2 className="in-hand-title">
-            {inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
-            {row.kind === "look" ? "look" : lowerFirst(row.words)}
-          </h2>
-          <p className="text-second">
-            {piece?.name}, {row.count} off · {row.room}
-            {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
-          </p>
-          <p className="text-head mt-1">{rowSays(row, film)}</p>
-          {row.asks && <p className="text-head">{row.asks}</p>}
-          {row.spot_mix && <p className="text-head">{spotsSay(row.spot_mix)}</p>}
-          {row.drops && <p className="text-head">{dropsSay(row.drops)}</p>}
-        </div>
-        <div className="ml-auto text-right">
-          <p className="in-hand-clock">
-            {inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}
-          </p>
-          <p className="text-second text-fine">
-            {inHand
-              ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}`
-              : `${duration(row.hands_min)} of hands`}
-          </p>
-        </div>
-      </header>
-      {piece && row.count > 1 && <PieceRack count={row.count} />}
+    <section className={large ? "large-view" : "in-hand surface-lit"} aria-label="In hand">
+      {large ? (
+        <LargeHead {...{ row, inHand, film, now, zone }} piece={piece?.name ?? ""} />
+      ) : (
+        <header className="flex items-start gap-4">
+          <div className="min-w-0">
+            <h2 className="in-hand-title">
+              {inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
+              {row.kind === "look" ? "look" : lowerFirst(row.words)}
+            </h2>
+            <p className="text-second">
+              {piece?.name}, {row.count} off · {row.room}
+              {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
+            </p>
+            <p className="text-head mt-1">{rowSays(row, film)}</p>
+            {row.asks && <p className="text-head">{row.asks}</p>}
+            {row.spot_mix && <p className="text-head">{spotsSay(row.spot_mix)}</p>}
+            {row.drops && <p className="text-head">{dropsSay(row.drops)}</p>}
+          </div>
+          <div className="ml-auto text-right">
+            <p className="in-hand-clock">
+              {inHand ? duration(now - row.hands_start) : dueNow ? "now" : soon(row.hands_start, zone, now)}
+            </p>
+            <p className="text-second text-fine">
+              {inHand
+                ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}`
+                : `${duration(row.hands_min)} of hands`}
+            </p>
+          </div>
+        </header>
+      )}
+      {row.count > 1 && <PieceRack key={row.key} row={row} inHand={inHand} onTouch={onTouch} />}
       {!inHand && row.waits_until !== null && row.waits_until > now && (
         <p className="text-second mt-2">Waits for what is below to dry, until {soon(row.waits_until, zone, now)}.</p>
       )}
-      {row.rests && <p className="text-second mt-1">{row.rests}</p>}
+      {row.rests && !large && <p className="text-second mt-1">{row.rests}</p>}
       {!inHand && <Against said={against[row.key] ?? []} />}
       <CareFor row={row} fresh={fresh} />
-      {!inHand && people.length > 1 && (
-        <fieldset className="by-whom">
-          <legend className="sr-only">Whose hands</legend>
-          {people.map((name) => (
-            <label key={name} data-state={name === person ? "on" : "off"}>
-              <input
-                type="radio"
-                name="by-whom"
-                className="sr-only"
-                checked={name === person}
-                onChange={() => setChosen({ key: row.key, person: name })}
-              />
-              {name}
-            </label>
-          ))}
-        </fieldset>
-      )}
+      <div className="in-hand-side">
+        {!inHand && people.length > 1 && (
+          <fieldset className="by-whom">
+            <legend className="sr-only">Whose hands</legend>
+            {people.map((name) => (
+              <label key={name} data-state={name === person ? "on" : "off"}>
+                <input
+                  type="radio"
+                  name="by-whom"
+                  className="sr-only"
+                  checked={name === person}
+                  onChange={() => setChosen({ key: row.key, person: name })}
+                />
+                {name}
+              </label>
+            ))}
+          </fieldset>
+        )}
+        {tools}
+      </div>
       <div className="in-hand-tools">
         {fresh.length > 0 ? (
           <button
@@ -177,6 +187,7 @@ export function InHand({ people, running, next, pieces, mixed, read, against, no
           <LookAnswers row={row} onTouch={onTouch} />
         )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
+        {inHand && row.laid && <Measured key={`${row.key}/measured`} row={row} onTouch={onTouch} />}
         {inHand && <InHandPhoto key={`${row.key}/photo`} pass={row.key} />}
         {takeBack}
       </div>
@@ -208,18 +219,5 @@ function MixIt({ row, page }: { row: BenchRow; page?: string }) {
     <button type="button" className="ui-button" data-size="bench" onClick={() => void begin(row.key)}>
       Mix it
     </button>
-  )
-}
-
-/** How many alike pieces this pass goes over. */
-function PieceRack({ count }: { count: number }) {
-  return (
-    <div className="piece-rack" aria-hidden="true">
-      {Array.from({ length: Math.min(count, 24) }, (_, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: alike pieces are told apart by their place only
-        <span key={index}>{index + 1}</span>
-      ))}
-      {count > 24 && <span>+ {count - 24}</span>}
-    </div>
   )
 }

@@ -1,20 +1,8 @@
 import { Cautions } from "@/components/Cautions"
 import type { BenchRow } from "@/types"
-import type { Touch, Unsent } from "./touch"
+import type { Touch } from "./touch"
 
 export type Read = Record<string, Record<string, string[]>>
-
-/** What was read, with the touches that are still on their way. */
-export function readWith(read: Read, unsent: Unsent[]): Read {
-  const all = structuredClone(read)
-  for (const { kind, pass, person, cautions = [], refused } of unsent) {
-    if (kind !== "acknowledged" || !pass || !person || refused !== undefined) continue
-    const [piece = ""] = pass.split("/")
-    all[piece] ??= {}
-    all[piece][person] = [...(all[piece][person] ?? []), ...cautions]
-  }
-  return all
-}
 
 /** Cautions of a pass that this person has not read for this job. */
 export const unread = (row: BenchRow, read: Read, person: string | undefined) => {

@@ -6,13 +6,17 @@ import { Strip } from "@/drawing/Strip"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
+import { type Call, RingToggle } from "@/timers/TimersPanel"
 import type { Piece, Against as Said, Slab as SlabData } from "@/types"
 import { FaultPanel } from "./FaultPanel"
-import { lowerFirst } from "./InHand"
+import { Measured } from "./Measured"
 import { acknowledges, type Read, unread } from "./ReadFirst"
 import type { Touch } from "./touch"
+import { lowerFirst } from "./words"
 
 const HEIGHT = 92
+/** The pot is weighed and the comb noted soon after the coat is on. */
+const MEASURED_MIN = 120
 const FILM: Record<string, string> = {
   clear: "var(--clear-2)",
   ambering: "var(--film-ambering)",
@@ -40,12 +44,14 @@ type Props = {
   against: Said[]
   /** Who starts it where the plan names nobody. */
   hand: string | undefined
+  /** Its opening, where that can be rung for. */
+  call: Call | undefined
 }
 
 /**
  * A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides.
  */
-export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against, hand }: Props) {
+export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against, hand, call }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab
   const [reading, setReading] = useState(false)
@@ -64,29 +70,10 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
           {slab.state === "scuffed" ? ", scuffed" : ""}
         </span>
         <b>{slab.film_um ? `${film.text(slab.film_um)} on` : ""}</b>
+        {row.laid && now - row.work_end < MEASURED_MIN && <Measured row={row} quiet onTouch={onTouch} />}
         <FaultPanel row={row} piece={piece.name} zone={zone} onTouch={onTouch} />
       </div>
-      {asks(slab, now) && (
-        <fieldset className="slab-test">
-          <legend className="text-fine text-third">{TEST[slab.milestone ?? ""] ?? "Dry?"}</legend>
-          <button
-            type="button"
-            className="ui-button"
-            onClick={() => onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "dry" })}
-          >
-            Dry
-          </button>
-          <button
-            type="button"
-            className="ui-button"
-            onClick={() =>
-              onTouch({ kind: "dry_test", pass: row.key, milestone: slab.milestone ?? "", answer: "not_yet" })
-            }
-          >
-            Not yet
-          </button>
-        </fieldset>
-      )}
+      {asks(slab, now) && <DryTest slab={slab} onTouch={onTouch} />}
       {next_row && slab.state !== "too_soon" ? (
         <button
           type="button"
@@ -101,7 +88,14 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
         </button>
       ) : (
         <p className="slab-off">
-          {next_row && slab.opens_at ? `Hands off until ${soon(slab.opens_at, zone, now)}` : "Nothing more to do on it"}
+          <span>
+            {next_row && slab.opens_at
+              ? `Hands off until ${soon(slab.opens_at, zone, now)}`
+              : next_row
+                ? "Hands off"
+                : "Nothing more to do on it"}
+          </span>
+          {call && <RingToggle call={call} />}
         </p>
       )}
       {reading && next_row && (
@@ -128,6 +122,41 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
         </Panel>
       )}
     </article>
+  )
+}
+
+/** The test that decides: by the film itself, or by the glass that was left beside it. */
+function DryTest({ slab, onTouch }: { slab: SlabData; onTouch: (touch: Touch) => void }) {
+  const [on, setOn] = useState<"film" | "glass">("film")
+  const milestone = slab.milestone ?? ""
+  const answer = (said: "dry" | "not_yet") =>
+    onTouch({
+      kind: "dry_test",
+      pass: slab.row.key,
+      milestone,
+      answer: said,
+      ...(slab.proof?.glass ? { by: on } : {}),
+    })
+  return (
+    <fieldset className="slab-test">
+      <legend className="text-fine text-third">{slab.proof?.[on] ?? TEST[milestone] ?? "Dry?"}</legend>
+      <button type="button" className="ui-button" onClick={() => answer("dry")}>
+        Dry
+      </button>
+      <button type="button" className="ui-button" onClick={() => answer("not_yet")}>
+        Not yet
+      </button>
+      {slab.proof?.glass && (
+        <button
+          type="button"
+          className="ui-button slab-glass"
+          data-quiet
+          onClick={() => setOn(on === "film" ? "glass" : "film")}
+        >
+          {on === "film" ? "By the witness glass" : "By the film itself"}
+        </button>
+      )}
+    </fieldset>
   )
 }
 

@@ -1,9 +1,20 @@
+import type { Kept } from "@/outbox/kept"
+
 /** What a hand did at the bench; the queue adds its id and its time. */
 export type Touch = {
-  kind: "started" | "done" | "dry_test" | "fault" | "acknowledged" | "rags" | "correction"
+  kind: "started" | "done" | "tick" | "measured" | "dry_test" | "fault" | "acknowledged" | "rags" | "correction"
   pass?: string
   person?: string
+  /** Of a tick: which of the alike pieces, from 1. */
+  nth?: number
+  /** Of a coat that is measured: comb, µm; pot before and after, g; surface, °C; how the gun was set. */
+  comb_um?: number[]
+  pot_g?: [number, number]
+  surface_c?: number
+  gun?: Record<string, number>
   milestone?: string
+  /** What a dry test was made on: the film, or the glass beside it. */
+  by?: "film" | "glass"
   /** Of a dry test, a look, or a test of an old finish. */
   answer?: string
   fault?: string
@@ -16,17 +27,21 @@ export type Touch = {
   drops?: number
   /** Ids of the cautions that were read. */
   cautions?: string[]
+  /** The entry that is taken back, or the touch that will be one. */
   corrects?: number
+  corrects_touch?: string
 }
 
-/**
- * A touch that the server does not have yet: its id and time, its place among the others, what it was about in words.
- */
-export type Unsent = Touch & {
-  client_id: string
-  happened_at: string
-  order: number
-  words?: string
-  /** The sentence with which the server refused it, until it is sent again or taken back. */
-  refused?: string
-}
+/** A touch of the bench that the server does not have yet. */
+export type Unsent = Touch & { client_id: string; happened_at: string; words: string; refused?: string }
+
+export const ENTRIES = "/entries"
+
+/** Touches of the bench among all that this device keeps. */
+export const ofBench = (kept: Kept[]): Unsent[] =>
+  kept
+    .filter(({ path }) => path === ENTRIES)
+    .map(
+      ({ body, client_id, words, refused }) =>
+        ({ ...(body as Touch & Kept["body"]), client_id, words, refused }) as Unsent,
+    )

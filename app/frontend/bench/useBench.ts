@@ -1,59 +1,51 @@
-import { skipToken, useMutationState, useQuery, useQueryClient } from "@tanstack/react-query"
-import { useEffect, useState } from "react"
-import { clientId } from "@/lib/api"
+import { useCallback, useMemo, useRef } from "react"
+import { send } from "@/lib/api"
+import { useOutbox } from "@/outbox/useOutbox"
+import { usePlace } from "@/outbox/usePlace"
 import type { BenchPage } from "@/types"
-import type { Touch, Unsent } from "./touch"
-import { BENCH, TOUCH, TouchQueue } from "./touchQueue"
+import { ahead } from "./ahead"
+import { ENTRIES, ofBench, type Touch } from "./touch"
 
-// A touch that the server has not answered by then is called unsent.
-const SLOW_MS = 3_000
+const PLACE = "/bench"
+/** The button under a glove changes with the first tap of two: the second one was not meant for what it is now. */
+const BOUNCE_MS = 700
 
-/** The bench and its log: what is shown, the touches that the server does not have yet, and the ways to touch. */
-export function useBench(first: BenchPage) {
-  const client = useQueryClient()
-  const state = useQuery<BenchPage>({ queryKey: BENCH, queryFn: skipToken, initialData: first }).data ?? first
-  const [queue] = useState(() => new TouchQueue(client))
-  const [dismissed, setDismissed] = useState("")
-  useEffect(() => {
-    client.setQueryData(BENCH, first)
-  }, [client, first])
-
-  const sendings = useMutationState({
-    filters: { mutationKey: TOUCH },
-    select: ({ state }) => ({
-      touch: state.variables as Unsent,
-      failure: state.failureReason?.message ?? "",
-      refused: state.status === "error" ? (state.error?.message ?? "") : undefined,
-    }),
-  })
-  const head = sendings.find(({ refused }) => refused === undefined)
-  const slow = useSlow(head?.touch.client_id)
-
-  const touch = (what: Touch) => {
-    const row = [...state.bench.running, ...state.bench.upcoming, ...state.bench.today].find(
-      (candidate) => candidate.key === what.pass,
-    )
-    queue.add({ ...what, client_id: clientId(), happened_at: new Date().toISOString(), words: row?.words })
-  }
-  return {
-    ...state,
-    unsent: sendings.map(({ touch, refused }): Unsent => ({ ...touch, refused })),
-    waiting: head !== undefined && (slow || head.failure !== "" || !navigator.onLine),
-    trouble: head && head.touch.client_id !== dismissed ? head.failure : "",
-    touch,
-    again: (id: string) => queue.again(id),
-    takeBack: (id: string) => queue.takeBack(id),
-    dismiss: () => setDismissed(head?.touch.client_id ?? ""),
-  }
+const KIND: Record<Touch["kind"], string> = {
+  started: "Start",
+  done: "Done",
+  tick: "Tick",
+  measured: "Measured",
+  dry_test: "Dry test",
+  fault: "Fault",
+  acknowledged: "Cautions read",
+  rags: "Rags dealt with",
+  correction: "Take back",
 }
 
-/** Whether the touch at the head of the queue has been on its way for long. */
-function useSlow(id: string | undefined): boolean {
-  const [slow, setSlow] = useState<string>()
-  useEffect(() => {
-    if (!id) return
-    const timer = setTimeout(() => setSlow(id), SLOW_MS)
-    return () => clearTimeout(timer)
-  }, [id])
-  return id !== undefined && slow === id
+const ask = (signal: AbortSignal) => send<BenchPage>("GET", PLACE, undefined, signal)
+
+/**
+ * The bench and its log: what is shown, with the touches that the server does not have yet, and the way to touch.
+ * @param keptAt when the page was kept on this device (ms), where the server did not answer
+ */
+export function useBench(first: BenchPage, keptAt?: number) {
+  const { state, at, away } = usePlace({ place: PLACE, first, keptAt, ask })
+  const { box, unsent } = useOutbox()
+  const last = useRef({ pass: "", at: 0 })
+  const page = useMemo(() => ahead(state, ofBench(unsent)), [state, unsent])
+
+  const touch = useCallback(
+    (what: Touch) => {
+      const again = what.pass !== undefined && what.pass === last.current.pass && what.kind !== "tick"
+      if (again && Date.now() - last.current.at < BOUNCE_MS) return
+      last.current = { pass: what.kind === "acknowledged" ? "" : (what.pass ?? ""), at: Date.now() }
+      const { running, upcoming, today } = state.bench
+      const row = [...running, ...upcoming, ...today].find(({ key }) => key === what.pass)
+      const words = [KIND[what.kind], row?.words].filter(Boolean).join(", ")
+      const body = { ...what, happened_at: new Date().toISOString() }
+      void box.add({ place: PLACE, path: ENTRIES, body, words })
+    },
+    [box, state],
+  )
+  return { ...page, at, away, touch }
 }

@@ -1,5 +1,6 @@
 import { when } from "@/lib/time"
 import type { Cell, Measure, Reading } from "@/types"
+import { notSent } from "./boardAhead"
 
 /** What was laid on a cell, wood first. */
 export function Layers({ cell, onEdit }: { cell: Cell; onEdit: () => void }) {
@@ -57,7 +58,8 @@ export function Readings({
             <td>{named(reading.kind, of(reading.kind))}</td>
             <td>{shown(reading, of(reading.kind))}</td>
             <td className="text-fine text-second">
-              {when(reading.at, zone)}, {aged(reading.at, made)}
+              {notSent(reading) && <span className="ui-pending">not yet sent</span>} {when(reading.at, zone)},{" "}
+              {aged(reading.at, made)}
               {reading.observer ? `, ${reading.observer}` : ""}
               {reading.early && <span className="caution-text">, before full cure</span>}
               {reading.light && reading.light !== "daylight" ? `, ${reading.light}` : ""}

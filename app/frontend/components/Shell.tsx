@@ -3,6 +3,10 @@ import { memo, type ReactNode, useEffect, useState } from "react"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import { clock, day } from "@/lib/time"
+import { UnsentTouches } from "@/outbox/UnsentTouches"
+import { useOutbox } from "@/outbox/useOutbox"
+import { useReturn } from "@/outbox/useReturn"
+import { Ringing } from "@/timers/Ringing"
 import { KeysHelp } from "./KeysHelp"
 import { UnitsPanel } from "./UnitsPanel"
 
@@ -18,12 +22,20 @@ const PLACES = [
 type Shop = { name: string; zone: string; now: number }
 type Aside = { id: number; name: string }
 
+type ShellProps = {
+  children: ReactNode
+  keys?: [string, string][]
+  /** When that what is shown was answered last (ms), while the shop's computer is silent; left out: as the page came. */
+  silentSince?: number | null
+}
+
 /** The comb rail with its places, the shop's clock and the page beside it. Keys 1-6: places, ?: all keys. */
-export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [string, string][] }) {
-  const page = usePage<{ shop: Shop; aside: Aside[] }>()
-  const { shop, aside } = page.props
+export function Shell({ children, keys = [], silentSince }: ShellProps) {
+  const page = usePage<{ shop: Shop; aside: Aside[]; kept_at?: number }>()
+  const { shop, aside, kept_at } = page.props
   const here = page.url
-  const now = useNow(shop.now)
+  const now = useNow(shop.now, kept_at)
+  useReturn(kept_at !== undefined && silentSince === undefined)
   const [help, setHelp] = useState(false)
   const [low, setLow] = useLowLight()
   const [units, setUnits] = useState(false)
@@ -40,6 +52,12 @@ export function Shell({ children, keys = [] }: { children: ReactNode; keys?: [st
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
         )}
+        <Ringing zone={shop.zone} />
+        <KeptHere
+          silentSince={silentSince === undefined ? (kept_at ?? null) : silentSince}
+          now={now}
+          zone={shop.zone}
+        />
         {children}
       </main>
       <UnitsPanel open={units} onClose={() => setUnits(false)} />
@@ -101,6 +119,18 @@ const Rail = memo(function Rail({ here, shop, now, low, onLow, onUnits, onHelp }
   )
 })
 
+/** What this device keeps for the server, from whichever page, and how old what is shown is without it. */
+function KeptHere({ silentSince, now, zone }: { silentSince: number | null; now: number; zone: string }) {
+  const { box, unsent, waiting, trouble } = useOutbox()
+  return (
+    <UnsentTouches
+      {...{ unsent, waiting, trouble, silentSince, now, zone }}
+      onAgain={(id) => box.again(id)}
+      onLetGo={(id) => box.letGo(id)}
+    />
+  )
+}
+
 /** Pieces that cannot be computed, wherever one is: the rest goes on without them. */
 function SetAsideNote({ aside }: { aside: Aside[] }) {
   return (
@@ -116,15 +146,19 @@ function SetAsideNote({ aside }: { aside: Aside[] }) {
   )
 }
 
-/** The shop's minute, going on from what the server said. */
-export function useNow(start: number): number {
+/**
+ * The shop's minute, going on from what the server said.
+ * @param at when it said so (ms); left out: just now
+ */
+export function useNow(start: number, at?: number): number {
   const [now, setNow] = useState(start)
   useEffect(() => {
-    const began = Date.now()
-    const timer = setInterval(() => setNow(start + Math.floor((Date.now() - began) / 60_000)), 5_000)
-    setNow(start)
+    const began = at ?? Date.now()
+    const tick = () => setNow(start + Math.floor((Date.now() - began) / 60_000))
+    const timer = setInterval(tick, 5_000)
+    tick()
     return () => clearInterval(timer)
-  }, [start])
+  }, [start, at])
   return now
 }
 

@@ -2,9 +2,12 @@ import { createInertiaApp } from "@inertiajs/react"
 import { QueryClientProvider } from "@tanstack/react-query"
 import { createRoot } from "react-dom/client"
 import { requestClient } from "@/lib/requests"
+import { outboxOf } from "@/outbox/useOutbox"
 
 const pages = import.meta.glob("../pages/**/*.tsx")
 const client = requestClient()
+// What an earlier visit left goes out, whichever page is opened.
+outboxOf(client)
 
 createInertiaApp({
   title: (title) => (title ? `${title} · Rhexon` : "Rhexon"),
@@ -26,3 +29,12 @@ createInertiaApp({
   },
   progress: { color: "var(--tape-ink)", delay: 300 },
 })
+
+// Only where pages are whole builds, and only on a device's own computer or by TLS: browsers keep pages nowhere else.
+if ("worker" in document.documentElement.dataset && "serviceWorker" in navigator)
+  addEventListener("load", () => {
+    navigator.serviceWorker
+      .register("/service-worker.js", { type: "module", updateViaCache: "none" })
+      // The page goes on without it, as long as the shop's computer answers.
+      .catch((error: unknown) => console.warn("This device keeps no pages:", error))
+  })

@@ -105,6 +105,10 @@ export function duration(minutes: number): string {
 }
 
 /** ISO 8601 in UTC, as the server reads it. */
+/** Minute of an instant as it travels to the server; of none, the first. */
+export const minuteOf = (instant: string | undefined): number =>
+  Math.floor(Date.parse(instant ?? "1970-01-01") / 60_000)
+
 export const iso = (minute: number): string => `${new Date(minute * 60_000).toISOString().slice(0, 16)}Z`
 
 /** "2026-12-24", as a date field takes it. */

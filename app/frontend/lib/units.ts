@@ -79,6 +79,17 @@ const FAHRENHEIT = measure(
   (f) => (f - 32) / 1.8,
 )
 
+const GRAM = measure("g", 1, same, same)
+const OUNCE = measure(
+  "oz",
+  2,
+  (g) => g / SCALES.mass.oz,
+  (oz) => oz * SCALES.mass.oz,
+)
+
+/** Weights as they are typed. */
+export const massMeasure = (system: System): Measure => (system === "us" ? OUNCE : GRAM)
+
 /** Each quantity in both its ways. */
 export const MEASURES = { um: UM, mil: MIL, m2: M2, ft2: FT2, celsius: CELSIUS, fahrenheit: FAHRENHEIT }
 

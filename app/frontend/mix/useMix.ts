@@ -1,46 +1,53 @@
 import { router } from "@inertiajs/react"
-import { useCallback, useRef, useState } from "react"
-import { clientId, send as request } from "@/lib/api"
-import { isLater, useSend } from "@/lib/requests"
+import { useCallback, useMemo, useState } from "react"
+import { useOutbox } from "@/outbox/useOutbox"
+import { usePlace } from "@/outbox/usePlace"
 import type { Pot } from "@/types"
+import { potAhead } from "./potAhead"
 
 type Answer = { pot: Pot } | { location: string }
 
+const WORDS: Record<string, (pot: Pot, body: Record<string, unknown>) => string> = {
+  pours: (pot, { name, g, typed }) => `Poured ${name}${typed ? `, ${typed}` : g ? `, ${g} g` : ""}, ${pot.name}`,
+  take_back: (pot) => `Pour taken back, ${pot.name}`,
+  finish: (pot) => `Mix done with, ${pot.name}`,
+  discard: (pot) => `Mix thrown away, ${pot.name}`,
+  way: (pot) => `Way on after a pour, ${pot.name}`,
+}
+
 /**
- * A mix and what the hand does to it. A touch that did not arrive is sent again with its own id and time, so that
- * nothing is poured twice.
+ * A mix and what the hand does to it, on this device first: what the server does not have yet is in the pot all the
+ * same.
  */
-export function useMix(first: Pot) {
-  const [pot, setPot] = useState(first)
-  const { send, error, busy, dismiss } = useSend()
-  const kept = useRef<{ key: string; body: Record<string, unknown> } | null>(null)
+export function useMix(first: Pot, keptAt?: number) {
+  const place = `/mix/${first.id}`
+  const begun = useMemo((): Answer => ({ pot: first }), [first])
+  const { state, at } = usePlace<Answer>({ place, first: begun, keptAt })
+  const { box, unsent } = useOutbox()
+  const [trouble, setTrouble] = useState("")
+  const [busy, setBusy] = useState(false)
+  const pot = "pot" in state ? state.pot : first
+  const mine = useMemo(() => unsent.filter((touch) => touch.place === place), [unsent, place])
+  const ahead = useMemo(() => potAhead(pot, mine), [pot, mine])
 
   const touch = useCallback(
     async (what: string, body: Record<string, unknown> = {}): Promise<boolean> => {
-      const url = `/mix/${first.id}/${what}`
-      const key = url + JSON.stringify(body)
-      const whole =
-        kept.current?.key === key
-          ? kept.current.body
-          : { ...body, client_id: clientId(), happened_at: new Date().toISOString() }
-      kept.current = { key, body: whole }
-      const arrived = () => {
-        kept.current = null
-      }
-      return send(
-        () =>
-          request<Answer>("POST", url, whole).catch((refusal: unknown) => {
-            if (!isLater(refusal)) arrived()
-            throw refusal
-          }),
-        (answer) => {
-          arrived()
-          if ("location" in answer) router.visit(answer.location)
-          else setPot(answer.pot)
-        },
-      )
+      setBusy(true)
+      const outcome = await box.hand({
+        place,
+        path: `${place}/${what}`,
+        body: { ...body, happened_at: new Date().toISOString() },
+        words: WORDS[what]?.(pot, body) ?? pot.name,
+      })
+      setBusy(false)
+      setTrouble(typeof outcome === "object" ? outcome.reason.sentence : "")
+      return typeof outcome === "string"
     },
-    [first.id, send],
+    [box, place, pot],
   )
-  return { pot, trouble: error?.sentence ?? "", busy, touch, dismiss }
+  const on = "location" in state ? state.location : null
+  return { ...ahead, at, on, trouble, busy, touch, dismiss: () => setTrouble("") }
 }
+
+/** Another mix goes on in the place of this one. */
+export const goOnAt = (path: string): void => router.visit(path)

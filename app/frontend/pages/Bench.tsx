@@ -1,48 +1,65 @@
-import { Head, Link, usePoll } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
+import type { JustDone as Done } from "@/bench/ahead"
+import { BenchTools, useLarge } from "@/bench/BenchTools"
+import { callsOf, useCallsOf } from "@/bench/calls"
 import { HandsStrip } from "@/bench/HandsStrip"
-import { InHand, lowerFirst, rowSays } from "@/bench/InHand"
+import { InHand, type LastTouch } from "@/bench/InHand"
+import { LargeNext } from "@/bench/Large"
 import { Pots } from "@/bench/Pots"
 import { Rags } from "@/bench/Rags"
-import { readWith } from "@/bench/ReadFirst"
 import { Slab } from "@/bench/Slab"
 import type { Unsent } from "@/bench/touch"
-import { UnsentTouches } from "@/bench/UnsentTouches"
 import { useBench } from "@/bench/useBench"
+import { useKeptPages } from "@/bench/useKeptPages"
+import { lowerFirst, rowSays } from "@/bench/words"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
-import { Trouble } from "@/components/Trouble"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
 import { duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
+import { says, useAloud } from "@/timers/voice"
 import type { BenchPage, Entry } from "@/types"
 
-const KEYS: [string, string][] = [["Space", "Start or done: the tape button"]]
+const KEYS: [string, string][] = [
+  ["Space", "Start or done: the tape button"],
+  ["T", "Tick the next of alike pieces"],
+]
 const TAKEN_BACK: Record<string, (words: string) => string> = {
   started: (words) => `the start of ${words}`,
   done: (words) => `${words} done`,
+  tick: (words) => `a tick of ${words}`,
+  measured: (words) => `what was measured of ${words}`,
   dry_test: (words) => `the test of ${words}`,
   fault: (words) => `the fault on ${words}`,
   note: (words) => `the note on ${words}`,
 }
 
 /** What to do now and next over all pieces, what is drying, and which windows close. */
-export default function Bench(props: BenchPage) {
+export default function Bench(props: BenchPage & { kept_at?: number }) {
   const { temperature, film } = useMeasures()
-  const state = useBench(props)
-  const { bench, pieces, rooms, latest, pots, mixed, rags, unsent, waiting, trouble, touch, again, takeBack, dismiss } =
-    state
-  usePoll(60_000, { only: ["bench", "latest", "pots", "mixed", "read", "rags"] })
-  const now = useNow(bench.now)
+  const { bench, pieces, rooms, latest, pots, mixed, rags, read, justDone, lastUnsent, at, away, touch } = useBench(
+    props,
+    props.kept_at,
+  )
+  const now = useNow(bench.now, at)
   const { zone } = bench
   useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })
   const name = (id: string) => pieces.find((piece) => piece.core_id === id)?.name ?? id
-  const read = readWith(state.read, unsent)
   const shut = bench.open_today.at(-1)?.[1]
   const [next, ...later] = bench.upcoming
   const after = bench.running.length ? bench.upcoming : later
+  const large = useLarge()[0] === "on"
+  const page = { bench, pieces, rooms, latest, pots, mixed, rags, read }
+  const calls = callsOf(page, now)
+  useCallsOf(calls, page)
+  useKeptPages([...pots.map(({ path }) => path), ...Object.values(mixed)])
+  const first = bench.drying.find(({ next_row }) => next_row)
+  const head = bench.running[0] ?? next
+  const aloud = head ? says(head, bench.running.length > 0, name(head.piece)) : "Nothing to do at the bench"
+  useAloud(aloud)
   return (
-    <Shell keys={KEYS}>
+    <Shell keys={KEYS} silentSince={away ? at : null}>
       <Head title="Bench" />
       <Patterns />
       <PageHead
@@ -72,9 +89,7 @@ export default function Bench(props: BenchPage) {
           ))}
         </dl>
       </PageHead>
-      <UnsentTouches unsent={unsent} waiting={waiting} now={now} zone={zone} onAgain={again} onTakeBack={takeBack} />
-      <Trouble sentence={unsent.some((kept) => kept.refused === trouble) ? "" : trouble} onRead={dismiss} />
-      <div className="bench-grid">
+      <div className={large ? undefined : "bench-grid"}>
         <InHand
           people={bench.people}
           running={bench.running}
@@ -86,77 +101,125 @@ export default function Bench(props: BenchPage) {
           now={now}
           zone={zone}
           onTouch={touch}
-          last={lastTouch(latest, name)}
+          last={lastTouch(lastUnsent, latest, name)}
+          large={large}
+          tools={<BenchTools {...{ calls, now, zone }} />}
         />
-        <section className="ruled pt-2" aria-label="After that">
-          <h2 className="text-head">After that</h2>
-          <ol className="after-list">
-            {after.slice(0, 3).map((row) => (
-              <li key={row.key}>
-                <b>{soon(row.hands_start, zone, now)}</b>
-                <span>
-                  {row.words}, {name(row.piece).toLowerCase()}
-                  <span className="text-second text-fine block">{rowSays(row, film)}</span>
-                </span>
-                <span className="text-fine text-second">{duration(row.hands_min)}</span>
-              </li>
-            ))}
-            {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
-          </ol>
-          <Pots pots={pots} now={now} zone={zone} />
-          <Rags rags={unsent.some(dealtWith) ? null : rags} now={now} zone={zone} onTouch={touch} />
-        </section>
-      </div>
-      <section aria-label="Drying" className="mt-4">
-        <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
-          <h2 className="text-head">Drying, soonest call on your hands first</h2>
-          <StripKey />
-        </div>
-        {bench.drying.length === 0 ? (
-          <p className="text-second thin-rule pt-3">
-            Nothing is drying. What you coat stands here with its window until the next work on it.{" "}
-            {pieces.length === 0 && (
-              <Link href="/pieces/new" className="underline">
-                Size up a piece
-              </Link>
-            )}
-          </p>
-        ) : (
-          <div className="drying-slabs">
-            {bench.drying.slice(0, 10).map((slab) => {
-              const piece = pieces.find((candidate) => candidate.core_id === slab.row.piece)
-              return piece ? (
-                <Slab
-                  key={slab.row.key}
-                  slab={slab}
-                  piece={piece}
-                  now={now}
-                  zone={zone}
-                  onTouch={touch}
-                  canStart={bench.running.length === 0}
-                  read={read}
-                  against={slab.next_row ? (bench.against[slab.next_row.key] ?? []) : []}
-                  hand={bench.people[0]}
-                />
-              ) : null
-            })}
-          </div>
+        {!large && (
+          <section className="ruled pt-2" aria-label="After that">
+            <h2 className="text-head">After that</h2>
+            <ol className="after-list">
+              {after.slice(0, 3).map((row) => (
+                <li key={row.key}>
+                  <b>{soon(row.hands_start, zone, now)}</b>
+                  <span>
+                    {row.words}, {name(row.piece).toLowerCase()}
+                    <span className="text-second text-fine block">{rowSays(row, film)}</span>
+                  </span>
+                  <span className="text-fine text-second">{duration(row.hands_min)}</span>
+                </li>
+              ))}
+              {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
+            </ol>
+            <Pots pots={pots} now={now} zone={zone} />
+            <Rags rags={rags} now={now} zone={zone} onTouch={touch} />
+          </section>
         )}
-      </section>
-      <section aria-label="Hands today" className="mt-3">
-        <HandsStrip bench={{ ...bench, now }} pieces={pieces} />
-      </section>
+      </div>
+      {large && first && <LargeNext slab={first} piece={name(first.row.piece)} {...{ now, zone }} />}
+      {!large && (
+        <>
+          <section aria-label="Drying" className="mt-4">
+            <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
+              <h2 className="text-head">Drying, soonest call on your hands first</h2>
+              <StripKey />
+            </div>
+            <JustDone done={justDone} name={name} zone={zone} now={now} />
+            {bench.drying.length === 0 && justDone.length === 0 ? (
+              <p className="text-second thin-rule pt-3">
+                Nothing is drying. What you coat stands here with its window until the next work on it.{" "}
+                {pieces.length === 0 && (
+                  <Link href="/pieces/new" className="underline">
+                    Size up a piece
+                  </Link>
+                )}
+              </p>
+            ) : (
+              <div className="drying-slabs">
+                {bench.drying.slice(0, 10).map((slab) => {
+                  const piece = pieces.find((candidate) => candidate.core_id === slab.row.piece)
+                  return piece ? (
+                    <Slab
+                      key={slab.row.key}
+                      slab={slab}
+                      piece={piece}
+                      now={now}
+                      zone={zone}
+                      onTouch={touch}
+                      canStart={bench.running.length === 0}
+                      read={read}
+                      against={slab.next_row ? (bench.against[slab.next_row.key] ?? []) : []}
+                      hand={bench.people[0]}
+                      call={calls.find(({ id }) => id === `${slab.row.key}/opens`)}
+                    />
+                  ) : null
+                })}
+              </div>
+            )}
+          </section>
+          <section aria-label="Hands today" className="mt-3">
+            <HandsStrip bench={{ ...bench, now }} pieces={pieces} />
+          </section>
+        </>
+      )}
     </Shell>
   )
 }
 
-const dealtWith = (touch: Unsent) => touch.kind === "rags" && touch.refused === undefined
-
-function lastTouch(latest: Entry[], name: (id: string) => string) {
+/** What "take it back" takes back: the newest touch that stands, here or in the log. */
+function lastTouch(unsent: Unsent | null, latest: Entry[], name: (id: string) => string): LastTouch | null {
+  if (unsent) {
+    const [kind, ...words] = unsent.words.split(", ")
+    const about = lowerFirst(words.join(", ")).split(":")[0] ?? ""
+    return {
+      takesBack: { corrects_touch: unsent.client_id },
+      words: TAKEN_BACK[unsent.kind]?.(about) ?? kind ?? "",
+      piece: name(unsent.pass?.split("/")[0] ?? ""),
+    }
+  }
   const [entry] = [...latest].sort((one, other) => other.id - one.id)
   if (!entry) return null
   const words = lowerFirst(entry.words).split(":")[0] ?? ""
-  return { id: entry.id, words: TAKEN_BACK[entry.kind]?.(words) ?? words, piece: name(entry.piece ?? "") }
+  return {
+    takesBack: { corrects: entry.id },
+    words: TAKEN_BACK[entry.kind]?.(words) ?? words,
+    piece: name(entry.piece ?? ""),
+  }
+}
+
+/** Work that was finished while the shop's computer was silent: what it dries like is not computed here. */
+function JustDone({
+  done,
+  name,
+  zone,
+  now,
+}: {
+  done: Done[]
+  name: (id: string) => string
+  zone: string
+  now: number
+}) {
+  if (done.length === 0) return null
+  return (
+    <ul className="just-done">
+      {done.map(({ row, at }) => (
+        <li key={row.key}>
+          <b>{name(row.piece)}</b>, {lowerFirst(row.words)}: done {soon(at, zone, now)}. When hands may go on it is
+          computed once the shop's computer answers.
+        </li>
+      ))}
+    </ul>
+  )
 }
 
 /** Whether the air of a room was read lately, or is as it was set. */

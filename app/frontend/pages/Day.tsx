@@ -1,13 +1,19 @@
 import { Head, Link, router } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
-import { LevelMark } from "@/components/Marks"
+import { LevelMark, Tick } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
-import { clientId, send as request } from "@/lib/api"
-import { useAnswer, useSend } from "@/lib/requests"
+import { send as request } from "@/lib/api"
+import { useAnswer } from "@/lib/requests"
 import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
+import { useOutbox } from "@/outbox/useOutbox"
 import type { DayPage } from "@/types"
+
+/** What is touched here is answered with the bench. */
+const PLACE = "/bench"
+
+type Evening = DayPage["evening"][number]
 
 type Night = {
   room: string
@@ -22,12 +28,16 @@ type Night = {
 
 /** The two ends of the day: what the morning has to know, each one's list, and what the evening has to do. */
 export default function Day({ morning, evening, lists, closes, opens, rags, now, zone }: DayPage) {
-  const { send, busy, error } = useSend()
-  const dealt = () =>
-    void send(
-      () => request("POST", "/entries", { client_id: clientId(), kind: "rags", happened_at: new Date().toISOString() }),
-      () => router.reload(),
-    )
+  const { box, unsent } = useOutbox()
+  const here = unsent.filter(({ place, refused }) => place === PLACE && refused === undefined)
+  const say = (body: Record<string, unknown>, words: string) =>
+    void box
+      .add({ place: PLACE, path: "/entries", body: { ...body, happened_at: new Date().toISOString() }, words })
+      .then((outcome) => "answer" in outcome && router.reload())
+  const left = here.some(({ body }) => body.kind === "rags") ? null : rags
+  const seen = (item: Evening) => item.seen || here.some(({ body }) => body.item === item.words)
+  const chores = evening.filter(({ kind }) => kind !== "first")
+  const toDo = chores.filter((item) => !seen(item)).length
   return (
     <Shell>
       <Head title="Morning and evening" />
@@ -48,7 +58,6 @@ export default function Day({ morning, evening, lists, closes, opens, rags, now,
           </Link>
         </div>
       </PageHead>
-      <ErrorText reason={error} />
       <div className="day-grid">
         <section aria-label="Morning" className="ruled pt-2">
           <h2 className="panel-title">Morning</h2>
@@ -74,19 +83,49 @@ export default function Day({ morning, evening, lists, closes, opens, rags, now,
         </section>
         <section aria-label="Evening" className="ruled pt-2">
           <h2 className="panel-title">Evening</h2>
-          {rags && (
+          {left && (
             <div className="day-rags">
               <LevelMark level="stop" />
               <p>
-                <b>Rags are not dealt with</b>: {rags.join(", ")}. Flat outdoors on what does not burn, or under water
+                <b>Rags are not dealt with</b>: {left.join(", ")}. Flat outdoors on what does not burn, or under water
                 in a closed metal can. The day stays open until then.
               </p>
-              <button type="button" className="ui-button" data-size="bench" disabled={busy} onClick={dealt}>
+              <button
+                type="button"
+                className="ui-button"
+                data-size="bench"
+                onClick={() => say({ kind: "rags" }, "Rags dealt with")}
+              >
                 Dealt with
               </button>
             </div>
           )}
-          <Items items={evening} none={rags ? "" : "Nothing was laid on today, so nothing is to be cleaned."} />
+          <ul className="day-ticks">
+            {chores.map((item) => (
+              <li key={item.words} data-kind={item.kind}>
+                <button
+                  type="button"
+                  aria-pressed={seen(item)}
+                  disabled={seen(item)}
+                  aria-label={`${item.words} Seen to`}
+                  onClick={() => say({ kind: "seen_to", item: item.words }, `Seen to: ${item.words}`)}
+                >
+                  {seen(item) && <Tick size={24} />}
+                </button>
+                <span>{item.words}</span>
+              </li>
+            ))}
+          </ul>
+          <p className="day-closes" role="status">
+            {chores.length === 0 && !left
+              ? "Nothing was laid on today, so nothing is to be cleaned."
+              : left
+                ? "The day is open until the rags are dealt with."
+                : toDo === 0
+                  ? "All is seen to: the day is closed."
+                  : `${toDo} of ${chores.length} still to be seen to.`}
+          </p>
+          <Items items={evening.filter(({ kind }) => kind === "first")} none="" />
           <Nights zone={zone} now={now} />
         </section>
       </div>

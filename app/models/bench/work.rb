@@ -12,13 +12,14 @@ class Bench::Work
   def record!
     case @body["kind"]
     when "correction" then correct!
-    when "started", "done", "dry_test" then on_pass!
+    when "started", "done", "tick", "measured", "dry_test" then on_pass!
     when "acknowledged" then acknowledge!
     when "rags" then rags!
+    when "seen_to" then seen_to!
     when "fault" then Entry::LoggedFault.record!(@body, happened_at: @happened_at)
     else raise Rhexon::InvalidInput.new(
       "The log has no entry of kind #{@body["kind"].inspect}", where: "kind",
-      accepted: "started, done, dry_test, fault, acknowledged, rags, correction"
+      accepted: "started, tick, measured, done, dry_test, fault, acknowledged, rags, seen_to, correction"
     )
     end
   end
@@ -43,9 +44,17 @@ class Bench::Work
     Entry.record!(client_id: @body["client_id"], kind: "rags", happened_at: @happened_at, body: by_whom)
   end
 
+  # Something that the evening asks for is seen to, today.
+  def seen_to!
+    item = @body["item"]
+    Rhexon.refuse_unless(item.present?, "What was seen to is named", where: "item", accepted: "an item of the evening")
+    Entry.record!(client_id: @body["client_id"], kind: "seen_to", happened_at: @happened_at,
+                  body: { "item" => item, **by_whom })
+  end
+
   def on_pass!
     piece = Piece.from_core(@body["pass"].to_s.split("/").first)
-    refuse_out_of_turn!(piece) unless Entry.exists?(client_id: @body["client_id"])
+    Bench::Turn.new(piece, @body, @happened_at).check! unless Entry.exists?(client_id: @body["client_id"])
     Entry
       .record!(client_id: @body["client_id"], kind: @body["kind"], happened_at: @happened_at, piece: piece,
                revision: piece.schedule.head, pass_key: @body["pass"], body: details)
@@ -56,8 +65,18 @@ class Bench::Work
     case @body["kind"]
     when "started" then { **by_whom, **planned }
     when "done" then how_it_was_done
-    else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"))
+    when "tick" then Bench::Tick.new(@body).details
+    when "measured" then Bench::Laid.new(@body).details
+    else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"), tried_on)
     end
+  end
+
+  # The film itself, or the glass that was left beside it.
+  def tried_on
+    by = @body["by"] or return {}
+    Rhexon.refuse_unless(%w[film glass].include?(by), "A dry test is made on the film or on the glass",
+                         where: "by", accepted: "film, glass")
+    { "by" => by }
   end
 
   def how_it_was_done
@@ -104,31 +123,16 @@ class Bench::Work
     { "person" => name }
   end
 
-  def refuse_out_of_turn!(piece)
-    key = @body["pass"]
-    standing = Entry.standing(piece).select { |entry| entry.pass_key == key }.map(&:kind)
-    refuse("That work is already done") if standing.include?("done") && @body["kind"] != "dry_test"
-    refuse("That work is already begun") if standing.include?("started") && @body["kind"] == "started"
-    if @body["kind"] == "dry_test" && !standing.include?("done") && !look?(piece)
-      refuse("That work is not done yet, so nothing dries")
-    end
-    unless standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == key }
-      refuse("The schedule has no such work: #{key}. It was changed meanwhile")
-    end
-    held = Bench::Measured.holding(piece, key) or return
-    refuse(held)
-  end
-
-  # A look that is put off: not yet.
-  def look?(piece)
-    id = @body["pass"].to_s.split("/")[1]
-    piece.schedule.steps.any? { |step| step["id"] == id && step["kind"] == "look" }
+  # Known by its number, or by the touch that made it: it may not have been in the log yet when it was taken back.
+  def mistaken
+    touch = @body["corrects_touch"]
+    touch ? Entry.find_by(client_id: touch) : Entry.find_by(id: @body["corrects"])
   end
 
   def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))
 
   def correct!
-    wrong = Entry.find_by(id: @body["corrects"]) || refuse("There is no such entry to take back")
+    wrong = mistaken || refuse("There is no such entry to take back")
     Entry::LoggedFault.withdraw!(wrong) if wrong.kind == "fault" && wrong.correction.nil?
     Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece,
                   pass_key: wrong.pass_key, corrects: wrong, body: {})

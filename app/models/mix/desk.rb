@@ -21,9 +21,11 @@ class Mix::Desk
     @mix.reload
   end
 
-  def take_back!(entry_id, client_id:, happened_at:)
-    refuse_closed!
-    wrong = @mix.entries.find_by(id: entry_id, kind: "poured") ||
+  # @param entry [Integer, nil] of the log
+  # @param by [String, nil] the touch that made it, where the page did not know its entry yet
+  def take_back!(client_id:, happened_at:, entry: nil, by: nil)
+    refuse_closed! unless Entry.exists?(client_id: client_id)
+    wrong = @mix.entries.find_by({ kind: "poured", **(by ? { client_id: by } : { id: entry }) }) ||
       raise(Rhexon::InvalidInput.new("There is no such pour to take back", where: "corrects"))
     Entry.record!(client_id: client_id, kind: "correction", happened_at: happened_at, mix: @mix, corrects: wrong,
                   body: {})

@@ -4,7 +4,7 @@ class Record::Told
     "started" => "begun", "done" => "done", "dry_test" => "dry test", "fault" => "fault", "note" => "note",
     "correction" => "taken back", "poured" => "poured", "mixed" => "mixed", "discarded" => "thrown away",
     "approved" => "look approved", "verdict" => "board decided", "acknowledged" => "cautions read",
-    "rags" => "rags dealt with"
+    "rags" => "rags dealt with", "tick" => "finished", "measured" => "measured", "seen_to" => "seen to"
   }.freeze
   ANSWERS = { "dry" => "dry", "not_yet" => "not yet", "yes" => "yes", "again" => "again" }.freeze
 
@@ -64,7 +64,11 @@ class Record::Told
 
   def told
     case @entry.kind
-    when "dry_test" then [ milestone, ANSWERS[body["answer"]] ].compact
+    when "dry_test" then [ milestone, ("on the witness glass" if body["by"] == "glass"),
+                           ANSWERS[body["answer"]] ].compact
+    when "tick" then "piece #{body["nth"]}"
+    when "measured" then measured
+    when "seen_to" then body["item"]
     when "fault" then [ fault_name, *mending ]
     when "poured" then "#{body["name"]} #{format("%g", body["g"].to_f)} g"
     when "mixed", "discarded" then "#{format("%g", body["total_g"].to_f)} g"
@@ -72,6 +76,16 @@ class Record::Told
     when "note" then body["sentence"] || body["words"]
     when "verdict" then body["reason"]
     when "approved" then body["name"]
+    else told_beside
+    end
+  end
+
+  # What is said beside the work itself.
+  def told_beside
+    case @entry.kind
+    when "tick" then "piece #{body["nth"]}"
+    when "measured" then measured
+    when "seen_to" then body["item"]
     when "acknowledged" then body["cautions"]&.join(", ")&.tr("_", " ")
     end
   end
@@ -83,6 +97,18 @@ class Record::Told
     return "#{Array(body["readings"]).join(", ")} read" if body["readings"]
 
     "#{format("%g", body["drops"])} drops" if body["drops"]
+  end
+
+  def measured
+    [ body["comb_um"] && "comb #{body["comb_um"].map { |um| format("%g", um) }.join(", ")} µm wet",
+      body["pot_g"] && format("pot %g g, then %g g", *body["pot_g"]), gun,
+      body["surface_c"] && format("surface %g °C", body["surface_c"]) ].compact
+  end
+
+  def gun
+    set = body["gun"] or return
+    "gun " + [ set["tip_mm"] && format("tip %g mm", set["tip_mm"]), set["bar"] && format("%g bar", set["bar"]),
+               set["passes"] && format("%g passes", set["passes"]) ].compact.join(", ")
   end
 
   def fault_name

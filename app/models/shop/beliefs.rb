@@ -5,16 +5,20 @@ class Shop::Beliefs
   OLDEST = 10.years
   # Hands of longer ago are another pace, and each entry folds these again. An estimate.
   PACE_LASTS = 1.year
-  # @!attribute core    [Hash] "beliefs", "coat_sd" and "pace" of rhexon-shop/1
+  # What a plan is made from, of all that the log holds.
+  OF_PLANS = %w[started tick measured done dry_test].freeze
+  FIELDS = %w[milestone answer exact by person readings drops nth comb_um pot_g].freeze
+  # @!attribute core    [Hash] "beliefs", "coat_sd", "pace" and "transfer" of rhexon-shop/1
   # @!attribute lessons [Array<Rhexon::Planning::Learning::Lesson>] what each coat taught
   # @!attribute paces   [Array<Rhexon::Planning::PaceLearning::Observation>]
-  Learned = Struct.new(:core, :lessons, :paces, keyword_init: true)
-  NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: []).freeze
+  # @!attribute transfers [Array<Rhexon::Planning::Transfer::Observation>]
+  Learned = Struct.new(:core, :lessons, :paces, :transfers, keyword_init: true)
+  NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: [], transfers: []).freeze
   @lock = Mutex.new
 
   class << self
     # @param floor [Hash] rhexon-shop/1, without pieces, log and beliefs
-    # @return [Hash] "beliefs", "coat_sd" and "pace" of rhexon-shop/1
+    # @return [Hash] "beliefs", "coat_sd", "pace" and "transfer" of rhexon-shop/1
     def for(floor) = learned_from(floor).core
 
     # @param floor [Hash] the same
@@ -29,21 +33,18 @@ class Shop::Beliefs
     # @param clock [Rhexon::Zone]
     # @return [Array<Hash>]
     def log(ids, clock)
-      rows = Entry.uncorrected.where(piece_id: ids, kind: %w[started done dry_test], happened_at: OLDEST.ago..)
+      rows = Entry.uncorrected.where(piece_id: ids, kind: OF_PLANS, happened_at: OLDEST.ago..)
         .order(:happened_at, :id)
         .pluck(:kind, :pass_key, :happened_at, :body)
       rows.map do |kind, pass, at, body|
-        {
-          "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60),
-          **body.slice("milestone", "answer", "exact", "person", "readings", "drops")
-        }
+        { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice(*FIELDS) }
       end
     end
 
     private
 
     def teaching
-      Entry.uncorrected.where(kind: "dry_test")
+      Entry.uncorrected.where(kind: %w[dry_test measured])
         .or(Entry.uncorrected.where(kind: "started", happened_at: PACE_LASTS.ago..))
     end
 
@@ -64,9 +65,11 @@ class Shop::Beliefs
       looks = remembered(Rhexon::Planning::Learning.observations(shop, logged))
       lessons, beliefs, sd = Rhexon::Planning::Learning.of(looks)
       paces = Rhexon::Planning::PaceLearning.observations(shop, logged)
+      transfers = Rhexon::Planning::Transfer.observations(shop, logged)
       Learned.new(core: { "beliefs" => beliefs, "coat_sd" => sd,
-                          "pace" => Rhexon::Planning::PaceLearning.taught(paces) },
-                  lessons: lessons, paces: paces)
+                          "pace" => Rhexon::Planning::PaceLearning.taught(paces),
+                          "transfer" => Rhexon::Planning::Transfer.taught(transfers) },
+                  lessons: lessons, paces: paces, transfers: transfers)
     end
 
     # A piece of a closed job may name what the shop no longer has: it teaches nothing, and the others do.
@@ -74,7 +77,7 @@ class Shop::Beliefs
     def shop_of(floor, pieces)
       clock = Shop.current.clock
       Rhexon::Planning::Shop.new(
-        floor.except("beliefs", "coat_sd", "pace", "stock", "previous").merge(
+        floor.except("beliefs", "coat_sd", "pace", "transfer", "stock", "previous").merge(
           "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces.map(&:id), clock)
         )
       )

@@ -36,6 +36,9 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   answers: null,
   drops: null,
   spot_mix: null,
+  ticked: [],
+  measured: {},
+  laid: true,
   waits_until: null,
   ...more,
 })
@@ -69,6 +72,7 @@ export const slab = (more: Partial<Slab> = {}): Slab => ({
   milestone: "recoat_opens",
   grain: "closed",
   look: "clear",
+  proof: null,
   ...more,
 })
 

@@ -34,8 +34,8 @@ const KEYS: [string, string][] = [
 ]
 
 /** A sample board: cells to scale, their readings, the best, and the way from a cell to a schedule. */
-export default function BoardShow(props: BoardPage) {
-  const state = useBoard(props)
+export default function BoardShow(props: BoardPage & { kept_at?: number }) {
+  const state = useBoard(props, props.kept_at)
   const { board, shelf, pieces, lights, measures, trial, pairs, work, error, base } = state
   const [open, setOpen] = useState<"" | "blind" | "side" | "quick">("")
   const [light, setLight] = useLight()

@@ -17,7 +17,7 @@ import { PourGlass } from "@/mix/PourGlass"
 import { PourList } from "@/mix/PourList"
 import { ByVolume, ThisPour } from "@/mix/ThisPour"
 import { Timers } from "@/mix/Timers"
-import { useMix } from "@/mix/useMix"
+import { goOnAt, useMix } from "@/mix/useMix"
 import { useScale } from "@/mix/useScale"
 import { WaysOn } from "@/mix/WaysOn"
 import type { MixPage } from "@/types"
@@ -32,18 +32,21 @@ const MODES = ["zeroed", "running", "volume"] as const
 type Mode = (typeof MODES)[number]
 
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
-export default function MixShow({ pot: first, scale, against }: MixPage) {
+export default function MixShow({ pot: first, scale, against, kept_at }: MixPage & { kept_at?: number }) {
   const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
-  const { pot, trouble, busy, touch, dismiss } = useMix(first)
+  const { pot, last, outside, on, trouble, busy, touch, dismiss } = useMix(first, kept_at)
+  useEffect(() => {
+    if (on) goOnAt(on)
+  }, [on])
   const { reading, zero, hand } = useScale(!pot.closed)
   const [system, setSystem] = useUnits()
   const [mode, setMode] = useState<Mode>(() => MODES.find((mode) => mode === recall("rhexon.scale")) ?? "zeroed")
   const running = mode === "running"
   const [chosen, setChosen] = useState<string | null>(null)
   const [way, setWay] = useState("top_up")
-  const now = useNow(shop.now)
+  const now = useNow(shop.now, kept_at)
   const open = pot.pours.filter((pour) => pour.state !== "done")
-  const current = pot.closed ? null : (open.find((pour) => pour.name === chosen) ?? open[0] ?? null)
+  const current = pot.closed || outside ? null : (open.find((pour) => pour.name === chosen) ?? open[0] ?? null)
   const offset = running ? pot.poured_g : 0
   const live = mode !== "volume" && reading && "grams" in reading ? reading.grams - offset : 0
 
@@ -149,6 +152,11 @@ export default function MixShow({ pot: first, scale, against }: MixPage) {
               onTyped={(typed) => pour({ typed })}
               onZero={() => void zero()}
             />
+          ) : outside ? (
+            <p className="mix-say">
+              {outside} was poured outside its band. What the others need is reckoned by the shop's computer, which does
+              not answer: pour nothing on it until then, or take the pour back.
+            </p>
           ) : (
             <Finished pot={pot} system={system} busy={busy} onFinish={() => void touch("finish")} />
           )}
@@ -168,13 +176,9 @@ export default function MixShow({ pot: first, scale, against }: MixPage) {
         </section>
       </div>
       <footer className="mix-foot">
-        {pot.log.length > 0 && !pot.closed && (
-          <button
-            type="button"
-            className="ui-button"
-            onClick={() => void touch("take_back", { entry: pot.log.at(-1)?.id })}
-          >
-            Take back: {mass(pot.log.at(-1)?.grams ?? 0, system, scale.resolution_g)} of {pot.log.at(-1)?.name}
+        {last && !pot.closed && (
+          <button type="button" className="ui-button" onClick={() => void touch("take_back", last.takesBack)}>
+            Take back: {mass(last.grams, system, scale.resolution_g)} of {last.name}
           </button>
         )}
         {!pot.closed && (

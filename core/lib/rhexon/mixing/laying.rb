@@ -11,10 +11,11 @@ module Rhexon
       # @param method [String]
       # @param gun [String, nil] of core/data/hands.yml, for spray
       # @param narrow [Boolean] chairs, spindles: counts only where sprayed
+      # @param own_transfer [Numeric, nil] the shop's own share of the efficiency that is taken otherwise
       # @param consumption_ml_per_m2 [Numeric, nil] laid on by wiping; takes the place of the film left on
       def self.for_area(area_m2:, method:, wet_um: nil, gun: nil, narrow: false, consumption_ml_per_m2: nil,
-                        left_behind_ml: nil, margin_percent: nil)
-        efficiency = consumption_ml_per_m2 ? 1.0 : efficiency(method, gun, narrow)
+                        left_behind_ml: nil, margin_percent: nil, own_transfer: nil)
+        efficiency = consumption_ml_per_m2 ? 1.0 : [ efficiency(method, gun, narrow) * (own_transfer || 1), 1.0 ].min
         net = consumption_ml_per_m2 ? area_m2 * consumption_ml_per_m2 : area_m2 * wet_um.to_f
         new(net_ml: net, laid_ml: net / efficiency,
             left_behind_ml: (left_behind_ml || hands.left_behind_ml.fetch(method)).to_f,
@@ -34,7 +35,8 @@ module Rhexon
           nil
         end
         for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method,
-                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped)
+                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped,
+                 own_transfer: pass.transfer)
       end
 
       # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.

@@ -4,7 +4,9 @@ module Rhexon
     class Bench
       # A coat that dries: its strip, what it asks next, the film on it.
       Slab = Struct.new(:row, :piece, :strip, :film_um, :opens_at, :closes_at, :state, :milestone, :next_row,
-                        keyword_init: true)
+                        :proof, keyword_init: true)
+      # Milestones that the film's own test proves; the others are felt.
+      PROVED = %w[recoat_opens sand rub_out full_cure].freeze
       LATELY_MIN = 3 * 1440
       # So many slabs are shown, each with what may be started on it.
       STARTABLE = 10
@@ -115,7 +117,16 @@ module Rhexon
         Slab.new(row: row, piece: piece, strip: Strip.for(row.placement, plan), film_um: row.film_um,
                  opens_at: drying&.reached_at, closes_at: closes,
                  state: state(drying, closes,
-                              scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine))
+                              scuffed), milestone: drying&.milestone, next_row: first_of(follower, mine),
+                 proof: proof(row.placement.pass, drying&.milestone))
+      end
+
+      # @return [Hash, nil] "film" and "glass": the question that each test answers
+      def proof(pass, milestone)
+        return unless PROVED.include?(milestone)
+
+        asks = Reference.drying.proof
+        { "film" => asks[pass.product.mechanism], "glass" => (asks["glass"] if pass.film?) }.compact
       end
 
       # An inserted scuff comes before the coat it serves.

@@ -94,6 +94,13 @@ module Rhexon
           .then { |words| words unless words.empty? }
       end
 
+      # @return [Array<Integer>] alike pieces that were ticked, from 1
+      def ticked = logged&.ticks&.keys || []
+
+      # What was measured while it was laid: comb, µm, and pot before and after, g.
+      # @return [Hash]
+      def measured = { comb_um: logged&.comb_um, pot_g: logged&.pot_g }.compact
+
       # @return [Hash, nil] of {SpotMix}
       def spot_mix = SpotMix.new(@plan, @pass).to_h
 
@@ -154,6 +161,8 @@ module Rhexon
       end
 
       private
+
+      def logged = @plan.shop.facts[@pass.key]
 
       # Which of the alike pieces.
       def pieces

@@ -107,16 +107,29 @@ module Rhexon
       end
 
       def fix(pass, fact)
-        finish = fact.done_at || [ @shop.now, fact.started_at + pass.hands_min ].max
-        spent = finish - fact.started_at
+        finish = fact.done_at || [ @shop.now, fact.started_at + hands_left(pass, fact) ].max
+        first, last = laid(pass, fact, finish)
         placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ],
                                   person: fact.person || someone(pass), hands_start: fact.started_at,
-                                  work_start: fact.started_at,
-                                  first_end: fact.started_at +
-                                    (spent /
-                                      pass.count.to_f).ceil, work_end: finish, hands_end: finish, waits: waits(pass),
-                                  because: "log", status: fact.done_at ? "done" : "running", looks: fact.looks)
+                                  work_start: fact.started_at, first_end: first, work_end: last, hands_end: finish,
+                                  waits: waits(pass), because: "log", status: fact.done_at ? "done" : "running",
+                                  looks: fact.looks)
         settle(placement)
+      end
+
+      # Minutes of the whole pass from its start: as reckoned, or as fast as the pieces that are ticked went.
+      def hands_left(pass, fact)
+        return pass.hands_min if fact.ticks.empty?
+
+        (fact.ticks.values.max - fact.started_at) * pass.count / fact.ticks.size + pass.cleanup_min
+      end
+
+      # When the first of the alike pieces was finished, from which its film closes, and the last, from which all open:
+      # as they were ticked, else as if each took the same.
+      def laid(pass, fact, finish)
+        ticks = fact.ticks.values
+        first = ticks.min || fact.started_at + ((finish - fact.started_at) / pass.count.to_f).ceil
+        [ [ first, finish ].min, fact.ticks.size == pass.count ? [ ticks.max, finish ].min : finish ]
       end
 
       # Older entries do not say who; work that is somebody's own, or asks for training, tells.

@@ -30,7 +30,8 @@ module Rhexon
       def self.for_piece(shop, piece, first_index)
         # By the very object: what reads the passes knows their piece and its steps again by identity.
         key = [
-          piece.__id__, first_index, shop.setting, shop.parts_of(piece), shop.answers_of(piece),
+          piece.__id__, first_index, shop.setting, shop.log.parts_of(piece.id),
+          shop.log.answers_of(piece.id), shop.log.measured_of(piece.id),
           *(shop.air_of_the_day if piece.schedule["steps"].any? { |step| step["wipe_off"] })
         ]
         @kept.fetch(key) { new(shop, piece, first_index).passes.freeze }
@@ -115,6 +116,8 @@ module Rhexon
           inserted: !kind.nil?, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
           after_day: after_day(step, coat, turn.faces, range)
         )
+        pass.transfer = @shop.transfer.factor(pass.method, step["gun"]) if pass.method
+        pass.wet_um = LaidFilm.um(@shop.facts[key], pass, @shop.products) || pass.wet_um
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
         pass.hard = hard(pass)
         pass.needs = needs(pass, later)

@@ -14,7 +14,7 @@ module Rhexon
         return [ [ whole, nil ] ] unless work(step).lays?
 
         base = Pass.key(@piece, step, coat, faces)
-        logged = @shop.parts_of(@piece).fetch(base, {})
+        logged = @shop.log.parts_of(@piece.id).fetch(base, {})
         slices = slices(step, faces, whole.to_a)
         return [ [ whole, nil ] ] if logged.empty? && slices.one?
 

@@ -19,12 +19,16 @@ module Rhexon
         looked = logged.select { |placement| placement.looks&.any? && placement.milestones }
         looked
           .flat_map { |placement|
-            placement.looks.group_by(&:first).filter_map { |name, looks|
+            film_looks(placement).group_by(&:first).filter_map { |name, looks|
               observation(drier, shop, placement, name, looks)
             }
           }
           .sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
       end
+
+      # A drop on glass is thicker than the film and soaks in nowhere: that it is dry says nothing of how fast the film was.
+      def self.film_looks(placement) = placement.looks.reject { |_, _, _, _, by| by == "glass" }
+      private_class_method :film_looks
 
       def self.observation(drier, shop, placement, name, looks)
         dry = looks.find { |_, answer, _| answer == "dry" } or return

@@ -41,7 +41,7 @@ module Rhexon
 
       # @return [String, nil] what the look before a round said
       def answer(look, round)
-        @shop.answers_of(@piece)[Pass.key(@piece, look, round, Turns.for(@piece, look).first.faces)]
+        @shop.log.answers_of(@piece.id)[Pass.key(@piece, look, round, Turns.for(@piece, look).first.faces)]
       end
     end
   end

@@ -12,7 +12,7 @@ module Rhexon
       SAFE = 0.9
 
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
-                  :beliefs, :pace, :pieces, :facts, :pins, :previous, :stock, :consumables, :scale_g, :surface
+                  :beliefs, :pace, :transfer, :pieces, :log, :pins, :previous, :stock, :consumables, :scale_g, :surface
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
@@ -33,8 +33,9 @@ module Rhexon
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pace = Pace.new(json["pace"] || [])
+        @transfer = Transfer.new(json["transfer"] || [])
         @pieces = json["pieces"].map { |record| piece(record) }
-        @facts = PassLog.fold(
+        @log = ShopLog.new(
           (json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") }
         )
         @pins = Pin.read(json["pins"] || [], self)
@@ -46,6 +47,9 @@ module Rhexon
         @surface = Colour::Surface.usual(json["surface"] || {})
         @scale_g = json.dig("scale", "resolution_g") || 1
       end
+
+      # @return [Hash{String=>PassLog}] what the log says, by pass key
+      def facts = log.facts
 
       # @return [String] of all that was read
       def digest = @digest ||= Digest::SHA256.hexdigest(JSON.generate(@json))
@@ -106,7 +110,7 @@ module Rhexon
         @setting ||= [
           rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools,
           people.map { |person| [ person.id, person.skills, person.calendar.longest ] },
-          products.each_value.map(&:object_id), @json["pace"]
+          products.each_value.map(&:object_id), @json["pace"], @json["transfer"]
         ].then { |window| [ window.hash, window ].freeze }
       end
 
@@ -120,12 +124,6 @@ module Rhexon
 
       # @return [Array<Person>] who may do work that asks for a skill, on a piece that may be somebody's own
       def hands_for(skill, by = nil) = people.select { |person| person.can?(skill) && (by.nil? || person.id == by) }
-
-      # Parts of alike pieces that the log knows: their own pieces, or (from before keys named them) only their number.
-      # @return [Hash{String=>Hash{String=>Range, nil}}] by key of the whole pass: name of the part => pieces
-      def parts_of(piece)
-        (@parts ||= facts.each_key.each_with_object({}) { |key, parts| part_of(key, parts) }).fetch(piece.id, {})
-      end
 
       # What there is to rub with: papers that wear by their grit, and whatever is rubbed with by name; all papers where
       # the shop lists none.
@@ -144,19 +142,18 @@ module Rhexon
         piece.house["pads"] == "synthetic" ? abrasives.reject { |one| one.is == "wool" } : abrasives
       end
 
-      # What looks at a piece were answered.
-      # @return [Hash{String=>String}] by pass key: yes or again
-      def answers_of(piece)
-        (@answers ||= facts.select { |_, fact| fact.answer }.transform_values(&:answer)
-          .group_by { |key, _| key[%r{\A[^/]+}] }.transform_values(&:to_h)).fetch(piece.id, {})
-      end
-
       # When anybody is there.
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+, joined
       def open_between(from, to) = Calendar.joined(people.flat_map { |person| person.calendar.between(from, to) })
 
       # Short, since it holds all records.
       def inspect = "#<#{self.class} #{digest.first(12)}>"
+
+      # @return [Integer, nil] minute
+      # @raise [InvalidInput] when it is years away: tables of air and hours reach as far as what is asked of them
+      def near(text, where)
+        text && Zone.minute(text, where: where).tap { |minute| Zone.near!(minute, now, where) }
+      end
 
       def horizon = now + Reference.hands.horizon_days * 1440
 
@@ -171,16 +168,6 @@ module Rhexon
       end
 
       private
-
-      def part_of(key, parts)
-        match = PART.match(key) or return
-        (parts[match[:piece]] ||= {}).then do |mine|
-          mine[match[:base]] ||= {}
-        end[match[:part]] = match[:from] && (match[:from].to_i - 1..match[:till].to_i - 1)
-      end
-
-      PART = %r{\A(?<base>(?<piece>[^/]+)/[^/]+/\d+/[^/]+)/(?<part>pieces(?<from>\d+)-(?<till>\d+)|part\d+)(?:/|\z)}
-      private_constant :PART
 
       def read_people(records)
         gone, here = records.partition { |record| record["away"] }
@@ -214,73 +201,7 @@ module Rhexon
                                where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
-      def piece(record)
-        most = Reference.hands.most_faces
-        Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
-                             where: "faces", accepted: "up to #{most}; write it as several pieces")
-        faces = Work::Told.faces(record, @json["log"] || [])
-        document = Schedule::Document.check!(
-          record["schedule"].empty? ? Schedule::Document.empty : record["schedule"], fillers: fillers
-        )
-        document = Faults::Log.mended(document, record["id"], @json["log"] || [], products)
-        Schedule::Document.check_names!(document, faces: faces.keys, products: products, rooms: rooms.keys,
-                                                  tools: tools.map { |tool| tool["id"] },
-                                                  people: people.map(&:id) + away)
-        refuse_stranger(record)
-        refuse_unknown_coat(record)
-        Piece.same(Piece
-          .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,
-               release: near(record["release"], "release"), due: near(record["due"], "due"),
-               job: record["job"] || record["id"], by: record["by"],
-               ready_at: record["ready_at"] ||
-                 "handle", use: record["use"], arris: record["arris"], house: house_of(document),
-               named_wood: record["wood"], wood_like: kind_of_wood(record), wood_facts: record["wood_facts"] ||
-                      {}, place_air: record["place_air"],
-               sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] ||
-                      {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
-      rescue InvalidInput => refusal
-        raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
-      end
-
-      def kind_of_wood(record)
-        like = record["wood_like"] or return
-        Rhexon.refuse_unless(
-          Colour::Wood.species.include?(like), "The nearest kind of wood is one that has colour figures",
-          where: "wood_like", accepted: Colour::Wood.species.join(", ")
-        )
-        like
-      end
-
-      # The shop's ways, and what the schedule says otherwise; checks are judged otherwise one by one.
-      def house_of(document)
-        own = document["house"] or return house
-        house.merge(own, "checks" => house["checks"].merge(own["checks"] || {}))
-      end
-
-      def fillers = products.each_value.select(&:filler?).map(&:id)
-
-      # @return [Integer, nil] minute
-      # @raise [InvalidInput] when it is years away: tables of air and hours reach as far as what is asked of them
-      def near(text, where)
-        text && Zone.minute(text, where: where).tap { |minute| Zone.near!(minute, now, where) }
-      end
-
-      # What is said to be on a face is on the shelf's list.
-      def refuse_unknown_coat(record)
-        record["faces"].each do |face|
-          named = face.dig("found", "product") or next
-          Rhexon.refuse_unless(products[named]&.film?, "#{face["id"]} has a coat that is not known: #{named}",
-                               where: "faces", accepted: "a product that leaves a film, or none")
-        end
-      end
-
-      # A piece's own hands are in the shop.
-      def refuse_stranger(record)
-        Rhexon.refuse_unless(
-          record["by"].nil? || away.include?(record["by"]) || people.any? { |person| person.id == record["by"] },
-          "#{record["by"]} is not among the people", where: "by", accepted: people.map(&:id).join(", ")
-        )
-      end
+      def piece(record) = PieceReader.new(self, @json["log"] || []).read(record)
     end
   end
 end

@@ -1,0 +1,1 @@
+export { begin } from "@/worker/begin"

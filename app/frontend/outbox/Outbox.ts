@@ -1,0 +1,171 @@
+import type { Mutation, QueryClient } from "@tanstack/react-query"
+import { clientId, Refused, send } from "@/lib/api"
+import { isLater } from "@/lib/requests"
+import type { Doing, Kept } from "./kept"
+import { allKept, forget, keep, keepAnswer } from "./shelf"
+
+/** The key of every touch that is on its way, waits or was refused. */
+export const TOUCH = ["touch"]
+/** The key of what a place shows, as the last answer has it. */
+export const placeKey = (place: string): string[] => ["place", place]
+
+const LONGEST_WAIT_MS = 5_000
+/** A touch that the server has not answered by then is called unsent. */
+export const SLOW_MS = 3_000
+
+type Sending = Mutation<unknown, Error, Kept>
+/** What has become of a touch: the server's answer, or its refusal. */
+export type Outcome = { answer: unknown } | { refused: Refused }
+
+/**
+ * What was touched on this device, on its way to the server: each touch is kept on the device first, then sent, one
+ * after another in the order they were made. A touch leaves the device only when the server has it or when the person
+ * takes it back. Without an answer, or from a server in trouble, it goes out again later; a refusal is kept beside it
+ * and the next one goes on.
+ */
+export class Outbox {
+  private readonly restored: Promise<void>
+  private last = 0
+
+  constructor(private readonly client: QueryClient) {
+    this.restored = this.restore()
+  }
+
+  /** @returns what became of it, whenever that is */
+  async add(doing: Doing, id = clientId()): Promise<Outcome> {
+    this.last = Math.max(this.last + 1, Date.now())
+    const touch = { ...doing, client_id: id, order: this.last, body: { ...doing.body, client_id: id } }
+    await this.restored
+    const sending = this.build(touch)
+    await keep(touch)
+    return this.run(sending, touch)
+  }
+
+  /**
+   * For a form that waits for its answer.
+   * @returns "sent", "kept" where no answer comes for now, or why the server refused it: the form has it then, and the
+   *   device keeps it no longer
+   */
+  async hand(doing: Doing): Promise<"sent" | "kept" | Refused> {
+    const id = clientId()
+    const outcome = this.add(doing, id)
+    const first = await Promise.race([outcome, this.waits(id)])
+    if (first === "kept") return "kept"
+    if ("answer" in first) return "sent"
+    this.letGo(id)
+    return first.refused
+  }
+
+  again(id: string): void {
+    const before = this.find(id)
+    const touch = before?.state.variables
+    if (!before || !touch) return
+    this.cache.remove(before)
+    const { refused, ...whole } = touch
+    void keep(whole).then(() => this.run(this.build(whole), whole))
+  }
+
+  /** Lets go of a touch that was refused. */
+  letGo(id: string): void {
+    const sending = this.find(id)
+    if (sending) this.cache.remove(sending)
+    void forget(id)
+  }
+
+  /** Answers once it is clear that a touch has to wait: it is slow, or a try of it had no answer. */
+  private waits(id: string): Promise<"kept"> {
+    return new Promise((resolve) => {
+      const kept = () => {
+        clearTimeout(timer)
+        stop()
+        resolve("kept")
+      }
+      const timer = setTimeout(kept, SLOW_MS)
+      const stop = this.cache.subscribe(() => {
+        const state = this.find(id)?.state
+        if (state?.status === "success" || state?.status === "error") {
+          clearTimeout(timer)
+          stop()
+        } else if ((state?.failureCount ?? 0) > 0) kept()
+      })
+    })
+  }
+
+  private get cache() {
+    return this.client.getMutationCache()
+  }
+
+  private find(id: string): Sending | undefined {
+    return this.cache
+      .findAll({ mutationKey: TOUCH })
+      .map((each) => each as unknown as Sending)
+      .find(({ state }) => state.variables?.client_id === id)
+  }
+
+  private build(touch: Kept): Sending {
+    const refused = touch.refused
+    return this.cache.build<unknown, Error, Kept, unknown>(
+      this.client,
+      {
+        mutationKey: TOUCH,
+        scope: { id: "touches" },
+        networkMode: "always",
+        gcTime: Number.POSITIVE_INFINITY,
+        retry: (_tries, error) => !(error instanceof Refused) || isLater(error),
+        retryDelay: (tries) => Math.min(1000 * 2 ** tries, LONGEST_WAIT_MS),
+        mutationFn: (unsent: Kept) => this.deliver(unsent),
+        onError: (error, unsent) => keep({ ...unsent, refused: error.message }),
+      },
+      {
+        context: undefined,
+        data: undefined,
+        error: refused ? new Refused(422, { sentence: refused, where: "" }, null) : null,
+        failureCount: 0,
+        failureReason: null,
+        isPaused: false,
+        status: refused ? "error" : "pending",
+        submittedAt: touch.order,
+        variables: touch,
+      },
+    )
+  }
+
+  private async run(sending: Sending, touch: Kept): Promise<Outcome> {
+    try {
+      const answer = await sending.execute(touch)
+      this.cache.remove(sending)
+      return { answer }
+    } catch (error) {
+      // It stands beside its touch, where the page shows it.
+      return { refused: error as Refused }
+    }
+  }
+
+  private async deliver({ client_id, path, place, body }: Kept): Promise<unknown> {
+    if (this.voids(body.corrects_touch)) return forget(client_id)
+    const answer = await send("POST", path, body)
+    await forget(client_id)
+    await this.client.cancelQueries({ queryKey: placeKey(place) })
+    this.client.setQueryData(placeKey(place), answer)
+    void keepAnswer(place, { answer, at: Date.now() })
+    return answer
+  }
+
+  /** What takes back a touch that was refused meanwhile takes both away, for the server knows neither. */
+  private voids(id: unknown): boolean {
+    const target = typeof id === "string" ? this.find(id) : undefined
+    if (target?.state.status !== "error") return false
+    this.letGo(String(id))
+    return true
+  }
+
+  /** Takes up what an earlier visit left on the device. */
+  private async restore(): Promise<void> {
+    for (const touch of await allKept()) {
+      this.last = Math.max(this.last, touch.order)
+      if (this.find(touch.client_id)) continue
+      const sending = this.build(touch)
+      if (!touch.refused) void this.run(sending, touch)
+    }
+  }
+}
