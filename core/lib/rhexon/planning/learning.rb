@@ -26,7 +26,7 @@ module Rhexon
           .sort_by { |observation| [ observation.at, observation.product, observation.phase ] }
       end
 
-      # A drop on glass is thicker than the film and soaks in nowhere: that it is dry says nothing of how fast the film was.
+      # A drop on glass is thicker than the film and soaks in nowhere: it says nothing of how fast the film was.
       def self.film_looks(placement) = placement.looks.reject { |_, _, _, _, by| by == "glass" }
       private_class_method :film_looks
 

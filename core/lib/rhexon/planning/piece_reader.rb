@@ -17,6 +17,18 @@ module Rhexon
         Rhexon.refuse_unless(record["faces"].size <= most, "A piece of #{record["faces"].size} faces is too many",
                              where: "faces", accepted: "up to #{most}; write it as several pieces")
         faces = Work::Told.faces(record, @log)
+        document = document_of(record, faces)
+        refuse_stranger(record)
+        refuse_unknown_coat(record)
+        Piece.same(Piece.new(**lasting(record), **wood(record), faces: faces, schedule: document,
+                                                house: house_of(document)).freeze)
+      rescue InvalidInput => refusal
+        raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
+      end
+
+      private
+
+      def document_of(record, faces)
         document = Schedule::Document.check!(
           record["schedule"].empty? ? Schedule::Document.empty : record["schedule"], fillers: fillers
         )
@@ -24,23 +36,21 @@ module Rhexon
         Schedule::Document.check_names!(document, faces: faces.keys, products: @shop.products, rooms: @shop.rooms.keys,
                                                   tools: @shop.tools.map { |tool| tool["id"] },
                                                   people: @shop.people.map(&:id) + @shop.away)
-        refuse_stranger(record)
-        refuse_unknown_coat(record)
-        Piece.same(Piece
-          .new(id: record["id"], count: record["count"] || 1, faces: faces, schedule: document,
-               release: @shop.near(record["release"], "release"), due: @shop.near(record["due"], "due"),
-               job: record["job"] || record["id"], by: record["by"],
-               ready_at: record["ready_at"] ||
-                 "handle", use: record["use"], arris: record["arris"], house: house_of(document),
-               named_wood: record["wood"], wood_like: kind_of_wood(record), wood_facts: record["wood_facts"] ||
-                      {}, place_air: record["place_air"],
-               sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] ||
-                      {}, boards: record["boards"], look_approved: record["look_approved"] || false).freeze)
-      rescue InvalidInput => refusal
-        raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
+        document
       end
 
-      private
+      def lasting(record)
+        { id: record["id"], count: record["count"] || 1, release: @shop.near(record["release"], "release"),
+          due: @shop.near(record["due"], "due"), job: record["job"] || record["id"], by: record["by"],
+          ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"],
+          sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] || {},
+          boards: record["boards"], look_approved: record["look_approved"] || false }
+      end
+
+      def wood(record)
+        { named_wood: record["wood"], wood_like: kind_of_wood(record), wood_facts: record["wood_facts"] || {},
+          place_air: record["place_air"] }
+      end
 
       def kind_of_wood(record)
         like = record["wood_like"] or return
