@@ -21,7 +21,7 @@ module Rhexon
         refuse_stranger(record)
         refuse_unknown_coat(record)
         Piece.same(Piece.new(**lasting(record), **wood(record), faces: faces, schedule: document,
-                                                house: house_of(document)).freeze)
+                                                                house: house_of(document)).freeze)
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "pieces/#{record["id"]}/#{refusal.where}")
       end
