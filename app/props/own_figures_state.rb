@@ -5,13 +5,16 @@ class OwnFiguresState
   NAMES = { "early" => %w[touch recoat_opens sand], "hard" => %w[handle rub_out full_cure] }.freeze
   # Drops of so many coats are told.
   MOST_DROPS = 12
-  private_constant :LOW, :HIGH, :NAMES, :MOST_DROPS
+  # How a share reads: what of the pot lands, and µm that are rubbed off.
+  SHARES = { "transfer" => ->(own) { "#{(own * 100).round} % of the pot" },
+             "abrasion" => ->(own) { format("%.1f µm", own) } }.freeze
+  private_constant :LOW, :HIGH, :NAMES, :MOST_DROPS, :SHARES
 
   # @return [Hash] OwnFiguresPage
   def to_h
     OwnFiguresPageSerializer.new(
       { drying: drying, noise: noise, plan_on: Shop.current.house["plan_on"].to_s.presence || plan_on_usual,
-        pace: pace, rounds: rounds, drops: drops, zone: Shop.current.zone }
+        pace: pace, shares: shares, rounds: rounds, drops: drops, zone: Shop.current.zone }
     ).to_h
   end
 
@@ -77,10 +80,36 @@ class OwnFiguresState
     }.sort_by { |one| [ -one[:times], one[:work] ] }
   end
 
-  def paced(record)
-    belief = Rhexon::Drying::Belief.new(record["m"], record["s"], record["times"])
-    { person: record["person"], times: belief.coats, factor: belief.factor.round(2),
-      low: Math.exp(belief.m - 1.2816 * belief.s).round(2), high: Math.exp(belief.m + 1.2816 * belief.s).round(2) }
+  def paced(record) = { person: record["person"], times: record["times"], **within(record) }
+
+  # The factor, and where it lies eight times of ten.
+  def within(record)
+    low, factor, high = [ LOW, 0.5, HIGH ].map do |part|
+      Math.exp(record["m"] + Rhexon::Statistics::Normal.quantile(part) * record["s"]).round(2)
+    end
+    { factor: factor, low: low, high: high }
+  end
+
+  # What lands of the pot, and what is rubbed off a film, beside what is taken otherwise.
+  def shares
+    seen = learned.shares.transform_values { |observed| observed.group_by(&:way) }
+    SHARES.map { |what, own|
+      { what: what, ways: (learned.core[what] || []).sort_by { |record| [ -record["times"], record["way"] ] }
+        .map { |record| share(record, own.(median(seen[what].fetch(record["way"]).map(&:own)))) } }
+    }.reject { |one| one[:ways].empty? }
+  end
+
+  def share(record, own)
+    times = record["times"]
+    { way: way_words(record["way"]), own: own, times: times, **within(record).slice(:factor, :low, :high),
+      counts: times >= Rhexon::Planning::OwnShare::LEAST_TIMES }
+  end
+
+  # "sprayed, conventional", "level between coats"
+  def way_words(way)
+    first, second = way.split("/")
+    [ Rhexon::Materials::Methods::DONE[first] || Rhexon::Schedule::Words.kind(first), second&.tr("_", " ") ].compact
+      .join(", ")
   end
 
   def work_words(work)

@@ -5,6 +5,8 @@ class OwnFiguresPageSerializer < ApplicationSerializer
          pace: "Array<{ work: string; times: number; factor: number; low: number; high: number; m2_min: number; " \
                "counts: boolean; people: Array<{ person: string; times: number; factor: number; low: number; " \
                "high: number }> }>",
+         shares: "Array<{ what: string; ways: Array<{ way: string; times: number; factor: number; low: number; " \
+                 "high: number; own: string; counts: boolean }> }>",
          rounds: "Array<{ words: string; loops: number; mean: number; most: number }>",
          drops: "Array<{ piece: string; drops: number[] }>", zone: :string
 end

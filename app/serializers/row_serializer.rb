@@ -9,6 +9,9 @@ class RowSerializer < ApplicationSerializer
          film_um: [ :number, NULLABLE ], change_um: [ :number, NULLABLE ], laid_on_ml: [ :number, NULLABLE ],
          pattern: [ :string, NULLABLE ], sheen_gu: [ :number, NULLABLE ], leaves: "string[]",
          pores: [ "[number, number]", NULLABLE ]
+  # Factors of the shop's own figures on what is taken otherwise.
+  typelize own: "{ hands?: number; lands?: number; rubs?: number }"
+  attribute(:own) { |row| row.own }
   typelize cautions: "string[]"
   attribute(:cautions) { |row| row.cautions.map(&:text) }
   attribute(:words) { |row| row.label }

@@ -50,6 +50,32 @@ class OwnFiguresTest < RequestTest
     assert_not_equal reckoned, own
   end
 
+  # 100 µm by the comb of 1 g/ml on 1 m² are 100 g; 200 g left the pot: half of it landed, where 0.7 is taken of a turbine.
+  # ln(0.5/0.7) = -0.3365, believed from three coats with s 0.35 and 0.25: m = -0.3365 · 48 / (8.163 + 48) = -0.2876.
+  test "what lands is told by comb and pot, and from three coats on plans mix by it and say so" do
+    Product.find_by!(code: "w20").update!(figures: { "density_g_per_ml" => 1.0 })
+    before = planned_ml
+    3.times do |index|
+      piece = make_piece(name: "Door #{index}", steps: [ coat("s1") ])
+      at = (index + 3).days.ago
+      log(piece, "s1/1/top", "started", at)
+      log(piece, "s1/1/top", "measured", at + 20.minutes, { "comb_um" => [ 100 ], "pot_g" => [ 900, 700 ] })
+      log(piece, "s1/1/top", "done", at + 30.minutes)
+    end
+    way = figures["shares"].find { |one| one["what"] == "transfer" }["ways"].sole
+    assert_equal [ "sprayed, turbine", 3, "50 % of the pot", true ], way.values_at("way", "times", "own", "counts")
+    assert_in_delta Math.exp(-0.2876), way["factor"], 0.01
+    assert_in_delta before / Math.exp(-0.2876), planned_ml, 1
+    get "/pieces/#{@piece.id}/schedule"
+    coat = props["sheet"]["rows"].find { |row| row["key"].end_with?("s2/2/top") }
+    assert_in_delta way["factor"], coat["own"]["lands"], 0.01
+  end
+
+  def planned_ml
+    get "/pieces/#{@piece.id}/schedule"
+    props["sheet"]["rows"].find { |row| row["key"].end_with?("s2/2/top") }["laid_on_ml"]
+  end
+
   test "what was taught can be forgotten and remembered again, and plans follow" do
     before = w20["factor"]
     send_json("/record/figures", { product: "w20", phase: "early" })

@@ -128,8 +128,8 @@ export function Measured({ row, quiet = false, onTouch }: Props) {
 /** The teeth of a comb around what was to be laid on. */
 function teeth(wet: number): number[] {
   const step = wet <= 40 ? 5 : wet <= 120 ? 10 : 25
-  const first = Math.max(step, Math.round((wet - 4 * step) / step) * step)
-  return Array.from({ length: 9 }, (_, index) => first + index * step)
+  const first = Math.max(step, Math.round((wet - 3 * step) / step) * step)
+  return Array.from({ length: 8 }, (_, index) => first + index * step)
 }
 
 const mean = (read: number[]) => read.reduce((sum, um) => sum + um, 0) / read.length

@@ -6,7 +6,7 @@ import { Switch } from "@/components/Switch"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { Dried } from "@/record/Dried"
-import { PaceRows } from "@/record/PaceRows"
+import { PaceRows, ShareRows } from "@/record/PaceRows"
 import { RecordHead } from "@/record/RecordHead"
 import type { OwnFiguresPage } from "@/types"
 
@@ -17,10 +17,15 @@ const PLAN_ON: [string, string][] = [
   ["90", "nine of ten"],
 ]
 
+const SHARES: Record<string, string> = {
+  transfer: "What lands on the work, by comb and pot",
+  abrasion: "What hands rub off, by the film gauge",
+}
+
 /** What the shop's own log has taught, drawn beside the sheets; all of it is what plans reckon with. */
 export default function OwnFigures(first: OwnFiguresPage) {
   const [state, setState] = useState(first)
-  const { drying, noise, pace, rounds, drops, zone } = state
+  const { drying, noise, pace, shares, rounds, drops, zone } = state
   const { send, busy, error } = useSend()
   const forget = (product: string, phase: string, again: boolean) =>
     void send(() => request<OwnFiguresPage>(again ? "DELETE" : "POST", FIGURES, { product, phase }), setState)
@@ -75,6 +80,12 @@ export default function OwnFigures(first: OwnFiguresPage) {
             <h2 className="text-head">How long hands take here, of what is reckoned</h2>
             <PaceRows pace={pace} />
           </section>
+          {shares.map(({ what, ways }) => (
+            <section key={what} aria-label={SHARES[what]} className="ruled pt-2">
+              <h2 className="text-head">{SHARES[what]}</h2>
+              <ShareRows ways={ways} />
+            </section>
+          ))}
           {rounds.length > 0 && (
             <section aria-label="Rounds" className="ruled pt-2">
               <h2 className="text-head">Rounds until it looked right</h2>

@@ -38,6 +38,32 @@ export function PaceRows({ pace }: { pace: Pace[] }) {
   )
 }
 
+type Shares = OwnFiguresPage["shares"][number]["ways"]
+
+/** A figure of the shop's own beside the one that is taken otherwise, by the way the work is done. */
+export function ShareRows({ ways }: { ways: Shares }) {
+  return (
+    <table className="own-pace">
+      <tbody>
+        {ways.map((one) => (
+          <tr key={one.way}>
+            <th scope="row">
+              {one.way}
+              <span className="text-second text-fine block">
+                {one.own}, {one.times === 1 ? "once" : `${one.times} times`}
+                {!one.counts && ", too few for plans yet"}
+              </span>
+            </th>
+            <td>
+              <Bar spread={one} words="of what is taken otherwise" />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
 const FT2_PER_M2 = 10.7639
 
 const perArea = (minutes: number, feet: boolean) =>

@@ -8,17 +8,20 @@ class Shop::Beliefs
   # What a plan is made from, of all that the log holds.
   OF_PLANS = %w[started tick measured done dry_test].freeze
   FIELDS = %w[milestone answer exact by person readings drops nth comb_um pot_g].freeze
-  # @!attribute core    [Hash] "beliefs", "coat_sd", "pace" and "transfer" of rhexon-shop/1
+  # What a log teaches, by its names in rhexon-shop/1.
+  TAUGHT = %w[beliefs coat_sd pace transfer abrasion].freeze
+  # @!attribute core    [Hash] TAUGHT
   # @!attribute lessons [Array<Rhexon::Planning::Learning::Lesson>] what each coat taught
   # @!attribute paces   [Array<Rhexon::Planning::PaceLearning::Observation>]
-  # @!attribute transfers [Array<Rhexon::Planning::Transfer::Observation>]
-  Learned = Struct.new(:core, :lessons, :paces, :transfers, keyword_init: true)
-  NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: [], transfers: []).freeze
+  # @!attribute shares  [Hash{String=>Array<Rhexon::Planning::OwnShare::Observation>}] of "transfer" and "abrasion"
+  Learned = Struct.new(:core, :lessons, :paces, :shares, keyword_init: true)
+  NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: [],
+                        shares: { "transfer" => [], "abrasion" => [] }.freeze).freeze
   @lock = Mutex.new
 
   class << self
     # @param floor [Hash] rhexon-shop/1, without pieces, log and beliefs
-    # @return [Hash] "beliefs", "coat_sd", "pace" and "transfer" of rhexon-shop/1
+    # @return [Hash] TAUGHT
     def for(floor) = learned_from(floor).core
 
     # @param floor [Hash] the same
@@ -65,11 +68,12 @@ class Shop::Beliefs
       looks = remembered(Rhexon::Planning::Learning.observations(shop, logged))
       lessons, beliefs, sd = Rhexon::Planning::Learning.of(looks)
       paces = Rhexon::Planning::PaceLearning.observations(shop, logged)
-      transfers = Rhexon::Planning::Transfer.observations(shop, logged)
+      shares = { "transfer" => Rhexon::Planning::Transfer.observations(shop, logged),
+                 "abrasion" => Rhexon::Planning::RubbedOff.observations(shop, logged) }
       Learned.new(core: { "beliefs" => beliefs, "coat_sd" => sd,
                           "pace" => Rhexon::Planning::PaceLearning.taught(paces),
-                          "transfer" => Rhexon::Planning::Transfer.taught(transfers) },
-                  lessons: lessons, paces: paces, transfers: transfers)
+                          **shares.transform_values { |seen| Rhexon::Planning::OwnShare.taught(seen) } },
+                  lessons: lessons, paces: paces, shares: shares)
     end
 
     # A piece of a closed job may name what the shop no longer has: it teaches nothing, and the others do.
@@ -77,7 +81,7 @@ class Shop::Beliefs
     def shop_of(floor, pieces)
       clock = Shop.current.clock
       Rhexon::Planning::Shop.new(
-        floor.except("beliefs", "coat_sd", "pace", "transfer", "stock", "previous").merge(
+        floor.except(*TAUGHT, "stock", "previous").merge(
           "pieces" => pieces.map { |piece| piece.to_core(clock) }, "log" => log(pieces.map(&:id), clock)
         )
       )

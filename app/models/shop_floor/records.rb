@@ -65,7 +65,7 @@ class ShopFloor::Records
 
   # What the log teaches of drying.
   # @param now [Time]
-  # @return [Hash] "beliefs", "coat_sd", "pace" and "transfer" of rhexon-shop/1
+  # @return [Hash] Shop::Beliefs::TAUGHT
   def beliefs(now) = @beliefs ||= Shop::Beliefs.for(setting(now))
 
   private

@@ -84,10 +84,10 @@ class BenchLogTest < CoreTest
     shop = varnished(*log).shop
     found = Rhexon::Planning::Transfer.observations(shop)
     assert_equal [ "brush" ], found.map(&:way)
-    assert_in_delta 0.7125, found.first.landed, 1e-9
+    assert_in_delta 0.7125, found.first.own, 1e-9
     assert_in_delta Math.log(0.75), found.first.x, 1e-9
     # m = ln 0.75 · 16 / (8.163 + 16)
-    assert_in_delta(-0.1905, Rhexon::Planning::Transfer.taught(found).first["m"], 1e-3)
+    assert_in_delta(-0.1905, Rhexon::Planning::OwnShare.taught(found).first["m"], 1e-3)
   end
 
   # 50 µm on 1 m² are 50 ml; 0.95 landed: 52.6 ml, and of three quarters of that 70.2 ml.
@@ -106,6 +106,37 @@ class BenchLogTest < CoreTest
     generous = [ { "way" => "brush", "m" => 0.5, "s" => 0.1, "times" => 9 } ]
     pass = placement(varnished(transfer: generous), "s1/1").pass
     assert_in_delta 1.0, Rhexon::Mixing::Laying.of_pass(pass).transfer_efficiency, 1e-12
+  end
+
+  # 100 µm by the gauge, and 88 after levelling with P320: the gauge says 12 where the sheet takes so many.
+  def test_two_readings_of_the_gauge_say_what_was_rubbed_off
+    gauge = ->(id) { step(id, "measure", way: "film") }
+    steps = [ coat("s1", product: "varnish", method: "brush", wet_um: 100, coats: 3), gauge.("s2"),
+              step("s3", "level", grits: %w[P320], aim: "between"), gauge.("s4") ]
+    log = [ *1..3 ].flat_map { |number| [ said("done", "0#{number}:00", pass: "top/s1/#{number}/show") ] } +
+      [ said("done", "09:00", pass: "top/s2/1/show", readings: [ 98, 102 ]),
+        said("started", "09:10", pass: "top/s3/1/show"), said("done", "09:30", pass: "top/s3/1/show"),
+        said("done", "09:40", pass: "top/s4/1/show", readings: [ 88 ]) ]
+    made = plan(piece(document(*steps)), log: log, now: "#{DAY}16:00+01:00")
+    found = Rhexon::Planning::RubbedOff.observations(made.shop)
+    assert_equal [ [ "level/between", 12.0 ] ], found.map { |one| [ one.way, one.own ] }
+    taken = made.film("top", "show").at("top/s3/1/show").removed_um
+    assert_in_delta Math.log(12 / taken), found.first.x, 1e-9
+    own = [ { "way" => "level/between", "m" => Math.log(12 / taken), "s" => 0.1, "times" => 3 } ]
+    again = plan(piece(document(*steps)), log: log, now: "#{DAY}16:00+01:00", abrasion: own)
+    assert_in_delta 12, again.film("top", "show").at("top/s3/1/show").removed_um, 1e-9
+    assert_in_delta found.first.x, Rhexon::Planning::RubbedOff.observations(again.shop).first.x, 1e-9, "not twice"
+  end
+
+  def test_other_work_between_two_gauges_says_nothing_of_one
+    gauge = ->(id) { step(id, "measure", way: "film") }
+    steps = [ coat("s1", product: "varnish", method: "brush", wet_um: 100), gauge.("s2"),
+              step("s3", "level", grits: %w[P320], aim: "between"), coat("s4", product: "varnish", method: "brush"), gauge.("s5") ]
+    log = %w[s1 s2 s3 s4 s5].each_with_index.map do |id, index|
+      said("done", "0#{index + 1}:00", pass: "top/#{id}/1/show", **({ readings: [ 90 - index ] } if %w[s2 s5].include?(id)).to_h)
+    end
+    made = plan(piece(document(*steps)), log: log, now: "#{DAY}16:00+01:00")
+    assert_empty Rhexon::Planning::RubbedOff.observations(made.shop)
   end
 
   # Forty coats whose gun lands 0.8 of what is taken, read to 0.1 by comb and scale: within five of a hundred.

@@ -104,10 +104,16 @@ export function Detail(props: DetailProps) {
   )
 }
 
+/** Where the shop's own figures are reckoned with, by how much they differ. */
+function ownSays({ hands, lands, rubs }: Row["own"]): string | null {
+  const own = [hands && `hands × ${hands}`, lands && `lands × ${lands}`, rubs && `rubs off × ${rubs}`].filter(Boolean)
+  return own.length > 0 ? `the shop's own: ${own.join(", ")}` : null
+}
+
 function says(row: Row, step: Step, item: ShelfItem | undefined, zone: string): string {
   const what = row.inserted
     ? ["inserted by the plan", when(row.work_start, zone)]
     : [item?.name, step.method && item ? METHODS[step.method] : null, row.pattern]
   const hands = row.hands_min > 0 ? `${duration(row.hands_min)} hands` : null
-  return [...what, hands].filter(Boolean).join(", ")
+  return [...what, hands, ownSays(row.own)].filter(Boolean).join(", ")
 }

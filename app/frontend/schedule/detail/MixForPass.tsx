@@ -42,8 +42,10 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, near, pendin
         </h3>
         <p className="text-second text-fine">
           {volume(mix.laid_ml, system)} laid on
-          {mix.wiped ? ", most wiped off again" : `, ${mix.transfer_percent} % of it lands`}; {mix.left_behind_ml} ml
-          stay in gun and cup; {mix.margin_percent} % more to be sure
+          {mix.wiped
+            ? ", most wiped off again"
+            : `, ${mix.transfer_percent} % of it lands${row.own.lands ? " by the shop's own log" : ""}`}
+          ; {mix.left_behind_ml} ml stay in gun and cup; {mix.margin_percent} % more to be sure
         </p>
         <svg viewBox="0 0 400 20" preserveAspectRatio="none" className="mix-bar" aria-hidden="true">
           {mix.pours.map((pour, index) => {

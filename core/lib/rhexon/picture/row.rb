@@ -101,6 +101,15 @@ module Rhexon
       # @return [Hash]
       def measured = { comb_um: logged&.comb_um, pot_g: logged&.pot_g }.compact
 
+      # Figures of the shop's own that it is reckoned with: factors on what is taken otherwise.
+      # @return [Hash{Symbol=>Float}] hands, lands, rubs
+      def own
+        hands = @plan.shop.pace.factor(@pass.kind, @pass.method)
+        { hands: (hands unless hands == 1.0), lands: (@pass.transfer if laying && !laying.wiped),
+          rubs: (@pass.rubs if @pass.abrasion? && @pass.step["removes_um"].nil?) }.compact
+          .transform_values { |factor| factor.round(2) }
+      end
+
       # @return [Hash, nil] of {SpotMix}
       def spot_mix = SpotMix.new(@plan, @pass).to_h
 

@@ -116,7 +116,8 @@ module Rhexon
           inserted: !kind.nil?, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
           after_day: after_day(step, coat, turn.faces, range)
         )
-        pass.transfer = @shop.transfer.factor(pass.method, step["gun"]) if pass.method
+        pass.transfer = @shop.transfer.factor(Transfer.way(pass.method, step["gun"]))
+        pass.rubs = @shop.abrasion.factor(RubbedOff.way(pass))
         pass.wet_um = LaidFilm.um(@shop.facts[key], pass, @shop.products) || pass.wet_um
         pass.solids_percent = Mixing::ProductMix.solids_percent(pass.product, @shop.products, step) if pass.film?
         pass.hard = hard(pass)

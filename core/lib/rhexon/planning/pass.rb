@@ -18,12 +18,13 @@ module Rhexon
     # @!attribute tools  [Array<String>] one of these is held
     # @!attribute hard   [HardWindow, nil] the window it must catch, watched from the pass it opens on
     # @!attribute transfer [Float, nil] the shop's own share of the transfer efficiency that is taken otherwise
+    # @!attribute rubs [Float, nil] the shop's own share of what the abrasive is taken to rub off otherwise
     # @!attribute signature [Array] passes with the same one dry alike
     Pass = Struct.new(
       :index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent,
       :stack_dry_um, :range, :each_min, :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools,
       :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :after_day, :hard, :minutes,
-      :last_on_faces, :signature, :transfer, keyword_init: true
+      :last_on_faces, :signature, :transfer, :rubs, keyword_init: true
     ) do
       # @param part [String, nil] which of the alike pieces: "pieces1-4"
       # @return [String] piece/step/coat/faces; keys never hold positions

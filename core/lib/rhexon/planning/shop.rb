@@ -12,7 +12,7 @@ module Rhexon
       SAFE = 0.9
 
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
-                  :beliefs, :pace, :transfer, :pieces, :log, :pins, :previous, :stock, :consumables, :scale_g, :surface
+                  :beliefs, :pace, :transfer, :abrasion, :pieces, :log, :pins, :previous, :stock, :consumables, :scale_g, :surface
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong
@@ -33,7 +33,7 @@ module Rhexon
         @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pace = Pace.new(json["pace"] || [])
-        @transfer = Transfer.new(json["transfer"] || [])
+        @transfer, @abrasion = %w[transfer abrasion].map { |name| OwnShare.new(json[name] || []) }
         @pieces = json["pieces"].map { |record| piece(record) }
         @log = ShopLog.new(
           (json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") }
@@ -110,7 +110,7 @@ module Rhexon
         @setting ||= [
           rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools,
           people.map { |person| [ person.id, person.skills, person.calendar.longest ] },
-          products.each_value.map(&:object_id), @json["pace"], @json["transfer"]
+          products.each_value.map(&:object_id), @json["pace"], @json["transfer"], @json["abrasion"]
         ].then { |window| [ window.hash, window ].freeze }
       end
 

@@ -29,7 +29,7 @@ module Rhexon
 
       def effect(surface, placement)
         step = placement.pass.step
-        taken = taken(step, surface.texture_um)
+        taken = by_hand(taken(step, surface.texture_um), placement.pass)
         return on_bare(surface, step) if surface.layers.empty?
 
         rubbed = surface.with(film: surface.film.abrade(taken.um, texture_um: taken.texture_um))
@@ -40,6 +40,13 @@ module Rhexon
 
       # @return [String] what it takes film off for, of {Film::Abrasion}
       def purpose(_step) = "scuff"
+
+      # What the schedule says to take off is taken off; where nothing is said, as much as the shop's own hands do.
+      def by_hand(taken, pass)
+        return taken if pass.rubs.nil? || pass.step["removes_um"]
+
+        taken.dup.tap { |own| own.um *= pass.rubs }
+      end
 
       def on_bare(surface, step)
         last = rubbing(step).last or return same(surface)
