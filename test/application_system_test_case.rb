@@ -47,6 +47,9 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
     assert_empty(severe.reject { |message| except&.match?(message) })
   end
 
+  # Everything that was touched is with the server.
+  def assert_sent = assert_no_selector(".page-shell[data-unsent]")
+
   # axe finds nothing serious on this screen.
   def assert_accessible
     page.execute_script(AXE)

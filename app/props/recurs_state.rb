@@ -27,7 +27,16 @@ class RecursState
     all = Rhexon::Faults::Recurrence.new(works).faults
     all.map do |one|
       fault = Rhexon::Faults::Fault.find(one.value)
-      { **group(one), id: fault.id, name: fault.name, causes: fault.causes }
+      { **group(one), id: fault.id, name: fault.name, causes: causes(fault) }
+    end
+  end
+
+  # The likely ones, with how often a hand said that it was this; the most often said first.
+  def causes(fault)
+    said = Entry.uncorrected.where(kind: "fault").where("body ->> 'fault' = ?", fault.id)
+      .group(Arel.sql("body ->> 'cause'")).count
+    fault.causes.map { |cause| { says: cause, times: said.fetch(cause, 0) } }.sort_by.with_index do |one, at|
+      [ -one[:times], at ]
     end
   end
 

@@ -37,7 +37,7 @@ class MixDeskTest < ActiveSupport::TestCase
     assert_in_delta 50.91, Mix::PotState.new(mix).pours.last.add_g, 0.01
     pour(mix, BASE, 520)
     assert_in_delta 56.0, Mix::PotState.new(mix).pours.last.add_g, 0.01
-    Mix::Desk.new(mix).take_back!(mix.pours.last.id, client_id: "back", happened_at: Time.current)
+    Mix::Desk.new(mix).take_back!(entry: mix.pours.last.id, client_id: "back", happened_at: Time.current)
     assert_in_delta 50.91, Mix::PotState.new(mix).pours.last.add_g, 0.01
     assert_equal %w[poured correction], mix.entries.order(:id).pluck(:kind)
   end

@@ -29,6 +29,47 @@ class FaultsTest < RequestTest
     assert_equal %w[coat], kinds
   end
 
+  # 130 µm by the comb where 100 are usual; the room is at 20 °C; nobody knows of a slow thinner.
+  test "what is known of the hour ranks the causes, and answers move theirs" do
+    log(@piece, "s1/1/top", "measured", 2.hours.ago, { "comb_um" => [ 130 ] })
+    get "/faults/runs", params: { pass: @pass, causes: "only" }, headers: JSON_WANTED
+    assert_nil answer["ways"], "the ways are planned by themselves"
+    assert_equal [ [ "wet film above usual", "for" ], [ "slow solvent", "open" ] ],
+                 answer["causes"].first(2).map { |cause| cause.values_at("says", "told") }
+    assert_match(/retarder/, answer["causes"][1]["asks"])
+    get "/faults/runs", params: { pass: @pass, causes: "only", no: "slow solvent;the moon" }, headers: JSON_WANTED
+    assert_equal [ "slow solvent", "against" ],
+                 answer["causes"].find { |cause| cause["says"] == "slow solvent" }.values_at("says", "told")
+  end
+
+  # 10 parts of hardener to 100 are 300 ml of 1.12 g/ml to 3000 ml of base; half of it was poured.
+  test "what was weighed into the mix speaks of the ratio" do
+    stock_two_part
+    mix = Mix::Start.for_pass!("#{@piece.core_id}/s1/2/top")
+    desk = Mix::Desk.new(mix)
+    base, hardener = mix.sheet.pours.first(2)
+    [ [ base, 1.0 ], [ hardener, 0.5 ] ].each_with_index do |(pour, share), index|
+      desk.pour!({ "client_id" => "p#{index}", "name" => pour.component.name, "g" => pour.g * share },
+                 happened_at: Time.current)
+    end
+    log(@piece, "s1/2/top", "done", 1.minute.ago)
+    get "/faults/soft", params: { pass: "#{@piece.core_id}/s1/2/top", causes: "only" }, headers: JSON_WANTED
+    assert_equal [ "wrong ratio", "for", "5 parts of H12 hardener are in it, 8 to 12 are allowed" ],
+                 answer["causes"].first.values_at("says", "told", "words").map { |text| text.sub("Skerrow ", "") }
+  end
+
+  test "what it came from is logged beside it, told in the record and counted where it comes back" do
+    found = { client_id: "f", kind: "fault", happened_at: Time.current.iso8601, pass: @pass, fault: "runs",
+              mending: "leave" }
+    send_json("/entries", { **found, cause: "the moon" })
+    assert_match(/does not come from that/, sentence)
+    send_json("/entries", { **found, cause: "cold air", answers: { "slow solvent" => false } })
+    assert_response :ok
+    assert_equal "fault: Runs or sags, from cold air, left as it is", Record::Told.new(Entry.last, {}).words
+    get "/record/recurs"
+    assert_equal({ "says" => "cold air", "times" => 1 }, props["faults"].sole["causes"].first)
+  end
+
   test "a fault puts its mending into the schedule once, and takes it out when it is taken back" do
     2.times { find_fault("runs", "cut_flat", id: "tap") }
     assert_equal %w[coat wait level coat coat], kinds

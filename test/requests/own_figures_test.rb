@@ -50,7 +50,7 @@ class OwnFiguresTest < RequestTest
     assert_not_equal reckoned, own
   end
 
-  # 100 µm by the comb of 1 g/ml on 1 m² are 100 g; 200 g left the pot: half of it landed, where 0.7 is taken of a turbine.
+  # 100 µm by the comb of 1 g/ml on 1 m² are 100 g; 200 g left the pot: half of it landed, where 0.7 is usual.
   # ln(0.5/0.7) = -0.3365, believed from three coats with s 0.35 and 0.25: m = -0.3365 · 48 / (8.163 + 48) = -0.2876.
   test "what lands is told by comb and pot, and from three coats on plans mix by it and say so" do
     Product.find_by!(code: "w20").update!(figures: { "density_g_per_ml" => 1.0 })

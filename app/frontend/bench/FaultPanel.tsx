@@ -8,6 +8,7 @@ import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
 import type { BenchRow, Fault, MendingWay, Patch } from "@/types"
+import { FaultCauses, type Found, NOTHING } from "./FaultCauses"
 import { PatchDrawing } from "./PatchDrawing"
 import type { Touch } from "./touch"
 import { lowerFirst } from "./words"
@@ -40,10 +41,16 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   const ways = mending.answer?.ways
   const error = known.error ?? mending.error
   const fault = faults.find((candidate) => candidate.id === chosen)
+  const [found, setFound] = useState<Found>(NOTHING)
   const log = (mending: string) => {
-    onTouch({ kind: "fault", pass: row.key, fault: chosen, mending })
+    onTouch({ kind: "fault", pass: row.key, fault: chosen, mending, ...found })
     setOpen(false)
     setChosen("")
+    setFound(NOTHING)
+  }
+  const choose = (id: string) => {
+    setChosen(id)
+    setFound(NOTHING)
   }
   return (
     <Panel
@@ -67,10 +74,10 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
             ["", "choose what it looks like"],
             ...faults.map((fault): [string, string] => [fault.id, `${fault.name}: ${fault.looks.toLowerCase()}`]),
           ]}
-          onChange={setChosen}
+          onChange={choose}
         />
       </div>
-      {fault && <p className="text-second mt-2">Likely from: {fault.causes.join(", ")}.</p>}
+      {fault && <FaultCauses key={fault.id} fault={fault} pass={row.key} found={found} onFound={setFound} />}
       <ErrorText reason={error} />
       {fault && row.kind !== "stain" && <InASpot pass={row.key} />}
       {fault && (
@@ -84,7 +91,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
               </button>
             </li>
           ))}
-          {ways && (
+          {(ways || error) && (
             <li>
               <button type="button" className="ui-button" data-size="bench" onClick={() => log("leave")}>
                 <b>Leave it</b>

@@ -3,6 +3,7 @@ import { type ReactNode, useState } from "react"
 import { Against } from "@/components/Against"
 import { duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
+import { useSettled } from "@/lib/useSettled"
 import { useBeginMix } from "@/mix/useBeginMix"
 import { PhotoButton } from "@/photo/PhotoButton"
 import { spotsSay } from "@/schedule/spots"
@@ -55,6 +56,9 @@ export function InHand({
   const { film } = useMeasures()
   const row = running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
+  const asks = row ? unread(row, read, chosen?.key === row.key ? chosen.person : (row.person ?? people[0])).length : 0
+  const settled = useSettled(`${row?.key} ${running.length} ${asks}`)
+  const settling = settled ? {} : { disabled: true, "data-settling": true }
   const takeBack = last && (
     <button
       type="button"
@@ -156,6 +160,7 @@ export function InHand({
             type="button"
             className="ui-tape"
             data-space
+            {...settling}
             onClick={() => onTouch(acknowledges(row, person, fresh))}
           >
             I have read it
@@ -172,6 +177,7 @@ export function InHand({
             type="button"
             className="ui-tape"
             data-space
+            {...settling}
             onClick={() =>
               onTouch(
                 inHand

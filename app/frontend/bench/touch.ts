@@ -18,6 +18,9 @@ export type Touch = {
   /** Of a dry test, a look, or a test of an old finish. */
   answer?: string
   fault?: string
+  /** What it came from, as the hand believes, and what the hand was asked: cause => yes or no. */
+  cause?: string
+  answers?: Record<string, boolean>
   readings?: number[]
   /** What corrects a pin meter: temperature of the wood, °C, and points for its kind. */
   t_c?: number

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef } from "react"
+import { useCallback, useMemo } from "react"
 import { send } from "@/lib/api"
 import { useOutbox } from "@/outbox/useOutbox"
 import { usePlace } from "@/outbox/usePlace"
@@ -7,8 +7,6 @@ import { ahead } from "./ahead"
 import { ENTRIES, ofBench, type Touch } from "./touch"
 
 const PLACE = "/bench"
-/** The button under a glove changes with the first tap of two: the second one was not meant for what it is now. */
-const BOUNCE_MS = 700
 
 const KIND: Record<Touch["kind"], string> = {
   started: "Start",
@@ -31,14 +29,10 @@ const ask = (signal: AbortSignal) => send<BenchPage>("GET", PLACE, undefined, si
 export function useBench(first: BenchPage, keptAt?: number) {
   const { state, at, away } = usePlace({ place: PLACE, first, keptAt, ask })
   const { box, unsent } = useOutbox()
-  const last = useRef({ pass: "", at: 0 })
   const page = useMemo(() => ahead(state, ofBench(unsent)), [state, unsent])
 
   const touch = useCallback(
     (what: Touch) => {
-      const again = what.pass !== undefined && what.pass === last.current.pass && what.kind !== "tick"
-      if (again && Date.now() - last.current.at < BOUNCE_MS) return
-      last.current = { pass: what.kind === "acknowledged" ? "" : (what.pass ?? ""), at: Date.now() }
       const { running, upcoming, today } = state.bench
       const row = [...running, ...upcoming, ...today].find(({ key }) => key === what.pass)
       const words = [KIND[what.kind], row?.words].filter(Boolean).join(", ")

@@ -35,6 +35,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   const { shop, aside, kept_at } = page.props
   const here = page.url
   const now = useNow(shop.now, kept_at)
+  const unsent = useOutbox().unsent.filter(({ refused }) => refused === undefined).length
   useReturn(kept_at !== undefined && silentSince === undefined)
   const [help, setHelp] = useState(false)
   const [low, setLow] = useLowLight()
@@ -46,7 +47,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
     "?": () => setHelp(true),
   })
   return (
-    <div className="page-shell">
+    <div className="page-shell" data-unsent={unsent > 0 ? unsent : undefined}>
       <Rail {...{ here, shop, now, low }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
       <main className="page-main">
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (

@@ -34,7 +34,7 @@ export default function Recurs({ fault, whole, faults, kinds, least }: RecursPag
                   >
                     <b>{one.name}</b>
                     <ShareRow share={one} />
-                    <span className="text-second text-fine block">likely: {one.causes.join(", ")}</span>
+                    <span className="text-second text-fine block">{causesSay(one.causes)}</span>
                   </Link>
                   <Link href={`/record?fault=${one.id}`} className="text-button">
                     In the diary
@@ -72,4 +72,16 @@ export default function Recurs({ fault, whole, faults, kinds, least }: RecursPag
       )}
     </Shell>
   )
+}
+
+/** "3 from cold air, 1 from slow solvent; else likely wet film above usual" */
+function causesSay(causes: RecursPage["faults"][number]["causes"]): string {
+  const said = causes.filter(({ times }) => times > 0)
+  const rest = causes.filter(({ times }) => times === 0).map(({ says }) => says)
+  return [
+    said.map(({ says, times }) => `${times} from ${says}`).join(", "),
+    rest.length > 0 ? `${said.length > 0 ? "else likely" : "likely"} ${rest.join(", ")}` : "",
+  ]
+    .filter(Boolean)
+    .join("; ")
 }

@@ -6,11 +6,11 @@ class Entry::LoggedFault
   # @!attribute later_min [Integer, nil] so much later than if it is left
   Way = Struct.new(:id, :label, :ready_at, :later_min, :hands_min, :film_um, keyword_init: true)
 
-  # @param body [Hash] client_id, pass, fault, mending
+  # @param body [Hash] client_id, pass, fault, mending, cause, answers
   # @return [Entry]
   # @raise [Rhexon::InvalidInput]
   def self.record!(body, happened_at:)
-    new(body["pass"], body["fault"]).record!(body["client_id"], body["mending"], happened_at)
+    new(body["pass"], body["fault"]).record!(body, happened_at)
   end
 
   # What mends it leaves the schedule with the entry, unless work on it is begun.
@@ -40,14 +40,19 @@ class Entry::LoggedFault
   # @return [Array<Way>] each planned anew
   def ways = @mending.ways(@fault).map { |way| way(way) }
 
-  # @param mending_id [String, nil] nil or "leave": nothing is mended
+  # @param answers [Hash{String=>Boolean}] cause => yes or no
+  # @return [Array<Rhexon::Faults::Diagnosis::Cause>]
+  def causes(answers) = Entry::FaultCauses.new(@piece, @pass, @fault, floor.plan).causes(answers)
+
+  # @param body [Hash] "client_id", "mending" (none or "leave": nothing is mended), "cause", "answers"
   # @return [Entry]
-  def record!(client_id, mending_id, happened_at)
+  def record!(body, happened_at)
+    client_id, mending_id = body.values_at("client_id", "mending")
     known = Entry.exists?(client_id: client_id)
     Entry.transaction do
       entry = Entry.record!(client_id: client_id, kind: "fault", happened_at: happened_at, piece: @piece,
                             revision: @piece.schedule.head, pass_key: @pass,
-                            body: { "fault" => @fault.id, "mending" => mending_id || LEAVE })
+                            body: { "fault" => @fault.id, "mending" => mending_id || LEAVE, **found(body) })
       mend!(@fault.mending(mending_id)) unless known || [ nil, LEAVE ].include?(mending_id)
       entry
     end
@@ -60,6 +65,16 @@ class Entry::LoggedFault
       @mending.operation(@fault, mending), base: @piece.schedule.head.number,
       reason: "#{@fault.name}: #{mending["label"].sub(/^./, &:downcase)}"
     )
+  end
+
+  # What it came from, as the hand believes, and what was asked.
+  def found(body)
+    cause, answers = body.values_at("cause", "answers")
+    known = (cause.nil? || @fault.causes.include?(cause)) &&
+      (answers || {}).all? { |says, yes| @fault.causes.include?(says) && [ true, false ].include?(yes) }
+    Rhexon.refuse_unless(known, "#{@fault.name} does not come from that", where: "cause",
+                                                                          accepted: @fault.causes.join(", "))
+    { "cause" => cause, "answers" => answers.presence }.compact
   end
 
   def floor = @floor ||= ShopFloor.new

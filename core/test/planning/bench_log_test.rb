@@ -131,9 +131,11 @@ class BenchLogTest < CoreTest
   def test_other_work_between_two_gauges_says_nothing_of_one
     gauge = ->(id) { step(id, "measure", way: "film") }
     steps = [ coat("s1", product: "varnish", method: "brush", wet_um: 100), gauge.("s2"),
-              step("s3", "level", grits: %w[P320], aim: "between"), coat("s4", product: "varnish", method: "brush"), gauge.("s5") ]
+              step("s3", "level", grits: %w[P320], aim: "between"), coat("s4", product: "varnish", method: "brush"),
+              gauge.("s5") ]
     log = %w[s1 s2 s3 s4 s5].each_with_index.map do |id, index|
-      said("done", "0#{index + 1}:00", pass: "top/#{id}/1/show", **({ readings: [ 90 - index ] } if %w[s2 s5].include?(id)).to_h)
+      said("done", "0#{index + 1}:00", pass: "top/#{id}/1/show",
+**({ readings: [ 90 - index ] } if %w[s2 s5].include?(id)).to_h)
     end
     made = plan(piece(document(*steps)), log: log, now: "#{DAY}16:00+01:00")
     assert_empty Rhexon::Planning::RubbedOff.observations(made.shop)

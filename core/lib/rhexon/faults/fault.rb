@@ -2,15 +2,24 @@ module Rhexon
   module Faults
     # What goes wrong on a surface.
     # @!attribute looks    [String] what is seen
-    # @!attribute causes   [Array<String>] likely ones
+    # @!attribute shown    [Array<Hash>] likely causes: "says", "shown_by" (of Evidence), "asks"
     # @!attribute mendings [Array<Hash>] "id", "label", "steps" of core/data/faults.yml
-    Fault = Struct.new(:id, :name, :looks, :causes, :mendings, keyword_init: true) do
+    Fault = Struct.new(:id, :name, :looks, :shown, :mendings, keyword_init: true) do
       # @return [Array<Fault>]
       def self.all
         @all ||= Reference.faults
           .faults
-          .map { |id, record| new(id: id, **record.transform_keys(&:to_sym)).freeze }.freeze
+          .map { |id, record| read(id, record) }.freeze
       end
+
+      def self.read(id, record)
+        new(id: id, name: record["name"], looks: record["looks"], shown: record["causes"],
+            mendings: record["mendings"]).freeze
+      end
+      private_class_method :read
+
+      # @return [Array<String>] likely causes, as they are called
+      def causes = shown.map { |cause| cause["says"] }
 
       # @raise [InvalidInput]
       def self.find(id)

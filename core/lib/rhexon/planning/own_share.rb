@@ -26,7 +26,9 @@ module Rhexon
       # @return [Array<Hash>] "transfer" or "abrasion" of rhexon-shop/1
       def self.taught(observations)
         observations.group_by(&:way).map do |way, mine|
-          belief = mine.reduce(Drying::Belief.new(0.0, Drying::Belief::FIRST_SD, 0)) { |known, one| known.exactly(one.x) }
+          belief = mine.reduce(Drying::Belief.new(0.0, Drying::Belief::FIRST_SD, 0)) { |known, one|
+            known.exactly(one.x)
+          }
           { "way" => way, "m" => belief.m, "s" => belief.s, "times" => belief.coats }
         end
       end

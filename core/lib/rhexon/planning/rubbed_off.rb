@@ -1,7 +1,7 @@
 module Rhexon
   module Planning
-    # What the hands of this shop rub off a film, by the kind of work ("level/between", "scuff"): between two readings of the
-    # film gauge with nothing but that work between them.
+    # What the hands of this shop rub off a film, by the kind of work ("level/between", "scuff"): between two readings
+    # of the film gauge with nothing but that work between them.
     module RubbedOff
       GAUGE = "film".freeze
 
@@ -22,7 +22,9 @@ module Rhexon
       def of_piece(shop, piece, placements)
         gauges = placements.select { |one| gauge?(one.pass) && readings(shop, one) }.sort_by(&:hands_end)
         gauges.each_cons(2).filter_map do |first, second|
-          between = placements.select { |one| one.hands_start >= first.hands_end && one.hands_end <= second.hands_start }
+          between = placements.select { |one|
+            one.hands_start >= first.hands_end && one.hands_end <= second.hands_start
+          }
           rubbed(shop, piece, placements, [ first, second ], between.reject { |one| gauge?(one.pass) })
         end
       end
@@ -35,15 +37,20 @@ module Rhexon
         return unless ways.one? && plain && face
 
         walk = Work::Walk.new(placements.sort_by { |one| one.pass.index || -1 }, piece, face, shop.products)
-        taken = between.sum { |one| (walk.at(one.pass.key)&.removed_um || 0) / (one.pass.rubs || 1) }
-        before, after = gauges.map { |one| readings(shop, one) }.map { |read| read.sum / read.size.to_f }
-        OwnShare.observed(ways.first, before - after, taken, between.last.hands_end)
+        before, after = gauges.map { |one| mean(readings(shop, one)) }
+        OwnShare.observed(ways.first, before - after, taken(walk, between), between.last.hands_end)
       end
 
+      # @return [Float] µm by the figures that are taken otherwise
+      def taken(walk, abrasions)
+        abrasions.sum { |one| (walk.at(one.pass.key)&.removed_um || 0) / (one.pass.rubs || 1) }
+      end
+
+      def mean(read) = read.sum / read.size.to_f
       def gauge?(pass) = pass.kind == "measure" && pass.step["way"] == GAUGE
       def readings(shop, placement) = shop.facts[placement.pass.key]&.readings
 
-      private_class_method :of_piece, :rubbed, :gauge?, :readings
+      private_class_method :of_piece, :rubbed, :taken, :mean, :gauge?, :readings
     end
   end
 end

@@ -12,7 +12,8 @@ module Rhexon
       SAFE = 0.9
 
       attr_reader :zone, :now, :goal, :share, :seed, :effort, :house, :people, :away, :rooms, :tools, :products,
-                  :beliefs, :pace, :transfer, :abrasion, :pieces, :log, :pins, :previous, :stock, :consumables, :scale_g, :surface
+                  :beliefs, :pace, :transfer, :abrasion, :pieces, :log, :pins, :previous, :stock, :consumables,
+                  :scale_g, :surface
 
       # @param json [Hash] rhexon-shop/1 with string keys
       # @raise [InvalidInput] with the first thing that is wrong

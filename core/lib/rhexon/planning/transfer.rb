@@ -11,7 +11,7 @@ module Rhexon
 
       # @param shop [Shop] whose log is read; its own figures are left aside
       # @param logged [Array<Placement>] what the log has fixed
-      # @return [Array<OwnShare::Observation>] in the order they were done: coats with a comb and both weights of the pot
+      # @return [Array<OwnShare::Observation>] in the order they were done: coats with a comb and the pot weighed twice
       def observations(shop, logged = ActualWork.of(shop).all)
         logged.select { |one| one.status == "done" }.filter_map { |one| observation(shop, one) }
               .sort_by { |one| [ one.at, one.way ] }
