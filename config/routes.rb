@@ -124,7 +124,10 @@ Rails.application.routes.draw do
     end
   end
 
-  resources :air_readings, only: :create, path: "readings"
+  resources :instrument_presses, only: [], path: "instruments" do
+    post "press" => "instrument_presses#create", on: :member
+  end
+  resources :instrument_readings, only: %i[index create], path: "readings"
   resource :record, only: :show do
     scope module: :records do
       resource :figures, only: %i[show create destroy]

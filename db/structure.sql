@@ -600,13 +600,6 @@ CREATE INDEX "index_forgotten_lessons_on_product_id" ON "forgotten_lessons" ("pr
 CREATE TRIGGER forgotten_lessons_mark_insert AFTER INSERT ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
 CREATE TRIGGER forgotten_lessons_mark_update AFTER UPDATE ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
 CREATE TRIGGER forgotten_lessons_mark_delete AFTER DELETE ON forgotten_lessons BEGIN INSERT INTO marks (name, mark) VALUES ('forgotten_lessons', random()) ON CONFLICT (name) DO UPDATE SET mark = excluded.mark; END;
-CREATE TABLE IF NOT EXISTS "instruments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "room_id" integer NOT NULL, "token_digest" varchar NOT NULL, "stand_in" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_b17e5134fb"
-FOREIGN KEY ("room_id")
-  REFERENCES "rooms" ("id")
-, CONSTRAINT instrument_name_length CHECK (length(name) <= 200), CONSTRAINT stand_in_fault CHECK (stand_in IN ('none','disconnected','stale','noisy','out_of_range','jump')));
-CREATE UNIQUE INDEX "index_instruments_on_name" ON "instruments" ("name");
-CREATE INDEX "index_instruments_on_room_id" ON "instruments" ("room_id");
-CREATE UNIQUE INDEX "index_instruments_on_token_digest" ON "instruments" ("token_digest");
 CREATE TABLE IF NOT EXISTS "air_readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "instrument_id" integer NOT NULL, "at" datetime(6) NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "jump" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_5be7e6c4a7"
 FOREIGN KEY ("instrument_id")
   REFERENCES "instruments" ("id")
@@ -664,7 +657,20 @@ BEGIN
   INSERT INTO marks (name, mark) VALUES ('entries', random())
     ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
 END;
+CREATE TABLE IF NOT EXISTS "instruments" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "room_id" integer, "token_digest" varchar NOT NULL, "stand_in" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "kind" varchar DEFAULT 'hygrometer' NOT NULL, CONSTRAINT "fk_rails_b17e5134fb"
+FOREIGN KEY ("room_id")
+  REFERENCES "rooms" ("id")
+, CONSTRAINT instrument_name_length CHECK (length(name) <= 200), CONSTRAINT stand_in_fault CHECK (stand_in IN ('none','disconnected','stale','noisy','out_of_range','jump')), CONSTRAINT instrument_kind CHECK (kind IN ('hygrometer','weather','moisture','comb','gauge','gloss','colour','efflux')), CONSTRAINT air_is_of_a_room CHECK ((room_id IS NOT NULL) = (kind IN ('hygrometer','weather'))));
+CREATE UNIQUE INDEX "index_instruments_on_name" ON "instruments" ("name");
+CREATE INDEX "index_instruments_on_room_id" ON "instruments" ("room_id");
+CREATE UNIQUE INDEX "index_instruments_on_token_digest" ON "instruments" ("token_digest");
+CREATE TABLE IF NOT EXISTS "hand_readings" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "instrument_id" integer NOT NULL, "at" datetime(6) NOT NULL, "value" json NOT NULL, "jump" boolean DEFAULT 0 NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_99a87c342c"
+FOREIGN KEY ("instrument_id")
+  REFERENCES "instruments" ("id")
+, CONSTRAINT value_is_short_json CHECK (json_valid(value) AND length(value) <= 200));
+CREATE UNIQUE INDEX "index_hand_readings_on_instrument_id_and_at" ON "hand_readings" ("instrument_id", "at");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130140000'),
 ('20261130120000'),
 ('20261130080000'),
 ('20261130070000'),

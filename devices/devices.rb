@@ -4,6 +4,7 @@ require_relative "instrument"
 require_relative "simulated_instrument"
 require_relative "hygrometer"
 require_relative "simulated_hygrometer"
+require_relative "simulated_weather"
 
 # The instruments of the bench, each behind the small interface a real one would use.
 module Devices

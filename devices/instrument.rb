@@ -1,8 +1,9 @@
 module Devices
-  # What Rhexon asks of an instrument that is held on a surface: a colour reader or a gloss meter. A driver for a real
-  # one is a subclass; nothing else knows which it is.
+  # What Rhexon asks of an instrument that is held on the work. A driver for a real one is a subclass; nothing else
+  # knows which it is.
   class Instrument
-    # @!attribute value [Float, Array<Float>] GU at 60 degrees, or L*a*b* under D65 with the 2 degree eye
+    # @!attribute value [Float, Array<Float>] L*a*b* under D65 with the 2 degree eye; else in the unit of its measure:
+    #   gloss GU at 60 degrees, moisture %, comb and gauge µm, efflux s
     # @!attribute at    [Time]
     Reading = Struct.new(:value, :at, keyword_init: true)
 
@@ -14,7 +15,7 @@ module Devices
 
     def name = raise(NotImplementedError)
 
-    # @return [String] the measure it reads: "lab" or "gloss"
+    # @return [String] the measure it reads: lab, gloss, moisture, comb, gauge or efflux
     def measure = raise(NotImplementedError)
 
     # One touch on the surface.

@@ -1,11 +1,17 @@
 module Devices
-  # Stands in for a colour reader or a gloss meter: what it is held on, with the scatter of a real one, and its ways
-  # to fail on request.
+  # Stands in for an instrument that is held on the work (colour reader, gloss meter, moisture meter, comb, film gauge,
+  # efflux cup): what it is held on, with the scatter of a real one, and its ways to fail on request.
   class SimulatedInstrument < Instrument
     FAULTS = %w[none disconnected stale noisy out_of_range jump].freeze
     # Scatter of one touch, and the jump of a bad one.
-    SCATTER = { "lab" => 0.25, "gloss" => 0.6 }.freeze
-    JUMP = { "lab" => 15.0, "gloss" => 60.0 }.freeze
+    SCATTER = { "lab" => 0.25, "gloss" => 0.6, "moisture" => 0.3, "comb" => 3.0, "gauge" => 1.5,
+                "efflux" => 0.4 }.freeze
+    JUMP = { "lab" => 15.0, "gloss" => 60.0, "moisture" => 14.0, "comb" => 300.0, "gauge" => 400.0,
+             "efflux" => 60.0 }.freeze
+    # A comb shows its teeth, µm.
+    TOOTH = 5
+    # One that is stale shows what it showed so long ago, seconds.
+    OLD_S = 3 * 3600
 
     attr_reader :name, :measure, :fault
 
@@ -37,7 +43,7 @@ module Devices
         if fault == "out_of_range"
           raise Silent, "The #{name.downcase} is out of its range: hold it flat on the surface."
         end
-        next @last if fault == "stale" && @last
+        next @last || Reading.new(value: scattered, at: now - OLD_S) if fault == "stale"
 
         @last = Reading.new(value: scattered, at: now)
       end
@@ -49,7 +55,10 @@ module Devices
       values = Array(@there).map { |value| value + scatter * (fault == "noisy" ? 8 : 1) }
       values[0] += JUMP.fetch(measure) if fault == "jump"
       rounded = values.map { |value| value.round(1) }
-      measure == "lab" ? [ rounded[0].clamp(0, 100), *rounded.drop(1) ] : [ rounded[0], 0.0 ].max
+      return [ rounded[0].clamp(0, 100), *rounded.drop(1) ] if measure == "lab"
+
+      shown = [ rounded[0], 0.0 ].max
+      measure == "comb" ? (shown / TOOTH).round * TOOTH.to_f : shown
     end
 
     # Sum of three even draws: near enough to a bell.

@@ -3,7 +3,7 @@ class EntriesController < ApplicationController
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
                  t_c: :any, points: :any, drops: :any, cautions: :list, nth: :whole, comb_um: :list, pot_g: :list,
-                 gun: :table, surface_c: :number, by: :name, item: :words, corrects_touch: :id,
+                 gun: :table, surface_c: :number, efflux_s: :number, by: :name, item: :words, corrects_touch: :id,
                  cause: :name, answers: :table
 
   def create

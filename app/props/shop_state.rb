@@ -9,6 +9,7 @@ class ShopState
   def page
     {
       rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h },
+      hand_instruments: Instrument.of_hand.order(:id).map { |one| HandInstrumentSerializer.new(one).to_h },
       airs: Rhexon::Reference.drying.air.keys,
       people: Person.order(:id).map { |person|
         { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) }

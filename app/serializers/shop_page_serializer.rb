@@ -1,6 +1,6 @@
 # The shop as its page shows it.
 class ShopPageSerializer < ApplicationSerializer
-  fields rooms: "RoomAir[]", airs: "string[]", trained_work: "string[]",
+  fields rooms: "RoomAir[]", hand_instruments: "HandInstrument[]", airs: "string[]", trained_work: "string[]",
          tools: "Array<{ id: number; name: string; used_for: string }>", uses: "string[]",
          house: "Record<string, string | number>",
          judged: "Array<{ check: string; as: Ruling['as']; reason: string }>"

@@ -43,6 +43,12 @@ module Demo
     { "Booth wall" => "spray room", "Loft shelf" => "drying loft" }.each do |name, room|
       Instrument.begin!(name: name, room: Room.find_by!(name: room), stand_in: "none")
     end
+    Instrument.begin!(name: "Weather at Sill House", kind: "weather", room: Room.find_by!(name: "Sill House hall"),
+                      stand_in: "none")
+    { "Pin meter" => "moisture", "Bench comb" => "comb", "Film gauge" => "gauge", "Gloss meter" => "gloss",
+      "Colour reader" => "colour", "Cup" => "efflux" }.each do |name, kind|
+      Instrument.begin!(name: name, kind: kind, stand_in: "none")
+    end
     osei = Person.create!(name: "Osei", skills: [])
     Person.create!(name: "Imke", skills: %w[spray])
     Tool.create!(name: "gravity gun", used_for: "spray")

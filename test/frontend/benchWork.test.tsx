@@ -2,13 +2,14 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react"
 import { afterEach, describe, expect, test, vi } from "vitest"
 import { FaultCauses, type Found } from "@/bench/FaultCauses"
+import { FromInstrument } from "@/bench/FromInstrument"
 import { Measured } from "@/bench/Measured"
 import { PieceRack } from "@/bench/PieceRack"
 import type { Touch } from "@/bench/touch"
 import type { BenchRow } from "@/types"
-import { row } from "./support/bench"
+import { NOW, row } from "./support/bench"
 import { renderPage } from "./support/client"
-import { type Sent, waitingServer } from "./support/server"
+import { refusal, type Sent, waitingServer } from "./support/server"
 
 afterEach(() => {
   cleanup()
@@ -46,9 +47,32 @@ describe("alike pieces", () => {
 })
 
 describe("what is measured of a coat", () => {
+  test("an instrument's readings are taken into the form, jumps left out", async () => {
+    const requests = waitingServer()
+    const values: number[][] = []
+    renderPage(<FromInstrument kind="comb" near={[100]} now={NOW} onValues={(read) => values.push(...read)} />)
+    await waitFor(() => expect(requests).toHaveLength(1))
+    const one = { id: 4, name: "Bench comb", kind: "comb", words: "wet film comb", unit: "µm", stand_in: "none" }
+    const readings = [
+      { at: NOW, value: [95], jump: false },
+      { at: NOW, value: [400], jump: true },
+      { at: NOW, value: [105], jump: false },
+    ]
+    await requests[0]?.answer(200, { instruments: [{ ...one, last_at: NOW, readings }] })
+    expect((await screen.findByText(/95, 105 µm/)).textContent).toContain("1 left out: it jumps")
+    fireEvent.click(screen.getByText("Take it"))
+    expect(values).toEqual([[95], [105]])
+    fireEvent.click(screen.getByText("Read"))
+    await waitFor(() => expect(requests.filter(({ method }) => method === "POST")).toHaveLength(1))
+    const press = requests.find(({ method }) => method === "POST")
+    expect(press).toMatchObject({ url: "/instruments/4/press", body: { near: [100] } })
+    await press?.answer(422, refusal("The bench comb does not answer: look at its battery and its link."))
+    expect(await screen.findByText(/does not answer/)).toBeTruthy()
+  })
+
   const show = (more: Partial<BenchRow> = {}): Touch[] => {
     const touches: Touch[] = []
-    renderPage(<Measured row={row(more)} onTouch={(touch) => touches.push(touch)} />)
+    renderPage(<Measured row={row(more)} now={NOW} onTouch={(touch) => touches.push(touch)} />)
     fireEvent.click(screen.getByText("Measure"))
     return touches
   }

@@ -29,6 +29,7 @@ class EveryRouteTest < RequestTest
       "DELETE /pieces/plan/search" => [ {} ],
       "POST /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, name: "F", wood: "oak", job_id: nil, client: "C" } ],
       "PATCH /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, piece_id: @piece.id } ], "POST /pieces/area" => [ { fields: Sums::LargeArea::FIRST } ],
+      "POST /instruments/:id/press" => [ { near: [ 9.4 ] } ],
       "POST /timbers" => [ timber ], "PATCH /timbers/:id" => [ timber ],
       "PATCH /jobs/:id" => [ { client: "A", place: "B", air_there: "20 50", due_on: "2026-12-24", closed: false } ],
       "POST /pieces" => [ { client: "A", place: "B", due: "2026-12-24", job_id: nil, name: "P", count: 2, wood: "elm", wood_like: "oak", timber_id: nil, use: "show", arris: "sharp", look: "x", wanted_colour: "30 1 1", wanted_gloss: "20 to 30", light: "D65", faces: [ { name: "top", area_m2: 1.5, grain: "open", kind: "face" } ] } ],

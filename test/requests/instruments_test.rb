@@ -128,4 +128,85 @@ class InstrumentsTest < RequestTest
       assert_equal "silent", props["rooms"].first["read"]["state"]
     end
   end
+
+  test "what is held on the work sends values that wait at the bench, refused or marked as they deserve" do
+    meter, token = Instrument.begin!(name: "Pin meter", kind: "moisture")
+    now = Time.current.change(usec: 0)
+    post_readings([ 9.1, 8.8, 24.0, 9.4 ].each_with_index.map { |value, index|
+      "value=#{value} at=#{(now - 60 + index * 10).iso8601}"
+    }.join("\n"), token: token, type: "text/plain")
+    assert_equal({ "taken" => 4, "marked" => 1, "refused" => [] }, answer)
+    post_readings({ readings: [ { value: 99 }, { value: "wet" }, {} ] }.to_json, token: token)
+    assert_response :unprocessable_entity
+    assert_equal [ 1, 2, 3 ], answer["refused"].map { |one| one["reading"] }
+    get "/readings?kind=moisture", headers: JSON_HEADERS
+    one = answer["instruments"].sole
+    assert_equal [ "Pin meter", "moisture meter", "%" ], one.values_at("name", "words", "unit")
+    assert_equal [ [ [ 9.1 ], false ], [ [ 8.8 ], false ], [ [ 24.0 ], true ], [ [ 9.4 ], false ] ],
+                 one["readings"].map { |reading| reading.values_at("value", "jump") }
+    travel 20.minutes do
+      get "/readings?kind=moisture", headers: JSON_HEADERS
+      assert_empty answer["instruments"].sole["readings"], "what is older is of other work"
+    end
+    assert_equal 4, meter.hand_readings.count
+    reader, token = Instrument.begin!(name: "Reader", kind: "colour")
+    post_readings("l=52.1 a=14 b=31,5", token: token, type: "text/plain")
+    assert_equal [ 52.1, 14.0, 31.5 ], reader.hand_readings.sole.value
+  end
+
+  # A stand-in is held on what the bench expects, and fails as it is told to.
+  test "a stand-in of the hand is pressed, and each way in which it fails is told" do
+    comb, = Instrument.begin!(name: "Comb", kind: "comb", stand_in: "none")
+    press = -> { send_json("/instruments/#{comb.id}/press", { near: [ 100 ] }) }
+    press.call
+    assert_in_delta 100, answer["instrument"]["readings"].sole["value"].first, 15
+    assert_equal 0, answer["instrument"]["readings"].sole["value"].first % 5, "a comb shows its teeth"
+    { "disconnected" => /does not answer/, "out_of_range" => /out of its range/ }.each do |fault, words|
+      comb.update!(stand_in: fault)
+      press.call
+      assert_match words, sentence
+      assert_equal "typed readings meanwhile", answer.dig("error", "accepted")
+    end
+    travel 1.minute
+    comb.update!(stand_in: "jump")
+    press.call
+    assert answer["instrument"]["readings"].last["jump"]
+    comb.update!(stand_in: "stale")
+    before = answer["instrument"]["readings"].size
+    press.call
+    assert_equal before, answer["instrument"]["readings"].size, "three hours old: not offered"
+    comb.update!(stand_in: nil)
+    press.call
+    assert_response :not_found
+  end
+
+  test "the weather of the day to come is the air of the room that lies in it" do
+    yard = Room.create!(name: "yard", t_c: 10, rh: 60)
+    send_json("/shop/instruments", { name: "Sky", kind: "weather" })
+    assert_response :not_found
+    line, token = Instrument.begin!(name: "Sky", kind: "weather", room: yard)
+    noon = 6.hours.from_now.beginning_of_hour
+    sent = [ { t_c: 4, rh: 90, at: noon.iso8601 }, { t_c: 3, rh: 92, at: (noon + 1.hour).iso8601 },
+             { t_c: 3, rh: 92, at: 3.days.from_now.iso8601 }, { t_c: 3, rh: 92, at: 2.hours.ago.iso8601 } ]
+    post_readings({ readings: sent }.to_json, token: token)
+    assert_equal [ 2, [ 3, 4 ] ], [ answer["taken"], answer["refused"].map { |one| one["reading"] } ]
+    assert_equal 4.0, Room.find(yard.id).air_at(noon + 30.minutes).t_c
+    assert_equal "ok", line.reload.state
+    stand_in, = Instrument.begin!(name: "Stand-in", kind: "weather", room: yard, stand_in: "none")
+    Instrument::Watch.once
+    assert_equal "ok", stand_in.reload.state
+    assert_operator yard.climate_readings.where(kind: "forecast").count, :>=, 24
+    stand_in.update!(stand_in: "out_of_range")
+    stand_in.readings.delete_all
+    Instrument::Watch.once
+    assert_equal "new", stand_in.reload.state, "99 °C is refused"
+  end
+
+  test "an instrument is of a kind that there is" do
+    send_json("/shop/instruments", { name: "Rod", kind: "divining" })
+    assert_match(/An instrument is one of hygrometer, weather, moisture/, sentence)
+    send_json("/shop/instruments", { name: "Meter", kind: "moisture" })
+    assert_operator answer["token"].length, :>=, 24
+    assert_equal %w[Meter], answer["hand_instruments"].map { |one| one["name"] }
+  end
 end

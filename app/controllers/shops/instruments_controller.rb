@@ -1,13 +1,15 @@
-# Thermo-hygrometers of rooms: begun with a token that is told once, renewed, taken away; a stand-in's faults.
+# Instruments of the shop: begun with a token that is told once, renewed, taken away; a stand-in's faults.
 class Shops::InstrumentsController < ApplicationController
   include OfShop
 
-  takes :create, name: :name, room: :whole
+  takes :create, name: :name, room: :whole, kind: :name
   takes :update, stand_in: :name, renew: :flag
   keeps_sound :destroy
 
   def create
-    _, token = Instrument.begin!(name: body["name"], room: Room.find(body["room"].to_i))
+    kind = body["kind"] || "hygrometer"
+    room = Room.find(body["room"].to_i) if Instrument::OF_ROOMS.include?(kind)
+    _, token = Instrument.begin!(name: body["name"], kind: kind, room: room)
     tell_with(token)
   end
 
@@ -35,7 +37,7 @@ class Shops::InstrumentsController < ApplicationController
     Rhexon.refuse_unless(Devices::SimulatedHygrometer::FAULTS.include?(fault), "It cannot fail so: #{fault.inspect}",
                          where: "stand_in", accepted: Devices::SimulatedHygrometer::FAULTS.join(", "))
     instrument.update!(stand_in: fault)
-    Instrument::Watch.once
+    Instrument::Watch.once if Instrument::OF_ROOMS.include?(instrument.kind)
     answer
   end
 end

@@ -1,8 +1,12 @@
 import { useState } from "react"
 import type { BenchRow } from "@/types"
+import { FromInstrument } from "./FromInstrument"
 import type { Touch } from "./touch"
 
-type Props = { row: BenchRow; reads: NonNullable<BenchRow["reads"]>; onTouch: (touch: Touch) => void }
+type Props = { row: BenchRow; reads: NonNullable<BenchRow["reads"]>; now: number; onTouch: (touch: Touch) => void }
+
+/** The instrument that reads it. */
+const READ_BY: Record<string, string> = { moisture: "moisture", film: "gauge", gloss: "gloss", colour: "colour" }
 
 const WORDS: Record<string, string> = {
   moisture: "Moisture",
@@ -15,7 +19,7 @@ const WORDS: Record<string, string> = {
 const EXAMPLES: Record<string, string> = { moisture: "9.1 8.8 9.4", air: "18 52", colour: "64.5 8.0 21.5" }
 
 /** Readings as the instrument gives them, place by place; read is done. */
-export function Readings({ row, reads, onTouch }: Props) {
+export function Readings({ row, reads, now, onTouch }: Props) {
   const [typed, setTyped] = useState("")
   const [wood, setWood] = useState("")
   const [points, setPoints] = useState("")
@@ -64,6 +68,13 @@ export function Readings({ row, reads, onTouch }: Props) {
           </span>
         )}
       </label>
+      {READ_BY[reads.words] && (
+        <FromInstrument
+          kind={READ_BY[reads.words] ?? ""}
+          now={now}
+          onValues={(values) => setTyped((one ? values.slice(-1) : values).flat().join(" "))}
+        />
+      )}
       {moist && (
         <>
           <label className="ui-field">

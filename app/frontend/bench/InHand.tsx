@@ -167,7 +167,7 @@ export function InHand({
             <span className="text-fine">space</span>
           </button>
         ) : row.reads ? (
-          <Readings key={`${row.key}/reads`} row={row} reads={row.reads} onTouch={onTouch} />
+          <Readings key={`${row.key}/reads`} row={row} reads={row.reads} now={now} onTouch={onTouch} />
         ) : row.answers ? (
           <TestAnswers row={row} answers={row.answers} onTouch={onTouch} />
         ) : inHand && row.drops?.expected ? (
@@ -193,7 +193,7 @@ export function InHand({
           <LookAnswers row={row} onTouch={onTouch} />
         )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
-        {inHand && row.laid && <Measured key={`${row.key}/measured`} row={row} onTouch={onTouch} />}
+        {inHand && row.laid && <Measured key={`${row.key}/measured`} row={row} now={now} onTouch={onTouch} />}
         {inHand && <InHandPhoto key={`${row.key}/photo`} pass={row.key} />}
         {takeBack}
       </div>

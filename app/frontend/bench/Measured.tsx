@@ -5,10 +5,11 @@ import { MeasureField } from "@/components/MeasureField"
 import { Panel } from "@/components/Panel"
 import { massMeasure, useMeasures, useUnits } from "@/lib/units"
 import type { BenchRow } from "@/types"
+import { FromInstrument } from "./FromInstrument"
 import type { Touch } from "./touch"
 import { lowerFirst } from "./words"
 
-type Props = { row: BenchRow; quiet?: boolean; onTouch: (touch: Touch) => void }
+type Props = { row: BenchRow; now: number; quiet?: boolean; onTouch: (touch: Touch) => void }
 
 const GUN = [
   ["tip_mm", "Tip, mm", 0.1, 10],
@@ -16,11 +17,11 @@ const GUN = [
   ["passes", "Passes", 1, 50],
 ] as const
 
-const EMPTY = { before: "", after: "", surface: "", tip_mm: "", bar: "", passes: "" }
+const EMPTY = { before: "", after: "", surface: "", efflux: "", tip_mm: "", bar: "", passes: "" }
 type Typed = typeof EMPTY
 
 /** Comb, pot before and after, surface and gun of a coat, as they are read: the film and the plan follow them. */
-export function Measured({ row, quiet = false, onTouch }: Props) {
+export function Measured({ row, now, quiet = false, onTouch }: Props) {
   const { film, temperature } = useMeasures()
   const [system] = useUnits()
   const pot = massMeasure(system)
@@ -93,6 +94,12 @@ export function Measured({ row, quiet = false, onTouch }: Props) {
             </button>
           )}
         </p>
+        <FromInstrument
+          kind="comb"
+          near={row.wet_um ? [row.wet_um] : undefined}
+          now={now}
+          onValues={(values) => setCombs([...combs, ...values.flat()])}
+        />
       </fieldset>
       <div className="bench-measures">
         <MeasureField
@@ -116,11 +123,17 @@ export function Measured({ row, quiet = false, onTouch }: Props) {
           error={wrong.surface}
           onChange={field("surface")}
         />
+        <TextField label="Efflux, s" value={typed.efflux} error={wrong.efflux} onChange={field("efflux")} />
         {row.method === "spray" &&
           GUN.map(([name, label]) => (
             <TextField key={name} label={label} value={typed[name]} error={wrong[name]} onChange={field(name)} />
           ))}
       </div>
+      <FromInstrument
+        kind="efflux"
+        now={now}
+        onValues={(values) => field("efflux")(String(values.at(-1)?.[0] ?? ""))}
+      />
     </Panel>
   )
 }
@@ -137,7 +150,7 @@ const number = (text: string) => (text.trim() === "" ? undefined : Number(text.r
 
 /** What a touch carries of it; what is half filled in is left out. */
 function read(typed: Typed, combs: number[]): Partial<Touch> {
-  const [before, after, surface] = [typed.before, typed.after, typed.surface].map(number)
+  const [before, after, surface, efflux] = [typed.before, typed.after, typed.surface, typed.efflux].map(number)
   const gun: Record<string, number> = {}
   for (const [name] of GUN) {
     const value = number(typed[name])
@@ -147,12 +160,13 @@ function read(typed: Typed, combs: number[]): Partial<Touch> {
     ...(combs.length > 0 ? { comb_um: combs } : {}),
     ...(before !== undefined && after !== undefined ? { pot_g: [before, after] as [number, number] } : {}),
     ...(surface !== undefined ? { surface_c: surface } : {}),
+    ...(efflux !== undefined ? { efflux_s: efflux } : {}),
     ...(Object.keys(gun).length > 0 ? { gun } : {}),
   }
 }
 
 function wrongs(typed: Typed): Partial<Typed> {
-  const [before, after, surface] = [typed.before, typed.after, typed.surface].map(number)
+  const [before, after, surface, efflux] = [typed.before, typed.after, typed.surface, typed.efflux].map(number)
   const half = (before === undefined) !== (after === undefined)
   const out = (value: number | undefined, least: number, most: number) =>
     value !== undefined && !(value >= least && value <= most)
@@ -160,6 +174,7 @@ function wrongs(typed: Typed): Partial<Typed> {
     ...(half ? { after: "Both weights are needed." } : {}),
     ...(before !== undefined && after !== undefined && !(after < before) ? { after: "Less than before." } : {}),
     ...(out(surface, -20, 80) ? { surface: "-20 to 80 °C." } : {}),
+    ...(out(efflux, 5, 600) ? { efflux: "5 to 600 s." } : {}),
     ...Object.fromEntries(
       GUN.filter(([name, , least, most]) => out(number(typed[name]), least, most)).map(([name, , least, most]) => [
         name,

@@ -70,7 +70,7 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
           {slab.state === "scuffed" ? ", scuffed" : ""}
         </span>
         <b>{slab.film_um ? `${film.text(slab.film_um)} on` : ""}</b>
-        {row.laid && now - row.work_end < MEASURED_MIN && <Measured row={row} quiet onTouch={onTouch} />}
+        {row.laid && now - row.work_end < MEASURED_MIN && <Measured row={row} now={now} quiet onTouch={onTouch} />}
         <FaultPanel row={row} piece={piece.name} zone={zone} onTouch={onTouch} />
       </div>
       {asks(slab, now) && <DryTest slab={slab} onTouch={onTouch} />}

@@ -11,6 +11,8 @@ export type Touch = {
   comb_um?: number[]
   pot_g?: [number, number]
   surface_c?: number
+  /** Seconds through the cup. */
+  efflux_s?: number
   gun?: Record<string, number>
   milestone?: string
   /** What a dry test was made on: the film, or the glass beside it. */

@@ -2,6 +2,7 @@ import { Head, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
+import { HandInstruments } from "@/shop/HandInstruments"
 import { Hours } from "@/shop/Hours"
 import { People } from "@/shop/People"
 import { RoomAir } from "@/shop/RoomAir"
@@ -21,21 +22,24 @@ export default function Shop(first: ShopPage) {
         facts="What is set here holds from now on; what dries already was laid in the air that was."
       />
       <div className="shop-grid">
-        <section aria-label="Rooms" className="ruled pt-2">
-          <h2 className="text-head">Rooms and their air</h2>
-          {state.rooms.map((room) => (
-            <RoomAir
-              key={room.id}
-              room={room}
-              airs={state.airs}
-              uses={state.uses}
-              now={now}
-              zone={shop.zone}
-              onKept={setState}
-            />
-          ))}
-          <RoomAir airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
-        </section>
+        <div className="grid content-start gap-7">
+          <section aria-label="Rooms" className="ruled pt-2">
+            <h2 className="text-head">Rooms and their air</h2>
+            {state.rooms.map((room) => (
+              <RoomAir
+                key={room.id}
+                room={room}
+                airs={state.airs}
+                uses={state.uses}
+                now={now}
+                zone={shop.zone}
+                onKept={setState}
+              />
+            ))}
+            <RoomAir airs={state.airs} uses={state.uses} now={now} zone={shop.zone} onKept={setState} />
+          </section>
+          <HandInstruments instruments={state.hand_instruments} now={now} onKept={setState} />
+        </div>
         <div className="grid gap-7">
           <People state={state} onKept={setState} />
           <ShopRules house={state.house} judged={state.judged} onKept={setState} />

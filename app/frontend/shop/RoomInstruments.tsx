@@ -7,13 +7,17 @@ import { duration } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { Instrument, RoomAir, ShopPage } from "@/types"
 
-const FAULTS: [string, string][] = [
+export const FAULTS: [string, string][] = [
   ["none", "works"],
   ["disconnected", "does not answer"],
   ["stale", "sends old readings"],
   ["noisy", "is noisy"],
   ["out_of_range", "reads what cannot be"],
   ["jump", "jumps"],
+]
+const KINDS: [string, string][] = [
+  ["hygrometer", "thermo-hygrometer"],
+  ["weather", "weather line, the day ahead"],
 ]
 const SHOP = "/shop/instruments"
 
@@ -23,6 +27,7 @@ type Props = { room: RoomAir; now: number; onKept: (props: ShopPage) => void }
 /** Thermo-hygrometers of a room: what they read last, and how another one sends its readings. */
 export function RoomInstruments({ room, now, onKept }: Props) {
   const [name, setName] = useState("")
+  const [kind, setKind] = useState("hygrometer")
   const [token, setToken] = useState("")
   const { send, busy, error } = useSend()
   const told = (props: Told) => {
@@ -39,7 +44,7 @@ export function RoomInstruments({ room, now, onKept }: Props) {
     )
   return (
     <section aria-label={`Instruments in ${room.name}`} className="room-instruments">
-      <h4 className="text-label">Thermo-hygrometers</h4>
+      <h4 className="text-label">Thermo-hygrometers, weather</h4>
       <ul>
         {room.instruments.map((one) => (
           <li key={one.id} data-state={one.state}>
@@ -80,12 +85,13 @@ export function RoomInstruments({ room, now, onKept }: Props) {
         </div>
       )}
       <div className="flex flex-wrap items-end gap-2">
-        <TextField label="Another thermo-hygrometer, its name" value={name} onChange={setName} />
+        <SelectField label="Another" value={kind} options={KINDS} onChange={setKind} />
+        <TextField label="Its name" value={name} onChange={setName} />
         <button
           type="button"
           className="ui-button"
           disabled={busy || name.trim() === ""}
-          onClick={() => ask("POST", SHOP, { name, room: room.id })}
+          onClick={() => ask("POST", SHOP, { name, kind, room: room.id })}
         >
           Add it
         </button>
@@ -98,6 +104,14 @@ export function RoomInstruments({ room, now, onKept }: Props) {
 function Read({ one, now }: { one: Instrument; now: number }) {
   const { temperature } = useMeasures()
   if (one.at === null || one.t_c === null) return <span>{one.name}: nothing read yet</span>
+  if (one.kind === "weather")
+    return (
+      <span>
+        {one.name}: the day ahead from <b>{`${temperature.text(one.t_c)}, ${one.rh} % RH`}</b>,{" "}
+        {now - one.at < 2 ? "just now" : `${duration(now - one.at)} ago`}
+        {one.state === "silent" && ", nothing new since"}
+      </span>
+    )
   const ago = now - one.at < 2 ? "just now" : `${duration(now - one.at)} ago`
   return (
     <span>
@@ -108,5 +122,6 @@ function Read({ one, now }: { one: Instrument; now: number }) {
   )
 }
 
-const example = (token: string) =>
-  `curl -H "Authorization: Bearer ${token}" -d "t_c=19.4 rh=56" ${typeof location === "undefined" ? "" : location.origin}/readings`
+/** How an instrument sends: what it reads, as a line. */
+export const example = (token: string, line = "t_c=19.4 rh=56") =>
+  `curl -H "Authorization: Bearer ${token}" -d "${line}" ${typeof location === "undefined" ? "" : location.origin}/readings`

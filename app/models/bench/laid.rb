@@ -3,6 +3,7 @@ class Bench::Laid
   COMB = { most: 20, um: 0..3000 }.freeze
   POT_G = (0..1_000_000)
   SURFACE_C = (-20..80)
+  EFFLUX_S = (5..600)
   GUN = { "tip_mm" => 0.1..10, "bar" => 0.01..500, "passes" => 1..50 }.freeze
 
   # @param body [Hash] any of "comb_um", "pot_g", "gun", "surface_c"
@@ -13,9 +14,10 @@ class Bench::Laid
   # @return [Hash] body of the entry
   # @raise [Rhexon::InvalidInput]
   def details
-    taken = { "comb_um" => comb, "pot_g" => pot, "gun" => gun, "surface_c" => surface }.compact
+    taken = { "comb_um" => comb, "pot_g" => pot, "gun" => gun, "surface_c" => surface,
+              "efflux_s" => efflux }.compact
     Rhexon.refuse_unless(taken.any?, "Nothing was measured", where: "comb_um",
-                                                             accepted: "comb_um, pot_g, gun or surface_c")
+                                                             accepted: "comb_um, pot_g, gun, surface_c or efflux_s")
     taken
   end
 
@@ -49,6 +51,13 @@ class Bench::Laid
     value = @body["surface_c"] or return
     Rhexon.refuse_unless(number?(value, SURFACE_C), "#{value.inspect} is no temperature of a surface",
                          where: "surface_c", accepted: "#{SURFACE_C.begin} to #{SURFACE_C.end} °C")
+    value
+  end
+
+  def efflux
+    value = @body["efflux_s"] or return
+    Rhexon.refuse_unless(number?(value, EFFLUX_S), "#{value.inspect} s is no time through a cup", where: "efflux_s",
+                         accepted: "#{EFFLUX_S.begin} to #{EFFLUX_S.end} s")
     value
   end
 

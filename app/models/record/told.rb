@@ -102,7 +102,8 @@ class Record::Told
   def measured
     [ body["comb_um"] && "comb #{body["comb_um"].map { |um| format("%g", um) }.join(", ")} µm wet",
       body["pot_g"] && format("pot %g g, then %g g", *body["pot_g"]), gun,
-      body["surface_c"] && format("surface %g °C", body["surface_c"]) ].compact
+      body["surface_c"] && format("surface %g °C", body["surface_c"]),
+      body["efflux_s"] && format("%g s through the cup", body["efflux_s"]) ].compact
   end
 
   def gun

@@ -1,15 +1,22 @@
-# What thermo-hygrometers send: JSON, or lines of text, with the token of the instrument.
-class AirReadingsController < ApplicationController
+# What instruments send: JSON, or lines of text, with the token of the instrument. The bench asks for what those of the
+# hand have sent lately.
+class InstrumentReadingsController < ApplicationController
   include ActionController::HttpAuthentication::Token::ControllerMethods
 
   skip_forgery_protection
   MOST_BYTES = 200_000
 
+  def index
+    kind = query(:kind)
+    instruments = Instrument.of_hand.where(kind: kind).order(:id)
+    render json: { instruments: instruments.map { |one| HandInstrumentSerializer.new(one).to_h } }
+  end
+
   def create
     instrument = authenticate_with_http_token { |token| Instrument.by_token(token) }
     return refuse_stranger unless instrument
 
-    report = Instrument::Intake.new(instrument).take!(readings)
+    report = instrument.take!(readings)
     render json: { taken: report.taken, marked: report.marked, refused: report.refused },
            status: report.taken.positive? ? :ok : :unprocessable_entity
   end
