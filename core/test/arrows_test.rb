@@ -17,7 +17,7 @@ class ArrowsTest < CoreTest
     %w[search],
     %w[boards proposals],
     %w[chance checks],
-    %w[compare],
+    %w[compare diagnosis],
     %w[systems],
     %w[templates],
     %w[picture]

@@ -12,11 +12,11 @@ class Entry::FaultCauses
   end
 
   # @param answers [Hash{String=>Boolean}] cause => yes or no
-  # @return [Array<Rhexon::Faults::Diagnosis::Cause>]
+  # @return [Array<Rhexon::Diagnosis::Ranking::Cause>]
   def causes(answers = {})
     placement = @plan.placements.find { |one| one.pass.key == @pass } or return []
-    Rhexon::Faults::Diagnosis.new(
-      @fault, Rhexon::Faults::Evidence.new(@plan, placement, poured: poured, surface_c: surface_c), answers
+    Rhexon::Diagnosis::Ranking.new(
+      @fault, Rhexon::Diagnosis::Evidence.new(@plan, placement, poured: poured, surface_c: surface_c), answers
     ).causes
   end
 

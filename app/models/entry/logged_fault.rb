@@ -41,7 +41,7 @@ class Entry::LoggedFault
   def ways = @mending.ways(@fault).map { |way| way(way) }
 
   # @param answers [Hash{String=>Boolean}] cause => yes or no
-  # @return [Array<Rhexon::Faults::Diagnosis::Cause>]
+  # @return [Array<Rhexon::Diagnosis::Ranking::Cause>]
   def causes(answers) = Entry::FaultCauses.new(@piece, @pass, @fault, floor.plan).causes(answers)
 
   # @param body [Hash] "client_id", "mending" (none or "leave": nothing is mended), "cause", "answers"

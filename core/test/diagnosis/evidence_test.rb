@@ -15,17 +15,19 @@ class EvidenceTest < CoreTest
 **fields.except(:wood))
   end
 
-  def evidence(plan, key = "s1/1", **more) = Faults::Evidence.new(plan, placement(plan, key), **more)
+  def evidence(plan, key = "s1/1", **more) = Rhexon::Diagnosis::Evidence.new(plan, placement(plan, key), **more)
 
   def causes(fault, plan, answers = {}, **more)
-    Faults::Diagnosis.new(Faults::Fault.find(fault), evidence(plan, **more), answers).causes
+    Rhexon::Diagnosis::Ranking.new(Faults::Fault.find(fault), evidence(plan, **more), answers).causes
   end
 
   def test_every_cause_is_shown_by_what_there_is_or_asked_for
     causes = Faults::Fault.all.flat_map(&:shown)
-    assert_empty causes.filter_map { |cause| cause["shown_by"] } - Faults::Evidence::NAMES
+    assert_empty causes.filter_map { |cause| cause["shown_by"] } - Rhexon::Diagnosis::Evidence::NAMES
     ordinary = made
-    Faults::Evidence::NAMES.each { |name| assert_includes [ true, false, nil ], evidence(ordinary).of(name).for, name }
+    Rhexon::Diagnosis::Evidence::NAMES.each { |name|
+      assert_includes [ true, false, nil ], evidence(ordinary).of(name).for, name
+    }
     assert_equal causes.count { |cause| cause["shown_by"] || cause["asks"] }, causes.size
   end
 
@@ -33,7 +35,9 @@ class EvidenceTest < CoreTest
   def test_an_ordinary_coat_is_not_accused
     ordinary = made
     for_it = Faults::Fault.all.flat_map { |fault|
-      Faults::Diagnosis.new(fault, evidence(ordinary)).causes.select { |cause| cause.told == "for" }.map(&:says)
+      Rhexon::Diagnosis::Ranking.new(fault, evidence(ordinary)).causes.select { |cause|
+        cause.told == "for"
+      }.map(&:says)
     }
     assert_empty for_it
   end
@@ -90,7 +94,7 @@ class EvidenceTest < CoreTest
     assert_equal [ "not strained", "against" ], answered.last.to_h.values_at(:says, :told)
     assert_operator answered.count(&:asks), :<=, 1
     Faults::Fault.all.each { |fault|
-      assert_operator Faults::Diagnosis.new(fault, evidence(made)).causes.count(&:asks), :<=, 3
+      assert_operator Rhexon::Diagnosis::Ranking.new(fault, evidence(made)).causes.count(&:asks), :<=, 3
     }
   end
 
@@ -99,10 +103,10 @@ class EvidenceTest < CoreTest
     log = [ said("started", "08:31", pass: "top/s2/1/show"), said("done", "08:35", pass: "top/s2/1/show"),
             said("started", "08:40", pass: "top/s3/1/show"), said("done", "09:00", pass: "top/s3/1/show") ]
     rushed = made(*log, steps: steps)
-    upper = Faults::Diagnosis.new(Faults::Fault.find("wrinkle"), evidence(rushed, "s3/1")).causes.first
+    upper = Rhexon::Diagnosis::Ranking.new(Faults::Fault.find("wrinkle"), evidence(rushed, "s3/1")).causes.first
     assert_equal [ "strong solvent on green film", "for" ], [ upper.says, upper.told ]
     assert_match(/min before what is below was ready/, upper.words)
-    rust = Faults::Diagnosis.new(Faults::Fault.find("rust_specks"), evidence(rushed, "s3/1")).causes.first
+    rust = Rhexon::Diagnosis::Ranking.new(Faults::Fault.find("rust_specks"), evidence(rushed, "s3/1")).causes.first
     assert_equal "for", rust.told
   end
 end

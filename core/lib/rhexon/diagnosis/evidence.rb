@@ -1,5 +1,5 @@
 module Rhexon
-  module Faults
+  module Diagnosis
     # What is known of the hour in which a coat was laid on, held against the likely causes of a fault: film, air,
     # waits, what is under it, what was weighed.
     class Evidence

@@ -1,8 +1,8 @@
 module Rhexon
-  module Faults
+  module Diagnosis
     # The likely causes of a fault, in the order of what speaks for them: first what is known of that hour or answered
     # by the hand, then what cannot be told, and last what the evidence speaks against.
-    class Diagnosis
+    class Ranking
       # @!attribute says  [String] the cause
       # @!attribute told  [String] for, open or against
       # @!attribute words [String, nil] what speaks for it or against it
@@ -10,7 +10,7 @@ module Rhexon
       Cause = Struct.new(:says, :told, :words, :asks, keyword_init: true)
       ORDER = %w[for open against].freeze
 
-      # @param fault [Fault]
+      # @param fault [Faults::Fault]
       # @param evidence [Evidence]
       # @param answers [Hash{String=>Boolean}] cause => what the hand said
       def initialize(fault, evidence, answers = {})
