@@ -37,6 +37,7 @@ Rails.application.routes.draw do
 
   resources :pieces, only: %i[index new create edit update] do
     resources :photos, only: :index, module: :pieces
+    resource :class_given, only: %i[show create], path: "class", module: :pieces, controller: :class_given
     resource :proposals, only: %i[show create], path: "ways", module: :pieces do
       scope module: :proposals do
         resource :choice, only: :create

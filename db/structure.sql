@@ -14,7 +14,7 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, place_t_c decimal CHECK (place_t_c BETWEEN -30 AND 60), place_rh decimal CHECK (place_rh BETWEEN 1 AND 99), CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), timber_id integer REFERENCES timbers(id), CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), timber_id integer REFERENCES timbers(id), person_id integer REFERENCES people(id), given_from_id integer REFERENCES pieces(id), CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
@@ -669,7 +669,10 @@ FOREIGN KEY ("instrument_id")
   REFERENCES "instruments" ("id")
 , CONSTRAINT value_is_short_json CHECK (json_valid(value) AND length(value) <= 200));
 CREATE UNIQUE INDEX "index_hand_readings_on_instrument_id_and_at" ON "hand_readings" ("instrument_id", "at");
+CREATE INDEX "index_pieces_on_person_id" ON "pieces" ("person_id");
+CREATE INDEX "index_pieces_on_given_from_id" ON "pieces" ("given_from_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130160000'),
 ('20261130140000'),
 ('20261130120000'),
 ('20261130080000'),

@@ -1,5 +1,7 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
+  include WhoseBench
+
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
                  t_c: :any, points: :any, drops: :any, cautions: :list, nth: :whole, comb_um: :list, pot_g: :list,
@@ -9,7 +11,7 @@ class EntriesController < ApplicationController
   def create
     happened_at = instant(body["happened_at"])
     floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
-    render json: BenchState.new(floor: floor).to_h
+    render json: BenchState.new(floor: floor, hands: hands).to_h
   end
 
   private

@@ -10,6 +10,12 @@ class Piece < ApplicationRecord
 
   belongs_to :job
   belongs_to :timber, optional: true
+  # Whose own it is: nobody else's hands are planned for it.
+  belongs_to :person, optional: true
+  # What it was given to somebody from, with its schedule.
+  belongs_to :given_from, class_name: "Piece", optional: true
+  has_many :given, -> { order(:id) }, class_name: "Piece", foreign_key: :given_from_id, inverse_of: :given_from,
+                                      dependent: :restrict_with_error
   has_many :faces, -> { order(:position, :id) }, dependent: :destroy, inverse_of: :piece
   has_one :schedule, dependent: :restrict_with_error
   has_many :entries, dependent: :restrict_with_error
@@ -111,7 +117,8 @@ class Piece < ApplicationRecord
   # @param tried [Array<Hash>] boards tried for it
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)
-    { "id" => core_id, "job" => "j#{job_id}", "count" => count, "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
+    { "id" => core_id, "job" => "j#{job_id}", "by" => person&.name, "count" => count,
+      "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
       "wood_facts" => timber&.facts,
       "place_air" => job.place_air, "sketch" => sketch,

@@ -87,6 +87,17 @@ class Schedule < ApplicationRecord
     end
   end
 
+  # The schedule of another piece, as it stands: what is given to a class. Hours that were fixed there are not.
+  # @param from [Schedule]
+  # @return [Revision]
+  def give!(from)
+    locked do
+      document = from.document.merge("steps" => from.steps.map { |step| step.except("pins") })
+      checked = Rhexon::Schedule::Document.check!(document, fillers: Shelf.fillers)
+      advance!(fits!(checked), { "op" => "give", "revision" => from.head.id }, "Given from #{from.piece.name}")
+    end
+  end
+
   # What was chosen when the recipe that it comes from was taken.
   # @return [Hash] "values" and "products"
   def taken_with

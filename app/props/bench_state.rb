@@ -5,8 +5,10 @@ class BenchState
   TOUCHED = %w[started done tick measured dry_test fault].freeze
 
   # @param floor [ShopFloor, nil] where it is planned already
-  def initialize(floor: nil)
+  # @param hands [String, nil] whose bench; somebody who is not there: everybody's
+  def initialize(floor: nil, hands: nil)
     @floor = floor || ShopFloor.new
+    @hands = hands.presence && Person.at_bench.find_by(name: hands)&.name
   end
 
   # @return [Hash] BenchPage
@@ -20,16 +22,23 @@ class BenchState
   def page
     told = latest
     drawn, words, ids = @floor.draw { |plan|
-      Rhexon::Picture::Bench.new(plan).then do |bench|
+      Rhexon::Picture::Bench.new(plan, hands: @hands).then do |bench|
         [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }
-    { bench: drawn, pieces: seen(ids, told).map { |piece| PieceSerializer.new(piece).to_h },
-      pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
-      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
-      read: Bench::ReadCautions.new(seen(ids, told)).to_h, rags: Bench::Rags.new(now: @floor.now).left&.to_h,
+    { bench: drawn, **whose, **beside, pieces: seen(ids, told).map { |piece| PieceSerializer.new(piece).to_h },
+      read: Bench::ReadCautions.new(seen(ids, told)).to_h,
       latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
+
+  # What stands around the work: pots, air, rags.
+  def beside
+    { pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
+      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
+      rags: Bench::Rags.new(now: @floor.now).left&.to_h }
+  end
+
+  def whose = { hands: @hands, everybody: Person.at_bench.pluck(:name) }
 
   # Those that are drawn or told of; where there is nothing one stands for all, so that the page knows that there are
   # pieces.
@@ -54,11 +63,19 @@ class BenchState
 
   # The newest entries that stand, newest first: what "take it back" takes back.
   def latest
-    Entry.where(piece: @floor.pieces, kind: TOUCHED)
+    of_hands(Entry.where(piece: @floor.pieces, kind: TOUCHED))
       .includes(:correction, :piece)
       .order(happened_at: :desc, id: :desc)
       .limit(LATEST * 2)
       .reject(&:correction)
       .first(LATEST)
+  end
+
+  # On what is theirs, or on work that they began.
+  def of_hands(entries)
+    return entries unless @hands
+
+    begun = Entry.where(kind: "started").where("body ->> 'person' = ?", @hands).select(:pass_key)
+    entries.where(piece: Piece.where(person: Person.where(name: @hands))).or(entries.where(pass_key: begun))
   end
 end

@@ -38,10 +38,8 @@ const TAKEN_BACK: Record<string, (words: string) => string> = {
 /** What to do now and next over all pieces, what is drying, and which windows close. */
 export default function Bench(props: BenchPage & { kept_at?: number }) {
   const { temperature, film } = useMeasures()
-  const { bench, pieces, rooms, latest, pots, mixed, rags, read, justDone, lastUnsent, at, away, touch } = useBench(
-    props,
-    props.kept_at,
-  )
+  const state = useBench(props, props.kept_at)
+  const { bench, pieces, rooms, latest, pots, mixed, rags, read, justDone, lastUnsent, at, away, touch } = state
   const now = useNow(bench.now, at)
   const { zone } = bench
   useKeys({ " ": () => (document.querySelector("[data-space]") as HTMLButtonElement | null)?.click() })
@@ -50,9 +48,8 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
   const [next, ...later] = bench.upcoming
   const after = bench.running.length ? bench.upcoming : later
   const large = useLarge()[0] === "on"
-  const page = { bench, pieces, rooms, latest, pots, mixed, rags, read }
-  const calls = callsOf(page, now)
-  useCallsOf(calls, page)
+  const calls = callsOf(state, now)
+  useCallsOf(calls, state)
   useKeptPages([...pots.map(({ path }) => path), ...Object.values(mixed)])
   const first = bench.drying.find(({ next_row }) => next_row)
   const head = bench.running[0] ?? next
@@ -103,7 +100,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           onTouch={touch}
           last={lastTouch(lastUnsent, latest, name)}
           large={large}
-          tools={<BenchTools {...{ calls, now, zone }} />}
+          tools={<BenchTools {...{ calls, now, zone }} hands={state.hands} everybody={state.everybody} />}
         />
         {!large && (
           <section className="ruled pt-2" aria-label="After that">

@@ -51,6 +51,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
               </Place>
             )}
+            {sheet.rows.length > 0 && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
             <Place to="/pieces/plan">Shop plan</Place>
             <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("photos")}>

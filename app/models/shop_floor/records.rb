@@ -84,7 +84,7 @@ class ShopFloor::Records
 
   # @return [Hash{Head=>Hash}]
   def records(heads, read)
-    read ||= Piece.where(id: heads.map(&:id)).includes(:faces, :job, :timber, schedule: :head)
+    read ||= Piece.where(id: heads.map(&:id)).includes(:faces, :job, :timber, :person, schedule: :head)
     pieces = read.index_by(&:id)
     tried = Board::TriedLooks.new(pieces.values_at(*heads.map(&:id)))
     heads.to_h { |head|

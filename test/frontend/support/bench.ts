@@ -97,4 +97,6 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
   mixed: {},
   read: {},
   rags: null,
+  hands: null,
+  everybody: ["Imke"],
 })

@@ -14,16 +14,19 @@ module Rhexon
 
       attr_reader :plan
 
-      def initialize(plan)
+      # @param plan [Planning::Plan]
+      # @param hands [String, nil] whose bench: what their hands are on and what is their own; nil: everybody's
+      def initialize(plan, hands: nil)
         @plan = plan
+        @hands = hands
       end
 
       def now = plan.shop.now
       def zone = plan.shop.zone.name
-      def people = plan.shop.people.map(&:id)
+      def people = plan.shop.people.map(&:id) & (@hands ? [ @hands ] : plan.shop.people.map(&:id))
 
       # @return [Array<Row>]
-      def running = rows.select { |row| row.status == "running" && row.placement.hands.any? }
+      def running = own.select { |row| row.status == "running" && row.placement.hands.any? }
 
       # Passes not begun, those that may start now or first at the head.
       # @return [Array<Row>]
@@ -31,14 +34,17 @@ module Rhexon
 
       # @return [Array<Row>] what the day's hands did and will do
       def today
-        rows.select { |row| row.placement.hands.any? { |from, _| from >= day_start && from < day_end } }
+        own.select { |row| row.placement.hands.any? { |from, _| from >= day_start && from < day_end } }
       end
 
       def open_today = plan.shop.open_between(day_start, day_end)
 
       # @return [Array<Slab>] soonest call on the hands first
       def drying
-        @drying ||= plan.shop.pieces.flat_map { |piece| slabs(piece) }.sort_by { |slab| [ call(slab), slab.row.key ] }
+        @drying ||= plan.shop.pieces.flat_map { |piece|
+          slabs(piece)
+        }.select { |slab| mine?(slab.next_row || slab.row) }
+                        .sort_by { |slab| [ call(slab), slab.row.key ] }
       end
 
       # What stands against work that may be taken up now; in a large shop of the first alone.
@@ -68,12 +74,19 @@ module Rhexon
 
       private
 
+      def own = @hands ? rows.select { |row| mine?(row) } : rows
+
+      # Work of these hands, or on what is theirs.
+      def mine?(row) = @hands.nil? || row.person == @hands || row.placement.pass.piece.by == @hands
+
       def rows_of(piece)
         plan.once([ :bench_rows_by_piece ]) { rows.group_by { |row| row.placement.pass.piece.id } }.fetch(piece.id, [])
       end
 
       def planned
-        plan.once([ :bench_planned ]) { rows.select { |row| row.status == "planned" && row.placement.hands.any? } }
+        plan.once([ :bench_planned, @hands ]) do
+          own.select { |row| row.status == "planned" && row.placement.hands.any? }
+        end
       end
 
       def day_start = @day_start ||= plan.shop.zone.at(plan.shop.zone.date(now), "00:00")
