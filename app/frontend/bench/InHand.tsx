@@ -9,6 +9,7 @@ import { PhotoButton } from "@/photo/PhotoButton"
 import { spotsSay } from "@/schedule/spots"
 import type { BenchPage, BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
+import { ByWhom } from "./ByWhom"
 import { LargeHead } from "./Large"
 import { Measured } from "./Measured"
 import { PieceRack } from "./PieceRack"
@@ -136,21 +137,7 @@ export function InHand({
       <CareFor row={row} fresh={fresh} />
       <div className="in-hand-side">
         {!inHand && people.length > 1 && (
-          <fieldset className="by-whom">
-            <legend className="sr-only">Whose hands</legend>
-            {people.map((name) => (
-              <label key={name} data-state={name === person ? "on" : "off"}>
-                <input
-                  type="radio"
-                  name="by-whom"
-                  className="sr-only"
-                  checked={name === person}
-                  onChange={() => setChosen({ key: row.key, person: name })}
-                />
-                {name}
-              </label>
-            ))}
-          </fieldset>
+          <ByWhom people={people} person={person} onChoose={(name) => setChosen({ key: row.key, person: name })} />
         )}
         {tools}
       </div>

@@ -63,10 +63,8 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
         title="Bench"
         facts={
           <>
-            {shut && shut > now
-              ? `${bench.people.join(" and ")} ${bench.people.length > 1 ? "work" : "works"} to ${soon(shut, zone, now)}`
-              : "Shop is shut"}
-            , {duration(bench.left_today_min)} of work left today.{" "}
+            {shut && shut > now ? `${whoWorks(bench.people)} to ${soon(shut, zone, now)}` : "Shop is shut"},{" "}
+            {duration(bench.left_today_min)} of work left today.{" "}
             <Link href="/bench/day" className="underline underline-offset-2">
               Morning and evening
             </Link>
@@ -110,7 +108,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
                 <li key={row.key}>
                   <b>{soon(row.hands_start, zone, now)}</b>
                   <span>
-                    {row.words}, {name(row.piece).toLowerCase()}
+                    {row.words}, {lowerFirst(name(row.piece))}
                     <span className="text-second text-fine block">{rowSays(row, film)}</span>
                   </span>
                   <span className="text-fine text-second">{duration(row.hands_min)}</span>
@@ -172,6 +170,10 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
     </Shell>
   )
 }
+
+/** "Osei and Imke work"; a class is counted. */
+const whoWorks = (people: string[]): string =>
+  people.length > 3 ? `${people.length} people work` : `${people.join(" and ")} ${people.length > 1 ? "work" : "works"}`
 
 /** What "take it back" takes back: the newest touch that stands, here or in the log. */
 function lastTouch(unsent: Unsent | null, latest: Entry[], name: (id: string) => string): LastTouch | null {
