@@ -1,15 +1,19 @@
 module Devices
-  # Stands in for a weather line: the air outdoors of the day to come, hour by hour. A function of the time it is asked
-  # at, with the ways of a real one to fail.
+  # Stands in for a weather line: what the weather makes of a place in the day to come, hour by hour. A function of the
+  # time it is asked at, with the ways of a real one to fail.
   class SimulatedWeather < Hygrometer
     FAULTS = SimulatedHygrometer::FAULTS
     HOURS = 24
-    MEAN_C, SWING_C, MEAN_RH, SWING_RH = 6.0, 4.0, 78.0, 14.0
+    # How far the place is off what it is set to, and how it swings with the day.
+    OFF_C, SWING_C, OFF_RH, SWING_RH = -2.5, 1.5, 5.0, 4.0
     NOISE_C, JUMP_C = 6.0, 25.0
     STALE_S = SimulatedHygrometer::STALE_S
 
-    def initialize(fault: "none", seed: 1)
+    # @param t_c, rh [Numeric] as the place is set
+    def initialize(t_c:, rh:, fault: "none", seed: 1)
       super()
+      @t_c = t_c
+      @rh = rh
       @fault = FAULTS.include?(fault) ? fault : "none"
       @seed = seed
     end
@@ -32,9 +36,9 @@ module Devices
       t_c = if @fault == "out_of_range"
         99.0
       else
-        MEAN_C + SWING_C * warm + noise + (@fault == "jump" ? JUMP_C : 0)
+        @t_c + OFF_C + SWING_C * warm + noise + (@fault == "jump" ? JUMP_C : 0)
       end
-      Reading.new(t_c: t_c, rh: MEAN_RH - SWING_RH * warm, at: at)
+      Reading.new(t_c: t_c, rh: (@rh + OFF_RH - SWING_RH * warm).clamp(1.0, 100.0), at: at)
     end
   end
 end

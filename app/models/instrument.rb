@@ -61,9 +61,13 @@ class Instrument < ApplicationRecord
   # @return [Devices::Hygrometer, nil]
   def device
     return unless stand_in
-    return Devices::SimulatedWeather.new(fault: stand_in, seed: id) if kind == "weather"
+    return weather_line if kind == "weather"
 
     Devices::SimulatedHygrometer.new(->(at) { room.set_air_at(at).then { |air| [ air.t_c, air.rh ] } }, fault: stand_in,
                                                                                                        seed: id)
   end
+
+  private
+
+  def weather_line = Devices::SimulatedWeather.new(t_c: room.t_c, rh: room.rh, fault: stand_in, seed: id)
 end

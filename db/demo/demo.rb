@@ -43,7 +43,7 @@ module Demo
     { "Booth wall" => "spray room", "Loft shelf" => "drying loft" }.each do |name, room|
       Instrument.begin!(name: name, room: Room.find_by!(name: room), stand_in: "none")
     end
-    Instrument.begin!(name: "Weather at Sill House", kind: "weather", room: Room.find_by!(name: "Sill House hall"),
+    Instrument.begin!(name: "Hall, the day ahead", kind: "weather", room: Room.find_by!(name: "Sill House hall"),
                       stand_in: "none")
     { "Pin meter" => "moisture", "Bench comb" => "comb", "Film gauge" => "gauge", "Gloss meter" => "gloss",
       "Colour reader" => "colour", "Cup" => "efflux" }.each do |name, kind|

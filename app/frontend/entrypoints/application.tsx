@@ -31,10 +31,10 @@ createInertiaApp({
 })
 
 // Only where pages are whole builds, and only on a device's own computer or by TLS: browsers keep pages nowhere else.
-if ("worker" in document.documentElement.dataset && "serviceWorker" in navigator)
+if ("worker" in document.documentElement.dataset)
   addEventListener("load", () => {
     navigator.serviceWorker
-      .register("/service-worker.js", { type: "module", updateViaCache: "none" })
+      ?.register("/service-worker.js", { type: "module", updateViaCache: "none" })
       // The page goes on without it, as long as the shop's computer answers.
       .catch((error: unknown) => console.warn("This device keeps no pages:", error))
   })

@@ -1,12 +1,12 @@
-/**
- * What this device remembered under a name; null where it remembers nothing, or is not asked to (private, full,
- * broken).
- */
+/** What a device that keeps nothing (private, full, broken) is told, as long as the page is open. */
+const meanwhile = new Map<string, string>()
+
+/** What this device remembered under a name; null where there is nothing. */
 export function recall(key: string): string | null {
   try {
     return localStorage.getItem(key)
   } catch {
-    return null
+    return meanwhile.get(key) ?? null
   }
 }
 
@@ -14,7 +14,7 @@ export function remember(key: string, text: string): void {
   try {
     localStorage.setItem(key, text)
   } catch {
-    // The page goes on without it.
+    meanwhile.set(key, text)
   }
 }
 
