@@ -12,7 +12,7 @@ const held: Kept = {
   order: 1,
   place: "/bench",
   path: "/entries",
-  body: { kind: "done", happened_at: "2026-11-23T09:00:00Z" },
+  body: { kind: "done", pass: "p4/s1/1/top", happened_at: "2026-11-23T09:00:00Z" },
   words: "Done, Coat 1 of 2",
 }
 const show = (unsent: Kept[], waiting: boolean, calls: string[] = [], silentSince: number | null = null) =>
@@ -57,6 +57,7 @@ describe("touches that the server does not have", () => {
       "Done, Coat 1 of 2, 09:00 was not taken: That work is already done",
     )
     expect(screen.queryByRole("status")).toBeNull()
+    expect(screen.getByText("See its schedule").getAttribute("href")).toBe("/pieces/4/schedule")
     fireEvent.click(screen.getByText("Send again"))
     fireEvent.click(screen.getByText("Take it back"))
     expect(calls).toEqual(["again a", "back a"])

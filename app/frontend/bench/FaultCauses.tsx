@@ -6,7 +6,7 @@ import type { Touch } from "./touch"
 
 type Cause = { says: string; told: "for" | "open" | "against"; words: string | null; asks: string | null }
 /** What goes into the log beside the fault: what it came from, and what was asked. */
-export type Found = Pick<Touch, "cause" | "answers">
+export type Found = Pick<Touch, "cause" | "answers" | "size_mm">
 export const NOTHING: Found = {}
 
 const MARK = { for: "it speaks for it", open: "not known", against: "it speaks against it" }

@@ -7,6 +7,7 @@ import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
+import { PhotoButton } from "@/photo/PhotoButton"
 import type { BenchRow, Fault, MendingWay, Patch } from "@/types"
 import { FaultCauses, type Found, NOTHING } from "./FaultCauses"
 import { PatchDrawing } from "./PatchDrawing"
@@ -42,6 +43,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   const error = known.error ?? mending.error
   const fault = faults.find((candidate) => candidate.id === chosen)
   const [found, setFound] = useState<Found>(NOTHING)
+  const [photos, setPhotos] = useState(0)
   const log = (mending: string) => {
     onTouch({ kind: "fault", pass: row.key, fault: chosen, mending, ...found })
     setOpen(false)
@@ -50,6 +52,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
   }
   const choose = (id: string) => {
     setChosen(id)
+    setPhotos(0)
     setFound(NOTHING)
   }
   return (
@@ -79,7 +82,17 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
       </div>
       {fault && <FaultCauses key={fault.id} fault={fault} pass={row.key} found={found} onFound={setFound} />}
       <ErrorText reason={error} />
-      {fault && row.kind !== "stain" && <InASpot pass={row.key} />}
+      {fault && (
+        <div className="fault-photo">
+          <PhotoButton of={{ pass: row.key }} label="Photo of it" size="bench" onPhoto={() => setPhotos(photos + 1)} />
+          <span role="status" className="text-second">
+            {photos > 0 && (photos === 1 ? "Photo kept in the log" : `${photos} photos kept in the log`)}
+          </span>
+        </div>
+      )}
+      {fault && row.kind !== "stain" && (
+        <InASpot pass={row.key} onSize={(size_mm) => setFound((before) => ({ ...before, size_mm }))} />
+      )}
       {fault && (
         <ul className="fault-mending" aria-live="polite">
           {!ways && !error && <li className="text-second">planning</li>}
@@ -106,7 +119,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
 }
 
 /** If the spot alone were cut out and patched: how far that goes, and what stays to be seen. */
-function InASpot({ pass }: { pass: string }) {
+function InASpot({ pass, onSize }: { pass: string; onSize: (mm: number) => void }) {
   const [mm, setMm] = useState(SPOT_MM)
   const { answer, error } = useAnswer({
     key: ["patch", pass, mm],
@@ -115,7 +128,18 @@ function InASpot({ pass }: { pass: string }) {
   })
   return (
     <section className="in-a-spot" aria-label="If the spot alone were patched">
-      <Stepper label="Spot, across" unit="mm" value={mm} by={5} least={1} most={2000} onChange={setMm} />
+      <Stepper
+        label="Spot, across"
+        unit="mm"
+        value={mm}
+        by={5}
+        least={1}
+        most={2000}
+        onChange={(next) => {
+          setMm(next)
+          onSize(next)
+        }}
+      />
       {answer && (
         <div>
           <PatchDrawing patch={answer} />

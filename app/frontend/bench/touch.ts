@@ -23,6 +23,8 @@ export type Touch = {
   /** What it came from, as the hand believes, and what the hand was asked: cause => yes or no. */
   cause?: string
   answers?: Record<string, boolean>
+  /** How far the fault goes across, where that was said. */
+  size_mm?: number
   readings?: number[]
   /** What corrects a pin meter: temperature of the wood, °C, and points for its kind. */
   t_c?: number

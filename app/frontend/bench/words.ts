@@ -16,7 +16,7 @@ export function rowSays(row: BenchRow, film: Measure): string {
     row.product,
     row.wet_um ? `${film.text(row.wet_um)} wet` : "",
     row.method ? METHOD[row.method] : "",
-    row.grits.join(", "),
+    row.words.includes(row.grits.join(", ")) ? "" : row.grits.join(", "),
     row.laid_on_ml ? `${row.laid_on_ml} ml` : "",
     row.pattern,
   ]

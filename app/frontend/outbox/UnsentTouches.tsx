@@ -62,6 +62,11 @@ export function UnsentTouches({ unsent, waiting, trouble, silentSince, now, zone
               </b>{" "}
               was not taken: {touch.refused}
             </p>
+            {wayOn(touch) && (
+              <a href={wayOn(touch)} className="ui-button" data-size="bench">
+                See its schedule
+              </a>
+            )}
             <button type="button" className="ui-button" data-size="bench" onClick={() => onAgain(touch.client_id)}>
               Send again
             </button>
@@ -80,3 +85,9 @@ const Silence = ({ since, now, zone }: { since: number; now: number; zone: strin
     {now > since ? `, ${duration(now - since)} ago` : ""}.
   </>
 )
+
+/** Where what was refused can be looked at: the schedule of the piece that was touched. */
+const wayOn = ({ body }: Kept): string | undefined => {
+  const piece = /^p(\d+)\//.exec(String(body.pass ?? ""))?.[1]
+  return piece && `/pieces/${piece}/schedule`
+}

@@ -2,6 +2,7 @@
 # the chosen way into the schedule.
 class Entry::LoggedFault
   LEAVE = Rhexon::Faults::Log::LEAVE
+  MOST_MM = 2000
   # @!attribute ready_at [Integer, nil] minute the piece would be ready
   # @!attribute later_min [Integer, nil] so much later than if it is left
   Way = Struct.new(:id, :label, :ready_at, :later_min, :hands_min, :film_um, keyword_init: true)
@@ -74,7 +75,13 @@ class Entry::LoggedFault
       (answers || {}).all? { |says, yes| @fault.causes.include?(says) && [ true, false ].include?(yes) }
     Rhexon.refuse_unless(known, "#{@fault.name} does not come from that", where: "cause",
                                                                           accepted: @fault.causes.join(", "))
-    { "cause" => cause, "answers" => answers.presence }.compact
+    { "cause" => cause, "answers" => answers.presence, "size_mm" => size(body["size_mm"]) }.compact
+  end
+
+  def size(across)
+    Rhexon.refuse_unless(across.nil? || across.between?(1, MOST_MM), "#{across} mm is no size of a fault",
+                         where: "size_mm", accepted: "1 to #{MOST_MM} mm")
+    across
   end
 
   def floor = @floor ||= ShopFloor.new

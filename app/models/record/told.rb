@@ -69,7 +69,8 @@ class Record::Told
     when "tick" then "piece #{body["nth"]}"
     when "measured" then measured
     when "seen_to" then body["item"]
-    when "fault" then [ fault_name, *(body["cause"] && "from #{body["cause"]}"), *mending ]
+    when "fault" then [ fault_name, *(body["size_mm"] && format("%g mm across", body["size_mm"])),
+                        *(body["cause"] && "from #{body["cause"]}"), *mending ]
     when "poured" then "#{body["name"]} #{format("%g", body["g"].to_f)} g"
     when "mixed", "discarded" then "#{format("%g", body["total_g"].to_f)} g"
     when "done" then done

@@ -42,6 +42,17 @@ class DayEndsTest < CoreTest
                  padded.evening.select { |one| one.kind == "gear" }.map(&:words)
   end
 
+  # A satin is flatted and stirred up, a gloss holds nothing that settles; at 8 °C a can gets thick.
+  def test_what_is_wanted_first_is_warmed_and_stirred
+    rooms = [ { "id" => "bench", "daily" => COLD } ]
+    satin = ends(coat("s1", product: "w20"), now: "2026-11-23T16:25+01:00", rooms: rooms).evening
+    assert_equal [ [ "warm", "Take W20 clear satin where it is warm: bench falls to 8 °C over night." ],
+                   [ "stir", "Stir up from the bottom before it is used: W20 clear satin." ] ],
+                 satin.map { |one| [ one.kind, one.words ] }
+    gloss = ends(coat("s1", product: "w80"), now: "2026-11-23T16:25+01:00").evening
+    assert_empty gloss, "a warm room, and nothing settles"
+  end
+
   def test_nothing_was_done_and_nothing_is_told
     made = ends(coat("s1"), now: "2026-11-23T08:00+01:00")
     assert_empty made.evening

@@ -2,7 +2,7 @@ module Rhexon
   module Picture
     # What the morning has to know, and what the evening has to do: short, because it is reckoned.
     class DayEnds
-      # @!attribute kind  [String] gear, hardener, touch_up, first, air, shuts, not_dry
+      # @!attribute kind  [String] gear, hardener, touch_up, warm, stir, first, air, shuts, not_dry
       # @!attribute words [String] a sentence
       # @!attribute at    [Integer, nil] minute that it is about
       Item = Struct.new(:kind, :words, :at, keyword_init: true)
@@ -34,7 +34,7 @@ module Rhexon
       def opens = @plan.shop.open_between(day_end, day_end + AHEAD * 1440).first&.first
 
       # @return [Array<Item>]
-      def evening = [ *gear, *hardeners, *touch_ups, *first_light ]
+      def evening = [ *gear, *hardeners, *touch_ups, *first_pots, *first_light ]
 
       # @return [Array<NightAir::Answer>]
       def nights = closes && opens ? NightAir.new(@plan, [ closes, @plan.shop.now ].max, opens).answers : []
@@ -112,6 +112,13 @@ module Rhexon
 
       def last?(placement)
         @plan.of_piece(placement.pass.piece.id).none? { |one| one.pass.leaves_something? && one.status == "planned" }
+      end
+
+      def first_pots
+        return [] unless closes && opens
+
+        pots = FirstPots.new(@plan, closes, opens)
+        pots.to_warm.map { |words| item("warm", words) } + pots.to_stir.map { |words| item("stir", words) }
       end
 
       def first_light
