@@ -14,4 +14,5 @@ http_content_length_limit 32 * 1024 * 1024
 after_booted do
   WarmUp.begin!
   Instrument::Watch.begin!
+  Shop::Backup::Clock.begin!
 end

@@ -121,6 +121,9 @@ Rails.application.routes.draw do
       resources :judgements, only: :create
       resources :rooms, only: :create, path: "room"
       resources :instruments, only: %i[create update destroy]
+      resources :backups, only: %i[index create] do
+        post "restore", on: :member
+      end
       resource :logger_file, only: :create, path: "rooms/:room_id/logger"
     end
   end

@@ -13,8 +13,10 @@ class RunningShop
   attr_reader :port, :file
 
   # @param name [String] of the database in storage
-  def initialize(name)
+  # @param more [Hash] of the environment
+  def initialize(name, **more)
     @name = name
+    @more = more
     @file = File.join(ROOT, "storage/#{name}.sqlite3")
     @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
     @cookies = {}
@@ -24,7 +26,7 @@ class RunningShop
     {
       "RAILS_ENV" => "production", "RHEXON_DATABASE" => @name, "RHEXON_DEMO" => nil, "SECRET_KEY_BASE" => "f" * 128,
       "PORT" => port.to_s, "RAILS_LOG_LEVEL" => "fatal", "RAILS_MAX_THREADS" => "3"
-    }.merge(more.transform_keys(&:to_s))
+    }.merge(@more.merge(more).transform_keys(&:to_s))
   end
 
   # A shop with one piece of many coats.
@@ -54,6 +56,14 @@ class RunningShop
   def rails(*arguments)
     out, status = Open3.capture2e(env, File.join(ROOT, "bin/rails"), *arguments, chdir: ROOT)
     raise "bin/rails #{arguments.first}: #{out}" unless status.success?
+
+    out
+  end
+
+  # @return [String] what it said
+  def fails(*arguments, **more)
+    out, status = Open3.capture2e(env(**more), File.join(ROOT, "bin/rails"), *arguments, chdir: ROOT)
+    raise "bin/rails #{arguments.first} did not fail: #{out}" if status.success?
 
     out
   end

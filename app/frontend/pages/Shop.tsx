@@ -1,4 +1,4 @@
-import { Head, usePage } from "@inertiajs/react"
+import { Head, Link, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
@@ -19,7 +19,14 @@ export default function Shop(first: ShopPage) {
       <Head title={shop.name} />
       <PageHead
         title={shop.name}
-        facts="What is set here holds from now on; what dries already was laid in the air that was."
+        facts={
+          <>
+            What is set here holds from now on; what dries already was laid in the air that was.{" "}
+            <Link href="/shop/backups" className="underline underline-offset-2">
+              Backups
+            </Link>
+          </>
+        }
       />
       <div className="shop-grid">
         <div className="grid content-start gap-7">

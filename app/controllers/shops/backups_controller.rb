@@ -1,0 +1,21 @@
+# Backups of the shop: how old, what is in them; made by hand and put back.
+class Shops::BackupsController < ApplicationController
+  takes_long :create, :restore
+  takes :create, note: :name
+  takes :restore, client_id: :id
+
+  def index = render(inertia: "Backups", props: BackupsState.new.to_h)
+
+  def create
+    Shop::Backup.make!(reason: body["note"].presence || "by hand")
+    Shop::Backup::Keeping.tidy!
+    render json: BackupsState.new.to_h
+  end
+
+  # The server begins anew with it: nothing that was read before holds.
+  def restore
+    kept = Shop::Backup::Restoring.new(Shop::Backup.find(params[:id])).restore!
+    FileUtils.touch(Rails.root.join("tmp/restart.txt")) if Rails.env.production?
+    render json: { **BackupsState.new.to_h, kept: kept[:before] }
+  end
+end

@@ -1,0 +1,36 @@
+# Makes a backup every hour in which something was written, and lets old ones go.
+class Shop::Backup::Clock
+  EVERY = 1.hour
+  LOOKS_S = 300
+
+  # Beside the server, as long as it runs.
+  # @return [Thread]
+  def self.begin!
+    Thread.new do
+      Thread.current.priority = SlowWork::PRIORITY
+      loop do
+        Rails.application.executor.wrap { once }
+        sleep LOOKS_S
+      end
+    end
+  end
+
+  # @return [Shop::Backup, nil] where one was due
+  def self.once(now: Time.current)
+    return unless Shop.exists? && due?(now)
+
+    Shop::Backup.make!(reason: "by the hour", now: now).tap { Shop::Backup::Keeping.tidy!(now: now) }
+  rescue StandardError => error
+    # The page of backups says how old the last one is; why stands in the log.
+    Trouble.record(error)
+    nil
+  end
+
+  def self.due?(now)
+    last = Shop::Backup.last
+    last.nil? || (last.made_at <= now - EVERY && last.written != written)
+  end
+
+  def self.written = Shop::Backup.written { |sql| ApplicationRecord.connection.select_rows(sql) }
+  private_class_method :due?, :written
+end

@@ -1,0 +1,22 @@
+# The backups of the shop as their page shows them.
+class BackupsState
+  # @return [Hash] BackupsPage
+  def to_h
+    hours = Shop::Backup::Keeping::RULES.keys.map { |span| span.to_i / 3600 }
+    BackupsPageSerializer.new(
+      { backups: Shop::Backup.all.map { |one| told(one) }, root: Shop::Backup.root.to_s, now: Time.current.to_i / 60,
+        zone: Shop.current.zone, entries: Entry.count, hours: hours }
+    ).to_h
+  end
+
+  private
+
+  def told(backup)
+    { id: backup.name, at: backup.made_at.to_i / 60, reason: backup.reason, megabytes: (backup.bytes / 1e6).round(1),
+      counts: backup.counts, missing_photos: backup.about.fetch("missing_photos", []).size,
+      same: backup.written == written }
+  end
+
+  # Nothing was written since.
+  def written = @written ||= Shop::Backup.written { |sql| ApplicationRecord.connection.select_rows(sql) }
+end

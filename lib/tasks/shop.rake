@@ -1,0 +1,72 @@
+# What bin/rhexon-shop does. A damaged file must not stop it: nothing here touches the database before it is due.
+namespace :shop do
+  tell = ->(backup) {
+    counts = backup.counts.map { |what, count| "#{count} #{what}" }.join(", ")
+    puts "#{backup.name}  #{backup.made_at.localtime.strftime("%a %-d %b %H:%M")}  #{backup.reason}  (#{counts})"
+  }
+  stop = ->(error) {
+    warn error.message
+    warn "Accepted: #{error.accepted}" if error.accepted
+    exit 1
+  }
+
+  desc "Makes a backup, while people work or not"
+  task backup: :environment do
+    tell.(Shop::Backup.make!(reason: ENV.fetch("REASON", "by hand")))
+    Shop::Backup::Keeping.tidy!
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+
+  desc "Lists the backups, the last first"
+  task backups: :environment do
+    all = Shop::Backup.all
+    all.each(&tell)
+    puts "There is no backup in #{Shop::Backup.root} yet: bin/rhexon-shop backup makes one." if all.empty?
+  end
+
+  desc "Reads the shop's file and its last backup, and says what is wrong"
+  task check: :environment do
+    file = Shop::Backup.database
+    next puts("There is no shop at #{file} yet.") unless file.file? && file.size.positive?
+
+    damage = Shop::Backup::Soundness.damage(file)
+    last = Shop::Backup.all.find(&:sound?)
+    at = last&.made_at&.localtime&.strftime("%a %-d %b %H:%M")
+    since = last ? "The last sound backup is #{last.name} (#{at})." : "There is no sound backup."
+    next puts("#{file} is sound. #{since}") unless damage
+
+    warn "#{file} is damaged: #{damage}."
+    warn since
+    warn "bin/rhexon-shop restore puts it in its place; the damaged file is set aside and kept." if last
+    exit 1
+  end
+
+  desc "Puts a backup in the place of the shop (NAME=..., left out: the last sound one)"
+  task restore: :environment do
+    backup = ENV["NAME"].to_s.empty? ? Shop::Backup.all.find(&:sound?) : Shop::Backup.find(ENV["NAME"])
+    raise Rhexon::InvalidInput.new("There is no sound backup", where: "backup") unless backup
+
+    kept = Shop::Backup::Restoring.new(backup).restore!
+    puts "Restored #{backup.name} of #{backup.made_at.localtime.strftime("%a %-d %b %H:%M")}."
+    puts "What was there is kept as backup #{kept[:before]}." if kept[:before]
+    puts "The damaged file is kept as #{kept[:aside]}." if kept[:aside]
+    puts "A server that is running now has to be started again." if Rails.root.join("tmp/pids").exist?
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+
+  # A new version of Rhexon may change the structure: what it was before is kept.
+  task backup_before_migrating: :environment do
+    file = Shop::Backup.database
+    next unless Rails.env.production? && file.file? && file.size.positive?
+    next unless ApplicationRecord.connection_pool.migration_context.needs_migration?
+
+    backup = Shop::Backup.make!(reason: "before an update")
+    puts "Backup #{backup.name} was made before the shop's file is brought up to date."
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+end
+
+%w[db:prepare db:migrate].each { |name| Rake::Task[name].enhance([ "shop:backup_before_migrating" ]) }

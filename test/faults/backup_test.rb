@@ -1,0 +1,127 @@
+require "minitest/autorun"
+require "securerandom"
+require "tmpdir"
+require "time"
+require_relative "../support/running_shop"
+
+# Backups while people work, and the way back: from the page, from a shell, after damage. What was there is never lost.
+class BackupTest < Minitest::Test
+  def setup
+    @root = Dir.mktmpdir("rhexon-backups")
+    @shop = RunningShop.new("backup_#{Process.pid}_#{SecureRandom.hex(3)}", RHEXON_BACKUPS: @root)
+    @shop.make
+  end
+
+  def teardown
+    @shop.kill
+    @shop.remove
+    FileUtils.rm_rf(@root)
+  end
+
+  def touch(id, kind, coat = 1)
+    { client_id: id, kind: kind, pass: "p1/s1/#{coat}/top", happened_at: Time.now.utc.iso8601 }
+  end
+
+  def backups = Dir.glob("#{@root}/*/*/backup.json").map { |file| File.dirname(file) }.sort
+  def entries = @shop.count("SELECT count(*) FROM entries")
+
+  # A plain copy of the file while it is written to holds half of it: these hold what was acknowledged.
+  def test_backups_made_while_people_work_hold_what_was_acknowledged_and_are_whole
+    @shop.start
+    acknowledged = 0
+    hand = Thread.new do
+      (1..12).each do |coat|
+        %w[started done].each { |kind|
+          acknowledged += 1 if @shop.post("/entries", touch("#{coat}#{kind}", kind, coat)).code == "200"
+        }
+      end
+    end
+    until hand.join(0)
+      before = acknowledged
+      made = @shop.post("/shop/backups", {})
+      assert_equal "200", made.code, made.body[0, 300]
+      newest = backups.last
+      assert_equal "ok", `sqlite3 #{newest}/shop.sqlite3 "PRAGMA integrity_check"`.strip
+      assert_operator `sqlite3 #{newest}/shop.sqlite3 "SELECT count(*) FROM entries"`.to_i, :>=, before
+      sleep 1
+    end
+    assert_operator backups.size, :>=, 2
+    assert_equal "100600", File.stat("#{backups.last}/shop.sqlite3").mode.to_s(8), "nobody else reads the shop"
+  end
+
+  def test_the_way_back_from_the_page_keeps_what_was_there
+    @shop.start
+    @shop.post("/entries", touch("a", "started"))
+    old = JSON.parse(@shop.post("/shop/backups", {}).body)["backups"].first
+    sleep 1.1 # a name is a second
+    @shop.post("/entries", touch("b", "done"))
+    answer = JSON.parse(@shop.post("/shop/backups/#{old["id"]}/restore", {}).body)
+    assert_equal 1, entries
+    assert_equal "before #{old["id"]} was restored", answer["backups"].first["reason"]
+    assert_equal [ "p1/s1/1/top" ], JSON.parse(@shop.get("/bench").body)["bench"]["running"].map { |row| row["key"] }
+    sleep 1.1
+    @shop.post("/shop/backups/#{answer["kept"]}/restore", {})
+    assert_equal 2, entries
+  end
+
+  def test_a_damaged_file_is_told_never_written_over_and_restored_from_a_shell
+    @shop.start
+    @shop.post("/entries", touch("a", "started"))
+    @shop.rails("shop:backup")
+    @shop.kill
+    File.open(@shop.file, "r+b") { |file| file.write("x" * 5000) }
+    damaged = File.binread(@shop.file)
+    out = @shop.fails("shop:check")
+    assert_match(/is damaged/, out)
+    assert_match(/The last sound backup is \d{8}T/, out)
+    assert_match(%r{bin/rhexon-shop restore}, out)
+    assert_equal damaged, File.binread(@shop.file)
+    told = @shop.rails("shop:restore")
+    aside = told[/The damaged file is kept as (\S+)\./, 1]
+    assert_equal damaged, File.binread(aside)
+    File.delete(*Dir.glob("#{aside}*"))
+    assert_equal 1, entries
+    @shop.rails("shop:check")
+    @shop.start
+    assert_equal "200", @shop.post("/entries", touch("b", "done")).code
+  end
+
+  # An older copy over the -wal that is left of a newer file reads as "malformed": restoring takes care of both.
+  def test_what_is_left_of_a_killed_server_does_not_spoil_what_is_restored
+    @shop.start
+    @shop.post("/entries", touch("a", "started"))
+    @shop.rails("shop:backup")
+    @shop.post("/entries", touch("b", "done"))
+    @shop.kill
+    assert_path_exists "#{@shop.file}-wal"
+    sleep 1.1
+    @shop.rails("shop:restore")
+    assert_equal 1, entries
+    assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip
+  end
+
+  def test_a_backup_that_was_changed_or_is_of_a_newer_rhexon_is_refused_in_words
+    @shop.rails("shop:backup")
+    folder = backups.last
+    about = JSON.parse(File.read("#{folder}/backup.json"))
+    File.write("#{folder}/backup.json", JSON.generate(about.merge("structure" => 20_990_101_000_000)))
+    assert_match(/made by a newer Rhexon/, @shop.fails("shop:restore"))
+    File.write("#{folder}/backup.json", JSON.generate(about))
+    File.open("#{folder}/shop.sqlite3", "r+b") { |file| file.seek(5000) && file.write("x") }
+    assert_match(/was changed since it was made/, @shop.fails("shop:restore", NAME: File.basename(folder)))
+    assert_match(/There is no sound backup/, @shop.fails("shop:restore"))
+  end
+
+  # Every hour in which something was written, and no other.
+  def test_the_clock_makes_one_an_hour_where_something_was_written
+    said = @shop.rails("runner", <<~RUBY)
+      clock, now = Shop::Backup::Clock, Time.current
+      made = [ clock.once(now: now), clock.once(now: now + 2.hours) ]
+      schedule = Piece.first.schedule
+      schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "coats" => 3 } }, base: schedule.head.number, reason: "x")
+      made += [ clock.once(now: now + 30.minutes), clock.once(now: now + 2.hours) ]
+      puts made.map { |one| one ? "made" : "none" }.join(" ")
+    RUBY
+    assert_equal "made none none made", said.strip.lines.last
+  end
+end

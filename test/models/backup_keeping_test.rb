@@ -1,0 +1,23 @@
+require "test_helper"
+
+# Which backups are kept.
+class BackupKeepingTest < ActiveSupport::TestCase
+  # One an hour for ten weeks: 24 of the last day, one of each of the 13 days before it, one of each of the weeks before
+  # those, and no more.
+  test "the last of each hour, day and week are kept" do
+    now = Time.utc(2026, 11, 29, 23, 30)
+    times = (0...24 * 70).map { |hours| now - hours.hours }
+    kept = Shop::Backup::Keeping.kept(times, now: now)
+    assert_equal 24, kept.count { |at| at > now - 1.day }
+    assert_equal 13, kept.count { |at| at <= now - 1.day && at > now - 14.days }
+    weeks = kept.select { |at| at <= now - 14.days }
+    assert_equal weeks.size, weeks.map { |at| at.strftime("%G%V") }.uniq.size
+    assert_includes 5..7, weeks.size
+    assert_empty(weeks.select { |at| at <= now - 56.days })
+  end
+
+  test "the newest are kept however old they are" do
+    old = [ 1, 2, 3, 4 ].map { |years| Time.utc(2026 - years) }
+    assert_equal old.first(3), Shop::Backup::Keeping.kept(old, now: Time.utc(2026, 11, 29))
+  end
+end
