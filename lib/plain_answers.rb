@@ -11,10 +11,20 @@ class PlainAnswers
   }.freeze
   OTHER = "That did not work on the shop's computer. Nothing was changed; try again in a moment.".freeze
 
+  # A name that is not the shop's.
+  STRANGER = "The shop's computer does not answer to this name. Open it by its own name or address, or name this one " \
+             "in RHEXON_HOSTS where it is started.".freeze
+
+  # @param env [Hash] of Rack
+  def self.stranger(env) = told(env, 403, STRANGER)
+
   # @param env [Hash] of Rack; its path is the status, as Rails gives it
   def self.call(env)
     status = env["PATH_INFO"].to_s.delete_prefix("/").to_i
-    sentence = SENTENCES.fetch(status, OTHER)
+    told(env, status, SENTENCES.fetch(status, OTHER))
+  end
+
+  def self.told(env, status, sentence)
     if env["HTTP_ACCEPT"].to_s.include?("json") || env["CONTENT_TYPE"].to_s.include?("json")
       return answer(status, "application/json", JSON.generate(error: { sentence: sentence, where: "" }))
     end
@@ -31,5 +41,5 @@ class PlainAnswers
     [ status, { "content-type" => type, "content-length" => body.bytesize.to_s }, [ body ] ]
   end
 
-  private_class_method :answer
+  private_class_method :told, :answer
 end

@@ -164,8 +164,11 @@ class ApplicationController < ActionController::Base
   # @return [String, nil]
   def query(name) = params[name].then { |value| value if Given.text?(value, Given::WORDS) }
 
+  # A moment as the page sent it, put right by how far the device's clock is off the shop's (DeviceClock).
+  # @return [Time]
+  # @raise [Rhexon::InvalidInput]
   def instant(text)
-    Time.iso8601(text.to_s)
+    DeviceClock.of(request).right(Time.iso8601(text.to_s))
   rescue ArgumentError
     raise Rhexon::InvalidInput.new(
       "#{text.inspect} is not a time", where: "at", accepted: "ISO 8601 with seconds and offset"

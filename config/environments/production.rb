@@ -1,3 +1,6 @@
+require "ipaddr"
+require "socket"
+
 Rails.application.configure do
   config.enable_reloading = false
   config.eager_load = true
@@ -8,7 +11,18 @@ Rails.application.configure do
   # Rhexon runs inside the shop's own network; a proxy in front may add TLS and set this.
   config.force_ssl = ENV["FORCE_SSL"] == "1"
   config.public_file_server.enabled = true
-  config.public_file_server.headers = { "Cache-Control" => "public, max-age=31536000, immutable" }
+  config.public_file_server.headers = {
+    "Cache-Control" => "public, max-age=31536000, immutable", "X-Content-Type-Options" => "nosniff",
+    "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'"
+  }
+
+  # Names that the shop's computer answers to: its own, addresses of the house, and those of RHEXON_HOSTS (a proxy's,
+  # with commas between). A page of another name that leads here is turned away, whoever sends it on.
+  own = Socket.gethostname.downcase
+  house = %w[127.0.0.0/8 10.0.0.0/8 172.16.0.0/12 192.168.0.0/16 169.254.0.0/16 ::1/128 fc00::/7 fe80::/10]
+  config.hosts = [ "localhost", own, "#{own[/\A[^.]+/]}.local", *ENV.fetch("RHEXON_HOSTS", "").split(/[\s,]+/),
+                   *house.map { |range| IPAddr.new(range) } ]
+  config.host_authorization = { response_app: ->(env) { PlainAnswers.stranger(env) } }
 
   config.logger = ActiveSupport::Logger.new($stdout)
                                        .tap { |logger| logger.formatter = Logger::Formatter.new }

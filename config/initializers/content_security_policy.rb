@@ -8,6 +8,7 @@ Rails.application.configure do
     policy.style_src :self, :unsafe_inline
     policy.connect_src :self
     policy.base_uri :none
+    policy.form_action :self
     policy.frame_ancestors :none
     if Rails.env.development?
       policy.script_src :self, :unsafe_eval, :unsafe_inline, "http://#{ViteRuby.config.host_with_port}"

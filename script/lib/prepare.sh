@@ -79,6 +79,9 @@ prepare_all() {
 # Production with the database of $RHEXON_DATABASE, and a secret of its own that no start changes.
 prepare_production() {
   export RAILS_ENV=production PORT="${PORT:-3000}" RAILS_LOG_LEVEL="${RAILS_LOG_LEVEL:-warn}"
+  # Nobody else on this computer reads the shop.
+  umask 077
+  chmod -R go-rwx "$root/storage" 2>/dev/null || true
   local secret="$root/storage/$RHEXON_DATABASE.secret"
   [ -s "$secret" ] || (umask 077 && ruby -W0 -rsecurerandom -e 'print SecureRandom.hex(64)' >"$secret")
   SECRET_KEY_BASE="$(cat "$secret")"

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, test, vi } from "vitest"
-import { Refused, reasonBy, send, sendFile, sendForLines } from "@/lib/api"
+import { Refused, reasonBy, send, sendFile, sendForLines, sendOnce } from "@/lib/api"
 import { refusal, type Sent, waitingServer } from "./support/server"
 
 afterEach(() => vi.unstubAllGlobals())
@@ -11,6 +11,33 @@ const answered = async (status: number, json?: unknown) => {
   await requests[0]?.answer(status, json)
   return { requests, sent }
 }
+
+describe("what must not be done twice", () => {
+  const box = () => sendOnce("POST", "/batches/box", { batches: [1, 2] }).catch((error: unknown) => error)
+  const ids = (requests: Sent[]) => requests.map(({ body }) => body?.client_id)
+
+  test("goes out under the id that it had, where its answer was lost, and under another where it was refused", async () => {
+    const requests = waitingServer()
+    for (const [index, status] of [0, 503, 422, 200].entries()) {
+      const sent = box()
+      await requests[index]?.answer(status, status === 200 ? {} : refusal("No"))
+      await sent
+    }
+    void box()
+    const [first, second, third, fourth, fifth] = ids(requests)
+    expect([second, third]).toEqual([first, first])
+    expect(fourth).not.toBe(first)
+    expect(fifth).not.toBe(fourth)
+  })
+
+  test("another thing has an id of its own, and each says what the device's clock says", async () => {
+    const requests = waitingServer()
+    void box()
+    void sendOnce("POST", "/batches/box", { batches: [3] }).catch(() => null)
+    expect(ids(requests)[0]).not.toBe(ids(requests)[1])
+    expect(Math.abs(Date.parse(requests[0]?.headers["X-Device-Time"] ?? "") - Date.now())).toBeLessThan(5_000)
+  })
+})
 
 describe("a request", () => {
   test("carries the token of the cookie", async () => {

@@ -176,6 +176,28 @@ class BenchRequestTest < RequestTest
   end
 
   # Three of 1 m²: the film of the first closes from its tick, all open from the last.
+  # By its own clock it was touched at 8:12; that clock says 8:17 when it sends, where it is 8:07.
+  test "a tablet whose clock is off is put right, whether it is fast, slow or stands in 1970" do
+    now = Time.current
+    { now + 10.minutes => [ "fast", 5.minutes ], now - 3.hours => [ "slow", 2.minutes ],
+      Time.utc(1970, 1, 1, 0, 30) => [ "old", 1.minute ] }.each do |clock, (id, ago)|
+      @piece = make_piece(name: id, steps: [ coat("s1") ])
+      body = { client_id: id, kind: "started", pass: "#{@piece.core_id}/s1/1/top", happened_at: (clock - ago).iso8601 }
+      post "/entries", params: body.to_json, headers: { **JSON_HEADERS, "X-Device-Time" => clock.iso8601 }
+      assert_response :ok, id
+      assert_in_delta (now - ago).to_i, Entry.find_by(client_id: id).happened_at.to_i, 1
+    end
+    touch("started", at: 10.minutes.from_now)
+    assert_match(/has not happened yet/, sentence, "nothing is known of its clock")
+  end
+
+  test "work is not finished before it was begun" do
+    touch("started")
+    touch("done", at: 20.minutes.ago)
+    assert_match(/begun at 08:00 and cannot be finished at 07:40: look at the clock/, sentence)
+    assert_equal %w[started], Entry.pluck(:kind)
+  end
+
   test "alike pieces are ticked one by one, and the window follows the first and the last" do
     @piece.update!(count: 3)
     touch("tick", nth: 1)

@@ -95,8 +95,9 @@ class RunningShop
   def remove = Dir.glob("#{@file}*").each { |found| File.delete(found) }
 
   # @return [Net::HTTPResponse]
-  def get(path, accept: "application/json")
-    remember(http { |server| server.get(path, "Accept" => accept, "Cookie" => cookie) })
+  def get(path, accept: "application/json", **headers)
+    more = headers.transform_keys { |name| name.to_s.tr("_", "-") }
+    remember(http { |server| server.get(path, "Accept" => accept, "Cookie" => cookie, **more) })
   end
 
   # As a page does: a token that is too old is answered with a new one, and the request is sent again.

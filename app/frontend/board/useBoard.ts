@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { useCallback, useMemo, useState } from "react"
-import { clientId, send, sendFile } from "@/lib/api"
+import { send, sendFile, sendOnce } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { placeKey } from "@/outbox/Outbox"
 import { useOutbox } from "@/outbox/useOutbox"
@@ -67,9 +67,7 @@ export function useBoard(first: BoardPage, keptAt?: number) {
     layers: (cell: number, layers: Step[]) => ask(cell, () => send("PATCH", `${base}/${cell}`, { layers })),
     ruin: (cell: number, ruined: string) => ask(cell, () => send("PATCH", `${base}/${cell}`, { ruined })),
     measure: (cell: number, kind: "lab" | "gloss", observer: string, light: string) =>
-      ask(cell, () =>
-        send("POST", `${base}/${cell}/measure`, { client_id: clientId(), measure: kind, observer, light }),
-      ),
+      ask(cell, () => sendOnce("POST", `${base}/${cell}/measure`, { measure: kind, observer, light })),
     readFile: (cell: number, file: File) => ask(cell, () => sendFile(`/boards/${first.board.id}/readings`, file)),
     weigh: (trial: number, weights: Record<string, number>) =>
       ask(0, () => send("PATCH", `/trials/${trial}`, { weights, board: first.board.id })),
@@ -83,11 +81,11 @@ export function useBoard(first: BoardPage, keptAt?: number) {
     quick: (readings: QuickReading[], observer: string, light: string) =>
       hand(0, `${place}/quick`, { readings, observer, light }, `${readings.length} readings, ${told.board.name}`),
     decide: (cell: number | null, reason: string) =>
-      ask(0, () => send("POST", `/boards/${first.board.id}/verdict`, { client_id: clientId(), cell, reason })),
+      ask(0, () => sendOnce("POST", `/boards/${first.board.id}/verdict`, { cell, reason })),
     approve: (cell: number, name: string, seen: string) =>
-      ask(cell, () => send("POST", `${base}/${cell}/approval`, { client_id: clientId(), name, light: seen })),
+      ask(cell, () => sendOnce("POST", `${base}/${cell}/approval`, { name, light: seen })),
     photoColour: (cell: number, photo: number, marks: Marks) =>
-      ask(cell, () => send("POST", `${base}/${cell}/photo_colour`, { client_id: clientId(), photo, ...marks })),
+      ask(cell, () => sendOnce("POST", `${base}/${cell}/photo_colour`, { photo, ...marks })),
     photo: (cell: number, change: (photos: Photo[]) => Photo[]) =>
       client.setQueryData<BoardPage>(
         placeKey(place),

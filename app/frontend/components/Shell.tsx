@@ -2,7 +2,7 @@ import { Link, usePage } from "@inertiajs/react"
 import { memo, type ReactNode, useEffect, useState } from "react"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
-import { clock, day } from "@/lib/time"
+import { clock, day, duration } from "@/lib/time"
 import { UnsentTouches } from "@/outbox/UnsentTouches"
 import { useOutbox } from "@/outbox/useOutbox"
 import { useReturn } from "@/outbox/useReturn"
@@ -35,6 +35,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   const { shop, aside, kept_at } = page.props
   const here = page.url
   const now = useNow(shop.now, kept_at)
+  const off = useOff(shop.now, kept_at)
   const unsent = useOutbox().unsent.filter(({ refused }) => refused === undefined).length
   useReturn(kept_at !== undefined && silentSince === undefined)
   const [help, setHelp] = useState(false)
@@ -48,7 +49,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   })
   return (
     <div className="page-shell" data-unsent={unsent > 0 ? unsent : undefined}>
-      <Rail {...{ here, shop, now, low }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
+      <Rail {...{ here, shop, now, off, low }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
       <main className="page-main">
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
@@ -71,6 +72,8 @@ type RailProps = {
   here: string
   shop: Shop
   now: number
+  /** Minutes by which this device's clock is ahead of the shop's; 0: as good as none. */
+  off: number
   low: boolean
   onLow: (low: boolean) => void
   onUnits: (open: boolean) => void
@@ -78,7 +81,7 @@ type RailProps = {
 }
 
 /** Stands still while the page beside it is redrawn. */
-const Rail = memo(function Rail({ here, shop, now, low, onLow, onUnits, onHelp }: RailProps) {
+const Rail = memo(function Rail({ here, shop, now, off, low, onLow, onUnits, onHelp }: RailProps) {
   return (
     <nav className="page-rail" aria-label="Places">
       <div className="rail-name">
@@ -106,6 +109,11 @@ const Rail = memo(function Rail({ here, shop, now, low, onLow, onUnits, onHelp }
         </Link>
         <span className="mt-2 block">{day(now, shop.zone)}</span>
         <b>{clock(now, shop.zone)}</b>
+        {off !== 0 && (
+          <span className="block" role="status">
+            This device's clock is {duration(Math.abs(off))} {off > 0 ? "fast" : "slow"}: what is touched is put right.
+          </span>
+        )}
         <button type="button" onClick={() => onLow(!low)} aria-pressed={low}>
           {low ? "Full light" : "Low light"}
         </button>
@@ -161,6 +169,20 @@ export function useNow(start: number, at?: number): number {
     return () => clearInterval(timer)
   }, [start, at])
   return now
+}
+
+/** A clock that is no further off serves. */
+const NEAR_MIN = 2
+
+/** How far this device's clock is off, as it was when the page came from the shop's computer. */
+function useOff(start: number, keptAt: number | undefined): number {
+  const [off, setOff] = useState(0)
+  useEffect(() => {
+    if (keptAt !== undefined) return
+    const ahead = Math.floor(Date.now() / 60_000) - start
+    setOff(Math.abs(ahead) > NEAR_MIN ? ahead : 0)
+  }, [start, keptAt])
+  return off
 }
 
 function useLowLight(): [boolean, (low: boolean) => void] {

@@ -85,7 +85,13 @@ async function answered<T>(url: string, request: RequestInit): Promise<T> {
 
 /** A response that is no refusal. */
 async function fetched(url: string, request: RequestInit, again = true): Promise<Response> {
-  const headers = { Accept: "application/json", "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""), ...request.headers }
+  const headers = {
+    Accept: "application/json",
+    "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""),
+    // By which the server puts right what a clock that is off has written.
+    "X-Device-Time": new Date().toISOString(),
+    ...request.headers,
+  }
   const response = await fetch(url, { ...request, headers }).catch(noAnswer)
   if (response.ok) return response
   const answer: unknown = await response.json().catch(() => null)
@@ -104,9 +110,30 @@ function noAnswer(error: unknown): never {
   if (error instanceof DOMException && error.name === "AbortError") throw error
   throw new Refused(
     0,
-    { sentence: "The shop's computer does not answer. What you did is kept here; try again.", where: "" },
+    { sentence: "The shop's computer does not answer, so nothing was changed there. Try again.", where: "" },
     null,
   )
+}
+
+const tried = new Map<string, string>()
+
+/**
+ * Sends what must not be done twice: the same again, after an answer that was lost, goes out under the id that it had.
+ */
+export async function sendOnce<T>(method: "POST" | "PATCH", url: string, body: object): Promise<T> {
+  const what = `${method} ${url} ${JSON.stringify(body)}`
+  const id = tried.get(what) ?? clientId()
+  tried.set(what, id)
+  try {
+    const answer = await send<T>(method, url, { ...body, client_id: id })
+    tried.delete(what)
+    return answer
+  } catch (error) {
+    // Refused, it is another one the next time; without an answer it may have been done.
+    if (error instanceof Refused && error.status >= 400 && error.status < 500 && error.status !== 403)
+      tried.delete(what)
+    throw error
+  }
 }
 
 /** An id made here, so that a repeat is not a second entry. */

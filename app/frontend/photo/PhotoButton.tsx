@@ -1,3 +1,4 @@
+import { useRef } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { clientId, sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
@@ -11,13 +12,21 @@ type Props = { of: PhotoOf; label?: string; size?: "bench"; light?: string; onPh
 /** Takes or chooses a photo and sends it; what is refused is said in words beside it. */
 export function PhotoButton({ of, label = "Add a photo", size, light, onPhoto }: Props) {
   const { send, busy, error } = useSend()
+  const ids = useRef(new Map<string, string>())
   const take = (file: File) => {
+    // The same file again, after an answer that was lost, is the same photo.
+    const file_id = `${file.name} ${file.size} ${file.lastModified}`
+    const id = ids.current.get(file_id) ?? clientId()
+    ids.current.set(file_id, id)
     const fields = Object.fromEntries(
-      Object.entries({ ...of, light, client_id: clientId() }).map(([name, value]) => [name, String(value ?? "")]),
+      Object.entries({ ...of, light, client_id: id }).map(([name, value]) => [name, String(value ?? "")]),
     )
     return send(
       () => sendFile<{ photo: Photo }>("/photos", file, fields),
-      ({ photo }) => onPhoto(photo),
+      ({ photo }) => {
+        ids.current.delete(file_id)
+        onPhoto(photo)
+      },
     )
   }
   return (

@@ -1,7 +1,7 @@
 import { Link, router } from "@inertiajs/react"
 import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
-import { clientId, send as request } from "@/lib/api"
+import { sendOnce } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import type { Batch } from "@/types"
@@ -36,7 +36,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
   const product = batches.find((batch) => batch.id === chosen[0])?.product_id
   const box = () =>
     send(
-      () => request<{ location: string }>("POST", "/batches/box", { batches: chosen, client_id: clientId() }),
+      () => sendOnce<{ location: string }>("POST", "/batches/box", { batches: chosen }),
       ({ location }) => router.visit(location),
     )
   return (

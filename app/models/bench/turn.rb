@@ -19,6 +19,7 @@ class Bench::Turn
   def check!
     refuse("That work is already done") if done? && AFTERWARDS.exclude?(@kind) && !ticked_before?
     refuse("That work is already begun") if @kind == "started" && begun?
+    refuse_before_its_start if %w[done tick].include?(@kind)
     refuse("That work is not begun yet: start it, then tick and measure") if WITHIN.include?(@kind) && standing.empty?
     refuse("That work is not done yet, so nothing dries") if @kind == "dry_test" && !done? && !look?
     refuse("The schedule has no such work: #{@pass}. It was changed meanwhile") unless known?
@@ -26,6 +27,15 @@ class Bench::Turn
   end
 
   private
+
+  # The touch of another device, or a clock that was put back.
+  def refuse_before_its_start
+    start = standing.find { |entry| entry.kind == "started" } or return
+    return if @happened_at >= start.happened_at
+
+    begun, ended = [ start.happened_at, @happened_at ].map { |at| at.in_time_zone(Shop.current.zone).strftime("%H:%M") }
+    refuse("That work was begun at #{begun} and cannot be finished at #{ended}: look at the clock of this device")
+  end
 
   def standing = @standing ||= Entry.standing(@piece).select { |entry| entry.pass_key == @pass }
   def done = standing.find { |entry| entry.kind == "done" }

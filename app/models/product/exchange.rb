@@ -10,7 +10,6 @@ class Product::Exchange
   LINES_A_ROW = 20
   MOST_BYTES = 20.megabytes
   # A cell that a spreadsheet would run.
-  RUNS = /\A[=+\-@\t\r]/
 
   # @!attribute refused [Array<Hash>] {row:, name:, sentence:}
   Report = Struct.new(:created, :updated, :same, :refused, :ignored, keyword_init: true)
@@ -66,13 +65,7 @@ class Product::Exchange
       [
         product.code, product.maker, product.name, product.kind, product.role, product.colour,
         *Rhexon::Materials::ProductFigures.paths.map { |path| written[path] }
-      ].map { |cell| harmless(cell) }
-    end
-
-    # Spreadsheets run what looks like a formula; an apostrophe stops them. Plain numbers are no formula.
-    def harmless(cell)
-      text = cell.to_s
-      text.match?(RUNS) && !text.match?(/\A[+-]?\d+([.,]\d+)?\z/) ? "'#{text}" : text
+      ].map { |cell| Spreadsheet.harmless(cell) }
     end
 
     def table_of(text)
@@ -93,7 +86,7 @@ class Product::Exchange
       )
       few!(table.size)
       rows = table.each_with_index.map do |cells, index|
-        [ index + 2, cells.to_h.transform_values { |cell| bare(cell) } ]
+        [ index + 2, cells.to_h.transform_values { |cell| Spreadsheet.bare(cell) } ]
       end
       keep(rows, headers - columns)
     rescue CSV::MalformedCSVError => error
@@ -163,7 +156,6 @@ class Product::Exchange
     end
 
     # Without the mark that keeps a spreadsheet from reckoning with it.
-    def bare(cell) = cell.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
 
     def known_or_new(cells)
       (cells["code"].present? && Product.find_by(code: cells["code"])) ||

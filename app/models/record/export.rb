@@ -12,7 +12,7 @@ class Record::Export
 
   # @return [String]
   def csv
-    CSV.generate { |csv| [ COLUMNS, *@lines.map { |line| row(line).values_at(*COLUMNS) } ].each { |row| csv << row } }
+    CSV.generate { |csv| [ COLUMNS, *@lines.map { |line| cells(line) } ].each { |row| csv << row } }
   end
 
   # @return [Hash] rhexon-record/1
@@ -23,6 +23,7 @@ class Record::Export
 
   private
 
+  def cells(line) = row(line).values_at(*COLUMNS).map { |cell| Spreadsheet.harmless(cell) }
   def clock = @clock ||= Shop.current.clock
 
   def row(line)

@@ -4,7 +4,7 @@ import { TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
-import { clientId, send as request } from "@/lib/api"
+import { sendOnce } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import { mass, useUnits, volume } from "@/lib/units"
@@ -23,12 +23,7 @@ export default function ShelfBatch(first: BatchPage) {
   const { send, error: trouble } = useSend()
   const act = (what: string, more: Record<string, unknown> = {}) =>
     send(
-      () =>
-        request<BatchPage | { location: string }>("PATCH", `/batches/${batch.id}`, {
-          act: what,
-          client_id: clientId(),
-          ...more,
-        }),
+      () => sendOnce<BatchPage | { location: string }>("PATCH", `/batches/${batch.id}`, { act: what, ...more }),
       (answer) => {
         setLeft("")
         setKept("")

@@ -1,0 +1,53 @@
+require "minitest/autorun"
+require "securerandom"
+require_relative "../support/running_shop"
+
+# What the shop's computer answers to, and how: names, headers, files.
+class HardeningTest < Minitest::Test
+  def setup
+    @shop = RunningShop.new("hardening_#{Process.pid}_#{SecureRandom.hex(3)}",
+                            RHEXON_HOSTS: "shop.example, tablet.example")
+    @shop.make
+    @shop.start
+  end
+
+  def teardown
+    @shop.kill
+    @shop.remove
+  end
+
+  # A page of another name that is made to lead here would read the shop, and write other addresses on labels.
+  def test_it_answers_to_its_own_names_alone
+    %w[localhost 127.0.0.1 192.168.7.20 shop.example tablet.example].each do |name|
+      assert_equal "200", @shop.get("/bench", Host: name).code, name
+    end
+    %w[evil.example shop.example.evil.example 8.8.8.8].each do |name|
+      refused = @shop.get("/bench", Host: name)
+      assert_equal "403", refused.code, name
+      assert_match(/does not answer to this name/, @shop.sentence(refused))
+    end
+    assert_equal "403", @shop.get("/", Host: "localhost", X_Forwarded_Host: "evil.example").code
+    told = @shop.get("/bench", accept: "text/html", Host: "evil.example")
+    assert_match(/does not answer to this name/, told.body)
+    refute_match(/Test yard|Desk top/, told.body)
+  end
+
+  def test_what_is_sent_is_taken_for_what_it_is
+    page = @shop.get("/bench", accept: "text/html")
+    policy = page["Content-Security-Policy"]
+    [ /default-src 'self'/, /form-action 'self'/, /base-uri 'none'/, /frame-ancestors 'none'/ ].each do |rule|
+      assert_match rule, policy
+    end
+    asset = page.body[%r{/vite/assets/[^"]+\.js}]
+    file = @shop.get(asset, accept: "*/*")
+    assert_equal %w[200 nosniff], [ file.code, file["X-Content-Type-Options"] ]
+    assert_match(/default-src 'none'/, file["Content-Security-Policy"])
+  end
+
+  # Whose work it is stands in no log, however talkative it is.
+  def test_names_stand_in_no_log
+    @shop.kill
+    out = @shop.rails("runner", "puts Rails.application.config.filter_parameters.inspect")
+    %w[client name words token].each { |name| assert_includes out, ":#{name}" }
+  end
+end
