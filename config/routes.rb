@@ -121,6 +121,7 @@ Rails.application.routes.draw do
       resources :judgements, only: :create
       resources :rooms, only: :create, path: "room"
       resources :instruments, only: %i[create update destroy]
+      resource :archive, only: :show
       resources :backups, only: %i[index create] do
         post "restore", on: :member
       end
@@ -173,5 +174,6 @@ Rails.application.routes.draw do
   get "service-worker.js" => "workers#show"
   resource :absence, only: :show, path: "away"
   resource :first_shop, only: %i[show create], path: "begin"
+  resource :first_archive, only: :create, path: "begin/archive"
   match "*path", to: "application#missing", via: :all
 end

@@ -56,6 +56,26 @@ namespace :shop do
     stop.(error)
   end
 
+  desc "Writes the whole shop into one file (FILE=...)"
+  task export: :environment do
+    file = ENV["FILE"].to_s.empty? ? "rhexon-shop-#{Date.current.iso8601}.zip" : ENV["FILE"]
+    about = Shop::Archive.write!(Pathname(file))
+    puts "#{file}: #{about["tables"].values.sum} rows of #{about["tables"].size} tables, #{about["photos"]} photos."
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+
+  desc "Takes such a file into an empty shop (FILE=...)"
+  task import: [ :environment, "db:prepare" ] do
+    raise Rhexon::InvalidInput.new("There is no file #{ENV["FILE"]}",
+                                   where: "archive") unless File.file?(ENV["FILE"].to_s)
+
+    about = Shop::Archive.read!(Pathname(ENV["FILE"]))
+    puts "Taken in: #{about["tables"].values.sum} rows of #{about["tables"].size} tables, #{about["photos"]} photos."
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+
   # A new version of Rhexon may change the structure: what it was before is kept.
   task backup_before_migrating: :environment do
     file = Shop::Backup.database

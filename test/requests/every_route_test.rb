@@ -29,6 +29,7 @@ class EveryRouteTest < RequestTest
       "DELETE /pieces/plan/search" => [ {} ],
       "POST /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, name: "F", wood: "oak", job_id: nil, client: "C" } ],
       "PATCH /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, piece_id: @piece.id } ], "POST /pieces/area" => [ { fields: Sums::LargeArea::FIRST } ],
+      "POST /begin/archive" => [ { file: "x" } ],
       "POST /shop/backups" => [ { note: "x" } ], "POST /shop/backups/:id/restore" => [ {} ],
       "POST /pieces/:piece_id/class" => [ { names: [ "Ilse" ], count: 2 } ],
       "POST /instruments/:id/press" => [ { near: [ 9.4 ] } ],

@@ -53,8 +53,8 @@ class RunningShop
     RUBY
   end
 
-  def rails(*arguments)
-    out, status = Open3.capture2e(env, File.join(ROOT, "bin/rails"), *arguments, chdir: ROOT)
+  def rails(*arguments, **more)
+    out, status = Open3.capture2e(env(**more), File.join(ROOT, "bin/rails"), *arguments, chdir: ROOT)
     raise "bin/rails #{arguments.first}: #{out}" unless status.success?
 
     out
@@ -92,7 +92,12 @@ class RunningShop
     @process = nil
   end
 
-  def remove = Dir.glob("#{@file}*").each { |found| File.delete(found) }
+  def photos = @file.sub(".sqlite3", "-photos")
+
+  def remove
+    Dir.glob("#{@file}*").each { |found| File.delete(found) }
+    FileUtils.rm_rf([ photos, @file.sub(".sqlite3", "-backups") ])
+  end
 
   # @return [Net::HTTPResponse]
   def get(path, accept: "application/json", **headers)

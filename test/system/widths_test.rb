@@ -21,6 +21,8 @@ class WidthsTest < ApplicationSystemTestCase
       Board.create!(name: "#{long} #{at}", wood: "pale ash of the northern slope", grain: "open", width_mm: 400,
                     height_mm: 300, made_on: Date.current - 1)
     end
+    %w[moisture comb].each { |kind| Instrument.begin!(name: "#{long} #{kind}", kind: kind, stand_in: "none") }
+    Piece::ClassGiven.new(@piece).give!([ "Ilse", "Maximiliane von der Nordermeer-Hansen" ], count: 8)
     2.times { |index| @board.cells.create!(label: (index + 1).to_s, position: index, layers: [ coat("s1") ]) }
   end
 
@@ -31,6 +33,7 @@ class WidthsTest < ApplicationSystemTestCase
       visit path
       page.execute_script("localStorage.setItem('rhexon.units', '#{units}')")
       visit path
+      assert_selector "main"
       WIDTHS.flat_map { |width, height| faults_at(path, units, width, height) }
     end
     assert_empty faults.uniq, faults.uniq.join("\n")
@@ -64,7 +67,7 @@ class WidthsTest < ApplicationSystemTestCase
       "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways",
       "/pieces/#{@piece.id}/quote", "/pieces/#{@piece.id}/ways", "/pieces/book?piece=#{Piece.last.id}",
       "/record", "/record?words=stool&from=2026-11-01", "/record/figures", "/record/recurs",
-      "/record/hours", "/bench/day"
+      "/record/hours", "/bench/day", "/shop/backups", "/away", "/pieces/#{@piece.id}/class"
     ]
   end
 

@@ -47,6 +47,9 @@ export default function Backups(first: BackupsPage) {
           <Link href="/shop" className="ui-button">
             The shop
           </Link>
+          <a href="/shop/archive" className="ui-button" download>
+            The shop as a file
+          </a>
           <button type="button" className="ui-tape" disabled={busy} onClick={make}>
             {busy && !chosen ? "Copying and checking" : "Make one now"}
           </button>
@@ -80,7 +83,8 @@ export default function Backups(first: BackupsPage) {
       <p className="text-second mt-4">
         Kept are the last of each hour for a day, of each day for two weeks and of each week for two months, checked
         when they are written, in {state.root}. Put a copy of that folder on another disk now and then; from a shell,
-        bin/rhexon-shop makes, checks and restores them, also while this page cannot be opened.
+        bin/rhexon-shop makes, checks and restores them, also while this page cannot be opened. The shop as a file is
+        all of it in open formats, which an empty shop takes in on its first page.
       </p>
       {chosen && (
         <Panel

@@ -1,5 +1,8 @@
 import { Head, useForm } from "@inertiajs/react"
+import { ErrorText } from "@/components/ErrorText"
 import { SelectField, TextField } from "@/components/Field"
+import { sendFile } from "@/lib/api"
+import { useSend } from "@/lib/requests"
 
 type Props = { zones: string[] }
 
@@ -17,6 +20,7 @@ export default function FirstShopPage({ zones }: Props) {
     opens: "08:00",
     closes: "17:00",
   })
+  const { send, busy, error } = useSend()
   const field = (name: keyof typeof form.data, label: string, placeholder?: string) => (
     <TextField
       label={label}
@@ -39,7 +43,8 @@ export default function FirstShopPage({ zones }: Props) {
         <h1 className="text-title">Begin your shop</h1>
         <p className="text-second">
           A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and
-          nothing is kept until you begin. If you had a shop on this computer, put its file back instead.
+          nothing is kept until you begin. If you had a shop on this computer, put a backup back instead
+          (bin/rhexon-shop restore).
         </p>
         <div className="first-fields">
           {field("name", "Name of the shop", "Tarn Yard Finishing")}
@@ -62,6 +67,28 @@ export default function FirstShopPage({ zones }: Props) {
         <button type="submit" className="ui-tape mt-4" disabled={form.processing}>
           Begin
         </button>
+        <p className="mt-5">
+          <label className="ui-button photo-button" aria-busy={busy}>
+            {busy ? "Taking it in" : "Or take in a shop from its file"}
+            <input
+              type="file"
+              accept=".zip,application/zip"
+              className="sr-only"
+              disabled={busy}
+              onChange={(event) => {
+                const file = event.target.files?.[0]
+                event.target.value = ""
+                if (file)
+                  void send(
+                    () => sendFile("/begin/archive", file),
+                    () => window.location.assign("/bench"),
+                  )
+              }}
+            />
+          </label>
+        </p>
+        <p className="text-second text-fine">A file of up to 32 MB; a larger one by bin/rhexon-shop import.</p>
+        <ErrorText reason={error} />
       </form>
     </main>
   )

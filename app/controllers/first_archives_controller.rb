@@ -1,0 +1,13 @@
+# A shop that was written into a file begins here.
+class FirstArchivesController < ApplicationController
+  skip_before_action :begin_first
+  takes_long :create
+  takes :create, file: :file
+
+  def create
+    file = body["file"] or raise Rhexon::InvalidInput.new("Choose a file", where: "archive",
+accepted: "a shop's archive")
+    about = Shop::Archive.read!(Pathname(file.path))
+    render json: { rows: about["tables"].values.sum, photos: about["photos"] }
+  end
+end
