@@ -19,8 +19,9 @@ Rails.application.configure do
   # Names that the shop's computer answers to: its own, addresses of the house, and those of RHEXON_HOSTS (a proxy's,
   # with commas between). A page of another name that leads here is turned away, whoever sends it on.
   own = Socket.gethostname.downcase
+  at_home = %w[local lan internal home.arpa].map { |zone| "#{own[/\A[^.]+/]}.#{zone}" }
   house = %w[127.0.0.0/8 10.0.0.0/8 172.16.0.0/12 192.168.0.0/16 169.254.0.0/16 ::1/128 fc00::/7 fe80::/10]
-  config.hosts = [ "localhost", own, "#{own[/\A[^.]+/]}.local", *ENV.fetch("RHEXON_HOSTS", "").split(/[\s,]+/),
+  config.hosts = [ "localhost", own, *at_home, *ENV.fetch("RHEXON_HOSTS", "").split(/[\s,]+/),
                    *house.map { |range| IPAddr.new(range) } ]
   config.host_authorization = { response_app: ->(env) { PlainAnswers.stranger(env) } }
 

@@ -1,5 +1,4 @@
 import { useEffect } from "react"
-import { allowBell } from "@/timers/bell"
 import type { Call } from "@/timers/TimersPanel"
 import { timers } from "@/timers/timers"
 import type { BenchPage } from "@/types"
@@ -54,9 +53,6 @@ export function useCallsOf(calls: Call[], page: BenchPage): void {
     for (const { id, at } of calls) timers.move(id, at * 60_000)
     const wiped = page.bench.drying.filter(({ next_row }) => next_row?.kind === "wipe_off").map(({ row }) => row.key)
     for (const { id, at, words } of calls)
-      if (wiped.some((key) => id.startsWith(`${key}/`)) && !timers.all()[id]) {
-        allowBell()
-        timers.set(id, at * 60_000, words)
-      }
+      if (wiped.some((key) => id.startsWith(`${key}/`)) && !timers.all()[id]) timers.set(id, at * 60_000, words)
   }, [calls, page])
 }

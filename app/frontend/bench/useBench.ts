@@ -2,6 +2,7 @@ import { useCallback, useMemo } from "react"
 import { send } from "@/lib/api"
 import { useOutbox } from "@/outbox/useOutbox"
 import { usePlace } from "@/outbox/usePlace"
+import { wakeSound } from "@/timers/bell"
 import type { BenchPage } from "@/types"
 import { ahead } from "./ahead"
 import { ENTRIES, ofBench, type Touch } from "./touch"
@@ -37,6 +38,7 @@ export function useBench(first: BenchPage, keptAt?: number) {
       const row = [...running, ...upcoming, ...today].find(({ key }) => key === what.pass)
       const words = [KIND[what.kind], row?.words].filter(Boolean).join(", ")
       const body = { ...what, happened_at: new Date().toISOString() }
+      wakeSound()
       void box.add({ place: PLACE, path: ENTRIES, body, words })
     },
     [box, state],

@@ -4,18 +4,24 @@ const BUZZ_MS = [300, 150, 300]
 
 let sound: AudioContext | undefined
 
-/**
- * A browser lets a page sound and notify only after a hand has touched it: asked when a timer is set, where the device
- * knows how.
- */
-export function allowBell(): void {
+/** A browser lets a page sound only after a hand has touched it. */
+export function wakeSound(): void {
   try {
     sound ??= new AudioContext()
     void sound.resume()
+  } catch {
+    // A device without sound shows the call all the same.
+  }
+}
+
+/** What a timer that is set by hand needs: sound, and the leave to notify, where the device knows how. */
+export function allowBell(): void {
+  wakeSound()
+  try {
     if (typeof Notification === "function" && Notification.permission === "default")
       void Notification.requestPermission()
   } catch {
-    // A device without sound shows the call all the same.
+    // It rings in the page alone.
   }
 }
 
