@@ -4,6 +4,7 @@ gem "rails", "~> 7.2.3"
 gem "rhexon-core", path: "core", require: "rhexon"
 
 gem "alba", "~> 4.0"
+gem "bcrypt", "~> 3.1"
 gem "bootsnap", require: false
 gem "csv", "~> 3.3"
 gem "icalendar", "~> 2.12"
@@ -11,6 +12,7 @@ gem "image_processing", "~> 2.0", require: false
 gem "inertia_rails", "~> 3.23"
 gem "kramdown", "~> 2.5"
 gem "prawn", "~> 2.5"
+gem "prawn-table", "~> 0.2"
 gem "puma", ">= 6"
 gem "rqrcode", "~> 2.2"
 gem "ruby-vips", "~> 2.2", require: false

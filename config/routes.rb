@@ -4,6 +4,7 @@ Rails.application.routes.draw do
   get "bench" => "bench#show"
   resource :day, only: :show, path: "bench/day" do
     resource :night, only: :show, module: :days
+    resource :sheet, only: :show, module: :days, defaults: { format: :pdf }
   end
   resources :entries, only: :create
   resources :faults, only: %i[index show]
@@ -33,9 +34,18 @@ Rails.application.routes.draw do
     end
   end
 
-  resources :jobs, only: :update
+  resources :jobs, only: :update do
+    resource :handover, only: :show
+  end
+  resources :guest_links, only: %i[create destroy], path: "links"
+  scope "guest/:token", controller: "guests" do
+    get "", action: :show, as: :guest
+    get "photo", action: :photo, as: :guest_photo
+    post "approval", action: :create, as: :guest_approval
+  end
 
   resources :pieces, only: %i[index new create edit update] do
+    resource :handover, only: :show
     resources :photos, only: :index, module: :pieces
     resource :class_given, only: %i[show create], path: "class", module: :pieces, controller: :class_given
     resource :proposals, only: %i[show create], path: "ways", module: :pieces do
@@ -61,6 +71,7 @@ Rails.application.routes.draw do
         resource :undo, only: :create
         resource :redo, only: :create
         resources :revisions, only: :index, path: "history"
+        resource :sheet, only: :show, defaults: { format: :pdf }
       end
     end
   end
@@ -107,6 +118,7 @@ Rails.application.routes.draw do
       resource :way, only: :create
       resource :finish, only: :create
       resource :discard, only: :create
+      resource :sheet, only: :show, defaults: { format: :pdf }
     end
   end
 
@@ -114,7 +126,9 @@ Rails.application.routes.draw do
     scope module: :shops do
       resource :calendar, only: :show, defaults: { format: :ics }
       resource :hours, only: :create
-      resources :people, only: :create, path: "person"
+      resources :people, only: :create, path: "person" do
+        resource :account, only: %i[update destroy]
+      end
       resources :tools, only: :create, path: "tool"
       resource :goal, only: :create
       resource :house_rules, only: :create, path: "house"
@@ -169,6 +183,11 @@ Rails.application.routes.draw do
       resource :hand, only: :create
     end
   end
+
+  resource :sign_in, only: %i[show create destroy], controller: "sessions"
+  resource :hands, only: :create, controller: "hands"
+  resource :me, only: %i[show update destroy], controller: "people/mine"
+  resource :first_owner, only: %i[show create], path: "begin/owner"
 
   get "up" => "health#show"
   get "service-worker.js" => "workers#show"

@@ -3,7 +3,7 @@ CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMAR
 CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, terms json NOT NULL DEFAULT '{}' CHECK (json_valid(terms) AND length(terms) <= 2000), CONSTRAINT house_is_json CHECK (json_valid(house)));
 CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
 CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
-CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json);
+CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json, role varchar NOT NULL DEFAULT 'finisher' CHECK (role IN ('owner', 'finisher', 'student')), password_digest varchar, code_digest varchar);
 CREATE UNIQUE INDEX "index_people_on_name" ON "people" ("name");
 CREATE TABLE IF NOT EXISTS "open_hours" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer, "weekday" integer, "date" date, "opens" varchar, "closes" varchar, CONSTRAINT "fk_rails_7a4821d608"
 FOREIGN KEY ("person_id")
@@ -33,7 +33,7 @@ FOREIGN KEY ("board_id")
 CREATE INDEX "index_cells_on_board_id" ON "cells" ("board_id");
 CREATE UNIQUE INDEX "index_cells_on_board_id_and_label" ON "cells" ("board_id", "label");
 CREATE UNIQUE INDEX "index_cells_on_board_id_and_position" ON "cells" ("board_id", "position");
-CREATE TABLE IF NOT EXISTS "revisions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "schedule_id" integer NOT NULL, "number" integer NOT NULL, "parent_id" integer, "document" json NOT NULL, "operation" json NOT NULL, "reason" varchar NOT NULL, "created_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_afa39d9d4e"
+CREATE TABLE IF NOT EXISTS "revisions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "schedule_id" integer NOT NULL, "number" integer NOT NULL, "parent_id" integer, "document" json NOT NULL, "operation" json NOT NULL, "reason" varchar NOT NULL, "created_at" datetime(6) NOT NULL, person_id integer REFERENCES people(id), CONSTRAINT "fk_rails_afa39d9d4e"
 FOREIGN KEY ("schedule_id")
   REFERENCES "schedules" ("id")
 , CONSTRAINT "fk_rails_d8b85c6862"
@@ -605,7 +605,7 @@ FOREIGN KEY ("instrument_id")
   REFERENCES "instruments" ("id")
 , CONSTRAINT air_reading_range CHECK (t_c BETWEEN -20 AND 60 AND rh BETWEEN 1 AND 100));
 CREATE UNIQUE INDEX "index_air_readings_on_instrument_id_and_at" ON "air_readings" ("instrument_id", "at");
-CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, CONSTRAINT "fk_rails_5badce1d33"
+CREATE TABLE IF NOT EXISTS "entries" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client_id" varchar NOT NULL, "kind" varchar NOT NULL, "piece_id" integer, "revision_id" integer, "pass_key" varchar, "corrects_id" integer, "body" json DEFAULT '{}' NOT NULL, "happened_at" datetime(6) NOT NULL, "recorded_at" datetime(6) NOT NULL, "mix_id" integer, "cell_id" integer, person_id integer REFERENCES people(id), CONSTRAINT "fk_rails_5badce1d33"
 FOREIGN KEY ("mix_id")
   REFERENCES "mixes" ("id")
 , CONSTRAINT "fk_rails_e307ba5c99"
@@ -671,7 +671,36 @@ FOREIGN KEY ("instrument_id")
 CREATE UNIQUE INDEX "index_hand_readings_on_instrument_id_and_at" ON "hand_readings" ("instrument_id", "at");
 CREATE INDEX "index_pieces_on_person_id" ON "pieces" ("person_id");
 CREATE INDEX "index_pieces_on_given_from_id" ON "pieces" ("given_from_id");
+CREATE TABLE IF NOT EXISTS "sessions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer NOT NULL, "hands_id" integer, "known" json DEFAULT '[]' NOT NULL, "token_digest" varchar NOT NULL, "device" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "seen_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_b92d90be62"
+FOREIGN KEY ("person_id")
+  REFERENCES "people" ("id")
+, CONSTRAINT "fk_rails_df887542e5"
+FOREIGN KEY ("hands_id")
+  REFERENCES "people" ("id")
+, CONSTRAINT known_is_json CHECK (json_valid(known)));
+CREATE INDEX "index_sessions_on_person_id" ON "sessions" ("person_id");
+CREATE INDEX "index_sessions_on_hands_id" ON "sessions" ("hands_id");
+CREATE UNIQUE INDEX "index_sessions_on_token_digest" ON "sessions" ("token_digest");
+CREATE TABLE IF NOT EXISTS "guest_links" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "kind" varchar NOT NULL, "token_digest" varchar NOT NULL, "piece_id" integer, "job_id" integer, "cell_id" integer, "person_id" integer, "created_at" datetime(6) NOT NULL, "names" boolean DEFAULT 0 NOT NULL, "ends_at" datetime(6), "ended_at" datetime(6), "seen_at" datetime(6), CONSTRAINT "fk_rails_cbcaa6c1c6"
+FOREIGN KEY ("piece_id")
+  REFERENCES "pieces" ("id")
+, CONSTRAINT "fk_rails_9cec956cc1"
+FOREIGN KEY ("job_id")
+  REFERENCES "jobs" ("id")
+, CONSTRAINT "fk_rails_1ef9098d41"
+FOREIGN KEY ("cell_id")
+  REFERENCES "cells" ("id")
+, CONSTRAINT "fk_rails_a435d080c2"
+FOREIGN KEY ("person_id")
+  REFERENCES "people" ("id")
+, CONSTRAINT guest_link_kind CHECK (kind IN ('handover', 'approval')), CONSTRAINT guest_link_is_of_one CHECK ((piece_id IS NOT NULL) + (job_id IS NOT NULL) + (cell_id IS NOT NULL) = 1));
+CREATE UNIQUE INDEX "index_guest_links_on_token_digest" ON "guest_links" ("token_digest");
+CREATE INDEX "index_guest_links_on_piece_id" ON "guest_links" ("piece_id");
+CREATE INDEX "index_guest_links_on_job_id" ON "guest_links" ("job_id");
+CREATE INDEX "index_guest_links_on_cell_id" ON "guest_links" ("cell_id");
+CREATE INDEX "index_guest_links_on_person_id" ON "guest_links" ("person_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261130180000'),
 ('20261130160000'),
 ('20261130140000'),
 ('20261130120000'),

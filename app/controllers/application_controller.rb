@@ -1,9 +1,14 @@
 # Controllers are thin: they read a request, ask a record or the core, and answer with typed props.
 class ApplicationController < ActionController::Base
+  before_action :begin_first
+  include SignsIn
+  include Throttles
+
   rescue_from StandardError, with: :failed
   rescue_from Rhexon::InvalidInput, with: :refused
   rescue_from Trouble, with: :failed
   rescue_from SlowWork::Busy, with: :busy
+  rescue_from Throttles::TooOften, with: :too_often
   rescue_from ActionController::InvalidAuthenticityToken, with: :without_token
   rescue_from Entry::Conflict, with: :conflicting
   rescue_from ActiveRecord::RecordInvalid, ActiveRecord::RecordNotDestroyed, with: :invalid
@@ -12,8 +17,6 @@ class ApplicationController < ActionController::Base
   rescue_from ActionController::UnknownFormat, with: :no_such_format
   rescue_from ActionController::ParameterMissing, with: :incomplete
   rescue_from ActionDispatch::Http::Parameters::ParseError, with: :incomplete
-
-  before_action :begin_first
 
   # Actions whose writes plans depend on: kept only if all can be planned, checked and drawn.
   # @param of [Symbol, nil] method that gives the pieces they change; nil: every piece is drawn
@@ -70,16 +73,19 @@ class ApplicationController < ActionController::Base
     shop = Shop.current
     {
       shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency },
-      aside: set_aside
+      aside: set_aside, me: me
     }
   rescue ActiveRecord::ActiveRecordError
-    { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [] }
+    { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [], me: nil }
   end
+
+  # Who has signed in, as far as the pages go by it.
+  def me = Current.person&.then { |person| { name: person.name, role: person.role } }
 
   # Pieces that could not be computed when the shop was planned last.
   def set_aside
     if ShopFloor.faulty.presence
-      Piece.where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } }
+      Access.pieces.where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } }
     else
       []
     end

@@ -10,7 +10,7 @@ class BoardsController < ApplicationController
 
   def index
     words = query(:words).to_s.strip
-    list = ListPage.new(Board.found(words).order(made_on: :desc, id: :desc), query(:page), size: TO_A_PAGE)
+    list = ListPage.new(Access.boards.found(words).order(made_on: :desc, id: :desc), query(:page), size: TO_A_PAGE)
     due = look_again
     page "Boards/Index", BoardsPageSerializer,
          { boards: list.records.includes(:piece, :trial, cells: :readings), page: list, words: words,
@@ -25,7 +25,7 @@ class BoardsController < ApplicationController
   end
 
   def new
-    pieces = Piece.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
+    pieces = Access.pieces.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
     page "Boards/New", BoardChoicesSerializer,
          { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, today: today.iso8601 }
   end
@@ -47,7 +47,7 @@ class BoardsController < ApplicationController
 
   # Boards that wait to be looked at again, the longest first; of one that missed several looks the last.
   def look_again
-    due = Board.looks_again(today).select { |again| again.look.state == "due" }
+    due = Access.boards.looks_again(today).select { |again| again.look.state == "due" }
     due.group_by(&:id).each_value.map(&:last).sort_by { |again| again.look.on }
       .map { |again| { id: again.id, name: again.name, days: again.look.days, on: again.look.on.iso8601 } }
   end

@@ -9,12 +9,22 @@ class EntriesController < ApplicationController
                  cause: :name, answers: :table, size_mm: :number
 
   def create
+    refuse_other_hands!
     happened_at = instant(body["happened_at"])
     floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
     render json: BenchState.new(floor: floor, hands: hands).to_h
   end
 
   private
+
+  # Nobody's name is put to work by others where they keep a code.
+  def refuse_other_hands!
+    named = body["person"].presence && Person.find_by(name: body["person"]) or return
+    return if Current.session.names?(named)
+
+    raise Rhexon::InvalidInput.new("#{named.name} has a code: take the device over with it first", where: "person",
+                                   accepted: "your own hands, and those of people without a code")
+  end
 
   # The piece of the pass that was touched, or of the entry that is taken back.
   def touched

@@ -1,8 +1,8 @@
 # The first page of a shop that has not begun: it asks, and makes nothing by itself.
 class FirstShopsController < ApplicationController
   skip_before_action :begin_first
-  takes :create, name: :name, person: :name, zone: :name, room: :name, t_c: :typed, rh: :typed, opens: :name,
-                 closes: :name
+  takes :create, name: :name, person: :name, password: :name, zone: :name, room: :name, t_c: :typed, rh: :typed,
+                 opens: :name, closes: :name
 
   def show
     return redirect_to("/bench") if Shop.exists?
@@ -12,7 +12,11 @@ class FirstShopsController < ApplicationController
 
   def create
     first = Shop::Beginning.new(body)
-    return redirect_to("/bench", status: :see_other) if first.begin!
+    if (owner = first.begin!)
+      reset_session
+      sign_in!(owner)
+      return redirect_to("/bench", status: :see_other)
+    end
 
     redirect_to first_shop_path, inertia: { errors: first.errors }, status: :see_other
   end

@@ -4,7 +4,7 @@ class MixesController < ApplicationController
   takes :create, **Mix::Start::TAKES
 
   def index
-    open = Mix.open.includes(:room, :product).order(:id).map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }
+    open = begun.map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }
     page "Mix/Index", MixesPageSerializer,
          { pots: open, products: mixable, helpers: helpers,
            recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
@@ -26,6 +26,14 @@ class MixesController < ApplicationController
   end
 
   private
+
+  def begun
+    open = Mix.open.includes(:room, :product).order(:id).to_a
+    return open unless Current.person.student?
+
+    theirs = Access.pieces.map(&:core_id)
+    open.select { |mix| mix.pass_keys.any? && mix.pass_keys.all? { |key| theirs.include?(key.split("/").first) } }
+  end
 
   # What the checks say of the passes it is for, so far as it concerns the pot.
   def against(mix)

@@ -11,12 +11,13 @@ class PiecesController < ApplicationController
   def index
     floor = ShopFloor.new
     jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
+    jobs = jobs.where(id: Access.pieces.select(:job_id)) if Current.person.student?
     seen = if jobs.any? { |job| job.pieces.any? }
       floor.draw { jobs.map { |job| overview(job, floor) } }
     else
       jobs.map { |job| overview(job, nil) }
     end
-    list = ListPage.new(Job.closed, query(:closed), size: CLOSED_TO_A_PAGE)
+    list = ListPage.new(Current.person.student? ? Job.none : Job.closed, query(:closed), size: CLOSED_TO_A_PAGE)
     page "Pieces/Index", PiecesPageSerializer,
          { jobs: seen, closed: closed(list), page: list, now: floor.now.to_i / 60 }
   end
@@ -63,8 +64,13 @@ class PiecesController < ApplicationController
     {
       id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60,
       due_on: job.due_on&.iso8601, air_there: job.air_there,
-      pieces: job.pieces.map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) }
+      pieces: seen(job).map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) }
     }
+  end
+
+  # Of a class each sees their own.
+  def seen(job)
+    Current.person.student? ? job.pieces.select { |piece| piece.person_id == Current.person.id } : job.pieces
   end
 
   def progress(piece, floor)

@@ -5,7 +5,8 @@ class TrialsController < ApplicationController
   takes :update, weights: :table, board: :whole
 
   def new
-    pieces = ShopFloor.new.scheduled.select { |piece| piece.schedule.steps.any? }
+    theirs = Access.pieces.ids.to_set
+    pieces = ShopFloor.new.scheduled.select { |piece| piece.schedule.steps.any? && theirs.include?(piece.id) }
     first = pieces.find { |piece| piece.id.to_s == query(:piece) } || pieces.first
     page "Trials/New", TrialPageSerializer,
          { pieces: pieces.map { |piece| choice(piece) }, piece: first&.id,

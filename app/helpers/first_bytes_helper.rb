@@ -4,8 +4,8 @@ module FirstBytesHelper
   # The rail's places, as components/Shell.tsx has them.
   PLACES = { "Bench" => "/bench", "Schedule" => "/pieces", "Boards" => "/boards", "Mix" => "/mix",
              "Shelf" => "/shelf", "Record" => "/record" }.freeze
-  # Pages of a shop that has not begun.
-  WITHOUT_RAIL = %w[FirstShop].freeze
+  # Pages for whoever has not signed in.
+  WITHOUT_RAIL = %w[FirstOwner FirstShop Guest/Approval Guest/Ended Guest/Handover SignIn].freeze
   # The shop's light, as components/Shell.tsx keeps it on the device: nothing flashes in a dark room.
   LIGHT = <<~JS.freeze
     {

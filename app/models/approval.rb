@@ -2,9 +2,10 @@
 # changes.
 class Approval
   # @param body [Hash] client_id, cell (id or none), name, light
+  # @param by_link [GuestLink, nil] by which the client gave it
   # @return [Entry]
   # @raise [Rhexon::InvalidInput]
-  def self.record!(piece, body, cell: nil, now: Time.current)
+  def self.record!(piece, body, cell: nil, by_link: nil, now: Time.current)
     name = body["name"].to_s.strip
     Rhexon.refuse_unless(
       name.length.between?(1, 80), "Somebody approves: write the name", where: "name", accepted: "1 to 80 letters"
@@ -12,7 +13,8 @@ class Approval
     age = cell && (Shop.current.clock.date(now.to_i / 60) - cell.board.made_on).to_i
     Entry.record!(client_id: body["client_id"], kind: "approved", happened_at: now, piece: piece, cell: cell,
                   revision: piece.schedule.head,
-                  body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age }.compact)
+                  body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age,
+                          "link" => by_link&.id }.compact)
   end
 
   # The entries that stand, read again when something was logged or a board has changed.

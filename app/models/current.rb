@@ -1,7 +1,10 @@
-# What is read once in a request, however often it is asked for.
+# What is read once in a request, however often it is asked for, and whose request it is.
 class Current < ActiveSupport::CurrentAttributes
-  attribute :shelf, :products, :lessons, :stamp
+  attribute :shelf, :products, :lessons, :stamp, :session
 
   # What lies on the shelf or was read on boards has changed.
   def self.forget_shelf = self.shelf = self.products = self.lessons = self.stamp = nil
+
+  # @return [Person, nil] whose hands it is done by; nil: instruments, guests, and what the shop does by itself
+  def self.person = session&.actor
 end

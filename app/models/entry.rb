@@ -12,6 +12,8 @@ class Entry < ApplicationRecord
   belongs_to :revision, optional: true
   belongs_to :mix, optional: true
   belongs_to :cell, optional: true
+  # Who had signed in, or whose hands had taken the device over.
+  belongs_to :person, optional: true
   belongs_to :corrects, class_name: "Entry", optional: true
   has_one :correction, class_name: "Entry", foreign_key: :corrects_id, inverse_of: :corrects,
                        dependent: :restrict_with_error
@@ -44,7 +46,8 @@ class Entry < ApplicationRecord
     known = find_by(client_id: client_id)
     return known.tap { |entry| entry.same!(kind: kind, **fields.except(:revision)) } if known
 
-    create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current, **fields)
+    create!(client_id: client_id, kind: kind, happened_at: happened_at, recorded_at: Time.current,
+            person: Current.person, **fields)
   rescue ActiveRecord::RecordNotUnique
     find_by(client_id: client_id) ||
       raise(Rhexon::InvalidInput.new("That entry was already taken back", where: "corrects"))

@@ -1,18 +1,60 @@
-# Somebody who works at the bench.
+# Somebody of the shop: hands at the bench, and whoever signs in.
 class Person < ApplicationRecord
+  # What they may do, the least first.
+  ROLES = %w[student finisher owner].freeze
+  # Letters of a password; more than 72 bytes are not read by the digest.
+  PASSWORD = 8..72
+  CODE = /\A\d{4,8}\z/
+
   has_many :open_hours, dependent: :destroy
+  has_many :sessions, dependent: :delete_all
+  has_secure_password validations: false
+  has_secure_password :code, validations: false
+
   validates :name, presence: { message: "Name the person." }, uniqueness: { message: "There is somebody of that name." }
+  validates :role, inclusion: { in: ROLES, message: "A role is owner, finisher or student." }
+  validate :password_is_of_some_length, if: -> { password.present? }
+  validates :code, format: { with: CODE, message: "A code is 4 to 8 digits." }, if: -> { code.present? }
   validate do
     unless skills.nil? || (skills.is_a?(Array) && (skills - self.class.trained_work).empty?)
       errors.add(:skills, "Training is a list of work, such as spray.")
     end
   end
 
+  scope :owners, -> { where(role: "owner") }
+  scope :able_to_sign_in, -> { where.not(password_digest: nil) }
+
   # Those whose hands plans are made for.
   def self.at_bench = where(at_bench: true).order(:id)
 
   # Work that asks for training, of which a person may do what is in their skills; nil: all of it.
   def self.trained_work = Rhexon::Reference.hands.skilled_methods
+
+  # Somebody has to be able to let others in.
+  def self.owned? = owners.able_to_sign_in.exists?
+
+  # @return [String] what a password has to be
+  def self.password_words = "#{PASSWORD.begin} letters or more, up to #{PASSWORD.end} bytes"
+
+  # @return [Integer] those of more may do all that those of less may
+  def rank = ROLES.index(role)
+  def owner? = role == "owner"
+  def student? = role == "student"
+  def code? = code_digest.present?
+  def signs_in? = password_digest.present?
+
+  # @param secret [String, nil] code or password
+  def knows?(secret)
+    return false if secret.blank?
+
+    (code? && authenticate_code(secret).present?) || (signs_in? && authenticate(secret).present?)
+  end
+
+  # @return [String] what they show themselves by
+  def secrets
+    kept = [ ("their code" if code?), ("their password" if signs_in?) ].compact
+    kept.join(" or ").presence || "nothing yet: the owner gives #{name} a code or a password"
+  end
 
   # @return [Hash] a person of rhexon-shop/1; hours of the shop where they have none of their own
   def to_core
@@ -22,5 +64,13 @@ class Person < ApplicationRecord
       "id" => name, **(at_bench ? {} : { "away" => true }), "skills" => skills, "week" => OpenHour.week(rows),
       "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : []))
     }
+  end
+
+  private
+
+  def password_is_of_some_length
+    return if password.length >= PASSWORD.begin && password.bytesize <= PASSWORD.end
+
+    errors.add(:password, "A password is #{self.class.password_words}.")
   end
 end

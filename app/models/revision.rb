@@ -2,6 +2,7 @@
 class Revision < ApplicationRecord
   belongs_to :schedule
   belongs_to :parent, class_name: "Revision", optional: true
+  belongs_to :person, optional: true
 
   def readonly? = persisted?
 

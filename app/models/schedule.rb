@@ -129,7 +129,8 @@ class Schedule < ApplicationRecord
 
   # @return [Array<Revision>] head first
   def lineage
-    by_id = revisions.select(:id, :number, :parent_id, :operation, :reason, :created_at, :schedule_id).index_by(&:id)
+    by_id = revisions.select(:id, :number, :parent_id, :operation, :reason, :created_at, :schedule_id,
+                             :person_id).index_by(&:id)
     Enumerator.produce(head) { |revision| by_id[revision.parent_id] || raise(StopIteration) }.to_a
   end
 
@@ -156,7 +157,7 @@ class Schedule < ApplicationRecord
   end
 
   def begin!
-    first = revisions.create!(number: 1,
+    first = revisions.create!(number: 1, person: Current.person,
                               document: Rhexon::Schedule::Document.empty(room: Room.order(:id).first&.name),
                               operation: { "op" => "begin" }, reason: "Began the schedule", created_at: Time.current)
     update!(head: first)
@@ -164,7 +165,8 @@ class Schedule < ApplicationRecord
 
   def advance!(document, operation, reason)
     revision = revisions.create!(number: revisions.maximum(:number) + 1, parent: head, document: document,
-                                 operation: operation, reason: reason, created_at: Time.current)
+                                 operation: operation, reason: reason, person: Current.person,
+                                 created_at: Time.current)
     update!(head: revision, redo: nil, **(WHOLE.include?(operation["op"]) ? origin(operation) : {}))
     revision
   end

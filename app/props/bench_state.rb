@@ -8,7 +8,7 @@ class BenchState
   # @param hands [String, nil] whose bench; somebody who is not there: everybody's
   def initialize(floor: nil, hands: nil)
     @floor = floor || ShopFloor.new
-    @hands = hands.presence && Person.at_bench.find_by(name: hands)&.name
+    @hands = own? ? hands : hands.presence && Person.at_bench.find_by(name: hands)&.name
   end
 
   # @return [Hash] BenchPage
@@ -22,7 +22,7 @@ class BenchState
   def page
     told = latest
     drawn, words, ids = @floor.draw { |plan|
-      Rhexon::Picture::Bench.new(plan, hands: @hands).then do |bench|
+      Rhexon::Picture::Bench.new(plan, hands: @hands, only_own: own?).then do |bench|
         [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }
@@ -35,17 +35,22 @@ class BenchState
   def beside
     { pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
-      rags: Bench::Rags.new(now: @floor.now).left&.to_h }
+      rags: (Bench::Rags.new(now: @floor.now).left&.to_h unless own?) }
   end
 
-  def whose = { hands: @hands, everybody: Person.at_bench.pluck(:name) }
+  # Those who keep a code give it before the device is theirs.
+  def whose = { hands: @hands, everybody: own? ? [] : Person.at_bench.pluck(:name), codes: codes }
+
+  def codes = Person.at_bench.where.not(code_digest: nil).pluck(:name)
+  # @return [Boolean] whether nothing is shown but what is a student's own
+  def own? = Current.person&.student? || false
 
   # Those that are drawn or told of; where there is nothing one stands for all, so that the page knows that there are
   # pieces.
   def seen(ids, told)
     told_of = told.map(&:piece_id)
-    @floor.pieces.select { |piece| ids.include?(piece.core_id) || told_of.include?(piece.id) }.presence ||
-      @floor.pieces.first(1)
+    pieces = own? ? @floor.pieces.select { |piece| piece.person_id == Current.person.id } : @floor.pieces
+    pieces.select { |piece| ids.include?(piece.core_id) || told_of.include?(piece.id) }.presence || pieces.first(1)
   end
 
   def labels(bench, keys)

@@ -20,7 +20,16 @@ class BoardState
       measures: measures, trial: trial, pairs: Board::Pairs.new(@board).to_h,
       relooks: @board.relooks(today).map { |look| { days: look.days, on: look.on.iso8601, state: look.state } },
       age_days: (today - @board.made_on).to_i, verdict: Board::Verdict.for(@board),
-      approval: @board.piece && Approval.for(@board.piece)&.to_h, work: work, apart: apart }
+      approval: @board.piece && Approval.for(@board.piece)&.to_h, links: links, work: work, apart: apart }
+  end
+
+  # By which clients are asked for their yes.
+  def links
+    return [] if Current.person&.student?
+
+    GuestLink.where(cell: @board.cells).order(id: :desc).map do |link|
+      GuestLinkSerializer.new(link).to_h.merge(cell: link.cell_id)
+    end
   end
 
   # Work that a cell's layers may hold.
@@ -103,5 +112,5 @@ class BoardState
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)
-  def pieces = Piece.where(job: Job.in_hand).includes(:job).order(:id)
+  def pieces = Access.pieces.where(job: Job.in_hand).includes(:job).order(:id)
 end

@@ -12,7 +12,8 @@ class ShopState
       hand_instruments: Instrument.of_hand.order(:id).map { |one| HandInstrumentSerializer.new(one).to_h },
       airs: Rhexon::Reference.drying.air.keys,
       people: Person.order(:id).map { |person|
-        { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, **hours_of(person) }
+        { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, role: person.role,
+          signs_in: person.signs_in?, has_code: person.code?, **hours_of(person) }
       },
       trained_work: Person.trained_work,
       tools: Tool.offered.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } },

@@ -1,7 +1,7 @@
 # All that the bench shows.
 class BenchPageSerializer < ApplicationSerializer
   fields bench: "Bench", pieces: "Piece[]", pots: "BenchPot[]", mixed: "Record<string, string>", rooms: "Room[]",
-         latest: "Entry[]", hands: [ :string, NULLABLE ], everybody: "string[]"
+         latest: "Entry[]", hands: [ :string, NULLABLE ], everybody: "string[]", codes: "string[]"
   # Cautions that were read: by piece and person.
   typelize read: "Record<string, Record<string, string[]>>"
   attribute(:read) { |page| page[:read] }

@@ -1,7 +1,7 @@
 # A board as its page shows it.
 class BoardPageSerializer < ApplicationSerializer
   fields board: "Board", shelf: "ShelfItem[]", offers: "StepOffer[]", pieces: "Choice[]", age_days: :number,
-         apart: "Record<string, number>"
+         apart: "Record<string, number>", links: "Array<GuestLink & { cell: number }>"
   typelize trial: [ "BoardTrial", NULLABLE ],
            pairs: [ "BoardPairs", NULLABLE ],
            verdict: [ "BoardVerdict", NULLABLE ],

@@ -18,7 +18,7 @@ class ArrowsTest < CoreTest
     %w[boards proposals],
     %w[chance checks],
     %w[compare diagnosis],
-    %w[systems],
+    %w[systems handover],
     %w[templates],
     %w[picture]
   ].freeze

@@ -49,7 +49,7 @@ module Demo
       "Colour reader" => "colour", "Cup" => "efflux" }.each do |name, kind|
       Instrument.begin!(name: name, kind: kind, stand_in: "none")
     end
-    osei = Person.create!(name: "Osei", skills: [])
+    osei = Person.create!(name: "Osei", skills: [], role: "owner")
     Person.create!(name: "Imke", skills: %w[spray])
     Tool.create!(name: "gravity gun", used_for: "spray")
     (1..5).each { |day| OpenHour.create!(weekday: day, opens: "07:30", closes: "16:30") }

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, test, vi } from "vitest"
 import { Refused, reasonBy, send, sendFile, sendForLines, sendOnce } from "@/lib/api"
-import { refusal, type Sent, waitingServer } from "./support/server"
+import { refusal, type Sent, tooOld, waitingServer } from "./support/server"
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -49,9 +49,9 @@ describe("a request", () => {
   })
 
   test("with an old token goes out once more with the one the answer brought, and not a third time", async () => {
-    const { requests, sent } = await answered(403, refusal("No token"))
+    const { requests, sent } = await answered(403, tooOld("No token"))
     await vi.waitFor(() => expect(requests).toHaveLength(2))
-    await (requests[1] as Sent).answer(403, refusal("No token"))
+    await (requests[1] as Sent).answer(403, tooOld("No token"))
     expect(await sent).toMatchObject({ status: 403, reason: { sentence: "No token" } })
     expect(requests).toHaveLength(2)
   })
@@ -106,7 +106,7 @@ describe("what a server answers", () => {
       tokens.push((request.headers as Record<string, string>)["X-XSRF-TOKEN"] ?? "")
       jar.cookie = "XSRF-TOKEN=new"
       return new Response(
-        JSON.stringify(tokens.length === 1 ? { error: { sentence: "Old.", where: "" } } : { kept: true }),
+        JSON.stringify(tokens.length === 1 ? { error: { sentence: "Old.", where: "", again: true } } : { kept: true }),
         {
           status: tokens.length === 1 ? 403 : 200,
         },

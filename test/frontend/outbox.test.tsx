@@ -13,7 +13,7 @@ import { useOutbox } from "@/outbox/useOutbox"
 import type { BenchPage } from "@/types"
 import { benchProps, NOW, row, slab } from "./support/bench"
 import { renderPageHook } from "./support/client"
-import { refusal, type Sent, waitingServer } from "./support/server"
+import { refusal, type Sent, tooOld, waitingServer } from "./support/server"
 
 let requests: Sent[]
 
@@ -90,15 +90,15 @@ describe("the bench", () => {
     expect(result.current.waiting).toBe(false)
   })
 
-  test.each([0, 403, 408, 429, 500, 502, 503])(
+  test.each([0, 401, 403, 408, 429, 500, 502, 503])(
     "waits after %i with all touches kept, and sends the first one again",
     async (status) => {
       const result = bench()
       act(() => result.current.touch(STARTED))
       act(() => result.current.touch(DONE))
       await sent(1)
-      await posted()[0]?.answer(status, refusal("Busy."))
-      if (status === 403) await sent(2).then(() => posted()[1]?.answer(status, refusal("Busy.")))
+      await posted()[0]?.answer(status, tooOld("Busy."))
+      if (status === 403) await sent(2).then(() => posted()[1]?.answer(status, tooOld("Busy.")))
       await waitFor(() => expect(result.current.waiting).toBe(true))
       expect(result.current.trouble).not.toBe("")
       expect(await kept()).toEqual(["started", "done"])

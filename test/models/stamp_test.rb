@@ -6,8 +6,9 @@ class StampTest < ActiveSupport::TestCase
   # What no plan, shelf or lesson is made from, or goes by its revision.
   BESIDE = %w[
     active_storage_attachments active_storage_blobs air_readings ar_internal_metadata entry_words entry_words_config
-    entry_words_content entry_words_data entry_words_docsize entry_words_idx given_quotes hand_readings instruments
-    marks pair_picks photos recipes revisions schedules schema_migrations template_versions templates trials
+    entry_words_content entry_words_data entry_words_docsize entry_words_idx given_quotes guest_links hand_readings
+    instruments marks pair_picks photos recipes revisions schedules schema_migrations sessions template_versions
+    templates trials
   ].freeze
 
   test "each table leaves marks, or is known to be beside the plans" do

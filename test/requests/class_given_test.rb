@@ -47,7 +47,7 @@ class ClassGivenTest < RequestTest
 
   test "each sees their own bench on a device that is theirs, and others' hands stay off" do
     give(%w[Ilse Jorn], count: 2)
-    cookies[:rhexon_hands] = "Ilse"
+    send_json("/hands", { name: "Ilse" })
     get "/bench"
     assert_equal "Ilse", props["hands"]
     assert_equal [ "Sample board, Ilse" ], props["pieces"].map { |one| one["name"] }
@@ -56,7 +56,7 @@ class ClassGivenTest < RequestTest
     send_json("/entries",
               { client_id: "a", kind: "started", pass: key, person: "Ilse", happened_at: Time.current.iso8601 })
     assert_equal [ key ], answer["bench"]["running"].map { |row| row["key"] }
-    cookies[:rhexon_hands] = "Nobody"
+    send_json("/hands", { name: "" })
     get "/bench"
     assert_nil props["hands"]
     assert_operator props["bench"]["people"].size, :>=, 3

@@ -3,7 +3,8 @@ require "test_helper"
 # A shop of one's own begins on its first page; nothing is made by itself.
 class FirstShopTest < RequestTest
   GOOD = {
-    name: "Tarn Yard", person: "Imke", zone: "Europe/Berlin", room: "loft", t_c: "18,5".tr(",", "."), rh: "55",
+    name: "Tarn Yard", person: "Imke", password: "elm and oak", zone: "Europe/Berlin", room: "loft", t_c: "18.5",
+    rh: "55",
     opens: "07:30", closes: "16:30"
   }.freeze
 
@@ -40,7 +41,8 @@ class FirstShopTest < RequestTest
   end
 
   test "what is wrong is said beside its field, and nothing is kept" do
-    { name: "", person: "", zone: "Nowhere/Land", t_c: "hot", rh: "0", opens: "17:00" }.each do |field, value|
+    { name: "", person: "", password: "short", zone: "Nowhere/Land", t_c: "hot", rh: "0",
+opens: "17:00" }.each do |field, value|
       post "/begin", params: GOOD.merge(field => value)
       assert_redirected_to "/begin"
       follow_redirect!

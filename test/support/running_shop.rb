@@ -13,9 +13,11 @@ class RunningShop
   attr_reader :port, :file
 
   # @param name [String] of the database in storage
+  # @param signs_in [Boolean] whether people sign in to it, as in a shop of one's own
   # @param more [Hash] of the environment
-  def initialize(name, **more)
+  def initialize(name, signs_in: false, **more)
     @name = name
+    @signs_in = signs_in
     @more = more
     @file = File.join(ROOT, "storage/#{name}.sqlite3")
     @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
@@ -69,11 +71,14 @@ class RunningShop
   end
 
   def start(fault: nil, wait: "/up")
-    @process = spawn(env(FAULT: fault), "bundle", "exec", "puma", "-C", "config/puma.rb", "--quiet", RACKUP,
-                     chdir: ROOT, out: File::NULL, err: File::NULL, pgroup: true)
+    @process = spawn(env(FAULT: fault, **signing_in), "bundle", "exec", "puma", "-C", "config/puma.rb", "--quiet",
+                     RACKUP, chdir: ROOT, out: File::NULL, err: File::NULL, pgroup: true)
     (BOOT_S * 10).times { answering?(wait) ? (return self) : sleep(0.1) }
     raise "The shop did not start"
   end
+
+  # Nobody types a password: the machine is believed, as in the demo.
+  def signing_in = @signs_in ? {} : { RHEXON_DEMO: "1" }
 
   def answering?(path)
     get(path)

@@ -5,7 +5,7 @@ module ShopRecords
   def set_up_shop
     Shop.create!(name: "Test yard", zone: "Europe/Berlin")
     Room.create!(name: "bench", t_c: 20, rh: 50)
-    Person.create!(name: "Imke")
+    Person.create!(name: "Imke", role: "owner")
     (1..5).each { |day| OpenHour.create!(weekday: day, opens: "07:30", closes: "16:30") }
     Product.create!(code: "w20", maker: "Skerrow", name: "W20 clear satin", kind: "waterborne_two_part",
                     role: "top coat", figures: { "sheen_gu" => 28 })

@@ -5,7 +5,8 @@ class Boards::SheetsController < ApplicationController
   def show
     respond_to do |format|
       format.any(:pdf, :html) do
-        send_data Board::Sheet.new(board, board_url(board)).pdf, filename: "#{board.name.parameterize}.pdf",
+        sheet = Board::Sheet.new(board, board_url(board), paper: query(:paper))
+        send_data sheet.pdf, filename: "#{board.name.parameterize}.pdf",
                                                                type: "application/pdf", disposition: "inline"
       end
       format.svg { render body: Board::Drawing.new(board).svg, content_type: "image/svg+xml" }

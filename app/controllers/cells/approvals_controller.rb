@@ -5,7 +5,7 @@ class Cells::ApprovalsController < ApplicationController
   takes :create, client_id: :id, name: :name, light: :name
 
   def show
-    send_data Approval::Sheet.new(cell, board_url(board)).pdf,
+    send_data Approval::Sheet.new(cell, board_url(board), paper: query(:paper)).pdf,
               filename: "approval-#{board.name.parameterize}-#{cell.label}.pdf", type: "application/pdf",
               disposition: "inline"
   end

@@ -23,11 +23,12 @@ class Pieces::QuotesController < ApplicationController
   # Of today, or as it was given.
   def sheet
     given = query(:given) && piece.given_quotes.find(query(:given))
-    return Piece::QuoteSheet.new(piece, given.figures, made_at: given.created_at) if given
+    return Piece::QuoteSheet.new(piece, given.figures, made_at: given.created_at, **paper) if given
 
-    Piece::QuoteSheet.new(piece, state.figures)
+    Piece::QuoteSheet.new(piece, state.figures, **paper)
   end
 
+  def paper = { paper: query(:paper), url: url_for(only_path: false, format: nil) }
   def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def state = @state ||= QuoteState.new(piece)
 end

@@ -1,7 +1,7 @@
-import { router } from "@inertiajs/react"
 import { keptSetting } from "@/lib/kept"
 import { type Call, TimersPanel } from "@/timers/TimersPanel"
 import { canSpeak, useVoice } from "@/timers/voice"
+import { WhoseHands } from "./WhoseHands"
 
 /** Whether this device shows the bench to be read at two metres. */
 export const useLarge = keptSetting<"on" | "off">("rhexon.bench.large", (kept) => (kept === "on" ? "on" : "off"))
@@ -13,38 +13,16 @@ type Props = {
   /** Whose bench is shown; null: everybody's. */
   hands: string | null
   everybody: string[]
-}
-
-const YEAR_S = 365 * 86_400
-
-/** The server shows the bench of whoever this device belongs to; a page of its own for each would not be kept. */
-function showBenchOf(name: string): void {
-  // biome-ignore lint/suspicious/noDocumentCookie: the store of cookies is not there without TLS
-  document.cookie = `rhexon_hands=${encodeURIComponent(name)}; path=/; max-age=${name ? YEAR_S : 0}; samesite=lax`
-  router.reload()
+  codes: string[]
 }
 
 /** How the bench is shown and called out on this device: large, aloud, with timers. */
-export function BenchTools({ calls, now, zone, hands, everybody }: Props) {
+export function BenchTools({ calls, now, zone, hands, everybody, codes }: Props) {
   const [large, setLarge] = useLarge()
   const [voice, setVoice] = useVoice()
   return (
     <div className="bench-tools">
-      {everybody.length > 1 && (
-        <select
-          className="ui-input bench-whose"
-          aria-label="Whose bench"
-          value={hands ?? ""}
-          onChange={(event) => showBenchOf(event.target.value)}
-        >
-          <option value="">everybody's</option>
-          {everybody.map((name) => (
-            <option key={name} value={name}>
-              {name}
-            </option>
-          ))}
-        </select>
-      )}
+      {everybody.length > 1 && <WhoseHands {...{ hands, everybody, codes }} />}
       <button
         type="button"
         className="ui-button"

@@ -1,6 +1,7 @@
-import { Link, usePage } from "@inertiajs/react"
+import { Link } from "@inertiajs/react"
 import { useState } from "react"
 import { KeepPanel } from "@/book/KeepSchedule"
+import { useShop } from "@/lib/shop"
 import { Photos } from "@/photo/Photos"
 import type { Cell, ErrorReason } from "@/types"
 import { Layers, Readings, Ruin } from "./CellRecord"
@@ -18,7 +19,7 @@ type Props = {
 
 /** One cell: how near it is, what lies on it, its readings and photos, and the ways to add to them. */
 export function CellPanel({ cell, state, error, onEdit, onPromote }: Props) {
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { zone } = useShop()
   const { board, measures, pieces } = state
   const [keeping, setKeeping] = useState(false)
   return (

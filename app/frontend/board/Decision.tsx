@@ -1,8 +1,11 @@
-import { usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
+import { ClientLinks } from "@/handover/ClientLinks"
+import { useMe } from "@/lib/me"
+import { usePaper } from "@/lib/paper"
+import { useShop } from "@/lib/shop"
 import { when } from "@/lib/time"
-import type { Approval, Board, BoardVerdict, Cell, Relook } from "@/types"
+import type { Approval, Board, BoardPage, BoardVerdict, Cell, Relook } from "@/types"
 import { SeenBy } from "./SeenBy"
 
 type Props = {
@@ -13,6 +16,7 @@ type Props = {
   age: number
   verdict: BoardVerdict | null
   approval: Approval | null
+  links: BoardPage["links"]
   error: (where: string) => string | undefined
   onUnchanged: (words: string) => void
   onVerdict: (cell: number | null, reason: string) => Promise<boolean>
@@ -21,7 +25,9 @@ type Props = {
 
 /** What was decided about the board and why, when to look at it again, and whether the client said yes. */
 export function Decision(props: Props) {
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { zone, now } = useShop()
+  const student = useMe()?.role === "student"
+  const paper = usePaper()
   const { board, cell, base, verdict, approval } = props
   return (
     <section className="ruled mt-4 pt-2 decision" aria-label="Decision">
@@ -53,9 +59,19 @@ export function Decision(props: Props) {
             <p className="text-second">Nobody has approved it yet.</p>
           )}
           <ApproveForm key={`${cell.id} ${approval?.at}`} {...props} />
-          <a href={`${base}/${cell.id}/approval`} className="quiet-link target" target="_blank" rel="noreferrer">
+          <a href={paper(`${base}/${cell.id}/approval`)} className="quiet-link target" target="_blank" rel="noreferrer">
             Approval sheet of cell {cell.label}, to sign
           </a>
+          {!student && (
+            <ClientLinks
+              key={cell.id}
+              of={{ kind: "approval", cell_id: cell.id }}
+              first={props.links.filter((link) => link.cell === cell.id)}
+              now={now}
+              zone={zone}
+              label={`Link to approve cell ${cell.label}`}
+            />
+          )}
         </div>
       )}
     </section>

@@ -33,6 +33,7 @@ export function TextField(props: {
   type?: string
   placeholder?: string
   list?: string[]
+  autoComplete?: string
 }) {
   const list = useId()
   return (
@@ -47,6 +48,7 @@ export function TextField(props: {
             list={props.list ? list : undefined}
             value={props.value}
             placeholder={props.placeholder}
+            autoComplete={props.autoComplete}
             aria-invalid={invalid}
             aria-describedby={invalid ? `${id}-error` : undefined}
             onChange={(event) => props.onChange(event.target.value)}

@@ -2,12 +2,15 @@ import { Link, usePage } from "@inertiajs/react"
 import { memo, type ReactNode, useEffect, useState } from "react"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
+import { type Me, useMe } from "@/lib/me"
+import type { Shop } from "@/lib/shop"
 import { clock, day, duration } from "@/lib/time"
 import { UnsentTouches } from "@/outbox/UnsentTouches"
 import { useOutbox } from "@/outbox/useOutbox"
 import { useReturn } from "@/outbox/useReturn"
 import { Ringing } from "@/timers/Ringing"
 import { KeysHelp } from "./KeysHelp"
+import { SignedOut } from "./SignedOut"
 import { UnitsPanel } from "./UnitsPanel"
 
 const PLACES = [
@@ -18,8 +21,9 @@ const PLACES = [
   { number: 5, name: "Shelf", path: "/shelf" },
   { number: 6, name: "Record", path: "/record" },
 ]
+/** The record is the shop's: students have none. */
+const placesOf = (me: Me | null) => PLACES.filter(({ path }) => me?.role !== "student" || path !== "/record")
 
-type Shop = { name: string; zone: string; now: number }
 type Aside = { id: number; name: string }
 
 type ShellProps = {
@@ -34,6 +38,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   const page = usePage<{ shop: Shop; aside: Aside[]; kept_at?: number }>()
   const { shop, aside, kept_at } = page.props
   const here = page.url
+  const me = useMe()
   const now = useNow(shop.now, kept_at)
   const off = useOff(shop.now, kept_at)
   const unsent = useOutbox().unsent.filter(({ refused }) => refused === undefined).length
@@ -49,11 +54,12 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   })
   return (
     <div className="page-shell" data-unsent={unsent > 0 ? unsent : undefined}>
-      <Rail {...{ here, shop, now, off, low }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
+      <Rail {...{ here, shop, now, off, low, me }} onLow={setLow} onUnits={setUnits} onHelp={setHelp} />
       <main className="page-main">
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
         )}
+        <SignedOut />
         <Ringing zone={shop.zone} />
         <KeptHere
           silentSince={silentSince === undefined ? (kept_at ?? null) : silentSince}
@@ -61,6 +67,12 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
           zone={shop.zone}
         />
         {children}
+        {me && (
+          <footer className="phone-foot">
+            <Link href="/me">{me.name}</Link>
+            {me.role !== "student" && <Link href="/shop">{shop.name}</Link>}
+          </footer>
+        )}
       </main>
       <UnitsPanel open={units} onClose={() => setUnits(false)} />
       <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
@@ -75,13 +87,14 @@ type RailProps = {
   /** Minutes by which this device's clock is ahead of the shop's; 0: as good as none. */
   off: number
   low: boolean
+  me: Me | null
   onLow: (low: boolean) => void
   onUnits: (open: boolean) => void
   onHelp: (open: boolean) => void
 }
 
 /** Stands still while the page beside it is redrawn. */
-const Rail = memo(function Rail({ here, shop, now, off, low, onLow, onUnits, onHelp }: RailProps) {
+const Rail = memo(function Rail({ here, shop, now, off, low, me, onLow, onUnits, onHelp }: RailProps) {
   return (
     <nav className="page-rail" aria-label="Places">
       <div className="rail-name">
@@ -89,7 +102,7 @@ const Rail = memo(function Rail({ here, shop, now, off, low, onLow, onUnits, onH
         Rhexon
       </div>
       <div className="rail-teeth">
-        {PLACES.map((place) => (
+        {placesOf(me).map((place) => (
           <Link
             key={place.path}
             id={`place-${place.number}`}
@@ -104,9 +117,12 @@ const Rail = memo(function Rail({ here, shop, now, off, low, onLow, onUnits, onH
         ))}
       </div>
       <div className="rail-foot">
-        <Link href="/shop" className="underline underline-offset-2">
-          {shop.name}
-        </Link>
+        {me?.role === "student" ? <span>{shop.name}</span> : <Link href="/shop">{shop.name}</Link>}
+        {me && (
+          <Link href="/me" className="rail-me">
+            {me.name}
+          </Link>
+        )}
         <span className="mt-2 block">{day(now, shop.zone)}</span>
         <b>{clock(now, shop.zone)}</b>
         {off !== 0 && (

@@ -68,15 +68,18 @@ export async function sendFile<T>(url: string, file: File, fields: Record<string
 /** What an answer says went wrong: one shape, whoever wrote it. */
 export function reasonBy(answer: unknown): ErrorReason {
   const error = (answer as { error?: unknown } | null)?.error
-  const { sentence, where, accepted } = (
+  const { sentence, where, accepted, again } = (
     typeof error === "object" && error !== null ? error : {}
   ) as Partial<ErrorReason>
   return typeof sentence === "string"
-    ? { sentence, where: typeof where === "string" ? where : "", accepted }
+    ? { sentence, where: typeof where === "string" ? where : "", accepted, ...(again === true && { again }) }
     : { sentence: "That did not work on the shop's computer. Try again in a moment.", where: "" }
 }
 
 const TOKEN = 403
+const NOBODY = 401
+/** Told to the window when the server knows nobody on this device any more. */
+export const SIGNED_OUT = "rhexon:signed-out"
 
 async function answered<T>(url: string, request: RequestInit): Promise<T> {
   const response = await fetched(url, request)
@@ -95,8 +98,9 @@ async function fetched(url: string, request: RequestInit, again = true): Promise
   const response = await fetch(url, { ...request, headers }).catch(noAnswer)
   if (response.ok) return response
   const answer: unknown = await response.json().catch(() => null)
+  if (response.status === NOBODY) dispatchEvent(new Event(SIGNED_OUT))
   // The answer has brought a new token: cookies were deleted, or the server came back with another secret.
-  if (response.status === TOKEN && again) return fetched(url, request, false)
+  if (response.status === TOKEN && again && reasonBy(answer).again) return fetched(url, request, false)
   if (response.status === 413)
     throw new Refused(
       413,

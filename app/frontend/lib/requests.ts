@@ -2,10 +2,12 @@ import { QueryClient, useMutation, useQuery } from "@tanstack/react-query"
 import { useCallback, useState } from "react"
 import { Refused } from "./api"
 
-/** Not now, but later: no answer, a server in trouble or busy, a token that could not be had. */
+/** Not now, but later: no answer, a server in trouble or busy, nobody signed in, a token that could not be had. */
 export const isLater = (error: unknown): boolean =>
   error instanceof Refused &&
-  (error.status === 0 || error.status === 403 || error.status === 408 || error.status === 429 || error.status >= 500)
+  ([0, 401, 408, 429].includes(error.status) || error.status >= 500 || (error.status === 403 && isTried(error)))
+
+const isTried = ({ reason }: Refused): boolean => reason.again === true
 
 const isFault = (error: unknown) => !(error instanceof Refused)
 

@@ -98,7 +98,9 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           onTouch={touch}
           last={lastTouch(lastUnsent, latest, name)}
           large={large}
-          tools={<BenchTools {...{ calls, now, zone }} hands={state.hands} everybody={state.everybody} />}
+          tools={
+            <BenchTools {...{ calls, now, zone }} hands={state.hands} everybody={state.everybody} codes={state.codes} />
+          }
         />
         {!large && (
           <section className="ruled pt-2" aria-label="After that">

@@ -4,6 +4,7 @@ import { LevelMark, Tick } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
+import { usePaper } from "@/lib/paper"
 import { useAnswer } from "@/lib/requests"
 import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
@@ -29,6 +30,7 @@ type Night = {
 /** The two ends of the day: what the morning has to know, each one's list, and what the evening has to do. */
 export default function Day({ morning, evening, lists, closes, opens, rags, now, zone }: DayPage) {
   const { box, unsent } = useOutbox()
+  const paper = usePaper()
   const here = unsent.filter(({ place, refused }) => place === PLACE && refused === undefined)
   const say = (body: Record<string, unknown>, words: string) =>
     void box
@@ -50,9 +52,9 @@ export default function Day({ morning, evening, lists, closes, opens, rags, now,
         }
       >
         <div className="ml-auto flex gap-3">
-          <button type="button" className="ui-button" onClick={() => window.print()}>
-            Print
-          </button>
+          <a href={paper("/bench/day/sheet")} className="ui-button" target="_blank" rel="noreferrer">
+            Day sheets, on paper
+          </a>
           <Link href="/bench" className="ui-button">
             Bench
           </Link>
@@ -64,7 +66,19 @@ export default function Day({ morning, evening, lists, closes, opens, rags, now,
           <Items items={morning} none="Nothing has changed over night, and nothing shuts today." />
           {lists.map(({ person, works }) => (
             <section key={person} aria-label={person} className="day-list">
-              <h3 className="text-head">{person}</h3>
+              <h3 className="text-head">
+                {person}{" "}
+                {works.length > 0 && (
+                  <a
+                    href={paper(`/bench/day/sheet?person=${encodeURIComponent(person)}`)}
+                    className="quiet-link text-fine"
+                    target="_blank"
+                    rel="noreferrer"
+                  >
+                    on paper
+                  </a>
+                )}
+              </h3>
               {works.length === 0 && <p className="text-second">Nothing is planned.</p>}
               <ol>
                 {works.map((work) => (

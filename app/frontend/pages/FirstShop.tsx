@@ -1,6 +1,7 @@
 import { Head, useForm } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
 import { SelectField, TextField } from "@/components/Field"
+import { SecretField } from "@/components/SecretField"
 import { sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 
@@ -13,6 +14,7 @@ export default function FirstShopPage({ zones }: Props) {
   const form = useForm({
     name: "",
     person: "",
+    password: "",
     zone: zones.includes(here()) ? here() : "Europe/Berlin",
     room: "workshop",
     t_c: "20",
@@ -42,14 +44,23 @@ export default function FirstShopPage({ zones }: Props) {
       >
         <h1 className="text-title">Begin your shop</h1>
         <p className="text-second">
-          A plan needs a place with its air, hours, and a pair of hands. Everything here can be changed later, and
-          nothing is kept until you begin. If you had a shop on this computer, put a backup back instead
-          (bin/rhexon-shop restore).
+          A plan needs a place with its air, hours, and a pair of hands: yours, who let the others in. Everything here
+          can be changed later, and nothing is kept until you begin. If you had a shop on this computer, put a backup
+          back instead (bin/rhexon-shop restore).
         </p>
         <div className="first-fields">
           {field("name", "Name of the shop", "Tarn Yard Finishing")}
-          {field("person", "Who works at the bench", "your name")}
-          <div className="is-wide">
+          {field("person", "Who owns it", "your name")}
+          <div>
+            <SecretField
+              label="Password of the owner, 8 letters or more"
+              value={form.data.password}
+              autoComplete="new-password"
+              error={form.errors.password}
+              onChange={(value) => form.setData("password", value)}
+            />
+          </div>
+          <div>
             <SelectField
               label="Time zone"
               value={form.data.zone}
@@ -59,10 +70,10 @@ export default function FirstShopPage({ zones }: Props) {
             />
           </div>
           {field("room", "Room")}
-          {field("t_c", "Its air, °C")}
-          {field("rh", "Its air, % RH")}
-          {field("opens", "Monday to Friday from")}
-          {field("closes", "to")}
+          <div className="is-third">{field("t_c", "Its air, °C")}</div>
+          <div className="is-third">{field("rh", "Its air, % RH")}</div>
+          <div className="is-third">{field("opens", "Monday to Friday from")}</div>
+          <div className="is-third">{field("closes", "to")}</div>
         </div>
         <button type="submit" className="ui-tape mt-4" disabled={form.processing}>
           Begin

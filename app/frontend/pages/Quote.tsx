@@ -4,6 +4,7 @@ import { ErrorText } from "@/components/ErrorText"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
+import { usePaper } from "@/lib/paper"
 import { useSend } from "@/lib/requests"
 import { when } from "@/lib/time"
 import { Given } from "@/quote/Given"
@@ -16,6 +17,7 @@ export default function Quote(first: QuotePage) {
   const [state, setState] = useState(first)
   const [terms, setTerms] = useState(first.terms)
   const { send, busy, error } = useSend()
+  const paper = usePaper()
   const { piece, phases, unpriced } = state
   const base = `/pieces/${piece.id}/quote`
   const setTerm = (term: Term, value: number) => {
@@ -43,7 +45,7 @@ export default function Quote(first: QuotePage) {
           </Link>
           {phases.length > 0 && state.whole && !state.closed && (
             <>
-              <a href={`${base}.pdf`} className="ui-button" target="_blank" rel="noreferrer">
+              <a href={paper(`${base}.pdf`)} className="ui-button" target="_blank" rel="noreferrer">
                 Sheet for the client (PDF)
               </a>
               <button type="button" className="ui-button" disabled={busy} onClick={give}>

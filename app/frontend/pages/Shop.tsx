@@ -1,7 +1,9 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
 import { useState } from "react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
+import { useMe } from "@/lib/me"
+import { useShop } from "@/lib/shop"
 import { HandInstruments } from "@/shop/HandInstruments"
 import { Hours } from "@/shop/Hours"
 import { People } from "@/shop/People"
@@ -11,9 +13,10 @@ import type { ShopPage } from "@/types"
 
 /** The shop itself: its rooms and their air by day and night, its people, its hours and holidays. */
 export default function Shop(first: ShopPage) {
-  const { shop } = usePage<{ shop: { name: string; zone: string; now: number } }>().props
+  const shop = useShop()
   const now = useNow(shop.now)
   const [state, setState] = useState(first)
+  const owner = useMe()?.role === "owner"
   return (
     <Shell>
       <Head title={shop.name} />
@@ -22,13 +25,17 @@ export default function Shop(first: ShopPage) {
         facts={
           <>
             What is set here holds from now on; what dries already was laid in the air that was.{" "}
-            <Link href="/shop/backups" className="underline underline-offset-2">
-              Backups
-            </Link>
+            {owner ? (
+              <Link href="/shop/backups" className="underline underline-offset-2">
+                Backups
+              </Link>
+            ) : (
+              "The owner of the shop changes it."
+            )}
           </>
         }
       />
-      <div className="shop-grid">
+      <fieldset className="shop-grid" disabled={!owner}>
         <div className="grid content-start gap-7">
           <section aria-label="Rooms" className="ruled pt-2">
             <h2 className="text-head">Rooms and their air</h2>
@@ -52,7 +59,7 @@ export default function Shop(first: ShopPage) {
           <ShopRules house={state.house} judged={state.judged} onKept={setState} />
           <Hours people={state.people} shopHours={state.shop_hours} onKept={setState} />
         </div>
-      </div>
+      </fieldset>
     </Shell>
   )
 }

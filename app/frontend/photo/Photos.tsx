@@ -1,5 +1,5 @@
-import { usePage } from "@inertiajs/react"
 import { useState } from "react"
+import { useShop } from "@/lib/shop"
 import { when } from "@/lib/time"
 import type { Photo } from "@/types"
 import { PhotoButton, type PhotoOf } from "./PhotoButton"
@@ -17,7 +17,7 @@ type Props = {
 
 /** Small pictures in a row; one opens large, where a patch beside a grey card gives its colour. */
 export function Photos({ photos, of, onAdded, onGone, onColour }: Props) {
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { zone } = useShop()
   const [open, setOpen] = useState<number | null>(null)
   const shown = photos.find((photo) => photo.id === open)
   return (

@@ -4,6 +4,7 @@ import { useState } from "react"
 import { KeepPanel } from "@/book/KeepSchedule"
 import type { Picture } from "@/drawing/save/files"
 import { SaveItems } from "@/drawing/save/SaveMenu"
+import { usePaper } from "@/lib/paper"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
 import type { useSheet } from "./useSheet"
@@ -22,6 +23,7 @@ type Props = {
 export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
   const [panel, setPanel] = useState<"rules" | "photos" | "keep" | null>(null)
+  const paper = usePaper()
   const leave = (open: boolean) => !open && setPanel(null)
   return (
     <>
@@ -35,6 +37,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>
             <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
             <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>
+            <Place to={`/pieces/${piece.id}/handover`}>Handover and care</Place>
             {sheet.rows.length > 0 && (
               <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("keep")}>
                 Keep it in the recipe book
@@ -61,8 +64,15 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
               History <kbd>H</kbd>
             </DropdownMenu.Item>
             {picture && <SaveItems picture={picture} />}
+            {sheet.rows.length > 0 && (
+              <DropdownMenu.Item className="menu-item" asChild>
+                <a href={paper(`/pieces/${piece.id}/schedule/sheet`)} target="_blank" rel="noreferrer">
+                  Sheet for the bench, on paper
+                </a>
+              </DropdownMenu.Item>
+            )}
             <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
-              Print
+              Print the page
             </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>

@@ -5,6 +5,7 @@ import { Switch } from "@/components/Switch"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import type { PersonHours, ShopPage } from "@/types"
+import { Account } from "./Account"
 
 type Props = { state: ShopPage; onKept: (props: ShopPage) => void }
 
@@ -42,6 +43,7 @@ export function People({ state, onKept }: Props) {
                 may {work}
               </label>
             ))}
+            <Account person={row} onKept={onKept} />
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { usePage } from "@inertiajs/react"
+import { useShop } from "@/lib/shop"
 import { duration, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import type { TrialPreview } from "@/types"
@@ -6,7 +6,7 @@ import type { TrialPreview } from "@/types"
 /** What the trial takes, when it can be judged, and what it will not be able to tell. */
 export function Says({ preview }: { preview: TrialPreview }) {
   const { area } = useMeasures()
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { zone } = useShop()
   const runs = preview.cells.filter((cell) => cell.role === "run").length
   return (
     <div className="plan-grid">

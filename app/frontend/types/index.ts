@@ -71,4 +71,10 @@ export type Found = {
   lab?: number[] | string
 }
 export type Choice = { id: number; name: string; wood: string; client: string }
-export type ErrorReason = { sentence: string; where: string; accepted?: string | null }
+export type ErrorReason = {
+  sentence: string
+  where: string
+  accepted?: string | null
+  /** The same request may be let through later. */
+  again?: boolean
+}

@@ -38,7 +38,8 @@ const pages = new NetworkFirst({
   plugins: [
     {
       cacheKeyWillBeUsed: async ({ request }) => new URL(request.url).pathname,
-      cacheWillUpdate: async ({ response }) => (response.ok ? kept(response, Date.now()) : null),
+      cacheWillUpdate: async ({ response }) =>
+        response.ok && !response.redirected ? kept(response, Date.now()) : null,
       cachedResponseWillBeUsed: async ({ cachedResponse, event }) =>
         cachedResponse && withAge(cachedResponse, (event as FetchEvent).request, await shell()),
     },
@@ -75,7 +76,8 @@ async function keepAll(addresses: string[], version: string): Promise<void> {
   for (const path of new Set(addresses)) {
     if (!isKeptPage(new URL(path, self.location.origin))) continue
     const page = await fetch(path, { headers }).catch(() => null)
-    if (page?.ok && page.headers.has("X-Inertia")) await cache.put(path, await kept(page, Date.now()))
+    if (page?.ok && !page.redirected && page.headers.has("X-Inertia"))
+      await cache.put(path, await kept(page, Date.now()))
   }
 }
 

@@ -1,30 +1,14 @@
 # One page on which a client approves a look: the cell in its colour, its figures and under which conditions they
 # hold, and a line to sign.
-class Approval::Sheet
-  include Printed
-
-  FIELD_MM = 90
+class Approval::Sheet < Printed::Sheet
+  FIELD_MM = 84
 
   # @param cell [Cell]
   # @param url [String] of the board's page
-  def initialize(cell, url)
+  def initialize(cell, url, **options)
+    super(url: url, **options)
     @cell = cell
     @board = cell.board
-    @url = url
-  end
-
-  # @return [String] PDF, A4
-  def pdf
-    @pdf = with_font(Prawn::Document.new(page_size: "A4", margin: 18 * MM))
-    say(heading, size: 20, style: :bold)
-    say(subject, size: 12)
-    draw_field
-    figures.each { |line| say(line, size: 11) }
-    @pdf.move_down(6 * MM)
-    conditions.each { |line| say(line, size: 10) }
-    draw_signature
-    draw_code
-    @pdf.render
   end
 
   # @return [Array<String>] what was read, or that nothing was
@@ -39,22 +23,23 @@ class Approval::Sheet
     ].compact
   end
 
-  # @return [Array<String>]
+  # @return [Array<String>] what the look depends on
   def conditions
-    age = (Shop.current.clock.date(Time.current.to_i / 60) - @board.made_on).to_i
-    [ "Seen by: ____________________ (daylight, or the lamp of its place)",
-      "The board is #{age} #{age == 1 ? "day" : "days"} old#{"; a look settles in #{settles} days" if age < settles}.",
-      "Wood is a grown thing: another board of the same kind may be paler or darker. A printed colour is no match; " \
-      "the board itself is.",
+    age = (@shop.clock.date(Time.current.to_i / 60) - @board.made_on).to_i
+    [ "The board is #{age} #{age == 1 ? "day" : "days"} old#{"; a look settles in #{settles} days" if age < settles}.",
+      "Wood is a grown thing: another board of the same kind may be paler or darker. A printed colour, or one on a " \
+      "screen, is no match; the board itself is.",
       "Look at it where the piece will stand. A later change of the schedule makes this approval void." ]
   end
 
+  # @return [Array<Float>, nil] the colour that is shown: as read, else as predicted
+  def shown_lab = @cell.summary.lab || @cell.looks.last_lab
+
   private
 
+  def title = @board.piece ? "Look of #{@board.piece.name.sub(/^./, &:downcase)}" : "Look of cell #{@cell.label}"
+  def subject = [ @board.piece&.job&.client, "cell #{@cell.label} of #{@board.name}" ]
   def settles = Rhexon::Reference.judging.settles_days
-  def heading = @board.piece ? "Look of #{@board.piece.name.sub(/^./, &:downcase)}" : "Look of cell #{@cell.label}"
-  def subject = [ @board.piece&.job&.client, "cell #{@cell.label} of #{@board.name}" ].compact.join(" · ")
-  def say(words, **options) = @pdf.text(words, leading: 3, **options)
   def lab(values) = values.zip([ "", "a* ", "b* " ]).map { |value, name| "#{name}#{value.round(1)}" }.join("  ")
 
   def predicted
@@ -62,16 +47,23 @@ class Approval::Sheet
     lab ? "Not read yet; predicted: L* #{lab(lab)}" : "Not read yet"
   end
 
+  def draw
+    draw_field
+    figures.each { |line| say(line, size: 11) }
+    @pdf.move_down(4 * MM)
+    say("Seen by: ____________________ (daylight, or the lamp of its place)", size: 10)
+    conditions.each { |line| say(line, size: 10) }
+    draw_signature
+  end
+
   def draw_field
-    @pdf.move_down(5 * MM)
-    colour = @cell.summary.lab || @cell.looks.last_lab
     top = @pdf.cursor
     draw_photo(top)
-    return @pdf.move_cursor_to(top - FIELD_MM * 0.66 * MM - 6 * MM) unless colour
-
-    @pdf.fill_color(Rhexon::Colour::Lab.hex(colour).delete_prefix("#"))
-    @pdf.fill_rectangle([ 0, top ], FIELD_MM * MM, FIELD_MM * 0.66 * MM)
-    @pdf.fill_color("000000")
+    if (colour = shown_lab)
+      @pdf.fill_color(Rhexon::Colour::Lab.hex(colour).delete_prefix("#"))
+      @pdf.fill_rectangle([ 0, top ], FIELD_MM * MM, FIELD_MM * 0.66 * MM)
+      @pdf.fill_color("000000")
+    end
     @pdf.move_cursor_to(top - FIELD_MM * 0.66 * MM - 6 * MM)
   end
 
@@ -84,19 +76,12 @@ class Approval::Sheet
   end
 
   def draw_signature
-    @pdf.move_down(14 * MM)
+    @pdf.move_down(12 * MM)
     say("I approve this look.", size: 12, style: :bold)
     @pdf.move_down(14 * MM)
     @pdf.stroke_horizontal_line(0, 80 * MM)
     @pdf.stroke_horizontal_line(100 * MM, 170 * MM)
     @pdf.draw_text("Name", at: [ 0, @pdf.cursor - 12 ], size: 9)
     @pdf.draw_text("Date", at: [ 100 * MM, @pdf.cursor - 12 ], size: 9)
-  end
-
-  def draw_code
-    dark, count = squares(@url)
-    side = 24 * MM / count
-    @pdf.draw_text("The record of this board", at: [ 28 * MM, 2 * MM ], size: 9)
-    dark.each { |column, row| @pdf.fill_rectangle([ column * side, 24 * MM - row * side ], side * 1.02, side * 1.02) }
   end
 end

@@ -5,12 +5,13 @@ class Board::Sheet
 
   EDGE_MM = 16
   CODE_MM = 30
-  A4 = [ 210 * MM, 297 * MM ].freeze
 
   # @param board [Board]
   # @param url [String] where the board's page is
-  def initialize(board, url)
+  # @param paper [String, nil] of the pages after the first, as Printed::Sheet has it
+  def initialize(board, url, paper: nil)
     @board = board
+    @paper = Printed::Sheet.paper(paper)
     @url = url
     @names = Shelf.products.transform_values(&:name)
   end
@@ -22,10 +23,13 @@ class Board::Sheet
                           margin: 0)
     )
     draw_board
-    @pdf.start_new_page(size: A4, margin: 15 * MM)
+    @pdf.start_new_page(size: @paper, margin: 15 * MM)
     write_label
     write_cells
     write_order
+    @pdf.number_pages("#{@board.name}, <page> of <total>", at: [ 0, -6 * MM ], size: 8, page_filter: ->(page) {
+      page > 1
+    })
     @pdf.render
   end
 

@@ -39,7 +39,7 @@ class Piece::ClassGiven
   end
 
   def person(name)
-    found = Person.find_by(name: name) || Person.create!(name: name)
+    found = Person.find_by(name: name) || Person.create!(name: name, role: "student")
     found.update!(at_bench: true) unless found.at_bench
     found
   end

@@ -1,26 +1,11 @@
 # A quote for the client: what is done to the piece, when it is ready, and the price.
-class Piece::QuoteSheet
-  include Printed
-
+class Piece::QuoteSheet < Printed::Sheet
   # @param piece [Piece]
   # @param figures [Hash] as QuoteState reckons them, today or when it was given
-  # @param made_at [Time]
-  def initialize(piece, figures, made_at: Time.current)
+  def initialize(piece, figures, **options)
+    super(**options)
     @piece = piece
     @figures = figures
-    @made_at = made_at
-    @shop = Shop.current
-  end
-
-  # @return [String] PDF, A4
-  def pdf
-    @pdf = with_font(Prawn::Document.new(page_size: "A4", margin: 20 * MM))
-    head
-    work
-    price
-    conditions
-    @pdf.number_pages("<page> of <total>", at: [ @pdf.bounds.right - 60, -12 ], width: 60, align: :right, size: 8)
-    @pdf.render
   end
 
   # @return [Array<Array(String, String)>] each line of the price and its money
@@ -35,26 +20,22 @@ class Piece::QuoteSheet
 
   private
 
-  def money(value) = "#{format("%.2f", value)} #{@figures["currency"]}"
-  def day(minute) = @shop.clock.date(minute).strftime("%-d %B %Y")
-  def say(words, **options) = @pdf.text(words, leading: 3, **options)
-
-  def head
-    say(@shop.name, size: 10)
-    say("Quote: #{@piece.name}", size: 20, style: :bold)
-    say([ @piece.job.client, @piece.wood, (@piece.count > 1 ? "#{@piece.count} off" : nil) ].compact_blank.join(" · "),
-        size: 12)
-    say("Made on #{day(@made_at.to_i / 60)}", size: 10)
+  def title = "Quote: #{@piece.name}"
+  def subject
+    [ @piece.job.client, @piece.wood, (@piece.count > 1 ? "#{@piece.count} off" : nil),
+      "of #{day(@made_at.to_i / 60)}" ]
   end
+  def money(value) = "#{format("%.2f", value)} #{@figures["currency"]}"
 
-  def work
-    @pdf.move_down(8 * MM)
-    say("What is done", size: 12, style: :bold)
+  def draw
+    part("What is done")
     @figures["steps"].each_with_index { |words, index| say("#{index + 1}. #{words}", size: 10) }
-    return unless (ready = @figures["ready_at"])
-
-    @pdf.move_down(3 * MM)
-    say("Ready by the plan of that day: #{day(ready)}.", size: 10)
+    if (ready = @figures["ready_at"])
+      @pdf.move_down(3 * MM)
+      say("Ready by the plan of that day: #{day(ready)}.", size: 10)
+    end
+    price
+    conditions
   end
 
   def price

@@ -1,6 +1,6 @@
 # A line of the record: an entry in words, with what was reckoned for it where it is work that is done.
 class Record::Line
-  INCLUDES = [ *Record::Words::INCLUDES, :correction, :corrects, :photos ].freeze
+  INCLUDES = [ *Record::Words::INCLUDES, :correction, :corrects, :photos, :person ].freeze
 
   # @param scope [ActiveRecord::Relation] of entries
   # @return [Array<Record::Line>]
@@ -29,7 +29,8 @@ class Record::Line
     @begun = entry.kind == "started" ? entry : begun
   end
 
-  def person = told.person || (done&.person if entry.kind == "done")
+  # Whose hands it was, or who wrote it down.
+  def person = told.person || (done&.person if entry.kind == "done") || entry.person&.name
 
   # @return [Integer, nil] minute at which it was planned to begin, as the plan stood when it was begun
   def planned_at = (at = @begun&.body.to_h["planned"]) && Rhexon::Zone.minute(at)

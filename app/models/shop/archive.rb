@@ -7,8 +7,10 @@ module Shop::Archive
   PHOTO = %r{\Aphotos/([a-z0-9]{20,40})\z}
   # For people to read; not taken in again.
   RECORD = "record.csv".freeze
-  # What a database makes by itself, or what the finding of words is made anew from.
-  LEFT_OUT = /\A(schema_migrations|ar_internal_metadata|sqlite_|marks\z|entry_words|active_storage_variant)/
+  # What a database makes by itself, what the finding of words is made anew from, and who is signed in.
+  LEFT_OUT = /\A(schema_migrations|ar_internal_metadata|sqlite_|marks\z|entry_words|active_storage_variant|sessions\z)/
+  # What lets people in stays where it is: a file goes from hand to hand.
+  SECRETS = { "people" => %w[password_digest code_digest] }.freeze
 
   module_function
 

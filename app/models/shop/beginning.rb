@@ -3,19 +3,20 @@
 class Shop::Beginning
   attr_reader :errors
 
-  # @param given [Hash] "name", "person", "zone", "room", "t_c", "rh", "opens", "closes"
+  # @param given [Hash] "name", "person", "password", "zone", "room", "t_c", "rh", "opens", "closes"
   def initialize(given)
     @given = given.transform_values { |value| value.to_s.strip }
     @errors = {}
   end
 
-  # @return [Shop, nil] nil with +errors+ filled
+  # @return [Person, nil] who owns it; nil with +errors+ filled
   # @raise [Rhexon::InvalidInput] when there is a shop already
   def begin!
     Rhexon.refuse_unless(Shop.none?, "There is a shop here already", where: "name")
     check(shop, %i[name zone])
     check(room, { name: :room, t_c: :t_c, rh: :rh })
-    check(person, { name: :person })
+    check(person, { name: :person, password: :password })
+    @errors["password"] ||= "Choose a password." if @given["password"].blank?
     check_hours
     return if errors.any?
 
@@ -23,7 +24,7 @@ class Shop::Beginning
       [ shop, room, person ].each(&:save!)
       Shop::Hours.replace!(nil, week, [])
       shelf!
-      shop
+      person
     end
   end
 
@@ -31,7 +32,7 @@ class Shop::Beginning
 
   def shop = @shop ||= Shop.new(name: @given["name"], zone: @given["zone"], scale_g: Devices.scale.resolution_g)
   def room = @room ||= Room.new(name: @given["room"].presence || "workshop", t_c: @given["t_c"], rh: @given["rh"])
-  def person = @person ||= Person.new(name: @given["person"])
+  def person = @person ||= Person.new(name: @given["person"], role: "owner", password: @given["password"])
 
   # @return [Hash{String=>String}] the week of ShopHours
   def week = (1..5).to_h { |day| [ day.to_s, "#{@given["opens"]}-#{@given["closes"]}" ] }

@@ -27,24 +27,28 @@ module ColourDesk::Choices
 
   # Cells that were read.
   def cells
-    Cell.includes(:readings, board: :piece).filter_map do |cell|
+    Cell.where(board: Access.boards).includes(:readings, board: :piece).filter_map do |cell|
       lab = cell.latest_lab or next
       { id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: lab, wood: cell.board.wood }
     end
   end
 
   def wanted
-    Piece.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map do |piece|
+    Access.pieces.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map do |piece|
       { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
     end
   end
 
   def works
-    Piece.where(job: Job.in_hand).order(:id).map { |piece| { id: piece.id, words: piece.name, wood: piece.wood } }
+    Access.pieces.where(job: Job.in_hand).order(:id).map { |piece|
+      { id: piece.id, words: piece.name, wood: piece.wood }
+    }
   end
 
   # The newest photos that belong to nothing else: where a wanted colour may be picked.
   def loose_photos
+    return Photo.none if Current.person&.student?
+
     Photo.where(cell_id: nil, piece_id: nil, entry_id: nil).order(id: :desc).limit(6)
   end
 

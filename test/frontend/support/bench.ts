@@ -99,4 +99,5 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
   rags: null,
   hands: null,
   everybody: ["Imke"],
+  codes: [],
 })

@@ -37,5 +37,8 @@ export function waitingServer(): Sent[] {
   return requests
 }
 
+/** What is answered to a page whose token is too old. */
+export const tooOld = (sentence: string) => ({ error: { sentence, where: "", again: true } })
+
 /** A refusal as the server writes it. */
 export const refusal = (sentence: string, where = "", more = {}) => ({ error: { sentence, where }, ...more })

@@ -97,6 +97,7 @@ export default function BoardShow(props: BoardPage & { kept_at?: number }) {
               age={state.age_days}
               verdict={state.verdict}
               approval={state.approval}
+              links={state.links}
               error={(where) => (error?.where === where ? error.sentence : undefined)}
               onUnchanged={(words) => state.read(cell.id, "note", words, recall("rhexon.observer") ?? "", "daylight")}
               onVerdict={state.decide}

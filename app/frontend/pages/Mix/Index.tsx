@@ -1,7 +1,8 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
+import { useShop } from "@/lib/shop"
 import { duration, soon } from "@/lib/time"
 import { roughMass, useUnits, volume } from "@/lib/units"
 import { MixAlone } from "@/mix/MixAlone"
@@ -11,7 +12,7 @@ import type { MixesPage } from "@/types"
 /** What the plan mixes next, what stands in the pot, and a mix by itself. */
 export default function MixIndex({ pots, due, ...alone }: MixesPage) {
   const begin = useBeginMix()
-  const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
+  const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
   return (

@@ -1,4 +1,4 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
 import { useEffect, useState } from "react"
 import { Against } from "@/components/Against"
 import { Cautions } from "@/components/Cautions"
@@ -8,6 +8,8 @@ import { Trouble } from "@/components/Trouble"
 import { Patterns } from "@/drawing/Patterns"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
+import { usePaper } from "@/lib/paper"
+import { useShop } from "@/lib/shop"
 import { mass, type System, useUnits } from "@/lib/units"
 import { Finished } from "@/mix/Finished"
 import { Hand } from "@/mix/Hand"
@@ -33,7 +35,8 @@ type Mode = (typeof MODES)[number]
 
 /** The mixing desk: the pot fills, the scale is read, the next pour follows what really went in. */
 export default function MixShow({ pot: first, scale, against, kept_at }: MixPage & { kept_at?: number }) {
-  const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
+  const shop = useShop()
+  const paper = usePaper()
   const { pot, last, outside, on, trouble, busy, touch, dismiss } = useMix(first, kept_at)
   useEffect(() => {
     if (on) goOnAt(on)
@@ -94,6 +97,9 @@ export default function MixShow({ pot: first, scale, against, kept_at }: MixPage
           </p>
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
+          <a href={paper(`/mix/${pot.id}/sheet`)} className="ui-button" target="_blank" rel="noreferrer">
+            On paper
+          </a>
           <Switch
             label="Units"
             value={system}

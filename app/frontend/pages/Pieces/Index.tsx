@@ -1,4 +1,4 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
 import { ErrorText } from "@/components/ErrorText"
 import { ListPages } from "@/components/ListPages"
 import { LevelMark } from "@/components/Marks"
@@ -7,6 +7,7 @@ import { Shell } from "@/components/Shell"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { send } from "@/lib/api"
 import { useAnswer } from "@/lib/requests"
+import { useShop } from "@/lib/shop"
 import { day, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { JobPanel, useJob } from "@/shop/JobPanel"
@@ -15,7 +16,7 @@ import type { PiecesPage } from "@/types"
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
 export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
   const { area } = useMeasures()
-  const zone = usePage<{ shop: { zone: string } }>().props.shop.zone
+  const { zone } = useShop()
   const { answer: behind } = useAnswer({
     key: ["levels", now],
     ask: (signal) =>
@@ -64,6 +65,11 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
             </h2>
             <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
             <JobPanel job={job} />
+            {job.pieces.length > 0 && (
+              <Link href={`/jobs/${job.id}/handover`} className="quiet-link target">
+                Handover
+              </Link>
+            )}
             <Link href={`/pieces/new?job_id=${job.id}`} className="quiet-link target ml-auto">
               Add a piece to this job
             </Link>
@@ -147,7 +153,10 @@ function ClosedJob({ job, zone }: { job: PiecesPage["closed"][number]; zone: str
       <span className="text-second">
         {job.pieces.join(", ")}, closed {day(job.closed_at, zone)}
       </span>
-      <button type="button" className="ui-button ml-auto" onClick={() => void change({ closed: false })}>
+      <Link href={`/jobs/${job.id}/handover`} className="quiet-link target ml-auto">
+        Handover
+      </Link>
+      <button type="button" className="ui-button" onClick={() => void change({ closed: false })}>
         Take it in hand again
       </button>
       <ErrorText reason={error} />

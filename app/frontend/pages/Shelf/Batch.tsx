@@ -1,4 +1,4 @@
-import { Head, Link, router, usePage } from "@inertiajs/react"
+import { Head, Link, router } from "@inertiajs/react"
 import { useState } from "react"
 import { TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
@@ -6,6 +6,7 @@ import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { sendOnce } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import { useShop } from "@/lib/shop"
 import { when } from "@/lib/time"
 import { mass, useUnits, volume } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
@@ -14,7 +15,7 @@ import type { BatchPage } from "@/types"
 
 /** A can or jar: what is in it, since when and until when, what was poured from it, and its label. */
 export default function ShelfBatch(first: BatchPage) {
-  const { shop } = usePage<{ shop: { zone: string; now: number } }>().props
+  const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
   const [{ batch, moves, use }, setState] = useState(first)

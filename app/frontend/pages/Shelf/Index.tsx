@@ -1,7 +1,8 @@
-import { Head, Link, usePage } from "@inertiajs/react"
+import { Head, Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
+import { useShop } from "@/lib/shop"
 import { BatchesView } from "@/shelf/BatchesView"
 import { ProductsView } from "@/shelf/ProductsView"
 import { ShoppingView } from "@/shelf/ShoppingView"
@@ -17,7 +18,7 @@ const VIEWS: [Props["view"], string][] = [
 
 /** The shelf: what a product is, what stands there of it, what the planned work will run out of. */
 export default function ShelfIndex(props: Props) {
-  const { shop } = usePage<{ shop: { zone: string; now: number; currency: string } }>().props
+  const shop = useShop()
   const now = useNow(shop.now)
   return (
     <Shell>

@@ -1,4 +1,4 @@
-import { Head, Link, router, usePage } from "@inertiajs/react"
+import { Head, Link, router } from "@inertiajs/react"
 import { type KeyboardEvent, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { SelectField, TextField } from "@/components/Field"
@@ -6,6 +6,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
+import { useShop } from "@/lib/shop"
 import { roughMass, useUnits } from "@/lib/units"
 import { batchSays } from "@/shelf/batchSays"
 import { Figure, type Typed } from "@/shelf/Figure"
@@ -30,7 +31,7 @@ export default function ShelfProduct({
   made,
   products,
 }: ProductPage) {
-  const { shop } = usePage<{ shop: { now: number } }>().props
+  const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
   const [identity, setIdentity] = useState({

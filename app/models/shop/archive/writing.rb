@@ -37,8 +37,9 @@ class Shop::Archive::Writing
     archive.get_output_stream("tables/#{table}.jsonl") do |out|
       database.query("SELECT * FROM #{table} ORDER BY rowid") do |rows|
         names = rows.columns
+        secrets = Shop::Archive::SECRETS.fetch(table, [])
         rows.each do |row|
-          out.write("#{JSON.generate(names.zip(row).to_h)}\n")
+          out.write("#{JSON.generate(names.zip(row).to_h.except(*secrets))}\n")
           count += 1
         end
       end

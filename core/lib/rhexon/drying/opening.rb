@@ -39,6 +39,12 @@ module Rhexon
         latest
       end
 
+      # @param share [Float] 0 to 1
+      # @return [Opening] when so much of the way to it is gone
+      def part_of(share)
+        Opening.new(parts.map { |part| part.dup.tap { |one| one.needed = part.needed * share }.freeze })
+      end
+
       # @param by [Integer] minute
       # @return [Integer, nil] the latest minute laying may end so that it is reached by then
       def latest_start_for(by, earlier = 0)

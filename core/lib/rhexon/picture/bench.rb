@@ -16,9 +16,11 @@ module Rhexon
 
       # @param plan [Planning::Plan]
       # @param hands [String, nil] whose bench: what their hands are on and what is their own; nil: everybody's
-      def initialize(plan, hands: nil)
+      # @param only_own [Boolean] of these hands only what is their own
+      def initialize(plan, hands: nil, only_own: false)
         @plan = plan
         @hands = hands
+        @only_own = only_own
       end
 
       def now = plan.shop.now
@@ -77,14 +79,18 @@ module Rhexon
       def own = @hands ? rows.select { |row| mine?(row) } : rows
 
       # Work of these hands, or on what is theirs.
-      def mine?(row) = @hands.nil? || row.person == @hands || row.placement.pass.piece.by == @hands
+      def mine?(row)
+        return true if @hands.nil? || row.placement.pass.piece.by == @hands
+
+        !@only_own && row.person == @hands
+      end
 
       def rows_of(piece)
         plan.once([ :bench_rows_by_piece ]) { rows.group_by { |row| row.placement.pass.piece.id } }.fetch(piece.id, [])
       end
 
       def planned
-        plan.once([ :bench_planned, @hands ]) do
+        plan.once([ :bench_planned, @hands, @only_own ]) do
           own.select { |row| row.status == "planned" && row.placement.hands.any? }
         end
       end

@@ -92,6 +92,13 @@ module Rhexon
         end
       end
 
+      # @param placed [Placement] of a pass that leaves a product
+      # @param share [Float] 0 to 1
+      # @return [Integer, nil] minute at which it is so far on its way to full cure; nil: never in this air, or it has none
+      def cured_at(placed, share)
+        opening(placed.pass, "full_cure")&.part_of(share)&.at(placed.work_end, placed.earlier, scale(placed))
+      end
+
       # @return [Integer, nil] minute the recoat window shuts; nil when it never does
       def closes_at(placed) = placed.milestones && closing(placed.pass)&.at(placed.first_end)
 

@@ -1,0 +1,78 @@
+# Who asks, and whether they may: everything but what Access::OPEN names is for people who have signed in.
+module SignsIn
+  extend ActiveSupport::Concern
+
+  COOKIE = :rhexon_session
+  # On a demo's sign-in page nobody signs in by itself any more.
+  LEFT = :rhexon_left
+  # What a proxy adds: behind one, everybody seems to ask from this machine.
+  PASSED_ON = %w[HTTP_FORWARDED HTTP_X_FORWARDED_FOR HTTP_X_REAL_IP HTTP_VIA].freeze
+
+  included do
+    before_action :identify
+    before_action :allow
+  end
+
+  private
+
+  def identify
+    Current.session = Session.of_token(cookies.signed[COOKIE]) || (demo_session if demo?)
+    Current.session&.seen!
+  rescue ActiveRecord::ActiveRecordError
+    # Where the shop's file cannot be read, what is open to anybody says so itself.
+    raise unless Access.open?(controller_path, action_name)
+  end
+
+  def allow
+    return if Access.open?(controller_path, action_name)
+    return sign_in_first unless Current.session
+
+    needed = Access.least(controller_path, action_name, !(request.get? || request.head?))
+    return forbid("That is for #{WHO.fetch(needed)}.") if Current.person.rank < Person::ROLES.index(needed)
+
+    own_only if Current.person.student?
+  end
+
+  WHO = { "owner" => "the owner of the shop", "finisher" => "the finishers of the shop", "student" => "people here" }
+    .freeze
+  private_constant :WHO
+
+  def own_only
+    given = request.query_parameters.merge(request.request_parameters)
+    why = Access::Own.new(Current.person, controller_path, request.path_parameters, given).refusal
+    forbid(why) if why
+  end
+
+  def forbid(sentence) = tell({ sentence: sentence, where: "" }, :forbidden)
+
+  def sign_in_first
+    return redirect_to(first_owner_path) if !Person.owned? && !demo? && !request.format.json?
+    return redirect_to(sign_in_path(to: request.get? ? request.fullpath : nil)) unless request.format.json?
+
+    tell({ sentence: "Nobody has signed in on this device.", where: "" }, :unauthorized)
+  end
+
+  # @return [Boolean] whether this is the demo, seen on the machine it runs on
+  def demo?
+    Rails.configuration.x.demo && IPAddr.new(request.remote_ip).loopback? && PASSED_ON.none? { |name|
+      request.env[name]
+    }
+  rescue IPAddr::Error
+    false
+  end
+
+  def demo_session
+    return if cookies[LEFT] || Access.open?(controller_path, action_name)
+
+    owner = Person.owners.order(:id).first
+    sign_in!(owner) if owner
+  end
+
+  # @return [Session]
+  def sign_in!(person)
+    session, token = Session.begin!(person, device: DeviceName.of(request.user_agent))
+    cookies.delete(LEFT)
+    cookies.signed.permanent[COOKIE] = { value: token, httponly: true, same_site: :lax, secure: request.ssl? }
+    Current.session = session
+  end
+end

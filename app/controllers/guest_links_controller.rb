@@ -1,0 +1,34 @@
+# Links for people outside: made, and ended.
+class GuestLinksController < ApplicationController
+  takes :create, kind: :name, piece_id: :whole, job_id: :whole, cell_id: :whole, names: :flag, ends_on: :name
+
+  at_most 60, within: 1.hour, only: :create
+
+  # The link is told once.
+  def create
+    link, token = GuestLink.make!(body["kind"], of, names: body["names"] || false, ends_on: ends_on)
+    render json: { link: GuestLinkSerializer.new(link).to_h, url: guest_url(token: token),
+                   code: Printed::Code.new(guest_url(token: token)).svg }
+  end
+
+  def destroy
+    link = GuestLink.find(params[:id])
+    link.end! if link.live?
+    render json: { link: GuestLinkSerializer.new(link).to_h }
+  end
+
+  private
+
+  def of
+    return Cell.find(body["cell_id"]) if body["cell_id"]
+    return Job.find(body["job_id"]) if body["job_id"]
+
+    Piece.find(body["piece_id"] || raise(Rhexon::InvalidInput.new("Say of what", where: "piece_id")))
+  end
+
+  def ends_on
+    body["ends_on"].presence && Date.iso8601(body["ends_on"])
+  rescue Date::Error
+    raise Rhexon::InvalidInput.new("#{body["ends_on"].inspect} is no day", where: "ends_on", accepted: "2026-12-18")
+  end
+end

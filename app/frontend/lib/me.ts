@@ -1,0 +1,24 @@
+import { usePage } from "@inertiajs/react"
+
+export type Role = "owner" | "finisher" | "student"
+/** Whose hands this device is in. */
+export type Me = { name: string; role: Role }
+
+export const ROLE: Record<Role, string> = { owner: "owner", finisher: "finisher", student: "student" }
+
+/** What each may do, in a line. */
+export const MAY: Record<Role, string> = {
+  owner: "everything, people and backups too",
+  finisher: "plan, mix, work and record",
+  student: "their own pieces and boards",
+}
+
+/** @returns null where nobody is known on this device */
+export function useMe(): Me | null {
+  return usePage<{ me?: Me | null }>().props.me ?? null
+}
+
+/** Pages that this device keeps for when the shop's computer is away: they are of whoever was here before. */
+export async function forgetPages(): Promise<void> {
+  if ("caches" in window) await caches.delete("pages")
+}

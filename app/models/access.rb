@@ -1,0 +1,78 @@
+# Who may do what: for each controller the least role that reads and the least that changes something. What is not named
+# here is the owner's. Whoever may do something as a student may do it with what is theirs (Access::Own).
+module Access
+  # Answered to anybody: signing in, beginning a shop, instruments by their token, guests by their link.
+  OPEN = %w[
+    absences first_archives first_owners first_shops guests health
+    instrument_readings#create sessions workers
+  ].to_set.freeze
+
+  # Reading, and changing; nil: nothing there is changed.
+  STUDENT = %i[student student].freeze
+  WORK = %i[finisher finisher].freeze
+  READ_BY_STUDENTS = %i[student finisher].freeze
+  RULED_BY_OWNER = %i[finisher owner].freeze
+
+  ROLES = {
+    # The bench and what stands around it.
+    "bench" => STUDENT, "entries" => STUDENT, "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
+    "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT, "handbook" => STUDENT,
+    "instrument_presses" => STUDENT, "instrument_readings" => STUDENT, "scales" => STUDENT, "scales/zeros" => STUDENT,
+    "scales/hands" => STUDENT, "sums" => STUDENT, "overs" => STUDENT,
+    # Pieces and their schedules.
+    "pieces" => READ_BY_STUDENTS, "pieces#new" => WORK, "pieces#edit" => WORK,
+    "pieces/photos" => STUDENT, "pieces/levels" => STUDENT, "photos" => STUDENT,
+    "photos/thumbs" => STUDENT, "photos/colours" => STUDENT, "comparisons" => STUDENT,
+    "comparisons/chances" => STUDENT, "schedules" => STUDENT, "schedules/previews" => STUDENT,
+    "schedules/foresights" => STUDENT, "schedules/what_ifs" => STUDENT, "schedules/new_steps" => STUDENT,
+    "schedules/chances" => STUDENT, "schedules/looks" => STUDENT, "schedules/settled" => STUDENT,
+    "schedules/edits" => STUDENT, "schedules/undos" => STUDENT, "schedules/redos" => STUDENT,
+    "schedules/revisions" => STUDENT, "schedules/sheets" => STUDENT, "schedules/files" => STUDENT,
+    "templates" => READ_BY_STUDENTS, "templates/previews" => STUDENT, "templates/applications" => STUDENT,
+    "templates/files" => WORK, "pieces/proposals" => WORK, "pieces/proposals/choices" => WORK,
+    "pieces/proposals/looks" => WORK, "pieces/proposals/trials" => WORK, "pieces/quotes" => WORK,
+    "pieces/quotes/givens" => WORK, "pieces/class_given" => WORK, "jobs" => WORK, "areas" => WORK,
+    "areas/pieces" => WORK, "sizes" => WORK, "timbers" => WORK, "plans" => WORK, "plans/goals" => WORK,
+    "plans/chances" => WORK, "plans/acceptances" => WORK, "plans/searches" => WORK, "handovers" => READ_BY_STUDENTS,
+    "guest_links" => WORK, "days/sheets" => WORK,
+    # Boards.
+    "boards" => STUDENT, "boards/labels" => STUDENT, "boards/makings" => STUDENT, "boards/picks" => STUDENT,
+    "boards/quick_readings" => STUDENT, "boards/readings" => STUDENT, "boards/sheets" => STUDENT,
+    "boards/verdicts" => STUDENT, "boards/files" => READ_BY_STUDENTS, "cells" => STUDENT,
+    "cells/approvals" => READ_BY_STUDENTS, "cells/measurements" => STUDENT, "cells/photo_colours" => STUDENT,
+    "cells/promotion_previews" => STUDENT, "cells/promotions" => STUDENT, "cells/readings" => STUDENT,
+    "trials" => STUDENT, "trials/bases" => STUDENT, "trials/previews" => STUDENT, "colours" => STUDENT,
+    "colours/steps" => STUDENT,
+    # Mixing and the shelf.
+    "mixes" => STUDENT, "mixes/corrections" => STUDENT, "mixes/discards" => STUDENT, "mixes/finishes" => STUDENT,
+    "mixes/pours" => STUDENT, "mixes/previews" => STUDENT, "mixes/ways" => STUDENT, "mixes/sheets" => STUDENT,
+    "shelf" => READ_BY_STUDENTS, "batches" => READ_BY_STUDENTS, "batches/boxes" => WORK, "batches/labels" => WORK,
+    "consumables" => WORK, "products" => READ_BY_STUDENTS, "products/defaults" => WORK, "products/exports" => WORK,
+    "products/imports" => WORK, "products/optics" => WORK, "products/retirements" => WORK,
+    # The record and the shop.
+    "records" => WORK, "records/figures" => WORK, "records/hours" => WORK, "records/recurrences" => WORK,
+    "shops" => RULED_BY_OWNER, "shops/calendars" => WORK, "shops/goals" => WORK, "shops/logger_files" => WORK
+  }.freeze
+
+  module_function
+
+  # @param controller [String] path of a controller
+  # @param action [String]
+  # @return [Boolean] whether anybody may
+  def open?(controller, action) = OPEN.include?(controller) || OPEN.include?("#{controller}##{action}")
+
+  # @param changes [Boolean] whether the request would change something
+  # @return [String] the least role that may
+  def least(controller, action, changes)
+    reads, writes = ROLES["#{controller}##{action}"] || ROLES.fetch(controller, %i[owner owner])
+    (changes ? writes : reads).to_s
+  end
+
+  # Pieces that whoever asks may see.
+  # @return [ActiveRecord::Relation]
+  def pieces = (student = Current.person)&.student? ? Piece.where(person: student) : Piece.all
+
+  # Boards of those pieces.
+  # @return [ActiveRecord::Relation]
+  def boards = Current.person&.student? ? Board.where(piece: pieces) : Board.all
+end

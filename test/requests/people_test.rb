@@ -1,0 +1,203 @@
+require "test_helper"
+
+# People sign in, hand devices over by their code, and do no more than their role lets them; the log says who.
+class PeopleTest < RequestTest
+  PASSWORD = "elm and oak".freeze
+
+  setup do
+    set_up_shop
+    Rails.configuration.x.demo = false
+    Rails.cache.clear
+    @imke = Person.find_by!(name: "Imke").tap { |one| one.update!(password: PASSWORD, code: "2468") }
+    @osei = Person.create!(name: "Osei", password: PASSWORD)
+    @wren = Person.create!(name: "Wren", role: "student", password: PASSWORD)
+    @piece = make_piece(steps: [ coat("s1") ])
+    @own = make_piece(name: "Tray", steps: [ coat("s1") ]).tap { |piece| piece.update!(person: @wren) }
+  end
+
+  teardown { Rails.configuration.x.demo = true }
+
+  def sign_in(name, password: PASSWORD, **more)
+    send_json("/sign_in", { name: name, password: password, **more })
+    response.status
+  end
+
+  def start(piece, person, id: SecureRandom.uuid)
+    read_cautions(piece, person: person) unless Entry.exists?(client_id: "read-#{piece.id}-#{person}")
+    send_json("/entries", { client_id: id, kind: "started", pass: "#{piece.core_id}/s1/1/top", person: person,
+                            happened_at: Time.current.iso8601 })
+    response.status
+  end
+
+  test "nothing is shown before somebody signs in, and the page that was wanted comes after" do
+    get "/record"
+    assert_redirected_to "/sign_in?to=%2Frecord"
+    get "/bench", headers: { "ACCEPT" => "application/json" }
+    assert_equal [ 401, "Nobody has signed in on this device." ], [ response.status, sentence ]
+    get "/up"
+    assert_equal 200, response.status
+    assert_equal 200, sign_in("Osei", to: "/record")
+    assert_equal "/record", answer["location"]
+    get "/record"
+    assert_equal [ 200, { "name" => "Osei", "role" => "finisher" } ], [ response.status, props["me"] ]
+  end
+
+  test "no address of elsewhere is gone on to" do
+    %w[//far.example/x https://far.example /\\far.example javascript:alert(1) x].each do |to|
+      assert_equal 200, sign_in("Osei", to: to)
+      assert_equal "/bench", answer["location"], to
+    end
+  end
+
+  test "a wrong password, a name that is none and somebody without one are refused alike" do
+    Person.create!(name: "Ilse")
+    [ [ "Osei", "oak and elm" ], [ "Nobody", PASSWORD ], [ "Ilse", "" ], [ "Ilse", PASSWORD ] ].each do |name, password|
+      assert_equal 422, sign_in(name, password: password), name
+      assert_match(/\AName and password do not belong together/, sentence, name)
+    end
+    get "/bench", headers: { "ACCEPT" => "application/json" }
+    assert_equal 401, response.status
+  end
+
+  test "guesses at one name are held up, and say for how long" do
+    8.times { assert_equal 422, sign_in("Osei", password: "wrong") }
+    assert_equal 429, sign_in("Osei")
+    assert_match(/Wait 5 min/, sentence)
+    assert_equal 200, sign_in("Imke"), "others are not held up by it"
+    travel 5.minutes + 1.second
+    assert_equal 200, sign_in("Osei")
+  end
+
+  test "the cookie is beyond scripts and its token stands nowhere" do
+    sign_in("Osei")
+    line = Array.wrap(response.headers["Set-Cookie"]).join("\n").lines.find { |one| one.start_with?("rhexon_session=") }
+    assert_match(/httponly/i, line)
+    assert_match(/samesite=lax/i, line)
+    _, token = Session.begin!(@osei, device: "x")
+    assert_nil Session.find_by(token_digest: token)
+    assert_equal @osei, Session.of_token(token).person
+  end
+
+  test "signed out, signed out everywhere, and unused for two months" do
+    sign_in("Osei")
+    _, elsewhere = Session.begin!(@osei, device: "Firefox on Android")
+    get "/me"
+    assert_equal [ "Firefox on Android" ], props["devices"].reject { |one| one["here"] }.map { |one| one["device"] }
+    send_json("/me", {}, :delete)
+    assert_nil Session.of_token(elsewhere)
+    travel 59.days
+    get "/bench"
+    assert_equal 200, response.status
+    send_json("/sign_in", {}, :delete)
+    get "/bench"
+    assert_redirected_to "/sign_in?to=%2Fbench"
+    sign_in("Osei")
+    travel 61.days
+    get "/bench"
+    assert_redirected_to "/sign_in?to=%2Fbench"
+  end
+
+  test "a new password needs the one of today and signs the other devices out" do
+    sign_in("Osei")
+    _, elsewhere = Session.begin!(@osei, device: "x")
+    send_json("/me", { now: "not it", password: "ash and beech" }, :patch)
+    assert_match(/\AThat is not your password of today/, sentence)
+    send_json("/me", { now: PASSWORD, password: "short" }, :patch)
+    assert_equal "A password is 8 letters or more, up to 72 bytes.", sentence
+    send_json("/me", { now: PASSWORD, code: "12" }, :patch)
+    assert_equal "A code is 4 to 8 digits.", sentence
+    send_json("/me", { now: PASSWORD, password: "ash and beech", code: "1357" }, :patch)
+    assert_equal [ 200, true ], [ response.status, answer["code"] ]
+    assert_nil Session.of_token(elsewhere)
+    assert_equal 422, sign_in("Osei")
+    assert_equal 200, sign_in("Osei", password: "ash and beech")
+  end
+
+  test "hands take a tablet over by their code, the log names them, and nobody goes further than they may" do
+    sign_in("Osei")
+    send_json("/hands", { name: "Imke" })
+    assert_match(/\AThat is not the code of Imke/, sentence)
+    assert_equal 422, start(@piece, "Imke"), "nobody works in the name of somebody who keeps a code"
+    send_json("/hands", { name: "Imke", code: "2468" })
+    assert_equal "owner", answer.dig("me", "role")
+    assert_equal 200, start(@piece, "Imke")
+    assert_equal @imke, Entry.find_by!(kind: "started").person
+    send_json("/hands", { name: "Wren" })
+    get "/shelf"
+    assert_equal "student", props.dig("me", "role")
+    send_json("/shop/backups", {})
+    assert_equal [ 403, "That is for the owner of the shop." ], [ response.status, sentence ]
+    send_json("/hands", { name: "" })
+    assert_equal 422, response.status, "a student does not become a finisher by a touch"
+    send_json("/hands", { name: "", code: PASSWORD })
+    assert_equal [ 200, "Osei" ], [ response.status, answer.dig("me", "name") ]
+  end
+
+  test "codes are not guessed" do
+    sign_in("Osei")
+    10.times { |guess| send_json("/hands", { name: "Imke", code: format("%04d", guess) }) }
+    send_json("/hands", { name: "Imke", code: "2468" })
+    assert_equal 429, response.status
+  end
+
+  test "what is logged and changed names who did it" do
+    sign_in("Osei")
+    edit(@piece, { op: "change_step", id: "s1", set: { coats: 2 } })
+    assert_equal @osei, @piece.schedule.reload.head.person
+    get "/pieces/#{@piece.id}/schedule/history", headers: JSON_HEADERS
+    assert_equal [ "Osei", nil ], answer["revisions"].map { |one| one["by"] }.values_at(0, -1)
+  end
+
+  test "the owner gives and takes roles, passwords and codes, and one owner stays" do
+    sign_in("Imke")
+    path = "/shop/person/#{@osei.id}/account"
+    send_json(path, { role: "owner", password: "ash and beech", code: "1357" }, :patch)
+    assert_equal [ "owner", true, true ],
+                 answer["people"].find { |one| one["name"] == "Osei" }.values_at("role", "signs_in", "has_code")
+    send_json("/shop/person/#{@imke.id}/account", { role: "finisher" }, :patch)
+    assert_equal 200, response.status
+    send_json(path, { role: "finisher" }, :patch)
+    assert_equal [ 403, "That is for the owner of the shop." ], [ response.status, sentence ]
+    sign_in("Osei", password: "ash and beech")
+    send_json(path, { role: "student" }, :patch)
+    assert_equal [ 422, "Somebody has to own the shop: make another one the owner first" ],
+                 [ response.status, sentence ]
+    send_json(path, {}, :delete)
+    assert_equal 422, response.status
+    send_json("/shop/person/#{@wren.id}/account", {}, :delete)
+    assert_equal [ false, 0 ], [ @wren.reload.signs_in?, @wren.sessions.count ]
+  end
+
+  test "a shop that nobody owns yet asks who does, once" do
+    Person.update_all(password_digest: nil, code_digest: nil, role: "finisher")
+    get "/bench"
+    assert_redirected_to "/begin/owner"
+    get "/begin/owner"
+    assert_equal %w[Imke Osei Wren], props["people"]
+    send_json("/begin/owner", { name: "Osei", password: "short" })
+    assert_equal 422, response.status
+    send_json("/begin/owner", { name: "Osei", password: PASSWORD })
+    assert_equal [ 200, "owner" ], [ response.status, @osei.reload.role ]
+    send_json("/begin/owner", { name: "Imke", password: PASSWORD })
+    assert_match(/has an owner already/, sentence)
+    assert_equal "finisher", @imke.reload.role
+  end
+
+  test "the demo believes its own machine alone" do
+    Rails.configuration.x.demo = true
+    get "/bench"
+    assert_equal [ 200, "Imke" ], [ response.status, props.dig("me", "name") ]
+    reset!
+    get "/bench", env: { "REMOTE_ADDR" => "192.168.1.20" }
+    assert_redirected_to "/sign_in?to=%2Fbench"
+    %w[X-Forwarded-For Forwarded X-Real-IP Via].each do |header|
+      get "/bench", headers: { header => "127.0.0.1" }
+      assert_equal 302, response.status, header
+      send_json("/sign_in", { name: "Imke" })
+      assert_equal 200, response.status
+      reset!
+      post "/sign_in", params: { name: "Imke" }.to_json, headers: { **JSON_HEADERS, header => "10.0.0.7" }
+      assert_equal 422, response.status, header
+    end
+  end
+end
