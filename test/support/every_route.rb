@@ -158,16 +158,10 @@ module EveryRoute
     "jobs" => -> { Job.first }, "pieces" => -> { Piece.first }, "photos" => -> { Photo.first },
     "trials" => -> { Trial.first }, "boards" => -> { Board.first }, "batches" => -> { Batch.first },
     "products" => -> { Product.find_by!(code: "waxy") }, "consumables" => -> { Consumable.first },
-    "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first }, "faults" => -> {
-                                                                                                 "runs"
-                                                                                               }, "handbook" => -> {
-                                                                                                    "film"
-                                                                                                  },
-    "book" => -> { Template.first }, "links" => -> { GuestLink.first }, "backups" => -> {
-                                                                          "20261123-070000"
-                                                                        }, "instruments" => -> {
-                                                                             Instrument.first
-                                                                           }
+    "timbers" => -> { Timber.first }, "cells" => -> { Cell.first }, "mix" => -> { Mix.first },
+    "faults" => -> { "runs" }, "handbook" => -> { "film" }, "book" => -> { Template.first },
+    "links" => -> { GuestLink.first }, "backups" => -> { "20261123-070000" },
+    "instruments" => -> { Instrument.first }
   }.freeze
 
   # @return [Array<Array(String, String)>] verb and pattern of every route of ours
