@@ -156,7 +156,7 @@ class HandoverTest < RequestTest
     entry = Entry.find_by!(kind: "approved")
     assert_equal [ cell, GuestLink.last.id, nil ], [ entry.cell, entry.body["link"], entry.person ]
     edit(@piece, { op: "change_step", id: "s1", set: { coats: 3 } })
-    as_guest { assert_equal true, page(path)["approved"]["stale"] }
+    as_guest { assert page(path)["approved"]["stale"] }
   end
 
   # The name of the page.

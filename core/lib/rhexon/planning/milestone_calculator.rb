@@ -94,7 +94,7 @@ module Rhexon
 
       # @param placed [Placement] of a pass that leaves a product
       # @param share [Float] 0 to 1
-      # @return [Integer, nil] minute at which it is so far on its way to full cure; nil: never in this air, or it has none
+      # @return [Integer, nil] minute at which it is so far on its way to full cure; nil: never, or it has none
       def cured_at(placed, share)
         opening(placed.pass, "full_cure")&.part_of(share)&.at(placed.work_end, placed.earlier, scale(placed))
       end
