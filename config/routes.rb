@@ -44,6 +44,8 @@ Rails.application.routes.draw do
     post "approval", action: :create, as: :guest_approval
   end
 
+  resource :file, only: :create, path: "pieces/file", module: :pieces, as: :piece_file
+  resource :file, only: :create, path: "boards/file", module: :boards, as: :board_file
   resources :pieces, only: %i[index new create edit update] do
     resource :handover, only: :show
     resources :photos, only: :index, module: :pieces
@@ -71,6 +73,7 @@ Rails.application.routes.draw do
         resource :undo, only: :create
         resource :redo, only: :create
         resources :revisions, only: :index, path: "history"
+        resource :file, only: :show
         resource :sheet, only: :show, defaults: { format: :pdf }
       end
     end
@@ -94,6 +97,7 @@ Rails.application.routes.draw do
       resources :readings, only: %i[index create]
       resources :quick_readings, only: :create, path: "quick"
       resource :sheet, only: :show
+      resource :file, only: :show
       resource :label, only: :show
       resource :verdict, only: :create
       resource :making, only: :create

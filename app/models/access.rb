@@ -27,7 +27,7 @@ module Access
     "schedules/foresights" => STUDENT, "schedules/what_ifs" => STUDENT, "schedules/new_steps" => STUDENT,
     "schedules/chances" => STUDENT, "schedules/looks" => STUDENT, "schedules/settled" => STUDENT,
     "schedules/edits" => STUDENT, "schedules/undos" => STUDENT, "schedules/redos" => STUDENT,
-    "schedules/revisions" => STUDENT, "schedules/sheets" => STUDENT, "schedules/files" => STUDENT,
+    "schedules/revisions" => STUDENT, "schedules/sheets" => STUDENT, "schedules/files" => STUDENT, "pieces/files" => WORK,
     "templates" => READ_BY_STUDENTS, "templates/previews" => STUDENT, "templates/applications" => STUDENT,
     "templates/files" => WORK, "pieces/proposals" => WORK, "pieces/proposals/choices" => WORK,
     "pieces/proposals/looks" => WORK, "pieces/proposals/trials" => WORK, "pieces/quotes" => WORK,

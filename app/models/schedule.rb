@@ -98,6 +98,17 @@ class Schedule < ApplicationRecord
     end
   end
 
+  # As it came in a file.
+  # @return [Revision]
+  # @raise [Rhexon::InvalidInput]
+  def take_file!(document)
+    locked do
+      checked = Rhexon::Schedule::Document.check!(document, fillers: Shelf.fillers)
+      Rhexon::Schedule::Fitting.check_changes!(checked, self.document, Shelf.products)
+      advance!(fits!(checked), { "op" => "file" }, "Taken in from a file")
+    end
+  end
+
   # What was chosen when the recipe that it comes from was taken.
   # @return [Hash] "values" and "products"
   def taken_with

@@ -16,6 +16,7 @@ module EveryRoute
       "DELETE /pieces/plan/search" => [ {} ],
       "POST /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, name: "F", wood: "oak", job_id: nil, client: "C" } ],
       "PATCH /pieces/area/piece" => [ { fields: Sums::LargeArea::FIRST, piece_id: @piece.id } ], "POST /pieces/area" => [ { fields: Sums::LargeArea::FIRST } ],
+      "POST /pieces/file" => [ { file: "x" } ], "POST /boards/file" => [ { file: "x" } ],
       "POST /links" => [ { kind: "handover", piece_id: @piece.id, names: true, ends_on: "2026-12-24" }, { kind: "approval", cell_id: @cell.id } ],
       "DELETE /links/:id" => [ {} ],
       "POST /guest/:token/approval" => [ { client_id: "c1", name: "A", light: "daylight" } ],

@@ -33,6 +33,9 @@ export function BoardHead({ board, trial }: { board: Board; trial: BoardTrial | 
         </>
       }
     >
+      <a href={`/boards/${board.id}/file`} className="ui-button ml-auto" download>
+        As a file
+      </a>
       <SavePicture
         picture={{
           title: `${board.name}, ${board.wood} ${board.width_mm} × ${board.height_mm} mm, made ${made(board)}`,

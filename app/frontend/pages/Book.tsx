@@ -3,10 +3,10 @@ import { useState } from "react"
 import { Applied, type Set as Chosen } from "@/book/Applied"
 import { KeepSchedule } from "@/book/KeepSchedule"
 import { Recipe } from "@/book/Recipe"
-import { TakeIn } from "@/book/TakeIn"
 import { ErrorText } from "@/components/ErrorText"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
+import { TakeInFile } from "@/components/TakeInFile"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import type { BookPage } from "@/types"
@@ -41,7 +41,7 @@ export default function Book(first: BookPage) {
       >
         <div className="ml-auto flex flex-wrap items-end gap-3">
           <KeepSchedule pieces={pieces} recipes={recipes} />
-          <TakeIn onTaken={setState} />
+          <TakeInFile path="/pieces/book/file" label="A recipe as a file" onTaken={setState} />
           <Link href="/pieces" className="ui-button">
             Jobs and pieces
           </Link>

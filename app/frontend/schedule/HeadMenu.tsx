@@ -4,6 +4,7 @@ import { useState } from "react"
 import { KeepPanel } from "@/book/KeepSchedule"
 import type { Picture } from "@/drawing/save/files"
 import { SaveItems } from "@/drawing/save/SaveMenu"
+import { useMe } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
@@ -24,6 +25,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
   const [panel, setPanel] = useState<"rules" | "photos" | "keep" | null>(null)
   const paper = usePaper()
+  const mayPlan = useMe()?.role !== "student"
   const leave = (open: boolean) => !open && setPanel(null)
   return (
     <>
@@ -34,11 +36,11 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("rules")}>
               House rules
             </DropdownMenu.Item>
-            <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>
+            {mayPlan && <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>}
             <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
-            <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>
+            {mayPlan && <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>}
             <Place to={`/pieces/${piece.id}/handover`}>Handover and care</Place>
-            {sheet.rows.length > 0 && (
+            {sheet.rows.length > 0 && mayPlan && (
               <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("keep")}>
                 Keep it in the recipe book
               </DropdownMenu.Item>
@@ -54,9 +56,9 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
               </Place>
             )}
-            {sheet.rows.length > 0 && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
-            <Place to="/pieces/plan">Shop plan</Place>
-            <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>
+            {sheet.rows.length > 0 && mayPlan && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
+            {mayPlan && <Place to="/pieces/plan">Shop plan</Place>}
+            {mayPlan && <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>}
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("photos")}>
               Photos
             </DropdownMenu.Item>
@@ -71,6 +73,11 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
                 </a>
               </DropdownMenu.Item>
             )}
+            <DropdownMenu.Item className="menu-item" asChild>
+              <a href={`/pieces/${piece.id}/schedule/file`} download>
+                As a file, for another shop
+              </a>
+            </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
               Print the page
             </DropdownMenu.Item>

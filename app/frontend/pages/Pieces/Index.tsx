@@ -1,11 +1,14 @@
-import { Head, Link } from "@inertiajs/react"
+import { Head, Link, router } from "@inertiajs/react"
+import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { ListPages } from "@/components/ListPages"
 import { LevelMark } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
+import { TakeInFile } from "@/components/TakeInFile"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { send } from "@/lib/api"
+import { useMe } from "@/lib/me"
 import { useAnswer } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { day, when } from "@/lib/time"
@@ -13,10 +16,20 @@ import { useMeasures } from "@/lib/units"
 import { JobPanel, useJob } from "@/shop/JobPanel"
 import type { PiecesPage } from "@/types"
 
+/** A piece that came as a file, and what is otherwise here than it was there. */
+type Taken = { location: string; told: string[] }
+
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
 export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
   const { area } = useMeasures()
   const { zone } = useShop()
+  const mayPlan = useMe()?.role !== "student"
+  const [taken, setTaken] = useState<Taken | null>(null)
+  const takeIn = (answer: Taken) => {
+    if (answer.told.length === 0) return router.visit(answer.location)
+    setTaken(answer)
+    router.reload()
+  }
   const { answer: behind } = useAnswer({
     key: ["levels", now],
     ask: (signal) =>
@@ -28,8 +41,9 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
     <Shell>
       <Head title="Jobs and pieces" />
       <PageHead title="Jobs and pieces" facts="Choose a piece to see its schedule.">
-        {jobs.length > 0 && (
-          <div className="ml-auto flex gap-2">
+        {jobs.length > 0 && mayPlan && (
+          <div className="ml-auto flex flex-wrap gap-2">
+            <TakeInFile path="/pieces/file" label="A piece as a file" onTaken={takeIn} />
             <Link href="/pieces/book" className="ui-button">
               Recipe book
             </Link>
@@ -45,7 +59,18 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
           </div>
         )}
       </PageHead>
-      {jobs.length === 0 && (
+      {taken && (
+        <p className="mb-3" role="status">
+          Taken in. {taken.told.join("; ")}. <Link href={taken.location}>See its schedule</Link>
+        </p>
+      )}
+      {jobs.length === 0 && !mayPlan && (
+        <section className="ui-empty surface-lit">
+          <h2 className="panel-title">No piece of yours yet</h2>
+          <p className="text-second">Whoever leads the class gives you one: it stands here then, with its schedule.</p>
+        </section>
+      )}
+      {jobs.length === 0 && mayPlan && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No piece yet</h2>
           <p className="text-second">
@@ -55,6 +80,7 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
           <Link href="/pieces/new" className="ui-tape mt-4">
             Size up the first piece
           </Link>
+          <TakeInFile path="/pieces/file" label="A piece as a file" onTaken={takeIn} />
         </section>
       )}
       {jobs.map((job) => (
@@ -64,15 +90,17 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
               {job.client}
             </h2>
             <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
-            <JobPanel job={job} />
-            {job.pieces.length > 0 && (
+            {mayPlan && <JobPanel job={job} />}
+            {job.pieces.length > 0 && mayPlan && (
               <Link href={`/jobs/${job.id}/handover`} className="quiet-link target">
                 Handover
               </Link>
             )}
-            <Link href={`/pieces/new?job_id=${job.id}`} className="quiet-link target ml-auto">
-              Add a piece to this job
-            </Link>
+            {mayPlan && (
+              <Link href={`/pieces/new?job_id=${job.id}`} className="quiet-link target ml-auto">
+                Add a piece to this job
+              </Link>
+            )}
           </div>
           <ul className="piece-list">
             {job.pieces.map((piece) => (

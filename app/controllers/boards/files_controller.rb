@@ -1,0 +1,18 @@
+# A board as a file: out with all that was read on it, and in.
+class Boards::FilesController < ApplicationController
+  include TakesJsonFile
+
+  keeps_sound :create
+  takes :create, file: :file
+
+  def show
+    board = Board.find(params[:board_id])
+    send_data JSON.pretty_generate(Board::AsFile.write(board)), filename: "board-#{board.name.parameterize}.json",
+                                                                type: "application/json"
+  end
+
+  def create
+    board = Board::AsFile.take_in!(*json_file("a board as JSON of rhexon-board/1"))
+    render json: { location: board_path(board) }
+  end
+end

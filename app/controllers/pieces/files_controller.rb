@@ -1,0 +1,13 @@
+# A piece with its schedule taken in from a file.
+class Pieces::FilesController < ApplicationController
+  include TakesJsonFile
+
+  keeps_sound :create
+  takes :create, file: :file
+
+  def create
+    json, = json_file("a piece as JSON of rhexon-piece/1")
+    taken = Piece::AsFile.take_in!(json)
+    render json: { location: piece_schedule_path(taken.piece), told: taken.told }
+  end
+end
