@@ -15,7 +15,7 @@ Bundler.require(*Rails.groups)
 module Workshop
   class Application < Rails::Application
     config.load_defaults 7.2
-    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb])
+    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb lifeline.rb])
     config.exceptions_app = PlainAnswers
     config.generators.system_tests = nil
     config.time_zone = "UTC"
@@ -36,6 +36,12 @@ module Workshop
 
     # The demo signs in by itself, for whoever sits at its machine.
     config.x.demo = ENV["RHEXON_DEMO"] == "1" || Rails.env.test?
+
+    # Nothing of a device is asked for but what is written and chosen on the page, and no search engine is let in.
+    config.action_dispatch.default_headers.merge!(
+      "Permissions-Policy" => "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=()",
+      "Referrer-Policy" => "same-origin", "X-Robots-Tag" => "noindex, nofollow"
+    )
 
     config.middleware.use Rack::Deflater
   end

@@ -34,8 +34,17 @@ class ApplicationController < ActionController::Base
 
   def self.shapes = @shapes ||= {}
 
-  # Actions that take long: a few at a time, beside the threads that answer the bench.
-  def self.takes_long(*actions) = around_action(only: actions) { |_, action| SlowWork.turn(&action) }
+  # Far more than hands and pages ask for; a device that has run wild does not hold up the others.
+  at_most 1_500, within: 1.minute
+
+  # Actions that take long: a few at a time, beside the threads that answer the bench, and so many from one session.
+  def self.takes_long(*actions)
+    at_most 120, within: 1.minute, only: actions
+    around_action(only: actions) { |_, action| SlowWork.turn(&action) }
+  end
+
+  # Files that are taken in: read, checked and planned with, each time.
+  def self.takes_files(*actions) = at_most(40, within: 1.minute, only: actions)
 
   inertia_share { shared }
 

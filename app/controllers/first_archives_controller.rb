@@ -1,6 +1,7 @@
 # A shop that was written into a file begins here.
 class FirstArchivesController < ApplicationController
   skip_before_action :begin_first
+  takes_files :create
   takes_long :create
   takes :create, file: :file
 

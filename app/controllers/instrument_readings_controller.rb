@@ -6,6 +6,8 @@ class InstrumentReadingsController < ApplicationController
   skip_forgery_protection
   MOST_BYTES = 200_000
 
+  at_most 600, within: 1.minute, by: :address, only: :create
+
   def index
     kind = query(:kind)
     instruments = Instrument.of_hand.where(kind: kind).order(:id)
@@ -22,6 +24,8 @@ class InstrumentReadingsController < ApplicationController
   end
 
   private
+
+  def address = request.remote_ip
 
   def refuse_stranger
     render json: { error: { sentence: "No instrument has that token: its page tells it once, and makes another.",

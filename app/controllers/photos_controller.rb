@@ -2,6 +2,7 @@
 class PhotosController < ApplicationController
   include SendsPicture
 
+  at_most 90, within: 1.minute, only: :create
   takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words,
                  piece_id: :typed
 

@@ -1,4 +1,5 @@
 require "test_helper"
+require "English"
 
 # The search with full effort, in a process of its own.
 class LongSearchTest < ActiveSupport::TestCase
@@ -51,5 +52,22 @@ class LongSearchTest < ActiveSupport::TestCase
     broken.run
     assert_equal "failed", broken.state
     assert_match(/\AThe longer search could not be finished: ./, broken.error)
+  end
+
+  test "a process that works for another one ends with it, and after its time" do
+    { "3600" => true, "0.2" => false }.each do |seconds, hung_up|
+      reading, writing = IO.pipe
+      pid = Process.spawn({ "LIFELINE" => reading.fileno.to_s, "LIFELINE_S" => seconds }, RbConfig.ruby, "-W0", "-r",
+                          Plan::LongSearch::LIFELINE, "-e", "sleep", reading => reading)
+      reading.close
+      assert_nil Process.wait(pid, Process::WNOHANG)
+      writing.close if hung_up # as the kernel does for whoever is killed
+      ended = 50.times.find { Process.wait(pid, Process::WNOHANG) || (sleep(0.1) && nil) }
+      assert ended, "it goes on by itself"
+      assert_equal 75, $CHILD_STATUS.exitstatus
+    ensure
+      writing.close unless writing.closed?
+      ended || Process.kill("KILL", pid)
+    end
   end
 end

@@ -14,11 +14,14 @@ class SingleFilesTest < RequestTest
     @board = @trial.boards.create!(name: "Elm 3", wood: "elm", grain: "open", width_mm: 400, height_mm: 300,
                                    piece: @piece, made_on: Date.new(2026, 11, 1), timber_lot: "L3")
     @board.cells.create!(label: "1", position: 0, role: "run", run: [ 0 ], layers: [ coat("s1") ])
-    @board.cells.create!(label: "2", position: 1, role: "run", run: [ 1 ], layers: [ coat("s1", coats: 2) ], ruined: "dust")
+    @board.cells.create!(label: "2", position: 1, role: "run", run: [ 1 ], ruined: "dust",
+                         layers: [ coat("s1", coats: 2) ])
     Reading.record!(cell: @board.cells.first, client_id: "r1", kind: "lab", value: [ 40.5, 9.1, 20.2 ], light: "D65",
                     observer: "Imke", taken_at: 2.days.ago)
     Reading.record!(cell: @board.cells.first, client_id: "r2", kind: "gloss", value: 28, taken_at: 1.day.ago)
   end
+
+  def named(file, code) = file["products"].find { |one| one["id"] == code }
 
   def written(path)
     get path
@@ -49,7 +52,7 @@ class SingleFilesTest < RequestTest
     text = written("/pieces/#{@piece.id}/schedule/file")
     assert_equal %w[h12 russet w20 water], JSON.parse(text)["products"].map { |one| one["id"] }.sort
     strange = JSON.parse(text)
-    strange["products"].each { |one| one.merge!("maker" => "Far", "name" => "Far #{one["id"]}") if one["id"] == "russet" }
+    named(strange, "russet").merge!("maker" => "Far", "name" => "Far russet")
     text = JSON.generate(strange).gsub('"russet"', '"far-dye"')
     took = take_in("/pieces/file", text)
     assert_equal [ "Far russet is new on the shelf" ], took["told"]
@@ -59,8 +62,8 @@ class SingleFilesTest < RequestTest
 
   test "a code that means another product here is given another one" do
     strange = JSON.parse(written("/pieces/#{@piece.id}/schedule/file"))
-    strange["products"].find { |one| one["id"] == "w20" }.merge!("maker" => "Far", "name" => "Far lacquer", "class" => "nitro_lacquer")
-    strange["products"].each { |one| %w[mix thinner].each { |key| one.delete(key) } if one["id"] == "w20" }
+    lacquer = named(strange, "w20").merge!("maker" => "Far", "name" => "Far lacquer", "class" => "nitro_lacquer")
+    %w[mix thinner].each { |key| lacquer.delete(key) }
     take_in("/pieces/file", JSON.generate(strange))
     assert_equal 200, response.status, response.body
     code = Piece.order(:id).last.schedule.steps.last["product"]
@@ -95,22 +98,19 @@ class SingleFilesTest < RequestTest
   test "what is none, newer, damaged, huge or odd is refused in words, and nothing is kept" do
     piece = JSON.parse(written("/pieces/#{@piece.id}/schedule/file"))
     board = JSON.parse(written("/boards/#{@board.id}/file")).tap { |json| json["board"]["name"] = "Other" }
+    read = ->(reading) { board.merge("cells" => [ { "label" => "1", "layers" => [], "readings" => [ reading ] } ]) }
     odd = {
       "/pieces/file" => [ piece.merge("format" => "rhexon-piece/2"), piece.merge("schedule" => 7), [], 7,
                           piece.deep_merge("piece" => { "faces" => [] }), piece.except("products"),
                           piece.deep_merge("piece" => { "count" => -1 }), piece.merge("products" => [ { "id" => 7 } ]),
-                          piece.merge("schedule" => { "format" => "rhexon-schedule/2", "steps" => [ { "id" => "s1" } ] }),
+                          piece.deep_merge("schedule" => { "steps" => [ { "id" => "s1" } ] }),
                           piece.deep_merge("piece" => { "wood" => "x" * 300 }) ],
       "/boards/file" => [ board.merge("format" => "rhexon-board/9"), board.merge("cells" => []), "x", nil,
                           board.deep_merge("board" => { "width_mm" => 1 }),
                           board.deep_merge("board" => { "made_on" => "soon" }),
                           board.merge("cells" => [ { "label" => "1", "layers" => [ { "kind" => "x" } ] } ]),
-                          board.merge("cells" => [ { "label" => "1", "layers" => [], "readings" => [
-                            { "kind" => "gloss", "value" => "x", "taken_at" => "2026-11-20T08:00:00Z" }
-                          ] } ]),
-                          board.merge("cells" => [ { "label" => "1", "layers" => [], "readings" => [
-                            { "kind" => "gloss", "value" => 30, "taken_at" => "9999-11-20T08:00:00Z" }
-                          ] } ]) ]
+                          read.({ "kind" => "gloss", "value" => "x", "taken_at" => "2026-11-20T08:00:00Z" }),
+                          read.({ "kind" => "gloss", "value" => 30, "taken_at" => "9999-11-20T08:00:00Z" }) ]
     }
     before = [ Piece.count, Product.count, Board.count, Cell.count, Trial.count, Reading.count ]
     odd.each do |path, files|

@@ -3,6 +3,7 @@ class Boards::FilesController < ApplicationController
   include TakesJsonFile
 
   keeps_sound :create
+  takes_files :create
   takes :create, file: :file
 
   def show

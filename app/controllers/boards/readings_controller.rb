@@ -5,6 +5,7 @@ class Boards::ReadingsController < ApplicationController
   MOST_BYTES = 1.megabyte
 
   keeps_sound :create
+  takes_files :create
   takes :create, file: :file
 
   def index

@@ -17,7 +17,7 @@ module Throttles
     # @param within [ActiveSupport::Duration]
     # @param by [Symbol] method that says who counts together
     def at_most(count, within:, by: :asker, **options)
-      key = "#{by}-#{within.to_i}"
+      key = "#{by}-#{count}-#{within.to_i}"
       rate_limit to: count, within: within, by: -> { "#{key}-#{send(by)}" }, with: -> { raise TooOften.new(within) },
                  **options
     end

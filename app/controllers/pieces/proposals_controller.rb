@@ -2,6 +2,7 @@
 class Pieces::ProposalsController < ApplicationController
   include ByLines
 
+  at_most 60, within: 1.minute, only: :create
   takes :create, wish: :table
 
   def show = page("Proposals", ProposalsPageSerializer, ProposalsState.new(piece).page)

@@ -1,6 +1,7 @@
 # Products from a file, with what became of every row.
 class Products::ImportsController < ApplicationController
   keeps_sound :create
+  takes_files :create
   takes :create, file: :file
 
   def create

@@ -2,6 +2,7 @@
 class Schedules::PreviewsController < ApplicationController
   include OfPiece
 
+  at_most 600, within: 1.minute
   takes :create, operation: :table, face: :name, base: :whole
 
   # A question about a revision that is past has no answer any more.

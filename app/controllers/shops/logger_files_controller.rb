@@ -3,6 +3,7 @@ class Shops::LoggerFilesController < ApplicationController
   include OfShop
 
   keeps_sound :create
+  takes_files :create
   takes :create, file: :file
 
   def create

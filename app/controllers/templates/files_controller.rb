@@ -1,5 +1,6 @@
 # A recipe from a file (rhexon-template/1).
 class Templates::FilesController < ApplicationController
+  takes_files :create
   takes :create, file: :file
 
   def create

@@ -11,8 +11,9 @@ module Board::AsFile
     def write(board)
       cells = board.cells.includes(:readings).map { |cell| cell(cell) }
       trial = board.trial&.attributes&.slice(*TRIAL)
-      { "format" => FORMAT, "board" => { **board.attributes.slice(*FIELDS).compact, "made_on" => board.made_on.iso8601 },
-        "trial" => trial, "cells" => cells, "products" => Product::Named.in([ cells, trial ]) }
+      own = { **board.attributes.slice(*FIELDS).compact, "made_on" => board.made_on.iso8601 }
+      { "format" => FORMAT, "board" => own, "trial" => trial, "cells" => cells,
+        "products" => Product::Named.in([ cells, trial ]) }
     end
 
     # @param json [Object] parsed
@@ -76,8 +77,8 @@ module Board::AsFile
                              ruined: given["ruined"], layers: Product::Named.renamed(given["layers"], codes))
       cell.save || refuse(cell, "cells/#{index}")
       (given["readings"] || []).each_with_index do |reading, number|
-        Reading.record!(cell: cell, client_id: "#{digest}-#{index}-#{number}", taken_at: Time.iso8601(reading["taken_at"]),
-                        **reading.slice(*READING).symbolize_keys)
+        Reading.record!(cell: cell, client_id: "#{digest}-#{index}-#{number}",
+                        taken_at: Time.iso8601(reading["taken_at"]), **reading.slice(*READING).symbolize_keys)
       end
     rescue ArgumentError
       raise Rhexon::InvalidInput.new("A reading was not taken at a time", where: "cells/#{index}",

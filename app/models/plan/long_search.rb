@@ -7,6 +7,9 @@ class Plan::LongSearch
   SAME_MIN = 10
   RHEXON = Rails.root.join("core/exe/rhexon").to_s
   UNTOLD = "The longer search could not be finished".freeze
+  LIFELINE = Rails.root.join("lib/lifeline.rb").to_s
+  # By then no search has anything more to find; one that has run wild ends.
+  MOST_S = 300
 
   @lock = Mutex.new
 
@@ -89,14 +92,25 @@ class Plan::LongSearch
 
   # @return [Array(String, String, Process::Status)] what the command answered, what it complained of, how it ended
   def ask
-    Open3.popen3({ "RUBY_YJIT_ENABLE" => "1" }, RbConfig.ruby, RHEXON, "plan") do |input, output, complaints, process|
-      @pid = process.pid
-      stop_late
-      complaint = Thread.new { complaints.read }
-      input.write(JSON.generate(@json.merge("effort" => "full")))
-      input.close
-      [ output.read, complaint.value, process.value ]
+    alive do |env, held|
+      Open3.popen3(env, RbConfig.ruby, "-r", LIFELINE, RHEXON, "plan", held) do |input, output, complaints, process|
+        @pid = process.pid
+        stop_late
+        complaint = Thread.new { complaints.read }
+        input.write(JSON.generate(@json.merge("effort" => "full")))
+        input.close
+        [ output.read, complaint.value, process.value ]
+      end
     end
+  end
+
+  # The process ends with this one, also where this one is killed.
+  def alive
+    reading, writing = IO.pipe
+    yield({ "RUBY_YJIT_ENABLE" => "1", "LIFELINE" => reading.fileno.to_s, "LIFELINE_S" => MOST_S.to_s },
+          { reading => reading })
+  ensure
+    [ reading, writing ].each(&:close)
   end
 
   # Stopped before it had a process.
