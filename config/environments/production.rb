@@ -10,6 +10,11 @@ Rails.application.configure do
 
   # Rhexon runs inside the shop's own network; a proxy in front may add TLS and set this.
   config.force_ssl = ENV["FORCE_SSL"] == "1"
+  # Whose word is taken for where a request comes from: a proxy's on this computer, or that of RHEXON_PROXY. What else
+  # says so in the house's network could make up a new device for every guess at a password.
+  config.action_dispatch.trusted_proxies = [ "127.0.0.0/8", "::1/128", *ENV.fetch("RHEXON_PROXY", "").split(/[\s,]+/) ]
+                                           .map { |range| IPAddr.new(range) }
+  config.action_dispatch.ip_spoofing_check = false
   config.public_file_server.enabled = true
   config.public_file_server.headers = {
     "Cache-Control" => "public, max-age=31536000, immutable", "X-Content-Type-Options" => "nosniff",

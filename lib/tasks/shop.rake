@@ -1,3 +1,5 @@
+require "io/console"
+
 # What bin/rhexon-shop does. A damaged file must not stop it: nothing here touches the database before it is due.
 namespace :shop do
   tell = ->(backup) {
@@ -6,7 +8,6 @@ namespace :shop do
   }
   stop = ->(error) {
     warn error.message
-    warn "Accepted: #{error.accepted}" if error.accepted
     exit 1
   }
 
@@ -74,6 +75,19 @@ namespace :shop do
     puts "Taken in: #{about["tables"].values.sum} rows of #{about["tables"].size} tables, #{about["photos"]} photos."
   rescue Rhexon::InvalidInput => error
     stop.(error)
+  end
+
+  desc "Sets a new password of somebody (NAME=...), typed here or read from what is piped in"
+  task password: :environment do
+    forgotten = Shop::NewPassword.new(ENV["NAME"])
+    typed = $stdin.tty? ? $stdin.getpass("New password (#{Person.password_words}): ") : $stdin.gets.to_s.chomp
+    person = forgotten.set!(typed)
+    puts "#{person.name} (#{person.role}) signs in with it from now on, and was signed out everywhere."
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  rescue ActiveRecord::RecordInvalid => error
+    warn error.record.errors.map(&:message).join(" ")
+    exit 1
   end
 
   # A new version of Rhexon may change the structure: what it was before is kept.

@@ -38,10 +38,28 @@ class HardeningTest < Minitest::Test
     [ /default-src 'self'/, /form-action 'self'/, /base-uri 'none'/, /frame-ancestors 'none'/ ].each do |rule|
       assert_match rule, policy
     end
+    assert_match(/camera=\(\).*microphone=\(\)/, page["Permissions-Policy"])
+    assert_equal "noindex, nofollow", page["X-Robots-Tag"]
     asset = page.body[%r{/vite/assets/[^"]+\.js}]
     file = @shop.get(asset, accept: "*/*")
     assert_equal %w[200 nosniff], [ file.code, file["X-Content-Type-Options"] ]
     assert_match(/default-src 'none'/, file["Content-Security-Policy"])
+  end
+
+  def test_behind_a_proxy_with_tls_it_is_asked_for_by_tls_alone
+    teardown
+    @shop = RunningShop.new("hardening_#{Process.pid}_#{SecureRandom.hex(3)}", FORCE_SSL: "1").tap(&:make)
+    @shop.start
+    plain = @shop.get("/sign_in", accept: "text/html")
+    assert_equal %w[301 https], [ plain.code, URI(plain["Location"]).scheme ]
+    safe = @shop.get("/sign_in", accept: "text/html", X_Forwarded_Proto: "https")
+    assert_match(/max-age=\d{8}/, safe["Strict-Transport-Security"])
+    assert(safe.get_fields("set-cookie").all? { |cookie| cookie.match?(/; secure/i) }, safe["set-cookie"])
+  end
+
+  def test_where_a_request_says_it_comes_from_breaks_nothing
+    said = { Client_Ip: "1.1.1.1", X_Forwarded_For: "2.2.2.2, nowhere" }
+    assert_includes %w[200 302], @shop.get("/sign_in", accept: "text/html", **said).code
   end
 
   # Whose work it is stands in no log, however talkative it is.

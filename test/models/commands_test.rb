@@ -4,7 +4,7 @@ require "open3"
 # What README, CONTRIBUTING and bench/README tell people to type works in a new shell, with nothing in its environment.
 class CommandsTest < ActiveSupport::TestCase
   ROOT = Rails.root.to_s
-  DOCS = %w[README.md CONTRIBUTING.md bench/README.md].freeze
+  DOCS = %w[README.md CONTRIBUTING.md bench/README.md docs/RUNNING.md].freeze
 
   def fresh(command, dir: ROOT)
     Open3.capture2e({ "PATH" => ENV.fetch("PATH"), "HOME" => ENV.fetch("HOME", "/root"), "LANG" => "C.UTF-8" }, "bash",
