@@ -39,7 +39,7 @@ module Workshop
 
     # Nothing of a device is asked for but what is written and chosen on the page, and no search engine is let in.
     config.action_dispatch.default_headers.merge!(
-      "Permissions-Policy" => "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=()",
+      "Permissions-Policy" => "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=()",
       "Referrer-Policy" => "same-origin", "X-Robots-Tag" => "noindex, nofollow"
     )
 

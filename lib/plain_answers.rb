@@ -15,6 +15,9 @@ class PlainAnswers
   STRANGER = "The shop's computer does not answer to this name. Open it by its own name or address, or name this one " \
              "in RHEXON_HOSTS where it is started.".freeze
 
+  # These pages run nothing and ask for nothing; how they look is written into them.
+  POLICY = "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'".freeze
+
   # @param env [Hash] of Rack
   def self.stranger(env) = told(env, 403, STRANGER)
 
@@ -38,7 +41,8 @@ class PlainAnswers
   end
 
   def self.answer(status, type, body)
-    [ status, { "content-type" => type, "content-length" => body.bytesize.to_s }, [ body ] ]
+    [ status, { "content-type" => type, "content-length" => body.bytesize.to_s, "content-security-policy" => POLICY },
+      [ body ] ]
   end
 
   private_class_method :told, :answer

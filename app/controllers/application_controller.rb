@@ -1,5 +1,7 @@
 # Controllers are thin: they read a request, ask a record or the core, and answer with typed props.
 class ApplicationController < ActionController::Base
+  # First of all: what is refused is told on a page, too.
+  inertia_share { shared }
   before_action :begin_first
   include SignsIn
   include Throttles
@@ -45,8 +47,6 @@ class ApplicationController < ActionController::Base
 
   # Files that are taken in: read, checked and planned with, each time.
   def self.takes_files(*actions) = at_most(40, within: 1.minute, only: actions)
-
-  inertia_share { shared }
 
   # Any address that leads nowhere.
   def missing(_error = nil)

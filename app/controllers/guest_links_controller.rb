@@ -28,7 +28,7 @@ class GuestLinksController < ApplicationController
 
   def ends_on
     body["ends_on"].presence && Date.iso8601(body["ends_on"])
-  rescue Date::Error
+  rescue ArgumentError
     raise Rhexon::InvalidInput.new("#{body["ends_on"].inspect} is no day", where: "ends_on", accepted: "2026-12-18")
   end
 end

@@ -17,8 +17,8 @@ class SessionsController < ApplicationController
   def create
     person = demo_person || Person.authenticate_by(name: body["name"].to_s.strip, password: body["password"].to_s)
     unless person
-      raise Rhexon::InvalidInput.new("Name and password do not belong together. Whoever has forgotten it asks the owner " \
-                                     "for a new one, or sets it on the shop's computer", where: "password")
+      raise Rhexon::InvalidInput.new("Name and password do not belong together. Whoever has forgotten it asks the " \
+                                     "owner for a new one, or sets it on the shop's computer", where: "password")
     end
 
     reset_session

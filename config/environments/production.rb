@@ -15,6 +15,7 @@ Rails.application.configure do
   config.action_dispatch.trusted_proxies = [ "127.0.0.0/8", "::1/128", *ENV.fetch("RHEXON_PROXY", "").split(/[\s,]+/) ]
                                            .map { |range| IPAddr.new(range) }
   config.action_dispatch.ip_spoofing_check = false
+  config.ssl_options = { redirect: { exclude: ->(request) { request.path == "/up" } } }
   config.public_file_server.enabled = true
   config.public_file_server.headers = {
     "Cache-Control" => "public, max-age=31536000, immutable", "X-Content-Type-Options" => "nosniff",

@@ -38,6 +38,8 @@ class HardeningTest < Minitest::Test
     [ /default-src 'self'/, /form-action 'self'/, /base-uri 'none'/, /frame-ancestors 'none'/ ].each do |rule|
       assert_match rule, policy
     end
+    assert_match(/style-src 'self' 'nonce-[^']+'(;|\z)/, policy)
+    refute_match(/unsafe/, policy)
     assert_match(/camera=\(\).*microphone=\(\)/, page["Permissions-Policy"])
     assert_equal "noindex, nofollow", page["X-Robots-Tag"]
     asset = page.body[%r{/vite/assets/[^"]+\.js}]

@@ -29,6 +29,7 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
       zone="Etc/UTC"
       onTouch={(touch) => touches.push(touch)}
       last={null}
+      whose={null}
       tools={null}
       large={false}
       {...more}
@@ -46,6 +47,11 @@ describe("what hands should take up", () => {
     expect(screen.getByText("Nothing to do at the bench")).toBeTruthy()
     fireEvent.click(screen.getByText(/Take back: coat 1 of 2 done/))
     expect(touches).toEqual([{ kind: "correction", corrects: 7 }])
+  })
+
+  test("a bench of one's own says that others have work", () => {
+    show({ next: undefined, whose: "Noor" })
+    expect(screen.getByText(/No work is planned for Noor/)).toBeTruthy()
   })
 
   test("one button starts it, in the name of who is planned", () => {

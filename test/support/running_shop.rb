@@ -101,7 +101,7 @@ class RunningShop
 
   def remove
     Dir.glob("#{@file}*").each { |found| File.delete(found) }
-    FileUtils.rm_rf([ photos, @file.sub(".sqlite3", "-backups") ])
+    FileUtils.rm_rf([ photos, @file.sub(".sqlite3", "-backups"), @file.sub(".sqlite3", ".secret") ])
   end
 
   # @return [Net::HTTPResponse]

@@ -46,7 +46,8 @@ class ThreeMinutesTest < ApplicationSystemTestCase
     [ OpenHour, Product, Person, Room, Shop ].each(&:delete_all)
     visit "/bench"
     touch { fill_in "Name of the shop", with: "Ferry house" }
-    touch { fill_in "Who works at the bench", with: "Imke" }
+    touch { fill_in "Who owns it", with: "Imke" }
+    touch { fill_in "Password of the owner, 8 letters or more", with: "oil and water" }
     touch { click_on "Begin" }
     assert_selector "h1", text: "Bench"
     touch { click_on "Size up the first piece" }

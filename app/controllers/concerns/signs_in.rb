@@ -43,7 +43,7 @@ module SignsIn
     forbid(why) if why
   end
 
-  def forbid(sentence) = tell({ sentence: sentence, where: "" }, :forbidden)
+  def forbid(sentence) = tell({ sentence: sentence, where: "", others: true }, :forbidden)
 
   def sign_in_first
     return redirect_to(first_owner_path) if !Person.owned? && !demo? && !request.format.json?

@@ -29,6 +29,8 @@ type Props = {
   zone: string
   onTouch: (touch: Touch) => void
   last: LastTouch | null
+  /** Whose bench it is; null: everybody's. */
+  whose: string | null
   /** How it is shown and called out: large, aloud, timers. */
   tools: ReactNode
   /** To be read at two metres. */
@@ -51,6 +53,7 @@ export function InHand({
   zone,
   onTouch,
   last,
+  whose,
   tools,
   large,
 }: Props) {
@@ -78,7 +81,9 @@ export function InHand({
       <section className="in-hand surface-lit" aria-label="In hand">
         <h2 className="panel-title">Nothing to do at the bench</h2>
         <p className="text-second">
-          No schedule has work left. Write a schedule for a piece, and its work appears here at its hour.
+          {whose
+            ? `No work is planned for ${whose}. What others do stands on everybody's bench.`
+            : "No schedule has work left. Write a schedule for a piece, and its work appears here at its hour."}
         </p>
         <div className="in-hand-tools">
           {pieces.length === 0 && (

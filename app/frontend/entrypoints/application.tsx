@@ -1,11 +1,15 @@
 import { createInertiaApp } from "@inertiajs/react"
 import { QueryClientProvider } from "@tanstack/react-query"
+import { setNonce } from "get-nonce"
 import { createRoot } from "react-dom/client"
 import { requestClient } from "@/lib/requests"
 import { outboxOf } from "@/outbox/useOutbox"
 
 const pages = import.meta.glob("../pages/**/*.tsx")
 const client = requestClient()
+// Styles that a dialog or the bar of progress adds are let in by it; others are not.
+const nonce = document.querySelector<HTMLMetaElement>("meta[name=csp-nonce]")?.content
+if (nonce) setNonce(nonce)
 // What an earlier visit left goes out, whichever page is opened.
 outboxOf(client)
 
@@ -27,6 +31,7 @@ createInertiaApp({
     if (document.hidden) page()
     else requestAnimationFrame(() => setTimeout(page))
   },
+  nonce,
   progress: { color: "var(--tape-ink)", delay: 300 },
 })
 

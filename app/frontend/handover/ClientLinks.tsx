@@ -81,16 +81,18 @@ export function ClientLinks({ of, first, now, zone, label, names = false }: Prop
               <a href={made.url} className="break-all underline">
                 {made.url}
               </a>
-              <p>
-                <button
-                  type="button"
-                  className="ui-button"
-                  data-quiet
-                  onClick={() => void navigator.clipboard?.writeText(made.url)}
-                >
-                  Copy it
-                </button>
-              </p>
+              {navigator.clipboard && (
+                <p>
+                  <button
+                    type="button"
+                    className="ui-button"
+                    data-quiet
+                    onClick={() => void navigator.clipboard.writeText(made.url)}
+                  >
+                    Copy it
+                  </button>
+                </p>
+              )}
             </div>
           </div>
         )}

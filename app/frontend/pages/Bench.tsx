@@ -98,6 +98,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           onTouch={touch}
           last={lastTouch(lastUnsent, latest, name)}
           large={large}
+          whose={state.hands}
           tools={
             <BenchTools {...{ calls, now, zone }} hands={state.hands} everybody={state.everybody} codes={state.codes} />
           }

@@ -104,6 +104,8 @@ function Secrets({ state, onKept }: { state: MePage; onKept: (state: MePage) => 
         With the password you sign in. With the code, 4 to 8 digits, you take over a tablet at the bench that somebody
         else has signed in on; nobody works in your name without it.
       </p>
+      {/* For whatever keeps passwords on this device. */}
+      <input type="text" autoComplete="username" value={state.name} readOnly hidden />
       <div className="mt-3 grid max-w-[360px] gap-3">
         {state.password && (
           <SecretField

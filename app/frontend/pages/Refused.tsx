@@ -2,12 +2,14 @@ import { Head, Link } from "@inertiajs/react"
 import { Shell } from "@/components/Shell"
 import type { ErrorReason } from "@/types"
 
+type Reason = ErrorReason & { number?: string }
+
 /**
  * Why a page cannot be shown: what is missing for it, trouble that may pass, or something that was not foreseen and
  * stands in the log.
  */
-export default function Refused({ error }: { error: ErrorReason & { again?: boolean; number?: string } }) {
-  const title = error.again ? "Not just now" : error.number ? "Something went wrong" : "This cannot be reckoned yet"
+export default function Refused({ error }: { error: Reason }) {
+  const title = titleOf(error)
   return (
     <Shell>
       <Head title="Cannot be shown" />
@@ -20,11 +22,22 @@ export default function Refused({ error }: { error: ErrorReason & { again?: bool
               Try again
             </button>
           )}
-          <Link href="/pieces" className="ui-button">
-            Go to jobs and pieces
+          <Link href={error.others ? "/bench" : "/pieces"} className="ui-button">
+            {error.others ? "Go to the bench" : "Go to jobs and pieces"}
           </Link>
+          {error.others && (
+            <Link href="/me" className="ui-button">
+              Sign in as somebody else
+            </Link>
+          )}
         </div>
       </section>
     </Shell>
   )
+}
+
+const titleOf = ({ again, others, number }: Reason): string => {
+  if (again) return "Not just now"
+  if (others) return "For somebody else"
+  return number ? "Something went wrong" : "This cannot be reckoned yet"
 }

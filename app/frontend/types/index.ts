@@ -77,4 +77,6 @@ export type ErrorReason = {
   accepted?: string | null
   /** The same request may be let through later. */
   again?: boolean
+  /** It is for others than whoever has signed in. */
+  others?: boolean
 }

@@ -56,7 +56,7 @@ module Board::AsFile
       board = Board.new(**given.slice(*FIELDS), made_on: Date.iso8601(given["made_on"]),
                                                 trial: trial(json["trial"], codes))
       board.save ? board : refuse(board, "board")
-    rescue Date::Error
+    rescue ArgumentError
       raise Rhexon::InvalidInput.new("#{given["made_on"].inspect} is no day", where: "board/made_on")
     end
 

@@ -58,7 +58,7 @@ class Record::Query
   # @return [Time] first moment of it in the shop's zone
   def day(name)
     Time.at(Shop.current.clock.at(Date.iso8601(given[name]), "00:00") * 60)
-  rescue Date::Error
+  rescue ArgumentError
     raise Rhexon::InvalidInput.new("#{given[name].inspect} is no day", where: name,
                                    accepted: "a day, such as 2026-11-30")
   end

@@ -7,7 +7,7 @@ class Shop::NewPassword
     return if @person
 
     names = Person.order(:id).pluck(:name)
-    raise Rhexon::InvalidInput.new(name.blank? ? "Whose password?" : "There is nobody called #{name} here",
+    raise Rhexon::InvalidInput.new(name.blank? ? "Say whose password" : "There is nobody called #{name} here",
                                    where: "name", accepted: names.to_sentence(two_words_connector: " or ",
                                                                               last_word_connector: " or ").presence ||
                                                             "the first page of a new shop asks for its owner")

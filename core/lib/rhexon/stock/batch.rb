@@ -20,7 +20,7 @@ module Rhexon
 
       def self.day(text, record)
         text && Date.iso8601(text)
-      rescue Date::Error
+      rescue ArgumentError
         raise InvalidInput.new("#{text.inspect} is no day", where: "stock/#{record["id"]}", accepted: "2026-11-25")
       end
       private_class_method :day
