@@ -2,7 +2,7 @@ import type { Mutation, QueryClient } from "@tanstack/react-query"
 import { clientId, Refused, send } from "@/lib/api"
 import { isLater } from "@/lib/requests"
 import type { Doing, Kept } from "./kept"
-import { allKept, forget, keep, keepAnswer } from "./shelf"
+import { allKept, briefly, forget, keep, keepAnswer } from "./shelf"
 
 /** The key of every touch that is on its way, waits or was refused. */
 export const TOUCH = ["touch"]
@@ -35,7 +35,7 @@ export class Outbox {
   async add(doing: Doing, id = clientId()): Promise<Outcome> {
     this.last = Math.max(this.last + 1, Date.now())
     const touch = { ...doing, client_id: id, order: this.last, body: { ...doing.body, client_id: id } }
-    await this.restored
+    await briefly(this.restored)
     const sending = this.build(touch)
     await keep(touch)
     return this.run(sending, touch)
@@ -144,10 +144,11 @@ export class Outbox {
   private async deliver({ client_id, path, place, body }: Kept): Promise<unknown> {
     if (this.voids(body.corrects_touch)) return forget(client_id)
     const answer = await send("POST", path, body)
-    await forget(client_id)
     await this.client.cancelQueries({ queryKey: placeKey(place) })
+    // First what came of it, then the touch: a battery that is empty in between sends it twice, which is once.
+    await keepAnswer(place, { answer, at: Date.now() })
+    await forget(client_id)
     this.client.setQueryData(placeKey(place), answer)
-    void keepAnswer(place, { answer, at: Date.now() })
     return answer
   }
 

@@ -37,9 +37,12 @@ export async function forget(id: string): Promise<void> {
   await quietly(() => del(id, touches))
 }
 
-/** @returns the touches in the order they were made; what is there and is no touch is left out */
+/**
+ * After an empty battery the storage may need a while to open; what was kept comes whenever it is there.
+ * @returns the touches in the order they were made; what is there and is no touch is left out
+ */
 export async function allKept(): Promise<Kept[]> {
-  const found = (await quietly(() => values<unknown>(touches))) ?? []
+  const found = await values<unknown>(touches).catch(() => [])
   return found
     .map(keptFrom)
     .filter((touch) => touch !== null)
@@ -54,22 +57,23 @@ export async function keepAnswer(place: string, told: Told): Promise<void> {
 }
 
 export async function keptAnswer(place: string): Promise<Told | undefined> {
-  const told = await quietly(() => get<unknown>(place, answers))
+  const told = await get<unknown>(place, answers).catch(() => undefined)
   return typeof told === "object" && told !== null && "at" in told && typeof told.at === "number"
     ? (told as Told)
     : undefined
 }
 
-async function quietly<T>(work: () => Promise<T>): Promise<T | undefined> {
+/** Waits for what the device's storage does, as long as a hand would. */
+export async function briefly<T>(work: Promise<T>): Promise<T | undefined> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const tired = new Promise<undefined>((resolve) => {
     timer = setTimeout(() => resolve(undefined), LONGEST_MS)
   })
   try {
-    return await Promise.race([work(), tired])
-  } catch {
-    return undefined
+    return await Promise.race([work, tired])
   } finally {
     clearTimeout(timer)
   }
 }
+
+const quietly = (work: () => Promise<unknown>): Promise<unknown> => briefly(work().catch(() => undefined))

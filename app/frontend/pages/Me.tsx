@@ -116,13 +116,13 @@ function Secrets({ state, onKept }: { state: MePage; onKept: (state: MePage) => 
           />
         )}
         <SecretField
-          label={state.password ? "A new password" : "A password"}
+          label={`${state.password ? "A new password" : "A password"}, 8 letters or more`}
           value={password}
           autoComplete="new-password"
           onChange={setPassword}
         />
         <SecretField
-          label={state.code ? "A new code" : "A code"}
+          label={`${state.code ? "A new code" : "A code"}, 4 to 8 digits`}
           value={code}
           digits
           autoComplete="off"

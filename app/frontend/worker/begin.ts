@@ -38,8 +38,13 @@ const pages = new NetworkFirst({
   plugins: [
     {
       cacheKeyWillBeUsed: async ({ request }) => new URL(request.url).pathname,
-      cacheWillUpdate: async ({ response }) =>
-        response.ok && !response.redirected ? kept(response, Date.now()) : null,
+      // What was touched while it was on its way is newer.
+      requestWillFetch: async ({ request, state }) => {
+        if (state) state.at = Date.now()
+        return request
+      },
+      cacheWillUpdate: async ({ response, state }) =>
+        response.ok && !response.redirected ? kept(response, state?.at ?? Date.now()) : null,
       cachedResponseWillBeUsed: async ({ cachedResponse, event }) =>
         cachedResponse && withAge(cachedResponse, (event as FetchEvent).request, await shell()),
     },
@@ -75,9 +80,9 @@ async function keepAll(addresses: string[], version: string): Promise<void> {
   const headers = { "X-Inertia": "true", "X-Inertia-Version": version, Accept: "text/html, application/xhtml+xml" }
   for (const path of new Set(addresses)) {
     if (!isKeptPage(new URL(path, self.location.origin))) continue
+    const at = Date.now()
     const page = await fetch(path, { headers }).catch(() => null)
-    if (page?.ok && !page.redirected && page.headers.has("X-Inertia"))
-      await cache.put(path, await kept(page, Date.now()))
+    if (page?.ok && !page.redirected && page.headers.has("X-Inertia")) await cache.put(path, await kept(page, at))
   }
 }
 
