@@ -51,9 +51,8 @@ class OfflineTest < Minitest::Test
                                               Selenium::WebDriver::Error::NoSuchElementError ]).until { yield }
     end
 
-    def touch(css, words)
-      wait { @driver.find_elements(css: css).find { |one| one.displayed? && one.enabled? && one.text.start_with?(words) } }.click
-    end
+    def touch(css, words) = wait { ready(css).find { |one| one.text.start_with?(words) } }.click
+    def ready(css) = @driver.find_elements(css: css).select { |one| one.displayed? && one.enabled? }
 
     def tick(nth)
       wait { @driver.find_element(css: "[aria-label='Piece #{nth} is finished: tick']") }.click
