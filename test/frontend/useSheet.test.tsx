@@ -79,7 +79,7 @@ describe("an edit of a schedule", () => {
     act(() => result.current.edit(coats(3)))
     await requests[0]?.answer(422, refusal("900 µm is too much for one coat", "steps/s1/wet_um"))
     await waitFor(() => expect(result.current.trouble?.error.sentence).toBe("900 µm is too much for one coat"))
-    expect(result.current.trouble?.operation).toEqual(film(900))
+    expect(result.current.trouble?.unsent).toEqual([])
     expect(requests).toHaveLength(1)
     expect(result.current.schedule.revision).toBe(7)
     act(() => result.current.dismiss())
@@ -140,6 +140,20 @@ describe("an edit of a schedule", () => {
     await requests[1]?.answer(200, state(8))
     await waitFor(() => expect(result.current.schedule.revision).toBe(8))
     expect(result.current.trouble).toBeNull()
+  })
+
+  test("that had no answer goes out once more when asked, with what waited behind it", async () => {
+    const result = sheet()
+    act(() => result.current.edit(coats(3), "thicker"))
+    act(() => result.current.edit(film(90)))
+    await requests[0]?.answer(0)
+    await waitFor(() => expect(result.current.trouble?.unsent).toHaveLength(2))
+    expect(result.current.waiting).toEqual([])
+    act(() => result.current.again())
+    expect(result.current.trouble).toBeNull()
+    expect(requests[1]?.body).toMatchObject({ operation: coats(3), reason: "thicker", base: 7 })
+    await requests[1]?.answer(200, state(8))
+    await waitFor(() => expect(requests[2]?.body).toMatchObject({ operation: film(90), base: 8 }))
   })
 
   test("is undone and redone on the face that is shown", async () => {

@@ -169,6 +169,11 @@ function Screen(props: SchedulePage) {
       {state.trouble && !beside && (
         <div className="ui-trouble" role="alert">
           <p>{state.trouble.error.sentence}</p>
+          {state.trouble.unsent.length > 0 && (
+            <button type="button" className="ui-button" data-tone="dark" onClick={state.again}>
+              Try again
+            </button>
+          )}
           <button type="button" className="ui-button" onClick={state.dismiss}>
             All right
           </button>

@@ -1,7 +1,7 @@
 import { replaceEqualDeep } from "@tanstack/react-query"
 import { useCallback, useEffect, useReducer, useRef, useState } from "react"
 import { Refused, send } from "@/lib/api"
-import { useAnswer } from "@/lib/requests"
+import { isLater, useAnswer } from "@/lib/requests"
 import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
 import { Ahead, aimOf } from "./ahead"
 
@@ -9,7 +9,8 @@ export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; appro
 /** While it settles, the other pieces are kept where they stood before the edit. */
 type Answer = SheetState & { settling?: boolean }
 type Edit = { operation: Operation; reason?: string }
-type Trouble = { error: ErrorReason; operation?: Operation }
+/** What was refused; the edits that had no answer are here to be sent again. */
+type Trouble = { error: ErrorReason; unsent: Edit[] }
 /** What was changed here, held until somebody decides, and what was changed elsewhere. */
 export type Stale = { edits: Edit[]; since: Revision[] }
 
@@ -182,7 +183,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
         shown.current = latest.current.sheet
         dispatch({
           type: "refused",
-          trouble: { error: error.reason, operation: edit?.operation },
+          trouble: { error: error.reason, unsent: edit && isLater(error) ? [edit, ...waiting] : [] },
           sheet: shown.current,
         })
       }
@@ -221,6 +222,12 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     },
     [drain, foresee, hold, tell],
   )
+
+  /** What had no answer, once more and in its order. */
+  const again = useCallback(() => {
+    dispatch({ type: "dismiss" })
+    for (const { operation, reason } of state.trouble?.unsent ?? []) edit(operation, reason)
+  }, [edit, state.trouble])
 
   const step = useCallback(
     async (way: "undo" | "redo") => {
@@ -271,6 +278,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     near: useCallback((operation: Operation) => ahead.want(operation), [ahead]),
     undo: () => step("undo"),
     redo: () => step("redo"),
+    again,
     reapply,
     reload,
     show,
