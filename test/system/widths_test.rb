@@ -43,10 +43,13 @@ class WidthsTest < ApplicationSystemTestCase
     visit "/bench"
     assert_selector "h1", text: "Bench"
     page.execute_script(<<~JS)
+      // Styles that stand in what is written into a page are not let in.
       document.querySelector("main").insertAdjacentHTML("beforeend", `
-        <p style="width:80px;overflow:hidden;white-space:nowrap">words that go on behind the edge</p>
-        <p style="width:3000px">far too wide</p><p style="height:0;overflow:visible;line-height:20px">one</p><p>other</p>
-        <button style="height:20px">small</button>`)
+        <p data-so="width:80px;overflow:hidden;white-space:nowrap">words that go on behind the edge</p>
+        <p data-so="width:3000px">far too wide</p>
+        <p data-so="height:0;overflow:visible;line-height:20px">one</p><p>other</p>
+        <button data-so="height:20px">small</button>`)
+      for (const element of document.querySelectorAll("[data-so]")) element.style.cssText = element.dataset.so
     JS
     found = faults_at("/bench", "metric", 1280, 800).join(" ")
     assert_match(/wider than the page.*cut: p.*over each other: "other" and "one".*small, \d+ x 20: button. "small"/,
@@ -67,7 +70,8 @@ class WidthsTest < ApplicationSystemTestCase
       "/shop", "/sums", "/handbook", "/shelf/over", "/pieces/#{Piece.last.id}/ways",
       "/pieces/#{@piece.id}/quote", "/pieces/#{@piece.id}/ways", "/pieces/book?piece=#{Piece.last.id}",
       "/record", "/record?words=stool&from=2026-11-01", "/record/figures", "/record/recurs",
-      "/record/hours", "/bench/day", "/shop/backups", "/away", "/pieces/#{@piece.id}/class"
+      "/record/hours", "/bench/day", "/shop/backups", "/away", "/pieces/#{@piece.id}/class", "/me",
+      "/pieces/#{@piece.id}/handover", "/jobs/#{@piece.job_id}/handover?names=yes"
     ]
   end
 
