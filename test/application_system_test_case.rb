@@ -12,6 +12,12 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   ].freeze
   AXE = Rails.root.join("node_modules/axe-core/axe.min.js").read
 
+  # A node of a page that is just being left is an unknown error to Chromium: it is looked for again, like one that is
+  # stale.
+  module LooksAgain
+    def invalid_element_errors = [ *super, Selenium::WebDriver::Error::UnknownError ]
+  end
+
   Capybara.server = :puma, { Silent: true, Threads: "1:3" }
   Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true
@@ -21,6 +27,7 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
     options.add_option("goog:loggingPrefs", { browser: "ALL" })
     Capybara::Selenium::Driver.new(app, browser: :chrome, options: options,
                                         service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+                                 .extend(LooksAgain)
   end
   driven_by :chromium
 

@@ -13,6 +13,7 @@ class PeopleScreenTest < ApplicationSystemTestCase
     assert_text "Signed in on"
     assert_accessible
     click_on "Sign out here"
+    assert_current_path "/sign_in"
     assert_text "Who is here?"
     assert_accessible
     visit "/pieces"
@@ -25,6 +26,7 @@ class PeopleScreenTest < ApplicationSystemTestCase
     click_on "Show"
     assert_field "Password", with: "oil and water", type: "text"
     click_on "Sign in"
+    assert_current_path "/pieces"
     assert_selector "h1", text: "Jobs and pieces"
   end
 
@@ -42,6 +44,7 @@ class PeopleScreenTest < ApplicationSystemTestCase
     assert_button "student, signs in", exact: false
     visit "/me"
     click_on "Sign out here"
+    assert_current_path "/sign_in"
     fill_in "Name", with: "Noor"
     fill_in "Password", with: "long enough"
     click_on "Sign in"
