@@ -10,6 +10,9 @@ class ActiveSupport::TestCase
   include ShopRecords
 
   # Each worker has its own database; a file by itself runs in one.
+  # The database of each worker is made anew. Those of an earlier run would have all their tables emptied, and with them
+  # those that the index of words stands on.
+  Rails.root.glob("storage/test.sqlite3-[0-9]*").each(&:delete)
   parallelize workers: 2
   parallelize_teardown { LineCoverage.leave }
 
