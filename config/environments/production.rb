@@ -12,8 +12,13 @@ Rails.application.configure do
   config.force_ssl = ENV["FORCE_SSL"] == "1"
   # Whose word is taken for where a request comes from: a proxy's on this computer, or that of RHEXON_PROXY. What else
   # says so in the house's network could make up a new device for every guess at a password.
-  config.action_dispatch.trusted_proxies = [ "127.0.0.0/8", "::1/128", *ENV.fetch("RHEXON_PROXY", "").split(/[\s,]+/) ]
-                                           .map { |range| IPAddr.new(range) }
+  proxies = %w[127.0.0.0/8 ::1/128] + ENV.fetch("RHEXON_PROXY", "").split(/[\s,]+/)
+  config.action_dispatch.trusted_proxies = proxies.map do |range|
+    IPAddr.new(range)
+  rescue IPAddr::Error
+    abort "RHEXON_PROXY: #{range.inspect} is no address. Accepted: addresses and ranges, such as 192.168.1.2, with " \
+          "commas between."
+  end
   config.action_dispatch.ip_spoofing_check = false
   config.ssl_options = { redirect: { exclude: ->(request) { request.path == "/up" } } }
   config.public_file_server.enabled = true

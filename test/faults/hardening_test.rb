@@ -64,6 +64,10 @@ class HardeningTest < Minitest::Test
     assert_includes %w[200 302], @shop.get("/sign_in", accept: "text/html", **said).code
   end
 
+  def test_a_proxy_that_is_no_address_is_told
+    assert_match(/RHEXON_PROXY: "nonsense" is no address/, @shop.fails("runner", "1", RHEXON_PROXY: "nonsense"))
+  end
+
   # Whose work it is stands in no log, however talkative it is.
   def test_names_stand_in_no_log
     @shop.kill

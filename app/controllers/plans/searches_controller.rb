@@ -1,6 +1,7 @@
 # The long search for a better plan: begun, asked how it stands, stopped.
 class Plans::SearchesController < ApplicationController
   at_most 30, within: 1.minute, only: :create
+
   def create
     render json: { search: LongSearchSerializer.new(Plan::LongSearch.for(ShopFloor.new)).to_h }
   end
