@@ -34,4 +34,5 @@ group :test do
   gem "capybara"
   gem "minitest", "~> 5.27"
   gem "selenium-webdriver", ">= 4.30"
+  gem "simplecov", "~> 0.22", require: false
 end

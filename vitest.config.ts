@@ -9,7 +9,7 @@ export default defineConfig({
     coverage: {
       include: ["app/frontend/**/*.{ts,tsx}"],
       exclude: ["app/frontend/types/**"],
-      reporter: ["json-summary"],
+      reporter: ["text-summary"],
       reportsDirectory: "tmp/coverage/pages",
     },
   },

@@ -1,20 +1,12 @@
 ENV["RAILS_ENV"] ||= "test"
-require "fileutils"
-require_relative "../core/test/line_coverage"
-LineCoverage.start(File.expand_path("../app", __dir__), File.expand_path("../tmp/coverage/workers", __dir__))
+require_relative "../core/test/test_coverage"
+require_relative "../core/test/test_share"
 require_relative "../config/environment"
 require "rails/test_help"
 require_relative "support/shop_records"
 
 class ActiveSupport::TestCase
   include ShopRecords
-
-  # Each worker has its own database; a file by itself runs in one.
-  # The database of each worker is made anew. Those of an earlier run would have all their tables emptied, and with them
-  # those that the index of words stands on.
-  Rails.root.glob("storage/test.sqlite3-[0-9]*").each(&:delete)
-  parallelize workers: 2
-  parallelize_teardown { LineCoverage.leave }
 
   setup do
     travel_to MONDAY

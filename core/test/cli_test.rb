@@ -1,12 +1,43 @@
 require "test_helper"
 require "open3"
+require "tmpdir"
 require "planning/plan_checker"
 
 class CLITest < CoreTest
   EXE = File.expand_path("../exe/rhexon", __dir__)
   EXAMPLES = Dir[File.expand_path("../examples/*.json", __dir__)].sort.reject { |file| file.end_with?("/mix.json") }
 
-  def rhexon(*arguments, input: "") = Open3.capture3(RbConfig.ruby, EXE, *arguments, stdin_data: input)
+  # The command in a fork of this process, which has the core loaded.
+  # @return [Array(String, String, Process::Status)] as Open3.capture3
+  def rhexon(*arguments, input: "")
+    Dir.mktmpdir do |folder|
+      File.write("#{folder}/in", input)
+      _, status = Process.wait2(fork { run_here(arguments, folder) })
+      [ File.read("#{folder}/out"), File.read("#{folder}/err"), status ]
+    end
+  end
+
+  def run_here(arguments, folder)
+    $stdin.reopen("#{folder}/in")
+    $stdout.reopen("#{folder}/out", "w")
+    $stderr.reopen("#{folder}/err", "w")
+    ARGV.replace(arguments)
+    load EXE
+    leave(0)
+  rescue SystemExit => ended
+    leave(ended.status)
+  end
+
+  # Past what minitest does at the end of a process.
+  def leave(status)
+    [ $stdout, $stderr ].each(&:flush)
+    exit!(status)
+  end
+
+  def test_the_command_runs_by_itself
+    out, errors, status = Open3.capture3(RbConfig.ruby, EXE, "cut", stdin_data: "7")
+    assert_equal [ "", 2, 1 ], [ out, status.exitstatus, errors.lines.size ]
+  end
 
   def test_plan_prints_a_plan_that_the_checker_accepts
     assert_operator EXAMPLES.size, :>=, 3

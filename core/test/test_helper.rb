@@ -1,9 +1,8 @@
-require "fileutils"
-require_relative "line_coverage"
-LineCoverage.start(File.expand_path("../lib", __dir__), File.expand_path("../tmp/coverage", __dir__))
+require_relative "test_coverage"
 require "minitest/autorun"
 require "json"
 require "rhexon"
+require_relative "test_share"
 
 # Small shops to reckon with: one room, one person, ordinary hours, figures of the class defaults.
 module ShopHelper

@@ -3,7 +3,8 @@ require Rails.root.join("db/demo/demo")
 
 class DemoTest < ActiveSupport::TestCase
   # At any hour and weekday the demo tells its story: work done, work to come, and three schedules in order.
-  [ Time.utc(2026, 11, 23, 9), Time.utc(2026, 11, 26, 22), Time.utc(2026, 11, 29, 12) ].each do |moment|
+  MOMENTS = [ Time.utc(2026, 11, 23, 9), Time.utc(2026, 11, 26, 22), Time.utc(2026, 11, 29, 12) ].freeze
+  TestShare.of("moments of the demo", MOMENTS, most_parts: MOMENTS.size).each do |moment|
     test "the demo made on #{moment.strftime("%a %H:%M")} holds together" do
       travel_to moment
       Demo.seed!(now: Time.current)

@@ -26,7 +26,8 @@ class EveryRouteTest < RequestTest
   # All that went wrong is told together.
   teardown {
     assert_empty @failed.first(40),
-                 "#{@failed.size} of #{@sent} requests were answered with 500, or refused without a sentence"
+                 "#{@failed.size} of #{@sent} requests (#{TestShare.words}) were answered with 500, or refused without " \
+                 "a sentence"
   }
 
   # Sends in a transaction that is rolled back, so that each request meets the same shop.
@@ -75,51 +76,43 @@ class EveryRouteTest < RequestTest
     copy
   end
 
-  # Each body takes every third piece of junk in turn, so that all are sent over the whole without each field meeting each.
-  SHARE = 3
+  # In full each field is sent a third of the junk, in turn, so that all is sent over the whole; else one odd value.
+  def odd_values(at)
+    full = JUNK.each_slice(3).filter_map { |slice| slice[at % 3] }
+    TestShare.full? ? full : [ JUNK[(at + TestShare::SEED) % JUNK.size] ]
+  end
+
+  # @return [Array<Array>] verb, path, body
+  def odd_bodies(verb, pattern, bodies)
+    path = filled(pattern)
+    fields = bodies.flat_map.with_index do |body, at|
+      [ body, *mutations(body, odd_values(at + pattern.size)) ].map { |odd| [ verb, path, odd ] }
+    end
+    ids = QUERY.first(5).map { |odd| [ verb, pattern.gsub(/:\w+/) { odd.delete("/") }, bodies.first ] }
+    [ *fields, *JUNK.map { |junk| [ verb, path, junk ] }, [ verb, path ], *(pattern.include?(":") ? ids : []) ]
+  end
 
   test "writing routes with odd bodies" do
     known = bodies
     writing = routes.reject { |verb, _| verb == "GET" }
     assert_empty writing.map { |verb, path| "#{verb} #{path}" } - known.keys, "routes that this test does not know"
-    turn = 0
-    writing.each do |verb, pattern|
-      path = filled(pattern)
-      known.fetch("#{verb} #{pattern}").each do |body|
-        tried(verb, path, body)
-        turn += 1
-        mutations(body, JUNK.each_slice(SHARE).filter_map { |slice|
-          slice[turn % SHARE]
-        }).each { |odd| tried(verb, path, odd) }
-      end
-      JUNK.each { |junk| tried(verb, path, junk) }
-      tried(verb, path)
-      QUERY.first(5).each { |odd|
-        tried(verb, pattern.gsub(/:\w+/) {
-          odd.gsub("/", "")
-        }, known.fetch("#{verb} #{pattern}").first)
-      } if pattern.include?(":")
-    end
-    assert_operator @sent, :>, 7_000
+    all = writing.flat_map { |verb, pattern| odd_bodies(verb, pattern, known.fetch("#{verb} #{pattern}")) }
+    TestShare.of(name, all, most_parts: 8).each { |verb, path, body| tried(verb, path, body) }
+    assert_operator @sent, :>, TestShare.full? ? 7_000 : 300
+  end
+
+  def odd_queries(pattern)
+    path = filled(pattern)
+    fields = QUERY.flat_map { |odd| %w[face with piece copy view pass job_id sum format].map { |field| "?#{field}=#{odd}" } }
+    ids = QUERY.first(6).map { |odd| pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) { odd }.squeeze("/") }
+    [ "", *NESTED, *fields.each_slice(3).map(&:first) ].map { |query| path + query } + (pattern.include?(":") ? ids : [])
   end
 
   test "reading routes with odd ids and queries, as a page and as JSON" do
-    routes.select { |verb, _| verb == "GET" }.each do |verb, pattern|
-      path = filled(pattern)
-      [ "application/json", "text/html" ].each do |accept|
-        [ "", *NESTED, *QUERY.flat_map { |odd|
-          %w[face with piece copy view pass job_id sum format].map { |name|
-            "?#{name}=#{odd}"
-          }
-        }.each_slice(3).map(&:first) ].each { |query| tried(verb, path + query, accept: accept) }
-        QUERY.first(6).each { |odd|
-          tried(verb, pattern.gsub(/\(\/?:id\)/, "/x").gsub(/:\w+/) {
-            odd
-          }.squeeze("/"), accept: accept)
-        } if pattern.include?(":")
-      end
-    end
-    assert_operator @sent, :>, 3_000
+    paths = routes.select { |verb, _| verb == "GET" }.flat_map { |_, pattern| odd_queries(pattern) }
+    all = paths.product([ "application/json", "text/html" ])
+    TestShare.of(name, all).each { |path, accept| tried("GET", path, accept: accept) }
+    assert_operator @sent, :>, TestShare.full? ? 3_000 : 150
   end
 
   test "files that are none" do

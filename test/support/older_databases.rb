@@ -1,11 +1,12 @@
 # Brings databases of earlier structures, with records in them, to today's, and writes every kind of record into each.
-# Run by bin/rails runner with the folder of the databases to make; prints one line of JSON for each structure.
+# Run by bin/rails runner with the folder of the databases to make, and the structures to begin from; prints one line of
+# JSON for each structure.
 require "json"
 require_relative "shop_records"
 
 extend ShopRecords
 
-OLDER = Dir[Rails.root.join("test/databases/*.sql")].sort
+OLDER = ARGV.drop(1).freeze
 STAMP = "'2026-11-20 08:00:00'".freeze
 DOCUMENT = {
   format: "rhexon-schedule/1", room: "bench",

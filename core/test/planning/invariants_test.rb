@@ -7,37 +7,36 @@ require "planning/random_shops"
 class InvariantsTest < CoreTest
   include RandomShops
 
-  # All of them where RHEXON_TESTS=full, as .ci/run asks for; an eighth in a run between two edits.
-  FULL = ENV["RHEXON_TESTS"] == "full"
-
-  def shops(count) = FULL ? count : count / 8
+  def shops(count, &block) = TestShare.of(name, count).each(&block)
 
   def test_random_shops_keep_every_promise
     scuffs = 0
-    shops(150).times do |seed|
+    shops(150) do |seed|
       shop = random_shop(Random.new(seed))
       plan = report(Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop)))
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{seed}"
       scuffs += plan["goal"]["scuffs"]
     end
-    assert_operator scuffs, :>, shops(20), "the shops must be hard enough to miss windows"
+    assert_operator scuffs, :>, 20, "the shops must be hard enough to miss windows" if TestShare.full?
   end
 
   def test_random_workshops_keep_every_promise
     seen = Hash.new(0)
-    shops(150).times do |seed|
+    shops(150) do |seed|
       shop = random_workshop(Random.new(seed))
       plan = report(Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop)))
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{seed}"
       plan["passes"].each { |pass| seen[pass["because"]] += 1; seen["watched"] += 1 if pass["watched"] }
     end
-    assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > (FULL ? 5 : 0) },
+    return unless TestShare.full?
+
+    assert_empty %w[milestone hands hours room rack dust watched].reject { |reason| seen[reason] > 5 },
                  "the shops must be hard enough to meet each reason"
   end
 
   # Small ones by the thousand: rare meetings of rules show in numbers.
   def test_fifteen_hundred_small_workshops_keep_every_promise
-    shops(1500).times do |seed|
+    shops(1500) do |seed|
       shop = random_workshop(Random.new(10_000 + seed), most: 2, steps: 2..4)
       plan = report(Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop)))
       assert_empty PlanChecker.new(shop, plan).faults, "seed #{10_000 + seed}"
@@ -49,7 +48,7 @@ class InvariantsTest < CoreTest
 
   def test_a_thousand_troubled_shops_are_answered_and_keep_every_promise
     lapsed = infeasible = 0
-    shops(1000).times do |seed|
+    shops(1000) do |seed|
       shop = random_trouble(Random.new(50_000 + seed))
       plan = Timeout.timeout(LIMIT_S) do
         made = Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop))
@@ -59,13 +58,15 @@ class InvariantsTest < CoreTest
       lapsed += plan["lapsed_pins"].size
       infeasible += 1 if plan["infeasible"]
     end
-    assert_operator infeasible, :<, shops(300), "most of them have a date"
-    assert_operator lapsed, :>, (FULL ? 5 : 0)
+    return unless TestShare.full?
+
+    assert_operator infeasible, :<, 300, "most of them have a date"
+    assert_operator lapsed, :>, 5
   end
 
   # Full effort holds coats, lets scuffs go ahead, and begins with the plan that was kept.
   def test_full_effort_over_a_kept_plan_keeps_every_promise_and_is_never_worse
-    shops(24).times do |seed|
+    shops(24) do |seed|
       shop = random_shop(Random.new(700 + seed), most: 3)
       quick = Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop))
       kept = quick.placements.select { |found| found.hands.any? }.map do |found|

@@ -10,7 +10,7 @@ class ReplanningTest < CoreTest
   MOST_DAYS = 60
 
   def test_the_past_is_kept_whatever_happens_at_the_bench
-    25.times do |seed|
+    TestShare.of(name, 25, most_parts: 5).each do |seed|
       random = Random.new(1000 + seed)
       shop = random_shop(random)
       last = work_through(shop, random)
