@@ -34,9 +34,6 @@ module Workshop
     # one file that every request writes to.
     config.active_job.queue_adapter = :async
 
-    # The demo signs in by itself, for whoever sits at its machine.
-    config.x.demo = ENV["RHEXON_DEMO"] == "1" || Rails.env.test?
-
     # Nothing of a device is asked for but what is written and chosen on the page, and no search engine is let in.
     config.action_dispatch.default_headers.merge!(
       "Permissions-Policy" => "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=()",

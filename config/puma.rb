@@ -5,7 +5,6 @@ threads threads_count, threads_count
 
 bind "tcp://#{ENV.fetch("BIND", "127.0.0.1")}:#{ENV.fetch("PORT", 3000)}"
 
-plugin :tmp_restart
 pidfile ENV["PIDFILE"] if ENV["PIDFILE"]
 
 # The largest thing taken in is a photo; what is far larger is turned away before it is read.

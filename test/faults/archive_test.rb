@@ -34,8 +34,7 @@ class ArchiveTest < Minitest::Test
 
   def test_the_demo_goes_out_and_into_an_empty_shop_with_nothing_lost
     from = shop(RHEXON_DEMO: "1")
-    from.rails("db:prepare")
-    from.rails("db:seed")
+    from.make_demo
     out = from.rails("shop:export", FILE: file("shop.zip"))
     assert_match(/\d+ rows of \d+ tables, [1-9]\d* photos/, out)
     names = Zip::File.open(file("shop.zip")) { |archive| archive.entries.map(&:name) }
@@ -96,7 +95,7 @@ class ArchiveTest < Minitest::Test
     from.rails("shop:export", FILE: file("sound.zip"))
     wanted = hostile
     into = shop
-    into.rails("db:prepare")
+    into.make_empty
     said = into.rails("runner", <<~RUBY)
       #{wanted.keys.inspect}.each do |name|
         Shop::Archive.read!(Pathname("#{@folder}").join("\#{name}.zip"))

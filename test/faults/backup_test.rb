@@ -50,7 +50,7 @@ class BackupTest < Minitest::Test
   end
 
   def test_the_way_back_from_the_page_keeps_what_was_there
-    @shop.start
+    @shop.start(alone: true)
     @shop.post("/entries", touch("a", "started"))
     old = JSON.parse(@shop.post("/shop/backups", {}).body)["backups"].first
     sleep 1.1 # a name is a second

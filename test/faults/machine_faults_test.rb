@@ -2,11 +2,12 @@ require "minitest/autorun"
 require "securerandom"
 require "time"
 require_relative "../support/running_shop"
+require_relative "../../core/test/test_share"
 
 # What happens to a shop when its process is killed, its disk is full or read-only, its file is locked, damaged or
 # gone. Nothing acknowledged is lost; every answer is in words.
 class MachineFaultsTest < Minitest::Test
-  KILLS = Integer(ENV.fetch("KILLS", 5))
+  KILLS = Integer(ENV.fetch("KILLS") { { "quick" => 2, "ci" => 5, "full" => 20 }.fetch(TestShare::MODE) })
   COATS = 20
   PAGES = %w[/bench /pieces /pieces/plan /shelf /shop /mix].freeze
 
@@ -59,7 +60,7 @@ class MachineFaultsTest < Minitest::Test
     kept = @shop.rows("SELECT client_id FROM entries ORDER BY id")
     assert_equal Array.new(acknowledged) { |at| "touch-#{at}" }, kept.first(acknowledged), "each once, in its order"
     assert_operator kept.size - acknowledged, :<=, 1, "but for one whose answer was lost"
-    puts "#{KILLS} kills, #{acknowledged} touches, none lost" if ENV["KILLS"]
+    puts "#{KILLS} kills, #{acknowledged} touches, none lost"
     assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip
   end
 
