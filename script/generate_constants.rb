@@ -81,6 +81,7 @@ write("kinds", <<~TS)
 
   export const KIND_NAMES: Record<StepKind, string> = #{JSON.generate(names)}
   export const FIELDS: Record<StepKind, string[]> = #{JSON.generate(own)}
+  export const OF_PRODUCT: string[] = #{JSON.generate(Rhexon::Schedule::Swap::BELONGS)}
   export const FILM_KINDS: StepKind[] = #{JSON.generate(films)}
   export const WAYS: Partial<Record<StepKind, [string, string][]>> = #{JSON.generate(ways)}
   export const RUBS: Partial<Record<StepKind, string[]>> = #{JSON.generate(rubs)}

@@ -1,32 +1,28 @@
+import { useState } from "react"
 import { SelectField, Stepper } from "@/components/Field"
-import type { Method, ShelfItem, Step } from "@/types"
+import { useMeasures } from "@/lib/units"
+import type { Method, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
+import { methodsOf, resetWords, swapped } from "../swap"
 import { METHODS, offered, ROLES } from "../words"
 import type { StepFieldsProps, StepSet } from "./stepProps"
 
-const methodsOf = (item: ShelfItem | undefined, kind: Step["kind"]): Method[] => (item?.fits[kind] ?? []) as Method[]
-
 /** What is laid on, how, how often and how thin. */
 export function MaterialFields({ step, shelf, pending, error, onSet, near }: StepFieldsProps) {
+  const { film: measure } = useMeasures()
   const item = shelf.find((candidate) => candidate.id === step.product)
   const film = FILM_KINDS.includes(step.kind)
   // A way that the product's page has no figure for stays shown where the step has it.
   const methods = [...new Set([...methodsOf(item, step.kind), ...(step.method ? [step.method] : [])])]
   const spots = !FIELDS[step.kind].includes("method")
+  const [reset, setReset] = useState({ of: "", words: "" })
   const choose = (id: string) => {
     if (spots) return onSet(id ? { product: id } : { product: null, tint: null })
     const next = shelf.find((candidate) => candidate.id === id)
     if (!next) return
-    const methods = methodsOf(next, step.kind)
-    const method = methods.includes(step.method as Method) ? (step.method as Method) : methods[0]
-    // A filler is wiped off, a finish is rubbed in as a slurry: the product says which.
-    const way = step.kind === "fill" ? { way: next.fills } : {}
-    // What does not go into the other product stays behind.
-    const kept = step.tint?.filter((part) => next.tints.includes(part.product))
-    const tint = step.tint ? { tint: kept?.length ? kept : null } : {}
-    if (!method || method === step.method) return onSet({ product: id, ...way, ...tint })
-    const wet = film ? { wet_um: next.wet_um[method] ?? step.wet_um } : {}
-    onSet({ product: id, method, ...wet, ...way, ...tint })
+    const set = swapped(step, next)
+    setReset({ of: step.id, words: resetWords(step, set, measure, METHODS) })
+    onSet(set)
   }
   const worked = (method: Method): StepSet =>
     film && item?.wet_um[method] ? { method, wet_um: item.wet_um[method] } : { method }
@@ -43,6 +39,11 @@ export function MaterialFields({ step, shelf, pending, error, onSet, near }: Ste
           ]}
           onChange={choose}
         />
+        {reset.of === step.id && reset.words && (
+          <p className="text-fine text-second mt-1" role="status">
+            {reset.words}.
+          </p>
+        )}
       </div>
       {!spots && (
         <SelectField

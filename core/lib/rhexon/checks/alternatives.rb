@@ -64,7 +64,7 @@ module Rhexon
         others = context.shelf.select { |product| fits?(product, laid, mine) }.first(MOST_PRODUCTS)
         others.map do |product|
           context.remedy("Use #{product.name}",
-                         { "op" => "all", "operations" => mine.map { |step| swap(step, product) } })
+                         { "op" => "all", "operations" => mine.map { |step| Schedule::Swap.operation(step, product) } })
         end
       end
 
@@ -88,17 +88,6 @@ module Rhexon
       def fits?(product, now, steps)
         product != now && product.film? && product.colour == now.colour && product.role && product.role == now.role &&
           product.waxy? == now.waxy? && steps.all? { |step| product.methods_known.include?(step["method"]) }
-      end
-
-      # @return [Hash] the operation that lays a step on with another product, and drops what belonged to the old one
-      def swap(step, product)
-        {
-          "op" => "change_step", "id" => step["id"],
-          "set" => {
-            "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil,
-            "hardener_parts" => nil
-          }
-        }
       end
 
       private_class_method :in_room, :untouched, :fits?

@@ -143,10 +143,10 @@ module Rhexon
       def wet(step, product, words)
         usual = product.wet_um(step["method"])&.value
         match = matches.find { |one| one.here == product }
-        return step if step["wet_um"].nil? || usual.nil? || match.nil? || match.same? || usual == step["wet_um"]
+        return step if match.nil? || match.same?
 
-        told("#{words}: #{step["wet_um"]} µm wet there, #{usual} µm here")
-        step.merge("wet_um" => usual)
+        told("#{words}: #{step["wet_um"]} µm wet there, #{usual} µm here") if usual && step["wet_um"] != usual
+        step.merge(Schedule::Swap.set(step, product)).compact
       end
 
       # A shop that sprays has a gun, whether it is on its list or not.

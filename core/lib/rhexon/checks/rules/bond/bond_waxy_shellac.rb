@@ -45,7 +45,7 @@ module Rhexon
 
           swap = context.remedy(
             "Use #{dewaxed.name} instead of #{lower.name}",
-            { "op" => "change_step", "id" => lower_step["id"], "set" => { "product" => dewaxed.id } }
+            Schedule::Swap.operation(lower_step, dewaxed)
           )
           [
             (swap if context.placements.none? { |other|

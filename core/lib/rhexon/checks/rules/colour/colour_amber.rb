@@ -50,7 +50,7 @@ module Rhexon
         def other(context, ambering, clean)
           mine = context.course.laid.select { |one| one.coat? && one.product == ambering.product && !one.begun? }
           paler(context.shelf, ambering.product, mine).each do |product|
-            sets = mine.to_h { |one| [ one.step["id"], laid_with(product, one.step) ] }
+            sets = mine.to_h { |one| [ one.step["id"], Schedule::Swap.set(one.step, product) ] }
             steps = context.course.steps.map { |step| sets[step["id"]] ? step.merge(sets[step["id"]]).compact : step }
             next if difference(context.course, steps, clean) >= limits.from
 
@@ -69,11 +69,6 @@ module Rhexon
           fitting.sort_by do |product|
             [ yellow(product), (product.sheen_gu.value - ambering.sheen_gu.value).abs, product.id ]
           end
-        end
-
-        def laid_with(product, step)
-          { "product" => product.id, "wet_um" => product.wet_um(step["method"]).value, "thinning" => nil,
-            "hardener_parts" => nil }
         end
       end
     end

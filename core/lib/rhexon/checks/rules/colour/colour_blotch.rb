@@ -48,8 +48,7 @@ module Rhexon
           other = context.shelf.find { |product| product.role == "gel stain" && product.id != stain.product.id }
           return unless other && Schedule::Kinds.methods("stain", other).include?(stain.step["method"])
 
-          context.change(stain.first, "Use #{other.name}", { "product" => other.id, "thinning" => nil, "tint" => nil,
-                                                             "strength_percent" => nil })
+          context.change(stain.first, "Use #{other.name}", Schedule::Swap.set(stain.step, other, tints: []))
         end
 
         def finer(context, stain)

@@ -59,7 +59,7 @@ module Rhexon
                            },
                                              {
                                                "op" => "change_step", "id" => step["id"],
-                                               "set" => { "product" => gloss.id, "role" => "build" }
+                                               "set" => { **Schedule::Swap.set(step, gloss), "role" => "build" }
                                              } ] })
         end
       end

@@ -32,7 +32,7 @@ module Rhexon
           context.finding("mix.ratio_out", "caution", "No hardener on its sheet",
                           "The step asks for hardener, and the sheet of #{placement.pass.product.name} names none.",
                           placement: placement,
-                          remedies: [ context.change(placement, "Leave it out", { "hardener_parts" => nil }) ])
+                          remedies: [ context.change(placement, "Omit the hardener", { "hardener_parts" => nil }) ])
         end
 
         # A share without a range has only its tolerance.

@@ -91,7 +91,7 @@ module Rhexon
             %i[mechanism carrier colour].map { |fact| product.public_send(fact) } == same &&
               product.sheen_gu&.value.to_f >= high && product.wet_um(coat.pass.method)&.value
           end
-          other && context.change(coat, "Coat with #{other.name}", { "product" => other.id })
+          other && context.change(coat, "Coat with #{other.name}", Schedule::Swap.set(coat.pass.step, other))
         end
       end
     end

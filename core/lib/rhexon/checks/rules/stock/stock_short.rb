@@ -38,7 +38,7 @@ module Rhexon
             candidate != product && alike?(candidate, product) &&
               context.stock_g(candidate.id, line.needed_at) >= line.need_g
           end
-          other && context.change(coat, "Use #{other.name}", { "product" => other.id })
+          other && context.change(coat, "Use #{other.name}", Schedule::Swap.set(coat.pass.step, other))
         end
 
         def alike?(one, other)

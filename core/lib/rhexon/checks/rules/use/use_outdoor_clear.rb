@@ -35,7 +35,7 @@ module Rhexon
               Materials::Resistance.lacking("marine", product).empty? && context.holds?(below&.product, product)
           end
           paint && !top.begun? && context.change(top.placements.last, "Use #{paint.name} on top",
-                                                 Alternatives.swap(top.step, paint)["set"])
+                                                 Schedule::Swap.set(top.step, paint))
         end
       end
     end

@@ -47,7 +47,7 @@ module Rhexon
           first = fitting.sort_by.with_index { |product, at| [ product.mechanism == "reactive" ? 1 : 0, at ] }.first(2)
           first.map do |product|
             context.change(top.placements.last, "Use #{product.name} on top",
-                           Alternatives.swap(top.step, product)["set"])
+                           Schedule::Swap.set(top.step, product))
           end
         end
 
