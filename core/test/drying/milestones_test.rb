@@ -194,6 +194,22 @@ class MilestonesTest < CoreTest
 
   # Closing: 12 h at 20 °C; at 30 °C by Arrhenius 50 kJ/mol: exp(6013.6 · (1/303.15 - 1/293.15)) = 0.508; cold gives
   # nothing.
+  # Ten hours at 20 °C, then 0 °C, at which oil stops: a thin film has opened in the warm hours, though one of the
+  # sheet's thickness never would have.
+  def test_a_film_that_was_dry_before_the_frost_has_a_ledger_without_endless_rows
+    warm = Array.new(10) { |hour| { "from" => format("2026-11-20T%02d:00+01:00", 8 + hour), "t_c" => 20, "rh" => 50 } }
+    line = Rhexon::Drying::ClimateTimeline.read(
+      { "climate" => warm,
+"daily" => [ { "at" => "00:00", "t_c" => 0, "rh" => 50 } ] }, Rhexon::Zone.new("Europe/Berlin")
+    )
+    product = Rhexon::Materials::Product.new("id" => "p", "class" => "oil_varnish")
+    coat = Rhexon::Drying::Milestones::Coat.new(product: product, method: "brush", wet_um: 40)
+    opens = Rhexon::Drying::Milestones.new(coat, line, at("2026-11-20T08:00+01:00"))["recoat_opens"]
+    assert_predicate opens.minutes, :finite?
+    assert(opens.ledger.all? { |_, minutes| minutes.finite? }, opens.ledger.inspect)
+    assert_in_delta opens.minutes, opens.ledger.sum(&:last), 1e-6
+  end
+
   def test_warmth_shortens_the_window_and_cold_never_lengthens_it
     assert_in_delta 720, milestones("waterborne_two_part").closing.at(0), 1e-9
     assert_in_delta 720 * 0.508, milestones("waterborne_two_part", t_c: 30).closing.at(0), 1

@@ -169,9 +169,16 @@ module Rhexon
         ]
         share = 1.0
         own.each_value { |factor| times << minutes(phase, sheet * (share *= factor)) }
+        times = told(times) if times.last.finite?
         [ *Rate::CAUSES, *own.keys ].zip(times.each_cons(2)).to_h do |cause, (before, after)|
           [ cause, before.infinite? || before.zero? ? 1.0 : after / before ]
         end
+      end
+
+      # Where a film was dry before the air got too cold, a longer time on the way to it would have no end: what cannot
+      # be told by itself goes with the next cause.
+      def told(times)
+        times.each_with_object([]) { |time, known| known << (time.finite? ? time : known.last) }
       end
 
       # How the film that was laid lengthens a time: the solvent of an evaporative stack leaves by diffusion, so that
