@@ -49,7 +49,10 @@ Rails.application.routes.draw do
   resources :pieces, only: %i[index new create edit update] do
     resource :handover, only: :show
     resources :photos, only: :index, module: :pieces
-    resource :class_given, only: %i[show create], path: "class", module: :pieces, controller: :class_given
+    resource :removal, only: %i[create destroy], module: :pieces
+    resource :class_given, only: %i[show create], path: "class", module: :pieces, controller: :class_given do
+      resource :removal, only: %i[create destroy], module: :class_given
+    end
     resource :proposals, only: %i[show create], path: "ways", module: :pieces do
       scope module: :proposals do
         resource :choice, only: :create
@@ -129,6 +132,7 @@ Rails.application.routes.draw do
   resource :shop, only: :show do
     scope module: :shops do
       resource :calendar, only: :show, defaults: { format: :ics }
+      resource :settings, only: %i[show update]
       resource :hours, only: :create
       resources :people, only: :create, path: "person" do
         resource :account, only: %i[update destroy]
@@ -193,6 +197,7 @@ Rails.application.routes.draw do
   resource :me, only: %i[show update destroy], controller: "people/mine"
   resource :first_owner, only: %i[show create], path: "begin/owner"
 
+  resources :page_faults, only: :create
   get "up" => "health#show"
   get "service-worker.js" => "workers#show"
   resource :absence, only: :show, path: "away"

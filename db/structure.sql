@@ -1,9 +1,9 @@
 CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
-CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, terms json NOT NULL DEFAULT '{}' CHECK (json_valid(terms) AND length(terms) <= 2000), CONSTRAINT house_is_json CHECK (json_valid(house)));
+CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, terms json NOT NULL DEFAULT '{}' CHECK (json_valid(terms) AND length(terms) <= 2000), address varchar CHECK (length(address) <= 200), CONSTRAINT house_is_json CHECK (json_valid(house)));
 CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
 CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
-CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json, role varchar NOT NULL DEFAULT 'finisher' CHECK (role IN ('owner', 'finisher', 'student')), password_digest varchar, code_digest varchar);
+CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json, role varchar NOT NULL DEFAULT 'finisher' CHECK (role IN ('owner', 'finisher', 'student')), password_digest varchar, code_digest varchar, own_pieces_only boolean NOT NULL DEFAULT 0);
 CREATE UNIQUE INDEX "index_people_on_name" ON "people" ("name");
 CREATE TABLE IF NOT EXISTS "open_hours" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer, "weekday" integer, "date" date, "opens" varchar, "closes" varchar, CONSTRAINT "fk_rails_7a4821d608"
 FOREIGN KEY ("person_id")
@@ -14,12 +14,11 @@ CREATE TABLE IF NOT EXISTS "products" ("id" integer PRIMARY KEY AUTOINCREMENT NO
 CREATE UNIQUE INDEX "index_products_on_code" ON "products" ("code");
 CREATE UNIQUE INDEX "index_products_on_maker_and_name" ON "products" ("maker", "name");
 CREATE TABLE IF NOT EXISTS "jobs" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "client" varchar NOT NULL, "place" varchar, "due_at" datetime(6), "closed_at" datetime(6), "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, place_t_c decimal CHECK (place_t_c BETWEEN -30 AND 60), place_rh decimal CHECK (place_rh BETWEEN 1 AND 99), CONSTRAINT client_is_named CHECK (length(trim(client)) > 0));
-CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), timber_id integer REFERENCES timbers(id), person_id integer REFERENCES people(id), given_from_id integer REFERENCES pieces(id), CONSTRAINT "fk_rails_95a13a68cc"
+CREATE TABLE IF NOT EXISTS "pieces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "job_id" integer NOT NULL, "name" varchar NOT NULL, "count" integer DEFAULT 1 NOT NULL, "wood" varchar NOT NULL, "use" varchar, "arris" varchar DEFAULT 'eased_2mm' NOT NULL, "ready_at" varchar DEFAULT 'handle' NOT NULL, "look" varchar, "target_lab" json, "sheen_low" integer, "sheen_high" integer, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "light" varchar DEFAULT 'D65' NOT NULL, pores varchar CHECK (pores IS NULL OR pores IN ('open', 'closed')), wood_like varchar CHECK (length(wood_like) <= 40), sketch json CHECK (sketch IS NULL OR (json_valid(sketch) AND length(sketch) <= 20000)), timber_id integer REFERENCES timbers(id), person_id integer REFERENCES people(id), given_from_id integer REFERENCES pieces(id), put_away_at datetime(6), shop_tools boolean NOT NULL DEFAULT 1, CONSTRAINT "fk_rails_95a13a68cc"
 FOREIGN KEY ("job_id")
   REFERENCES "jobs" ("id")
 , CONSTRAINT count_is_positive CHECK (count BETWEEN 1 AND 1000), CONSTRAINT target_is_json CHECK (target_lab IS NULL OR json_valid(target_lab)));
 CREATE INDEX "index_pieces_on_job_id" ON "pieces" ("job_id");
-CREATE UNIQUE INDEX "index_pieces_on_job_id_and_name" ON "pieces" ("job_id", "name");
 CREATE TABLE IF NOT EXISTS "faces" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "piece_id" integer NOT NULL, "name" varchar NOT NULL, "area_m2" float NOT NULL, "grain" varchar NOT NULL, "kind" varchar DEFAULT 'face' NOT NULL, "position" integer DEFAULT 0 NOT NULL, found json CHECK (found IS NULL OR json_valid(found)), CONSTRAINT "fk_rails_76c15df47c"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
@@ -699,7 +698,9 @@ CREATE INDEX "index_guest_links_on_piece_id" ON "guest_links" ("piece_id");
 CREATE INDEX "index_guest_links_on_job_id" ON "guest_links" ("job_id");
 CREATE INDEX "index_guest_links_on_cell_id" ON "guest_links" ("cell_id");
 CREATE INDEX "index_guest_links_on_person_id" ON "guest_links" ("person_id");
+CREATE UNIQUE INDEX "index_pieces_on_job_id_and_name" ON "pieces" ("job_id", "name") WHERE put_away_at IS NULL;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201130000'),
 ('20261130180000'),
 ('20261130160000'),
 ('20261130140000'),

@@ -7,17 +7,21 @@ module SlowWork
   PRIORITY = -3
   # All places are taken and none came free in time.
   Busy = Class.new(Rhexon::InvalidInput)
+  # The page that asked has asked something newer since: nobody waits for this any more.
+  Superseded = Class.new(Busy)
 
   @lock = Mutex.new
   @free = ConditionVariable.new
   @taken = 0
+  @newest = {}
 
   module_function
 
+  # @param of [String, nil] whose question: a newer one of the same takes the place of one that waits
   # @yieldreturn [Object] what is answered
   # @raise [Busy] when others take too long
-  def turn
-    enter
+  def turn(of: nil)
+    enter(of)
     usual = Thread.current.priority
     begin
       Thread.current.priority = PRIORITY
@@ -31,10 +35,15 @@ module SlowWork
     end
   end
 
-  def enter
+  def enter(of)
+    mine = Object.new
     till = Process.clock_gettime(Process::CLOCK_MONOTONIC) + WAIT_S
     @lock.synchronize do
+      @newest[of] = mine if of
+      @free.broadcast if of && @taken >= AT_ONCE
       while @taken >= AT_ONCE
+        raise Superseded, "This page has asked something newer." if of && @newest[of] != mine
+
         left = till - Process.clock_gettime(Process::CLOCK_MONOTONIC)
         raise Busy, "The shop's computer is busy with other long work. Try again in a moment." unless left.positive?
 
@@ -42,6 +51,8 @@ module SlowWork
       end
       @taken += 1
     end
+  ensure
+    @lock.synchronize { @newest.delete(of) if of && @newest[of] == mine }
   end
   private_class_method :enter
 end

@@ -42,11 +42,18 @@ class ApplicationController < ActionController::Base
   # Actions that take long: a few at a time, beside the threads that answer the bench, and so many from one session.
   def self.takes_long(*actions)
     at_most 120, within: 1.minute, only: actions
-    around_action(only: actions) { |_, action| SlowWork.turn(&action) }
+    around_action(only: actions) { |controller, action| SlowWork.turn(of: controller.question, &action) }
   end
 
   # Files that are taken in: read, checked and planned with, each time.
   def self.takes_files(*actions) = at_most(40, within: 1.minute, only: actions)
+
+  # Which question of which open page this is, where the page says so: a newer one of the same kind takes its place.
+  # @return [String, nil]
+  def question
+    page = request.headers["X-Page"].to_s
+    "#{page} #{request.request_method} #{request.path}" if page.match?(/\A[\w-]{8,40}\z/)
+  end
 
   # Any address that leads nowhere.
   def missing(_error = nil)
@@ -59,6 +66,9 @@ class ApplicationController < ActionController::Base
 
     render inertia: "Missing", props: { path: request.path }, status: :not_found
   end
+
+  # Addresses that are sent, printed or scanned lead to the shop from other devices, too.
+  def default_url_options = super.merge(Shop::Address.options)
 
   private
 

@@ -25,7 +25,7 @@ class BoardsController < ApplicationController
   end
 
   def new
-    pieces = Access.pieces.where(job: Job.in_hand).includes(:job, schedule: :head).order(:id)
+    pieces = Access.pieces.in_hand.includes(:job, schedule: :head).order(:id)
     page "Boards/New", BoardChoicesSerializer,
          { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, today: today.iso8601 }
   end

@@ -2,12 +2,13 @@
 class FirstShopsController < ApplicationController
   skip_before_action :begin_first
   takes :create, name: :name, person: :name, password: :name, zone: :name, room: :name, t_c: :typed, rh: :typed,
-                 opens: :name, closes: :name
+                 opens: :name, closes: :name, units: :name, currency: :name
 
   def show
     return redirect_to("/bench") if Shop.exists?
 
-    render inertia: "FirstShop", props: { zones: TZInfo::Timezone.all_identifiers }
+    render inertia: "FirstShop", props: { zones: TZInfo::Timezone.all_identifiers, countries: Shop::Country.all,
+                                            currencies: Shop::Country::CURRENCIES }
   end
 
   def create

@@ -7,8 +7,9 @@ class GuestLinksController < ApplicationController
   # The link is told once.
   def create
     link, token = GuestLink.make!(body["kind"], of, names: body["names"] || false, ends_on: ends_on)
-    render json: { link: GuestLinkSerializer.new(link).to_h, url: guest_url(token: token),
-                   code: Printed::Code.new(guest_url(token: token)).svg }
+    url = guest_url(token: token)
+    render json: { link: GuestLinkSerializer.new(link).to_h, url: url, code: Printed::Code.new(url).svg,
+                   loopback: Shop::Address.loopback?(url) }
   end
 
   def destroy

@@ -19,7 +19,7 @@ class PiecesController < ApplicationController
     end
     list = ListPage.new(Current.person.student? ? Job.none : Job.closed, query(:closed), size: CLOSED_TO_A_PAGE)
     page "Pieces/Index", PiecesPageSerializer,
-         { jobs: seen, closed: closed(list), page: list, now: floor.now.to_i / 60 }
+         { jobs: seen, closed: closed(list), removed: removed, page: list, now: floor.now.to_i / 60 }
   end
 
   def new
@@ -53,6 +53,8 @@ class PiecesController < ApplicationController
   end
 
   private
+
+  def removed = Current.person.student? ? [] : Piece::Removal.offered.to_a
 
   def closed(list)
     list.records.includes(:pieces).map do |job|

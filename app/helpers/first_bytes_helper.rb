@@ -16,6 +16,14 @@ module FirstBytesHelper
     }
   JS
 
+  # What devices show weights, films, areas and temperatures in, where nobody chose otherwise on them.
+  # @return [String] metric or us
+  def shop_units
+    Shop.first&.units || "metric"
+  rescue ActiveRecord::ActiveRecordError
+    "metric"
+  end
+
   # @return [String]
   def first_light = javascript_tag(LIGHT, nonce: true)
 

@@ -18,7 +18,7 @@ module Access
     "bench" => STUDENT, "entries" => STUDENT, "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
     "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT, "handbook" => STUDENT,
     "instrument_presses" => STUDENT, "instrument_readings" => STUDENT, "scales" => STUDENT, "scales/zeros" => STUDENT,
-    "scales/hands" => STUDENT, "sums" => STUDENT, "overs" => STUDENT,
+    "scales/hands" => STUDENT, "sums" => STUDENT, "overs" => STUDENT, "page_faults" => STUDENT,
     # Pieces and their schedules.
     "pieces" => READ_BY_STUDENTS, "pieces#new" => WORK, "pieces#edit" => WORK,
     "pieces/photos" => STUDENT, "pieces/levels" => STUDENT, "photos" => STUDENT,
@@ -32,7 +32,8 @@ module Access
     "templates/applications" => STUDENT, "templates/files" => WORK,
     "pieces/proposals" => WORK, "pieces/proposals/choices" => WORK, "pieces/proposals/looks" => WORK,
     "pieces/proposals/trials" => WORK, "pieces/quotes" => WORK, "pieces/quotes/givens" => WORK,
-    "pieces/class_given" => WORK, "jobs" => WORK, "areas" => WORK, "areas/pieces" => WORK, "sizes" => WORK,
+    "pieces/removals" => WORK, "pieces/class_given" => WORK, "pieces/class_given/removals" => WORK,
+    "jobs" => WORK, "areas" => WORK, "areas/pieces" => WORK, "sizes" => WORK,
     "timbers" => WORK, "plans" => WORK, "plans/goals" => WORK, "plans/chances" => WORK, "plans/acceptances" => WORK,
     "plans/searches" => WORK, "handovers" => READ_BY_STUDENTS, "guest_links" => WORK, "days/sheets" => WORK,
     # Boards.

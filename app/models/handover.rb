@@ -23,7 +23,7 @@ class Handover
   private
 
   def sheet = @sheet ||= Rhexon::Handover::Sheet.new(plan, @piece.core_id)
-  def plan = @plan ||= @piece.job.closed_at ? @floor.plan_alone(@piece) : @floor.plan_of(@piece)
+  def plan = @plan ||= @piece.in_hand? ? @floor.plan_of(@piece) : @floor.plan_alone(@piece)
   def dates = sheet.dates.map(&:to_h)
 
   def layers

@@ -5,7 +5,7 @@ class Job < ApplicationRecord
   # A due date is met by the end of that day.
   DUE_AT = "17:00"
 
-  has_many :pieces, -> { order(:id) }, dependent: :restrict_with_error, inverse_of: :job
+  has_many :pieces, -> { where(put_away_at: nil).order(:id) }, dependent: :restrict_with_error, inverse_of: :job
   validates :client, presence: { message: "Name the client or the job." }
   validate do
     if due_at && due_at_changed? && !Rhexon::Zone.near?(due_at.to_i / 60, Time.current.to_i / 60)

@@ -61,7 +61,8 @@ class Person < ApplicationRecord
     own = open_hours.to_a
     rows = own.any? ? own : OpenHour.where(person: nil).to_a
     {
-      "id" => name, **(at_bench ? {} : { "away" => true }), "skills" => skills, "week" => OpenHour.week(rows),
+      "id" => name, **(at_bench ? {} : { "away" => true }), "own_pieces_only" => own_pieces_only,
+      "skills" => skills, "week" => OpenHour.week(rows),
       "except" => OpenHour.exceptions(rows + (own.any? ? OpenHour.where(person: nil).where.not(date: nil).to_a : []))
     }
   end

@@ -26,7 +26,8 @@ class Piece < ApplicationRecord
   accepts_nested_attributes_for :faces
 
   validates :name, presence: { message: "Name the piece." },
-                   uniqueness: { scope: :job_id, message: "This job already has a piece of that name." }
+                   uniqueness: { scope: :job_id, conditions: -> { where(put_away_at: nil) }, if: :kept?,
+                                 message: "This job already has a piece of that name." }
   validates :count,
             numericality: { only_integer: true, in: 1..1000, message: "How many alike: a whole number from 1 to 1000." }
   validates :wood, presence: { message: "Name the wood." }
@@ -48,6 +49,22 @@ class Piece < ApplicationRecord
   validate :wanted_look_is_understood
   validate :faces_fit_the_log, on: :update
   after_create { create_schedule!(piece: self) }
+
+  # In the jobs that are in hand, but for those that are put away.
+  scope :in_hand, -> { where(job: Job.in_hand, put_away_at: nil) }
+  scope :put_away, -> { where.not(put_away_at: nil) }
+
+  def kept? = put_away_at.nil?
+  def in_hand? = kept? && job.closed_at.nil?
+
+  # @raise [Rhexon::InvalidInput] when its job is closed or it is put away
+  def in_hand!
+    return if in_hand?
+
+    Rhexon.refuse_unless(kept?, "#{name} was #{entries.exists? ? "archived" : "deleted"}", where: "pieces/#{id}",
+                         accepted: "restore it under Jobs and pieces")
+    Rhexon.refuse_unless(false, "The job of #{name} is closed", where: "pieces/#{id}")
+  end
 
   # A floor from above, as Areas::Floor takes it: its one face has the area that was sketched.
   def sketch=(drawn)
@@ -117,7 +134,7 @@ class Piece < ApplicationRecord
   # @param tried [Array<Hash>] boards tried for it
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)
-    { "id" => core_id, "job" => "j#{job_id}", "by" => person&.name, "count" => count,
+    { "id" => core_id, "job" => "j#{job_id}", "by" => person&.name, "shop_tools" => shop_tools, "count" => count,
       "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
       "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
       "wood_facts" => timber&.facts,

@@ -2,7 +2,14 @@
 class Shop < ApplicationRecord
   validates :name, presence: { message: "Name the shop." }
   validate :zone_is_known
-  validates :units, inclusion: { in: %w[metric us] }
+  UNITS = %w[metric us].freeze
+  validates :units, inclusion: { in: UNITS, message: "Units are metric or us." }
+  validates :currency, inclusion: { in: ->(_) { Shop::Country::CURRENCIES }, if: :currency_changed?,
+                                    message: "A currency is three letters, such as EUR or USD." }
+  normalizes :address, with: ->(address) { address.strip.delete_suffix("/").presence }
+  validates :address, format: { with: ->(_) { Shop::Address::FORMAT }, allow_nil: true,
+                                message: "An address is as a browser has it, such as http://192.168.1.20:3000." },
+                      length: { maximum: 200 }
   validates :scale_g, numericality: { greater_than: 0 }
 
   def self.current = first || raise(ActiveRecord::RecordNotFound, "The shop is not set up yet: run bin/setup")

@@ -136,10 +136,9 @@ class ShopFloor
   def aside = plan && @aside.map { |piece, reason| Aside.new(piece: piece, reason: reason) }
 
   # @return [Rhexon::Planning::Plan] in which the piece stands
-  # @raise [Rhexon::InvalidInput] when its job is closed or it is set aside
+  # @raise [Rhexon::InvalidInput] when it is not in hand, or set aside
   def plan_of(piece)
-    raise Rhexon::InvalidInput.new("The job of #{piece.name} is closed") if piece.job.closed_at
-
+    piece.in_hand!
     aside = aside_of(piece) and raise Rhexon::InvalidInput.new(aside.reason, where: "pieces/#{piece.id}")
     plan
   end
@@ -157,7 +156,7 @@ class ShopFloor
   private
 
   def all_pieces
-    @all_pieces ||= Piece.where(job: Job.in_hand).includes(:faces, :job).order(:id).to_a
+    @all_pieces ||= Piece.in_hand.includes(:faces, :job).order(:id).to_a
   end
 
   def pieces_standing = all_pieces - @aside.keys

@@ -112,5 +112,5 @@ class BoardState
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)
-  def pieces = Access.pieces.where(job: Job.in_hand).includes(:job).order(:id)
+  def pieces = Access.pieces.in_hand.includes(:job).order(:id)
 end

@@ -10,6 +10,8 @@ class ClassState
     ClassPageSerializer.new(
       { piece: { id: @piece.id, name: @piece.name, count: given.first&.count || @piece.count }, steps: room.steps,
         places: room.places.map { |one| place(one) }, racks: room.racks.map(&:to_h), people: people,
+        removed: Piece::ClassGiven.new(@piece).removed?,
+        may_lend_tools: Current.person&.owner? && Tool.offered.any? || false,
         now: floor.now.to_i / 60, zone: Shop.current.zone }
     ).to_h
   end

@@ -28,7 +28,7 @@ class QuoteState
   # @return [GivenQuote]
   # @raise [Rhexon::InvalidInput]
   def give!
-    Rhexon.refuse_unless(piece.job.closed_at.nil?, "The job of #{piece.name} is closed", where: "pieces/#{piece.id}")
+    piece.in_hand!
     piece.given_quotes.create!(figures: figures)
   end
 
@@ -38,7 +38,7 @@ class QuoteState
   def terms = Rhexon::Compare::Quote::TERMS.keys.index_with { |name| shop.terms[name] || 0 }
   def most = Rhexon::Compare::Quote::TERMS.transform_values(&:end)
   def currency = shop.currency
-  def closed? = !piece.job.closed_at.nil?
+  def closed? = !piece.in_hand?
 
   # @return [Integer, nil] minute at which it is ready by the plan
   def ready_at = plan.build.ready[piece.core_id]

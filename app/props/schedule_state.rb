@@ -39,7 +39,7 @@ class ScheduleState
   # @param face [String, nil] the face that will be drawn
   # @return [ShopFloor::Aside, nil]
   def aside(face = nil)
-    return if @piece.job.closed_at
+    return unless @piece.in_hand?
 
     floor.draw { floor.aside_of(@piece) || floor.drawing(@piece).sheet(face) }
     floor.aside_of(@piece)
@@ -56,7 +56,7 @@ class ScheduleState
   # @return [Hash, nil]
   def looks(face)
     steps = @piece.schedule.steps.select { |step| step["faces"].nil? || step["faces"].include?(face) }
-    known = plan unless @piece.job.closed_at || floor.aside_of(@piece)
+    known = plan if @piece.in_hand? && !floor.aside_of(@piece)
     LooksState.of_piece(@piece, steps, face, plan: known).to_h(read: read(steps))
   end
 

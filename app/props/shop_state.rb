@@ -11,14 +11,16 @@ class ShopState
       rooms: Room.order(:id).includes(:climate_readings).map { |room| RoomAirSerializer.new(room).to_h },
       hand_instruments: Instrument.of_hand.order(:id).map { |one| HandInstrumentSerializer.new(one).to_h },
       airs: Rhexon::Reference.drying.air.keys,
-      people: Person.order(:id).map { |person|
-        { id: person.id, name: person.name, at_bench: person.at_bench, skills: person.skills, role: person.role,
-          signs_in: person.signs_in?, has_code: person.code?, **hours_of(person) }
-      },
+      people: Person.order(:id).map { |person| person_row(person) },
       trained_work: Person.trained_work,
       tools: Tool.offered.order(:id).map { |tool| { id: tool.id, name: tool.name, used_for: tool.used_for } },
       uses: Room::USES, shop_hours: hours_of(nil), house: Shop.current.ways, judged: judged
     }
+  end
+
+  def person_row(person)
+    { **person.slice("id", "name", "at_bench", "own_pieces_only", "skills", "role").symbolize_keys,
+      signs_in: person.signs_in?, has_code: person.code?, **hours_of(person) }
   end
 
   # Checks that the whole shop judges otherwise.

@@ -5,5 +5,5 @@ class ClassPageSerializer < ApplicationSerializer
                  "words: string | null; status: string | null; at: number | null; " \
                  "dries: { room: string; since: number; until: number } | null; ready_at: number | null }>",
          racks: "Array<{ room: string; places: number; now: number; most: number; at: number }>",
-         people: "string[]", now: :number, zone: :string
+         people: "string[]", removed: :boolean, may_lend_tools: :boolean, now: :number, zone: :string
 end

@@ -4,6 +4,8 @@ class ScheduleSerializer < ApplicationSerializer
   attribute(:revision) { |schedule| schedule.head.number }
   attribute(:can_undo) { |schedule| schedule.head.parent_id.present? }
   attribute(:can_redo) { |schedule| schedule.redo_id.present? }
+  typelize logged: :boolean
+  attribute(:logged) { |schedule| schedule.piece.entries.exists? }
   attribute(:undoes) { |schedule| schedule.head.parent_id && schedule.head.reason }
   one :from_cell, resource: OriginSerializer, key: :origin
   # The recipe of the book that it was taken from.

@@ -32,6 +32,19 @@ class SlowWorkTest < ActiveSupport::TestCase
     silence_warnings { SlowWork.const_set(:WAIT_S, was) }
   end
 
+  test "a newer question of the same page takes the place of one that waits, and no other's" do
+    occupied do |go|
+      asked = ->(name, of) { Thread.new { SlowWork.turn(of: of) { name } rescue $!.class } } # rubocop:disable Style/RescueModifier
+      older = asked.(:older, "page-1 GET /chance")
+      other = asked.(:other, "page-2 GET /chance")
+      assert_nil older.join(0.1)
+      newer = asked.(:newer, "page-1 GET /chance")
+      assert_equal SlowWork::Superseded, older.value
+      2.times { go << true }
+      assert_equal %i[other newer], [ other.value, newer.value ]
+    end
+  end
+
   test "a place is free again after an error, and quick pages always find a thread" do
     assert_raises(ZeroDivisionError) { SlowWork.turn { 1 / 0 } }
     occupied { |go| go << true and assert_equal :answer, SlowWork.turn { :answer } }

@@ -62,6 +62,60 @@ class ClassGivenTest < RequestTest
     assert_operator props["bench"]["people"].size, :>=, 3
   end
 
+  # One gun, one rack and one person that all would have to share.
+  test "a class moves nothing of the shop: no hands, no tools, no dates" do
+    Tool.create!(name: "gun", used_for: "spray")
+    Room.first.update!(rack_places: 30)
+    3.times { |at| make_piece(name: "Panel #{at}", count: 4, steps: [ coat("s1", coats: 3) ]) }
+    before = dates
+    give(NAMES.first(8))
+    assert_response :ok
+    after = ShopFloor.new.plan
+    assert_equal before, dates(after)
+    assert_empty Person.where(role: "student", own_pieces_only: false)
+    students = NAMES.first(8)
+    hands = after.placements.reject { |one| one.pass.piece.by }.filter_map(&:person).uniq
+    assert_empty hands & students
+    get "/pieces/#{@piece.id}/schedule"
+    assert_equal before, dates
+  end
+
+  # When each pass of the shop's own pieces begins.
+  def dates(plan = ShopFloor.new.plan)
+    plan.placements.reject { |one| one.pass.piece.by }.to_h { |one| [ one.pass.key, one.hands_start ] }
+  end
+
+  test "the tools of the shop are for a class only where the owner says so" do
+    Tool.create!(name: "gun", used_for: "spray")
+    edit(@piece, { op: "change_step", id: "s3", set: { method: "spray" } })
+    assert_response :ok
+    give(%w[Ilse])
+    assert_match(/Spray needs a tool of the shop/, sentence)
+    assert_equal 0, @piece.given.count
+    send_json("/pieces/#{@piece.id}/class", { names: %w[Ilse], count: 1, tools: true })
+    assert_response :ok
+    Person.create!(name: "Osei", role: "finisher", password: "elm and oak")
+    Rails.configuration.x.demo = false
+    send_json("/sign_in", { name: "Osei", password: "elm and oak" })
+    send_json("/pieces/#{@piece.id}/class", { names: %w[Jorn], count: 1, tools: true })
+    assert_response :forbidden
+  ensure
+    Rails.configuration.x.demo = true
+  end
+
+  test "a whole class is removed and restored" do
+    give(%w[Ilse Jorn], count: 2)
+    log(@piece.given.first, "s1/1/top", "done", 1.hour.ago)
+    before = dates
+    send_json("/pieces/#{@piece.id}/class/removal", {})
+    assert_equal [ [], true ], answer.values_at("places", "removed")
+    assert_equal [ 0, before ], [ Person.at_bench.where(role: "student").count, dates ]
+    assert_equal 1, Entry.where(kind: "done").count
+    send_json("/pieces/#{@piece.id}/class/removal", {}, :delete)
+    assert_equal [ %w[Ilse Jorn], false ], [ answer["places"].map { |one| one["person"] }.sort, answer["removed"] ]
+    assert_equal 2, Person.at_bench.where(role: "student").count
+  end
+
   test "what cannot be given is refused, and nobody begins by it" do
     people = Person.count
     { [ [], 8 ] => /Say who gets it/, [ [ "x" * 200 ], 8 ] => /Say who gets it/, [ [ "A" ], 0 ] => /cannot be given/,

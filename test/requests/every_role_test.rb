@@ -19,7 +19,8 @@ class EveryRoleTest < RequestTest
     "POST /shop/hours", "POST /shop/person", "PATCH /shop/person/:person_id/account",
     "DELETE /shop/person/:person_id/account", "POST /shop/tool", "POST /shop/house", "POST /shop/judgements",
     "POST /shop/room", "POST /shop/instruments", "PATCH /shop/instruments/:id", "DELETE /shop/instruments/:id",
-    "GET /shop/archive", "GET /shop/backups", "POST /shop/backups", "POST /shop/backups/:id/restore"
+    "GET /shop/settings", "PATCH /shop/settings", "GET /shop/archive", "GET /shop/backups", "POST /shop/backups",
+    "POST /shop/backups/:id/restore"
   ].freeze
   # What a student may do with what is theirs, or with what is nobody's.
   STUDENTS = [
@@ -27,7 +28,8 @@ class EveryRoleTest < RequestTest
     "PATCH /me", "DELETE /me", "GET /handbook(/:id)", "POST /instruments/:id/press", "GET /readings", "GET /scale",
     "POST /scale/zero", "POST /scale/hand", "GET /sums", "POST /sums", "GET /shelf/over", "POST /shelf/over",
     "GET /pieces", "GET /pieces/:piece_id/photos", "GET /pieces/:piece_id/handover", "GET /jobs/:job_id/handover",
-    "GET /pieces/levels", "GET /pieces/compare", "GET /pieces/compare/chances", "POST /photos", "GET /photos/:id",
+    "GET /pieces/levels", "POST /page_faults", "GET /pieces/compare", "GET /pieces/compare/chances", "POST /photos",
+    "GET /photos/:id",
     "DELETE /photos/:id", "GET /photos/:photo_id/thumb", "POST /photos/:photo_id/colour", "GET /pieces/book",
     "GET /pieces/book/:id", "POST /pieces/book/:template_id/preview", "POST /pieces/book/:template_id/application",
     "GET /boards", "POST /boards", "GET /boards/new", "GET /boards/:id", "GET /trials/new", "POST /trials",

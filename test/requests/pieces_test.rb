@@ -200,4 +200,37 @@ class PiecesRequestTest < RequestTest
     face = { name: "top", area_m2: "1", grain: "open", kind: "face" }
     { name: "Desk", count: 1, wood: "oak", faces: [ face ], **more }
   end
+
+  test "a piece is deleted, restored, and gone from the list after thirty days; what is in the log is archived" do
+    piece = make_piece(steps: [ coat("s1") ])
+    begun = make_piece(name: "Begun", steps: [ coat("s1") ])
+    log(begun, "s1/1/top", "done", 1.hour.ago)
+    [ piece, begun ].each do |one|
+      send_json("/pieces/#{one.id}/removal", {})
+      assert_response :ok
+    end
+    assert_empty ShopFloor.new.plan.placements
+    get "/pieces"
+    assert_equal [ [ "Begun", true ], [ "Desk top", false ] ],
+                 props["removed"].map { |one| one.values_at("name", "archived") }.sort
+    get "/pieces/#{piece.id}/schedule", headers: { "ACCEPT" => "application/json" }
+    assert_match(/Desk top was deleted/, sentence)
+    travel 31.days
+    get "/pieces"
+    assert_equal [ "Begun" ], props["removed"].map { |one| one["name"] }
+    send_json("/pieces/#{begun.id}/removal", {}, :delete)
+    assert_response :no_content
+    assert_predicate begun.reload, :in_hand?
+    assert_equal 1, Entry.where(kind: "done").count
+  end
+
+  test "a name that was freed by deleting can be given anew, and then the first cannot come back" do
+    piece = make_piece
+    send_json("/pieces/#{piece.id}/removal", {})
+    Piece.create!(job: piece.job, name: piece.name, wood: "elm",
+                  faces: [ Face.new(name: "top", area_m2: 1, grain: "open") ])
+    send_json("/pieces/#{piece.id}/removal", {}, :delete)
+    assert_match(/already has a piece of that name/, sentence)
+    assert_not_predicate piece.reload, :kept?
+  end
 end

@@ -200,4 +200,22 @@ class ShopRequestTest < RequestTest
       assert_predicate answer["error"]["sentence"], :present?
     end
   end
+
+  test "an empty figure of a room is told beside it, and a cold room plans" do
+    piece = make_piece(steps: [ coat("s1", coats: 2) ])
+    room = { id: Room.first.id, name: "bench", air: "ordinary", uses: [], t_c: 20, rh: 50 }
+    { t_c: /-20 to 60/, rh: /1 to 100/ }.each do |field, words|
+      [ nil, "", "warm" ].each do |typed|
+        send_json("/shop/room", room.merge(field => typed))
+        assert_equal [ 422, field.to_s ], [ response.status, answer.dig("error", "where") ]
+        assert_match words, sentence
+      end
+    end
+    [ 0, -8 ].each do |cold|
+      send_json("/shop/room", room.merge(t_c: cold))
+      assert_response :ok
+      get "/pieces/#{piece.id}/schedule"
+      assert_includes props["sheet"]["findings"].map { |one| one["id"] }, "climate.cold"
+    end
+  end
 end

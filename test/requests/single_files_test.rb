@@ -29,9 +29,9 @@ class SingleFilesTest < RequestTest
     response.body
   end
 
-  def take_in(path, text)
+  def take_in(path, text, **fields)
     file = Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "f.json")
-    post path, params: { file: file }, headers: { "ACCEPT" => "application/json" }
+    post path, params: { file: file, **fields }, headers: { "ACCEPT" => "application/json" }
     answer
   end
 
@@ -69,6 +69,25 @@ class SingleFilesTest < RequestTest
     code = Piece.order(:id).last.schedule.steps.last["product"]
     assert_not_equal "w20", code
     assert_equal [ "Far", "nitro_lacquer" ], Product.find_by!(code: code).then { |one| [ one.maker, one.kind ] }
+  end
+
+  # In a file of another shop the same code is another maker's product of the same kind.
+  test "a code of another shop stands for nothing here, and what stands for a product is shown and chosen" do
+    text = File.read(Rails.root.join("test/support/piece_of_another_shop.json"))
+    Product.create!(code: "wb", maker: "Skerrow", name: "hard semi", kind: "waterborne_one_part", role: "top coat")
+    before = [ Piece.count, Product.count ]
+    matches = take_in("/pieces/file", text, look: "yes")["matches"]
+    assert_equal [ [ "wb", "House WB clear", nil, [ [ "wb", "Skerrow hard semi" ] ] ] ],
+                 matches.map { |one| one.values_at("id", "name", "here", "options") }
+    assert_equal before, [ Piece.count, Product.count ]
+    take_in("/pieces/file", text)
+    assert_equal "WB clear", Product.find_by!(code: Piece.last.schedule.steps.last["product"]).name
+    Product.find_by!(code: "wb").update!(figures: { "sheen_gu" => 40 })
+    take_in("/pieces/file", text.sub('"name": "c"', '"name": "d"'), matches: { wb: "wb" }.to_json)
+    assert_equal "wb", Piece.last.schedule.steps.last["product"]
+    take_in("/pieces/file", text.sub('"name": "c"', '"name": "e"'), matches: { wb: "seal" }.to_json)
+    assert_match(/seal does not stand for WB clear/, sentence)
+    assert_nil Piece.find_by(name: "e")
   end
 
   test "a room and a tool that are not here are left out, and told" do

@@ -78,7 +78,7 @@ class BenchDayTest < ApplicationSystemTestCase
       click_on "Yes"
       assert_text "as you say"
       assert_accessible
-      click_on "Leave it"
+      click_on "Leave as is"
     end
     assert_sent
     assert_equal({ "fault" => "runs", "mending" => "leave", "cause" => "slow solvent",

@@ -32,7 +32,7 @@ class MixingDeskTest < ApplicationSystemTestCase
     take
     assert_text "Too much went in"
     assert_selector ".mix-target b", text: /\A53\.[89] g/
-    assert_text(/Leave it and pour the rest as planned: Skerrow H12 hardener at 8.4\d \(8 to 12\)/)
+    assert_text(/Accept it and pour the rest as planned: Skerrow H12 hardener at 8.4\d \(8 to 12\)/)
 
     Devices.scale.hand.fault = "disconnected"
     assert_text "The scale does not answer", wait: 12

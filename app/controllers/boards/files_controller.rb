@@ -4,7 +4,7 @@ class Boards::FilesController < ApplicationController
 
   keeps_sound :create
   takes_files :create
-  takes :create, file: :file
+  takes :create, file: :file, look: :name, matches: :words
 
   def show
     board = Board.find(params[:board_id])
@@ -13,7 +13,10 @@ class Boards::FilesController < ApplicationController
   end
 
   def create
-    board = Board::AsFile.take_in!(*json_file("a board as JSON of rhexon-board/1"))
+    json, digest = json_file("a board as JSON of rhexon-board/1")
+    return if told_matches?(json, "rhexon-board-1")
+
+    board = Board::AsFile.take_in!(json, digest, chosen_products)
     render json: { location: board_path(board) }
   end
 end

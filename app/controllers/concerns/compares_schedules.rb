@@ -8,7 +8,7 @@ module ComparesSchedules
 
   # @return [Piece, nil] nil: nothing is in hand
   def compared
-    @compared ||= query(:piece) ? Piece.find(query(:piece)) : Access.pieces.where(job: Job.in_hand).order(:id).first
+    @compared ||= query(:piece) ? Piece.find(query(:piece)) : Access.pieces.in_hand.order(:id).first
   end
 
   def comparison = Comparison.new(compared, wanted.first(MOST))

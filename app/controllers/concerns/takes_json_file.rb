@@ -4,6 +4,28 @@ module TakesJsonFile
 
   private
 
+  # What stands here for the products of a file, asked for before it is taken in ("look"), and as a hand chose.
+  # @return [Boolean] whether that was all that was asked
+  def told_matches?(json, schema)
+    return false unless body["look"]
+
+    Rhexon::Schema.check!(schema, json)
+    render json: { matches: Product::Named.matches(json["products"]) }
+    true
+  end
+
+  # @return [Hash{String=>String, nil}]
+  # @raise [Rhexon::InvalidInput]
+  def chosen_products
+    chosen = JSON.parse(body["matches"].presence || "{}")
+    fits = chosen.is_a?(Hash) && chosen.values.all? { |code| code.nil? || code.is_a?(String) }
+    Rhexon.refuse_unless(fits, "That says of no product what stands for it", where: "matches",
+                         accepted: '{"code there": "code here", "another": null}')
+    chosen
+  rescue JSON::ParserError
+    raise Rhexon::InvalidInput.new("That is no JSON", where: "matches", accepted: '{"code there": "code here"}')
+  end
+
   # @param what [String] that it should hold
   # @return [Array(Object, String)] parsed, and the digest of the file
   # @raise [Rhexon::InvalidInput]

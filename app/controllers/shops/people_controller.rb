@@ -3,11 +3,11 @@ class Shops::PeopleController < ApplicationController
   include OfShop
 
   keeps_sound :create
-  takes :create, id: :whole, name: :name, at_bench: :flag, skills: :names
+  takes :create, id: :whole, name: :name, at_bench: :flag, own_pieces_only: :flag, skills: :names
 
   def create
     person = body["id"].present? ? Person.find(body["id"]) : Person.new
-    person.assign_attributes({ **body.slice("name", "at_bench").compact, **body.slice("skills") })
+    person.assign_attributes({ **body.slice("name", "at_bench", "own_pieces_only").compact, **body.slice("skills") })
     refuse_empty_bench!(person)
     refuse_renamed!(person)
     keep!(person)

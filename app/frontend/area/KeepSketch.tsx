@@ -4,6 +4,7 @@ import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import { discardUnsaved } from "@/lib/unsaved"
 import { useFields } from "@/lib/useFields"
 import type { AreaPage } from "@/types"
 import type { AreaFields } from "./fields"
@@ -20,7 +21,10 @@ export function KeepSketch({ fields, piece, choices, ready }: Props) {
   const keep = () =>
     send(
       () => request<{ location: string }>("PATCH", URL, { fields, piece_id: piece.id }),
-      ({ location }) => router.visit(location),
+      ({ location }) => {
+        discardUnsaved()
+        router.visit(location)
+      },
     )
   return (
     <>
@@ -56,7 +60,10 @@ function NewFloor({ fields, choices, ready }: Omit<Props, "piece">) {
           job_id: named.job || null,
           client: named.client,
         }),
-      ({ location }) => router.visit(location),
+      ({ location }) => {
+        discardUnsaved()
+        router.visit(location)
+      },
     )
   return (
     <>
@@ -67,7 +74,7 @@ function NewFloor({ fields, choices, ready }: Omit<Props, "piece">) {
         title="A floor to plan"
         open={open}
         onOpenChange={setOpen}
-        leave="Leave it"
+        leave="Cancel"
         action={
           <button type="button" className="ui-tape" disabled={busy} onClick={() => void make()}>
             Keep it and go to its schedule

@@ -1,4 +1,5 @@
 import { type PointerEvent, useRef, useState } from "react"
+import { drawing } from "@/components/Broken"
 import { useWidth } from "@/lib/size"
 import type { AreaAnswer } from "@/types"
 import type { Part } from "./fields"
@@ -22,7 +23,9 @@ type Props = {
  * The floor from above: drag on free ground draws a part, a touch selects one. Sections carry their turn; the wet side
  * of each is its tape edge.
  */
-export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDraw, onExit }: Props) {
+export const Sketch = drawing("The sketch", Drawn)
+
+function Drawn({ parts, exit, answer, selected, placing, onSelect, onDraw, onExit }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 700)
   const [draft, setDraft] = useState<{ from: [number, number]; to: [number, number] } | null>(null)
@@ -92,6 +95,11 @@ export function Sketch({ parts, exit, answer, selected, placing, onSelect, onDra
           <FloorPart key={part.join(" ")} part={part} selected={index === selected} {...{ px, scale }} />
         ))}
         {answer && <SectionsLayer sections={answer.sections} strip={answer.strip_m} {...{ px, scale }} />}
+        {parts.map((part, index) => (
+          <text key={part.join(" ")} x={px(part[0]) + 5} y={px(part[1]) + 14} className="area-part">
+            Part {index + 1}
+          </text>
+        ))}
         {drawn && (
           <rect
             x={px(drawn[0])}

@@ -60,7 +60,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
       title={`What is wrong with ${piece}, ${lowerFirst(row.words)}`}
       open={open}
       onOpenChange={setOpen}
-      leave="Nothing"
+      leave="Cancel"
       trigger={
         <Dialog.Trigger asChild>
           <button type="button" className="ui-button slab-fault" data-quiet aria-label={`A fault on ${piece}`}>
@@ -107,7 +107,7 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
           {(ways || error) && (
             <li>
               <button type="button" className="ui-button" data-size="bench" onClick={() => log("leave")}>
-                <b>Leave it</b>
+                <b>Leave as is</b>
                 <span className="text-second text-fine block">It goes into the log; the schedule stays.</span>
               </button>
             </li>

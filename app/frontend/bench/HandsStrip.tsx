@@ -1,4 +1,5 @@
 import { useRef } from "react"
+import { drawing } from "@/components/Broken"
 import { useWidth } from "@/lib/size"
 import { clock, dayStart, parts } from "@/lib/time"
 import type { Bench, Piece } from "@/types"
@@ -7,7 +8,9 @@ const HEIGHT = 132
 const LINE = 62
 
 /** One lane of hands over today: what was done, what is in hand, what comes; flags up open, flags down shut. */
-export function HandsStrip({ bench, pieces }: { bench: Bench; pieces: Piece[] }) {
+export const HandsStrip = drawing("The strip of the day", Drawn)
+
+function Drawn({ bench, pieces }: { bench: Bench; pieces: Piece[] }) {
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 1120)
   const { zone, now } = bench

@@ -1,3 +1,4 @@
+import { drawing } from "@/components/Broken"
 import type { Patch } from "@/types"
 
 const WIDTH = 520
@@ -8,7 +9,9 @@ const SECTION = { left: 168, right: 512, wood: 116, film: 44 }
  * A spot that is cut out and patched: from above with the rings that stay, and cut through the middle, film by film,
  * heights drawn larger than they are.
  */
-export function PatchDrawing({ patch }: { patch: Patch }) {
+export const PatchDrawing = drawing("The patch", Drawn)
+
+function Drawn({ patch }: { patch: Patch }) {
   const reach = patch.patch_mm / 2
   const plan = (mm: number) => (mm / reach) * PLAN.r
   const middle = (SECTION.left + SECTION.right) / 2

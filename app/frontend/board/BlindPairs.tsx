@@ -33,7 +33,7 @@ export function BlindPairs({ open, onOpenChange, board, pairs, onPick }: Props) 
     return () => window.removeEventListener("keydown", listen)
   })
   return (
-    <Panel title="Which of the two?" open={open} onOpenChange={onOpenChange} leave="Enough">
+    <Panel title="Which of the two?" open={open} onOpenChange={onOpenChange} leave="Done">
       {cells ? (
         <>
           <p className="text-second text-fine mt-1">

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useRef } from "react"
 import { lit } from "@/colour/sheen"
 import { useLight } from "@/colour/useLight"
+import { drawing } from "@/components/Broken"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { Board, Cell } from "@/types"
@@ -12,7 +13,9 @@ type Props = { board: Board; selected: number; onSelect: (id: number) => void }
  * The board to scale, its cells between tapes; each in its mean reading, with the target as a window in it. Left and
  * right walk the cells.
  */
-export function BoardDrawing({ board, selected, onSelect }: Props) {
+export const BoardDrawing = drawing("The board", Drawn)
+
+function Drawn({ board, selected, onSelect }: Props) {
   const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 720)

@@ -37,7 +37,7 @@ export function LayersEditor({ open, onOpenChange, cell, shelf, offers, error, o
       title={`Layers of cell ${cell.label}, wood first`}
       open={open}
       onOpenChange={onOpenChange}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button type="button" className="ui-tape" onClick={async () => (await onKeep(steps)) && onOpenChange(false)}>
           Keep the layers

@@ -54,7 +54,7 @@ export function Promote({ open, onOpenChange, cell, base, pieces, shelf, first }
       title={`Make cell ${cell.label} the schedule`}
       open={open}
       onOpenChange={onOpenChange}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button type="button" className="ui-tape" disabled={!preview} onClick={() => void promote()}>
           Make it the schedule

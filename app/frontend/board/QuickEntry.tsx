@@ -97,7 +97,7 @@ export function QuickEntry({ open, onOpenChange, board, measures, error, onKeep 
       wide
       open={open}
       onOpenChange={onOpenChange}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button type="button" className="ui-tape" onClick={keep}>
           Keep them all

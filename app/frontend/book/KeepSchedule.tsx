@@ -62,7 +62,7 @@ export function KeepPanel({ what, recipes, name: first = "", onClose, children }
       title="Keep it in the recipe book"
       open
       onOpenChange={(open) => !open && onClose()}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button type="button" className="ui-tape" disabled={busy} onClick={() => void keep()}>
           Keep it

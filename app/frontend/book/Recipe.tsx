@@ -141,7 +141,7 @@ function Naming({ recipe, onChange, onClose }: NamingProps) {
       title={recipe.name}
       open
       onOpenChange={(open) => !open && onClose()}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button
           type="button"

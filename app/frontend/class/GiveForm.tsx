@@ -11,6 +11,7 @@ type Props = { state: ClassPage; path: string; onGiven: (state: ClassPage) => vo
 export function GiveForm({ state, path, onGiven }: Props) {
   const [names, setNames] = useState("")
   const [count, setCount] = useState(state.piece.count)
+  const [tools, setTools] = useState(false)
   const { send, busy, error } = useSend()
   const list = names
     .split("\n")
@@ -22,7 +23,7 @@ export function GiveForm({ state, path, onGiven }: Props) {
       onSubmit={(event) => {
         event.preventDefault()
         void send(
-          () => request<ClassPage>("POST", path, { names: list, count }),
+          () => request<ClassPage>("POST", path, { names: list, count, tools }),
           (next) => {
             setNames("")
             onGiven(next)
@@ -55,6 +56,12 @@ export function GiveForm({ state, path, onGiven }: Props) {
         </button>
       )}
       <Stepper label="Alike pieces for each" unit="" value={count} by={1} least={1} most={100} onChange={setCount} />
+      {state.may_lend_tools && (
+        <label className="ui-check">
+          <input type="checkbox" checked={tools} onChange={(event) => setTools(event.target.checked)} />
+          The class may use the shop's guns
+        </label>
+      )}
       <ErrorText reason={error} />
       <button type="submit" className="ui-tape" disabled={busy || list.length === 0}>
         {busy ? "Planning" : list.length > 1 ? `Give it to ${list.length}` : "Give it"}

@@ -56,7 +56,7 @@ function TargetPanel({
       wide
       open
       onOpenChange={(open) => !open && onClose()}
-      leave="Leave it"
+      leave="Cancel"
       action={
         <button
           type="button"

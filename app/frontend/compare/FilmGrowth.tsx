@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale"
 import { area } from "d3-shape"
 import { useRef } from "react"
+import { drawing } from "@/components/Broken"
 import { filmSteps } from "@/drawing/film"
 import { useWidth } from "@/lib/size"
 import { dayStart, parts, when } from "@/lib/time"
@@ -13,7 +14,9 @@ const BASE = 158
 const SCALE = 44
 
 /** Film over time, to the scale it shares with its neighbours: days across, µm up. */
-export function FilmGrowth({
+export const FilmGrowth = drawing("The growth of the film", Drawn)
+
+function Drawn({
   side,
   dates,
   from,

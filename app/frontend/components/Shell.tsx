@@ -9,9 +9,12 @@ import { UnsentTouches } from "@/outbox/UnsentTouches"
 import { useOutbox } from "@/outbox/useOutbox"
 import { useReturn } from "@/outbox/useReturn"
 import { Ringing } from "@/timers/Ringing"
+import { PageBoundary } from "./Broken"
 import { KeysHelp } from "./KeysHelp"
 import { SignedOut } from "./SignedOut"
 import { UnitsPanel } from "./UnitsPanel"
+import { Unsaved } from "./Unsaved"
+import { Waiting } from "./Waiting"
 
 const PLACES = [
   { number: 1, name: "Bench", path: "/bench" },
@@ -66,7 +69,8 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
           now={now}
           zone={shop.zone}
         />
-        {children}
+        <Waiting />
+        <PageBoundary>{children}</PageBoundary>
         {me && (
           <footer className="phone-foot">
             <Link href="/me">{me.name}</Link>
@@ -74,6 +78,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
           </footer>
         )}
       </main>
+      <Unsaved />
       <UnitsPanel open={units} onClose={() => setUnits(false)} />
       <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
     </div>

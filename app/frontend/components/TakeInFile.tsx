@@ -1,4 +1,5 @@
-import { useRef } from "react"
+import { useRef, useState } from "react"
+import { type FileMatch, ImportMatches } from "@/components/ImportMatches"
 import { Trouble } from "@/components/Trouble"
 import { sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
@@ -9,16 +10,33 @@ type Props<T> = {
   /** What the file holds: "A recipe as a file". */
   label: string
   onTaken: (answer: T) => void
+  /** Whether what stands here for its products is shown before it is taken in. */
+  matched?: boolean
 }
 
 /** Takes something in from a file of JSON. */
-export function TakeInFile<T>({ path, label, onTaken }: Props<T>) {
+export function TakeInFile<T>({ path, label, onTaken, matched = false }: Props<T>) {
   const input = useRef<HTMLInputElement>(null)
   const { send, busy, error, dismiss } = useSend()
+  const [shown, setShown] = useState<{ file: File; matches: FileMatch[] } | null>(null)
+  const takeIn = (file: File, chosen?: Record<string, string | null>) =>
+    void send(
+      () => sendFile<T>(path, file, chosen ? { matches: JSON.stringify(chosen) } : {}),
+      (answer) => {
+        setShown(null)
+        onTaken(answer)
+      },
+    )
+  const look = (file: File) =>
+    void send(
+      () => sendFile<{ matches: FileMatch[] }>(path, file, { look: "yes" }),
+      ({ matches }) => (matches.length > 0 ? setShown({ file, matches }) : takeIn(file)),
+    )
+  const words = error ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : ""
   return (
     <>
       <button type="button" className="ui-button" disabled={busy} onClick={() => input.current?.click()}>
-        {busy ? "Taking it in" : "Take in a file"}
+        {busy ? "Reading the file" : "Import"}
       </button>
       <input
         ref={input}
@@ -30,13 +48,23 @@ export function TakeInFile<T>({ path, label, onTaken }: Props<T>) {
         onChange={(event) => {
           const file = event.target.files?.[0]
           event.target.value = ""
-          if (file) void send(() => sendFile<T>(path, file), onTaken)
+          if (file) (matched ? look : takeIn)(file)
         }}
       />
-      <Trouble
-        sentence={error ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : ""}
-        onRead={dismiss}
-      />
+      {shown && (
+        <ImportMatches
+          file={shown.file.name}
+          matches={shown.matches}
+          busy={busy}
+          error={words}
+          onImport={(chosen) => takeIn(shown.file, chosen)}
+          onClose={() => {
+            dismiss()
+            setShown(null)
+          }}
+        />
+      )}
+      <Trouble sentence={shown ? "" : words} onRead={dismiss} />
     </>
   )
 }

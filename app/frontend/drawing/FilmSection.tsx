@@ -1,4 +1,5 @@
 import { type ReactNode, useCallback, useEffect, useMemo, useRef } from "react"
+import { drawing } from "@/components/Broken"
 import { useMeasures } from "@/lib/units"
 import type { Chance, Row, Section, Sheet } from "@/types"
 import { AirStrip } from "./AirStrip"
@@ -39,7 +40,9 @@ type Props = {
  * The film over the shop clock. Every coat rises wet, shrinks and clears to its dry height; windows hang in the skin of
  * their own coat. One transparent overlay takes all pointers; keys are the step list's.
  */
-export function FilmSection(props: Props) {
+export const FilmSection = drawing("The film", Drawn)
+
+function Drawn(props: Props) {
   const { sheet, width, height, chance, axis, foot } = props
   const overlay = useOverlay(props, axis)
   const total = axis.width + LEFT + RIGHT

@@ -2,6 +2,7 @@ import { createInertiaApp } from "@inertiajs/react"
 import { QueryClientProvider } from "@tanstack/react-query"
 import { setNonce } from "get-nonce"
 import { createRoot } from "react-dom/client"
+import { PageBoundary } from "@/components/Broken"
 import { requestClient } from "@/lib/requests"
 import { outboxOf } from "@/outbox/useOutbox"
 
@@ -24,7 +25,13 @@ createInertiaApp({
     const page = () =>
       createRoot(el).render(
         <QueryClientProvider client={client}>
-          <App {...props} />
+          <App {...props}>
+            {({ Component, props, key }) => (
+              <PageBoundary>
+                <Component key={key} {...props} />
+              </PageBoundary>
+            )}
+          </App>
         </QueryClientProvider>,
       )
     // The rail of the first bytes is painted before the page is made, which takes the device a while.

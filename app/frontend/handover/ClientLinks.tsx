@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import { useState } from "react"
 import { DayField } from "@/components/DayField"
 import { ErrorText } from "@/components/ErrorText"
@@ -7,7 +8,7 @@ import { useSend } from "@/lib/requests"
 import { day, soon } from "@/lib/time"
 import type { GuestLink } from "@/types"
 
-type Made = { link: GuestLink; url: string; code: string }
+type Made = { link: GuestLink; url: string; code: string; loopback: boolean }
 type Props = {
   /** What the link is of: kind, and one of piece_id, job_id, cell_id. */
   of: Record<string, string | number>
@@ -81,6 +82,12 @@ export function ClientLinks({ of, first, now, zone, label, names = false }: Prop
               <a href={made.url} className="break-all underline">
                 {made.url}
               </a>
+              {made.loopback && (
+                <p className="caution-text mt-2" role="alert">
+                  This address works on this computer only. Set the shop's address under{" "}
+                  <Link href="/shop/settings">Shop settings</Link>, then make another link.
+                </p>
+              )}
               {navigator.clipboard && (
                 <p>
                   <button

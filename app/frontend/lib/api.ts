@@ -93,6 +93,8 @@ async function fetched(url: string, request: RequestInit, again = true): Promise
     "X-XSRF-TOKEN": decodeURIComponent(token() ?? ""),
     // By which the server puts right what a clock that is off has written.
     "X-Device-Time": new Date().toISOString(),
+    // By which a newer question of this page takes the place of one that still waits.
+    "X-Page": PAGE,
     ...request.headers,
   }
   const response = await fetch(url, { ...request, headers }).catch(noAnswer)
@@ -145,3 +147,6 @@ export const clientId = (): string =>
   typeof crypto.randomUUID === "function"
     ? crypto.randomUUID()
     : Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, "0")).join("")
+
+/** This page, as long as it is open. */
+const PAGE = clientId()

@@ -9,6 +9,11 @@ export const isLater = (error: unknown): boolean =>
 
 const isTried = ({ reason }: Refused): boolean => reason.again === true
 
+/** The shop's computer has other work just now: it asks to be asked again. */
+export const isBusy = (error: unknown): boolean => error instanceof Refused && error.status === 503 && isTried(error)
+/** So long between two tries, ms: a tablet's battery and the other work are to be spared. */
+const BUSY_MS = 1500
+
 const isFault = (error: unknown) => !(error instanceof Refused)
 
 /**
@@ -56,7 +61,8 @@ export function useAnswer<T>({ key, ask, on = true, keep = false, after, quiet =
       return ask(signal)
     },
     enabled: on,
-    retry: quiet ? (tries, error) => tries < 2 && isLater(error) : false,
+    retry: (tries, error) => isBusy(error) || (quiet && tries < 2 && isLater(error)),
+    retryDelay: (tries, error) => (isBusy(error) ? BUSY_MS : Math.min(1000 * 2 ** tries, 30_000)),
     refetchInterval: every ? ({ state }) => every(state.data) : false,
   })
   const [last, setLast] = useState<T | null>(null)
@@ -68,6 +74,8 @@ export function useAnswer<T>({ key, ask, on = true, keep = false, after, quiet =
   }
 }
 
+const MOST_TRIES = 20
+
 /**
  * Sends what a hand decided. What the server refuses is `error`, until the next try or until it is dismissed: what was
  * typed stays on the screen beside it.
@@ -75,6 +83,9 @@ export function useAnswer<T>({ key, ask, on = true, keep = false, after, quiet =
 export function useSend() {
   const { mutateAsync, reset, error, isPending } = useMutation({
     mutationFn: (request: () => Promise<unknown>) => request(),
+    // What was answered so was not begun.
+    retry: (tries, error) => tries < MOST_TRIES && isBusy(error),
+    retryDelay: BUSY_MS,
   })
   const send = useCallback(
     async <T>(request: () => Promise<T>, then?: (answer: T) => void): Promise<boolean> => {

@@ -3,7 +3,9 @@ import { keptSetting } from "./kept"
 
 export type System = "metric" | "us"
 
-const kept = (key: string) => keptSetting<System>(key, (value) => (value === "us" ? "us" : "metric"))
+/** As this device was set, else as the shop's own page is. */
+const kept = (key: string) =>
+  keptSetting<System>(key, (value) => ((value ?? document.documentElement.dataset.units) === "us" ? "us" : "metric"))
 
 /** The units this device shows for weights and volumes; every place that shows amounts follows. */
 export const useUnits = kept("rhexon.units")
@@ -78,6 +80,9 @@ const FAHRENHEIT = measure(
   (c) => c * 1.8 + 32,
   (f) => (f - 32) / 1.8,
 )
+
+/** Temperatures where no device has chosen yet. */
+export const temperatureIn = (system: System): Measure => (system === "us" ? FAHRENHEIT : CELSIUS)
 
 const GRAM = measure("g", 1, same, same)
 const OUNCE = measure(

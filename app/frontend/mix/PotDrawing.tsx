@@ -1,3 +1,4 @@
+import { drawing } from "@/components/Broken"
 import { mass, type System } from "@/lib/units"
 import type { Pot, Pour } from "@/types"
 
@@ -17,7 +18,9 @@ export const LIQUID: Record<string, string> = {
 type Props = { pot: Pot; current: Pour | null; live: number; system: System }
 
 /** The pot filling: what is in, layer by layer, and the band on its wall that the current pour must reach. */
-export function PotDrawing({ pot, current, live, system }: Props) {
+export const PotDrawing = drawing("The pot", Drawn)
+
+function Drawn({ pot, current, live, system }: Props) {
   const capacity = pot.container_ml ? Math.max(pot.total_g, pot.container_ml) : pot.total_g * 1.16
   const y = (grams: number) => WALL.bottom - (Math.min(grams, capacity * 1.02) / capacity) * (WALL.bottom - WALL.top)
   let level = 0

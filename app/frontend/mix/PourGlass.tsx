@@ -1,3 +1,4 @@
+import { drawing } from "@/components/Broken"
 import { mass, type System } from "@/lib/units"
 import type { Pour } from "@/types"
 import { LIQUID } from "./PotDrawing"
@@ -11,7 +12,9 @@ type Props = { pour: Pour; live: number; resolution: number; system: System; sil
  * The current pour magnified: the band that is accepted is tape, what is in rises towards it. Past the band it is
  * hatched.
  */
-export function PourGlass({ pour, live, resolution, system, silent }: Props) {
+export const PourGlass = drawing("The pour", Drawn)
+
+function Drawn({ pour, live, resolution, system, silent }: Props) {
   const band = Math.max(pour.high_add_g - pour.low_add_g, resolution)
   const last = Math.max(pour.high_add_g + band * 1.2, pour.add_g * 1.1, live * 1.02)
   // The last stretch before the target takes half of the glass, so that the band is never a hairline.

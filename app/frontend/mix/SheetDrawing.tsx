@@ -1,3 +1,4 @@
+import { drawing } from "@/components/Broken"
 import { mass, useUnits, volume } from "@/lib/units"
 
 export type Sheet = {
@@ -16,7 +17,9 @@ export type Sheet = {
 const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)", "var(--kraft)", "var(--slate)"]
 
 /** The mix as two bars, by volume and by mass: the same parts are not the same share. All four readings stand below. */
-export function SheetDrawing({ sheet, faded }: { sheet: Sheet; faded: boolean }) {
+export const SheetDrawing = drawing("The mix", Drawn)
+
+function Drawn({ sheet, faded }: { sheet: Sheet; faded: boolean }) {
   const [system] = useUnits()
   return (
     <figure className="sheet-drawing" data-faded={faded}>

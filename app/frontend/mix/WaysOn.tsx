@@ -6,7 +6,12 @@ const BLOCKED: Record<string, string> = {
   stock: "The shelf does not hold enough.",
   pot_life: "More than can be used before the pot sets.",
 }
-const WORDS: Record<string, string> = { top_up: "Top up", accept: "Leave it", split: "Split", discard: "Throw away" }
+const WORDS: Record<string, string> = {
+  top_up: "Top up",
+  accept: "Accept as is",
+  split: "Split",
+  discard: "Throw away",
+}
 
 type Props = { options: PourOption[]; chosen: string; currency: string; onChoose: (kind: string) => void }
 

@@ -1,4 +1,5 @@
 import { memo, type PointerEvent } from "react"
+import { drawing } from "@/components/Broken"
 import type { OverAnswer, OverPage } from "@/types"
 import { CELL, VerdictMark } from "./Marks"
 
@@ -18,7 +19,9 @@ type Props = {
  * The whole square: what is there down the side, what goes over it along the top. The two lists say the same for keys
  * and readers.
  */
-export const Square = memo(function Square({ kinds, square, lower, upper, onChoose }: Props) {
+export const Square = drawing("The square", memo(Drawn))
+
+function Drawn({ kinds, square, lower, upper, onChoose }: Props) {
   const width = LEFT + kinds.length * CELL.width + 66
   const height = TOP + kinds.length * CELL.height + 2
   const at = (event: PointerEvent<SVGRectElement>) => {
@@ -100,4 +103,4 @@ export const Square = memo(function Square({ kinds, square, lower, upper, onChoo
       </svg>
     </section>
   )
-})
+}

@@ -5,6 +5,7 @@ import type { AreaFields, Part } from "@/area/fields"
 import { KeepSketch } from "@/area/KeepSketch"
 import { Sketch } from "@/area/Sketch"
 import { SelectField, TextField } from "@/components/Field"
+import { NumberField } from "@/components/NumberField"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
@@ -13,6 +14,7 @@ import { useKeys } from "@/lib/keys"
 import { useAnswer } from "@/lib/requests"
 import { duration } from "@/lib/time"
 import { useMeasures, useUnits } from "@/lib/units"
+import { useUnsaved } from "@/lib/unsaved"
 import type { AreaAnswer, AreaPage } from "@/types"
 import { SCALES } from "@/types/scales"
 
@@ -32,6 +34,8 @@ export default function LargeAreaPage({ choices, first, piece }: AreaPage) {
     room: choices.rooms.find((room) => room === first.room) ?? choices.rooms[0] ?? "",
     rate: "",
   })
+  const [begun] = useState(fields)
+  useUnsaved(fields !== begun)
   const [selected, setSelected] = useState<number | null>(null)
   const [placing, setPlacing] = useState(false)
   const [units] = useUnits()
@@ -44,15 +48,12 @@ export default function LargeAreaPage({ choices, first, piece }: AreaPage) {
   const set = (change: Partial<AreaFields>) => setFields((before) => ({ ...before, ...change }))
   const item = choices.products.find((product) => product.code === fields.product)
   const part = selected === null ? undefined : fields.parts[selected]
-  const side = (index: number, text: string) => {
-    const value = Number(text.replace(",", "."))
-    if (Number.isFinite(value) && selected !== null)
-      set({
-        parts: fields.parts.map((part, at) =>
-          at === selected ? (part.map((old, nth) => (nth === index ? value : old)) as Part) : part,
-        ),
-      })
-  }
+  const side = (index: number, value: number) =>
+    set({
+      parts: fields.parts.map((part, at) =>
+        at === selected ? (part.map((old, nth) => (nth === index ? value : old)) as Part) : part,
+      ),
+    })
   const add = (drawn: Part) => {
     set({ parts: [...fields.parts, drawn] })
     setSelected(fields.parts.length)
@@ -147,11 +148,11 @@ export default function LargeAreaPage({ choices, first, piece }: AreaPage) {
           {part && (
             <div className="room-fields mt-3">
               {SIDES.map((label, index) => (
-                <TextField
+                <NumberField
                   key={`${selected} ${label}`}
                   label={`Part ${(selected ?? 0) + 1} ${label}`}
-                  value={String(part[index])}
-                  onChange={(text) => side(index, text)}
+                  value={part[index] ?? 0}
+                  onNumber={(value) => side(index, value)}
                 />
               ))}
             </div>

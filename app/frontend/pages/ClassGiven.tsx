@@ -2,6 +2,7 @@ import { Head, Link, usePage } from "@inertiajs/react"
 import { useState } from "react"
 import { ClassRows } from "@/class/ClassRows"
 import { GiveForm } from "@/class/GiveForm"
+import { Unassign } from "@/class/Unassign"
 import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { soon } from "@/lib/time"
@@ -51,7 +52,10 @@ export default function ClassGiven(first: ClassPage) {
       </PageHead>
       <div className="class-grid">
         {places.length > 0 && <ClassRows state={state} />}
-        <GiveForm state={state} path={url} onGiven={setState} />
+        <div>
+          <GiveForm state={state} path={url} onGiven={setState} />
+          <Unassign state={state} path={url} onChanged={setState} />
+        </div>
       </div>
     </Shell>
   )

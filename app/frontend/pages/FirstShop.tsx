@@ -1,28 +1,47 @@
 import { Head, useForm } from "@inertiajs/react"
+import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { SelectField, TextField } from "@/components/Field"
+import { MeasureField } from "@/components/MeasureField"
 import { SecretField } from "@/components/SecretField"
 import { sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import { temperatureIn } from "@/lib/units"
+import { countryHere, countryName, currencyName, type ShopCountry, zoneName } from "@/shop/regions"
 
-type Props = { zones: string[] }
+type Props = { zones: string[]; countries: ShopCountry[]; currencies: string[] }
 
 const here = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+const ROOM_C = "20"
 
 /** The first page of a shop: what a plan cannot do without, and nothing else. All of it can be changed later. */
-export default function FirstShopPage({ zones }: Props) {
+export default function FirstShopPage({ zones, countries, currencies }: Props) {
+  const [country, setCountry] = useState(() => countryHere(countries))
   const form = useForm({
     name: "",
     person: "",
     password: "",
-    zone: zones.includes(here()) ? here() : "Europe/Berlin",
+    zone: zones.includes(here()) ? here() : (country?.zones[0] ?? "Etc/UTC"),
+    units: country?.units ?? "metric",
+    currency: country?.currency ?? "EUR",
     room: "workshop",
-    t_c: "20",
+    t_c: ROOM_C,
     rh: "50",
     opens: "08:00",
     closes: "17:00",
   })
   const { send, busy, error } = useSend()
+  const choose = (code: string) => {
+    const next = countries.find((candidate) => candidate.code === code)
+    if (!next) return
+    setCountry(next)
+    form.setData((before) => ({
+      ...before,
+      units: next.units,
+      currency: next.currency,
+      zone: next.zones.includes(before.zone) ? before.zone : (next.zones[0] ?? before.zone),
+    }))
+  }
   const field = (name: keyof typeof form.data, label: string, placeholder?: string) => (
     <TextField
       label={label}
@@ -65,13 +84,55 @@ export default function FirstShopPage({ zones }: Props) {
               label="Time zone"
               value={form.data.zone}
               error={form.errors.zone}
-              options={zones.map((zone): [string, string] => [zone, zone.replaceAll("_", " ")])}
+              options={zones.map((zone): [string, string] => [zone, zoneName(zone)])}
               onChange={(zone) => form.setData("zone", zone)}
             />
           </div>
+          <div>
+            <SelectField
+              label="Country"
+              value={country?.code ?? ""}
+              options={[
+                ...(country ? [] : [["", "choose a country"] as [string, string]]),
+                ...countries
+                  .map(({ code }): [string, string] => [code, countryName(code)])
+                  .sort((one, other) => one[1].localeCompare(other[1])),
+              ]}
+              onChange={choose}
+            />
+          </div>
+          <div className="is-third">
+            <SelectField
+              label="Units"
+              value={form.data.units}
+              error={form.errors.units}
+              options={[
+                ["metric", "metric"],
+                ["us", "US"],
+              ]}
+              onChange={(units) => form.setData("units", units as "metric" | "us")}
+            />
+          </div>
+          <div className="is-third">
+            <SelectField
+              label="Currency"
+              value={form.data.currency}
+              error={form.errors.currency}
+              options={currencies.map((code): [string, string] => [code, currencyName(code)])}
+              onChange={(currency) => form.setData("currency", currency)}
+            />
+          </div>
           {field("room", "Room")}
-          <div className="is-third">{field("t_c", "Its air, °C")}</div>
-          <div className="is-third">{field("rh", "Its air, % RH")}</div>
+          <div className="is-third">
+            <MeasureField
+              label="Room temperature"
+              measure={temperatureIn(form.data.units)}
+              value={form.data.t_c}
+              error={form.errors.t_c}
+              onChange={(t_c) => form.setData("t_c", t_c)}
+            />
+          </div>
+          <div className="is-third">{field("rh", "Relative humidity, %")}</div>
           <div className="is-third">{field("opens", "Monday to Friday from")}</div>
           <div className="is-third">{field("closes", "to")}</div>
         </div>

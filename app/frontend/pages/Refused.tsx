@@ -1,6 +1,10 @@
-import { Head, Link } from "@inertiajs/react"
+import { Head, Link, router } from "@inertiajs/react"
+import { useEffect } from "react"
 import { Shell } from "@/components/Shell"
+import { BusyNote } from "@/components/Waiting"
 import type { ErrorReason } from "@/types"
+
+const AGAIN_MS = 2000
 
 type Reason = ErrorReason & { number?: string }
 
@@ -10,12 +14,18 @@ type Reason = ErrorReason & { number?: string }
  */
 export default function Refused({ error }: { error: Reason }) {
   const title = titleOf(error)
+  // Asked again by itself: nobody has to sit and press.
+  useEffect(() => {
+    if (!error.again) return
+    const timer = setInterval(() => router.reload(), AGAIN_MS)
+    return () => clearInterval(timer)
+  }, [error])
   return (
     <Shell>
       <Head title="Cannot be shown" />
       <section className="ui-empty surface-lit">
         <h1 className="text-title">{title}</h1>
-        <p className="text-second mt-2">{error.sentence}</p>
+        {error.again ? <BusyNote /> : <p className="text-second mt-2">{error.sentence}</p>}
         <div className="mt-4 flex flex-wrap gap-2">
           {(error.again || error.number) && (
             <button type="button" className="ui-button" onClick={() => window.location.reload()}>
@@ -37,7 +47,7 @@ export default function Refused({ error }: { error: Reason }) {
 }
 
 const titleOf = ({ again, others, number }: Reason): string => {
-  if (again) return "Not just now"
+  if (again) return "One moment"
   if (others) return "For somebody else"
   return number ? "Something went wrong" : "This cannot be reckoned yet"
 }

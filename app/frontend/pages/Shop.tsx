@@ -26,9 +26,15 @@ export default function Shop(first: ShopPage) {
           <>
             What is set here holds from now on; what dries already was laid in the air that was.{" "}
             {owner ? (
-              <Link href="/shop/backups" className="underline underline-offset-2">
-                Backups
-              </Link>
+              <>
+                <Link href="/shop/settings" className="underline underline-offset-2">
+                  Settings
+                </Link>{" "}
+                ·{" "}
+                <Link href="/shop/backups" className="underline underline-offset-2">
+                  Backups
+                </Link>
+              </>
             ) : (
               "The owner of the shop changes it."
             )}

@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { area } from "d3-shape"
 import { useMemo, useState } from "react"
+import { drawing } from "@/components/Broken"
 import { LevelMark } from "@/components/Marks"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
@@ -18,7 +19,9 @@ type Strand = ShopPlan["strands"][number]
 type Props = { plan: ShopPlan; pieces: PlanPage["pieces"]; chances: Chance[] | null; width: number; now: number }
 
 /** Films of all pieces growing over one clock, the hands that make them, and the rooms they dry in. */
-export function ShopPicture({ plan, pieces, chances, width, now }: Props) {
+export const ShopPicture = drawing("The plan of the shop", Drawn)
+
+function Drawn({ plan, pieces, chances, width, now }: Props) {
   const [rooms, setRooms] = useState(false)
   const axis = useMemo(
     () =>

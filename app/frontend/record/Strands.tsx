@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { scaleLinear } from "d3-scale"
 import { useRef } from "react"
+import { drawing } from "@/components/Broken"
 import { useWidth } from "@/lib/size"
 import { dayStart, parts, when } from "@/lib/time"
 import type { RecordStrand } from "@/types"
@@ -14,10 +15,14 @@ const LABEL = 52
 type Props = { strands: RecordStrand[]; zone: string; now: number }
 
 /** A line for each piece over one clock: hands on it, dry tests above the line, faults below. */
-export function Strands({ strands, zone, now }: Props) {
+export const Strands = drawing("The line of each piece", Drawn)
+
+function Drawn({ strands, zone, now }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 1100)
+  // Entries that are no work, test or fault have no place on the clock.
   const times = strands.flatMap(({ bars, marks }) => [...bars.flat(), ...marks.map(([at]) => at)])
+  if (times.length === 0) return null
   const from = dayStart(Math.min(...times), zone)
   const to = Math.max(Math.min(now, Math.max(...times) + 720), from + 1440)
   const x = scaleLinear([from, to], [NAMES, width - 8])

@@ -8,6 +8,7 @@ import { useMe } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
+import { RemovePiece } from "./RemovePiece"
 import type { useSheet } from "./useSheet"
 
 type Recipe = { id: number; name: string; number: number; newest: number }
@@ -23,9 +24,10 @@ type Props = {
 /** What is looked up now and then around a schedule, in one menu. */
 export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
-  const [panel, setPanel] = useState<"rules" | "photos" | "keep" | null>(null)
+  const [panel, setPanel] = useState<"rules" | "photos" | "keep" | "remove" | null>(null)
   const paper = usePaper()
   const mayPlan = useMe()?.role !== "student"
+  const logged = schedule.logged
   const leave = (open: boolean) => !open && setPanel(null)
   return (
     <>
@@ -81,6 +83,11 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
               Print the page
             </DropdownMenu.Item>
+            {mayPlan && (
+              <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("remove")}>
+                {logged ? "Archive piece" : "Delete piece"}
+              </DropdownMenu.Item>
+            )}
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
@@ -100,6 +107,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
           onClose={() => setPanel(null)}
         />
       )}
+      {panel === "remove" && <RemovePiece piece={piece} logged={logged} onClose={() => setPanel(null)} />}
       {panel === "photos" && <PiecePhotos piece={piece.id} onOpenChange={leave} />}
     </>
   )

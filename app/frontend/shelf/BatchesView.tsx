@@ -66,7 +66,7 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
                   setChosen([])
                 }}
               >
-                Leave it
+                Cancel
               </button>
             </>
           ) : (

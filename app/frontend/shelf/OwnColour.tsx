@@ -100,7 +100,7 @@ function FromReading({ url, colour }: Props) {
         title="Its colour from a reading"
         open={open}
         onOpenChange={setOpen}
-        leave="Leave it"
+        leave="Cancel"
         action={
           <button type="button" className="ui-tape" disabled={busy} onClick={() => void take()}>
             Take it

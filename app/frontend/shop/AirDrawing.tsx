@@ -1,5 +1,6 @@
 import { scaleLinear } from "d3-scale"
 import { curveStepAfter, line as stepped } from "d3-shape"
+import { drawing } from "@/components/Broken"
 import { clock, day, dayStart } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 
@@ -12,7 +13,9 @@ const TOP = 22
 const FLOOR = 96
 
 /** Temperature as a stepped line over the days around now, humidity as a thin dashed one. */
-export function AirDrawing({ line, from, to, now, zone, name }: Props) {
+export const AirDrawing = drawing("The air of the room", Drawn)
+
+function Drawn({ line, from, to, now, zone, name }: Props) {
   const x = scaleLinear([from, to], [0, WIDTH])
   const low = Math.min(...line.map((air) => air.t_c)) - 2
   const { temperature } = useMeasures()

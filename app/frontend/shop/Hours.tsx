@@ -3,6 +3,7 @@ import { TextField } from "@/components/Field"
 import { Switch } from "@/components/Switch"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import { useUnsaved } from "@/lib/unsaved"
 import type { Hours as HoursOf, ShopPage } from "@/types"
 
 type Props = { people: ShopPage["people"]; shopHours: HoursOf; onKept: (props: ShopPage) => void }
@@ -63,11 +64,14 @@ function Week({
   const [days, setDays] = useState(hours.days)
   const { send, error } = useSend()
   const [kept, setKept] = useState("")
+  const [saved, setSaved] = useState({ week, days })
+  useUnsaved(week !== saved.week || days !== saved.days)
   const keep = () =>
     send(
       () => request<ShopPage>("POST", "/shop/hours", { person, week, days: days.filter((day) => day.date) }),
       (props) => {
         setKept("Kept. The plan follows.")
+        setSaved({ week, days })
         onKept(props)
       },
     )

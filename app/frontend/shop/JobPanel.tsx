@@ -43,7 +43,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
       title={job.client}
       open={open}
       onOpenChange={setOpen}
-      leave="Leave it"
+      leave="Cancel"
       trigger={
         <Dialog.Trigger className="quiet-link target cursor-pointer" aria-label={`Change the job of ${job.client}`}>
           Change

@@ -14,7 +14,13 @@ export function People({ state, onKept }: Props) {
   const { send, error } = useSend()
   const keep = (path: string, body: object) => send(() => request<ShopPage>("POST", path, body), onKept)
   const person = (row: PersonHours, set: Partial<PersonHours>) =>
-    void keep("/shop/person", { id: row.id, at_bench: row.at_bench, skills: row.skills, ...set })
+    void keep("/shop/person", {
+      id: row.id,
+      at_bench: row.at_bench,
+      own_pieces_only: row.own_pieces_only,
+      skills: row.skills,
+      ...set,
+    })
   return (
     <section aria-label="People" className="ruled pt-2">
       <h2 className="text-head">People</h2>
@@ -24,12 +30,15 @@ export function People({ state, onKept }: Props) {
             <b>{row.name}</b>
             <Switch
               label={`${row.name} in the plan`}
-              value={row.at_bench ? "yes" : "no"}
+              value={!row.at_bench ? "no" : row.own_pieces_only ? "own" : "yes"}
               options={[
-                ["yes", "plan counts on them"],
+                ["yes", "available"],
+                ["own", "own pieces only"],
                 ["no", "away"],
               ]}
-              onChange={(value) => person(row, { at_bench: value === "yes" })}
+              onChange={(value) =>
+                person(row, value === "no" ? { at_bench: false } : { at_bench: true, own_pieces_only: value === "own" })
+              }
             />
             {state.trained_work.map((work) => (
               <label key={work} className="ui-check">

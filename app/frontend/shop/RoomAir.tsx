@@ -3,7 +3,9 @@ import { SelectField, TextField } from "@/components/Field"
 import { MeasureField } from "@/components/MeasureField"
 import { send as request, sendFile } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import { typedNumber } from "@/lib/typed"
 import { useMeasures } from "@/lib/units"
+import { useUnsaved } from "@/lib/unsaved"
 import { useFields } from "@/lib/useFields"
 import type { RoomAir as RoomAirData, ShopPage } from "@/types"
 import { AirDrawing } from "./AirDrawing"
@@ -29,7 +31,6 @@ const USES: Record<string, string> = {
   finish: "brush, wipe and roll",
   dry: "dry",
 }
-const number = (text: string) => Number(text.replace(",", "."))
 
 /** A room's air: steady or by the hours of the day, with what a logger measured; drawn over the days around now. */
 export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
@@ -49,6 +50,8 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
   const { send, error } = useSend()
   const [kept, setKept] = useState("")
   const [open, setOpen] = useState(false)
+  const [saved, setSaved] = useState(fields)
+  useUnsaved(fields !== saved && JSON.stringify(fields) !== JSON.stringify(saved))
   const keep = () =>
     send(
       () =>
@@ -57,15 +60,20 @@ export function RoomAir({ room, airs, uses, now, zone, onKept }: Props) {
           name,
           air,
           uses: used,
-          rack_places: places.trim() ? number(places) : null,
-          t_c: number(t_c),
-          rh: number(rh),
+          rack_places: typedNumber(places),
+          t_c: typedNumber(t_c),
+          rh: typedNumber(rh),
           daily:
-            daily?.map((hour) => ({ at: hour.at.padStart(5, "0"), t_c: number(hour.t_c), rh: number(hour.rh), air })) ??
-            null,
+            daily?.map((hour) => ({
+              at: hour.at.padStart(5, "0"),
+              t_c: typedNumber(hour.t_c),
+              rh: typedNumber(hour.rh),
+              air,
+            })) ?? null,
         }),
       (props) => {
         setKept("Kept. The plan follows.")
+        setSaved(fields)
         onKept(props)
         if (!room) {
           set({ name: "" })

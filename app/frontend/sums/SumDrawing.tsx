@@ -1,10 +1,13 @@
 import type { ReactNode } from "react"
+import { drawing } from "@/components/Broken"
 import type { Answer } from "./answer"
 import { round } from "./round"
 import { Bars, FilmOnWood, FLAKE, Grains, Solution, SPIRIT, Squares } from "./shapes"
 
 /** The answer of a sum: what to read, and the drawing that carries it. */
-export function SumDrawing({ id, numbers: n }: { id: string; numbers: Answer }) {
+export const SumDrawing = drawing("The drawing", Drawn)
+
+function Drawn({ id, numbers: n }: { id: string; numbers: Answer }) {
   switch (id) {
     case "thin_cut":
       return (

@@ -2,6 +2,7 @@ import { useRef } from "react"
 import { placed, ScaleBar, StepStrip, Tapes } from "@/board/BoardParts"
 import { inkOn } from "@/colour/ink"
 import { useLight } from "@/colour/useLight"
+import { drawing } from "@/components/Broken"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { useWidth } from "@/lib/size"
 import type { TrialPreview } from "@/types"
@@ -12,7 +13,9 @@ type Props = { preview: TrialPreview; part: number; wood: string; grain: string;
  * The board to scale as it will be laid out: cells in their predicted looks between the tapes, the step strip at the
  * edge.
  */
-export function TrialBoard({ preview, part, wood, grain, width_mm, height_mm }: Props) {
+export const TrialBoard = drawing("The board", Drawn)
+
+function Drawn({ preview, part, wood, grain, width_mm, height_mm }: Props) {
   const [light] = useLight()
   const holder = useRef<HTMLDivElement>(null)
   const width = useWidth(holder, 760)

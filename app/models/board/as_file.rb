@@ -18,13 +18,14 @@ module Board::AsFile
 
     # @param json [Object] parsed
     # @param digest [String] of the file: taken in twice, it is refused
+    # @param chosen [Hash] of Product::Named.take_in!
     # @return [Board]
     # @raise [Rhexon::InvalidInput]
-    def take_in!(json, digest)
+    def take_in!(json, digest, chosen = {})
       Rhexon::Schema.check!("rhexon-board-1", json)
       Board.transaction do
         refuse_known!(json, digest)
-        codes, = Product::Named.take_in!(json["products"])
+        codes, = Product::Named.take_in!(json["products"], chosen)
         Current.forget_shelf
         board = board!(json, codes)
         json["cells"].each_with_index { |cell, index| cell!(board, cell, index, codes, digest) }

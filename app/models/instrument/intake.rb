@@ -11,9 +11,13 @@ class Instrument::Intake
   def takes = "t_c and rh"
   def read(reading) = { at: instant(reading["at"], lately, "the last 30 days"), **air(reading) }
 
+  # The air of a room is what plans are made in: kept only where all can be planned with it, as every write.
   def keep_all(sound)
-    kept = ApplicationRecord.transaction { sound.map { |one| keep(one) } }
-    Room::MeasuredAir.new(@instrument.room, now: @now).follow!(kept.map(&:at)) if kept.any?
+    kept = []
+    SoundChange.keep!(drawn: []) do
+      kept = sound.map { |one| keep(one) }
+      Room::MeasuredAir.new(@instrument.room, now: @now).follow!(kept.map(&:at)) if kept.any?
+    end
     kept
   end
 

@@ -22,7 +22,7 @@ class Instrument::Watch
   def self.once(now: Time.current)
     ASKED.call.includes(:room).find_each do |instrument|
       instrument.take!(sent(instrument, now), now: now)
-    rescue Devices::Hygrometer::Silent, ActiveRecord::ActiveRecordError
+    rescue Devices::Hygrometer::Silent, ActiveRecord::ActiveRecordError, Rhexon::InvalidInput
       next # it says nothing now; its page tells since when
     end
   end

@@ -22,12 +22,13 @@ module Piece::AsFile
 
     # As a piece of a job of its own.
     # @param json [Object] parsed
+    # @param chosen [Hash] of Product::Named.take_in!
     # @return [Taken]
     # @raise [Rhexon::InvalidInput]
-    def take_in!(json)
+    def take_in!(json, chosen = {})
       Rhexon::Schema.check!("rhexon-piece-1", json)
       Piece.transaction do
-        codes, fresh = Product::Named.take_in!(json["products"])
+        codes, fresh = Product::Named.take_in!(json["products"], chosen)
         piece = piece!(json["piece"])
         document, told = here(json["schedule"], codes)
         Current.forget_shelf

@@ -18,12 +18,24 @@ module Product::Named
     found.values
   end
 
-  # Products of a file, as those of this shop: the same by code and kind, or by maker and name; the rest are taken in.
+  # What stands here for each product of a file, before anything is saved.
   # @param records [Array<Hash>] products of rhexon-shop/1
+  # @return [Array<Hash>] FileMatch
+  def matches(records)
+    records.map do |record|
+      offered = Product.where(kind: record["class"]).order(:maker, :name)
+      { id: record["id"], name: [ record["maker"], own_name(record) ].compact_blank.join(" "),
+        here: known(record)&.code, options: offered.map { |product| [ product.code, product.full_name ] } }
+    end
+  end
+
+  # Products of a file, as those of this shop: the same by maker and name, or as a hand chose; the rest are taken in.
+  # @param records [Array<Hash>] products of rhexon-shop/1
+  # @param chosen [Hash{String=>String, nil}] code there => code here; nil: it is new here
   # @return [Array(Hash{String=>String}, Array<String>)] code there => code here; names of those that are new here
   # @raise [Rhexon::InvalidInput]
-  def take_in!(records)
-    here = records.to_h { |record| [ record["id"], known(record) ] }
+  def take_in!(records, chosen = {})
+    here = records.to_h { |record| [ record["id"], chosen_or_known(record, chosen) ] }
     fresh = records.reject { |record| here[record["id"]] }
     fresh.each { |record| here[record["id"]] = create!(record) }
     codes = here.transform_values(&:code)
@@ -62,11 +74,23 @@ module Product::Named
   end
   private_class_method :texts
 
-  def known(record)
-    found = Product.find_by(code: record["id"])
-    return found if found && found.kind == record["class"]
+  def chosen_or_known(record, chosen)
+    return known(record) unless chosen.key?(record["id"])
 
-    Product.find_by(maker: record["maker"].to_s, name: own_name(record), kind: record["class"])
+    code = chosen[record["id"]] or return
+    Product.find_by(code: code, kind: record["class"]) ||
+      raise(Rhexon::InvalidInput.new("#{code} does not stand for #{record["name"]}", where: "matches",
+                                     accepted: Product.where(kind: record["class"]).pluck(:code).join(", ")))
+  end
+  private_class_method :chosen_or_known
+
+  # By maker and name; a code is a shop's own, and stands for a product only where the file does not name it otherwise.
+  def known(record)
+    same = Product.find_by(maker: record["maker"].to_s, name: own_name(record), kind: record["class"])
+    return same if same
+
+    found = Product.find_by(code: record["id"], kind: record["class"]) or return
+    found if record["maker"].blank? || (record["maker"] == found.maker && record["name"].blank?)
   end
   private_class_method :known
 

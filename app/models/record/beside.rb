@@ -21,7 +21,7 @@ class Record::Beside
   private
 
   def reckoned(piece)
-    plan = piece.job.closed_at ? @floor.plan_alone(piece) : @floor.plan_of(piece)
+    plan = piece.in_hand? ? @floor.plan_of(piece) : @floor.plan_alone(piece)
     Rhexon::Compare::Done.new(plan, piece.core_id)
   rescue Rhexon::InvalidInput
     nil

@@ -3,7 +3,8 @@
 class Shop::Beginning
   attr_reader :errors
 
-  # @param given [Hash] "name", "person", "password", "zone", "room", "t_c", "rh", "opens", "closes"
+  # @param given [Hash] "name", "person", "password", "zone", "units", "currency", "room", "t_c", "rh", "opens" and
+  #   "closes"
   def initialize(given)
     @given = given.transform_values { |value| value.to_s.strip }
     @errors = {}
@@ -13,7 +14,7 @@ class Shop::Beginning
   # @raise [Rhexon::InvalidInput] when there is a shop already
   def begin!
     Rhexon.refuse_unless(Shop.none?, "There is a shop here already", where: "name")
-    check(shop, %i[name zone])
+    check(shop, %i[name zone units currency])
     check(room, { name: :room, t_c: :t_c, rh: :rh })
     check(person, { name: :person, password: :password })
     @errors["password"] ||= "Choose a password." if @given["password"].blank?
@@ -30,7 +31,11 @@ class Shop::Beginning
 
   private
 
-  def shop = @shop ||= Shop.new(name: @given["name"], zone: @given["zone"], scale_g: Devices.scale.resolution_g)
+  def shop
+    @shop ||= Shop.new(name: @given["name"], zone: @given["zone"], scale_g: Devices.scale.resolution_g,
+                       **@given.slice("units", "currency").compact_blank)
+  end
+
   def room = @room ||= Room.new(name: @given["room"].presence || "workshop", t_c: @given["t_c"], rh: @given["rh"])
   def person = @person ||= Person.new(name: @given["person"], role: "owner", password: @given["password"])
 

@@ -29,7 +29,7 @@ class ShopFloor::Records
 
   # @return [Array<Head>] of the pieces in hand; read each time
   def self.heads
-    Piece.where(job: Job.in_hand).left_joins(schedule: :head).order(:id)
+    Piece.in_hand.left_joins(schedule: :head).order(:id)
       .pluck(:id, "schedules.head_id", "revisions.created_at", "schedules.from_cell_id")
       .map { |row| Head.new(*row).freeze }
   end

@@ -34,13 +34,13 @@ module ColourDesk::Choices
   end
 
   def wanted
-    Access.pieces.where(job: Job.in_hand).where.not(target_lab: nil).order(:id).map do |piece|
+    Access.pieces.in_hand.where.not(target_lab: nil).order(:id).map do |piece|
       { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
     end
   end
 
   def works
-    Access.pieces.where(job: Job.in_hand).order(:id).map { |piece|
+    Access.pieces.in_hand.order(:id).map { |piece|
       { id: piece.id, words: piece.name, wood: piece.wood }
     }
   end

@@ -26,6 +26,7 @@ export default function BoardsIndex({ boards, page, words, look_again, look_agai
             <TakeInFile<{ location: string }>
               path="/boards/file"
               label="A board as a file"
+              matched
               onTaken={({ location }) => router.visit(location)}
             />
           )}

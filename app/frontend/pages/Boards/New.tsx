@@ -1,6 +1,7 @@
 import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { SelectField, TextField } from "@/components/Field"
 import { Shell } from "@/components/Shell"
+import { useUnsaved } from "@/lib/unsaved"
 import type { BoardChoices } from "@/types"
 
 /** Lay out a board: real size, a row of cells, for which piece, and what the cells begin with. */
@@ -18,6 +19,7 @@ export default function NewBoard({ pieces, grains }: BoardChoices) {
     layers_from: "",
   })
   const { data, setData } = form
+  useUnsaved(form.isDirty && !form.processing)
   return (
     <Shell>
       <Head title="New board" />
@@ -106,7 +108,7 @@ export default function NewBoard({ pieces, grains }: BoardChoices) {
             Lay out the board
           </button>
           <Link href="/boards" className="ui-button self-center">
-            Leave it
+            Cancel
           </Link>
         </div>
       </form>

@@ -2,6 +2,7 @@ import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { cleaned, type PieceForm as Form, PieceFields } from "@/components/PieceFields"
 import { Shell } from "@/components/Shell"
 import { when } from "@/lib/time"
+import { useUnsaved } from "@/lib/unsaved"
 import type { PieceChoices, PieceForm } from "@/types"
 
 type Measured = { what: string; said: string; at: number }
@@ -25,6 +26,7 @@ export default function EditPiece({ piece, measured, zone, ...choices }: Props) 
     pores: piece.pores ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),
   })
+  useUnsaved(form.isDirty && !form.processing)
   return (
     <Shell>
       <Head title={`Change ${piece.name}`} />
@@ -62,7 +64,7 @@ export default function EditPiece({ piece, measured, zone, ...choices }: Props) 
             Keep the change
           </button>
           <Link href={`/pieces/${piece.id}/schedule`} className="ui-button self-center">
-            Leave it
+            Cancel
           </Link>
         </div>
       </form>

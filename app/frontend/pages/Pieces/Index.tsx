@@ -9,7 +9,7 @@ import { TakeInFile } from "@/components/TakeInFile"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { send } from "@/lib/api"
 import { useMe } from "@/lib/me"
-import { useAnswer } from "@/lib/requests"
+import { useAnswer, useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { day, when } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
@@ -20,7 +20,7 @@ import type { PiecesPage } from "@/types"
 type Taken = { location: string; told: string[] }
 
 /** Jobs in hand and their pieces, each with how far it is and when it will be ready. */
-export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
+export default function PiecesIndex({ jobs, closed, removed, page, now }: PiecesPage) {
   const { area } = useMeasures()
   const { zone } = useShop()
   const mayPlan = useMe()?.role !== "student"
@@ -43,7 +43,7 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
       <PageHead title="Jobs and pieces" facts="Choose a piece to see its schedule.">
         {jobs.length > 0 && mayPlan && (
           <div className="ml-auto flex flex-wrap gap-2">
-            <TakeInFile path="/pieces/file" label="A piece as a file" onTaken={takeIn} />
+            <TakeInFile path="/pieces/file" label="A piece as a file" matched onTaken={takeIn} />
             <Link href="/pieces/book" className="ui-button">
               Recipe book
             </Link>
@@ -80,7 +80,7 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
           <Link href="/pieces/new" className="ui-tape mt-4">
             Size up the first piece
           </Link>
-          <TakeInFile path="/pieces/file" label="A piece as a file" onTaken={takeIn} />
+          <TakeInFile path="/pieces/file" label="A piece as a file" matched onTaken={takeIn} />
         </section>
       )}
       {jobs.map((job) => (
@@ -150,7 +150,43 @@ export default function PiecesIndex({ jobs, closed, page, now }: PiecesPage) {
           <ListPages page={page} href={(number) => `/pieces?closed=${number}`} of="closed jobs" />
         </details>
       )}
+      {removed.length > 0 && (
+        <details className="ruled pt-2">
+          <summary className="text-head target cursor-pointer">Deleted and archived pieces, {removed.length}</summary>
+          <ul>
+            {removed.map((piece) => (
+              <RemovedPiece key={piece.id} piece={piece} zone={zone} />
+            ))}
+          </ul>
+        </details>
+      )}
     </Shell>
+  )
+}
+
+function RemovedPiece({ piece, zone }: { piece: PiecesPage["removed"][number]; zone: string }) {
+  const { send: ask, busy, error } = useSend()
+  return (
+    <li className="thin-rule flex flex-wrap items-center gap-x-5 py-2">
+      <b>{piece.name}</b>
+      <span className="text-second">
+        {piece.client}, {piece.archived ? "archived" : "deleted"} {day(piece.at, zone)}
+      </span>
+      <button
+        type="button"
+        className="ui-button ml-auto"
+        disabled={busy}
+        onClick={() =>
+          void ask(
+            () => send("DELETE", `/pieces/${piece.id}/removal`),
+            () => router.reload(),
+          )
+        }
+      >
+        Restore piece
+      </button>
+      <ErrorText reason={error} />
+    </li>
   )
 }
 

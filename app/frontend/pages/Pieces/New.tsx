@@ -2,6 +2,7 @@ import { Head, Link, useForm, usePage } from "@inertiajs/react"
 import { SelectField, TextField } from "@/components/Field"
 import { cleaned, freshFace, PieceFields, type PieceForm } from "@/components/PieceFields"
 import { Shell } from "@/components/Shell"
+import { useUnsaved } from "@/lib/unsaved"
 import type { PieceChoices } from "@/types"
 
 type Form = PieceForm & { job_id: string; client: string; due: string }
@@ -29,6 +30,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     faces: [freshFace("top")],
   })
   const { data, setData } = form
+  useUnsaved(form.isDirty && !form.processing)
   return (
     <Shell>
       <Head title="New piece" />
@@ -81,7 +83,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
             Keep it and go to its schedule
           </button>
           <Link href="/pieces" className="ui-button self-center">
-            Leave it
+            Cancel
           </Link>
         </div>
       </form>

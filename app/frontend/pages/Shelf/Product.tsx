@@ -8,6 +8,7 @@ import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { roughMass, useUnits } from "@/lib/units"
+import { discardUnsaved, useUnsaved } from "@/lib/unsaved"
 import { batchSays } from "@/shelf/batchSays"
 import { Figure, type Typed } from "@/shelf/Figure"
 import { MadeHere } from "@/shelf/MadeHere"
@@ -56,6 +57,10 @@ export default function ShelfProduct({
     fresh ||
     Object.keys(figures).length > 0 ||
     (Object.keys(identity) as (keyof typeof identity)[]).some((field) => identity[field] !== product[field])
+  useUnsaved(
+    Object.keys(figures).length > 0 ||
+      (Object.keys(identity) as (keyof typeof identity)[]).some((field) => identity[field] !== product[field]),
+  )
   const errorAt = (where: string) => (error?.where === where ? error.sentence : undefined)
   const keep = () =>
     send(
@@ -65,6 +70,7 @@ export default function ShelfProduct({
           figures: { ...copied, ...figures },
         }),
       ({ location }) => {
+        discardUnsaved()
         setFigures({})
         router.visit(location, { preserveScroll: true })
       },

@@ -1,5 +1,5 @@
 import { Head, Link, router } from "@inertiajs/react"
-import { useMemo } from "react"
+import { useMemo, useState } from "react"
 import { LightChoice } from "@/colour/LightChoice"
 import { useLight } from "@/colour/useLight"
 import { SelectField, TextField } from "@/components/Field"
@@ -7,6 +7,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
+import { discardUnsaved, useUnsaved } from "@/lib/unsaved"
 import { useFields } from "@/lib/useFields"
 import { FactorRows } from "@/trial/FactorRows"
 import { type Factor, FIELDS, levels, type TrialPiece, type TrialStep } from "@/trial/factors"
@@ -70,10 +71,15 @@ export default function TrialDesigner({ pieces, piece: first, steps, grains, pro
   const preview = looked.answer
   const { send, error: refused } = useSend()
   const error = looked.error ?? refused
+  const [begun] = useState(fields)
+  useUnsaved(fields !== begun && pieces.length > 0)
   const make = () =>
     send(
       () => request<{ location: string }>("POST", "/trials", { ...asked, name }),
-      ({ location }) => router.visit(location),
+      ({ location }) => {
+        discardUnsaved()
+        router.visit(location)
+      },
     )
   const errorAt = (where: string) =>
     error?.where === where ? `${error.sentence}${error.accepted ? ` (${error.accepted})` : ""}` : undefined

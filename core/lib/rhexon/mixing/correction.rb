@@ -186,7 +186,7 @@ module Rhexon
         shares = ranged.map { |index| share_in_range(index, amounts) }
         Option.new(
           kind: "accept", total_g: amounts.sum, extra_g: 0.0, cost: 0.0, pours: pours_to(amounts),
-          sentence: "Leave it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows."
+          sentence: "Accept it and pour the rest as planned: #{shares.join(", ")}, inside what the maker allows."
         )
       end
 

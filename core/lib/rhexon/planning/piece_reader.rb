@@ -20,6 +20,7 @@ module Rhexon
         document = document_of(record, faces)
         refuse_stranger(record)
         refuse_unknown_coat(record)
+        refuse_tools_of_the_shop(record, document)
         Piece.same(Piece.new(**lasting(record), **wood(record), faces: faces, schedule: document,
                                                                 house: house_of(document)).freeze)
       rescue InvalidInput => refusal
@@ -76,6 +77,18 @@ module Rhexon
           Rhexon.refuse_unless(@shop.products[named]&.film?, "#{face["id"]} has a coat that is not known: #{named}",
                                where: "faces", accepted: "a product that leaves a film, or none")
         end
+      end
+
+      # What a class may not use is nobody's to plan with.
+      def refuse_tools_of_the_shop(record, document)
+        return unless record["shop_tools"] == false
+
+        kinds = @shop.tools.map { |tool| tool["for"] }
+        step = document["steps"].find { |one| one["tool"] || kinds.include?(one["method"]) } or return
+        Rhexon.refuse_unless(
+          false, "#{step["method"].to_s.capitalize} needs a tool of the shop, which this piece may not use",
+          where: "steps/#{step["id"]}/method", accepted: "another method, or the owner lets the class use the tools"
+        )
       end
 
       # A piece's own hands are in the shop.

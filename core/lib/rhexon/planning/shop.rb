@@ -110,7 +110,7 @@ module Rhexon
       def setting
         @setting ||= [
           rooms.each_value.map { |room| [ room.id, room.uses, room.rack_places ] }, tools,
-          people.map { |person| [ person.id, person.skills, person.calendar.longest ] },
+          people.map { |person| [ person.id, person.skills, person.calendar.longest, person.own_pieces_only ] },
           products.each_value.map(&:object_id), @json["pace"], @json["transfer"], @json["abrasion"]
         ].then { |window| [ window.hash, window ].freeze }
       end
@@ -124,7 +124,23 @@ module Rhexon
       def room_for(use) = rooms.each_value.find { |room| room.uses.include?(use) }&.id
 
       # @return [Array<Person>] who may do work that asks for a skill, on a piece that may be somebody's own
-      def hands_for(skill, by = nil) = people.select { |person| person.can?(skill) && (by.nil? || person.id == by) }
+      def hands_for(skill, by = nil) = people.select { |person| person.can?(skill) && person.works_for?(by) }
+
+      # @return [Array<String>] ids of pieces of a class, which take what the shop's own pieces leave
+      def class_pieces
+        own = people.select(&:own_pieces_only).map(&:id)
+        pieces.select { |piece| own.include?(piece.by) }.map(&:id)
+      end
+
+      # The same shop without some of its pieces.
+      # @param ids [Array<String>]
+      # @return [Shop]
+      def without(ids)
+        gone = ->(key) { ids.include?(key.split("/").first) }
+        with("pieces" => @json["pieces"].reject { |record| ids.include?(record["id"]) },
+             "pins" => (@json["pins"] || []).reject { |pin| gone.(pin["pass"]) },
+             "log" => (@json["log"] || []).reject { |entry| gone.(entry["pass"].to_s) })
+      end
 
       # What there is to rub with: papers that wear by their grit, and whatever is rubbed with by name; all papers where
       # the shop lists none.
@@ -182,7 +198,8 @@ module Rhexon
       def person(record)
         calendar = Calendar.read(week: record["week"], except: record["except"], zone: @zone, from: @now,
                                  days: Reference.hands.horizon_days)
-        Person.new(id: record["id"], skills: record["skills"], calendar: calendar).freeze
+        Person.new(id: record["id"], skills: record["skills"], calendar: calendar,
+                   own_pieces_only: record["own_pieces_only"] || false).freeze
       end
 
       def room(record)

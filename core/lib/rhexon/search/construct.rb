@@ -51,6 +51,22 @@ module Rhexon
         end
       end
 
+      # The pieces of another build stand as in it; all others take what is left, first come first served.
+      # @param standing [PartialSchedule] of a shop with fewer pieces
+      # @return [PartialSchedule]
+      def beside(standing)
+        others = Standing.new(@model, standing)
+        placed = standing.model.pieces.map(&:id)
+        order = []
+        trial = build(Holds::NONE, others.lapsed) do
+          others.each { |index, spot| @booking.settle(index, spot) }
+          others.blocked.each { |block| @partial.blocked << block }
+          @model.pieces.each_index { |piece| @next[piece] = nil if placed.include?(@model.pieces[piece].id) }
+          first_come(order, 0.0, nil, nil)
+        end
+        trial.tap { trial.order = order }
+      end
+
       private
 
       # A pin that cannot be kept is given up and the build begun again.

@@ -39,10 +39,15 @@ module Rhexon
 
       def bound = @bound ||= Bound.new(@model)
 
+      # The shop's own pieces stand as they would without a class; those of the class take what is left.
       # @return [Plan]
       def plan
-        trial, builds = search
-        unfolded(trial, builds)
+        students = @shop.class_pieces
+        return unfolded(*search) if students.empty? || students.size == @shop.pieces.size
+
+        own = self.class.new(@shop.without(students), drier: @model.drier)
+        trial, builds = own.search
+        unfolded(@construct.beside(trial), builds + 1)
       end
 
       # @return [Plan, nil]

@@ -3,9 +3,9 @@ module Rhexon
     # A finished build as another one takes it over: every pass where it stands, but for those of one piece.
     class Standing
       # @param model [Model] of the new build
-      # @param trial [PartialSchedule] the finished one, of a shop that differs in this piece only
-      # @param piece [Integer] that is left out
-      def initialize(model, trial, piece)
+      # @param trial [PartialSchedule] the finished one, of a shop that differs in this piece, or has fewer
+      # @param piece [Integer, nil] that is left out
+      def initialize(model, trial, piece = nil)
         @model = model
         @trial = trial
         @piece = piece

@@ -1,0 +1,19 @@
+# A whole class is taken off a piece, and given it back.
+class Pieces::ClassGiven::RemovalsController < ApplicationController
+  keeps_sound :create, :destroy, of: :nothing
+
+  def create
+    Piece::ClassGiven.new(piece).remove!
+    render json: ClassState.new(piece).to_h
+  end
+
+  def destroy
+    Piece::ClassGiven.new(piece).restore!
+    render json: ClassState.new(piece).to_h
+  end
+
+  private
+
+  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
+  def nothing = []
+end
