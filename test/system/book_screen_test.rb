@@ -35,7 +35,7 @@ class BookScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "a file that is no recipe is told, and nothing is lost" do
+  state "a file that is no recipe is told, and nothing is lost" do
     piece = make_piece(steps: [ coat("s1") ])
     Template::Kept.new(name: "One coat").piece!(piece)
     visit "/pieces/book"

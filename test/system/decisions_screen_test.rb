@@ -53,7 +53,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "bad photos are refused kindly beside the button, and the page goes on" do
+  state "bad photos are refused kindly beside the button, and the page goes on" do
     {
       picture.first(2_000) => "broken", "no picture at all" => "no picture this program can read",
       Vips::Image.black(12_000, 12_000).pngsave_buffer => "which is too many"
@@ -90,7 +90,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     assert_equal [ 40.0, 18.0, 24.0 ], Reading.find_by(kind: "lab").value
   end
 
-  test "cells stand large side by side in a chosen light" do
+  state "cells stand large side by side in a chosen light" do
     press "c"
     within "[role=dialog]" do
       assert_selector "figure", count: 3
@@ -133,7 +133,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     assert_text "another one by now: ask again"
   end
 
-  test "a schedule without its board says so and leads to a trial of it" do
+  state "a schedule without its board says so and leads to a trial of it" do
     visit "/pieces/#{@piece.id}/schedule"
     within "[aria-label=Findings]" do
       assert_text "no board of this"
@@ -147,7 +147,7 @@ class DecisionsScreenTest < ApplicationSystemTestCase
     assert_no_text "no board of this"
   end
 
-  test "a target out of a photo on the colour desk" do
+  state "a target out of a photo on the colour desk" do
     visit "/boards/colour"
     attach_file "Target from a photo with a grey card", upload(picture).path, make_visible: true
     within "[role=dialog]" do

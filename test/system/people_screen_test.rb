@@ -89,7 +89,7 @@ class PeopleScreenTest < ApplicationSystemTestCase
     assert_accessible
     click_on "Link for the client"
     click_on "Make a link"
-    url = find(".made-link a")[:href]
+    url = find(".made-link a.break-all")[:href]
     assert_accessible
     Capybara.using_session("client") do
       visit url

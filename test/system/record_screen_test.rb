@@ -28,12 +28,12 @@ class RecordScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "an empty record says where it will come from" do
+  state "an empty record says where it will come from" do
     visit "/record"
     assert_text "Nothing has happened yet"
     assert_accessible
   end
-  test "the shop's own figures: forgotten and remembered by hand, and plans made safer" do
+  state "the shop's own figures: forgotten and remembered by hand, and plans made safer" do
     visit "/record"
     click_on "The shop's own figures"
     assert_text "A dry test at the bench"

@@ -34,7 +34,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_selector "[role=dialog]", text: "Keys on this screen"
   end
 
-  test "what the server refuses is said beside the field and nothing is lost" do
+  state "what the server refuses is said beside the field and nothing is lost" do
     row("Sand P180").click
     grits = find_field("Grits, in order")
     grits.set("180, P220").send_keys(:enter)
@@ -62,7 +62,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "coats a day, what a level is for, and how the piece lies" do
+  state "coats a day, what a level is for, and how the piece lies" do
     row("Coat 1 of 2").click
     tab "How and where"
     select "1 coat at most", from: "On one day"
@@ -80,7 +80,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "somebody else edited: it says so, and the change goes on top" do
+  state "somebody else edited: it says so, and the change goes on top" do
     @piece.schedule.reload.edit!({ "op" => "change_step", "id" => "s1", "set" => { "grits" => %w[P150 P180] } },
                                  base: @piece.schedule.head.number, reason: "Coarser start")
     row("Coat 1 of 2").click
@@ -92,7 +92,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_equal [ %w[P150 P180], 3 ], [ steps.first["grits"], steps.last["coats"] ]
   end
 
-  test "coats that are done stay: a change splits off the rest" do
+  state "coats that are done stay: a change splits off the rest" do
     log(@piece, "s1/1/top", "done", 3.hours.ago)
     log(@piece, "s2/1/top", "done", 2.hours.ago)
     visit current_path
@@ -119,7 +119,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_selector "[role=dialog]", text: "left behind"
   end
 
-  test "a house rule is switched for this schedule and the plan follows" do
+  state "a house rule is switched for this schedule and the plan follows" do
     from_menu "House rules"
     within "[role=dialog]" do
       select "always", from: "Scuff between coats that meet their window"
@@ -175,7 +175,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     eventually { @piece.schedule.reload.head.number > before || page.has_css?(".error-text", wait: 0) }
   end
 
-  test "where a coat dries, how it lies and what is masked" do
+  state "where a coat dries, how it lies and what is masked" do
     Room.create!(name: "loft", t_c: 18, rh: 50)
     piece = make_piece(name: "Door", steps: [ coat("s1", faces: %w[top]) ])
     piece.faces.create!(name: "rim", kind: "edges", area_m2: 0.2, grain: "closed", position: 1)
@@ -193,14 +193,14 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "the chance of being ready as dates, with what drives it" do
+  state "the chance of being ready as dates, with what drives it" do
     tab "Chance"
     assert_selector "section[aria-label='Chance of being ready']",
                     text: /by the date asked for.*(one in ten after|give or take)/
     assert_selector ".film-section [data-part=chance] circle", minimum: 8
   end
 
-  test "a step that cannot be placed stands in the list and can go" do
+  state "a step that cannot be placed stands in the list and can go" do
     Room.first.update!(t_c: 3)
     Product.create!(code: "varnish", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
     piece = make_piece(
@@ -216,7 +216,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     eventually { piece.schedule.reload.document["steps"].size == 1 }
   end
 
-  test "works on a tablet and on paper sizes without sideways scrolling" do
+  state "works on a tablet and on paper sizes without sideways scrolling" do
     [ [ 820, 1180 ], [ 1280, 800 ] ].each do |width, height|
       page.current_window.resize_to(width, height)
       visit "/bench"
@@ -234,14 +234,14 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
-  test "unknown pieces and places say so" do
+  state "unknown pieces and places say so" do
     visit "/pieces/9999/schedule"
     assert_text "Nothing is kept here"
     click_on "Go to the bench"
     assert_selector "h1", text: "Bench"
   end
 
-  test "what if: each answer with its date, and one of them applied" do
+  state "what if: each answer with its date, and one of them applied" do
     Room.create!(name: "loft", t_c: 27, rh: 40)
     piece = make_piece(name: "Warm top", steps: [ coat("s1", coats: 3) ], use: "show")
     visit "/pieces/#{piece.id}/schedule"
@@ -254,7 +254,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
-  test "every product that the lists of stain and coat offer, by every method" do
+  state "every product that the lists of stain and coat offer, by every method" do
     Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")
     Product.create!(code: "water", maker: "Tap", name: "clean water", kind: "thinner", role: "thinner")
     piece = make_piece
@@ -291,7 +291,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "a shelf without dyes says what to put there" do
+  state "a shelf without dyes says what to put there" do
     Product.find_by!(code: "russet").destroy!
     piece = make_piece
     visit "/pieces/#{piece.id}/schedule"

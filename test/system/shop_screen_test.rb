@@ -34,7 +34,7 @@ class ShopScreenTest < ApplicationSystemTestCase
     assert_quiet_console(except: /422/)
   end
 
-  test "a rule of the shop is what schedules follow until they say otherwise" do
+  state "a rule of the shop is what schedules follow until they say otherwise" do
     piece = make_piece(steps: [ coat("s1", coats: 2) ])
     visit "/shop"
     within("section[aria-label='House rules']") do

@@ -37,7 +37,7 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "wishes answer at once, and what falls out says why" do
+  state "wishes answer at once, and what falls out says why" do
     piece = make_piece(wood: "oak", use: "table_top")
     piece.faces.first.update!(grain: "open")
     visit "/pieces/#{piece.id}/schedule"
@@ -60,7 +60,7 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "another way for a piece that is begun keeps what is in the log" do
+  state "another way for a piece that is begun keeps what is in the log" do
     piece = make_piece(steps: [ coat("s1", coats: 3) ])
     log(piece, "s1/1/top", "done", 2.days.ago)
     visit "/pieces/#{piece.id}/schedule"
@@ -100,7 +100,7 @@ class WaysScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "a client wants it duller: one touch, held against what stands" do
+  state "a client wants it duller: one touch, held against what stands" do
     piece = make_piece(steps: [ coat("s1", coats: 3) ])
     visit "/pieces/#{piece.id}/ways"
     assert_text "As it stands"

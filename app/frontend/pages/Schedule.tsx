@@ -64,7 +64,7 @@ const askedFor = (sheet: Sheet): string | null => {
 
 /** Height of the film section, px: what head, band, key and detail, and on a narrow screen the list, leave of the window. */
 const sectionHeight = (window: { width: number; height: number }) =>
-  Math.min(Math.max(window.height - (window.width > 1100 ? 466 : 880), 290), 640)
+  Math.min(Math.max(window.height - (window.width > 1100 ? 494 : 880), 290), 640)
 
 const pictureOf = (piece: Piece, sheet: Sheet): Picture => ({
   title: `${piece.name}, film on ${sheet.section.face}${sheet.ready_at ? `, ready ${when(sheet.ready_at, sheet.zone)}` : ""}`,

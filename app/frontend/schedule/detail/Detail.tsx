@@ -87,7 +87,13 @@ export function Detail(props: DetailProps) {
   const item = props.shelf.find((candidate) => candidate.id === step.product)
   return (
     <section className="step-detail surface-lit" aria-label={`Detail of ${row.words}`}>
-      {props.pointer !== null && <span className="detail-pointer" style={{ left: props.pointer }} aria-hidden="true" />}
+      {props.pointer !== null && (
+        <span
+          className="detail-pointer"
+          style={{ left: `clamp(12px, ${props.pointer}px, calc(100% - 12px))` }}
+          aria-hidden="true"
+        />
+      )}
       <Tabs
         label={`Detail of ${row.words}`}
         tabs={tabs.filter((shown): shown is Tab => Boolean(shown))}
