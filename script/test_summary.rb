@@ -4,7 +4,7 @@ require "json"
 require "simplecov"
 
 # Of the lines of app, lib, devices and core. The pages' own stands in vitest.config.ts.
-LEAST_LINES_PERCENT = 90
+LEAST_LINES_PERCENT = 97
 
 parts = Dir["tmp/tests/*.seconds"].map { |file| File.read(file).split }.sort_by { |seconds, _| -seconds.to_i }
 puts "\nSeconds by part: #{parts.map { |seconds, part| "#{part} #{seconds}" }.join(", ")}"

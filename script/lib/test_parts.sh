@@ -1,5 +1,5 @@
 # The parts of the tests: what each runs. Needs $root and prepare.sh.
-parts=(style security types pages core_plans core_rules models requests routes browser_1 browser_2 browser_3 faults_1 faults_2)
+parts=(style security types pages core_plans core_rules models requests_1 requests_2 routes browser_1 browser_2 browser_3 faults_1 faults_2)
 
 is_part() { [[ " ${parts[*]} " == *" $1 "* ]]; }
 
@@ -20,9 +20,9 @@ run_part() {
     core_plans) core_tests core/test/{planning,search,picture}/*_test.rb ;;
     core_rules) core_tests $(ls core/test/*_test.rb core/test/*/*_test.rb | grep -vE '/(planning|search|picture)/') ;;
     models) rails_tests test/models ;;
-    requests) rails_tests $(ls test/requests/*_test.rb | grep -vE '/(every|junk)_') ;;
+    requests_*) rails_tests $(every_nth 2 "${part#requests_}" $(ls test/requests/*_test.rb | grep -vE '/(every|junk)_')) ;;
     routes) rails_tests test/requests/{every,junk}_*test.rb ;;
-    browser_*) rails_tests $(every_third "${part#browser_}" test/system/*_test.rb) ;;
+    browser_*) rails_tests $(every_nth 3 "${part#browser_}" test/system/*_test.rb) ;;
     faults_1) fault_tests test/faults/{backup,machine_faults}_test.rb ;;
     faults_2) fault_tests $(ls test/faults/*_test.rb | grep -vE '/(backup|machine_faults)_') ;;
   esac
@@ -38,7 +38,8 @@ run_paths() {
   esac
 }
 
-every_third() { local at="$1"; shift; printf '%s\n' "$@" | awk -v at="$at" 'NR % 3 == at % 3'; }
+# Files in turn: of so many shares the one of that number.
+every_nth() { local of="$1" at="$2"; shift 2; printf '%s\n' "$@" | awk -v of="$of" -v at="$at" 'NR % of == at % of'; }
 
 # What the tests of this part ran is kept for the summary.
 coverage() { [ -z "${part:-}" ] || export RHEXON_COVERAGE="$root/tmp/coverage/$part"; }

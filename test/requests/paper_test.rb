@@ -25,16 +25,15 @@ class PaperTest < RequestTest
   end
 
   test "each sheet stays inside its page, A4 and Letter, black on white" do
-    sheets.each do |name, path|
-      { nil => :a4, "a4" => :a4, "letter" => :letter, "folio" => :a4 }.each do |asked, paper|
-        get (if asked
-               "#{path}#{path.include?("?") ? "&" : "?"}paper=#{asked}"
-             else
-               path
-        end)
-        assert_equal [ 200, "application/pdf" ], [ response.status, response.media_type ], name
-        assert_printed response.body, paper: paper, coloured: name == "approval"
-      end
+    papers = { nil => :a4, "a4" => :a4, "letter" => :letter, "folio" => :a4 }
+    TestShare.of(name, sheets.to_a.product(papers.to_a), most_parts: 5).each do |(sheet, path), (asked, paper)|
+      get(if asked
+        "#{path}#{path.include?("?") ? "&" : "?"}paper=#{asked}"
+      else
+        path
+      end)
+      assert_equal [ 200, "application/pdf" ], [ response.status, response.media_type ], sheet
+      assert_printed response.body, paper: paper, coloured: sheet == "approval"
     end
   end
 
