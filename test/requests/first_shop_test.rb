@@ -20,6 +20,18 @@ class FirstShopTest < RequestTest
     assert_equal 0, Shop.count
   end
 
+  test "a shop begins in the units and the currency of its country, and each may be another" do
+    get "/begin"
+    countries = props["countries"].index_by { |country| country["code"] }
+    assert_equal %w[us USD], countries["US"].values_at("units", "currency")
+    assert_equal %w[metric CAD], countries["CA"].values_at("units", "currency")
+    assert_equal %w[metric EUR], countries["AT"].values_at("units", "currency")
+    assert_includes countries["US"]["zones"], "America/Chicago"
+    assert_empty props["countries"].map { |country| country["currency"] } - props["currencies"]
+    post "/begin", params: GOOD.merge(units: "us", currency: "USD", zone: "America/Chicago")
+    assert_equal %w[us USD America/Chicago], Shop.current.then { |shop| [ shop.units, shop.currency, shop.zone ] }
+  end
+
   test "what is typed begins a shop that can plan at once" do
     post "/begin", params: GOOD
     assert_redirected_to "/bench"

@@ -27,6 +27,22 @@ class InstrumentsTest < RequestTest
     assert_in_delta 16.6, @room.climate_readings.find_by!(kind: "logger").t_c, 0.3
   end
 
+  test "a reading with which nothing can be planned is not kept" do
+    make_piece(steps: [ coat("s1") ])
+    get "/bench"
+    planner = Rhexon::Search::Planner
+    real = planner.method(:plan)
+    planner.define_singleton_method(:plan) { |*| raise "a defect" }
+    before = [ ClimateReading.count, @instrument.readings.count, air ]
+    post_readings({ t_c: 31, rh: 61 }.to_json)
+    assert_equal 422, response.status
+    assert_match(/nothing was kept.*error [A-Z0-9]{6}/, sentence)
+    assert_equal before, [ ClimateReading.count, @instrument.readings.count, air ]
+  ensure
+    planner.singleton_class.remove_method(:plan)
+    planner.define_singleton_method(:plan, real)
+  end
+
   # Read 3.6 degrees too cold: in the next hour 6/7 of that are left, after seven hours nothing.
   test "the hours to come bend back to what the room is set to" do
     post_readings({ t_c: 16.4, rh: 50 }.to_json)

@@ -27,11 +27,8 @@ class PaperTest < RequestTest
   test "each sheet stays inside its page, A4 and Letter, black on white" do
     papers = { nil => :a4, "a4" => :a4, "letter" => :letter, "folio" => :a4 }
     TestShare.of(name, sheets.to_a.product(papers.to_a), most_parts: 5).each do |(sheet, path), (asked, paper)|
-      get(if asked
-        "#{path}#{path.include?("?") ? "&" : "?"}paper=#{asked}"
-      else
-        path
-      end)
+      mark = path.include?("?") ? "&" : "?"
+      get [ path, ("#{mark}paper=#{asked}" if asked) ].join
       assert_equal [ 200, "application/pdf" ], [ response.status, response.media_type ], sheet
       assert_printed response.body, paper: paper, coloured: sheet == "approval"
     end

@@ -218,4 +218,45 @@ class ShopRequestTest < RequestTest
       assert_includes props["sheet"]["findings"].map { |one| one["id"] }, "climate.cold"
     end
   end
+
+  def change(**fields) = send_json("/shop/settings", fields, :patch)
+
+  test "the settings of the shop are changed, each held to what it may be" do
+    { name: /Name the shop/, zone: /zone/i, currency: /three letters/, units: /metric or us/,
+      address: /such as http/ }.each do |field, words|
+      change(field => field == :name ? " " : "nowhere")
+      assert_equal [ 422, field.to_s ], [ response.status, answer.dig("error", "where") ]
+      assert_match words, sentence
+    end
+    change(name: "Weir Yard", currency: "USD", units: "us", address: "http://192.168.1.20:3000/")
+    assert_equal [ "Weir Yard", "USD", "us", "http://192.168.1.20:3000" ],
+                 answer.values_at("name", "currency", "units", "address")
+    get "/bench"
+    assert_match(/<html lang="en" data-units="us"/, response.body)
+  end
+
+  # Due by the end of 18 December in Berlin is due by the end of that day in Chicago, too.
+  test "days that work is due on stay those days in another zone" do
+    job = make_piece.job
+    job.update!(due_on: "2026-12-18")
+    change(zone: "America/Chicago")
+    assert_response :ok
+    job.reload
+    assert_equal [ Date.new(2026, 12, 18), Time.utc(2026, 12, 18, 23) ], [ job.due_on, job.due_at ]
+  end
+
+  test "links and labels carry the address of the shop, and one that works on this computer only says so" do
+    piece = make_piece(steps: [ coat("s1") ])
+    made = -> {
+      send_json("/links", { kind: "handover", piece_id: piece.id })
+      answer.values_at("url", "loopback")
+    }
+    host! "127.0.0.1:3171"
+    assert made.().last
+    host! "192.168.1.9:3000"
+    url, loopback = made.()
+    assert_equal [ "http://192.168.1.9:3000/guest", false ], [ url[%r{\A.*/guest}], loopback ]
+    Shop.current.update!(address: "https://shop.example")
+    assert_equal "https://shop.example/guest", made.().first[%r{\A.*/guest}]
+  end
 end
