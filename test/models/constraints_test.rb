@@ -26,6 +26,26 @@ class ConstraintsTest < ActiveSupport::TestCase
     end
   end
 
+  # What came twice for a lost answer, and what things are known by.
+  ONCE = {
+    "entries" => %w[client_id corrects_id], "readings" => %w[client_id], "pair_picks" => %w[client_id],
+    "photos" => %w[client_id], "stock_moves" => %w[client_id], "schedules" => %w[piece_id], "batches" => %w[mix_id],
+    "rooms" => %w[name], "people" => %w[name], "tools" => %w[name], "trials" => %w[name], "boards" => %w[name],
+    "recipes" => %w[name], "timbers" => %w[name], "templates" => %w[name], "consumables" => %w[name],
+    "products" => [ "code", %w[maker name] ], "instruments" => %w[name token_digest], "sessions" => %w[token_digest],
+    "guest_links" => %w[token_digest], "pieces" => [ %w[job_id name] ], "faces" => [ %w[piece_id name] ],
+    "cells" => [ %w[board_id label], %w[board_id position] ], "revisions" => [ %w[schedule_id number] ],
+    "template_versions" => [ %w[template_id number] ], "climate_readings" => [ %w[room_id kind at] ],
+    "air_readings" => [ %w[instrument_id at] ], "hand_readings" => [ %w[instrument_id at] ]
+  }.freeze
+
+  test "what is there once is there once in the database, too" do
+    unique = ONCE.keys.index_with do |table|
+      ActiveRecord::Base.connection.indexes(table).select(&:unique).map(&:columns)
+    end
+    ONCE.each { |table, all| all.each { |columns| assert_includes unique[table], Array(columns), table } }
+  end
+
   test "checks hold without the models" do
     { "INSERT INTO faces (piece_id, name, area_m2, grain) VALUES (#{make_piece.id}, 'x', -1, 'open')" => "area",
       "INSERT INTO faces (piece_id, name, area_m2, grain) VALUES (99999, 'x', 1, 'open')" => "FOREIGN KEY",
