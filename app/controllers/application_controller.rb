@@ -42,18 +42,11 @@ class ApplicationController < ActionController::Base
   # Actions that take long: a few at a time, beside the threads that answer the bench, and so many from one session.
   def self.takes_long(*actions)
     at_most 120, within: 1.minute, only: actions
-    around_action(only: actions) { |controller, action| SlowWork.turn(of: controller.question, &action) }
+    around_action(only: actions) { |controller, action| SlowWork.turn(of: controller.send(:question), &action) }
   end
 
   # Files that are taken in: read, checked and planned with, each time.
   def self.takes_files(*actions) = at_most(40, within: 1.minute, only: actions)
-
-  # Which question of which open page this is, where the page says so: a newer one of the same kind takes its place.
-  # @return [String, nil]
-  def question
-    page = request.headers["X-Page"].to_s
-    "#{page} #{request.request_method} #{request.path}" if page.match?(/\A[\w-]{8,40}\z/)
-  end
 
   # Any address that leads nowhere.
   def missing(_error = nil)
@@ -71,6 +64,13 @@ class ApplicationController < ActionController::Base
   def default_url_options = super.merge(Shop::Address.options)
 
   private
+
+  # Which question of which open page this is, where the page says so: a newer one of the same kind takes its place.
+  # @return [String, nil]
+  def question
+    page = request.headers["X-Page"].to_s
+    "#{page} #{request.request_method} #{request.path}" if page.match?(/\A[\w-]{8,40}\z/)
+  end
 
   # A shop that has not begun has one page.
   def begin_first

@@ -24,6 +24,9 @@ class Person < ApplicationRecord
   scope :owners, -> { where(role: "owner") }
   scope :able_to_sign_in, -> { where.not(password_digest: nil) }
 
+  # Students begin with their own pieces alone; the owner may let them help with the shop's.
+  before_validation { self.own_pieces_only = student? if role_changed? && !own_pieces_only_changed? }
+
   # Those whose hands plans are made for.
   def self.at_bench = where(at_bench: true).order(:id)
 
