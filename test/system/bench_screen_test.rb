@@ -58,25 +58,6 @@ class BenchScreenTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  state "how a coat is laid on stands on its card" do
-    @piece.schedule.edit!({ "op" => "change_step", "id" => "s1", "set" => { "pattern" => "moving_start" } },
-                          base: @piece.schedule.head.number, reason: "Round work")
-    visit "/bench"
-    assert_text "start at mark 1"
-  end
-
-  state "a film that is shut asks for its scuff" do
-    log(@piece, "s1/1/top", "done", 14.hours.ago)
-    visit "/bench"
-    assert_selector ".drying-slab", text: "shut since"
-    within(".drying-slab") { click_on "Start scuff P320" }
-    assert_text "In hand: scuff P320"
-    click_on "Done"
-    assert_text(/coat 2 of 2/i)
-    assert_sent
-    assert_equal [ "#{@piece.core_id}/s1/2/top/scuff" ], Entry.where(kind: "started").pluck(:pass_key)
-  end
-
   state "a touch that is refused stands beside its sentence until it is taken back, and the others go on" do
     visit "/bench"
     assert_text "Now: coat 1 of 2"
