@@ -60,6 +60,19 @@ class DecisionsTest < RequestTest
     assert_match(/write the name/, sentence)
   end
 
+  test "an approval is taken back by a correction, and the piece plans and can be approved anew" do
+    send_json("#{cell_path(@cells.last)}/approval", { client_id: "a1", name: "The librarian" })
+    entry = Entry.find_by!(kind: "approved")
+    send_json("/entries",
+              { client_id: "c1", kind: "correction", corrects: entry.id, happened_at: Time.current.iso8601 })
+    assert_response :ok
+    assert_nil Approval.for(@piece)
+    get "/pieces/#{@piece.id}/schedule"
+    assert_equal [ 200, nil ], [ response.status, props["approval"] ]
+    send_json("#{cell_path(@cells.last)}/approval", { client_id: "a2", name: "The librarian" })
+    refute answer["approval"]["stale"]
+  end
+
   test "moving a start or looking in between leaves an approval fresh" do
     send_json("#{cell_path(@cells.last)}/approval", { client_id: "a1", name: "The librarian" })
     edit(@piece, { op: "add_step", after: "s2", step: { id: "s9", kind: "look", asks: "Even?" } })

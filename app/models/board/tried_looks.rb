@@ -71,7 +71,13 @@ class Board::TriedLooks
   end
 
   # @return [Boolean] whether somebody approved the look that its schedule makes
-  def approved?(piece) = makings.include?(piece.id) || (approved_once.include?(piece.id) && !Approval.for(piece).stale?)
+  def approved?(piece)
+    return true if makings.include?(piece.id)
+
+    # What was approved once may be taken back since.
+    approval = Approval.for(piece) if approved_once.include?(piece.id)
+    !approval.nil? && !approval.stale?
+  end
 
   private
 
