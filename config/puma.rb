@@ -1,3 +1,5 @@
+require_relative "../lib/own_buffers"
+
 # One process suits SQLite: writers queue, readers do not. Long work takes two threads at most (SlowWork), so that
 # three answer what is quick.
 threads_count = ENV.fetch("RAILS_MAX_THREADS", 5)

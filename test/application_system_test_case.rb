@@ -3,6 +3,7 @@ require "capybara/rails"
 require "capybara/minitest"
 require "selenium-webdriver"
 require "tmpdir"
+require Rails.root.join("lib/own_buffers")
 
 # Drives the real pages in headless Chromium from Debian's packages.
 class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
