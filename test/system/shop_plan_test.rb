@@ -33,7 +33,7 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_quiet_console
   end
 
-  test "schedules side by side, and one put away" do
+  state "schedules side by side, and one put away" do
     visit "/pieces/compare?piece=#{@desk.id}"
     select "As Panel", from: "Hold it against"
     assert_selector ".compare-side", text: "As Panel"
