@@ -47,7 +47,10 @@ class GuestLink < ApplicationRecord
     end
   end
 
-  def end! = update!(ended_at: Time.current)
+  def end!
+    update!(ended_at: Time.current)
+    Shop::Ended.link!(self)
+  end
 
   # @return [Boolean] whether it still shows something
   def live? = ended_at.nil? && (ends_at.nil? || ends_at.future?)

@@ -27,6 +27,8 @@ class Person < ApplicationRecord
   # Students begin with their own pieces alone; the owner may let them help with the shop's.
   before_validation { self.own_pieces_only = student? if role_changed? && !own_pieces_only_changed? }
 
+  after_update_commit { Shop::Ended.secrets!(self) }
+
   # Those whose hands plans are made for.
   def self.at_bench = where(at_bench: true).order(:id)
 

@@ -13,7 +13,7 @@ class BackupsState
 
   def told(backup)
     { id: backup.name, at: backup.made_at.to_i / 60, reason: backup.reason, megabytes: (backup.bytes / 1e6).round(1),
-      counts: backup.counts, missing_photos: backup.about.fetch("missing_photos", []).size,
+      counts: backup.counts, missing_photos: backup.missing_photos.size,
       same: backup.written == written }
   end
 

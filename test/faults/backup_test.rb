@@ -43,7 +43,6 @@ class BackupTest < Minitest::Test
       newest = backups.last
       assert_equal "ok", `sqlite3 #{newest}/shop.sqlite3 "PRAGMA integrity_check"`.strip
       assert_operator `sqlite3 #{newest}/shop.sqlite3 "SELECT count(*) FROM entries"`.to_i, :>=, before
-      sleep 1
     end
     assert_operator backups.size, :>=, 2
     assert_equal "100600", File.stat("#{backups.last}/shop.sqlite3").mode.to_s(8), "nobody else reads the shop"
@@ -53,15 +52,96 @@ class BackupTest < Minitest::Test
     @shop.start(alone: true)
     @shop.post("/entries", touch("a", "started"))
     old = JSON.parse(@shop.post("/shop/backups", {}).body)["backups"].first
-    sleep 1.1 # a name is a second
     @shop.post("/entries", touch("b", "done"))
     answer = JSON.parse(@shop.post("/shop/backups/#{old["id"]}/restore", {}).body)
     assert_equal 1, entries
     assert_equal "before #{old["id"]} was restored", answer["backups"].first["reason"]
     assert_equal [ "p1/s1/1/top" ], JSON.parse(@shop.get("/bench").body)["bench"]["running"].map { |row| row["key"] }
-    sleep 1.1
     @shop.post("/shop/backups/#{answer["kept"]}/restore", {})
     assert_equal 2, entries
+  end
+
+  # Somebody who writes and does not stop: nothing is half restored, and the others are answered meanwhile.
+  def test_a_file_that_is_written_to_all_the_time_is_not_restored_and_says_so
+    @shop.start
+    @shop.post("/entries", touch("a", "started"))
+    old = JSON.parse(@shop.post("/shop/backups", {}).body)["backups"].first
+    @shop.post("/entries", touch("b", "done"))
+    kept = backups
+    writer = IO.popen([ "sqlite3", @shop.file ], "r+")
+    writer.puts("BEGIN IMMEDIATE; SELECT 'held';")
+    assert_equal "held", writer.gets.chomp
+    restoring = Thread.new { @shop.post("/shop/backups/#{old["id"]}/restore", {}) }
+    waits = []
+    until restoring.join(0.1)
+      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      assert_equal "200", @shop.get("/handbook").code
+      waits << (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began)
+    end
+    assert_equal "422", restoring.value.code
+    assert_match(/so nothing was changed/, @shop.sentence(restoring.value))
+    assert_operator waits.sort[waits.size * 9 / 10], :<, 0.5, "the others wait: #{waits.max(3)}"
+    assert_equal [ 2, kept ], [ entries, backups ]
+  ensure
+    writer&.close
+  end
+
+  # What was put in place is read again; a copy that did not come through is told.
+  def test_what_is_not_the_same_afterwards_is_told
+    said = @shop.rails("runner", <<~RUBY)
+      old = Shop::Backup.make!(reason: "old", now: 1.minute.ago)
+      Room.first.update!(name: "bench two")
+      runs = 0
+      whole = Shop::Backup::Copying.instance_method(:run!)
+      Shop::Backup::Copying.define_method(:run!) { (runs += 1) == 2 ? finish : whole.bind_call(self) }
+      begin
+        Shop::Backup::Restoring.new(old).restore!
+      rescue Shop::Backup::Unsound => error
+        puts error.message
+      end
+      puts Shop::Backup.last.reason
+    RUBY
+    assert_match(/is not what the backup \S+ holds \((marks|rooms)/, said)
+    assert_match(/before \S+ was restored/, said)
+  end
+
+  # Links, passwords and codes that were ended after the backup was made, and devices that were signed in.
+  def test_what_was_ended_stays_ended
+    said = @shop.rails("runner", <<~RUBY)
+      imke = Person.first.tap { |person| person.update!(password: "chisel and cloth", code: "4711") }
+      gone = Person.create!(name: "Bryn", password: "first of three")
+      ended, kept = Array.new(2) { GuestLink.make!("handover", Piece.first) }
+      Session.begin!(imke, device: "tablet")
+      old = Shop::Backup.make!(reason: "old", now: 1.minute.ago)
+      imke.update!(password: "second of three")
+      imke.update!(password: "third of three")
+      gone.update!(password_digest: nil)
+      ended.first.end!
+      Shop::Backup::Restoring.new(old).restore!
+      links = [ ended, kept ].map { |_, token| GuestLink.of_token(token) ? "live" : "ended" }
+      knows = [ "chisel and cloth", "second of three", "third of three", "4711" ].map { |secret| imke.reload.knows?(secret) }
+      puts JSON.generate([ links, knows, gone.reload.signs_in?, Session.count, File.stat(Shop::Ended.file).mode.to_s(8) ])
+    RUBY
+    assert_equal [ %w[ended live], [ false, false, true, true ], false, 0, "100600" ],
+                 JSON.parse(said.lines.last)
+  end
+
+  # A folder that does not say what it is, is half let go of or half made, is no backup and troubles no page.
+  def test_only_what_says_what_it_is_is_listed
+    @shop.start
+    @shop.post("/shop/backups", {})
+    *before, whole = backups
+    odd = [ "[]", "{}", "\xff", '{"made_at":7}', File.read("#{whole}/backup.json").sub(/"bytes": \d+/, '"bytes": 7') ]
+    odd.each_with_index do |about, index|
+      folder = "#{File.dirname(whole)}/2020010#{index}T000000Z"
+      FileUtils.cp_r(whole, folder)
+      File.binwrite("#{folder}/backup.json", about)
+    end
+    FileUtils.mkdir_p("#{File.dirname(whole)}/.going-20200109T000000Z")
+    assert_equal "200", @shop.get("/shop/backups", accept: "text/html").code
+    listed = JSON.parse(@shop.post("/shop/backups", {}).body)["backups"].map { |one| one["id"] }
+    assert_equal [ *before, whole ].map { |path| File.basename(path) }.sort, listed.drop(1).sort
+    assert_empty Dir.glob("#{File.dirname(whole)}/.going-*")
   end
 
   def test_a_damaged_file_is_told_never_written_over_and_restored_from_a_shell
@@ -94,7 +174,6 @@ class BackupTest < Minitest::Test
     @shop.post("/entries", touch("b", "done"))
     @shop.kill
     assert_path_exists "#{@shop.file}-wal"
-    sleep 1.1
     @shop.rails("shop:restore")
     assert_equal 1, entries
     assert_equal "ok", `sqlite3 #{@shop.file} "PRAGMA integrity_check"`.strip

@@ -28,7 +28,9 @@ export default function Backups(first: BackupsPage) {
       () => request<BackupsPage & { kept: string | null }>("POST", `${BACKUPS}/${backup.id}/restore`, {}),
       (next) => {
         setChosen(null)
-        setRestored(`The shop is as it was ${soon(backup.at, zone, now)}. What was there before is the newest backup.`)
+        setRestored(
+          `The shop is as it was ${soon(backup.at, zone, now)}. What was there before is the newest backup. Everybody signs in anew.`,
+        )
         setState(next)
       },
     )
@@ -102,7 +104,9 @@ export default function Backups(first: BackupsPage) {
             {entries > (chosen.counts.entries ?? 0)
               ? `${entries - (chosen.counts.entries ?? 0)} entries of the log are newer than it. `
               : ""}
-            The shop as it is now is kept as a backup first, so that this can be taken back.
+            The shop as it is now is kept as a backup first, so that this can be taken back. Links that were ended and
+            passwords that were changed since stay so; people and what they may do are as they were then. Everybody
+            signs in anew.
           </p>
           <ErrorText reason={error} />
         </Panel>

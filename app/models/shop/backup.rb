@@ -25,12 +25,12 @@ class Shop::Backup
     # @return [Pathname] of the shop's own database
     def database = Pathname(ApplicationRecord.connection_db_config.database).expand_path(Rails.root)
 
-    # @return [Array<Backup>] the last first; what is being made, or was not finished, is none
+    # @return [Array<Backup>] the last first; what is being made, was not finished or does not say what it is, is none
     def all
       return [] unless root.directory?
 
-      root.children.select { |path| path.basename.to_s.match?(NAME) && path.join(ABOUT).file? }
-        .map { |path| new(path) }.sort_by(&:name).reverse
+      root.children.select { |path| path.basename.to_s.match?(NAME) }.map { |path| new(path) }.select(&:told?)
+        .sort_by(&:name).reverse
     end
 
     # @return [Backup, nil]
@@ -78,8 +78,19 @@ class Shop::Backup
   def bytes = about.fetch("bytes")
   # @return [Hash] what had been written when it was made (Written)
   def written = about.fetch("written", {})
+  # @return [Array<String>] keys of photos that were not on the disk when it was made
+  def missing_photos = about.fetch("missing_photos", [])
   def database = path.join(DATABASE)
   def photos = path.join(PHOTOS)
+
+  # @return [Boolean] whether it says what it is, and its database is there in full length
+  def told?
+    made_at
+    reason.is_a?(String) && counts.is_a?(Hash) && counts.values.all?(Integer) && written.is_a?(Hash) &&
+      structure.is_a?(Integer) && missing_photos.is_a?(Array) && database.file? && database.size == bytes
+  rescue StandardError
+    false
+  end
 
   # Reads all of it: its sum, and what SQLite says of it.
   # @return [Backup]
@@ -90,8 +101,6 @@ class Shop::Backup
     unsound("The backup #{name} was changed since it was made") unless same
     Shop::Backup::Soundness.check!(database)
     self
-  rescue JSON::ParserError, KeyError
-    unsound("The backup #{name} does not say what it is")
   end
 
   def sound?

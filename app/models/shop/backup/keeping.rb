@@ -17,11 +17,16 @@ module Shop::Backup::Keeping
     (sorted.first(NEWEST) + of_rules).uniq
   end
 
-  # Lets go of the others.
+  # Lets go of the others, and of what a machine that went down had only half let go of.
   # @return [Array<String>] names of those that are gone
   def tidy!(now: Time.current)
     all = Shop::Backup.all
     kept = kept(all.map(&:made_at), now: now)
-    all.reject { |one| kept.include?(one.made_at) }.each { |one| FileUtils.rm_rf(one.path) }.map(&:name)
+    all.reject { |one| kept.include?(one.made_at) }.each { |one| File.rename(one.path, going(one.name)) }
+      .tap { Shop::Backup.root.glob(going("*").basename.to_s).each { |path| FileUtils.rm_rf(path) } }.map(&:name)
   end
+
+  # First it is no backup any more, and then it is gone.
+  def going(name) = Shop::Backup.root.join(".going-#{name}")
+  private_class_method :going
 end

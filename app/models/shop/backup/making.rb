@@ -1,5 +1,8 @@
 # Makes a backup: in a folder beside the others under a name of its own, checked, and only then given its name.
 class Shop::Backup::Making
+  # One at a time.
+  LOCK = Mutex.new
+
   # @param root [Pathname]
   # @param reason [String]
   # @param now [Time]
@@ -11,7 +14,11 @@ class Shop::Backup::Making
 
   # @return [Shop::Backup]
   # @raise [Shop::Backup::Unsound]
-  def make!
+  def make! = LOCK.synchronize { make_alone }
+
+  private
+
+  def make_alone
     File.umask(0o077).then do |before|
       prepare
       copy_database
@@ -24,8 +31,6 @@ class Shop::Backup::Making
     end
   end
 
-  private
-
   def name = @now.strftime("%Y%m%dT%H%M%SZ")
   def making = @root.join(".making-#{name}-#{Process.pid}")
   def database = making.join(Shop::Backup::DATABASE)
@@ -34,6 +39,8 @@ class Shop::Backup::Making
   def prepare
     FileUtils.mkdir_p(@root, mode: 0o700)
     @root.glob(".making-*").select { |path| path.mtime < 1.hour.ago }.each { |path| FileUtils.rm_rf(path) }
+    # A second has one name: what is made within the same one takes the next.
+    @now += 1 while @root.join(name).exist?
     FileUtils.mkdir_p(making)
   end
 
@@ -41,9 +48,7 @@ class Shop::Backup::Making
   def copy_database
     Shop::Backup::Soundness.open(Shop::Backup.database) do |from|
       into = SQLite3::Database.new(database.to_s)
-      copying = SQLite3::Backup.new(into, "main", from, "main")
-      copying.step(-1)
-      copying.finish
+      Shop::Backup::Copying.open(from, into, &:run!)
       into.execute("PRAGMA journal_mode = DELETE")
     ensure
       into&.close
@@ -85,8 +90,7 @@ class Shop::Backup::Making
   # On the disk, and then under its name.
   def finish
     making.glob("**/*").select(&:file?).each { |path| File.open(path, &:fsync) }
-    into = @root.join(name)
-    into.exist? ? FileUtils.rm_rf(making) : File.rename(making, into)
+    File.rename(making, into = @root.join(name))
     Shop::Backup.new(into)
   end
 end

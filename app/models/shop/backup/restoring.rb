@@ -1,5 +1,5 @@
 # Puts a backup in the place of the shop as it is. What is there is kept as a backup first; where it is damaged, its
-# file is set aside and never written over.
+# file is set aside and never written over. What was ended since stays ended (Shop::Ended), and everybody signs in anew.
 class Shop::Backup::Restoring
   # @param backup [Shop::Backup]
   # @param now [Time]
@@ -9,14 +9,16 @@ class Shop::Backup::Restoring
   end
 
   # @return [Hash] :before, name of the backup of what was there, or :aside, path of the damaged file
-  # @raise [Rhexon::InvalidInput] where the backup is not sound, or of a newer Rhexon
+  # @raise [Shop::Backup::Unsound] where the backup is not sound, or what was put in place is not the same
+  # @raise [Shop::Backup::Copying::Held] where somebody writes all the time
+  # @raise [Rhexon::InvalidInput] where it is of a newer Rhexon
   def restore!
     @backup.check!
     refuse_newer
-    kept = keep_what_is_there
-    copy_database
+    kept = sound? ? put_back { keep_what_is_there } : set_aside.tap { put_back }
     copy_photos
     bring_up_to_date
+    end_again
     forget
     kept
   end
@@ -32,9 +34,16 @@ class Shop::Backup::Restoring
                          accepted: "a backup of this version or an older one, or a newer Rhexon")
   end
 
+  def there? = live.file? && live.size.positive?
+  def sound? = there? && Shop::Backup::Soundness.damage(live).nil?
+
   def keep_what_is_there
-    return {} unless live.file? && live.size.positive?
-    return { before: Shop::Backup.make!(reason: "before #{@backup.name} was restored", now: @now).name } if sound?
+    Shop::Ended.hold!
+    { before: Shop::Backup.make!(reason: "before #{@backup.name} was restored", now: @now).name }
+  end
+
+  def set_aside
+    return {} unless there?
 
     ApplicationRecord.connection_handler.clear_all_connections!
     aside = live.sub_ext(".damaged-#{@now.utc.strftime("%Y%m%dT%H%M%SZ")}.sqlite3")
@@ -45,20 +54,34 @@ class Shop::Backup::Restoring
     { aside: aside.to_s }
   end
 
-  def sound? = Shop::Backup::Soundness.damage(live).nil?
-
-  # SQLite's own copy the other way: pages that are open see the old state or the new one, never half of either.
-  def copy_database
+  # Nobody writes from before what is there is kept until all of the backup stands in its place.
+  # @yieldreturn what is kept of what is there
+  def put_back
     into = SQLite3::Database.new(live.to_s)
-    into.busy_timeout = 10_000
     Shop::Backup::Soundness.open(@backup.database) do |from|
-      copying = SQLite3::Backup.new(into, "main", from, "main")
-      copying.step(-1)
-      copying.finish
-    end
-    into.execute("PRAGMA journal_mode = WAL")
+      Shop::Backup::Copying.open(from, into) do |copying|
+        copying.hold!
+        kept = yield if block_given?
+        copying.run!
+        compare!(from, into)
+        kept
+      end
+    end.tap { into.execute("PRAGMA journal_mode = WAL") }
   ensure
     into&.close
+  end
+
+  # What the file says now, not what was meant to be written.
+  def compare!(from, into)
+    into.busy_handler_timeout = 1000 * Shop::Backup::Copying::WAIT_S
+    differing = into.transaction(:immediate) do
+      Shop::Backup::Content.differing(*[ from, into ].map { |database| Shop::Backup::Content.of(database) })
+    end
+    return if differing.empty?
+
+    raise Shop::Backup::Unsound.new("What stands in the shop's file now is not what the backup #{@backup.name} holds " \
+                                    "(#{differing.first(3).join(", ")}). What was there before is the newest backup",
+                                    where: "backup", accepted: "the newest backup, or another one")
   end
 
   def copy_photos
@@ -76,6 +99,11 @@ class Shop::Backup::Restoring
     ApplicationRecord.connection_handler.clear_all_connections!
     context = ApplicationRecord.connection_pool.migration_context
     ActiveRecord::Migration.suppress_messages { context.migrate } if context.needs_migration?
+  end
+
+  def end_again
+    Session.delete_all
+    Shop::Ended.end!
   end
 
   # Nothing that was read before holds.

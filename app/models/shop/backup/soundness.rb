@@ -33,7 +33,7 @@ module Shop::Backup::Soundness
   # @yieldparam database [SQLite3::Database]
   def open(file, **options)
     database = SQLite3::Database.new(file.to_s, readonly: true, **options)
-    database.busy_timeout = 10_000
+    database.busy_handler_timeout = 10_000
     yield database
   ensure
     database&.close
