@@ -15,7 +15,7 @@ Bundler.require(*Rails.groups)
 module Workshop
   class Application < Rails::Application
     config.load_defaults 7.2
-    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb lifeline.rb own_buffers.rb])
+    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb lifeline.rb own_buffers.rb soundness.rb])
     config.exceptions_app = PlainAnswers
     config.generators.system_tests = nil
     config.time_zone = "UTC"

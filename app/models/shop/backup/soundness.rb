@@ -1,5 +1,11 @@
+require "open3"
+
 # What SQLite says of a database file, read only.
 module Shop::Backup::Soundness
+  SCRIPT = Rails.root.join("lib/soundness.rb").to_s
+  LOADS = Gem.loaded_specs["sqlite3"].full_require_paths.map { |path| "-I#{path}" }.freeze
+  private_constant :SCRIPT, :LOADS
+
   module_function
 
   # @param file [Pathname]
@@ -17,17 +23,8 @@ module Shop::Backup::Soundness
   def damage(file)
     return "it is empty" if file.size.zero?
 
-    open(file) do |database|
-      wrong = database.execute("PRAGMA integrity_check(3)").flatten - [ "ok" ]
-      wrong += database.execute("PRAGMA foreign_key_check").first(3).map { |row|
-        "#{row[0]} points at what is not there"
-      }
-      tables = database.execute("SELECT count(*) FROM sqlite_master WHERE name = 'shops'").flatten.first
-      wrong << "it is no shop" if tables.zero?
-      wrong.first(3).join("; ").presence
-    end
-  rescue SQLite3::Exception => error
-    error.message
+    said, ended = Open3.capture2e(RbConfig.ruby, "-W0", *LOADS, SCRIPT, file.to_s)
+    ended.success? ? said.lines(chomp: true).first(3).join("; ").presence : "it cannot be read (#{said.lines.first})"
   end
 
   # @yieldparam database [SQLite3::Database]
