@@ -144,6 +144,8 @@ Rails.application.routes.draw do
       resources :rooms, only: :create, path: "room"
       resources :instruments, only: %i[create update destroy]
       resource :archive, only: :show
+      resource :doctor, only: :show, path: "backups/doctor"
+      resource :drill, only: %i[show create], path: "backups/drill"
       resources :backups, only: %i[index create] do
         post "restore", on: :member
       end

@@ -43,6 +43,40 @@ namespace :shop do
     exit 1
   end
 
+  show = ->(lines) {
+    lines.each { |line| puts "#{{ true => "ok  ", false => "BAD ", nil => "    " }[line["good"]]} #{line["sentence"]}" }
+    exit 1 if lines.any? { |line| line["good"] == false }
+  }
+
+  desc "Looks the whole shop over: file, pieces, log, photos, disk, clock, backups"
+  task doctor: :environment do
+    show.(Shop::Doctor.new.findings.map { |finding| finding.to_h.transform_keys(&:to_s) })
+  end
+
+  desc "Tries a restore of the last backup (or NAME=...), beside the shop and without touching it"
+  task drill: :environment do
+    backup = ENV["NAME"].to_s.empty? ? Shop::Backup.last : Shop::Backup.find(ENV["NAME"])
+    raise Rhexon::InvalidInput.new("There is no backup yet", where: "backup") unless backup
+
+    result = Shop::Backup::Drill.new(backup).run!
+    puts "Tried #{backup.name} of #{backup.made_at.localtime.strftime("%a %-d %b %H:%M")}:"
+    show.(result.lines)
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
+  end
+
+  # What the drill runs on the file that it restored.
+  task read_restored: :environment do
+    context = ApplicationRecord.connection_pool.migration_context
+    ActiveRecord::Migration.suppress_messages { context.migrate } if context.needs_migration?
+    findings = Shop::Doctor.new.findings(%i[file structure pieces entries photos]).map(&:to_h)
+    failing = Shop::Backup::PageReader.new.failing
+    findings << { of: "pages", good: failing.empty?,
+                  sentence: failing.empty? ? "Every page can be read." :
+                            "Pages that cannot be read: #{failing.keys.first(5).to_sentence}." }
+    puts JSON.generate(findings)
+  end
+
   desc "Puts a backup in the place of the shop (NAME=..., left out: the last sound one)"
   task restore: :environment do
     backup = ENV["NAME"].to_s.empty? ? Shop::Backup.all.find(&:sound?) : Shop::Backup.find(ENV["NAME"])

@@ -191,6 +191,27 @@ class BackupTest < Minitest::Test
     assert_match(/There is no sound backup/, @shop.fails("shop:restore"))
   end
 
+  # Beside the shop: compared, looked over, and every page read; nothing of it is left.
+  def test_a_restore_is_tried_beside_the_shop
+    assert_match(/no backup yet/, @shop.fails("shop:drill"))
+    @shop.rails("shop:backup")
+    tried = @shop.rails("shop:drill")
+    assert_match(/holds the same.*Every piece can be planned.*Every page can be read/m, tried)
+    assert_empty Dir.glob(File.join(File.dirname(@shop.file), "drill-*"))
+    assert_match(/A restore was tried on .* and worked/, @shop.rails("shop:doctor"))
+    File.write(Dir.glob("#{backups.last}/shop.sqlite3").first, "x", 9000)
+    assert_match(/BAD .*was changed since it was made/, @shop.fails("shop:drill"))
+    assert_match(/BAD .*and did not work/, @shop.fails("shop:doctor"))
+  end
+
+  def test_what_is_wrong_with_a_shop_is_found
+    system("sqlite3", @shop.file, "DELETE FROM rooms", exception: true)
+    said = @shop.fails("shop:doctor")
+    assert_match(/BAD .*(planned|looked at)/, said)
+    assert_match(/BAD .*no sound backup/, said)
+    assert_match(/ok .*clock agrees/, said)
+  end
+
   # Every hour in which something was written, and no other.
   def test_the_clock_makes_one_an_hour_where_something_was_written
     said = @shop.rails("runner", <<~RUBY)

@@ -20,7 +20,7 @@ class EveryRoleTest < RequestTest
     "DELETE /shop/person/:person_id/account", "POST /shop/tool", "POST /shop/house", "POST /shop/judgements",
     "POST /shop/room", "POST /shop/instruments", "PATCH /shop/instruments/:id", "DELETE /shop/instruments/:id",
     "GET /shop/settings", "PATCH /shop/settings", "GET /shop/archive", "GET /shop/backups", "POST /shop/backups",
-    "POST /shop/backups/:id/restore"
+    "POST /shop/backups/:id/restore", "GET /shop/backups/doctor", "GET /shop/backups/drill", "POST /shop/backups/drill"
   ].freeze
   # What a student may do with what is theirs, or with what is nobody's.
   STUDENTS = [

@@ -30,6 +30,7 @@ module EveryRoute
       "DELETE /shop/person/:person_id/account" => [ {} ],
       "POST /begin/archive" => [ { file: "x" } ],
       "POST /shop/backups" => [ { note: "x" } ], "POST /shop/backups/:id/restore" => [ {} ],
+      "POST /shop/backups/drill" => [ {} ],
       "POST /pieces/:piece_id/class" => [ { names: [ "Ilse" ], count: 2, tools: false } ],
       "POST /pieces/:piece_id/class/removal" => [ {} ], "DELETE /pieces/:piece_id/class/removal" => [ {} ],
       "POST /pieces/:piece_id/removal" => [ {} ], "DELETE /pieces/:piece_id/removal" => [ {} ],

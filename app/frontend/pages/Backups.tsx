@@ -7,6 +7,7 @@ import { Shell, useNow } from "@/components/Shell"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { duration, soon } from "@/lib/time"
+import { Health } from "@/shop/Health"
 import type { BackupsPage } from "@/types"
 
 const BACKUPS = "/shop/backups"
@@ -64,30 +65,35 @@ export default function Backups(first: BackupsPage) {
         </p>
       )}
       <Ages backups={backups} now={now} hours={state.hours} />
-      <ul className="backup-list">
-        {backups.map((backup) => (
-          <li key={backup.id}>
-            <b>{soon(backup.at, zone, now)}</b>
-            <span>
-              {backup.reason}
-              <span className="text-second text-fine block">
-                {said(backup)}
-                {backup.missing_photos > 0 && `; ${backup.missing_photos} photos were not on the disk`}
-              </span>
-            </span>
-            <span className="text-second">{backup.megabytes} MB</span>
-            <button type="button" className="ui-button" disabled={busy} onClick={() => setChosen(backup)}>
-              Go back to it
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="text-second mt-4">
-        Kept are the last of each hour for a day, of each day for two weeks and of each week for two months, checked
-        when they are written, in {state.root}. Put a copy of that folder on another disk now and then; from a shell,
-        bin/rhexon-shop makes, checks and restores them, also while this page cannot be opened. The shop as a file is
-        all of it in open formats, which an empty shop takes in on its first page.
-      </p>
+      <div className="backup-page">
+        <div>
+          <ul className="backup-list">
+            {backups.map((backup) => (
+              <li key={backup.id}>
+                <b>{soon(backup.at, zone, now)}</b>
+                <span>
+                  {backup.reason}
+                  <span className="text-second text-fine block">
+                    {said(backup)}
+                    {backup.missing_photos > 0 && `; ${backup.missing_photos} photos were not on the disk`}
+                  </span>
+                </span>
+                <span className="text-second">{backup.megabytes} MB</span>
+                <button type="button" className="ui-button" disabled={busy} onClick={() => setChosen(backup)}>
+                  Go back to it
+                </button>
+              </li>
+            ))}
+          </ul>
+          <p className="text-second mt-4">
+            Kept are the last of each hour for a day, of each day for two weeks and of each week for two months, checked
+            when they are written, in {state.root}. Put a copy of that folder on another disk now and then; from a
+            shell, bin/rhexon-shop makes, checks and restores them, also while this page cannot be opened. The shop as a
+            file is all of it in open formats, which an empty shop takes in on its first page.
+          </p>
+        </div>
+        <Health state={state} now={now} onState={setState} />
+      </div>
       {chosen && (
         <Panel
           title={`Back to ${soon(chosen.at, zone, now)}`}

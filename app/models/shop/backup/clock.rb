@@ -1,4 +1,4 @@
-# Makes a backup every hour in which something was written, and lets old ones go.
+# Makes a backup every hour in which something was written, lets old ones go, and tries a restore once a week.
 class Shop::Backup::Clock
   EVERY = 1.hour
   LOOKS_S = 300
@@ -9,7 +9,7 @@ class Shop::Backup::Clock
     Thread.new do
       Thread.current.priority = SlowWork::PRIORITY
       loop do
-        Rails.application.executor.wrap { once }
+        Rails.application.executor.wrap { once && drill }
         sleep LOOKS_S
       end
     end
@@ -22,6 +22,15 @@ class Shop::Backup::Clock
     Shop::Backup.make!(reason: "by the hour", now: now).tap { Shop::Backup::Keeping.tidy!(now: now) }
   rescue StandardError => error
     # The page of backups says how old the last one is; why stands in the log.
+    Trouble.record(error)
+    nil
+  end
+
+  # Beside a backup that was just made: a shop that is not used is not read through.
+  # @return [Shop::Backup::Drill::Result, nil]
+  def self.drill(now: Time.current)
+    Shop::Backup::Drill.new(Shop::Backup.last, now: now).run! if Shop::Backup::Drill.due?(now)
+  rescue StandardError => error
     Trouble.record(error)
     nil
   end
