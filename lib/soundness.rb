@@ -1,5 +1,6 @@
-# Reads a database file and prints what SQLite finds wrong with it, a line each; nothing where it is sound. Run by itself,
-# by Shop::Backup::Soundness: SQLite lets no other thread of Ruby go on while it reads, a second for a large shop.
+# Reads a database file and prints what SQLite finds wrong with it, a line each; nothing where it is sound. Run by
+# Shop::Backup::Soundness as a process of its own: SQLite lets no other thread go on while it reads, which takes a
+# second in a large shop.
 require "sqlite3"
 
 begin

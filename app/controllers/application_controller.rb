@@ -5,6 +5,7 @@ class ApplicationController < ActionController::Base
   before_action :begin_first
   include SignsIn
   include Throttles
+  include WorksInHand
 
   rescue_from StandardError, with: :failed
   rescue_from Rhexon::InvalidInput, with: :refused

@@ -1,5 +1,7 @@
 # Sample boards.
 class BoardsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create
   takes :create, name: :name, wood: :name, grain: :name, timber_lot: :name, width_mm: :typed, height_mm: :typed,
                  cells: :typed, piece_id: :typed, layers_from: :typed
@@ -40,6 +42,8 @@ class BoardsController < ApplicationController
   end
 
   private
+
+  def worked_on = Piece.find_by(id: body["piece_id"].to_s)
 
   def choice(piece)
     { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.steps.size }

@@ -1,6 +1,7 @@
 # The append-only log. An entry carries an id made by the client, so that a repeat is not a second entry.
 class EntriesController < ApplicationController
   include WhoseBench
+  include NamesPiece
 
   takes :create, client_id: :id, kind: :name, pass: :words, person: :name, milestone: :name, answer: :name,
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
@@ -28,10 +29,10 @@ class EntriesController < ApplicationController
 
   # The piece of the pass that was touched, or of the entry that is taken back.
   def touched
-    if body["pass"].is_a?(String)
-      Piece.find_by(id: Piece.id_of(body["pass"].split("/").first))
-    else
-      Entry.find_by(body["corrects_touch"] ? { client_id: body["corrects_touch"] } : { id: body["corrects"] })&.piece
-    end
+    return piece_of_pass(body["pass"]) if body["pass"].is_a?(String)
+
+    Entry.find_by(body["corrects_touch"] ? { client_id: body["corrects_touch"] } : { id: body["corrects"] })&.piece
   end
+
+  def worked_on = touched
 end

@@ -27,6 +27,8 @@ class GuestsController < ApplicationController
 
   private
 
+  def worked_on = (link.cell&.board&.piece if action_name == "create")
+
   def link
     @link ||= GuestLink.of_token(params[:token]).tap { |found| found&.update_columns(seen_at: Time.current) } ||
       raise(ActiveRecord::RecordNotFound)

@@ -1,5 +1,7 @@
 # The mixing desk.
 class MixesController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create
   takes :create, **Mix::Start::TAKES
 
@@ -26,6 +28,8 @@ class MixesController < ApplicationController
   end
 
   private
+
+  def worked_on = piece_of_pass(body["pass"])
 
   def begun
     open = Mix.open.includes(:room, :product).order(:id).to_a

@@ -1,6 +1,7 @@
 # Photos: taken in, shown, taken away.
 class PhotosController < ApplicationController
   include SendsPicture
+  include NamesPiece
 
   at_most 90, within: 1.minute, only: :create
   takes :create, file: :any, client_id: :id, words: :words, light: :name, cell_id: :typed, pass: :words,
@@ -22,6 +23,13 @@ class PhotosController < ApplicationController
   end
 
   private
+
+  def worked_on
+    return photo.piece || photo.entry&.piece if action_name == "destroy"
+    return if body["cell_id"].present?
+
+    body["pass"].present? ? piece_of_pass(body["pass"]) : Piece.find_by(id: body["piece_id"].to_s)
+  end
 
   def photo = @photo ||= Photo.find(params[:id])
 

@@ -104,6 +104,7 @@ class PiecesController < ApplicationController
   end
 
   def piece = @piece ||= Piece.includes(:faces, :job).find(params[:id])
+  def worked_on = (piece if action_name == "update")
 
   def given = body.except("job_id", "client", "place", "due", "faces")
 

@@ -1,5 +1,7 @@
 # Trials: designed, and made into boards.
 class TrialsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, :update
   takes :create, **TrialDesign::TAKES
   takes :update, weights: :table, board: :whole
@@ -28,6 +30,7 @@ class TrialsController < ApplicationController
 
   private
 
+  def worked_on = Piece.find_by(id: body["piece_id"])
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choice(piece)

@@ -63,7 +63,8 @@ class Piece < ApplicationRecord
 
     Rhexon.refuse_unless(kept?, "#{name} was #{entries.exists? ? "archived" : "deleted"}", where: "pieces/#{id}",
                          accepted: "restore it under Jobs and pieces")
-    Rhexon.refuse_unless(false, "The job of #{name} is closed", where: "pieces/#{id}")
+    raise Rhexon::InvalidInput.new("The job of #{name} is closed", where: "pieces/#{id}",
+                                   accepted: "take the job in hand again under Jobs and pieces")
   end
 
   # A floor from above, as Areas::Floor takes it: its one face has the area that was sketched.

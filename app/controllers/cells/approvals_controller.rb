@@ -1,6 +1,7 @@
 # A client's approval of the look of a cell: the sheet to sign, and the approval.
 class Cells::ApprovalsController < ApplicationController
   include OfCell
+  include NamesPiece
 
   takes :create, client_id: :id, name: :name, light: :name
 
@@ -16,4 +17,8 @@ class Cells::ApprovalsController < ApplicationController
     Approval.record!(board.piece, body, cell: cell)
     answer
   end
+
+  private
+
+  def worked_on = board.piece
 end

@@ -1,5 +1,7 @@
 # A recipe of the colour desk put into a schedule.
 class Colours::StepsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, of: :piece
   takes :create, **ColourWork::TAKES
 
@@ -20,8 +22,5 @@ class Colours::StepsController < ApplicationController
 
   private
 
-  def piece
-    Rhexon.refuse_unless(body["piece_id"].is_a?(Integer), "Choose a piece", where: "piece_id")
-    @piece ||= Piece.find(body["piece_id"])
-  end
+  def piece = piece_of_body
 end

@@ -1,12 +1,12 @@
 # What belongs to one piece and its schedule.
 module OfPiece
   extend ActiveSupport::Concern
+  include NamesPiece
 
   included { before_action :piece }
 
   private
 
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def schedule = piece.schedule
   def state = @state ||= ScheduleState.new(piece)
 

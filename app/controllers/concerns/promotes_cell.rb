@@ -2,15 +2,12 @@
 module PromotesCell
   extend ActiveSupport::Concern
   include OfCell
+  include NamesPiece
 
   TAKES = { piece_id: :whole, methods: :table }.freeze
 
   private
 
-  def piece
-    Rhexon.refuse_unless(body["piece_id"].is_a?(Integer), "Choose a piece", where: "piece_id")
-    @piece ||= Piece.find(body["piece_id"])
-  end
-
+  def piece = piece_of_body
   def promoted = cell.promotion(piece, body["methods"] || {}, today: Shop.current.clock.date(Time.current.to_i / 60))
 end

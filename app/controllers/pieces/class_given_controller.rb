@@ -1,5 +1,7 @@
 # A piece that is given to a class: who is where with it, and to whom else it is given.
 class Pieces::ClassGivenController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, of: :piece
   takes :create, names: :list, count: :whole, tools: :flag
 
@@ -12,8 +14,4 @@ class Pieces::ClassGivenController < ApplicationController
     Piece::ClassGiven.new(piece).give!(body["names"].to_a, count: body["count"], tools: tools)
     render json: ClassState.new(piece).to_h
   end
-
-  private
-
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
 end

@@ -1,6 +1,7 @@
 # Ways of doing a piece, from what is wished.
 class Pieces::ProposalsController < ApplicationController
   include ByLines
+  include NamesPiece
 
   at_most 60, within: 1.minute, only: :create
   takes :create, wish: :table
@@ -16,8 +17,6 @@ class Pieces::ProposalsController < ApplicationController
   end
 
   private
-
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
 
   def told_by_lines(state)
     state.check!

@@ -1,7 +1,10 @@
 # What a piece costs to finish, by the shop's terms.
 class Pieces::QuotesController < ApplicationController
+  include NamesPiece
+
   takes_long :show
   takes :create, terms: :table
+  leaves_closed :create # the terms are the shop's
 
   def show
     respond_to do |format|
@@ -29,6 +32,5 @@ class Pieces::QuotesController < ApplicationController
   end
 
   def paper = { paper: query(:paper), url: url_for(only_path: false, format: nil) }
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def state = @state ||= QuoteState.new(piece)
 end

@@ -1,9 +1,11 @@
 # A piece is deleted, or archived once it is in the log; and restored.
 class Pieces::RemovalsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, :destroy, of: :nothing
+  leaves_closed :destroy
 
   def create
-    piece.in_hand!
     Piece::Removal.new([ piece ]).remove!
     render json: RemovedPieceSerializer.new(piece).to_h
   end
@@ -15,6 +17,5 @@ class Pieces::RemovalsController < ApplicationController
 
   private
 
-  def piece = @piece ||= Piece.includes(:job).find(params[:piece_id])
   def nothing = []
 end

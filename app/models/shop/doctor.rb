@@ -86,9 +86,9 @@ class Shop::Doctor
   # A computer whose battery is empty begins anew in another year.
   def clock
     last = Entry.maximum(:recorded_at)
-    good = last.nil? || last <= @now + 5.minutes
-    [ good, good ? "The computer's clock agrees with the log." :
-                   "The computer's clock stands at #{@now.iso8601}, and the log goes on to #{last.iso8601}: set the clock." ]
+    return [ true, "The computer's clock agrees with the log." ] if last.nil? || last <= @now + 5.minutes
+
+    [ false, "The computer's clock says #{@now.iso8601}, and the log goes on to #{last.iso8601}: set the clock." ]
   end
 
   def backups

@@ -1,5 +1,7 @@
 # A whole class is taken off a piece, and given it back.
 class Pieces::ClassGiven::RemovalsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, :destroy, of: :nothing
 
   def create
@@ -14,6 +16,5 @@ class Pieces::ClassGiven::RemovalsController < ApplicationController
 
   private
 
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
   def nothing = []
 end

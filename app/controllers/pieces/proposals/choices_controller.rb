@@ -1,5 +1,7 @@
 # Makes a proposed way the schedule of its piece.
 class Pieces::Proposals::ChoicesController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, of: :piece
   takes :create, wish: :table, system: :name
 
@@ -8,8 +10,4 @@ class Pieces::Proposals::ChoicesController < ApplicationController
     Schedule::Chosen.new(piece.schedule, proposal).keep!
     render json: { location: piece_schedule_path(piece) }
   end
-
-  private
-
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
 end

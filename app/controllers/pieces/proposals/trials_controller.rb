@@ -1,5 +1,7 @@
 # A board that tries what of a proposed way nobody can be sure of.
 class Pieces::Proposals::TrialsController < ApplicationController
+  include NamesPiece
+
   keeps_sound :create, of: :piece
   takes :create, wish: :table, system: :name
 
@@ -10,8 +12,4 @@ class Pieces::Proposals::TrialsController < ApplicationController
     trial = Trial::OfProposal.new(piece, proposal).save!(today: today, target: wish["lab"])
     render json: { location: board_path(trial.boards.first) }
   end
-
-  private
-
-  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
 end

@@ -1,0 +1,17 @@
+# A piece that the address or the body names, and that is worked on.
+module NamesPiece
+  private
+
+  def piece = @piece ||= Piece.includes(:faces, :job, schedule: :head).find(params[:piece_id])
+  def worked_on = piece
+
+  # The piece of the body.
+  def piece_of_body
+    Rhexon.refuse_unless(body["piece_id"].is_a?(Integer), "Choose a piece", where: "piece_id")
+    @piece ||= Piece.includes(:faces, :job, schedule: :head).find(body["piece_id"])
+  end
+
+  # @param key [String, nil] of a pass
+  # @return [Piece, nil]
+  def piece_of_pass(key) = Piece.find_by(id: Piece.id_of(key.to_s.split("/").first))
+end
