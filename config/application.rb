@@ -1,5 +1,6 @@
 require_relative "boot"
 require_relative "../lib/plain_answers"
+require_relative "../lib/readable_requests"
 
 require "rails"
 require "active_model/railtie"
@@ -15,7 +16,8 @@ Bundler.require(*Rails.groups)
 module Workshop
   class Application < Rails::Application
     config.load_defaults 7.2
-    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb lifeline.rb own_buffers.rb soundness.rb])
+    config.autoload_lib(ignore: %w[fonts tasks plain_answers.rb lifeline.rb own_buffers.rb readable_requests.rb
+                                   soundness.rb])
     config.exceptions_app = PlainAnswers
     config.generators.system_tests = nil
     config.time_zone = "UTC"
@@ -40,6 +42,7 @@ module Workshop
       "Referrer-Policy" => "same-origin", "X-Robots-Tag" => "noindex, nofollow"
     )
 
+    config.middleware.insert_before Rack::MethodOverride, ReadableRequests
     config.middleware.use Rack::Deflater
   end
 end

@@ -51,6 +51,38 @@ class HardeningTest < Minitest::Test
     assert_match(/default-src 'none'/, file["Content-Security-Policy"])
   end
 
+  UNREADABLE = {
+    "application/x-www-form-urlencoded" => [ "\xff\xfe\x00", "a=\xff", "{\"a\":\"\xff\"}" ],
+    "multipart/form-data" => [ "\xff\xfe\x00" ],
+    "multipart/form-data; boundary=x" =>
+      [ "--x\r\nContent-Disposition: form-data; name=\"\xff\"\r\n\r\nb\r\n--x--\r\n" ],
+    "application/json" => [ "\xff\xfe\x00", "{", "{\"a\":\"\xff\"}" ]
+  }.freeze
+
+  def raw(line, head, body = "")
+    TCPSocket.open("127.0.0.1", @shop.port) do |socket|
+      socket.write("#{line} HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n#{head}\r\n\r\n".b + body.b)
+      socket.read
+    end
+  end
+
+  # By nobody, to whatever address: what cannot be read is told so, and is no fault of the shop's computer.
+  def test_a_request_that_cannot_be_read_is_refused_in_words
+    %w[/sign_in /entries /begin /readings /pieces/1/schedule/edits /guest/abc/approval].each do |path|
+      UNREADABLE.each do |type, bodies|
+        bodies.each do |body|
+          answer = raw("POST #{path}", "Content-Type: #{type}\r\nContent-Length: #{body.bytesize}", body)
+          assert_match(%r{\AHTTP/1\.1 400}, answer, "#{path} #{type} #{body.inspect}")
+          assert_match(/cannot be read/, answer)
+        end
+      end
+      assert_match(%r{\AHTTP/1\.1 400}, raw("POST #{path}", "Transfer-Encoding: chunked", "#{"f" * 16}\r\nx"), path)
+    end
+    [ "/bench?%ff=%fe", "/bench?a=1&a[b]=2", "/%ff", "/bench?#{"a" + "[b]" * 200}=1" ].each do |path|
+      assert_match(%r{\AHTTP/1\.1 400}, raw("GET #{path}", "Accept: */*"), path)
+    end
+  end
+
   def test_behind_a_proxy_with_tls_it_is_asked_for_by_tls_alone
     @shop = self.class.shop(FORCE_SSL: "1").start
     plain = @shop.get("/sign_in", accept: "text/html")
