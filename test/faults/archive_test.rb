@@ -59,6 +59,14 @@ class ArchiveTest < Minitest::Test
     name
   end
 
+  # Its directory says that a file in it is one byte long.
+  def lie(name, inner)
+    bytes = File.binread(file(name))
+    at = bytes.rindex("PK\x01\x02".b, bytes.rindex(inner.b))
+    bytes[at + 24, 4] = [ 1 ].pack("V")
+    File.binwrite(file(name), bytes)
+  end
+
   # @param change [Hash] of the one row of shops
   def of_shop(archive, change)
     put(archive, "tables/shops.jsonl", JSON.generate(JSON.parse(archive.read("tables/shops.jsonl")).merge(change)))
@@ -70,6 +78,11 @@ class ArchiveTest < Minitest::Test
   def hostile
     File.binwrite(file("text.zip"), "no archive")
     File.binwrite(file("cut.zip"), File.binread(file("sound.zip"))[0, 2000])
+    FileUtils.cp(file("sound.zip"), file("liar.zip"))
+    lie("liar.zip", "tables/faces.jsonl")
+    Zip::OutputStream.open(file("many.zip")) do |out|
+      60_000.times { |at| out.put_next_entry(format("photos/%028x", at), nil, nil, Zip::Entry::STORED) }
+    end
     claims = ->(archive, change) { put(archive, "archive.json", JSON.generate(about(archive).merge(change))) }
     {
       "text" => /cannot be read/, "cut" => /cannot be read/,
@@ -85,6 +98,14 @@ class ArchiveTest < Minitest::Test
       spoilt("sql") { |one|
         of_shop(one, "name) VALUES (1); DROP TABLE shops; --" => 1)
       } => /no row of it/,
+      spoilt("zone") { |one| of_shop(one, "zone" => "Nowhere") } => /Shop 1 of the archive cannot be kept/,
+      spoilt("nothing") { |one| put(one, "photos/#{"a" * 28}", "") } => /is empty/,
+      spoilt("stranger") { |one| put(one, "photos/#{"a" * 28}", "x") } => /belongs to nothing/,
+      spoilt("row") { |one|
+        put(one, "tables/faces.jsonl", SecureRandom.hex(3_000_000))
+      } => /A row of faces is too large/,
+      spoilt("bytes") { |one| put(one, "tables/faces.jsonl", "\xff\xfe\n") } => /no row of it/,
+      "liar" => /is larger than it says|cannot be read/, "many" => /too much in it/,
       spoilt("long") { |one| of_shop(one, "name" => "x" * 5000) } => /cannot be kept/
     }
   end
@@ -98,13 +119,20 @@ class ArchiveTest < Minitest::Test
     into.make_empty
     said = into.rails("runner", <<~RUBY)
       #{wanted.keys.inspect}.each do |name|
+        began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         Shop::Archive.read!(Pathname("#{@folder}").join("\#{name}.zip"))
         puts "\#{name}: taken in"
       rescue Rhexon::InvalidInput => refusal
         puts "\#{name}: \#{refusal.message} \#{[ Shop, Piece, Entry ].sum(&:count)}"
+      ensure
+        took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
+        puts "\#{name} slow: \#{took} 0" if took > 5
       end
+      puts "memory: \#{File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024} 0"
     RUBY
     lines = said.lines(chomp: true).select { |line| line.include?(": ") }.to_h { |line| line.split(": ", 2) }
+    assert_empty lines.keys.grep(/slow/), "told within five seconds"
+    assert_operator lines.fetch("memory").to_i, :<, 400, "MB at most, with the application itself"
     wanted.each do |name, words|
       assert_match words, lines.fetch(name), name
       assert_match(/ 0\z/, lines.fetch(name), "#{name}: nothing is kept")

@@ -27,4 +27,9 @@ module Shop::Archive
   # @return [Hash] what was taken in
   # @raise [Rhexon::InvalidInput] where it is none, damaged, too large or of a newer Rhexon, or a shop is here already
   def read!(file) = Shop::Archive::Reading.new(file).read!
+
+  # @raise [Rhexon::InvalidInput]
+  def refuse(sentence, accepted = nil)
+    raise Rhexon::InvalidInput.new(sentence, where: "archive", accepted: accepted)
+  end
 end
