@@ -19,6 +19,7 @@ lowlevel_error_handler do |error, env, status|
 end
 
 after_booted do
+  Shop::FirstOwner.announce! if Shop::FirstOwner.wanted? && !Rails.configuration.x.demo
   WarmUp.begin!
   Instrument::Watch.begin!
   Shop::Backup::Clock.begin!

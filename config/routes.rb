@@ -144,6 +144,7 @@ Rails.application.routes.draw do
       resources :rooms, only: :create, path: "room"
       resources :instruments, only: %i[create update destroy]
       resource :archive, only: :show
+      resource :audit, only: :show
       resource :doctor, only: :show, path: "backups/doctor"
       resource :drill, only: %i[show create], path: "backups/drill"
       resources :backups, only: %i[index create] do
@@ -194,6 +195,7 @@ Rails.application.routes.draw do
     end
   end
 
+  resource :confirmation, only: %i[show create], path: "confirm"
   resource :sign_in, only: %i[show create destroy], controller: "sessions"
   resource :hands, only: :create, controller: "hands"
   resource :me, only: %i[show update destroy], controller: "people/mine"

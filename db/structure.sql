@@ -670,7 +670,7 @@ FOREIGN KEY ("instrument_id")
 CREATE UNIQUE INDEX "index_hand_readings_on_instrument_id_and_at" ON "hand_readings" ("instrument_id", "at");
 CREATE INDEX "index_pieces_on_person_id" ON "pieces" ("person_id");
 CREATE INDEX "index_pieces_on_given_from_id" ON "pieces" ("given_from_id");
-CREATE TABLE IF NOT EXISTS "sessions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer NOT NULL, "hands_id" integer, "known" json DEFAULT '[]' NOT NULL, "token_digest" varchar NOT NULL, "device" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "seen_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_b92d90be62"
+CREATE TABLE IF NOT EXISTS "sessions" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "person_id" integer NOT NULL, "hands_id" integer, "known" json DEFAULT '[]' NOT NULL, "token_digest" varchar NOT NULL, "device" varchar NOT NULL, "created_at" datetime(6) NOT NULL, "seen_at" datetime(6) NOT NULL, confirmed_at datetime(6), CONSTRAINT "fk_rails_b92d90be62"
 FOREIGN KEY ("person_id")
   REFERENCES "people" ("id")
 , CONSTRAINT "fk_rails_df887542e5"
@@ -680,7 +680,7 @@ FOREIGN KEY ("hands_id")
 CREATE INDEX "index_sessions_on_person_id" ON "sessions" ("person_id");
 CREATE INDEX "index_sessions_on_hands_id" ON "sessions" ("hands_id");
 CREATE UNIQUE INDEX "index_sessions_on_token_digest" ON "sessions" ("token_digest");
-CREATE TABLE IF NOT EXISTS "guest_links" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "kind" varchar NOT NULL, "token_digest" varchar NOT NULL, "piece_id" integer, "job_id" integer, "cell_id" integer, "person_id" integer, "created_at" datetime(6) NOT NULL, "names" boolean DEFAULT 0 NOT NULL, "ends_at" datetime(6), "ended_at" datetime(6), "seen_at" datetime(6), CONSTRAINT "fk_rails_cbcaa6c1c6"
+CREATE TABLE IF NOT EXISTS "guest_links" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "kind" varchar NOT NULL, "token_digest" varchar NOT NULL, "piece_id" integer, "job_id" integer, "cell_id" integer, "person_id" integer, "created_at" datetime(6) NOT NULL, "names" boolean DEFAULT 0 NOT NULL, "ends_at" datetime(6), "ended_at" datetime(6), "seen_at" datetime(6), for_name varchar CHECK (length(for_name) <= 80), CONSTRAINT "fk_rails_cbcaa6c1c6"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
 , CONSTRAINT "fk_rails_9cec956cc1"
@@ -699,7 +699,17 @@ CREATE INDEX "index_guest_links_on_job_id" ON "guest_links" ("job_id");
 CREATE INDEX "index_guest_links_on_cell_id" ON "guest_links" ("cell_id");
 CREATE INDEX "index_guest_links_on_person_id" ON "guest_links" ("person_id");
 CREATE UNIQUE INDEX "index_pieces_on_job_id_and_name" ON "pieces" ("job_id", "name") WHERE put_away_at IS NULL;
+CREATE TABLE audit_lines (
+  id integer PRIMARY KEY AUTOINCREMENT NOT NULL, kind varchar NOT NULL CHECK (length(kind) <= 40),
+  at datetime(6) NOT NULL, person_id integer REFERENCES people(id), "by" varchar CHECK (length("by") <= 200),
+  device varchar CHECK (length(device) <= 80), address varchar CHECK (length(address) <= 60),
+  detail json DEFAULT '{}' NOT NULL CHECK (json_valid(detail))
+);
+CREATE INDEX "index_audit_lines_on_kind_and_at" ON "audit_lines" ("kind", "at");
+CREATE TRIGGER audit_lines_refuse_update BEFORE UPDATE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
+CREATE TRIGGER audit_lines_refuse_delete BEFORE DELETE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261201190000'),
 ('20261201130000'),
 ('20261130180000'),
 ('20261130160000'),

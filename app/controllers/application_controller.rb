@@ -93,14 +93,18 @@ class ApplicationController < ActionController::Base
     shop = Shop.current
     {
       shop: { name: shop.name, zone: shop.zone, now: Time.current.to_i / 60, currency: shop.currency },
-      aside: set_aside, me: me
+      aside: set_aside, me: me, refusals: refusals
     }
   rescue ActiveRecord::ActiveRecordError
-    { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [], me: nil }
+    { shop: { name: "Rhexon", zone: "Etc/UTC", now: Time.current.to_i / 60, currency: "EUR" }, aside: [], me: nil,
+      refusals: 0 }
   end
 
+  # Wrong passwords and codes of the last day, for the owner.
+  def refusals = Current.role == "owner" ? AuditLine.refusals(1.day.ago) : 0
+
   # Who has signed in, as far as the pages go by it.
-  def me = Current.person&.then { |person| { name: person.name, role: person.role } }
+  def me = Current.person&.then { |person| { name: person.name, role: Current.role } }
 
   # Pieces that could not be computed when the shop was planned last.
   def set_aside

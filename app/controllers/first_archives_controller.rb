@@ -9,6 +9,7 @@ class FirstArchivesController < ApplicationController
     file = body["file"] or raise Rhexon::InvalidInput.new("Choose a file", where: "archive",
 accepted: "a shop's archive")
     about = Shop::Archive.read!(Pathname(file.path))
+    AuditLine.note!("archive_taken", rows: about["tables"].values.sum)
     render json: { rows: about["tables"].values.sum, photos: about["photos"] }
   end
 end

@@ -1,12 +1,15 @@
 # Links for people outside: made, and ended.
 class GuestLinksController < ApplicationController
-  takes :create, kind: :name, piece_id: :whole, job_id: :whole, cell_id: :whole, names: :flag, ends_on: :name
+  takes :create, kind: :name, piece_id: :whole, job_id: :whole, cell_id: :whole, names: :flag, ends_on: :name,
+                 for_name: :name
 
   at_most 60, within: 1.hour, only: :create
 
   # The link is told once.
   def create
-    link, token = GuestLink.make!(body["kind"], of, names: body["names"] || false, ends_on: ends_on)
+    link, token = GuestLink.make!(body["kind"], of, names: body["names"] || false, ends_on: ends_on,
+                                                   for_name: body["for_name"].presence)
+    AuditLine.note!("link_made", link: link.id, shows: link.kind)
     url = guest_url(token: token)
     render json: { link: GuestLinkSerializer.new(link).to_h, url: url, code: Printed::Code.new(url).svg,
                    loopback: Shop::Address.loopback?(url) }
@@ -14,7 +17,7 @@ class GuestLinksController < ApplicationController
 
   def destroy
     link = GuestLink.find(params[:id])
-    link.end! if link.live?
+    AuditLine.note!("link_ended", link: link.id) if link.live? && link.end!
     render json: { link: GuestLinkSerializer.new(link).to_h }
   end
 

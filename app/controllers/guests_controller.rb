@@ -9,7 +9,7 @@ class GuestsController < ApplicationController
   def show
     return show_handover(state, guest_url(token: params[:token])) if link.kind == "handover"
 
-    page "Guest/Approval", GuestApprovalSerializer, { cell: link.cell, token: params[:token] }
+    page "Guest/Approval", GuestApprovalSerializer, { cell: link.cell, token: params[:token], for_name: link.for_name }
   end
 
   # The photo of the cell that is to be approved.
@@ -22,7 +22,8 @@ class GuestsController < ApplicationController
   def create
     Rhexon.refuse_unless(link.kind == "approval", "There is nothing to approve here", where: "kind")
     Approval.record!(link.cell.board.piece, body, cell: link.cell, by_link: link)
-    render json: GuestApprovalSerializer.new({ cell: link.cell, token: params[:token] }).to_h
+    AuditLine.note!("approved", link: link.id, name: body["name"])
+    render json: GuestApprovalSerializer.new({ cell: link.cell, token: params[:token], for_name: link.for_name }).to_h
   end
 
   private
@@ -30,7 +31,7 @@ class GuestsController < ApplicationController
   def worked_on = (link.cell&.board&.piece if action_name == "create")
 
   def link
-    @link ||= GuestLink.of_token(params[:token]).tap { |found| found&.update_columns(seen_at: Time.current) } ||
+    @link ||= GuestLink.of_token(params[:token]).tap { |found| found&.seen! } ||
       raise(ActiveRecord::RecordNotFound)
   end
 

@@ -17,6 +17,8 @@ class SessionsController < ApplicationController
   def create
     person = demo_person || Person.authenticate_by(name: body["name"].to_s.strip, password: body["password"].to_s)
     unless person
+      known = Person.find_by(name: body["name"].to_s.strip)
+      AuditLine.note!("sign_in_refused", person: known, name: body["name"].to_s.first(80))
       raise Rhexon::InvalidInput.new("Name and password do not belong together. Whoever has forgotten it asks the " \
                                      "owner for a new one, or sets it on the shop's computer", where: "password")
     end
@@ -27,8 +29,9 @@ class SessionsController < ApplicationController
   end
 
   def destroy
+    AuditLine.note!("signed_out", person: Current.session.person) if Current.session
     Current.session&.destroy!
-    cookies.delete(SignsIn::COOKIE)
+    cookies.delete(cookie_name, path: "/")
     cookies[SignsIn::LEFT] = { value: "1", httponly: true, same_site: :lax } if demo?
     reset_session
     render json: { location: sign_in_path }

@@ -16,7 +16,8 @@ module Access
   ROLES = {
     # The bench and what stands around it.
     "bench" => STUDENT, "entries" => STUDENT, "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
-    "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT, "handbook" => STUDENT,
+    "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT, "confirmations" => STUDENT,
+    "handbook" => STUDENT,
     "instrument_presses" => STUDENT, "instrument_readings" => STUDENT, "scales" => STUDENT, "scales/zeros" => STUDENT,
     "scales/hands" => STUDENT, "sums" => STUDENT, "overs" => STUDENT, "page_faults" => STUDENT,
     # Pieces and their schedules.
@@ -55,12 +56,18 @@ module Access
     "shops" => RULED_BY_OWNER, "shops/calendars" => WORK, "shops/goals" => WORK, "shops/logger_files" => WORK
   }.freeze
 
+  # The owner's own: asked for with the password, given within the last minutes.
+  CONFIRMED = %w[audits shops/accounts shops/archives shops/backups shops/people shops/settings].to_set.freeze
+
   module_function
 
   # @param controller [String] path of a controller
   # @param action [String]
   # @return [Boolean] whether anybody may
   def open?(controller, action) = OPEN.include?(controller) || OPEN.include?("#{controller}##{action}")
+
+  # @return [Boolean] whether the password is asked for again
+  def confirmed?(controller) = CONFIRMED.include?(controller)
 
   # @param changes [Boolean] whether the request would change something
   # @return [String] the least role that may

@@ -10,17 +10,21 @@ class Approval
     Rhexon.refuse_unless(
       name.length.between?(1, 80), "Somebody approves: write the name", where: "name", accepted: "1 to 80 letters"
     )
+    Rhexon.refuse_unless(by_link&.for_name.nil? || same?(by_link.for_name, name), "This link is for " \
+                         "#{by_link&.for_name}", where: "name", accepted: by_link&.for_name)
     age = cell && (Shop.current.clock.date(now.to_i / 60) - cell.board.made_on).to_i
     Entry.record!(client_id: body["client_id"], kind: "approved", happened_at: now, piece: piece, cell: cell,
                   revision: piece.schedule.head,
                   body: { "name" => name, "light" => body["light"].presence || "daylight", "age_days" => age,
-                          "link" => by_link&.id }.compact)
+                          "link" => by_link&.id, "again" => (true if by_link&.approval) }.compact)
   end
 
   # The entries that stand, read again when something was logged or a board has changed.
   @standing = Rhexon::Cache.new(300, lately_used: true)
 
   class << self
+    def same?(one, other) = one.strip.downcase == other.strip.downcase
+
     # @return [Approval, nil] the last that stands
     def for(piece)
       entry = @standing.fetch([ Stamp.current.of("entries", "cells", "boards"), piece.id ]) { last_of(piece) }
@@ -50,6 +54,7 @@ class Approval
 
   def to_h
     { id: entry.id, name: entry.body["name"], light: entry.body["light"], age_days: entry.body["age_days"],
+      again: entry.body["again"] == true,
       at: entry.happened_at.to_i / 60, stale: stale?,
       cell: entry.cell &&
         { id: entry.cell_id, label: entry.cell.label, board: entry.cell.board.name, board_id: entry.cell.board_id } }

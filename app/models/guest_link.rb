@@ -17,13 +17,14 @@ class GuestLink < ApplicationRecord
     # @param of [Piece, Job, Cell]
     # @param names [Boolean] whether products are named
     # @param ends_on [Date, nil] the last day it is shown on
+    # @param for_name [String, nil] in whose name alone a look is approved by it
     # @return [Array(GuestLink, String)] with its token
     # @raise [Rhexon::InvalidInput]
-    def make!(kind, of, names: false, ends_on: nil)
+    def make!(kind, of, names: false, ends_on: nil, for_name: nil)
       check!(kind, of, ends_on)
       token = SecureRandom.urlsafe_base64(24)
       link = create!(kind: kind, of.model_name.singular => of, names: names, token_digest: digest(token),
-                     person: Current.person, created_at: Time.current,
+                     person: Current.person, created_at: Time.current, for_name: for_name,
                      ends_at: ends_on&.in_time_zone(Shop.current.zone)&.end_of_day)
       [ link, token ]
     end
@@ -50,6 +51,16 @@ class GuestLink < ApplicationRecord
   def end!
     update!(ended_at: Time.current)
     Shop::Ended.link!(self)
+    true
+  end
+
+  # @return [Entry, nil] the first approval that was given by it
+  def approval = Entry.where(kind: "approved").where("body ->> 'link' = ?", id).order(:id).first
+
+  # Kept with the link, and once an hour on the record.
+  def seen!
+    AuditLine.note!("link_opened", link: id, shows: kind) unless seen_at && seen_at > 1.hour.ago
+    update_columns(seen_at: Time.current)
   end
 
   # @return [Boolean] whether it still shows something

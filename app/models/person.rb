@@ -3,7 +3,9 @@ class Person < ApplicationRecord
   # What they may do, the least first.
   ROLES = %w[student finisher owner].freeze
   # Letters of a password; more than 72 bytes are not read by the digest.
-  PASSWORD = 8..72
+  PASSWORD = 12..72
+  # What is weaker is found by trying what people choose most (zxcvbn, Wheeler 2016: 0 to 4).
+  LEAST_STRENGTH = 2
   CODE = /\A\d{4,8}\z/
 
   has_many :open_hours, dependent: :destroy
@@ -13,7 +15,7 @@ class Person < ApplicationRecord
 
   validates :name, presence: { message: "Name the person." }, uniqueness: { message: "There is somebody of that name." }
   validates :role, inclusion: { in: ROLES, message: "A role is owner, finisher or student." }
-  validate :password_is_of_some_length, if: -> { password.present? }
+  validate :password_is_hard_to_guess, if: -> { password.present? }
   validates :code, format: { with: CODE, message: "A code is 4 to 8 digits." }, if: -> { code.present? }
   validate do
     unless skills.nil? || (skills.is_a?(Array) && (skills - self.class.trained_work).empty?)
@@ -72,11 +74,24 @@ class Person < ApplicationRecord
     }
   end
 
+  # Ends what they are signed in on, and what they have taken over, but for the device that asks.
+  # @param but [Session, nil]
+  def end_everywhere!(but: nil)
+    sessions.or(Session.where(hands: self)).where.not(id: but&.id).delete_all
+    Session.where("EXISTS (SELECT 1 FROM json_each(known) WHERE value = ?)", id).find_each do |session|
+      session.update!(known: session.known - [ id ])
+    end
+  end
+
   private
 
-  def password_is_of_some_length
-    return if password.length >= PASSWORD.begin && password.bytesize <= PASSWORD.end
+  def password_is_hard_to_guess
+    unless password.length >= PASSWORD.begin && password.bytesize <= PASSWORD.end
+      return errors.add(:password, "A password is #{self.class.password_words}.")
+    end
+    return if Zxcvbn.test(password, [ name.to_s, Shop.first&.name.to_s ]).score >= LEAST_STRENGTH
 
-    errors.add(:password, "A password is #{self.class.password_words}.")
+    errors.add(:password, "That password is among the first that are tried. Take a few words that do not belong " \
+                          "together.")
   end
 end

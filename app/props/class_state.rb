@@ -11,7 +11,7 @@ class ClassState
       { piece: { id: @piece.id, name: @piece.name, count: given.first&.count || @piece.count }, steps: room.steps,
         places: room.places.map { |one| place(one) }, racks: room.racks.map(&:to_h), people: people,
         removed: Piece::ClassGiven.new(@piece).removed?,
-        may_lend_tools: Current.person&.owner? && Tool.offered.any? || false,
+        may_lend_tools: Current.role == "owner" && Tool.offered.any? || false,
         now: floor.now.to_i / 60, zone: Shop.current.zone }
     ).to_h
   end

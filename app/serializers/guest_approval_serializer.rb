@@ -1,6 +1,6 @@
 # A look that a client is asked to approve, by link.
 class GuestApprovalSerializer < ApplicationSerializer
-  fields token: :string
+  fields token: :string, for_name: [ :string, NULLABLE ]
   typelize piece: :string, board: :string, cell: :string, colour: [ :string, NULLABLE ], photo: :boolean,
            figures: "string[]", conditions: "string[]",
            approved: [ "{ name: string; light: string; at: number; stale: boolean }", NULLABLE ], zone: :string

@@ -32,24 +32,24 @@ class SigningInTest < Minitest::Test
     out, status = set_password([ "Nobody" ], "long enough\n")
     assert_equal [ 1, "There is nobody called Nobody here. Accepted: Imke.\n" ], [ status.exitstatus, out ]
     out, status = set_password([ "Imke" ], "short\n")
-    assert_equal [ 1, "A password is 8 letters or more, up to 72 bytes.\n" ], [ status.exitstatus, out ]
-    out, = set_password([ "Imke" ], "oil and water\n")
+    assert_equal [ 1, "A password is 12 letters or more, up to 72 bytes.\n" ], [ status.exitstatus, out ]
+    out, = set_password([ "Imke" ], "oil beneath water\n")
     assert_match(/\AImke \(owner\) signs in with it from now on/, out)
 
     assert_equal "/sign_in", URI(bench["Location"]).path
-    assert_equal "422", sign_in("oil or water").code
-    assert_equal "200", sign_in("oil and water").code
+    assert_equal "422", sign_in("oil or even water").code
+    assert_equal "200", sign_in("oil beneath water").code
     assert_equal "200", bench.code
 
-    set_password([ "Imke" ], "water on oil\n")
+    set_password([ "Imke" ], "water on top of oil\n")
     assert_equal "302", bench.code, "whoever had the old one is out"
-    assert_equal "422", sign_in("oil and water").code
-    assert_equal "200", sign_in("water on oil").code
+    assert_equal "422", sign_in("oil beneath water").code
+    assert_equal "200", sign_in("water on top of oil").code
   end
 
   def test_one_device_that_runs_wild_is_told_to_wait
-    set_password([ "Imke" ], "oil and water\n")
-    sign_in("oil and water")
+    set_password([ "Imke" ], "oil beneath water\n")
+    sign_in("oil beneath water")
     told = Array.new(40) { @shop.post("/pieces/file", { file: "x" }) }.last
     refute_equal "429", told.code
     told = @shop.post("/pieces/file", { file: "x" })

@@ -94,9 +94,9 @@ class ClassGivenTest < RequestTest
     assert_equal 0, @piece.given.count
     send_json("/pieces/#{@piece.id}/class", { names: %w[Ilse], count: 1, tools: true })
     assert_response :ok
-    Person.create!(name: "Osei", role: "finisher", password: "elm and oak")
+    Person.create!(name: "Osei", role: "finisher", password: "elm and old oak")
     Rails.configuration.x.demo = false
-    send_json("/sign_in", { name: "Osei", password: "elm and oak" })
+    send_json("/sign_in", { name: "Osei", password: "elm and old oak" })
     send_json("/pieces/#{@piece.id}/class", { names: %w[Jorn], count: 1, tools: true })
     assert_response :forbidden
   ensure

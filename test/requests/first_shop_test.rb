@@ -3,7 +3,7 @@ require "test_helper"
 # A shop of one's own begins on its first page; nothing is made by itself.
 class FirstShopTest < RequestTest
   GOOD = {
-    name: "Tarn Yard", person: "Imke", password: "elm and oak", zone: "Europe/Berlin", room: "loft", t_c: "18.5",
+    name: "Tarn Yard", person: "Imke", password: "elm and old oak", zone: "Europe/Berlin", room: "loft", t_c: "18.5",
     rh: "55",
     opens: "07:30", closes: "16:30"
   }.freeze

@@ -6,7 +6,7 @@ class HandoverTest < RequestTest
     set_up_shop
     seal = coat("s0", product: "seal", method: "wipe", wet_um: 15, role: "seal")
     @piece = make_piece(name: "Desk top", steps: [ seal, coat("s1", coats: 2) ])
-    Person.find_by!(name: "Imke").update!(password: "elm and oak")
+    Person.find_by!(name: "Imke").update!(password: "elm and old oak")
     get "/bench" # somebody is there
   end
 

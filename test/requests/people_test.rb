@@ -2,7 +2,7 @@ require "test_helper"
 
 # People sign in, hand devices over by their code, and do no more than their role lets them; the log says who.
 class PeopleTest < RequestTest
-  PASSWORD = "elm and oak".freeze
+  PASSWORD = "elm and old oak".freeze
 
   setup do
     set_up_shop
@@ -78,21 +78,21 @@ class PeopleTest < RequestTest
     assert_equal @osei, Session.of_token(token).person
   end
 
-  test "signed out, signed out everywhere, and unused for two months" do
+  test "signed out, signed out everywhere, and unused for a month" do
     sign_in("Osei")
     _, elsewhere = Session.begin!(@osei, device: "Firefox on Android")
     get "/me"
     assert_equal [ "Firefox on Android" ], props["devices"].reject { |one| one["here"] }.map { |one| one["device"] }
     send_json("/me", {}, :delete)
     assert_nil Session.of_token(elsewhere)
-    travel 59.days
+    travel 29.days
     get "/bench"
     assert_equal 200, response.status
     send_json("/sign_in", {}, :delete)
     get "/bench"
     assert_redirected_to "/sign_in?to=%2Fbench"
     sign_in("Osei")
-    travel 61.days
+    travel 31.days
     get "/bench"
     assert_redirected_to "/sign_in?to=%2Fbench"
   end
@@ -100,17 +100,17 @@ class PeopleTest < RequestTest
   test "a new password needs the one of today and signs the other devices out" do
     sign_in("Osei")
     _, elsewhere = Session.begin!(@osei, device: "x")
-    send_json("/me", { now: "not it", password: "ash and beech" }, :patch)
+    send_json("/me", { now: "not it", password: "ash beside beech" }, :patch)
     assert_match(/\AThat is not your password of today/, sentence)
     send_json("/me", { now: PASSWORD, password: "short" }, :patch)
-    assert_equal "A password is 8 letters or more, up to 72 bytes.", sentence
+    assert_equal "A password is 12 letters or more, up to 72 bytes.", sentence
     send_json("/me", { now: PASSWORD, code: "12" }, :patch)
     assert_equal "A code is 4 to 8 digits.", sentence
-    send_json("/me", { now: PASSWORD, password: "ash and beech", code: "1357" }, :patch)
+    send_json("/me", { now: PASSWORD, password: "ash beside beech", code: "1357" }, :patch)
     assert_equal [ 200, true ], [ response.status, answer["code"] ]
     assert_nil Session.of_token(elsewhere)
     assert_equal 422, sign_in("Osei")
-    assert_equal 200, sign_in("Osei", password: "ash and beech")
+    assert_equal 200, sign_in("Osei", password: "ash beside beech")
   end
 
   test "hands take a tablet over by their code, the log names them, and nobody goes further than they may" do
@@ -119,10 +119,10 @@ class PeopleTest < RequestTest
     assert_match(/\AThat is not the code of Imke/, sentence)
     assert_equal 422, start(@piece, "Imke"), "nobody works in the name of somebody who keeps a code"
     send_json("/hands", { name: "Imke", code: "2468" })
-    assert_equal "owner", answer.dig("me", "role")
+    assert_equal "finisher", answer.dig("me", "role"), "a code opens the bench, not the shop"
     assert_equal 200, start(@piece, "Imke")
     assert_equal @imke, Entry.find_by!(kind: "started").person
-    send_json("/hands", { name: "Wren" })
+    send_json("/hands", { name: "Wren", code: PASSWORD })
     get "/shelf"
     assert_equal "student", props.dig("me", "role")
     send_json("/shop/backups", {})
@@ -133,11 +133,103 @@ class PeopleTest < RequestTest
     assert_equal [ 200, "Osei" ], [ response.status, answer.dig("me", "name") ]
   end
 
-  test "codes are not guessed" do
+  def guess(code = "0000")
+    send_json("/hands", { name: "Imke", code: code })
+    response.status
+  end
+
+  test "codes are not guessed, from whatever device, and the owner is told" do
     sign_in("Osei")
-    10.times { |guess| send_json("/hands", { name: "Imke", code: format("%04d", guess) }) }
+    5.times { guess }
+    assert_match(/\AThat is not the code of Imke/, sentence)
+    guess("2468")
+    assert_match(/\AThe code or password of Imke was given wrong too often. Accepted: again from /, sentence)
+    reset!
+    sign_in("Wren")
+    guess("2468")
+    assert_match(/wrong too often/, sentence, "on another device, too")
+    travel 15.minutes + 1.second
+    guess
+    travel 15.minutes + 1.second
+    guess("2468")
+    assert_match(/wrong too often/, sentence, "each waits twice as long")
+    travel 15.minutes + 1.second
+    assert_equal 200, guess("2468")
+    reset!
+    sign_in("Imke")
+    get "/bench"
+    assert_equal 6, props["refusals"]
+    get "/shop/audit?refused=yes"
+    assert_equal [ "code_refused" ] * 6, props["lines"].map { |line| line["kind"] }
+    assert_equal [ "Imke", "Osei" ], props["lines"].last.values_at("person", "by")
+  end
+
+  # Ten thousand codes of four digits, tried as fast as is let: the day of each try, by what is counted.
+  test "all codes take longer than a year" do
+    day = 0
+    60.times do
+      tries = Tries.new(@imke, "code_refused")
+      held = tries.held_until
+      held && held > Time.current ? travel_to(held + 1.second) : tries.once { false }
+      day = (Time.current - MONDAY) / 1.day
+    end
+    tried = AuditLine.where(kind: "code_refused").count
+    assert_operator 10_000 / (tried / day), :>, 365, "#{tried} in #{day.round(1)} days"
+  end
+
+  test "what is the owner's asks for the password again" do
+    sign_in("Imke")
+    get "/shop/backups"
+    assert_response :success
+    travel 11.minutes
+    get "/shop/backups"
+    assert_redirected_to "/confirm?to=%2Fshop%2Fbackups"
+    send_json("/shop/person/#{@osei.id}/account", { code: "9753" }, :patch)
+    assert_equal [ 403, true ], [ response.status, answer.dig("error", "confirm") ]
+    refute_predicate @osei.reload, :code?
+    send_json("/confirm", { password: "not it" })
+    assert_equal "That is not your password", sentence
+    send_json("/confirm", { password: PASSWORD })
+    assert_response :success
+    send_json("/shop/person/#{@osei.id}/account", { code: "9753" }, :patch)
+    assert_predicate @osei.reload, :code?
+    send_json("/hands", { name: "Osei", code: "9753" })
+    get "/shop/backups"
+    assert_response :forbidden, "in other hands the device is not the owner's"
+  end
+
+  test "what is revoked ends at once, where they signed in and what they took over" do
+    sign_in("Osei")
     send_json("/hands", { name: "Imke", code: "2468" })
-    assert_equal 429, response.status
+    assert_response :success
+    owner = ActionDispatch::Integration::Session.new(app)
+    owner.post("/sign_in", params: { name: "Imke", password: PASSWORD }.to_json, headers: JSON_HEADERS)
+    owner.get("/me", headers: { "X-Inertia" => "true", "X-Inertia-Version" => InertiaRails.configuration.version.to_s })
+    assert_includes JSON.parse(owner.response.body).dig("props", "devices").map { |one| one["of"] }, "Osei"
+    owner.delete("/me", params: "{}", headers: JSON_HEADERS)
+    get "/bench", headers: JSON_HEADERS
+    assert_equal 401, response.status
+    assert_equal 1, Session.count
+  end
+
+  test "nobody gives themselves a first secret, and nobody's hands are taken without one" do
+    ilse = Person.create!(name: "Ilse")
+    sign_in("Osei")
+    send_json("/hands", { name: "Ilse" })
+    assert_response :success
+    send_json("/me", { now: "", code: "1111", password: "mine from now on" }, :patch)
+    assert_match(/\AThe owner of the shop gives Ilse/, sentence)
+    refute ilse.reload.code? || ilse.signs_in?
+    send_json("/hands", { name: "Wren" })
+    assert_match(/\AThat is not the code of Wren/, sentence, "who signs in by a password and keeps no code")
+  end
+
+  test "passwords that are tried first are refused" do
+    %w[password1234 123456789012 qwertyuiop12 aaaaaaaaaaaa Osei2026Osei].each do |weak|
+      @osei.password = weak
+      refute_predicate @osei, :valid?, weak
+      assert_match(/among the first that are tried/, @osei.errors.first.message)
+    end
   end
 
   test "what is logged and changed names who did it" do
@@ -151,14 +243,14 @@ class PeopleTest < RequestTest
   test "the owner gives and takes roles, passwords and codes, and one owner stays" do
     sign_in("Imke")
     path = "/shop/person/#{@osei.id}/account"
-    send_json(path, { role: "owner", password: "ash and beech", code: "1357" }, :patch)
+    send_json(path, { role: "owner", password: "ash beside beech", code: "1357" }, :patch)
     assert_equal [ "owner", true, true ],
                  answer["people"].find { |one| one["name"] == "Osei" }.values_at("role", "signs_in", "has_code")
     send_json("/shop/person/#{@imke.id}/account", { role: "finisher" }, :patch)
     assert_equal 200, response.status
     send_json(path, { role: "finisher" }, :patch)
     assert_equal [ 403, "That is for the owner of the shop." ], [ response.status, sentence ]
-    sign_in("Osei", password: "ash and beech")
+    sign_in("Osei", password: "ash beside beech")
     send_json(path, { role: "student" }, :patch)
     assert_equal [ 422, "Somebody has to own the shop: make another one the owner first" ],
                  [ response.status, sentence ]
@@ -174,9 +266,13 @@ class PeopleTest < RequestTest
     assert_redirected_to "/begin/owner"
     get "/begin/owner"
     assert_equal %w[Imke Osei Wren], props["people"]
-    send_json("/begin/owner", { name: "Osei", password: "short" })
+    code = Shop::FirstOwner.file.read
+    send_json("/begin/owner", { name: "Osei", password: PASSWORD, code: "AAAA-BBBB-CCCC" })
+    assert_match(/\AThat is not the code/, sentence)
+    send_json("/begin/owner", { name: "Osei", password: "short", code: code })
     assert_equal 422, response.status
-    send_json("/begin/owner", { name: "Osei", password: PASSWORD })
+    send_json("/begin/owner", { name: "Osei", password: PASSWORD, code: code.downcase })
+    refute_path_exists Shop::FirstOwner.file
     assert_equal [ 200, "owner" ], [ response.status, @osei.reload.role ]
     send_json("/begin/owner", { name: "Imke", password: PASSWORD })
     assert_match(/has an owner already/, sentence)

@@ -14,7 +14,7 @@ class FirstShopScreenTest < ApplicationSystemTestCase
     fill_in "Password of the owner, 8 letters or more", with: "oil"
     click_on "Begin"
     assert_text "A password is 8 letters or more"
-    fill_in "Password of the owner, 8 letters or more", with: "oil and water"
+    fill_in "Password of the owner, 8 letters or more", with: "oil beneath water"
     click_on "Begin"
     assert_selector "h1", text: "Bench"
     visit "/pieces"

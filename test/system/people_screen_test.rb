@@ -5,7 +5,7 @@ class PeopleScreenTest < ApplicationSystemTestCase
   setup do
     @piece = make_piece(steps: [ coat("s1", coats: 2) ])
     read_cautions(@piece)
-    Person.find_by!(name: "Imke").update!(password: "oil and water")
+    Person.find_by!(name: "Imke").update!(password: "oil beneath water")
   end
 
   test "whoever signs out is asked who is there, and is led back to where they were going" do
@@ -22,9 +22,9 @@ class PeopleScreenTest < ApplicationSystemTestCase
     fill_in "Password", with: "water and oil"
     click_on "Sign in"
     assert_selector "[role=alert]", text: "Name and password do not belong together"
-    fill_in "Password", with: "oil and water"
+    fill_in "Password", with: "oil beneath water"
     click_on "Show"
-    assert_field "Password", with: "oil and water", type: "text"
+    assert_field "Password", with: "oil beneath water", type: "text"
     click_on "Sign in"
     assert_current_path "/pieces"
     assert_selector "h1", text: "Jobs and pieces"
@@ -32,21 +32,35 @@ class PeopleScreenTest < ApplicationSystemTestCase
 
   test "an owner lets a student in, who sees what is theirs and no more" do
     Person.create!(name: "Noor")
+    Rails.configuration.x.demo = false
+    visit "/sign_in"
+    fill_in "Name", with: "Imke"
+    fill_in "Password", with: "oil beneath water"
+    click_on "Sign in"
+    assert_current_path "/bench"
     visit "/shop"
     click_on "cannot sign in yet"
     find_field("Role").find("option", text: /\AStudent/i).select_option
-    fill_in "A password to sign in with, 8 letters or more", with: "short"
+    fill_in "A password to sign in with, 12 letters or more", with: "short"
+    assert_text "7 more letters"
     click_on "Keep"
-    assert_selector "[role=alert]", text: "A password is 8 letters or more"
+    assert_selector "[role=alert]", text: "A password is 12 letters or more"
     assert_accessible
-    fill_in "A password to sign in with, 8 letters or more", with: "long enough"
+    fill_in "A password to sign in with, 12 letters or more", with: "long enough now"
+    assert_text(/to guess/)
+    Session.update_all(confirmed_at: 11.minutes.ago)
     click_on "Keep"
+    within "[role=dialog]", text: "Your password again" do
+      fill_in "Password of Imke", with: "oil beneath water"
+      assert_accessible
+      click_on "Continue"
+    end
     assert_button "student, signs in", exact: false
     visit "/me"
     click_on "Sign out here"
     assert_current_path "/sign_in"
     fill_in "Name", with: "Noor"
-    fill_in "Password", with: "long enough"
+    fill_in "Password", with: "long enough now"
     click_on "Sign in"
     assert_current_path "/bench"
     assert_no_text "Now: coat 1 of 2"
@@ -55,6 +69,8 @@ class PeopleScreenTest < ApplicationSystemTestCase
     assert_selector "h1", text: "For somebody else"
     assert_accessible
   end
+
+  teardown { Rails.configuration.x.demo = true }
 
   test "other hands take a tablet over with their code, and the log names them" do
     Person.create!(name: "Noor", role: "finisher", code: "4711")

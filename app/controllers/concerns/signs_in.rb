@@ -11,12 +11,14 @@ module SignsIn
   included do
     before_action :identify
     before_action :allow
+    before_action :confirm
   end
 
   private
 
   def identify
-    Current.session = Session.of_token(cookies.signed[COOKIE]) || (demo_session if demo?)
+    Current.address = request.remote_ip
+    Current.session = Session.of_token(cookies.signed[cookie_name]) || (demo_session if demo?)
     Current.session&.seen!
   rescue ActiveRecord::ActiveRecordError
     # Where the shop's file cannot be read, what is open to anybody says so itself.
@@ -28,9 +30,24 @@ module SignsIn
     return sign_in_first unless Current.session
 
     needed = Access.least(controller_path, action_name, !(request.get? || request.head?))
-    return forbid("That is for #{WHO.fetch(needed)}.") if Current.person.rank < Person::ROLES.index(needed)
+    return forbid(not_for(needed)) if Person::ROLES.index(Current.role) < Person::ROLES.index(needed)
 
     own_only if Current.person.student?
+  end
+
+  # A code takes a device over for the work of the bench.
+  def not_for(needed)
+    return "That is for #{WHO.fetch(needed)}." unless needed == "owner" && Current.person.owner?
+
+    "A code opens the bench alone. For this, sign in with your password."
+  end
+
+  # What is the owner's asks for the password again where it was not given just now.
+  def confirm
+    return unless Access.confirmed?(controller_path) && !demo? && !Current.session.confirmed?
+    return redirect_to(confirmation_path(to: request.fullpath)) if !request.format.json? && request.get?
+
+    tell({ sentence: "Give your password again to go on.", where: "password", confirm: true }, :forbidden)
   end
 
   WHO = { "owner" => "the owner of the shop", "finisher" => "the finishers of the shop", "student" => "people here" }
@@ -72,11 +89,17 @@ module SignsIn
     Session.new(person: owner, known: [], seen_at: Time.current)
   end
 
+  # By TLS no other name, path or plain connection can set it.
+  def cookie_name = request.ssl? ? :"__Host-#{COOKIE}" : COOKIE
+
   # @return [Session]
   def sign_in!(person)
     session, token = Session.begin!(person, device: DeviceName.of(request.user_agent))
     cookies.delete(LEFT)
-    cookies.signed.permanent[COOKIE] = { value: token, httponly: true, same_site: :lax, secure: request.ssl? }
+    cookies.signed[cookie_name] = { value: token, httponly: true, same_site: :lax, secure: request.ssl?, path: "/",
+                                    expires: Session::LONGEST.from_now }
     Current.session = session
+    AuditLine.note!("signed_in", person: person)
+    session
   end
 end

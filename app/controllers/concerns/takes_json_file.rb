@@ -34,6 +34,7 @@ module TakesJsonFile
     bytes = file.read(MOST_BYTES + 1) || +""
     Rhexon.refuse_unless(bytes.bytesize <= MOST_BYTES, "The file is too large", where: "file",
                          accepted: "up to #{MOST_BYTES / 1.megabyte} MB")
+    AuditLine.note!("file_taken", file: file.original_filename.to_s.first(80)) unless body["look"]
     [ JSON.parse(bytes.force_encoding("UTF-8").scrub), Digest::SHA256.hexdigest(bytes).first(32) ]
   rescue JSON::ParserError
     raise Rhexon::InvalidInput.new("That file is no JSON", where: "file", accepted: what)

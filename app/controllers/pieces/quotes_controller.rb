@@ -18,6 +18,7 @@ class Pieces::QuotesController < ApplicationController
   # Sets the terms of the shop, and reckons anew.
   def create
     Shop.current.terms!(body["terms"] || {})
+    AuditLine.note!("terms")
     render json: QuotePageSerializer.new(state).to_h
   end
 

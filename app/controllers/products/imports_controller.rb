@@ -8,6 +8,7 @@ class Products::ImportsController < ApplicationController
     file = body["file"]
     raise Rhexon::InvalidInput.new("No file came", where: "file", accepted: "CSV or JSON with products") unless file
 
+    AuditLine.note!("file_taken", file: file.original_filename.to_s.first(80))
     render json: Product::Exchange.read(file.read).to_h
   end
 end

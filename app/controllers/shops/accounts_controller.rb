@@ -10,8 +10,9 @@ class Shops::AccountsController < ApplicationController
       person.assign_attributes(given)
       keep_an_owner!(person) { person.owner? }
       person.save!
-      person.sessions.where.not(id: Current.session.id).delete_all if body["password"].present?
+      person.end_everywhere!(but: Current.session) if given.key?(:password) || given.key?(:code)
     end
+    given.each { |kind, value| AuditLine.note!(kind.to_s, person: person, **(kind == :role ? { role: value } : {})) }
     answer
   end
 
@@ -20,8 +21,9 @@ class Shops::AccountsController < ApplicationController
     Person.transaction do
       keep_an_owner!(person) { false }
       person.update!(password_digest: nil, code_digest: nil)
-      person.sessions.delete_all
+      person.end_everywhere!
     end
+    AuditLine.note!("account_removed", person: person)
     answer
   end
 

@@ -7,7 +7,8 @@ class Shops::BackupsController < ApplicationController
   def index = render(inertia: "Backups", props: BackupsState.new.to_h)
 
   def create
-    Shop::Backup.make!(reason: body["note"].presence || "by hand")
+    made = Shop::Backup.make!(reason: body["note"].presence || "by hand")
+    AuditLine.note!("backup_made", backup: made.name)
     Shop::Backup::Keeping.tidy!
     render json: BackupsState.new.to_h
   end
@@ -15,6 +16,7 @@ class Shops::BackupsController < ApplicationController
   # The server begins anew with it: nothing that was read before holds.
   def restore
     kept = Shop::Backup::Restoring.new(Shop::Backup.find(params[:id])).restore!
+    AuditLine.note!("backup_restored", backup: params[:id], before: kept[:before])
     Process.kill("USR2", Process.pid) if Rails.env.production?
     render json: { **BackupsState.new.to_h, kept: kept[:before] }
   end

@@ -10,7 +10,9 @@ class Shops::PeopleController < ApplicationController
     person.assign_attributes({ **body.slice("name", "at_bench", "own_pieces_only").compact, **body.slice("skills") })
     refuse_empty_bench!(person)
     refuse_renamed!(person)
+    fresh = person.new_record?
     keep!(person)
+    AuditLine.note!("person", person: person) if fresh && person.persisted?
   end
 
   private

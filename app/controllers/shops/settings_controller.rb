@@ -7,6 +7,7 @@ class Shops::SettingsController < ApplicationController
 
   def update
     Shop::Settings.new(shop).change!(body)
+    AuditLine.note!("settings", changed: shop.saved_changes.except("updated_at").keys.join(" "))
     render json: settings
   end
 

@@ -53,6 +53,7 @@ export function Decision(props: Props) {
               {approval.cell ? `cell ${approval.cell.label} of ${approval.cell.board}` : "the look"} on{" "}
               {when(approval.at, zone)}, seen by {approval.light}
               {approval.age_days !== null && approval.age_days !== undefined ? `, ${approval.age_days} days old` : ""}.
+              {approval.again && " It came by a link that had approved a look before."}
               {approval.stale && " The schedule has changed since: ask again."}
             </p>
           ) : (

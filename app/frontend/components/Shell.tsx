@@ -10,6 +10,7 @@ import { useOutbox } from "@/outbox/useOutbox"
 import { useReturn } from "@/outbox/useReturn"
 import { Ringing } from "@/timers/Ringing"
 import { PageBoundary } from "./Broken"
+import { ConfirmPassword } from "./ConfirmPassword"
 import { KeysHelp } from "./KeysHelp"
 import { SignedOut } from "./SignedOut"
 import { UnitsPanel } from "./UnitsPanel"
@@ -38,8 +39,8 @@ type ShellProps = {
 
 /** The comb rail with its places, the shop's clock and the page beside it. Keys 1-6: places, ?: all keys. */
 export function Shell({ children, keys = [], silentSince }: ShellProps) {
-  const page = usePage<{ shop: Shop; aside: Aside[]; kept_at?: number }>()
-  const { shop, aside, kept_at } = page.props
+  const page = usePage<{ shop: Shop; aside: Aside[]; refusals?: number; kept_at?: number }>()
+  const { shop, aside, kept_at, refusals = 0 } = page.props
   const here = page.url
   const me = useMe()
   const now = useNow(shop.now, kept_at)
@@ -62,6 +63,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
         {aside.length > 0 && !aside.some(({ id }) => here.startsWith(`/pieces/${id}/schedule`)) && (
           <SetAsideNote aside={aside} />
         )}
+        {refusals > 0 && !here.startsWith("/shop/audit") && <RefusalsNote count={refusals} />}
         <SignedOut />
         <Ringing zone={shop.zone} />
         <KeptHere
@@ -79,9 +81,21 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
         )}
       </main>
       <Unsaved />
+      <ConfirmPassword />
       <UnitsPanel open={units} onClose={() => setUnits(false)} />
       <KeysHelp open={help} onClose={() => setHelp(false)} keys={keys} />
     </div>
+  )
+}
+
+/** For the owner: somebody guesses, or has forgotten. */
+function RefusalsNote({ count }: { count: number }) {
+  return (
+    <p className="refusals-note">
+      <Link href="/shop/audit?refused=yes">
+        {count === 1 ? "A wrong password or code" : `${count} wrong passwords or codes`} in the last day
+      </Link>
+    </p>
   )
 }
 

@@ -2,6 +2,7 @@ import { Link } from "@inertiajs/react"
 import { useState } from "react"
 import { DayField } from "@/components/DayField"
 import { ErrorText } from "@/components/ErrorText"
+import { TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
@@ -27,10 +28,17 @@ export function ClientLinks({ of, first, now, zone, label, names = false }: Prop
   const [made, setMade] = useState<Made | null>(null)
   const [endsOn, setEndsOn] = useState("")
   const [named, setNamed] = useState(false)
+  const [forName, setForName] = useState("")
   const { send, busy, error } = useSend()
   const make = () =>
     void send(
-      () => request<Made>("POST", "/links", { ...of, names: named, ends_on: endsOn || null }),
+      () =>
+        request<Made>("POST", "/links", {
+          ...of,
+          names: named,
+          ends_on: endsOn || null,
+          for_name: forName.trim() || null,
+        }),
       (next) => {
         setMade(next)
         setLinks([next.link, ...links])
@@ -66,6 +74,9 @@ export function ClientLinks({ of, first, now, zone, label, names = false }: Prop
         </p>
         <div className="mt-3 flex flex-wrap items-end gap-4">
           <DayField label="It ends after (may be left open)" value={endsOn} onDay={setEndsOn} />
+          {of.kind === "approval" && (
+            <TextField label="Only in the name of (may be left open)" value={forName} onChange={setForName} />
+          )}
           {names && (
             <label className="ui-check">
               <input type="checkbox" checked={named} onChange={(event) => setNamed(event.target.checked)} />

@@ -68,12 +68,25 @@ export async function sendFile<T>(url: string, file: File, fields: Record<string
 /** What an answer says went wrong: one shape, whoever wrote it. */
 export function reasonBy(answer: unknown): ErrorReason {
   const error = (answer as { error?: unknown } | null)?.error
-  const { sentence, where, accepted, again } = (
+  const { sentence, where, accepted, again, confirm } = (
     typeof error === "object" && error !== null ? error : {}
   ) as Partial<ErrorReason>
   return typeof sentence === "string"
-    ? { sentence, where: typeof where === "string" ? where : "", accepted, ...(again === true && { again }) }
+    ? {
+        sentence,
+        where: typeof where === "string" ? where : "",
+        accepted,
+        ...(again === true && { again }),
+        ...(confirm === true && { confirm }),
+      }
     : { sentence: "That did not work on the shop's computer. Try again in a moment.", where: "" }
+}
+
+/** Asks whoever is there for the password again; true where it was given. Without a page around it nobody is asked. */
+type Confirming = () => Promise<boolean>
+let confirming: Confirming = () => Promise.resolve(false)
+export const confirmBy = (ask: Confirming): void => {
+  confirming = ask
 }
 
 const TOKEN = 403
@@ -103,6 +116,8 @@ async function fetched(url: string, request: RequestInit, again = true): Promise
   if (response.status === NOBODY) dispatchEvent(new Event(SIGNED_OUT))
   // The answer has brought a new token: cookies were deleted, or the server came back with another secret.
   if (response.status === TOKEN && again && reasonBy(answer).again) return fetched(url, request, false)
+  if (response.status === TOKEN && again && reasonBy(answer).confirm && (await confirming()))
+    return fetched(url, request, false)
   if (response.status === 413)
     throw new Refused(
       413,

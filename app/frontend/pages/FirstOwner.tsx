@@ -7,9 +7,10 @@ import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 
 /** A shop that was there before people signed in, or that came as a file: somebody has to own it. */
-export default function FirstOwner({ people }: { people: string[] }) {
+export default function FirstOwner({ people, file }: { people: string[]; file: string }) {
   const [name, setName] = useState(people[0] ?? "")
   const [password, setPassword] = useState("")
+  const [code, setCode] = useState("")
   const { send, busy, error } = useSend()
   return (
     <main className="first-shop">
@@ -20,7 +21,7 @@ export default function FirstOwner({ people }: { people: string[] }) {
         onSubmit={(event) => {
           event.preventDefault()
           void send(
-            () => request<{ location: string }>("POST", "/begin/owner", { name, password }),
+            () => request<{ location: string }>("POST", "/begin/owner", { name, password, code }),
             ({ location }) => window.location.assign(location),
           )
         }}
@@ -30,20 +31,27 @@ export default function FirstOwner({ people }: { people: string[] }) {
           People sign in here, and nobody can yet. The owner does first, and lets the others in from the page of the
           shop.
         </p>
+        <p className="text-second mt-2">
+          Rhexon has written a code where it was started, and into the file {file} on the shop's computer: whoever can
+          read it there may own the shop.
+        </p>
         <div className="first-fields">
+          <div className="is-whole">
+            <TextField label="Code from the shop's computer" value={code} autoComplete="off" onChange={setCode} />
+          </div>
           <div className="is-whole">
             <TextField label="Owner" value={name} list={people} autoComplete="username" onChange={setName} />
           </div>
           <div className="is-whole">
             <SecretField
-              label="Password, 8 letters or more"
+              label="Password, 12 letters or more"
               value={password}
               autoComplete="new-password"
               onChange={setPassword}
             />
           </div>
         </div>
-        <button type="submit" className="ui-tape mt-4" disabled={busy || !name.trim() || !password}>
+        <button type="submit" className="ui-tape mt-4" disabled={busy || !name.trim() || !password || !code.trim()}>
           It is mine
         </button>
         <ErrorText reason={error} />

@@ -72,7 +72,7 @@ export default function FirstShopPage({ zones, countries, currencies }: Props) {
           {field("person", "Who owns it", "your name")}
           <div>
             <SecretField
-              label="Password of the owner, 8 letters or more"
+              label="Password of the owner, 12 letters or more"
               value={form.data.password}
               autoComplete="new-password"
               error={form.errors.password}

@@ -43,7 +43,13 @@ export default function MyPage(first: MePage) {
       )}
       <ErrorText reason={error} />
       <div className="me-grid">
-        <Secrets state={state} onKept={setState} />
+        {state.password ? (
+          <Secrets state={state} shop={shop.name} onKept={setState} />
+        ) : (
+          <p className="text-second ruled pt-2">
+            The owner of the shop gives you a first password; after that you change it here.
+          </p>
+        )}
         <section aria-label="Devices" className="ruled pt-2">
           <h2 className="text-head">Signed in on</h2>
           <ul className="backup-list" data-plain>
@@ -51,7 +57,8 @@ export default function MyPage(first: MePage) {
               <li key={device.id}>
                 <b>{device.device}</b>
                 <span className="text-second">
-                  since {soon(device.since, shop.zone, now)}, used {soon(device.seen, shop.zone, now)}
+                  {device.of && `taken over from ${device.of}, `}since {soon(device.since, shop.zone, now)}, used{" "}
+                  {soon(device.seen, shop.zone, now)}
                 </span>
                 {device.here ? (
                   <span className="text-second">this device</span>
@@ -75,7 +82,7 @@ export default function MyPage(first: MePage) {
 }
 
 /** A new password, a new code. */
-function Secrets({ state, onKept }: { state: MePage; onKept: (state: MePage) => void }) {
+function Secrets({ state, shop, onKept }: { state: MePage; shop: string; onKept: (state: MePage) => void }) {
   const [today, setToday] = useState("")
   const [password, setPassword] = useState("")
   const [code, setCode] = useState("")
@@ -107,18 +114,12 @@ function Secrets({ state, onKept }: { state: MePage; onKept: (state: MePage) => 
       {/* For whatever keeps passwords on this device. */}
       <input type="text" autoComplete="username" value={state.name} readOnly hidden />
       <div className="mt-3 grid max-w-[360px] gap-3">
-        {state.password && (
-          <SecretField
-            label="Your password of today"
-            value={today}
-            autoComplete="current-password"
-            onChange={setToday}
-          />
-        )}
+        <SecretField label="Your password of today" value={today} autoComplete="current-password" onChange={setToday} />
         <SecretField
-          label={`${state.password ? "A new password" : "A password"}, 8 letters or more`}
+          label="A new password, 12 letters or more"
           value={password}
           autoComplete="new-password"
+          names={[state.name, shop]}
           onChange={setPassword}
         />
         <SecretField

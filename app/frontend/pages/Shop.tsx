@@ -31,6 +31,10 @@ export default function Shop(first: ShopPage) {
                   Settings
                 </Link>{" "}
                 ·{" "}
+                <Link href="/shop/audit" className="underline underline-offset-2">
+                  Audit trail
+                </Link>{" "}
+                ·{" "}
                 <Link href="/shop/backups" className="underline underline-offset-2">
                   Backups
                 </Link>

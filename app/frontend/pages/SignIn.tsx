@@ -1,10 +1,10 @@
 import { Head } from "@inertiajs/react"
-import { useState } from "react"
+import { useEffect, useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { TextField } from "@/components/Field"
 import { SecretField } from "@/components/SecretField"
 import { send as request } from "@/lib/api"
-import { MAY, type Me, ROLE } from "@/lib/me"
+import { forgetPages, MAY, type Me, ROLE } from "@/lib/me"
 import { useSend } from "@/lib/requests"
 
 type Props = {
@@ -18,6 +18,9 @@ export default function SignIn({ to, demo }: Props) {
   const [name, setName] = useState("")
   const [password, setPassword] = useState("")
   const { send, busy, error } = useSend()
+  useEffect(() => {
+    void forgetPages()
+  }, [])
   const enter = (body: object) =>
     void send(
       () => request<{ location: string }>("POST", "/sign_in", { ...body, to }),

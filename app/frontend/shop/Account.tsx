@@ -57,9 +57,10 @@ export function Account({ person, onKept }: Props) {
             onChange={(next) => setRole(next as Role)}
           />
           <SecretField
-            label={person.signs_in ? "A new password" : "A password to sign in with, 8 letters or more"}
+            label={person.signs_in ? "A new password" : "A password to sign in with, 12 letters or more"}
             value={password}
             autoComplete="new-password"
+            names={[person.name]}
             onChange={setPassword}
           />
           <SecretField

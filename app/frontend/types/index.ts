@@ -79,4 +79,6 @@ export type ErrorReason = {
   again?: boolean
   /** It is for others than whoever has signed in. */
   others?: boolean
+  /** It asks for the password again. */
+  confirm?: boolean
 }

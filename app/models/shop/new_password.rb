@@ -22,7 +22,8 @@ class Shop::NewPassword
     Person.transaction do
       @person.role = "owner" unless Person.owned?
       @person.update!(password: password)
-      @person.sessions.delete_all
+      @person.end_everywhere!
+      AuditLine.note!("password", person: @person, by: "bin/rhexon-shop")
     end
     @person
   end

@@ -13,7 +13,7 @@ import type { GuestApproval } from "@/types"
 export default function Approval(first: GuestApproval) {
   const shop = useShop()
   const [asked, setAsked] = useState(first)
-  const [name, setName] = useState("")
+  const [name, setName] = useState(first.for_name ?? "")
   const [light, setLight] = useState("daylight")
   const { send, busy, error } = useSend()
   const base = `/guest/${asked.token}`
