@@ -7,6 +7,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from "vitest"
 import { ahead } from "@/bench/ahead"
 import type { Touch, Unsent } from "@/bench/touch"
 import { useBench } from "@/bench/useBench"
+import { inHandsOf } from "@/lib/me"
 import type { Kept } from "@/outbox/kept"
 import { allKept, forget, keep, keepAnswer } from "@/outbox/shelf"
 import { useOutbox } from "@/outbox/useOutbox"
@@ -41,6 +42,41 @@ const left = (id: string, order: number, more: Partial<Kept> = {}): Kept => ({
   body: { ...STARTED, client_id: id, happened_at: "2026-11-23T09:00:00Z" },
   words: "Start, Coat 1 of 2",
   ...more,
+})
+
+describe("whose a touch is", () => {
+  afterEach(() => inHandsOf(undefined))
+  const held = () => ({ error: { sentence: "Imke did this, and Osei is here now.", where: "", whose: "Imke" } })
+
+  test("goes with it, and it waits for them while the next ones go on", async () => {
+    inHandsOf("Imke")
+    const result = bench()
+    act(() => result.current.touch({ ...STARTED, person: "Imke" }))
+    inHandsOf("Osei")
+    act(() => result.current.touch(DONE))
+    await sent(1)
+    expect(posted()[0]?.headers["X-Whose"]).toBe("Imke")
+    await posted()[0]?.answer(409, held())
+    await sent(2)
+    expect(posted()[1]?.headers["X-Whose"]).toBe("Osei")
+    await posted()[1]?.answer(200, benchProps())
+    await waitFor(async () => expect((await allKept()).map((touch) => touch.held)).toEqual([true]))
+    const id = String(posted()[0]?.body?.client_id)
+    act(() => result.current.box.claim(id, "Osei"))
+    await sent(3)
+    expect(posted()[2]?.headers["X-Whose"]).toBe("Osei")
+    expect(posted()[2]?.body).toMatchObject({ client_id: id, person: "Osei" })
+  })
+
+  test("is tried again with the next visit, for they may be here again", async () => {
+    await keep(left("a", 1, { whose: "Imke", held: true, refused: "Imke did this, and Osei is here now." }))
+    const result = bench()
+    await sent(1)
+    expect(posted()[0]?.headers["X-Whose"]).toBe("Imke")
+    await posted()[0]?.answer(200, benchProps())
+    await waitFor(() => expect(result.current.unsent).toEqual([]))
+    expect(await kept()).toEqual([])
+  })
 })
 
 describe("the bench", () => {

@@ -24,6 +24,8 @@ const show = (unsent: Kept[], waiting: boolean, calls: string[] = [], silentSinc
       silentSince={silentSince}
       now={NOW}
       zone="Etc/UTC"
+      me="Osei"
+      onClaim={(id) => calls.push(`claim ${id}`)}
       onAgain={(id) => calls.push(`again ${id}`)}
       onLetGo={(id) => calls.push(`back ${id}`)}
     />,
@@ -61,5 +63,14 @@ describe("touches that the server does not have", () => {
     fireEvent.click(screen.getByText("Send again"))
     fireEvent.click(screen.getByText("Take it back"))
     expect(calls).toEqual(["again a", "back a"])
+  })
+
+  test("what somebody else has done waits for them, or goes out in the name of whoever is here", () => {
+    const calls: string[] = []
+    show([{ ...held, refused: "Imke did this, and Osei is here now.", held: true, whose: "Imke" }], false, calls)
+    expect(screen.getByText(/waits on this device until Imke is here again/)).toBeTruthy()
+    expect(screen.queryByText("Take it back")).toBeNull()
+    fireEvent.click(screen.getByText("Send as Osei"))
+    expect(calls).toEqual(["claim a"])
   })
 })

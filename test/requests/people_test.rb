@@ -232,6 +232,17 @@ class PeopleTest < RequestTest
     end
   end
 
+  test "what somebody else has done is not written down as of whoever is here" do
+    sign_in("Osei")
+    read_cautions(@piece, person: "Osei")
+    body = { client_id: "t", kind: "started", pass: "#{@piece.core_id}/s1/1/top", happened_at: Time.current.iso8601 }
+    post "/entries", params: body.to_json, headers: { **JSON_HEADERS, "X-Whose" => "Imke" }
+    assert_equal [ 409, "Imke" ], [ response.status, answer.dig("error", "whose") ]
+    assert_nil Entry.find_by(client_id: "t")
+    post "/entries", params: body.to_json, headers: { **JSON_HEADERS, "X-Whose" => "Osei" }
+    assert_equal [ 200, @osei ], [ response.status, Entry.find_by(client_id: "t").person ]
+  end
+
   test "what is logged and changed names who did it" do
     sign_in("Osei")
     edit(@piece, { op: "change_step", id: "s1", set: { coats: 2 } })

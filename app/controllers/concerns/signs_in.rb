@@ -32,7 +32,21 @@ module SignsIn
     needed = Access.least(controller_path, action_name, !(request.get? || request.head?))
     return forbid(not_for(needed)) if Person::ROLES.index(Current.role) < Person::ROLES.index(needed)
 
+    return waits_for(whose) if whose && whose != Current.person.name
+
     own_only if Current.person.student?
+  end
+
+  # In whose hands a device was when it was touched, where the page says so.
+  def whose
+    URI.decode_www_form_component(request.headers["X-Whose"].to_s).presence
+  rescue ArgumentError
+    nil
+  end
+
+  # Nobody's work is written down as somebody else's.
+  def waits_for(name)
+    tell({ sentence: "#{name} did this, and #{Current.person.name} is here now.", where: "", whose: name }, :conflict)
   end
 
   # A code takes a device over for the work of the bench.

@@ -2,7 +2,7 @@ import { Link, usePage } from "@inertiajs/react"
 import { memo, type ReactNode, useEffect, useState } from "react"
 import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
-import { type Me, useMe } from "@/lib/me"
+import { inHandsOf, type Me, useMe } from "@/lib/me"
 import type { Shop } from "@/lib/shop"
 import { clock, day, duration } from "@/lib/time"
 import { UnsentTouches } from "@/outbox/UnsentTouches"
@@ -43,6 +43,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
   const { shop, aside, kept_at, refusals = 0 } = page.props
   const here = page.url
   const me = useMe()
+  useEffect(() => inHandsOf(me?.name), [me?.name])
   const now = useNow(shop.now, kept_at)
   const off = useOff(shop.now, kept_at)
   const unsent = useOutbox().unsent.filter(({ refused }) => refused === undefined).length
@@ -166,9 +167,11 @@ const Rail = memo(function Rail({ here, shop, now, off, low, me, onLow, onUnits,
 /** What this device keeps for the server, from whichever page, and how old what is shown is without it. */
 function KeptHere({ silentSince, now, zone }: { silentSince: number | null; now: number; zone: string }) {
   const { box, unsent, waiting, trouble } = useOutbox()
+  const me = useMe()?.name
   return (
     <UnsentTouches
-      {...{ unsent, waiting, trouble, silentSince, now, zone }}
+      {...{ unsent, waiting, trouble, silentSince, now, zone, me }}
+      onClaim={(id) => me && box.claim(id, me)}
       onAgain={(id) => box.again(id)}
       onLetGo={(id) => box.letGo(id)}
     />

@@ -26,11 +26,12 @@ export async function send<T>(
   url: string,
   body?: unknown,
   signal?: AbortSignal,
+  more?: Record<string, string>,
 ): Promise<T> {
   return answered<T>(url, {
     method,
     signal,
-    headers: { "Content-Type": "application/json" },
+    headers: { "Content-Type": "application/json", ...more },
     body: body === undefined ? undefined : JSON.stringify(body),
   })
 }
@@ -68,7 +69,7 @@ export async function sendFile<T>(url: string, file: File, fields: Record<string
 /** What an answer says went wrong: one shape, whoever wrote it. */
 export function reasonBy(answer: unknown): ErrorReason {
   const error = (answer as { error?: unknown } | null)?.error
-  const { sentence, where, accepted, again, confirm } = (
+  const { sentence, where, accepted, again, confirm, whose } = (
     typeof error === "object" && error !== null ? error : {}
   ) as Partial<ErrorReason>
   return typeof sentence === "string"
@@ -78,6 +79,7 @@ export function reasonBy(answer: unknown): ErrorReason {
         accepted,
         ...(again === true && { again }),
         ...(confirm === true && { confirm }),
+        ...(typeof whose === "string" && { whose }),
       }
     : { sentence: "That did not work on the shop's computer. Try again in a moment.", where: "" }
 }

@@ -18,6 +18,13 @@ export function useMe(): Me | null {
   return usePage<{ me?: Me | null }>().props.me ?? null
 }
 
+let here: string | undefined
+/** Whose hands this device is in, for what is no page. */
+export const whoseHands = (): string | undefined => here
+export function inHandsOf(name: string | undefined): void {
+  here = name
+}
+
 /** Pages that this device keeps for when the shop's computer is away: they are of whoever was here before. */
 export async function forgetPages(): Promise<void> {
   if ("caches" in window) await caches.delete("pages")

@@ -1,5 +1,6 @@
 import type { Mutation, QueryClient } from "@tanstack/react-query"
 import { clientId, Refused, send } from "@/lib/api"
+import { whoseHands } from "@/lib/me"
 import { isLater } from "@/lib/requests"
 import type { Doing, Kept } from "./kept"
 import { allKept, briefly, forget, keep, keepAnswer } from "./shelf"
@@ -34,7 +35,8 @@ export class Outbox {
   /** @returns what became of it, whenever that is */
   async add(doing: Doing, id = clientId()): Promise<Outcome> {
     this.last = Math.max(this.last + 1, Date.now())
-    const touch = { ...doing, client_id: id, order: this.last, body: { ...doing.body, client_id: id } }
+    const body = { ...doing.body, client_id: id }
+    const touch = { ...doing, client_id: id, order: this.last, whose: whoseHands(), body }
     await briefly(this.restored)
     const sending = this.build(touch)
     await keep(touch)
@@ -61,8 +63,18 @@ export class Outbox {
     const touch = before?.state.variables
     if (!before || !touch) return
     this.cache.remove(before)
-    const { refused, ...whole } = touch
+    const { refused, held, ...whole } = touch
     void keep(whole).then(() => this.run(this.build(whole), whole))
+  }
+
+  /** What somebody else has done goes out in the name of whoever is here now. */
+  claim(id: string, name: string): void {
+    const touch = this.find(id)?.state.variables
+    if (!touch) return
+    const { whose, body } = touch
+    touch.whose = name
+    if (body.person === whose) touch.body = { ...body, person: name }
+    this.again(id)
   }
 
   /** Lets go of a touch that was refused. */
@@ -114,7 +126,10 @@ export class Outbox {
         retry: (_tries, error) => !(error instanceof Refused) || isLater(error),
         retryDelay: (tries) => Math.min(1000 * 2 ** tries, LONGEST_WAIT_MS),
         mutationFn: (unsent: Kept) => this.deliver(unsent),
-        onError: (error, unsent) => keep({ ...unsent, refused: error.message }),
+        onError: (error, unsent) => {
+          if (error instanceof Refused && error.reason.whose) unsent.held = true
+          return keep({ ...unsent, refused: error.message })
+        },
       },
       {
         context: undefined,
@@ -141,9 +156,9 @@ export class Outbox {
     }
   }
 
-  private async deliver({ client_id, path, place, body }: Kept): Promise<unknown> {
+  private async deliver({ client_id, path, place, body, whose }: Kept): Promise<unknown> {
     if (this.voids(body.corrects_touch)) return forget(client_id)
-    const answer = await send("POST", path, body)
+    const answer = await send("POST", path, body, undefined, whose ? { "X-Whose": encodeURIComponent(whose) } : {})
     await this.client.cancelQueries({ queryKey: placeKey(place) })
     // First what came of it, then the touch: a battery that is empty in between sends it twice, which is once.
     await keepAnswer(place, { answer, at: Date.now() })
@@ -162,7 +177,9 @@ export class Outbox {
 
   /** Takes up what an earlier visit left on the device. */
   private async restore(): Promise<void> {
-    for (const touch of await allKept()) {
+    for (const { held, refused, ...rest } of await allKept()) {
+      // What waits for whoever did it is tried again: they may be here now.
+      const touch: Kept = held ? rest : { ...rest, refused }
       this.last = Math.max(this.last, touch.order)
       if (this.find(touch.client_id)) continue
       const sending = this.build(touch)

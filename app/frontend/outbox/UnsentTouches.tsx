@@ -10,6 +10,9 @@ type Props = {
   silentSince: number | null
   now: number
   zone: string
+  /** Whose hands this device is in. */
+  me?: string
+  onClaim: (id: string) => void
   onAgain: (id: string) => void
   onLetGo: (id: string) => void
 }
@@ -19,7 +22,18 @@ type Props = {
  * sentence beside them. A touch that is merely on its way says nothing: a line that came and went would move the button
  * under the next one.
  */
-export function UnsentTouches({ unsent, waiting, trouble, silentSince, now, zone, onAgain, onLetGo }: Props) {
+export function UnsentTouches({
+  unsent,
+  waiting,
+  trouble,
+  silentSince,
+  now,
+  zone,
+  me,
+  onClaim,
+  onAgain,
+  onLetGo,
+}: Props) {
   const held = unsent.filter((touch) => touch.refused === undefined)
   const waits = waiting && held.length > 0
   return (
@@ -53,7 +67,24 @@ export function UnsentTouches({ unsent, waiting, trouble, silentSince, now, zone
         </div>
       )}
       {unsent
-        .filter((touch) => touch.refused !== undefined)
+        .filter((touch) => touch.held)
+        .map((touch) => (
+          <div key={touch.client_id} className="ui-trouble" role="status">
+            <p>
+              <b>
+                {touch.words}, {soon(minuteOf(touch.body.happened_at), zone, now)}
+              </b>{" "}
+              waits on this device until {touch.whose} is here again.
+            </p>
+            {me && (
+              <button type="button" className="ui-button" data-size="bench" onClick={() => onClaim(touch.client_id)}>
+                Send as {me}
+              </button>
+            )}
+          </div>
+        ))}
+      {unsent
+        .filter((touch) => touch.refused !== undefined && !touch.held)
         .map((touch) => (
           <div key={touch.client_id} className="ui-trouble" role="alert">
             <p>

@@ -11,12 +11,16 @@ export type Kept = {
   /** With its id and its time, as the server takes it. */
   body: Record<string, unknown> & { happened_at?: string }
   words: string
+  /** Whose hands the device was in. */
+  whose?: string
   /** The sentence with which the server refused it, until it is sent again or taken back. */
   refused?: string
+  /** It waits for whoever did it: somebody else is here now. */
+  held?: boolean
 }
 
 /** What the queue adds by itself. */
-export type Doing = Omit<Kept, "client_id" | "order" | "refused">
+export type Doing = Omit<Kept, "client_id" | "order" | "refused" | "held" | "whose">
 
 /** @returns what lay on the device as a touch; null where it is none */
 export function keptFrom(found: unknown): Kept | null {

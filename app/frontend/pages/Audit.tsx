@@ -27,7 +27,7 @@ export default function Audit({ lines, page, refused, zone, now: first }: AuditP
           </a>
         </div>
       </PageHead>
-      <div className="mb-3 flex gap-3">
+      <div className="audit-filter mb-3 flex gap-3">
         <Link href={href(false)} className="ui-button" data-quiet aria-current={!refused ? "page" : undefined}>
           Everything
         </Link>

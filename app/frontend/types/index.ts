@@ -79,6 +79,8 @@ export type ErrorReason = {
   again?: boolean
   /** It is for others than whoever has signed in. */
   others?: boolean
+  /** It was done by somebody else than whoever is here now. */
+  whose?: string
   /** It asks for the password again. */
   confirm?: boolean
 }
