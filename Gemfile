@@ -17,11 +17,11 @@ gem "puma", ">= 6"
 gem "rqrcode", "~> 2.2"
 gem "ruby-vips", "~> 2.2", require: false
 gem "rubyzip", "~> 2.4", require: "zip"
-gem "zxcvbn-ruby", "~> 1.4", require: "zxcvbn"
 gem "sqlite3", "~> 2.8"
 gem "typelizer", "~> 0.14"
 gem "vite_rails", "~> 3.11"
 gem "vite_ruby", "3.11.0"
+gem "zxcvbn-ruby", "~> 1.4", require: "zxcvbn"
 
 group :development, :test do
   gem "brakeman", require: false

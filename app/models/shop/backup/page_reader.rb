@@ -1,10 +1,13 @@
 # Asks each page of the application for what it shows, as somebody signed in would, and tells which cannot answer. For a
 # shop that was restored to try it: pages may write when and by whom they were seen.
 class Shop::Backup::PageReader
-  # Records that each page of its kind is read with.
-  EACH = 3
   # What is no page of the shop, or all of it in one file.
   NOT_READ = %r{\A/(rails|up|guest|sign_in|shop/archive)}
+
+  # @param each [Integer] records that each page of their kind is read with, the newest ones
+  def initialize(each: 3)
+    @each = each
+  end
 
   # @return [Hash{String=>Integer}] pages that failed, with their status
   def failing
@@ -28,7 +31,7 @@ class Shop::Backup::PageReader
     return [ route.format({}) ] unless part
 
     model = model_of(part, route.requirements[:controller])
-    model ? model.order(id: :desc).limit(EACH).map { |record| route.format(part => record.id) } : []
+    model ? model.order(id: :desc).limit(@each).map { |record| route.format(part => record.id) } : []
   end
 
   def model_of(part, controller)
