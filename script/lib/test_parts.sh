@@ -1,5 +1,5 @@
 # The parts of the tests: what each runs. Needs $root and prepare.sh.
-parts=(style security types pages core_plans core_rules models requests_1 requests_2 routes browser_1 browser_2 browser_3 faults_1 faults_2)
+parts=(style security types pages core_plans core_rules models requests_1 requests_2 routes browser_1 browser_2 browser_3 faults_1 faults_2 faults_3)
 
 is_part() { [[ " ${parts[*]} " == *" $1 "* ]]; }
 
@@ -23,8 +23,9 @@ run_part() {
     requests_*) rails_tests $(every_nth 2 "${part#requests_}" $(ls test/requests/*_test.rb | grep -vE '/(every|junk)_')) ;;
     routes) rails_tests test/requests/{every,junk}_*test.rb ;;
     browser_*) rails_tests $(every_nth 3 "${part#browser_}" test/system/*_test.rb) ;;
-    faults_1) fault_tests test/faults/{backup,machine_faults}_test.rb ;;
-    faults_2) fault_tests $(ls test/faults/*_test.rb | grep -vE '/(backup|machine_faults)_') ;;
+    faults_1) fault_tests test/faults/{backup,hardening}_test.rb ;;
+    faults_2) fault_tests test/faults/{machine_faults,older_shops}_test.rb ;;
+    faults_3) fault_tests $(ls test/faults/*_test.rb | grep -vE '/(backup|hardening|machine_faults|older_shops)_') ;;
   esac
 }
 
