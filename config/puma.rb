@@ -19,7 +19,7 @@ lowlevel_error_handler do |error, env, status|
 end
 
 after_booted do
-  Shop::FirstOwner.announce! if Shop::FirstOwner.wanted? && !Rails.configuration.x.demo
+  Shop::FirstOwner.announce_if_wanted!
   WarmUp.begin!
   Instrument::Watch.begin!
   Shop::Backup::Clock.begin!

@@ -199,6 +199,7 @@ Rails.application.routes.draw do
   resource :sign_in, only: %i[show create destroy], controller: "sessions"
   resource :hands, only: :create, controller: "hands"
   resource :me, only: %i[show update destroy], controller: "people/mine"
+  resource :second_step, only: %i[create update destroy], path: "me/second", controller: "people/second_steps"
   resource :first_owner, only: %i[show create], path: "begin/owner"
 
   resources :page_faults, only: :create

@@ -1,6 +1,6 @@
 # Signing in and out, by name and password.
 class SessionsController < ApplicationController
-  takes :create, name: :name, password: :name, to: :words
+  takes :create, name: :name, password: :name, second: :name, to: :words
 
   # Guesses: from one device at all names, from one at one name, and from all devices at one name.
   at_most 40, within: 5.minutes, by: :address, only: :create
@@ -23,6 +23,8 @@ class SessionsController < ApplicationController
                                      "owner for a new one, or sets it on the shop's computer", where: "password")
     end
 
+    return ask_second unless passed?(person)
+
     reset_session
     sign_in!(person)
     render json: { location: home(body["to"]) }
@@ -38,6 +40,19 @@ class SessionsController < ApplicationController
   end
 
   private
+
+  def passed?(person)
+    return true unless person.second_step? && body["password"].present?
+
+    body["second"].present? && Person::SecondStep.new(person).passed?(body["second"])
+  end
+
+  # The password was right; it is asked for with the digits.
+  def ask_second
+    wrong = body["second"].present?
+    tell({ sentence: wrong ? "Those are not the digits of the app now." : "Now the six digits from your app.",
+           where: "second" }, :unprocessable_entity)
+  end
 
   # Only pages of the shop are gone on to.
   def home(path) = path.to_s.match?(%r{\A/(?![/\\])[^\s\\]*\z}) && path != sign_in_path ? path : "/bench"

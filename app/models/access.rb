@@ -16,7 +16,8 @@ module Access
   ROLES = {
     # The bench and what stands around it.
     "bench" => STUDENT, "entries" => STUDENT, "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
-    "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT, "confirmations" => STUDENT,
+    "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT,
+    "people/second_steps" => STUDENT, "confirmations" => STUDENT,
     "handbook" => STUDENT,
     "instrument_presses" => STUDENT, "instrument_readings" => STUDENT, "scales" => STUDENT, "scales/zeros" => STUDENT,
     "scales/hands" => STUDENT, "sums" => STUDENT, "overs" => STUDENT, "page_faults" => STUDENT,

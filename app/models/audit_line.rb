@@ -8,7 +8,9 @@ class AuditLine < ApplicationRecord
     "taken_over" => "took a device over", "code_refused" => "a wrong code was given",
     "confirmed" => "gave the password again", "confirm_refused" => "gave a wrong password where it was asked for again",
     "owner_first" => "became the first owner", "role" => "role changed", "password" => "password changed",
-    "code" => "code changed", "account_removed" => "may not sign in any more", "person" => "person added",
+    "code" => "code changed", "second_step" => "second step set up", "second_dropped" => "second step taken away",
+    "second_refused" => "wrong digits were given for the second step",
+    "account_removed" => "may not sign in any more", "person" => "person added",
     "link_made" => "link made", "link_opened" => "link opened", "link_ended" => "link ended",
     "approved" => "look approved by link", "archive_sent" => "the shop downloaded as a file",
     "archive_taken" => "the shop taken in from a file", "backup_made" => "backup made",
@@ -16,7 +18,7 @@ class AuditLine < ApplicationRecord
     "file_taken" => "file taken in"
   }.freeze
   # Those that an owner looks at first.
-  REFUSED = %w[sign_in_refused code_refused confirm_refused].freeze
+  REFUSED = %w[sign_in_refused code_refused confirm_refused second_refused].freeze
 
   belongs_to :person, optional: true
 

@@ -26,7 +26,7 @@ class EveryRoleTest < RequestTest
   # What a student may do with what is theirs, or with what is nobody's.
   STUDENTS = [
     "GET /bench", "POST /entries", "GET /faults", "GET /faults/:id", "GET /patch", "POST /hands", "GET /me",
-    "GET /confirm", "POST /confirm",
+    "GET /confirm", "POST /confirm", "POST /me/second", "PATCH /me/second", "DELETE /me/second",
     "PATCH /me", "DELETE /me", "GET /handbook(/:id)", "POST /instruments/:id/press", "GET /readings", "GET /scale",
     "POST /scale/zero", "POST /scale/hand", "GET /sums", "POST /sums", "GET /shelf/over", "POST /shelf/over",
     "GET /pieces", "GET /pieces/:piece_id/photos", "GET /pieces/:piece_id/handover", "GET /jobs/:job_id/handover",

@@ -224,6 +224,34 @@ class PeopleTest < RequestTest
     assert_match(/\AThat is not the code of Wren/, sentence, "who signs in by a password and keeps no code")
   end
 
+  # RFC 6238, appendix B: the secret of twenty ASCII digits shows 94287082 at 59 s; the last six are what apps show.
+  test "a second step beside the password, whose digits are good once" do
+    @osei.update!(second_secret: ROTP::Base32.encode("12345678901234567890"))
+    travel_to Time.at(59)
+    assert Person::SecondStep.new(@osei).passed?("287082")
+    refute Person::SecondStep.new(@osei).passed?("287082"), "once"
+    travel_to MONDAY
+    assert_equal 422, sign_in("Osei")
+    assert_equal "second", answer.dig("error", "where")
+    assert_equal 422, sign_in("Osei", second: "000000")
+    digits = ROTP::TOTP.new(@osei.second_secret).now
+    assert_equal 422, sign_in("Osei", password: "not it at all", second: digits), "the password first"
+    assert_equal 200, sign_in("Osei", second: digits)
+    send_json("/me/second", { now: "wrong" }, :delete)
+    assert_equal "That is not your password of today", sentence
+    send_json("/me/second", { now: PASSWORD }, :delete)
+    refute_predicate @osei.reload, :second_step?
+    send_json("/me/second", {})
+    offer = answer
+    send_json("/me/second", { offered: offer["offered"], second: "000000" }, :patch)
+    assert_match(/not the digits of the app now/, sentence)
+    send_json("/me/second", { offered: offer["offered"], second: ROTP::TOTP.new(offer["secret"]).now }, :patch)
+    assert_predicate @osei.reload, :second_step?
+    travel 11.minutes
+    send_json("/me/second", { offered: offer["offered"], second: ROTP::TOTP.new(offer["secret"]).now }, :patch)
+    assert_match(/too long ago/, sentence)
+  end
+
   test "passwords that are tried first are refused" do
     %w[password1234 123456789012 qwertyuiop12 aaaaaaaaaaaa Osei2026Osei].each do |weak|
       @osei.password = weak

@@ -27,6 +27,8 @@ module EveryRoute
       "POST /sign_in" => [ { name: "Imke", password: "elm and old oak", to: "/bench" } ], "DELETE /sign_in" => [ {} ],
       "POST /hands" => [ { name: "Imke", code: "2468" } ],
       "PATCH /me" => [ { now: "elm and old oak", password: "ash over elm top", code: "2468" } ], "DELETE /me" => [ { device: 1 } ],
+      "POST /me/second" => [ {} ], "PATCH /me/second" => [ { offered: "x", second: "123456" } ],
+      "DELETE /me/second" => [ { now: "elm and old oak" } ],
       "PATCH /shop/person/:person_id/account" => [ { role: "student", password: "ash over elm top", code: "2468" } ],
       "DELETE /shop/person/:person_id/account" => [ {} ],
       "POST /begin/archive" => [ { file: "x" } ],

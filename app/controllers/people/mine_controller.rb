@@ -36,7 +36,7 @@ class People::MineController < ApplicationController
   def devices = mine.sessions.or(Session.where(hands: mine)).where.not(id: Current.session.id)
 
   def props
-    { name: mine.name, role: mine.role, password: mine.signs_in?, code: mine.code?,
+    { name: mine.name, role: mine.role, password: mine.signs_in?, code: mine.code?, second_step: mine.second_step?,
       devices: devices.or(Session.where(id: Current.session.id)).includes(:person).order(seen_at: :desc).map { |one|
         { id: one.id, device: one.device, since: one.created_at.to_i / 60, seen: one.seen_at.to_i / 60,
           here: one.id == Current.session.id, of: (one.person.name if one.person_id != mine.id) }

@@ -10,6 +10,7 @@ import { useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { soon } from "@/lib/time"
 import { useOutbox } from "@/outbox/useOutbox"
+import { SecondStep } from "@/shop/SecondStep"
 import type { MePage } from "@/types"
 
 const ME = "/me"
@@ -44,7 +45,10 @@ export default function MyPage(first: MePage) {
       <ErrorText reason={error} />
       <div className="me-grid">
         {state.password ? (
-          <Secrets state={state} shop={shop.name} onKept={setState} />
+          <div>
+            <Secrets state={state} shop={shop.name} onKept={setState} />
+            <SecondStep on={state.second_step} onChange={(second_step) => setState({ ...state, second_step })} />
+          </div>
         ) : (
           <p className="text-second ruled pt-2">
             The owner of the shop gives you a first password; after that you change it here.

@@ -17,6 +17,7 @@ type Props = {
 export default function SignIn({ to, demo }: Props) {
   const [name, setName] = useState("")
   const [password, setPassword] = useState("")
+  const [second, setSecond] = useState("")
   const { send, busy, error } = useSend()
   useEffect(() => {
     void forgetPages()
@@ -34,7 +35,7 @@ export default function SignIn({ to, demo }: Props) {
         data-narrow
         onSubmit={(event) => {
           event.preventDefault()
-          enter({ name, password })
+          enter({ name, password, second })
         }}
       >
         <h1 className="text-title">Who is here?</h1>
@@ -45,6 +46,16 @@ export default function SignIn({ to, demo }: Props) {
           <div className="is-whole">
             <SecretField label="Password" value={password} autoComplete="current-password" onChange={setPassword} />
           </div>
+          {(error?.where === "second" || second) && (
+            <div className="is-whole">
+              <TextField
+                label="Six digits from your authenticator app"
+                value={second}
+                autoComplete="one-time-code"
+                onChange={setSecond}
+              />
+            </div>
+          )}
         </div>
         <button type="submit" className="ui-tape mt-4" disabled={busy || !name.trim() || !password}>
           Sign in

@@ -10,7 +10,7 @@ module Shop::Archive
   # What a database makes by itself, what the finding of words is made anew from, and who is signed in.
   LEFT_OUT = /\A(schema_migrations|ar_internal_metadata|sqlite_|marks\z|entry_words|active_storage_variant|sessions\z)/
   # What lets people in stays where it is: a file goes from hand to hand.
-  SECRETS = { "people" => %w[password_digest code_digest] }.freeze
+  SECRETS = { "people" => %w[password_digest code_digest second_secret second_used_at] }.freeze
 
   module_function
 

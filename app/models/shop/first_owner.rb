@@ -8,6 +8,13 @@ class Shop::FirstOwner
     # @return [Boolean] whether the shop waits for one
     def wanted? = Shop.exists? && !Person.owned?
 
+    # At the start. A file that cannot be read is told by every page; here it stops nothing.
+    def announce_if_wanted!
+      announce! if !Rails.configuration.x.demo && wanted?
+    rescue ActiveRecord::ActiveRecordError => error
+      Rails.logger.warn("Whether the shop has an owner cannot be read: #{error.message}")
+    end
+
     # Tells the code where the shop's computer is looked after; the same until it was used.
     # @return [String]
     def announce!

@@ -13,7 +13,8 @@ class Shop::NewPassword
                                                             "the first page of a new shop asks for its owner")
   end
 
-  # Signs them out everywhere; where nobody else can let people in, they own the shop from now on.
+  # Signs them out everywhere and takes their second step away; where nobody else can let people in, they own the shop
+  # from now on.
   # @param password [String]
   # @return [Person]
   # @raise [ActiveRecord::RecordInvalid]
@@ -21,7 +22,7 @@ class Shop::NewPassword
     Rhexon.refuse_unless(password.present?, "Nothing was typed", where: "password", accepted: Person.password_words)
     Person.transaction do
       @person.role = "owner" unless Person.owned?
-      @person.update!(password: password)
+      @person.update!(password: password, second_secret: nil, second_used_at: nil)
       @person.end_everywhere!
       AuditLine.note!("password", person: @person, by: "bin/rhexon-shop")
     end
