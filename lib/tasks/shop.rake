@@ -13,8 +13,7 @@ namespace :shop do
 
   desc "Makes a backup, while people work or not"
   task backup: :environment do
-    tell.(Shop::Backup.make!(reason: ENV.fetch("REASON", "by hand")))
-    Shop::Backup::Keeping.tidy!
+    tell.(Shop::Backup.keep!(reason: ENV.fetch("REASON", "by hand")))
   rescue Rhexon::InvalidInput => error
     stop.(error)
   end
@@ -75,6 +74,16 @@ namespace :shop do
                   sentence: failing.empty? ? "Every page can be read." :
                             "Pages that cannot be read: #{failing.keys.first(5).to_sentence}." }
     puts JSON.generate(findings)
+  end
+
+  desc "Brings a copy back from the second place (NAME=..., left out: the last), to be looked at and restored"
+  task fetch: :environment do
+    elsewhere = Shop::Backup::Elsewhere.of_shop ||
+      raise(Rhexon::InvalidInput.new("There is no second place", where: "backup",
+                                     accepted: "RHEXON_BACKUPS_SECOND=/folder/of/the/copies"))
+    tell.(elsewhere.fetch!(ENV["NAME"]))
+  rescue Rhexon::InvalidInput => error
+    stop.(error)
   end
 
   desc "Puts a backup in the place of the shop (NAME=..., left out: the last sound one)"

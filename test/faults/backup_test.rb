@@ -193,15 +193,38 @@ class BackupTest < Minitest::Test
 
   # Beside the shop: compared, looked over, and every page read; nothing of it is left.
   def test_a_restore_is_tried_beside_the_shop
+    began = Time.now
     assert_match(/no backup yet/, @shop.fails("shop:drill"))
     @shop.rails("shop:backup")
     tried = @shop.rails("shop:drill")
     assert_match(/holds the same.*Every piece can be planned.*Every page can be read/m, tried)
-    assert_empty Dir.glob(File.join(File.dirname(@shop.file), "drill-*"))
+    assert_empty Dir.glob(File.join(File.dirname(@shop.file), "drill-*")).select { |path| File.mtime(path) > began }
     assert_match(/A restore was tried on .* and worked/, @shop.rails("shop:doctor"))
     File.write(Dir.glob("#{backups.last}/shop.sqlite3").first, "x", 9000)
     assert_match(/BAD .*was changed since it was made/, @shop.fails("shop:drill"))
     assert_match(/BAD .*and did not work/, @shop.fails("shop:doctor"))
+  end
+
+  # Another disk: sealed, with the photos once for all copies, and brought back where nothing is left here.
+  def test_a_copy_in_a_second_place_comes_back_by_its_passphrase_alone
+    second = File.join(@root, "second")
+    passphrase = File.join(@root, "passphrase").tap { |file| File.write(file, "elm cloth 7 window\n") }
+    there = { RHEXON_BACKUPS_SECOND: second, RHEXON_BACKUPS_PASSPHRASE_FILE: passphrase }
+    @shop.rails("shop:backup", **there)
+    assert_match(/lies in the second place, too/, @shop.rails("shop:doctor", **there))
+    refute_includes File.binread(Dir.glob("#{second}/*/*/shop.sqlite3.sealed").first), "SQLite format 3"
+    refute_empty backups
+    backups.each { |folder| FileUtils.rm_rf(folder) }
+    assert_match(/are sealed/, @shop.fails("shop:fetch", RHEXON_BACKUPS_SECOND: second))
+    File.write(passphrase, "another one\n")
+    assert_match(/another passphrase, or was changed/, @shop.fails("shop:fetch", **there))
+    File.write(passphrase, "elm cloth 7 window\n")
+    @shop.rails("shop:fetch", **there)
+    assert_match(/Restored/, @shop.rails("shop:restore"))
+    FileUtils.rm_rf(second)
+    File.write(second, "no folder")
+    @shop.rails("shop:backup", **there)
+    assert_match(/BAD .*did not work/, @shop.fails("shop:doctor", **there))
   end
 
   def test_what_is_wrong_with_a_shop_is_found

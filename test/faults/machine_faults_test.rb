@@ -46,7 +46,11 @@ class MachineFaultsTest < Minitest::Test
     acknowledged = 0
     KILLS.times do
       @shop.start
-      killer = Thread.new { sleep(1.5 + random.rand * 2.5) and @shop.kill }
+      wanted = acknowledged + 2
+      killer = Thread.new do
+        sleep(0.05) until acknowledged >= wanted
+        sleep(random.rand * 2.5) and @shop.kill
+      end
       begin
         loop do
           acknowledged += 1 if @shop.post("/entries", work(acknowledged)).code == "200"

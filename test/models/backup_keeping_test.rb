@@ -1,4 +1,5 @@
 require "test_helper"
+require "minitest/mock"
 
 # Which backups are kept.
 class BackupKeepingTest < ActiveSupport::TestCase
@@ -19,5 +20,19 @@ class BackupKeepingTest < ActiveSupport::TestCase
   test "the newest are kept however old they are" do
     old = [ 1, 2, 3, 4 ].map { |years| Time.utc(2026 - years) }
     assert_equal old.first(3), Shop::Backup::Keeping.kept(old, now: Time.utc(2026, 11, 29))
+  end
+
+  # Not with the first backups of a new shop, nor at each start.
+  test "a restore is tried a day after the first backup, and each week" do
+    now = Time.utc(2026, 11, 29, 12)
+    backup = ->(ago) { Struct.new(:made_at).new(now - ago) }
+    drill = Shop::Backup::Drill
+    due = ->(all, last) { drill.stub(:last, last) { Shop::Backup.stub(:all, all) { drill.due?(now) } } }
+    refute due.([], nil)
+    refute due.([ backup.(1.minute), backup.(23.hours) ], nil)
+    assert due.([ backup.(1.minute), backup.(25.hours) ], nil)
+    tried = ->(ago) { drill::Result.new(backup: "x", at: now - ago, lines: []) }
+    refute due.([ backup.(25.hours) ], tried.(6.days))
+    assert due.([ backup.(25.hours) ], tried.(7.days))
   end
 end

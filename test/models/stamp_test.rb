@@ -5,7 +5,8 @@ require "minitest/mock"
 class StampTest < ActiveSupport::TestCase
   # What no plan, shelf or lesson is made from, or goes by its revision.
   BESIDE = %w[
-    active_storage_attachments active_storage_blobs air_readings ar_internal_metadata entry_words entry_words_config
+    active_storage_attachments active_storage_blobs air_readings ar_internal_metadata audit_lines
+    entry_words entry_words_config
     entry_words_content entry_words_data entry_words_docsize entry_words_idx given_quotes guest_links hand_readings
     instruments marks pair_picks photos recipes revisions schedules schema_migrations sessions template_versions
     templates trials

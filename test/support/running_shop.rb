@@ -135,7 +135,8 @@ class RunningShop
 
   def remove
     Dir.glob("#{@file}*").each { |found| File.delete(found) }
-    FileUtils.rm_rf([ photos, @file.sub(".sqlite3", "-backups"), @file.sub(".sqlite3", ".secret") ])
+    beside = %w[-backups -ended.json -first-owner.txt .secret].map { |end_of_name| @file.sub(".sqlite3", end_of_name) }
+    FileUtils.rm_rf([ photos, *beside ])
   end
 
   # @return [Net::HTTPResponse]

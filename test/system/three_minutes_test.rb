@@ -47,7 +47,7 @@ class ThreeMinutesTest < ApplicationSystemTestCase
     visit "/bench"
     touch { fill_in "Name of the shop", with: "Ferry house" }
     touch { fill_in "Who owns it", with: "Imke" }
-    touch { fill_in "Password of the owner, 8 letters or more", with: "oil beneath water" }
+    touch { fill_in "Password of the owner, 12 letters or more", with: "oil beneath water" }
     touch { click_on "Begin" }
     assert_selector "h1", text: "Bench"
     touch { click_on "Size up the first piece" }

@@ -7,9 +7,8 @@ class Shops::BackupsController < ApplicationController
   def index = render(inertia: "Backups", props: BackupsState.new.to_h)
 
   def create
-    made = Shop::Backup.make!(reason: body["note"].presence || "by hand")
+    made = Shop::Backup.keep!(reason: body["note"].presence || "by hand")
     AuditLine.note!("backup_made", backup: made.name)
-    Shop::Backup::Keeping.tidy!
     render json: BackupsState.new.to_h
   end
 

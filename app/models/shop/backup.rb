@@ -58,6 +58,15 @@ class Shop::Backup
     # @return [Backup]
     # @raise [Unsound] where the copy is not sound; nothing is kept of it then
     def make!(reason:, now: Time.current) = Shop::Backup::Making.new(root, reason, now).make!
+
+    # Makes one, copies it to the second place, and lets old ones go.
+    # @return [Backup]
+    def keep!(reason:, now: Time.current)
+      make!(reason: reason, now: now).tap do |made|
+        Shop::Backup::Elsewhere.copy(made)
+        Shop::Backup::Keeping.tidy!(now: now)
+      end
+    end
   end
 
   attr_reader :path

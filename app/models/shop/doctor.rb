@@ -6,7 +6,7 @@ class Shop::Doctor
   # @!attribute good [Boolean, nil] nil: only told
   Finding = Struct.new(:of, :good, :sentence, keyword_init: true)
 
-  OF = %i[file structure pieces entries photos disk clock backups drill versions].freeze
+  OF = %i[file structure pieces entries photos disk clock backups second drill versions].freeze
   # A disk with less left than this holds no more than a few weeks of photos and backups. An estimate.
   LEAST_FREE_MB = 1000
   # A shop in use has a backup of its last day.
@@ -98,6 +98,15 @@ class Shop::Doctor
     good = last.made_at > @now - OLDEST_BACKUP || last.written == written
     [ good, good ? "The last backup is sound and holds the latest work." :
                    "The last sound backup is of #{last.made_at.to_date.iso8601}, and much was written since." ]
+  end
+
+  def second
+    return [ nil, "There is no second place for backups." ] unless Shop::Backup::Elsewhere.of_shop
+
+    last = Shop::Backup::Elsewhere.last or return [ nil, "No backup has been copied to the second place yet." ]
+    return [ false, "The last copy to the second place did not work: #{last["error"]}." ] if last["error"]
+
+    [ true, "The last backup lies in the second place, too." ]
   end
 
   def written = Shop::Backup.written { |sql| ApplicationRecord.connection.select_rows(sql) }

@@ -19,7 +19,7 @@ class Shop::Backup::Clock
   def self.once(now: Time.current)
     return unless Shop.exists? && due?(now)
 
-    Shop::Backup.make!(reason: "by the hour", now: now).tap { Shop::Backup::Keeping.tidy!(now: now) }
+    Shop::Backup.keep!(reason: "by the hour", now: now)
   rescue StandardError => error
     # The page of backups says how old the last one is; why stands in the log.
     Trouble.record(error)

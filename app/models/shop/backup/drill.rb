@@ -5,6 +5,11 @@ require "open3"
 class Shop::Backup::Drill
   ABOUT = "drill.json".freeze
   EVERY = 7.days
+  # A shop of less than that has little to lose, and a computer that starts has other work.
+  FROM = 1.day
+  LIFELINE = Rails.root.join("lib/lifeline.rb").to_s
+  # By then the largest shop is read through.
+  MOST_S = 1800
 
   # What the last one came to.
   # @!attribute lines [Array<Hash>] findings: of, good, sentence
@@ -38,7 +43,9 @@ class Shop::Backup::Drill
     def trying? = @trying.true?
 
     # @return [Boolean] whether it is time for one
-    def due?(now) = Shop::Backup.last && (last.nil? || last.at <= now - EVERY)
+    def due?(now)
+      last ? last.at <= now - EVERY : Shop::Backup.all.last.then { |first| first && first.made_at <= now - FROM }
+    end
   end
 
   # @param backup [Shop::Backup]
@@ -55,13 +62,19 @@ class Shop::Backup::Drill
                                         perm: 0o600)
     self.class.last
   ensure
-    scratch.dirname.glob("#{scratch.basename(".sqlite3")}*").each { |path| FileUtils.rm_rf(path) }
+    clear
   end
 
   private
 
   # Beside the shop's own, where the application looks for the file of a name.
   def scratch = Shop::Backup.database.dirname.join("drill-#{Process.pid}.sqlite3")
+
+  # Also what a process that was killed has left.
+  def clear
+    left = scratch.dirname.glob("drill-*").select { |path| path.lstat.mtime < 1.day.ago }
+    [ *scratch.dirname.glob("#{scratch.basename(".sqlite3")}*"), *left ].each { |path| FileUtils.rm_rf(path) }
+  end
 
   def restored
     @backup.check!
@@ -79,14 +92,25 @@ class Shop::Backup::Drill
   end
 
   def looked_over
-    said, ended = Open3.capture2e(
-      { "RAILS_ENV" => "production", "RHEXON_DATABASE" => scratch.basename(".sqlite3").to_s, "RHEXON_DEMO" => "1",
-        "RHEXON_BACKUPS" => nil, "SECRET_KEY_BASE" => SecureRandom.hex(64), "RAILS_LOG_LEVEL" => "fatal" },
-      "nice", "-n", "10", Rails.root.join("bin/rails").to_s, "shop:read_restored", chdir: Rails.root.to_s
-    )
+    said, ended = read_restored
     return JSON.parse(said.lines.last) if ended.success?
 
     [ line("read", false, "What was restored could not be opened: #{said.lines.first.to_s.strip}") ]
+  end
+
+  # It ends with this process, also where that is killed.
+  # @return [Array(String, Process::Status)]
+  def read_restored
+    reading, writing = IO.pipe
+    Open3.capture2e(
+      { "RAILS_ENV" => "production", "RHEXON_DATABASE" => scratch.basename(".sqlite3").to_s, "RHEXON_DEMO" => "1",
+        "RHEXON_BACKUPS" => nil, "SECRET_KEY_BASE" => SecureRandom.hex(64), "RAILS_LOG_LEVEL" => "fatal",
+        "LIFELINE" => reading.fileno.to_s, "LIFELINE_S" => MOST_S.to_s },
+      "nice", "-n", "10", RbConfig.ruby, "-r", LIFELINE, Rails.root.join("bin/rails").to_s, "shop:read_restored",
+      reading => reading, chdir: Rails.root.to_s
+    )
+  ensure
+    [ reading, writing ].each(&:close)
   end
 
   def line(of, good, sentence) = { "of" => of, "good" => good, "sentence" => sentence }
