@@ -1,5 +1,5 @@
-# At the door: a request whose query or body cannot be read as what it says it is, or holds what is no text, is answered
-# with 400 in words, before anything else looks at it.
+# At the door: a request whose query or form cannot be read as what it says it is, or holds what is no text, is answered
+# with 400 in words, before anything else looks at it. JSON is read by whoever takes it.
 class ReadableRequests
   def initialize(app)
     @app = app
@@ -14,7 +14,8 @@ class ReadableRequests
   # and Rails have no error in common for it.
   def readable?(env)
     request = ActionDispatch::Request.new(env)
-    text?(request.query_parameters) && text?(request.request_parameters) && text?(request.path_info)
+    text?(request.path_info) && text?(request.query_parameters) &&
+      (!request.form_data? || text?(request.request_parameters))
   rescue StandardError
     false
   end

@@ -23,6 +23,14 @@ module TestShare
 
   def full? = MODE == "full"
 
+  # Takes long tests out of quick runs, but for each third time.
+  # @param names [Array<Symbol>] methods of the test class
+  def draw_long(test_class, *names)
+    return unless MODE == "quick"
+
+    names.each { |name| test_class.send(:remove_method, name) if of(name.to_s, 1, most_parts: 3).empty? }
+  end
+
   # How to draw the same again.
   def words = "RHEXON_TESTS=#{MODE} RHEXON_SEED=#{SEED}"
 end

@@ -3,6 +3,7 @@ require "securerandom"
 require "tmpdir"
 require "digest"
 require "zip"
+require_relative "../../core/test/test_share"
 require_relative "../support/running_shop"
 
 # The whole shop out as one file and into an empty one with nothing lost; and files that are not what they say.
@@ -141,4 +142,6 @@ class ArchiveTest < Minitest::Test
     refute_path_exists "/tmp/out"
     into.rails("shop:import", FILE: file("sound.zip"))
   end
+
+  TestShare.draw_long(self, :test_the_demo_goes_out_and_into_an_empty_shop_with_nothing_lost)
 end

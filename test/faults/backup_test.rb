@@ -2,6 +2,7 @@ require "minitest/autorun"
 require "securerandom"
 require "tmpdir"
 require "time"
+require_relative "../../core/test/test_share"
 require_relative "../support/running_shop"
 
 # Backups while people work, and the way back: from the page, from a shell, after damage. What was there is never lost.
@@ -247,4 +248,6 @@ class BackupTest < Minitest::Test
     RUBY
     assert_equal "made none none made", said.strip.lines.last
   end
+
+  TestShare.draw_long(self, :test_a_restore_is_tried_beside_the_shop)
 end

@@ -158,4 +158,6 @@ class OfflineTest < Minitest::Test
     assert_equal 0, @shop.count("SELECT COUNT(*) FROM entries one JOIN entries other ON other.id > one.id AND " \
                                 "other.pass_key = one.pass_key AND one.kind = 'done' AND other.kind = 'started'")
   end
+
+  TestShare.draw_long(self, :test_two_tablets_go_on_while_the_shops_computer_is_gone)
 end

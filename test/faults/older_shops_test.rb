@@ -20,4 +20,6 @@ class OlderShopsTest < Minitest::Test
       @shop.remove
     end
   end
+
+  TestShare.draw_long(self, :test_shops_of_earlier_versions_open_with_every_page_and_every_write)
 end

@@ -75,7 +75,7 @@ class Shop::Doctor
   end
 
   def disk
-    said, ended = Open3.capture2("df", "-Pk", Shop::Backup.database.dirname.to_s)
+    said, ended = Open3.capture2("df", "-Pk", ".", chdir: Shop::Backup.database.dirname.to_s)
     return [ nil, "This computer does not tell how full its disk is." ] unless ended.success?
 
     free = said.lines.last.split[3].to_i / 1024

@@ -58,7 +58,7 @@ class Shop::Archive::Reading
     columns = connection.columns(table).map(&:name) - Shop::Archive::SECRETS.fetch(table, [])
     count = 0
     there = @contents.each_line(table) do |line|
-      insert(table, row(line, table, columns))
+      insert(connection, table, row(line, table, columns))
       count += 1
     end
     told = @about["tables"][table]
@@ -74,7 +74,7 @@ class Shop::Archive::Reading
     refuse("The table #{table} holds what is no row of it: #{line.scrub.truncate(80)}")
   end
 
-  def insert(table, row)
+  def insert(connection, table, row)
     names = row.keys.map { |name| connection.quote_column_name(name) }.join(", ")
     connection.execute("INSERT INTO #{connection.quote_table_name(table)} (#{names}) VALUES " \
                        "(#{row.values.map { |value| connection.quote(value) }.join(", ")})")

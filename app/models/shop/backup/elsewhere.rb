@@ -82,7 +82,8 @@ class Shop::Backup::Elsewhere
     Rhexon.refuse_unless(names.include?(name), "There is no backup #{name} in #{@root}", where: "backup",
                          accepted: names.first(5).join(", "))
     into = Shop::Backup.root.join(name)
-    FileUtils.mkdir_p(into, mode: 0o700)
+    into.mkpath
+    into.chmod(0o700)
     [ Shop::Backup::DATABASE, Shop::Backup::ABOUT ].each { |file| fetch(@root.join(name, file), into.join(file)) }
     photos(into)
     Shop::Backup.new(into).check!

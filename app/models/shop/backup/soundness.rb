@@ -2,9 +2,9 @@ require "open3"
 
 # What SQLite says of a database file, read only.
 module Shop::Backup::Soundness
-  SCRIPT = Rails.root.join("lib/soundness.rb").to_s
-  LOADS = Gem.loaded_specs["sqlite3"].full_require_paths.map { |path| "-I#{path}" }.freeze
-  private_constant :SCRIPT, :LOADS
+  READER = Rails.root.join("lib/soundness.rb").to_s
+  LOADS = { "RUBYLIB" => Gem.loaded_specs["sqlite3"].full_require_paths.join(":") }.freeze
+  private_constant :READER, :LOADS
 
   module_function
 
@@ -23,7 +23,7 @@ module Shop::Backup::Soundness
   def damage(file)
     return "it is empty" if file.size.zero?
 
-    said, ended = Open3.capture2e(RbConfig.ruby, "-W0", *LOADS, SCRIPT, file.to_s)
+    said, ended = Open3.capture2e(LOADS, RbConfig.ruby, "-W0", READER, stdin_data: file.to_s)
     ended.success? ? said.lines(chomp: true).first(3).join("; ").presence : "it cannot be read (#{said.lines.first})"
   end
 
