@@ -4,13 +4,16 @@ class BackupsState
   def to_h
     hours = Shop::Backup::Keeping::RULES.keys.map { |span| span.to_i / 3600 }
     BackupsPageSerializer.new(
-      { backups: Shop::Backup.all.map { |one| told(one) }, root: Shop::Backup.root.to_s, now: Time.current.to_i / 60,
+      { backups: Shop::Backup.all.map { |one| told(one) }, root: root, now: Time.current.to_i / 60,
         zone: Shop.current.zone, entries: Entry.count, hours: hours, drill: drill,
         trying: Shop::Backup::Drill.trying? }
     ).to_h
   end
 
   private
+
+  # From the folder of Rhexon on, where it lies in there.
+  def root = Shop::Backup.root.to_s.delete_prefix("#{Rails.root}/")
 
   # The last restore that was tried, and what was wrong with it.
   def drill

@@ -133,7 +133,8 @@ const HEIGHT = 46
 /** How far back there is one: the closer to now, the closer together. */
 function Ages({ backups, now, hours }: { backups: Backup[]; now: number; hours: number[] }) {
   const most = (hours.at(-1) ?? 1344) * 60
-  const x = (minutes: number) => WIDTH - 8 - (Math.log1p(Math.min(minutes, most)) / Math.log1p(most)) * (WIDTH - 60)
+  const x = (minutes: number) =>
+    WIDTH - 8 - (Math.log1p(Math.min(Math.max(minutes, 0), most)) / Math.log1p(most)) * (WIDTH - 60)
   const marks: [number, string][] = [
     [60, "1 h"],
     [1440, "1 day"],

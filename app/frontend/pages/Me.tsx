@@ -51,7 +51,9 @@ export default function MyPage(first: MePage) {
           </div>
         ) : (
           <p className="text-second ruled pt-2">
-            The owner of the shop gives you a first password; after that you change it here.
+            {state.role === "owner"
+              ? "You have no password yet: give yourself one under People on the page of the shop."
+              : "The owner of the shop gives you a first password; after that you change it here."}
           </p>
         )}
         <section aria-label="Devices" className="ruled pt-2">
