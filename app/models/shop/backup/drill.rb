@@ -105,7 +105,7 @@ class Shop::Backup::Drill
     Open3.capture2e(
       { "RAILS_ENV" => "production", "RHEXON_DATABASE" => scratch.basename(".sqlite3").to_s, "RHEXON_DEMO" => "1",
         "RHEXON_BACKUPS" => nil, "SECRET_KEY_BASE" => SecureRandom.hex(64), "RAILS_LOG_LEVEL" => "fatal",
-        "LIFELINE" => reading.fileno.to_s, "LIFELINE_S" => MOST_S.to_s },
+        "RUBYOPT" => nil, "RUBYLIB" => nil, "LIFELINE" => reading.fileno.to_s, "LIFELINE_S" => MOST_S.to_s },
       "nice", "-n", "10", RbConfig.ruby, "-r", LIFELINE, Rails.root.join("bin/rails").to_s, "shop:read_restored",
       reading => reading, chdir: Rails.root.to_s
     )

@@ -3,7 +3,7 @@ require "open3"
 # What SQLite says of a database file, read only.
 module Shop::Backup::Soundness
   READER = Rails.root.join("lib/soundness.rb").to_s
-  LOADS = { "RUBYLIB" => Gem.loaded_specs["sqlite3"].full_require_paths.join(":") }.freeze
+  LOADS = { "RUBYOPT" => nil, "RUBYLIB" => Gem.loaded_specs["sqlite3"].full_require_paths.join(":") }.freeze
   private_constant :READER, :LOADS
 
   module_function
