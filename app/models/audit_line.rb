@@ -3,19 +3,19 @@
 class AuditLine < ApplicationRecord
   # What is told, as a person reads it.
   WORDS = {
-    "signed_in" => "signed in", "sign_in_refused" => "was refused: name and password do not belong together",
+    "signed_in" => "signed in", "sign_in_refused" => "wrong name or password",
     "signed_out" => "signed out", "signed_out_elsewhere" => "signed out other devices",
-    "taken_over" => "took a device over", "code_refused" => "a wrong code was given",
-    "confirmed" => "gave the password again", "confirm_refused" => "gave a wrong password where it was asked for again",
+    "taken_over" => "took over a device", "code_refused" => "wrong code entered",
+    "confirmed" => "password confirmed", "confirm_refused" => "wrong password at confirmation",
     "owner_first" => "became the first owner", "role" => "role changed", "password" => "password changed",
-    "code" => "code changed", "second_step" => "second step set up", "second_dropped" => "second step taken away",
-    "second_refused" => "wrong digits were given for the second step",
-    "account_removed" => "may not sign in any more", "person" => "person added",
+    "code" => "code changed", "second_step" => "second step set up", "second_dropped" => "second step turned off",
+    "second_refused" => "wrong digits at the second step",
+    "account_removed" => "can no longer sign in", "person" => "person added",
     "link_made" => "link made", "link_opened" => "link opened", "link_ended" => "link ended",
-    "approved" => "look approved by link", "archive_sent" => "the shop downloaded as a file",
-    "archive_taken" => "the shop taken in from a file", "backup_made" => "backup made",
+    "approved" => "look approved by link", "archive_sent" => "shop exported to a file",
+    "archive_taken" => "shop imported from a file", "backup_made" => "backup made",
     "backup_restored" => "backup restored", "settings" => "settings changed", "terms" => "rates changed",
-    "file_taken" => "file taken in"
+    "file_taken" => "file imported"
   }.freeze
   # Those that an owner looks at first.
   REFUSED = %w[sign_in_refused code_refused confirm_refused second_refused].freeze

@@ -96,7 +96,7 @@ class Person < ApplicationRecord
     end
     return if self.class.judge.test(password, [ name.to_s, Shop.first&.name.to_s ]).score >= LEAST_STRENGTH
 
-    errors.add(:password, "That password is among the first that are tried. Take a few words that do not belong " \
-                          "together.")
+    errors.add(:password, "That password is too easy to guess. Use a few words that have nothing to do with each " \
+                          "other.")
   end
 end

@@ -23,8 +23,8 @@ class Tries
   def once
     held = held_until
     if held && held > @now
-      raise Held.new("The code or password of #{@person.name} was given wrong too often", where: "code",
-                     accepted: "again from #{Shop.current.clock.label(held.to_i / 60)} on")
+      raise Held.new("Too many wrong codes or passwords for #{@person.name}", where: "code",
+                     accepted: "another try after #{Shop.current.clock.label(held.to_i / 60)}")
     end
     return true if yield
 

@@ -132,12 +132,14 @@ class BackupTest < Minitest::Test
       imke.update!(password: "third of three")
       gone.update!(password_digest: nil)
       ended.first.end!
+      AuditLine.note!("settings", changed: "after")
       Shop::Backup::Restoring.new(old).restore!
       links = [ ended, kept ].map { |_, token| GuestLink.of_token(token) ? "live" : "ended" }
       knows = [ "chisel and cloth", "second of three", "third of three", "4711" ].map { |secret| imke.reload.knows?(secret) }
-      puts JSON.generate([ links, knows, gone.reload.signs_in?, Session.count, File.stat(Shop::Ended.file).mode.to_s(8) ])
+      audited = AuditLine.where(kind: "settings").pluck(:detail)
+      puts JSON.generate([ links, knows, gone.reload.signs_in?, Session.count, audited, File.stat(Shop::Ended.file).mode.to_s(8) ])
     RUBY
-    assert_equal [ %w[ended live], [ false, false, true, true ], false, 0, "100600" ],
+    assert_equal [ %w[ended live], [ false, false, true, true ], false, 0, [ { "changed" => "after" } ], "100600" ],
                  JSON.parse(said.lines.last)
   end
 

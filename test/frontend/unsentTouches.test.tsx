@@ -68,7 +68,7 @@ describe("touches that the server does not have", () => {
   test("what somebody else has done waits for them, or goes out in the name of whoever is here", () => {
     const calls: string[] = []
     show([{ ...held, refused: "Imke did this, and Osei is here now.", held: true, whose: "Imke" }], false, calls)
-    expect(screen.getByText(/waits on this device until Imke is here again/)).toBeTruthy()
+    expect(screen.getByText(/is kept on this device until Imke signs in/)).toBeTruthy()
     expect(screen.queryByText("Take it back")).toBeNull()
     fireEvent.click(screen.getByText("Send as Osei"))
     expect(calls).toEqual(["claim a"])

@@ -53,7 +53,7 @@ module SignsIn
   def not_for(needed)
     return "That is for #{WHO.fetch(needed)}." unless needed == "owner" && Current.person.owner?
 
-    "A code opens the bench alone. For this, sign in with your password."
+    "A code only opens the bench. Sign in with your password for this."
   end
 
   # What is the owner's asks for the password again where it was not given just now.
@@ -61,7 +61,7 @@ module SignsIn
     return unless Access.confirmed?(controller_path) && !demo? && !Current.session.confirmed?
     return redirect_to(confirmation_path(to: request.fullpath)) if !request.format.json? && request.get?
 
-    tell({ sentence: "Give your password again to go on.", where: "password", confirm: true }, :forbidden)
+    tell({ sentence: "Enter your password again to continue.", where: "password", confirm: true }, :forbidden)
   end
 
   WHO = { "owner" => "the owner of the shop", "finisher" => "the finishers of the shop", "student" => "people here" }

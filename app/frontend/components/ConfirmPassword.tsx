@@ -53,7 +53,7 @@ export function ConfirmPassword() {
         }}
       >
         <p className="text-second mt-2 mb-3">
-          What only the owner may do asks for it, so that a tablet left lying about does not open the shop. It is good
+          This is for the owner. The password is asked for again in case this tablet was left lying around. It is good
           for ten minutes.
         </p>
         <SecretField

@@ -75,7 +75,7 @@ export function ClientLinks({ of, first, now, zone, label, names = false }: Prop
         <div className="mt-3 flex flex-wrap items-end gap-4">
           <DayField label="It ends after (may be left open)" value={endsOn} onDay={setEndsOn} />
           {of.kind === "approval" && (
-            <TextField label="Only in the name of (may be left open)" value={forName} onChange={setForName} />
+            <TextField label="Only for (name, optional)" value={forName} onChange={setForName} />
           )}
           {names && (
             <label className="ui-check">

@@ -3,9 +3,9 @@ export type Strength = { score: 0 | 1 | 2 | 3 | 4; words: string }
 
 const LEAST_LETTERS = 12
 const WORDS = [
-  "Among the first that are tried",
-  "Easily guessed",
-  "Could be guessed by somebody who tries long",
+  "One of the most common passwords",
+  "Easy to guess",
+  "Could be guessed with time",
   "Hard to guess",
   "Very hard to guess",
 ]

@@ -74,7 +74,7 @@ export function UnsentTouches({
               <b>
                 {touch.words}, {soon(minuteOf(touch.body.happened_at), zone, now)}
               </b>{" "}
-              waits on this device until {touch.whose} is here again.
+              is kept on this device until {touch.whose} signs in.
             </p>
             {me && (
               <button type="button" className="ui-button" data-size="bench" onClick={() => onClaim(touch.client_id)}>

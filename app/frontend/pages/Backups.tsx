@@ -30,7 +30,7 @@ export default function Backups(first: BackupsPage) {
       (next) => {
         setChosen(null)
         setRestored(
-          `The shop is as it was ${soon(backup.at, zone, now)}. What was there before is the newest backup. Everybody signs in anew.`,
+          `The shop is as it was ${soon(backup.at, zone, now)}. What was there before is the newest backup. Everyone has to sign in again.`,
         )
         setState(next)
       },
@@ -110,9 +110,9 @@ export default function Backups(first: BackupsPage) {
             {entries > (chosen.counts.entries ?? 0)
               ? `${entries - (chosen.counts.entries ?? 0)} entries of the log are newer than it. `
               : ""}
-            The shop as it is now is kept as a backup first, so that this can be taken back. Links that were ended and
-            passwords that were changed since stay so; people and what they may do are as they were then. Everybody
-            signs in anew.
+            The shop as it is now is backed up first, so this can be undone. Links that were ended and passwords that
+            were changed since then stay that way; people and what they may do go back to what they were. Everyone has
+            to sign in again.
           </p>
           <ErrorText reason={error} />
         </Panel>

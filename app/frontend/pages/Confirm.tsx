@@ -25,7 +25,7 @@ export default function Confirm({ to, name }: { to: string; name: string }) {
       >
         <h1 className="text-title">Your password again</h1>
         <p className="text-second">
-          This page is the owner's. It asks for the password, so that a tablet left lying about does not open the shop.
+          This page is for the owner. The password is asked for again in case this tablet was left lying around.
         </p>
         <div className="first-fields">
           <div className="is-whole">

@@ -32,8 +32,8 @@ export default function FirstOwner({ people, file }: { people: string[]; file: s
           shop.
         </p>
         <p className="text-second mt-2">
-          Rhexon has written a code where it was started, and into the file {file} on the shop's computer: whoever can
-          read it there may own the shop.
+          Rhexon printed a code where it was started, and saved it in {file} on the shop's computer. Enter it here to
+          show that you run that computer.
         </p>
         <div className="first-fields">
           <div className="is-whole">

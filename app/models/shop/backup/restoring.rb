@@ -39,6 +39,7 @@ class Shop::Backup::Restoring
 
   def keep_what_is_there
     Shop::Ended.hold!
+    @audited = AuditLine.where(at: @backup.made_at..).map { |line| line.attributes.except("id") }
     { before: Shop::Backup.make!(reason: "before #{@backup.name} was restored", now: @now).name }
   end
 
@@ -104,6 +105,17 @@ class Shop::Backup::Restoring
   def end_again
     Session.delete_all
     Shop::Ended.end!
+    audit_again
+  end
+
+  # What happened since the backup is still on the trail: nobody takes it off by a restore.
+  def audit_again
+    people = Person.ids.to_set
+    lines = (@audited || []).map { |line| people.include?(line["person_id"]) ? line : line.merge("person_id" => nil) }
+    AuditLine.where(at: lines.map { |line| line["at"] }).pluck(:at, :kind).then do |known|
+      fresh = lines.reject { |line| known.include?(line.values_at("at", "kind")) }
+      AuditLine.insert_all(fresh) if fresh.any?
+    end
   end
 
   # Nothing that was read before holds.
