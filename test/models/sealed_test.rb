@@ -51,4 +51,41 @@ class SealedTest < ActiveSupport::TestCase
     @seal = Shop::Backup::Sealed.new("three words and a number 8")
     assert_match(/another passphrase/, unsealed(whole))
   end
+
+  # A backup of this database, as it is without what the test's own transaction holds.
+  def backup(at)
+    ENV["RHEXON_BACKUPS"] = path("backups").to_s
+    Shop::Backup.make!(reason: "by hand", now: at)
+  ensure
+    ENV.delete("RHEXON_BACKUPS")
+  end
+
+  def fetch(elsewhere, name = nil)
+    ENV["RHEXON_BACKUPS"] = path("fetched").to_s
+    elsewhere.fetch!(name)
+  ensure
+    ENV.delete("RHEXON_BACKUPS")
+  end
+
+  test "copies in a second place come back whole, sealed or not, and go by the same rule" do
+    first, second = backup(Time.utc(2026, 11, 22, 8)), backup(Time.utc(2026, 11, 23, 6))
+    [ nil, "three words and a number 7" ].each do |passphrase|
+      elsewhere = Shop::Backup::Elsewhere.new(path("second #{passphrase}"), passphrase)
+      [ first, second ].each { |one| elsewhere.put!(one) }
+      assert_equal [ second.name, first.name ], elsewhere.names
+      sealed = path("second #{passphrase}").glob("*/shop.sqlite3*").map { |file| file.extname }.uniq
+      assert_equal [ passphrase ? ".sealed" : ".sqlite3" ], sealed
+      assert_equal second.about, fetch(elsewhere).about
+      assert_equal first.about, fetch(elsewhere, first.name).about
+      FileUtils.rm_rf(path("fetched"))
+    end
+    without = Shop::Backup::Elsewhere.new(path("second three words and a number 7"), nil)
+    assert_match(/are sealed/, assert_raises(Rhexon::InvalidInput) { fetch(without) }.message)
+    unknown = assert_raises(Rhexon::InvalidInput) { fetch(without, "20200101T000000Z") }
+    assert_match(/There is no backup 20200101T000000Z/, unknown.message)
+    old = backup(Time.utc(2026, 1, 1))
+    4.times { |day| without.put!(backup(Time.utc(2026, 11, 18 + day))) }
+    without.put!(old)
+    refute_includes without.names, old.name
+  end
 end

@@ -26,7 +26,8 @@ class Shop::Doctor
     good, sentence = send(name)
     Finding.new(of: name.to_s, good: good, sentence: sentence)
   rescue StandardError => error
-    Finding.new(of: name.to_s, good: false, sentence: "This could not be looked at: #{error.message.lines.first.strip}")
+    reason = error.message.strip.lines.first.to_s.strip
+    Finding.new(of: name.to_s, good: false, sentence: "This could not be looked at: #{reason}")
   end
 
   def file
