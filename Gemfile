@@ -14,6 +14,7 @@ gem "kramdown", "~> 2.5"
 gem "prawn", "~> 2.5"
 gem "prawn-table", "~> 0.2"
 gem "puma", ">= 6"
+gem "pundit", "~> 2.5"
 gem "rotp", "~> 6.3"
 gem "rqrcode", "~> 2.2"
 gem "ruby-vips", "~> 2.2", require: false

@@ -19,6 +19,14 @@ end
 class RequestTest < ActionDispatch::IntegrationTest
   JSON_HEADERS = { "CONTENT_TYPE" => "application/json", "ACCEPT" => "application/json" }.freeze
 
+  # With a signed cookie as the server would have set it.
+  def sign_in_as(person)
+    _, token = Session.begin!(person, device: "test")
+    jar = ActionDispatch::Request.new(Rails.application.env_config.deep_dup).cookie_jar
+    jar.signed["rhexon_session"] = token
+    cookies["rhexon_session"] = jar["rhexon_session"]
+  end
+
   def send_json(path, body, verb = :post) = public_send(verb, path, params: body.to_json, headers: JSON_HEADERS)
   def answer = JSON.parse(response.body)
   def sentence = answer.dig("error", "sentence")

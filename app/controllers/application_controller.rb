@@ -12,6 +12,7 @@ class ApplicationController < ActionController::Base
   rescue_from Trouble, with: :failed
   rescue_from SlowWork::Busy, with: :busy
   rescue_from Throttles::TooOften, with: :too_often
+  rescue_from Pundit::NotAuthorizedError, with: :not_theirs
   rescue_from ActionController::InvalidAuthenticityToken, with: :without_token
   rescue_from Entry::Conflict, with: :conflicting
   rescue_from ActiveRecord::RecordInvalid, ActiveRecord::RecordNotDestroyed, with: :invalid
@@ -109,7 +110,7 @@ class ApplicationController < ActionController::Base
   # Pieces that could not be computed when the shop was planned last.
   def set_aside
     if ShopFloor.faulty.presence
-      Access.pieces.where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } }
+      Access.of(Piece).where(id: ShopFloor.faulty).order(:id).map { |piece| { id: piece.id, name: piece.name } }
     else
       []
     end

@@ -12,7 +12,7 @@ class BoardsController < ApplicationController
 
   def index
     words = query(:words).to_s.strip
-    list = ListPage.new(Access.boards.found(words).order(made_on: :desc, id: :desc), query(:page), size: TO_A_PAGE)
+    list = ListPage.new(Access.of(Board).found(words).order(made_on: :desc, id: :desc), query(:page), size: TO_A_PAGE)
     due = look_again
     page "Boards/Index", BoardsPageSerializer,
          { boards: list.records.includes(:piece, :trial, cells: :readings), page: list, words: words,
@@ -22,12 +22,13 @@ class BoardsController < ApplicationController
   def show
     render inertia: "Boards/Show",
            props: BoardState.new(
-             Board.includes(:piece, :trial, cells: [ :readings, :photos, { schedules: :piece } ]).find(params[:id])
+             Access.named(Board.includes(:piece, :trial, cells: [ :readings, :photos, { schedules: :piece } ]),
+                          params[:id])
            ).to_h
   end
 
   def new
-    pieces = Access.pieces.in_hand.includes(:job, schedule: :head).order(:id)
+    pieces = Access.of(Piece.in_hand).includes(:job, schedule: :head).order(:id)
     page "Boards/New", BoardChoicesSerializer,
          { pieces: pieces.map { |piece| choice(piece) }, grains: Piece::GRAINS, today: today.iso8601 }
   end
@@ -43,7 +44,11 @@ class BoardsController < ApplicationController
 
   private
 
-  def worked_on = Piece.find_by(id: body["piece_id"].to_s)
+  def worked_on
+    Access.use(Piece.find_by(id: body["layers_from"].to_s))
+    Access.begin_for(Piece.find_by(id: body["piece_id"].to_s),
+                     "A board of yours belongs to one of your pieces: choose it.")
+  end
 
   def choice(piece)
     { id: piece.id, name: piece.name, wood: piece.wood, client: piece.job.client, steps: piece.schedule.steps.size }
@@ -51,7 +56,7 @@ class BoardsController < ApplicationController
 
   # Boards that wait to be looked at again, the longest first; of one that missed several looks the last.
   def look_again
-    due = Access.boards.looks_again(today).select { |again| again.look.state == "due" }
+    due = Access.of(Board).looks_again(today).select { |again| again.look.state == "due" }
     due.group_by(&:id).each_value.map(&:last).sort_by { |again| again.look.on }
       .map { |again| { id: again.id, name: again.name, days: again.look.days, on: again.look.on.iso8601 } }
   end

@@ -29,10 +29,14 @@ class EntriesController < ApplicationController
 
   # The piece of the pass that was touched, or of the entry that is taken back.
   def touched
-    return piece_of_pass(body["pass"]) if body["pass"].is_a?(String)
-
-    Entry.find_by(body["corrects_touch"] ? { client_id: body["corrects_touch"] } : { id: body["corrects"] })&.piece
+    @touched ||= if body["pass"].is_a?(String)
+      piece_of_pass(body["pass"])
+    else
+      Access.use(Bench::Work.mistaken(body))&.piece
+    end
   end
 
-  def worked_on = touched
+  def worked_on
+    Access.begin_for(touched, "The end of the day is for those who run the bench: tell one of them.")
+  end
 end

@@ -12,7 +12,7 @@ class HandoversController < ApplicationController
     HandoverState.new(of, names: query(:names) == "yes", links: Current.person.student? ? GuestLink.none : links)
   end
 
-  def of = @of ||= params[:job_id] ? Job.find(params[:job_id]) : Piece.find(params[:piece_id])
+  def of = @of ||= Access.named(*(params[:job_id] ? [ Job, params[:job_id] ] : [ Piece, params[:piece_id] ]))
   def links = GuestLink.where(of.model_name.singular => of, kind: "handover").order(id: :desc)
   def page_name = "Handover"
 end

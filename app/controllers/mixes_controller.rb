@@ -6,16 +6,16 @@ class MixesController < ApplicationController
   takes :create, **Mix::Start::TAKES
 
   def index
-    open = begun.map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }
+    begun = Access.of(Mix.open.includes(:room, :product)).order(:id)
     page "Mix/Index", MixesPageSerializer,
-         { pots: open, products: mixable, helpers: helpers,
-           recipes: Recipe.order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
+         { pots: begun.map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }, products: mixable, helpers: helpers,
+           recipes: Access.of(Recipe).order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
            rooms: Room.order(:id).pluck(:name), due: Mix::Due.new.to_a }
   end
 
   def show
     scale = Devices.scale
-    mix = Mix.find(params[:id])
+    mix = Access.named(Mix, params[:id])
     page "Mix/Show", MixPageSerializer,
          { pot: PotSerializer.new(Mix::PotState.new(mix)).to_h, against: mix.closed_at ? [] : against(mix),
            scale: { name: scale.name, resolution_g: scale.resolution_g, stand_in: !scale.hand.nil? } }
@@ -24,19 +24,15 @@ class MixesController < ApplicationController
   # For a pass of the plan, or by itself.
   def create
     mix = body["pass"].present? ? Mix::Start.for_pass!(body["pass"]) : Mix::Start.alone!(body)
+    Access.use(mix, "This pot is for several people's pieces: whoever runs the bench mixes it.")
     render json: { location: mix_path(mix) }
   end
 
   private
 
-  def worked_on = piece_of_pass(body["pass"])
-
-  def begun
-    open = Mix.open.includes(:room, :product).order(:id).to_a
-    return open unless Current.person.student?
-
-    theirs = Access.pieces.map(&:core_id)
-    open.select { |mix| mix.pass_keys.any? && mix.pass_keys.all? { |key| theirs.include?(key.split("/").first) } }
+  def worked_on
+    Access.begin_for(piece_of_pass(body["pass"]),
+                     "A mix of yours is for a coat on one of your pieces: begin it from the coat.")
   end
 
   # What the checks say of the passes it is for, so far as it concerns the pot.

@@ -26,18 +26,20 @@ class PhotosController < ApplicationController
 
   def worked_on
     return photo.piece || photo.entry&.piece if action_name == "destroy"
-    return if body["cell_id"].present?
+    return Access.use(of_cell) && nil if body["cell_id"].present?
 
-    body["pass"].present? ? piece_of_pass(body["pass"]) : Piece.find_by(id: body["piece_id"].to_s)
+    Access.begin_for(body["pass"].present? ? piece_of_pass(body["pass"]) : Piece.find_by(id: body["piece_id"].to_s),
+                     "A photo of yours belongs to one of your pieces or boards.")
   end
 
-  def photo = @photo ||= Photo.find(params[:id])
+  def of_cell = @of_cell ||= Cell.find(body["cell_id"])
+  def photo = @photo ||= Access.named(Photo, params[:id])
 
   def subject
-    return { cell: Cell.find(body["cell_id"]) } if body["cell_id"].present?
+    return { cell: of_cell } if body["cell_id"].present?
     return { entry: noted(body["pass"]) } if body["pass"].present?
 
-    body["piece_id"].present? ? { piece: Piece.find(body["piece_id"]) } : {}
+    body["piece_id"].present? ? { piece: worked_on || raise(ActiveRecord::RecordNotFound) } : {}
   end
 
   # A photo taken at the bench is of what is in hand: a note in the log.

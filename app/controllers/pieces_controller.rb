@@ -10,8 +10,7 @@ class PiecesController < ApplicationController
 
   def index
     floor = ShopFloor.new
-    jobs = Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ])
-    jobs = jobs.where(id: Access.pieces.select(:job_id)) if Current.person.student?
+    jobs = Access.of(Job.in_hand.includes(pieces: [ :faces, :job, { schedule: :head } ]))
     seen = if jobs.any? { |job| job.pieces.any? }
       floor.draw { jobs.map { |job| overview(job, floor) } }
     else
@@ -71,9 +70,8 @@ class PiecesController < ApplicationController
   end
 
   # Of a class each sees their own.
-  def seen(job)
-    Current.person.student? ? job.pieces.select { |piece| piece.person_id == Current.person.id } : job.pieces
-  end
+  def seen(job) = job.pieces.select { |piece| theirs.include?(piece.id) }
+  def theirs = @theirs ||= Access.of(Piece).ids.to_set
 
   def progress(piece, floor)
     aside = floor.aside_of(piece) and

@@ -11,7 +11,7 @@ class ProductsController < ApplicationController
     end
 
     page "Shelf/Product", ProductPageSerializer,
-         { product: ProductSerializer.new(product).to_h, batches: batches, used: product.named_in, stays: stays?,
+         { product: ProductSerializer.new(product).to_h, batches: batches, used: used, stays: stays?,
            colour: ProductColour.new(product).to_h, made: made,
            **choices }
   end
@@ -54,6 +54,7 @@ class ProductsController < ApplicationController
   private
 
   def product = @product ||= Product.named(params[:id])
+  def used = Access.whole_shop? ? product.named_in : []
   def stays? = product.in_record? || product.batches.exists? || product.mixes.exists?
 
   def batches

@@ -18,7 +18,7 @@ class SchedulesController < ApplicationController
     {
       house: Shop.current.ways, shelf: ShelfItems.all,
       rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
-      pieces: ids, names: state.floor.pieces.to_h { |piece| [ piece.core_id, piece.name ] }
+      pieces: Access.of(Piece.where(id: ids)).order(:id).ids
     }
   end
 end

@@ -5,6 +5,8 @@ class ShelfController < ApplicationController
 
   def show
     view = VIEWS.key?(query(:view)) ? query(:view) : "products"
+    return forbid("What is bought is for the finishers of the shop.") if view == "shopping" && !Access.whole_shop?
+
     page "Shelf/Index", VIEWS.fetch(view), { view: view, found: query(:product), **send(:"#{view}_props") }
   end
 

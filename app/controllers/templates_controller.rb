@@ -5,7 +5,7 @@ class TemplatesController < ApplicationController
 
   def index
     template = query(:recipe) && Template.find(query(:recipe))
-    piece = query(:piece) && Piece.find(query(:piece))
+    piece = Access.named(Piece, query(:piece))
     render inertia: "Book", props: BookState.new(template: template, piece: piece, number: query(:version)&.to_i).to_h
   end
 

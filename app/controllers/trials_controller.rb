@@ -7,7 +7,7 @@ class TrialsController < ApplicationController
   takes :update, weights: :table, board: :whole
 
   def new
-    theirs = Access.pieces.ids.to_set
+    theirs = Access.of(Piece).ids.to_set
     pieces = ShopFloor.new.scheduled.select { |piece| piece.schedule.steps.any? && theirs.include?(piece.id) }
     first = pieces.find { |piece| piece.id.to_s == query(:piece) } || pieces.first
     page "Trials/New", TrialPageSerializer,
@@ -23,14 +23,19 @@ class TrialsController < ApplicationController
 
   # What counts how much when its cells are judged.
   def update
-    trial = Trial.find(params[:id])
+    trial = Access.named(Trial, params[:id])
     trial.weigh!(body["weights"])
     render json: BoardState.new(trial.boards.find(body["board"])).to_h
   end
 
   private
 
-  def worked_on = Piece.find_by(id: body["piece_id"])
+  def worked_on
+    return if action_name == "update"
+
+    Access.begin_for(Piece.find_by(id: body["piece_id"]), "A trial of yours belongs to one of your pieces: choose it.")
+  end
+
   def today = Shop.current.clock.date(Time.current.to_i / 60)
 
   def choice(piece)

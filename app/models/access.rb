@@ -1,5 +1,6 @@
 # Who may do what: for each controller the least role that reads and the least that changes something. What is not named
-# here is the owner's. Whoever may do something as a student may do it with what is theirs (Access::Own).
+# here is the owner's. Whoever may do something as a student may do it with what is theirs: each record that a request
+# names is asked of its policy (app/policies) when it is loaded.
 module Access
   # Answered to anybody: signing in, beginning a shop, instruments by their token, guests by their link.
   OPEN = %w[
@@ -30,8 +31,8 @@ module Access
     "schedules/chances" => STUDENT, "schedules/looks" => STUDENT, "schedules/settled" => STUDENT,
     "schedules/edits" => STUDENT, "schedules/undos" => STUDENT, "schedules/redos" => STUDENT,
     "schedules/revisions" => STUDENT, "schedules/sheets" => STUDENT, "schedules/files" => STUDENT,
-    "pieces/files" => WORK, "templates" => READ_BY_STUDENTS, "templates/previews" => STUDENT,
-    "templates/applications" => STUDENT, "templates/files" => WORK,
+    "pieces/files" => WORK, "templates" => WORK, "templates/previews" => WORK,
+    "templates/applications" => WORK, "templates/files" => WORK,
     "pieces/proposals" => WORK, "pieces/proposals/choices" => WORK, "pieces/proposals/looks" => WORK,
     "pieces/proposals/trials" => WORK, "pieces/quotes" => WORK, "pieces/quotes/givens" => WORK,
     "pieces/removals" => WORK, "pieces/class_given" => WORK, "pieces/class_given/removals" => WORK,
@@ -57,6 +58,13 @@ module Access
     "shops" => RULED_BY_OWNER, "shops/calendars" => WORK, "shops/goals" => WORK, "shops/logger_files" => WORK
   }.freeze
 
+  # Of what students may ask for: what names no record but the shop's own, or shows nothing but theirs.
+  NOBODYS = %w[
+    bench colours#create confirmations faults#index handbook hands instrument_presses instrument_readings
+    mixes/previews overs page_faults people/mine people/second_steps products batches scales scales/hands
+    scales/zeros shelf sums
+  ].to_set.freeze
+
   # The owner's own: asked for with the password, given within the last minutes.
   CONFIRMED = %w[audits shops/accounts shops/archives shops/backups shops/people shops/settings].to_set.freeze
 
@@ -77,11 +85,44 @@ module Access
     (changes ? writes : reads).to_s
   end
 
-  # Pieces that whoever asks may see.
-  # @return [ActiveRecord::Relation]
-  def pieces = (student = Current.person)&.student? ? Piece.where(person: student) : Piece.all
+  # @return [Boolean] whether what is asked for is nobody's: the shop's own, or whoever asks themselves
+  def nobodys?(controller, action) = NOBODYS.include?(controller) || NOBODYS.include?("#{controller}##{action}")
 
-  # Boards of those pieces.
+  # @return [Boolean] whether whoever asks is shown the shop as a whole: what it pays, what it buys, where all is used
+  def whole_shop? = !Current.person&.student?
+
+  # A record that a request names. What is loaded is asked about, however its number was written.
+  # @param among [ActiveRecord::Relation, Class]
+  # @param id [Object] none: nothing is named
+  # @return [ActiveRecord::Base, nil]
+  # @raise [ActiveRecord::RecordNotFound, Pundit::NotAuthorizedError]
+  def named(among, id) = use(id.presence && among.find_by!(id: id))
+
+  # @param record [ActiveRecord::Base, nil]
+  # @return [ActiveRecord::Base, nil] the same, which whoever asks may use
+  # @raise [Pundit::NotAuthorizedError]
+  def use(record, sentence = "That is no piece, board or mix of yours.")
+    Current.asked_policy = true
+    return record if record.nil? || Pundit.policy!(Current.person, record).use?
+
+    raise Pundit::NotAuthorizedError, sentence
+  end
+
+  # What a student begins belongs to something of theirs; whoever runs the bench begins what belongs to nothing yet.
+  # @param record [ActiveRecord::Base, nil] what it is to belong to
+  # @param sentence [String] why a student has to say so
+  # @raise [Pundit::NotAuthorizedError]
+  def begin_for(record, sentence)
+    raise Pundit::NotAuthorizedError, sentence if record.nil? && Current.person&.student?
+
+    use(record)
+  end
+
+  # Those that whoever asks may see.
+  # @param among [ActiveRecord::Relation, Class]
   # @return [ActiveRecord::Relation]
-  def boards = Current.person&.student? ? Board.where(piece: pieces) : Board.all
+  def of(among)
+    Current.asked_policy = true
+    Pundit.policy_scope!(Current.person, among)
+  end
 end

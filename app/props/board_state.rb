@@ -112,5 +112,5 @@ class BoardState
 
   def products = @products ||= Shelf.products
   def names = products.transform_values(&:name)
-  def pieces = Access.pieces.in_hand.includes(:job).order(:id)
+  def pieces = Access.of(Piece.in_hand).includes(:job).order(:id)
 end

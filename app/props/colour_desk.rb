@@ -2,7 +2,7 @@
 class ColourDesk
   MOST_G = 20_000
 
-  # @param asked [Hash] "wood", "wood_lab", "cell_id", "target", "way" (of ColourWork), "under" (gu of the clear
+  # @param asked [Hash] "wood", "wood_lab", "target", "way" (of ColourWork), "under" (gu of the clear
   #   film a stain is seen under; nil: bare), "colourants" (codes), "batch_g"
   # @raise [Rhexon::InvalidInput] by answering
   def initialize(asked)

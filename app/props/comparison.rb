@@ -28,7 +28,7 @@ class Comparison
       sides: sides.map { |column| SideSerializer.new(column).to_h },
       choices: choices.map { |key, (label, *)| { key: key, label: label } },
       refused: @refused || [], wanted: @wanted & choices.keys,
-      pieces: floor.pieces.map { |piece| { id: piece.id, name: piece.name } } }
+      pieces: theirs(floor.pieces).map { |piece| { id: piece.id, name: piece.name } } }
   end
 
   def sides
@@ -45,6 +45,12 @@ class Comparison
   end
 
   def floor = @floor ||= ShopFloor.new
+
+  # Of those, whom whoever asks may hold it against.
+  def theirs(pieces)
+    @theirs ||= Access.of(Piece).ids.to_set
+    pieces.select { |piece| @theirs.include?(piece.id) }
+  end
 
   def side(key, label, plan, operation = nil)
     alternative = Rhexon::Compare::Alternative.new(plan, @piece.core_id, label)
@@ -82,7 +88,7 @@ class Comparison
 
   # The steps of another piece, where the faces carry the same names or none are named.
   def pieces
-    floor.scheduled.reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
+    theirs(floor.scheduled).reject { |other| other == @piece || other.schedule.steps.empty? }.to_h do |other|
       steps = other.schedule.steps.map { |step| step.except("pins", "faces", "mask") }
       [
         "piece:#{other.id}",

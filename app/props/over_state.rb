@@ -46,7 +46,7 @@ class OverState
   # Cells that were read and on which the one lies straight over the other.
   def tried(lower, upper)
     cells = Board::TriedLooks.known.by_cell.select { |_, record| lies_over?(record["layers"], lower, upper) }.keys
-    Cell.where(id: cells.last(4)).includes(:board).order(:id).map do |cell|
+    Access.of(Cell.where(id: cells)).includes(:board).order(:id).last(4).map do |cell|
       made = cell.board.made_on.strftime("%-d %b %Y")
       { board_id: cell.board_id, words: "cell #{cell.label} of #{cell.board.name}, #{made}" }
     end

@@ -191,12 +191,12 @@ class TrialDesign
 
   def delta(lab) = lab && target && Rhexon::Colour::DeltaE.ciede2000(target, lab).round(1)
   def names = @names ||= Shelf.products.transform_values(&:name)
-  def piece = @piece ||= @given["piece_id"].present? ? Piece.find(@given["piece_id"]) : nil
+  def piece = @piece ||= Access.named(Piece, @given["piece_id"])
   def target = piece&.target_lab
 
   def base
     @base ||= begin
-      from = @given["base_from"].present? ? Piece.find(@given["base_from"]) : piece
+      from = Access.named(Piece, @given["base_from"]) || piece
       Rhexon.refuse_unless(
         from, "A trial varies something: choose the schedule it begins with", where: "base_from",
         accepted: "a piece with a schedule"

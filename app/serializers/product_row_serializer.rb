@@ -9,7 +9,10 @@ class ProductRowSerializer < ApplicationSerializer
   attribute(:mechanism) { |product| product.unsound ? "" : product.to_value.mechanism }
   attribute(:left_g) { |_| params[:left]&.round(1) }
   attribute(:gaps) do |product|
-    product.unsound ? [ product.unsound ] : Rhexon::Materials::ProductFigures.new(product.to_value).gaps.map(&:words)
+    next [ product.unsound ] if product.unsound
+
+    gaps = Rhexon::Materials::ProductFigures.new(product.to_value).gaps
+    gaps.select { |line| Access.whole_shop? || line.path != "packs" }.map(&:words)
   end
   attribute(:sheen_gu) { |product| product.figures["sheen_gu"] }
   attribute(:solids) { |product| product.figures["solids_volume_percent"] }

@@ -10,7 +10,7 @@ class ProductSerializer < ApplicationSerializer
   attribute(:retired) { |product| product.retired? }
   attribute(:groups) do |product|
     Rhexon::Materials::ProductFigures.new(product.to_value).groups.map do |group|
-      { name: group.name, lines: group.lines.map(&:to_h) }
+      { name: group.name, lines: group.lines.select { |line| Access.whole_shop? || line.path != "packs" }.map(&:to_h) }
     end
   end
   attribute(:mechanism) { |product| product.to_value.mechanism }

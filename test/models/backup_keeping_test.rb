@@ -35,4 +35,26 @@ class BackupKeepingTest < ActiveSupport::TestCase
     refute due.([ backup.(25.hours) ], tried.(6.days))
     assert due.([ backup.(25.hours) ], tried.(7.days))
   end
+
+  test "a backup by the hour is made where something was written since the last, and what stops it is recorded" do
+    set_up_shop
+    Dir.mktmpdir("rhexon-backups") do |root|
+      ENV["RHEXON_BACKUPS"] = root
+      now = Time.utc(2026, 11, 24, 9)
+      hourly = ->(after) { Shop::Backup::Clock.once(now: now + after)&.reason }
+      assert_equal "by the hour", hourly.(0)
+      make_piece(steps: [ coat("s1") ])
+      assert_nil hourly.(59.minutes), "less than an hour"
+      assert_equal "by the hour", hourly.(61.minutes)
+      Shop::Backup.stub(:written, Shop::Backup.last.written) { assert_nil hourly.(3.hours), "nothing was written" }
+      assert_nil Shop::Backup::Clock.drill(now: now + 3.hours), "not on the first day"
+      Shop::Backup.stub(:keep!, ->(**) { raise Errno::ENOSPC }) do
+        recorded = []
+        Trouble.stub(:record, ->(error) { recorded << error }) { assert_nil hourly.(2.days) }
+        assert_kind_of Errno::ENOSPC, recorded.sole
+      end
+    ensure
+      ENV.delete("RHEXON_BACKUPS")
+    end
+  end
 end

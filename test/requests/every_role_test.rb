@@ -32,8 +32,7 @@ class EveryRoleTest < RequestTest
     "GET /pieces", "GET /pieces/:piece_id/photos", "GET /pieces/:piece_id/handover", "GET /jobs/:job_id/handover",
     "GET /pieces/levels", "POST /page_faults", "GET /pieces/compare", "GET /pieces/compare/chances", "POST /photos",
     "GET /photos/:id",
-    "DELETE /photos/:id", "GET /photos/:photo_id/thumb", "POST /photos/:photo_id/colour", "GET /pieces/book",
-    "GET /pieces/book/:id", "POST /pieces/book/:template_id/preview", "POST /pieces/book/:template_id/application",
+    "DELETE /photos/:id", "GET /photos/:photo_id/thumb", "POST /photos/:photo_id/colour",
     "GET /boards", "POST /boards", "GET /boards/new", "GET /boards/:id", "GET /trials/new", "POST /trials",
     "PATCH /trials/:id", "POST /trials/preview", "GET /trials/base/:piece_id", "GET /boards/colour",
     "POST /boards/colour", "GET /boards/colour/step", "POST /boards/colour/step", "GET /mix", "POST /mix",
@@ -73,15 +72,7 @@ class EveryRoleTest < RequestTest
   # Whoever is a student mixes for a pass of theirs.
   def of_a_pass?(body) = body.key?(:pass)
 
-  # A signed cookie as the server would have set it.
-  def as(role)
-    return unless role
-
-    _, token = Session.begin!(@people.fetch(role), device: "test")
-    jar = ActionDispatch::Request.new(Rails.application.env_config.deep_dup).cookie_jar
-    jar.signed["rhexon_session"] = token
-    cookies["rhexon_session"] = jar["rhexon_session"]
-  end
+  def as(role) = role && sign_in_as(@people.fetch(role))
 
   def students?(route)
     return false if NOT_FOR_STUDENTS.include?(route)
@@ -115,8 +106,7 @@ class EveryRoleTest < RequestTest
     Mix.update_all(pass_keys: [ "#{@piece.core_id}/s1/1/top" ])
     about = /:piece_id|:job_id|:board_id|:mix_id|:photo_id|\/(boards|mix|photos|trials)\/:id/
     named = [ "POST /entries", "POST /photos", "POST /boards", "POST /trials", "POST /trials/preview", "POST /mix",
-              "POST /boards/colour/step", "POST /pieces/book/:template_id/preview",
-              "POST /pieces/book/:template_id/application" ]
+              "POST /boards/colour/step" ]
     theirs = routes.map { |verb, pattern| "#{verb} #{pattern}" }.select { |route| students?(route) }
     let = theirs.select { |route| about.match?(route) || named.include?(route) }.filter_map do |route|
       status = asked("student", *route.split(" ", 2))
@@ -132,5 +122,18 @@ class EveryRoleTest < RequestTest
       assert_equal 200, response.status, path
       assert_no_match(/Desk top|#{Regexp.escape(@piece.name)}/, response.body, path)
     end
+  end
+
+  # Neither what the shop pays and mixes for itself, nor what it buys, nor in whose pieces a product is.
+  test "the shelf shows a student what stands there, and no price" do
+    Recipe.create!(name: "House brown", components: [ { "name" => "a", "parts" => 1, "density_g_per_ml" => 1.0 } ])
+    pages = [ "/products/#{Product.find_by!(code: "w20").id}", "/mix", "/shelf", "/shelf?view=batches" ]
+    told = %w[finisher student].to_h do |role|
+      as(role)
+      [ role, pages.flat_map { |path| get(path) && response.body.scan(/price|House brown|Desk top/) }.uniq.sort ]
+    end
+    assert_equal({ "finisher" => [ "Desk top", "House brown", "price" ], "student" => [] }, told)
+    get "/shelf?view=shopping"
+    assert_equal 403, response.status
   end
 end

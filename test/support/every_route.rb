@@ -63,7 +63,7 @@ module EveryRoute
       "POST /photos" => [ { client_id: "c1", words: "x", light: "D65", cell_id: @cell.id, pass: key, piece_id: @piece.id, file: "x" } ],
       "DELETE /photos/:id" => [ {} ],
       "POST /photos/:photo_id/colour" => [ { patch: [ 0, 0, 0.5, 0.5 ], grey: [ 0.5, 0.5, 1, 1 ], white: false } ],
-      "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], cell_id: @cell.id, target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
+      "POST /boards/colour" => [ { wood: "elm", wood_lab: [ 60, 5, 20 ], target: [ 40, 10, 20 ], way: "stain", under: 30, colourants: [ "russet" ], batch_g: 100 } ],
       "POST /trials" => [ trial ], "POST /trials/preview" => [ trial ],
       "PATCH /trials/:id" => [ { weights: { "look" => 2 }, board: @board.id } ],
       "POST /boards" => [ { name: "B2", wood: "elm", grain: "open", timber_lot: "L", width_mm: 400, height_mm: 300, cells: 2, piece_id: @piece.id, layers_from: @piece.id } ],

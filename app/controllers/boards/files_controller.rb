@@ -7,7 +7,7 @@ class Boards::FilesController < ApplicationController
   takes :create, file: :file, look: :name, matches: :words
 
   def show
-    board = Board.find(params[:board_id])
+    board = Access.named(Board, params[:board_id])
     send_data JSON.pretty_generate(Board::AsFile.write(board)), filename: "board-#{board.name.parameterize}.json",
                                                                 type: "application/json"
   end

@@ -7,7 +7,7 @@ class Colours::StepsController < ApplicationController
 
   def show
     ColourWork.check_kind!(kind = query(:kind))
-    render json: ColourWorkSerializer.new(ColourWork.choices(Piece.find(query(:piece_id)), kind)).to_h
+    render json: ColourWorkSerializer.new(ColourWork.choices(piece, kind)).to_h
   end
 
   def create
@@ -22,5 +22,5 @@ class Colours::StepsController < ApplicationController
 
   private
 
-  def piece = piece_of_body
+  def piece = request.get? ? super : piece_of_body
 end

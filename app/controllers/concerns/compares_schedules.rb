@@ -9,7 +9,7 @@ module ComparesSchedules
   # @return [Piece, nil] nil: nothing is in hand
   # @raise [Rhexon::InvalidInput] where its job is closed: there is no plan to hold schedules against
   def compared
-    @compared ||= query(:piece) ? Piece.find(query(:piece)).tap(&:in_hand!) : Access.pieces.in_hand.order(:id).first
+    @compared ||= Access.named(Piece, query(:piece))&.tap(&:in_hand!) || Access.of(Piece.in_hand).order(:id).first
   end
 
   def comparison = Comparison.new(compared, wanted.first(MOST))

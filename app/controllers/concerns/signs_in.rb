@@ -12,6 +12,7 @@ module SignsIn
     before_action :identify
     before_action :allow
     before_action :confirm
+    after_action :verify_policy
   end
 
   private
@@ -29,12 +30,9 @@ module SignsIn
     return if Access.open?(controller_path, action_name)
     return sign_in_first unless Current.session
 
-    needed = Access.least(controller_path, action_name, !(request.get? || request.head?))
-    return forbid(not_for(needed)) if Person::ROLES.index(Current.role) < Person::ROLES.index(needed)
+    return forbid(not_for(least_role)) if Person::ROLES.index(Current.role) < Person::ROLES.index(least_role)
 
-    return waits_for(whose) if whose && whose != Current.person.name
-
-    own_only if Current.person.student?
+    waits_for(whose) if whose && whose != Current.person.name
   end
 
   # In whose hands a device was when it was touched, where the page says so.
@@ -68,11 +66,18 @@ module SignsIn
     .freeze
   private_constant :WHO
 
-  def own_only
-    given = request.query_parameters.merge(request.request_parameters)
-    why = Access::Own.new(Current.person, controller_path, request.path_parameters, given).refusal
-    forbid(why) if why
+  # An action that students reach and that asked no policy has shown what it should not.
+  def verify_policy
+    return if Current.asked_policy || Access.open?(controller_path, action_name)
+    return if Access.nobodys?(controller_path, action_name)
+    return unless least_role == "student"
+
+    raise Pundit::AuthorizationNotPerformedError, "#{controller_path}##{action_name}"
   end
+
+  def least_role = Access.least(controller_path, action_name, !(request.get? || request.head?))
+
+  def not_theirs(error) = forbid(error.message)
 
   def forbid(sentence) = tell({ sentence: sentence, where: "", others: true }, :forbidden)
 

@@ -3,7 +3,7 @@ class Photos::ColoursController < ApplicationController
   takes :create, patch: :list, grey: :list, white: :any
 
   def create
-    lab = Photo.find(params[:photo_id]).colour(body["patch"], body["grey"], white: body["white"])
+    lab = Access.named(Photo, params[:photo_id]).colour(body["patch"], body["grey"], white: body["white"])
     render json: { lab: lab, hex: Rhexon::Colour::Lab.hex(lab) }
   end
 end

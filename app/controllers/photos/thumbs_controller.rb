@@ -2,5 +2,5 @@
 class Photos::ThumbsController < ApplicationController
   include SendsPicture
 
-  def show = picture(Photo.find(params[:photo_id]).thumb)
+  def show = picture(Access.named(Photo, params[:photo_id]).thumb)
 end

@@ -4,7 +4,9 @@ class Pieces::LevelsController < ApplicationController
 
   def index
     floor = ShopFloor.new
-    levels = floor.draw { |plan| floor.pieces.to_h { |piece| [ piece.id, Piece::Levels.of(plan, piece) ] } }
+    theirs = Access.of(Piece).ids.to_set
+    shown = floor.pieces.select { |piece| theirs.include?(piece.id) }
+    levels = floor.draw { |plan| shown.to_h { |piece| [ piece.id, Piece::Levels.of(plan, piece) ] } }
     render json: JSON.generate({ levels: levels })
   end
 end

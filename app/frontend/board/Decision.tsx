@@ -1,7 +1,7 @@
 import { useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
 import { ClientLinks } from "@/handover/ClientLinks"
-import { useMe } from "@/lib/me"
+import { useRunsShop } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import { useShop } from "@/lib/shop"
 import { when } from "@/lib/time"
@@ -26,7 +26,7 @@ type Props = {
 /** What was decided about the board and why, when to look at it again, and whether the client said yes. */
 export function Decision(props: Props) {
   const { zone, now } = useShop()
-  const student = useMe()?.role === "student"
+  const student = !useRunsShop()
   const paper = usePaper()
   const { board, cell, base, verdict, approval } = props
   return (

@@ -18,6 +18,9 @@ export function useMe(): Me | null {
   return usePage<{ me?: Me | null }>().props.me ?? null
 }
 
+/** @returns whether whoever is here works on the shop as a whole; a student has their own pieces and boards */
+export const useRunsShop = (): boolean => useMe()?.role !== "student"
+
 let here: string | undefined
 /** Whose hands this device is in, for what is no page. */
 export const whoseHands = (): string | undefined => here

@@ -3,7 +3,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { ClientLinks } from "@/handover/ClientLinks"
 import { PieceHandover } from "@/handover/PieceHandover"
-import { useMe } from "@/lib/me"
+import { useRunsShop } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import type { HandoverPage } from "@/types"
 
@@ -11,7 +11,7 @@ import type { HandoverPage } from "@/types"
 export default function Handover(page: HandoverPage) {
   const { kind, id, pieces, zone } = page
   const now = useNow(page.now)
-  const student = useMe()?.role === "student"
+  const student = !useRunsShop()
   const paper = usePaper()
   const base = `/${kind}s/${id}/handover`
   const names = page.names ? "yes" : "no"

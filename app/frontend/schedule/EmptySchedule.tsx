@@ -1,7 +1,9 @@
 import { Link } from "@inertiajs/react"
+import { useRunsShop } from "@/lib/me"
 
 /** A schedule without steps shows the way to one, and teaches its first step. */
 export function EmptySchedule({ piece, onAdd }: { piece: number; onAdd: () => void }) {
+  const runsShop = useRunsShop()
   return (
     <section className="ui-empty surface-lit">
       <h2 className="panel-title">No steps yet</h2>
@@ -10,13 +12,17 @@ export function EmptySchedule({ piece, onAdd }: { piece: number; onAdd: () => vo
         planned into the shop's hours as soon as it is there, and the film grows in this place.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">
-        <Link href={`/pieces/${piece}/ways`} className="ui-tape">
-          See which ways would do
-        </Link>
-        <Link href={`/pieces/book?piece=${piece}`} className="ui-button" data-size="bench">
-          Take one from the recipe book
-        </Link>
-        <button type="button" className="ui-button" data-size="bench" onClick={onAdd}>
+        {runsShop && (
+          <>
+            <Link href={`/pieces/${piece}/ways`} className="ui-tape">
+              See which ways would do
+            </Link>
+            <Link href={`/pieces/book?piece=${piece}`} className="ui-button" data-size="bench">
+              Take one from the recipe book
+            </Link>
+          </>
+        )}
+        <button type="button" className={runsShop ? "ui-button" : "ui-tape"} data-size="bench" onClick={onAdd}>
           Add the first step <span className="text-fine">N</span>
         </button>
       </div>

@@ -4,7 +4,7 @@ import { useState } from "react"
 import { KeepPanel } from "@/book/KeepSchedule"
 import type { Picture } from "@/drawing/save/files"
 import { SaveItems } from "@/drawing/save/SaveMenu"
-import { useMe } from "@/lib/me"
+import { useRunsShop } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
@@ -26,7 +26,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
   const [panel, setPanel] = useState<"rules" | "photos" | "keep" | "remove" | null>(null)
   const paper = usePaper()
-  const mayPlan = useMe()?.role !== "student"
+  const runsShop = useRunsShop()
   const logged = schedule.logged
   const leave = (open: boolean) => !open && setPanel(null)
   return (
@@ -38,17 +38,17 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("rules")}>
               House rules
             </DropdownMenu.Item>
-            {mayPlan && <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>}
+            {runsShop && <Place to={`/pieces/${piece.id}/ways`}>Another way for this piece</Place>}
             <Place to={`/pieces/compare?piece=${piece.id}`}>Compare schedules</Place>
-            {mayPlan && <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>}
+            {runsShop && <Place to={`/pieces/${piece.id}/quote`}>Quote: hours, material, price</Place>}
             <Place to={`/pieces/${piece.id}/handover`}>Handover and care</Place>
-            {sheet.rows.length > 0 && mayPlan && (
+            {sheet.rows.length > 0 && runsShop && (
               <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("keep")}>
                 Keep it in the recipe book
               </DropdownMenu.Item>
             )}
-            <Place to={`/pieces/book?piece=${piece.id}`}>From the recipe book</Place>
-            {schedule.recipe && (
+            {runsShop && <Place to={`/pieces/book?piece=${piece.id}`}>From the recipe book</Place>}
+            {schedule.recipe && runsShop && (
               <Place to={`/pieces/book?piece=${piece.id}&recipe=${schedule.recipe.id}`}>
                 {cameFrom(schedule.recipe)}
               </Place>
@@ -58,9 +58,9 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
               </Place>
             )}
-            {sheet.rows.length > 0 && mayPlan && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
-            {mayPlan && <Place to="/pieces/plan">Shop plan</Place>}
-            {mayPlan && <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>}
+            {sheet.rows.length > 0 && runsShop && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
+            {runsShop && <Place to="/pieces/plan">Shop plan</Place>}
+            {runsShop && <Place to={`/pieces/${piece.id}/edit`}>Piece: faces, count, date asked for</Place>}
             <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("photos")}>
               Photos
             </DropdownMenu.Item>
@@ -83,7 +83,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
             <DropdownMenu.Item className="menu-item" onSelect={() => setTimeout(() => window.print())}>
               Print the page
             </DropdownMenu.Item>
-            {mayPlan && (
+            {runsShop && (
               <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("remove")}>
                 {logged ? "Archive piece" : "Delete piece"}
               </DropdownMenu.Item>

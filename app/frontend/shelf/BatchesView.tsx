@@ -2,6 +2,7 @@ import { Link, router } from "@inertiajs/react"
 import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { sendOnce } from "@/lib/api"
+import { useRunsShop } from "@/lib/me"
 import { useSend } from "@/lib/requests"
 import { roughMass, useUnits } from "@/lib/units"
 import type { Batch } from "@/types"
@@ -29,6 +30,7 @@ type Props = {
  */
 export function BatchesView({ batches, products, today, now, found }: Props) {
   const [system] = useUnits()
+  const runsShop = useRunsShop()
   const [chosen, setChosen] = useState<number[]>([])
   const looked = batches.filter((batch) => found && batch.product_code === found).map((batch) => batch.id)
   const [boxing, setBoxing] = useState(false)
@@ -43,39 +45,41 @@ export function BatchesView({ batches, products, today, now, found }: Props) {
     <>
       <div className="shelf-tools">
         <p className="text-second">{batches.length} cans and jars. The label on each opens its page.</p>
-        <span className="ml-auto flex flex-wrap gap-2">
-          {boxing ? (
-            <>
-              <span className="self-center">
-                {chosen.length < 2 ? "Touch the cans to pour together" : `${chosen.length} cans`}
-              </span>
-              <button
-                type="button"
-                className="ui-button"
-                data-tone="dark"
-                disabled={chosen.length < 2}
-                onClick={() => void box()}
-              >
-                Pour together
+        {runsShop && (
+          <span className="ml-auto flex flex-wrap gap-2">
+            {boxing ? (
+              <>
+                <span className="self-center">
+                  {chosen.length < 2 ? "Touch the cans to pour together" : `${chosen.length} cans`}
+                </span>
+                <button
+                  type="button"
+                  className="ui-button"
+                  data-tone="dark"
+                  disabled={chosen.length < 2}
+                  onClick={() => void box()}
+                >
+                  Pour together
+                </button>
+                <button
+                  type="button"
+                  className="ui-button"
+                  onClick={() => {
+                    setBoxing(false)
+                    setChosen([])
+                  }}
+                >
+                  Cancel
+                </button>
+              </>
+            ) : (
+              <button type="button" className="ui-button" onClick={() => setBoxing(true)}>
+                Box lots
               </button>
-              <button
-                type="button"
-                className="ui-button"
-                onClick={() => {
-                  setBoxing(false)
-                  setChosen([])
-                }}
-              >
-                Cancel
-              </button>
-            </>
-          ) : (
-            <button type="button" className="ui-button" onClick={() => setBoxing(true)}>
-              Box lots
-            </button>
-          )}
-          <ReceivePanel products={products} today={today} found={found} />
-        </span>
+            )}
+            <ReceivePanel products={products} today={today} found={found} />
+          </span>
+        )}
       </div>
       <ErrorText reason={error} />
       {BOARDS.map(([state, title]) => {

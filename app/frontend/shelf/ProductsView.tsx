@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { useMemo, useState } from "react"
 import { SelectField, TextField } from "@/components/Field"
+import { useRunsShop } from "@/lib/me"
 import { roughMass, useUnits } from "@/lib/units"
 import type { ProductRow } from "@/types"
 import { ImportPanel } from "./ImportPanel"
@@ -14,6 +15,7 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
   const [mechanism, setMechanism] = useState("")
   const [gapsOnly, setGapsOnly] = useState(false)
   const [system] = useUnits()
+  const runsShop = useRunsShop()
   const roles = useMemo(() => [...new Set(products.map((product) => product.role))].sort(), [products])
   const mechanisms = useMemo(() => [...new Set(products.map((product) => product.mechanism))].sort(), [products])
   const shown = products.filter(
@@ -55,18 +57,20 @@ export function ProductsView({ products, found }: { products: ProductRow[]; foun
         >
           {gaps} with gaps
         </button>
-        <span className="ml-auto flex flex-wrap gap-2">
-          <ImportPanel />
-          <a href="/products/export.csv" className="ui-button">
-            CSV out
-          </a>
-          <a href="/products/export.json" className="ui-button">
-            JSON out
-          </a>
-          <Link href="/products/new" className="ui-button">
-            New product
-          </Link>
-        </span>
+        {runsShop && (
+          <span className="ml-auto flex flex-wrap gap-2">
+            <ImportPanel />
+            <a href="/products/export.csv" className="ui-button">
+              CSV out
+            </a>
+            <a href="/products/export.json" className="ui-button">
+              JSON out
+            </a>
+            <Link href="/products/new" className="ui-button">
+              New product
+            </Link>
+          </span>
+        )}
       </div>
       <table className="sheet-table product-table">
         <thead>

@@ -14,7 +14,7 @@ class Bench::Pots
   private
 
   def begun
-    Mix.open.includes(:product, :room).reject { |mix| mix.pours.empty? }.map do |mix|
+    Access.of(Mix.open.includes(:product, :room)).reject { |mix| mix.pours.empty? }.map do |mix|
       Pot.new(path: "/mix/#{mix.id}", name: mix.name, left_g: mix.poured.sum { |pour| pour["g"] },
               whole_g: mix.correction.total_g.round(1), mixed_at: minute(mix.hardened_at),
               usable_until: minute(mix.usable_until), open: true, serves: mix.pass_keys.size)

@@ -1,5 +1,14 @@
 # Turns what was touched at the bench into log entries, refusing what cannot have happened.
 class Bench::Work
+  # The entry that a correction takes back: known by its number, or by the touch that made it, as it may not have been
+  # in the log yet when it was taken back.
+  # @param body [Hash] "corrects" or "corrects_touch"
+  # @return [Entry, nil]
+  def self.mistaken(body)
+    touch = body["corrects_touch"]
+    touch ? Entry.find_by(client_id: touch) : Entry.find_by(id: body["corrects"])
+  end
+
   # @param body [Hash] client_id, kind, pass, person, milestone, answer, fault, mending, corrects
   # @return [Entry]
   def self.record!(body, happened_at:) = new(body, happened_at).record!
@@ -123,16 +132,10 @@ class Bench::Work
     { "person" => name }
   end
 
-  # Known by its number, or by the touch that made it: it may not have been in the log yet when it was taken back.
-  def mistaken
-    touch = @body["corrects_touch"]
-    touch ? Entry.find_by(client_id: touch) : Entry.find_by(id: @body["corrects"])
-  end
-
   def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))
 
   def correct!
-    wrong = mistaken || refuse("There is no such entry to take back")
+    wrong = self.class.mistaken(@body) || refuse("There is no such entry to take back")
     Entry::LoggedFault.withdraw!(wrong) if wrong.kind == "fault" && wrong.correction.nil?
     Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece,
                   pass_key: wrong.pass_key, corrects: wrong, body: {})

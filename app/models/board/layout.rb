@@ -42,8 +42,6 @@ class Board::Layout
   end
 
   def layers
-    return [] if @given[:layers_from].blank?
-
-    Piece.find(@given[:layers_from]).layers
+    Access.named(Piece, @given[:layers_from])&.layers || []
   end
 end

@@ -18,9 +18,7 @@ class Mix::Due
 
   # Of a class each sees their own.
   def theirs?(batch)
-    return true unless Current.person&.student?
-
-    @theirs ||= Access.pieces.map(&:core_id).to_set
+    @theirs ||= Access.of(Piece).map(&:core_id).to_set
     batch.passes.all? { |key| @theirs.include?(key.split("/").first) }
   end
 

@@ -47,14 +47,16 @@ class Mix::PotState
 
   # @return [Array<String>] what it is for
   def serves
-    rows = mix.pass_keys.map { |key| Piece.find_by(id: key.split("/").first.delete_prefix("p")) && key }
-    rows.compact.map { |key| pass_words(key) }
+    theirs = Access.of(Piece).where(id: mix.pass_keys.map { |key| piece_of(key) }).ids
+    mix.pass_keys.select { |key| theirs.include?(piece_of(key)) }.map { |key| pass_words(key) }
   end
 
   # @return [Integer, nil] piece to go back to
-  def piece_id = mix.pass_keys.first&.then { |key| key.split("/").first.delete_prefix("p").to_i }
+  def piece_id = mix.pass_keys.first&.then { |key| piece_of(key) }
 
   private
+
+  def piece_of(key) = Piece.id_of(key.split("/").first)
 
   def pour(now, first)
     component = first.component

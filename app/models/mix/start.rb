@@ -80,7 +80,7 @@ class Mix::Start
         return components_of(Rhexon::Mixing::ProductMix.recipe(product.to_value, Shelf.products, step_of(body)),
                              product)
       end
-      return Recipe.find(body["recipe_id"]).components if body["recipe_id"]
+      return Access.named(Recipe, body["recipe_id"]).components if body["recipe_id"]
 
       typed = body["components"]
       refuse("Choose a product or a recipe, or name what goes in", "product") unless typed.is_a?(Array) && typed.any?
@@ -110,8 +110,7 @@ class Mix::Start
     end
 
     def name(body, product)
-      product&.full_name || (body["recipe_id"] && Recipe.find(body["recipe_id"]).name) || body["name"].presence ||
-        "Own mix"
+      product&.full_name || Access.named(Recipe, body["recipe_id"])&.name || body["name"].presence || "Own mix"
     end
 
     def refuse(sentence, where) = raise(Rhexon::InvalidInput.new(sentence, where: where))

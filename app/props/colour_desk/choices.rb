@@ -27,20 +27,20 @@ module ColourDesk::Choices
 
   # Cells that were read.
   def cells
-    Cell.where(board: Access.boards).includes(:readings, board: :piece).filter_map do |cell|
+    Cell.where(board: Access.of(Board)).includes(:readings, board: :piece).filter_map do |cell|
       lab = cell.latest_lab or next
       { id: cell.id, words: "cell #{cell.label} of #{cell.board.name}", lab: lab, wood: cell.board.wood }
     end
   end
 
   def wanted
-    Access.pieces.in_hand.where.not(target_lab: nil).order(:id).map do |piece|
+    Access.of(Piece.in_hand).where.not(target_lab: nil).order(:id).map do |piece|
       { id: piece.id, words: piece.name, lab: piece.target_lab, wood: piece.wood }
     end
   end
 
   def works
-    Access.pieces.in_hand.order(:id).map { |piece|
+    Access.of(Piece.in_hand).order(:id).map { |piece|
       { id: piece.id, words: piece.name, wood: piece.wood }
     }
   end

@@ -5,7 +5,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell } from "@/components/Shell"
 import { TakeInFile } from "@/components/TakeInFile"
 import { woodBitmap } from "@/drawing/woodBitmap"
-import { useMe } from "@/lib/me"
+import { useRunsShop } from "@/lib/me"
 import type { BoardCard, BoardsPage } from "@/types"
 
 const address = (number: number, words: string): string => {
@@ -15,14 +15,14 @@ const address = (number: number, words: string): string => {
 
 /** All sample boards, newest first, each drawn in its readings. */
 export default function BoardsIndex({ boards, page, words, look_again, look_again_more }: BoardsPage) {
-  const mayPlan = useMe()?.role !== "student"
+  const runsShop = useRunsShop()
   const none = boards.length === 0 && !words
   return (
     <Shell>
       <Head title="Sample boards" />
       <PageHead title="Sample boards" facts="Try looks before the piece; the best cell becomes its schedule.">
         <div className="ml-auto flex gap-2">
-          {mayPlan && (
+          {runsShop && (
             <TakeInFile<{ location: string }>
               path="/boards/file"
               label="A board as a file"

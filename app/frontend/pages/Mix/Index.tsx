@@ -2,6 +2,7 @@ import { Head, Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
+import { useRunsShop } from "@/lib/me"
 import { useShop } from "@/lib/shop"
 import { duration, soon } from "@/lib/time"
 import { roughMass, useUnits, volume } from "@/lib/units"
@@ -15,6 +16,7 @@ export default function MixIndex({ pots, due, ...alone }: MixesPage) {
   const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
+  const runsShop = useRunsShop()
   return (
     <Shell>
       <Head title="Mixing desk" />
@@ -89,7 +91,7 @@ export default function MixIndex({ pots, due, ...alone }: MixesPage) {
             </>
           )}
         </section>
-        <MixAlone {...alone} />
+        {runsShop && <MixAlone {...alone} />}
       </div>
     </Shell>
   )

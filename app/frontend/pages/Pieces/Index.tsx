@@ -8,7 +8,7 @@ import { Shell } from "@/components/Shell"
 import { TakeInFile } from "@/components/TakeInFile"
 import { woodBitmap } from "@/drawing/woodBitmap"
 import { send } from "@/lib/api"
-import { useMe } from "@/lib/me"
+import { useRunsShop } from "@/lib/me"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { day, when } from "@/lib/time"
@@ -23,7 +23,7 @@ type Taken = { location: string; told: string[] }
 export default function PiecesIndex({ jobs, closed, removed, page, now }: PiecesPage) {
   const { area } = useMeasures()
   const { zone } = useShop()
-  const mayPlan = useMe()?.role !== "student"
+  const runsShop = useRunsShop()
   const [taken, setTaken] = useState<Taken | null>(null)
   const takeIn = (answer: Taken) => {
     if (answer.told.length === 0) return router.visit(answer.location)
@@ -41,7 +41,7 @@ export default function PiecesIndex({ jobs, closed, removed, page, now }: Pieces
     <Shell>
       <Head title="Jobs and pieces" />
       <PageHead title="Jobs and pieces" facts="Choose a piece to see its schedule.">
-        {jobs.length > 0 && mayPlan && (
+        {jobs.length > 0 && runsShop && (
           <div className="ml-auto flex flex-wrap gap-2">
             <TakeInFile path="/pieces/file" label="A piece as a file" matched onTaken={takeIn} />
             <Link href="/pieces/book" className="ui-button">
@@ -64,13 +64,13 @@ export default function PiecesIndex({ jobs, closed, removed, page, now }: Pieces
           Taken in. {taken.told.join("; ")}. <Link href={taken.location}>See its schedule</Link>
         </p>
       )}
-      {jobs.length === 0 && !mayPlan && (
+      {jobs.length === 0 && !runsShop && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No piece of yours yet</h2>
           <p className="text-second">Whoever leads the class gives you one: it stands here then, with its schedule.</p>
         </section>
       )}
-      {jobs.length === 0 && mayPlan && (
+      {jobs.length === 0 && runsShop && (
         <section className="ui-empty surface-lit">
           <h2 className="panel-title">No piece yet</h2>
           <p className="text-second">
@@ -90,13 +90,13 @@ export default function PiecesIndex({ jobs, closed, removed, page, now }: Pieces
               {job.client}
             </h2>
             <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
-            {mayPlan && <JobPanel job={job} />}
-            {job.pieces.length > 0 && mayPlan && (
+            {runsShop && <JobPanel job={job} />}
+            {job.pieces.length > 0 && runsShop && (
               <Link href={`/jobs/${job.id}/handover`} className="quiet-link target">
                 Handover
               </Link>
             )}
-            {mayPlan && (
+            {runsShop && (
               <Link href={`/pieces/new?job_id=${job.id}`} className="quiet-link target ml-auto">
                 Add a piece to this job
               </Link>

@@ -5,6 +5,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
 import { sendOnce } from "@/lib/api"
+import { useRunsShop } from "@/lib/me"
 import { useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { when } from "@/lib/time"
@@ -18,6 +19,7 @@ export default function ShelfBatch(first: BatchPage) {
   const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
+  const runsShop = useRunsShop()
   const [{ batch, moves, use }, setState] = useState(first)
   const [left, setLeft] = useState("")
   const [kept, setKept] = useState("")
@@ -101,7 +103,7 @@ export default function ShelfBatch(first: BatchPage) {
             </dl>
           </div>
         </section>
-        {!batch.discarded && (
+        {!batch.discarded && runsShop && (
           <section aria-label="Do with it" className="batch-acts">
             <div className="act-row">
               <TextField
@@ -162,17 +164,7 @@ export default function ShelfBatch(first: BatchPage) {
             )}
           </section>
         )}
-        <section aria-label="Label" className="batch-label">
-          <img src={`/batches/${batch.id}/label.svg`} alt={`Label of ${batch.code}`} width="330" />
-          <p className="mt-2 flex gap-2">
-            <a href={`/batches/${batch.id}/label.pdf`} className="ui-button" target="_blank" rel="noreferrer">
-              PDF to print
-            </a>
-            <a href={`/batches/${batch.id}/label.svg`} className="ui-button" download={`${batch.code}.svg`}>
-              SVG
-            </a>
-          </p>
-        </section>
+        {runsShop && <BatchLabel id={batch.id} code={batch.code} />}
         {use.components.length > 0 && (
           <section aria-label="What went in" className="ruled pt-2">
             <h2 className="text-head">What went in</h2>
@@ -223,6 +215,23 @@ export default function ShelfBatch(first: BatchPage) {
         </section>
       </div>
     </Shell>
+  )
+}
+
+function BatchLabel({ id, code }: { id: number; code: string }) {
+  const label = `/batches/${id}/label`
+  return (
+    <section aria-label="Label" className="batch-label">
+      <img src={`${label}.svg`} alt={`Label of ${code}`} width="330" />
+      <p className="mt-2 flex gap-2">
+        <a href={`${label}.pdf`} className="ui-button" target="_blank" rel="noreferrer">
+          PDF to print
+        </a>
+        <a href={`${label}.svg`} className="ui-button" download={`${code}.svg`}>
+          SVG
+        </a>
+      </p>
+    </section>
   )
 }
 

@@ -2,6 +2,7 @@ import { Head, Link } from "@inertiajs/react"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns } from "@/drawing/Patterns"
+import { useRunsShop } from "@/lib/me"
 import { useShop } from "@/lib/shop"
 import { BatchesView } from "@/shelf/BatchesView"
 import { ProductsView } from "@/shelf/ProductsView"
@@ -20,13 +21,14 @@ const VIEWS: [Props["view"], string][] = [
 export default function ShelfIndex(props: Props) {
   const shop = useShop()
   const now = useNow(shop.now)
+  const runsShop = useRunsShop()
   return (
     <Shell>
       <Head title="Shelf" />
       <Patterns />
       <PageHead title="Shelf">
         <nav className="ui-switch ml-6" aria-label="What to see of the shelf">
-          {VIEWS.map(([view, words]) => (
+          {VIEWS.filter(([view]) => runsShop || view !== "shopping").map(([view, words]) => (
             <Link key={view} href={`/shelf?view=${view}`} aria-current={view === props.view ? "page" : undefined}>
               {words}
             </Link>

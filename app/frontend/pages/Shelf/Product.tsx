@@ -5,6 +5,7 @@ import { SelectField, TextField } from "@/components/Field"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { send as request } from "@/lib/api"
+import { useRunsShop } from "@/lib/me"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useShop } from "@/lib/shop"
 import { roughMass, useUnits } from "@/lib/units"
@@ -35,6 +36,7 @@ export default function ShelfProduct({
   const shop = useShop()
   const now = useNow(shop.now)
   const [system] = useUnits()
+  const runsShop = useRunsShop()
   const [identity, setIdentity] = useState({
     maker: product.maker,
     name: product.name,
@@ -107,45 +109,49 @@ export default function ShelfProduct({
           </>
         }
       >
-        <span className="ml-auto flex flex-wrap gap-2">
-          {!fresh && (
-            <>
-              <Link href={`/products/new?copy=${product.id}`} className="ui-button">
-                Copy
-              </Link>
-              {stays ? (
-                <button
-                  type="button"
-                  className="ui-button"
-                  title={product.retired ? "Offered in forms again" : "Known where it is named, and no longer offered"}
-                  onClick={() => void retire(product.retired ? "DELETE" : "POST")}
-                >
-                  {product.retired ? "Take up again" : "Retire"}
-                </button>
-              ) : (
-                <button type="button" className="ui-button" onClick={() => void remove()}>
-                  Remove
-                </button>
-              )}
-            </>
-          )}
-          <button
-            type="button"
-            className={dirty ? "ui-tape" : "ui-button"}
-            data-size="small"
-            disabled={!dirty}
-            onClick={() => void keep()}
-          >
-            {dirty ? "Keep what was changed" : "Nothing changed"}
-          </button>
-        </span>
+        {runsShop && (
+          <span className="ml-auto flex flex-wrap gap-2">
+            {!fresh && (
+              <>
+                <Link href={`/products/new?copy=${product.id}`} className="ui-button">
+                  Copy
+                </Link>
+                {stays ? (
+                  <button
+                    type="button"
+                    className="ui-button"
+                    title={
+                      product.retired ? "Offered in forms again" : "Known where it is named, and no longer offered"
+                    }
+                    onClick={() => void retire(product.retired ? "DELETE" : "POST")}
+                  >
+                    {product.retired ? "Take up again" : "Retire"}
+                  </button>
+                ) : (
+                  <button type="button" className="ui-button" onClick={() => void remove()}>
+                    Remove
+                  </button>
+                )}
+              </>
+            )}
+            <button
+              type="button"
+              className={dirty ? "ui-tape" : "ui-button"}
+              data-size="small"
+              disabled={!dirty}
+              onClick={() => void keep()}
+            >
+              {dirty ? "Keep what was changed" : "Nothing changed"}
+            </button>
+          </span>
+        )}
       </PageHead>
       {elsewhere && (
         <p className="ui-trouble error-text" role="alert">
           {error.sentence}
         </p>
       )}
-      <div className="product-grid">
+      <fieldset className="product-grid" disabled={!runsShop}>
         <aside>
           <div className="surface-lit product-identity">
             <TextField
@@ -189,13 +195,15 @@ export default function ShelfProduct({
             <section aria-label="Cans of it" className="mt-4">
               <div className="flex items-center">
                 <h2 className="text-head">On the shelf</h2>
-                <span className="ml-auto">
-                  <ReceivePanel
-                    products={[]}
-                    product={product.id ?? undefined}
-                    today={new Date(now * 60_000).toISOString().slice(0, 10)}
-                  />
-                </span>
+                {runsShop && (
+                  <span className="ml-auto">
+                    <ReceivePanel
+                      products={[]}
+                      product={product.id ?? undefined}
+                      today={new Date(now * 60_000).toISOString().slice(0, 10)}
+                    />
+                  </span>
+                )}
               </div>
               <ul className="can-list">
                 {batches.map((batch) => {
@@ -240,7 +248,7 @@ export default function ShelfProduct({
             </section>
           ))}
         </div>
-      </div>
+      </fieldset>
     </Shell>
   )
 }

@@ -1,0 +1,2 @@
+class EntryPolicy < OfPiecePolicy
+end

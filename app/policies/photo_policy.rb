@@ -1,0 +1,5 @@
+class PhotoPolicy < ApplicationPolicy
+  private
+
+  def own? = theirs?(record.piece || record.entry&.piece || record.cell&.board)
+end

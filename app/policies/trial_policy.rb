@@ -1,0 +1,2 @@
+class TrialPolicy < OfPiecePolicy
+end
