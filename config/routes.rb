@@ -68,6 +68,7 @@ Rails.application.routes.draw do
         resource :preview, only: :create, path: "what_if"
         resource :foresight, only: :create, path: "ahead"
         resources :what_ifs, only: :index
+        resources :remedies, only: :index
         resources :new_steps, only: :index
         resource :chance, only: :show
         resource :looks, only: :show

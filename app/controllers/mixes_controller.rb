@@ -8,7 +8,9 @@ class MixesController < ApplicationController
   def index
     begun = Access.of(Mix.open.includes(:room, :product)).order(:id)
     page "Mix/Index", MixesPageSerializer,
-         { pots: begun.map { |mix| PotSerializer.new(Mix::PotState.new(mix)).to_h }, products: mixable, helpers: helpers,
+         { pots: begun.map { |mix|
+           PotSerializer.new(Mix::PotState.new(mix)).to_h
+         }, products: mixable, helpers: helpers,
            recipes: Access.of(Recipe).order(:name).map { |recipe| RecipeSerializer.new(recipe).to_h },
            rooms: Room.order(:id).pluck(:name), due: Mix::Due.new.to_a }
   end

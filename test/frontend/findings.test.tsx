@@ -29,6 +29,8 @@ const finding = (more: Partial<Finding> = {}): Finding => ({
   ruled_out: [],
   ruling: null,
   open: true,
+  behind: false,
+  untried: 0,
   ...more,
 })
 
@@ -48,6 +50,8 @@ function show(findings: Finding[], ready: Record<string, number | null> = {}, si
         onSelect={(one) => calls.push(`select ${one.id}`)}
         onEdit={(operation) => calls.push(JSON.stringify(operation))}
         onShop={() => calls.push("shop")}
+        unknown={false}
+        onAll={() => calls.push("all")}
       />
     </QueryClientProvider>,
   )
@@ -142,5 +146,16 @@ describe("findings", () => {
     ])
     expect(screen.getByText("Order it").getAttribute("href")).toBe("/shelf?view=shopping&product=w20")
     expect(screen.getByText("Try it on a board").getAttribute("href")).toBe("/trials/new?piece=4")
+  })
+
+  test("what has to be planned is said to be on its way, and what was left out can be asked for", () => {
+    const late = finding({ id: "time.due", title: "Late", sentence: "Ready on Friday.", behind: true })
+    show([late])
+    expect(screen.getByRole("status").textContent).toBe("Planning what would help")
+    cleanup()
+    const calls = show([{ ...late, behind: false, untried: 2 }])
+    expect(screen.queryByRole("status")).toBeNull()
+    fireEvent.click(screen.getByText("Try 2 more ways"))
+    expect(calls).toEqual(["all"])
   })
 })

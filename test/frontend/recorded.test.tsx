@@ -101,6 +101,8 @@ describe("what is found", () => {
         onSelect={nothing}
         onEdit={nothing}
         onShop={nothing}
+        onAll={nothing}
+        unknown={false}
       />,
     )
     return screen.getAllByRole("heading").map((heading) => heading.textContent)

@@ -65,4 +65,25 @@ class SoundChangeTest < ActiveSupport::TestCase
     end
     assert_not Trouble.of_database?(ArgumentError.new("x"))
   end
+
+  # Remedies that have to be planned are for whoever looks at them.
+  test "a write plans no remedies, however many pieces are late" do
+    Room.create!(name: "loft", t_c: 22, rh: 45)
+    pieces = Array.new(3) { |at| make_piece(name: "Late #{at}", steps: [ coat("s1", coats: 4) ]) }
+    Job.update_all(due_at: 1.hour.from_now)
+    planned = 0
+    remedy = Rhexon::Planning::Plan.instance_method(:with_schedule)
+    TracePoint.new(:call) { planned += 1 }.enable(target: remedy) do
+      SoundChange.keep! { Room.first.update!(t_c: 19) }
+      late = pieces.map { |piece|
+        Rhexon::Checks::Catalogue.findings(ShopFloor.new.plan, piece.core_id).find { |finding|
+          finding.id == "time.due"
+        }
+      }
+      assert_equal [ true ] * 3, late.map(&:behind?)
+      assert_equal 0, planned
+      assert_operator late.first.remedies.size, :>, 1
+      assert_operator planned, :>, 0
+    end
+  end
 end

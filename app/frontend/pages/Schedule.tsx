@@ -28,6 +28,7 @@ import { StepList } from "@/schedule/StepList"
 import { StepTools } from "@/schedule/StepTools"
 import { useChance } from "@/schedule/useChance"
 import { usePreview } from "@/schedule/usePreview"
+import { useRemedies } from "@/schedule/useRemedies"
 import { useSheet } from "@/schedule/useSheet"
 import { useStepEdits } from "@/schedule/useStepEdits"
 import { firstOpen } from "@/schedule/words"
@@ -74,7 +75,10 @@ const pictureOf = (piece: Piece, sheet: Sheet): Picture => ({
 
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
-  const { sheet, piece, schedule } = state
+  const { piece, schedule } = state
+  const settled = state.waiting.length === 0 && !state.settling
+  const remedies = useRemedies(state.url, schedule.revision, state.sheet, settled)
+  const { sheet } = remedies
   const [selected, setSelected] = useState<string | null>(() => askedFor(sheet) ?? firstOpen(sheet))
   const row =
     sheet.rows.find((candidate) => candidate.key === selected) ??
@@ -85,7 +89,7 @@ function Screen(props: SchedulePage) {
   const [history, setHistory] = useState(false)
   const [table, setTable] = useState(false)
   const { preview, ready, ask, drop } = usePreview(state.url, schedule.revision, sheet.section.face)
-  const chance = useChance(state.url, schedule.revision, state.waiting.length === 0 && !state.settling)
+  const chance = useChance(state.url, schedule.revision, settled)
   const looks = useLooks(state.url, schedule.revision, sheet.section.face)
   const [light, setLight] = useState(props.piece.light)
   const colour = useMemo(() => colourOf(looks ?? null, light), [looks, light])
@@ -268,6 +272,7 @@ function Screen(props: SchedulePage) {
           <StepTools state={state} table={table} onAdd={() => setAdding(true)} onTable={() => setTable(!table)} />
           <SideTabs
             state={state}
+            remedies={remedies}
             chance={chance}
             ready={ready}
             onApply={apply}

@@ -18,6 +18,8 @@ const PLACES: Record<string, (product: string | null, piece: number) => string> 
 type Props = {
   sheet: Sheet
   piece: number
+  /** Whether remedies that have to be planned could not be had. */
+  unknown: boolean
   ready: Record<string, number | null>
   onApply: (operation: Operation, reason: string) => void
   onAsk: (operation: Operation, show?: boolean) => void
@@ -25,10 +27,13 @@ type Props = {
   onSelect: (finding: Finding) => void
   onEdit: (operation: Operation) => void
   onShop: () => void
+  /** Plans remedies that were left out, too. */
+  onAll: () => void
 }
 
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
-export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect, onEdit, onShop }: Props) {
+export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onShop, onAll, ...asks }: Props) {
+  const { onApply, onAsk, onDrop } = asks
   const [judged, setJudged] = useState<Finding | null>(null)
   const firstOperation = sheet.findings
     .flatMap((finding) => finding.remedies)
@@ -114,6 +119,16 @@ export function Findings({ sheet, piece, ready, onApply, onAsk, onDrop, onSelect
                 </button>
               )
             })}
+            {finding.behind && !unknown && (
+              <p className="text-second text-fine mt-2" role="status">
+                Planning what would help
+              </p>
+            )}
+            {finding.untried > 0 && (
+              <button type="button" className="text-button" onClick={onAll}>
+                {finding.untried === 1 ? "Try one more way" : `Try ${finding.untried} more ways`}
+              </button>
+            )}
             {finding.ruled_out.map((way) => (
               <p key={way.label} className="text-second text-fine mt-2">
                 <b>{way.label}:</b> {way.why_not}.

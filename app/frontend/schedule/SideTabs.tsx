@@ -4,11 +4,13 @@ import { ChanceSaid } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
 import type { Chance, Finding, Operation } from "@/types"
 import { Findings } from "./Findings"
+import type { useRemedies } from "./useRemedies"
 import type { useSheet } from "./useSheet"
 import { WhatIfs } from "./WhatIfs"
 
 type Props = {
   state: ReturnType<typeof useSheet>
+  remedies: ReturnType<typeof useRemedies>
   chance: Chance | null
   /** Ready dates of the remedies that were asked about, by their operation. */
   ready: Record<string, number | null>
@@ -19,8 +21,9 @@ type Props = {
 }
 
 /** What stands against the plan, what would change its date, how sure it is, and what it aims at. */
-export function SideTabs({ state, chance, ready, onApply, onAsk, onDrop, onSelect }: Props) {
-  const { sheet, piece, schedule, url } = state
+export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDrop, onSelect }: Props) {
+  const { piece, schedule, url } = state
+  const { sheet } = remedies
   const [tab, setTab] = useState("findings")
   if (sheet.rows.length === 0 && sheet.findings.length === 0) return null
   const asks = { onApply, onAsk, onDrop }
@@ -40,6 +43,8 @@ export function SideTabs({ state, chance, ready, onApply, onAsk, onDrop, onSelec
               <Findings
                 piece={piece.id}
                 sheet={sheet}
+                unknown={remedies.unknown}
+                onAll={remedies.tryAll}
                 ready={ready}
                 onSelect={onSelect}
                 onEdit={state.edit}

@@ -84,6 +84,25 @@ class ChecksTest < CoreTest
     assert_includes finding.remedies.map(&:label).join, "One coat less"
   end
 
+  # Whoever writes does not wait for them, and whoever looks waits for so many passes and no more.
+  def test_remedies_are_planned_when_they_are_asked_for_within_so_many_passes
+    rooms = %w[bay loft attic shed].map { |id| { "id" => id, "climate" => [ { "t_c" => 22, "rh" => 45 } ] } }
+    top = piece(document(coat("s1", coats: 4)), use: "furniture", due: "2026-11-23T15:00+01:00")
+    late = -> { plan(top, rooms: rooms) }
+    finding = ->(made = late.()) { findings(made, "time.due").first }
+    assert_predicate finding.(), :behind?
+    made = late.()
+    few = finding.(made).look_behind!(passes: 2 * made.model.size)
+    refute_predicate few, :behind?
+    ways = ->(told) { told.remedies.select(&:operation).size }
+    assert_operator ways.(few), :<=, 2
+    assert_equal 5, 2 + few.untried, "four rooms, and a coat less"
+    all = finding.().look_behind!(passes: nil)
+    assert_equal 0, all.untried
+    assert_operator ways.(all), :>=, ways.(few)
+    assert_equal 1, finding.().look_behind!(passes: 1).then { |told| 5 - told.untried }, "one is tried at least"
+  end
+
   def test_in_time_or_without_a_date_nothing_is_raised
     assert_empty findings(plan(piece(document(coat("s1")), due: "2026-12-01T12:00+01:00")), "time.due")
     assert_empty findings(plan(piece(document(coat("s1")))), "time.due")

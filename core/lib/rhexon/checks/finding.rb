@@ -8,12 +8,26 @@ module Rhexon
     # @!attribute step     [String, nil] step id it hangs on
     # @!attribute pass     [String, nil] pass key
     # @!attribute figures  [Hash] the numbers it used, units in the names
-    # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned are given as a
-    #   callable, which is asked once somebody looks at them: a list of late pieces needs none
+    # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned first stand
+    #   behind a callable (Ways), which is asked once somebody looks at them: nothing that is written waits for it
     # @!attribute ruling   [Judgement::Ruling, nil] where the shop or the schedule judges it otherwise
     Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, :ruling,
                          keyword_init: true) do
+      # @return [Boolean] whether its remedies have to be planned, and have not been yet
+      def behind? = self[:remedies].respond_to?(:call)
+
+      # @param passes [Integer, nil] how many may be planned for them (Proofs); nil: as many as it takes
+      # @return [Finding] itself, with its remedies planned
+      def look_behind!(passes: Proofs::PASSES)
+        @ways = self[:remedies].call(passes) if behind?
+        self[:remedies] = @ways.remedies if @ways
+        self
+      end
+
       def remedies = ways.reject(&:why_not)
+
+      # @return [Integer] ways that were not tried
+      def untried = @ways ? @ways.untried : 0
 
       # What one would think of, and why it does not work here.
       # @return [Array<Remedy>]
@@ -24,7 +38,7 @@ module Rhexon
       private
 
       def ways
-        self[:remedies] = self[:remedies].call if self[:remedies].respond_to?(:call)
+        look_behind!
         (self[:remedies] || []).compact
       end
     end

@@ -16,7 +16,7 @@ module Rhexon
         finding = context.finding(
           id(step, block.constraint), "stop",
           "No date can be given", sentence, figures: { constraint: block.constraint },
-          remedies: WaysOut.new(context, step).for(block.constraint)
+          remedies: ->(passes) { WaysOut.new(context, step).for(block.constraint, passes) }
         )
         [ finding.tap { |named| named.step = step["id"] } ]
       end

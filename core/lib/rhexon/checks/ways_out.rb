@@ -1,6 +1,7 @@
 module Rhexon
   module Checks
-    # What would give a piece without a date one. Each way is planned anew, and offered only where a date comes of it.
+    # What would give a piece without a date one. Each way is planned anew (Proofs), and offered only where a date comes
+    # of it.
     class WaysOut
       WINDOWS = {
         "one_batch" => "Mix a pot for each coat", "wet_on_wet" => "Let each coat wait for its window",
@@ -15,17 +16,24 @@ module Rhexon
       end
 
       # @param constraint [String] what it fails on: hard_window, rack, hours, milestone or search
-      # @return [Array<Remedy>]
-      def for(constraint)
+      # @param passes [Integer, nil] how many may be planned
+      # @return [Ways]
+      def for(constraint, passes)
+        proofs = Proofs.new(@context, thought_of(constraint), passes: passes)
+        given_up = without_window if constraint == "hard_window"
+        Ways.new(remedies: [ given_up, *proofs.found ].compact, untried: proofs.untried)
+      end
+
+      private
+
+      def thought_of(constraint)
         case constraint
-        when "hard_window" then [ without_window, *hardener_shares ].compact
+        when "hard_window" then hardener_shares
         when "rack" then other_rooms
         when "hours" then quicker_methods
         else []
         end
       end
-
-      private
 
       # @return [Remedy, nil] the window given up; asked for as it stands, its date is seen in the preview
       def without_window
@@ -35,10 +43,10 @@ module Rhexon
 
       def quicker_methods
         product = @context.shop.products[@step["product"]] or return []
-        (Schedule::Kinds.methods(@step["kind"], product) - [ @step["method"] ]).filter_map do |method|
+        (Schedule::Kinds.methods(@step["kind"], product) - [ @step["method"] ]).map do |method|
           film = @step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}
-          dated("Have it #{Materials::Methods::DONE.fetch(method)}",
-                set(@step, "method" => method, "gun" => nil, **film))
+          @context.remedy("Have it #{Materials::Methods::DONE.fetch(method)}",
+                          set(@step, "method" => method, "gun" => nil, **film))
         end
       end
 
@@ -47,7 +55,7 @@ module Rhexon
         laid = @context.document["steps"].select { |step| Work::Steps.lays?(step) }
         @context.shop.rooms.each_value.reject { |room| room.rack_places&.zero? }.filter_map do |room|
           moved = laid.map { |step| set(step, "dry_room" => room.id) }
-          dated("Let it dry in the #{room.id}", { "op" => "all", "operations" => moved })
+          @context.remedy("Let it dry in the #{room.id}", { "op" => "all", "operations" => moved })
         end
       end
 
@@ -56,22 +64,13 @@ module Rhexon
         @context.document["steps"].select { |step| step["kind"] == "coat" }.flat_map do |step|
           product = @context.shop.products[step["product"]]
           ends = product.pot_life_by_hardener unless product.class_id == "epoxy_clear"
-          (ends || []).filter_map do |parts, _|
-            dated("Use #{format("%g", parts)} parts of hardener", set(step, "hardener_parts" => parts))
+          (ends || []).map do |parts, _|
+            @context.remedy("Use #{format("%g", parts)} parts of hardener", set(step, "hardener_parts" => parts))
           end
         end
       end
 
       def set(step, fields) = { "op" => "change_step", "id" => step["id"], "set" => fields }
-
-      # @return [Remedy, nil] nil where the change gives no date, or cannot be made
-      def dated(label, operation)
-        document = Schedule::Edit.apply(@context.document, operation)
-        ready = @context.plan.with_schedule(@context.piece.id, document).build.ready[@context.piece.id]
-        @context.remedy("#{label}: ready #{@context.clock(ready)}", operation) if ready
-      rescue InvalidInput
-        nil
-      end
     end
   end
 end

@@ -5,8 +5,6 @@ module Rhexon
       # time or has no due date.
       # Its remedies are replanned and shown only if they make the piece earlier.
       module TimeDue
-        MOST = 3
-
         module_function
 
         def call(context)
@@ -20,11 +18,14 @@ module Rhexon
           [ context.finding(
             "time.due", "caution", "Late", sentence, placement: context.placements.last,
             figures: { ready_at: ready, due: context.piece.due, late_min: late },
-            remedies: lambda {
-              sooner = candidates(context).lazy.filter_map { |remedy| proven(context, remedy, ready) }.first(MOST)
-              [ *sooner, context.go("See what else would do", "ways") ]
-            }
+            remedies: ->(passes) { sooner(context, ready, passes) }
           ) ]
+        end
+
+        def sooner(context, ready, passes)
+          proofs = Proofs.new(context, candidates(context), than: ready, passes: passes)
+          Ways.new(remedies: [ *proofs.found, context.go("See what else would do", "ways") ],
+                   untried: proofs.untried)
         end
 
         def candidates(context)
@@ -38,16 +39,6 @@ module Rhexon
             )
           end
           pins + Alternatives.rooms(context) + Alternatives.fewer(context)
-        end
-
-        def proven(context, remedy, ready)
-          document = Schedule::Edit.apply(context.document, remedy.operation)
-          earlier = context.plan.with_schedule(context.piece.id, document).build.ready[context.piece.id]
-          return unless earlier && earlier < ready
-
-          Remedy.new(label: "#{remedy.label}: ready #{context.clock(earlier)}", operation: remedy.operation)
-        rescue InvalidInput
-          nil
         end
       end
     end
