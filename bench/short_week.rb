@@ -1,5 +1,5 @@
-# Makes a seeded shop one with short hours and a class: RHEXON_DATABASE=short RHEXON_DEMO=1 RAILS_ENV=production bin/rails
-# runner bench/short_week.rb [pupils, 28] [pieces of each, 3]
+# Makes a seeded shop one with short hours and a class: RHEXON_DATABASE=short RHEXON_DEMO=1 RAILS_ENV=production
+# bin/rails runner bench/short_week.rb [pupils, 28] [pieces of each, 3]
 # It is open on Monday mornings alone, and the longest schedule that is in hand is given to the class: all are late.
 pupils, count = [ ARGV[0] || 28, ARGV[1] || 3 ].map { |given| Integer(given) }
 ApplicationRecord.transaction do

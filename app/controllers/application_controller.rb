@@ -105,7 +105,18 @@ class ApplicationController < ActionController::Base
   def refusals = Current.role == "owner" ? AuditLine.refusals(1.day.ago) : 0
 
   # Who has signed in, as far as the pages go by it.
-  def me = Current.person&.then { |person| { name: person.name, role: Current.role } }
+  def me = Current.person&.then { |person| { name: person.name, role: Current.role, new_device: new_device(person) } }
+
+  # Told on what was signed in before.
+  NEW_DEVICE_TOLD = 7.days
+  private_constant :NEW_DEVICE_TOLD
+
+  # @return [Hash, nil] minute and name of the device
+  def new_device(person)
+    since = [ Current.session.created_at, NEW_DEVICE_TOLD.ago ].compact.max
+    line = AuditLine.new_device(person, since + 1.second)
+    line && { at: line.at.to_i / 60, device: line.device }
+  end
 
   # Pieces that could not be computed when the shop was planned last.
   def set_aside

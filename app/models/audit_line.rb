@@ -42,6 +42,11 @@ class AuditLine < ApplicationRecord
       nil
     end
 
+    # @return [AuditLine, nil] the last time that somebody signed in on a device they had not used before
+    def new_device(person, since)
+      where(kind: "signed_in", person: person, at: since..).where("detail ->> 'new_device'").order(:id).last
+    end
+
     # @return [Integer] refusals of the last day, less those that an owner has seen
     def refusals(since) = where(kind: REFUSED, at: since..).count
   end

@@ -6,6 +6,8 @@ class AuditLineSerializer < ApplicationSerializer
   attribute(:at) { |line| line.at.to_i / 60 }
   attribute(:words) { |line| AuditLine::WORDS.fetch(line.kind) }
   attribute(:person) { |line| line.person&.name }
-  attribute(:detail) { |line| line.detail.values.join(", ") }
+  attribute(:detail) do |line|
+    line.detail.map { |name, value| name == "new_device" ? "on a device they had not used before" : value }.join(", ")
+  end
   attribute(:refused) { |line| AuditLine::REFUSED.include?(line.kind) }
 end

@@ -3,6 +3,9 @@ export MAKEFLAGS="${MAKEFLAGS:--j2}"
 export LANG="${LANG:-C.UTF-8}" RUBY_YJIT_ENABLE="${RUBY_YJIT_ENABLE:-1}"
 # Fewer, larger collections: a plan makes much short-lived garbage.
 export RUBY_GC_HEAP_INIT_SLOTS=1200000 RUBY_GC_MALLOC_LIMIT=67108864 RUBY_GC_MALLOC_LIMIT_MAX=134217728 RUBY_GC_OLDMALLOC_LIMIT=134217728 RUBY_GC_OLDMALLOC_LIMIT_MAX=268435456
+# Memory levels off: compiled code takes 64 MB at most (what is hot takes 10), and threads share two malloc arenas.
+export MALLOC_ARENA_MAX="${MALLOC_ARENA_MAX:-2}"
+[[ "${RUBYOPT:-}" == *--yjit* ]] || export RUBYOPT="${RUBYOPT:-} --yjit-exec-mem-size=64"
 unset BUNDLE_GEMFILE
 
 say() { printf '%s\n' "$*"; }

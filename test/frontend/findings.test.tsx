@@ -7,7 +7,9 @@ import { Findings } from "@/schedule/Findings"
 import type { Finding, Operation, Row, Sheet } from "@/types"
 import { NOW } from "./support/bench"
 
+const me = vi.hoisted(() => ({ role: "finisher" }))
 vi.mock("@inertiajs/react", () => ({
+  usePage: () => ({ props: { me } }),
   Link: ({ href, children }: { href: string; children: string }) => <a href={href}>{children}</a>,
 }))
 
@@ -157,5 +159,22 @@ describe("findings", () => {
     expect(screen.queryByRole("status")).toBeNull()
     fireEvent.click(screen.getByText("Try 2 more ways"))
     expect(calls).toEqual(["all"])
+  })
+
+  test("a student is not sent where students do not come in", () => {
+    const short = finding({
+      remedies: ["shopping", "colour"].map((name) => ({
+        label: name,
+        operation: null,
+        place: { name, product: "w20" },
+      })),
+    })
+    show([short])
+    expect(screen.getAllByRole("link").map((link) => link.textContent)).toEqual(["shopping", "colour"])
+    cleanup()
+    me.role = "student"
+    show([short])
+    me.role = "finisher"
+    expect(screen.getAllByRole("link").map((link) => link.textContent)).toEqual(["colour"])
   })
 })

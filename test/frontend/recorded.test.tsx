@@ -16,6 +16,7 @@ import { renderPage } from "./support/client"
 // States of components in what the server really answers: test/requests/recorded_answers_test.rb holds the files.
 vi.mock("@/drawing/woodBitmap", () => ({ woodBitmap: () => "data:," }))
 vi.mock("@inertiajs/react", () => ({
+  usePage: () => ({ props: {} }),
   Link: ({ href, children }: { href: string; children: string }) => <a href={href}>{children}</a>,
 }))
 

@@ -34,6 +34,13 @@ class CommandsTest < ActiveSupport::TestCase
     end
   end
 
+  test "what is locked is told without asking anybody" do
+    told = assert_runs("bin/versions --offline")
+    assert_match(/^gem  rails +#{Regexp.escape(Rails.version)}$/, told)
+    assert_match(/^npm  react +\d+\.\d+\.\d+$/, told)
+    assert_match(/The registries were not asked\.\Z/, told)
+  end
+
   test "gems are found by bundler, rails, the benches and the core" do
     assert_runs "ruby -W0 -e 'require \"bundler/setup\"; require \"rails\"; require \"selenium-webdriver\"'"
     assert_runs "ruby -W0 -e 'require \"bundler/setup\"; require \"json_schemer\"'", dir: File.join(ROOT, "core")

@@ -1,6 +1,7 @@
 # Who asks, and whether they may: everything but what Access::OPEN names is for people who have signed in.
 module SignsIn
   extend ActiveSupport::Concern
+  include KnowsDevice
 
   COOKIE = :rhexon_session
   # On a demo's sign-in page nobody signs in by itself any more.
@@ -118,7 +119,7 @@ module SignsIn
     cookies.signed[cookie_name] = { value: token, httponly: true, same_site: :lax, secure: request.ssl?, path: "/",
                                     expires: Session::LONGEST.from_now }
     Current.session = session
-    AuditLine.note!("signed_in", person: person)
+    AuditLine.note!("signed_in", person: person, new_device: (true if !demo? && new_device?(person)))
     session
   end
 end

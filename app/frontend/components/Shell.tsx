@@ -4,7 +4,7 @@ import { recall, remember } from "@/lib/device"
 import { useKeys } from "@/lib/keys"
 import { inHandsOf, type Me, useMe } from "@/lib/me"
 import type { Shop } from "@/lib/shop"
-import { clock, day, duration } from "@/lib/time"
+import { clock, day, duration, when } from "@/lib/time"
 import { UnsentTouches } from "@/outbox/UnsentTouches"
 import { useOutbox } from "@/outbox/useOutbox"
 import { useReturn } from "@/outbox/useReturn"
@@ -65,6 +65,7 @@ export function Shell({ children, keys = [], silentSince }: ShellProps) {
           <SetAsideNote aside={aside} />
         )}
         {refusals > 0 && !here.startsWith("/shop/audit") && <RefusalsNote count={refusals} />}
+        {me?.new_device && here !== "/me" && <NewDevice {...me.new_device} zone={shop.zone} />}
         <SignedOut />
         <Ringing zone={shop.zone} />
         <KeptHere
@@ -96,6 +97,26 @@ function RefusalsNote({ count }: { count: number }) {
       <Link href="/shop/audit?refused=yes">
         {count === 1 ? "A wrong password or code" : `${count} wrong passwords or codes`} in the last day
       </Link>
+    </p>
+  )
+}
+
+const SEEN = "new-device-seen"
+
+/** Somebody signed in by this name elsewhere: who it was not, finds out here. */
+function NewDevice({ at, device, zone }: { at: number; device: string | null; zone: string }) {
+  const [seen, setSeen] = useState(() => Number(localStorage.getItem(SEEN)))
+  if (seen >= at) return null
+  const dismiss = () => {
+    localStorage.setItem(SEEN, String(at))
+    setSeen(at)
+  }
+  return (
+    <p className="refusals-note" role="status">
+      Signed in on a new device: {device ?? "unknown"}, {when(at, zone)}. <Link href="/me">Your devices</Link>
+      <button type="button" className="text-button ml-3" onClick={dismiss}>
+        It was me
+      </button>
     </p>
   )
 }

@@ -2,7 +2,12 @@ import { usePage } from "@inertiajs/react"
 
 export type Role = "owner" | "finisher" | "student"
 /** Whose hands this device is in. */
-export type Me = { name: string; role: Role }
+export type Me = {
+  name: string
+  role: Role
+  /** Where they signed in last on a device they had not used before, since they did on this one. */
+  new_device?: { at: number; device: string | null } | null
+}
 
 export const ROLE: Record<Role, string> = { owner: "owner", finisher: "finisher", student: "student" }
 

@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { useEffect, useState } from "react"
 import { LevelMark } from "@/components/Marks"
+import { useRunsShop } from "@/lib/me"
 import { when } from "@/lib/time"
 import type { Finding, Operation, Sheet } from "@/types"
 import { Judge, judgedAs } from "./Judge"
@@ -14,6 +15,9 @@ const PLACES: Record<string, (product: string | null, piece: number) => string> 
   shelf: (product) => `/shelf?view=batches&product=${product}`,
   product: (product) => `/products/${product}`,
 }
+
+/** Where a student does not come in. */
+const OF_THE_SHOP = ["piece", "ways", "shopping"]
 
 type Props = {
   sheet: Sheet
@@ -34,6 +38,7 @@ type Props = {
 /** What the checks say, stops first. Holding or focusing a remedy previews it; pressing applies it. */
 export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onShop, onAll, ...asks }: Props) {
   const { onApply, onAsk, onDrop } = asks
+  const runsShop = useRunsShop()
   const [judged, setJudged] = useState<Finding | null>(null)
   const firstOperation = sheet.findings
     .flatMap((finding) => finding.remedies)
@@ -80,7 +85,8 @@ export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onSho
               const { operation, place } = remedy
               if (!operation)
                 return (
-                  place && (
+                  place &&
+                  (runsShop || !OF_THE_SHOP.includes(place.name)) && (
                     <Link
                       key={remedy.label}
                       href={PLACES[place.name]?.(place.product, piece) ?? "/shelf"}
