@@ -12,7 +12,7 @@ class PlanChecker
   # @return [Array<String>] what is wrong
   def faults
     [
-      hands_in_hours, one_thing_at_a_time, skilled, order, waits, windows, turning, dust, rack, one_pass_at_a_time,
+      hands_in_hours, one_thing_at_a_time, skilled, order, waits, parts, windows, turning, dust, rack, one_pass_at_a_time,
       gunned, pauses, coats_a_day, hard_windows, batches, nothing_before_now, arithmetic, bound
     ].flatten.compact
   end
@@ -93,6 +93,29 @@ class PlanChecker
           end
         end
     end
+  end
+
+  LAID = %w[coat stain fill glaze tone].freeze
+
+  # Whatever part of a coat it is, it waits for what lies under it: the coat before on the same face and pieces.
+  def parts
+    @passes.select { |pass| LAID.include?(pass["kind"]) }.group_by { |pass| pass["piece"] }.flat_map do |_, laid|
+      laid.each_with_index.filter_map do |pass, at|
+        below = laid.first(at).reverse.find { |other| under?(other, pass) }
+        next if below.nil? || pass["status"] == "done" || below["status"] == "done"
+
+        waited = pass["waits_for"].any? { |wait| wait["pass"] == below["key"] }
+        "#{pass["key"]}: does not wait for #{below["key"]}" unless waited
+      end
+    end
+  end
+
+  def under?(below, pass)
+    of = ->(one) { one["pieces"] || [ 1, 10_000 ] }
+    first, last = of.(pass)
+    one, other = of.(below)
+    below.values_at("step", "coat") != pass.values_at("step", "coat") && (below["faces"] & pass["faces"]).any? &&
+      one <= last && first <= other
   end
 
   def dust

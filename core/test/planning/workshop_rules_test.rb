@@ -135,6 +135,23 @@ class WorkshopRulesTest < CoreTest
     assert mended.build.ready["a"], finding.remedies.first.label
   end
 
+  # Ten pieces on five places: both lots of lacquer wait 60 h for the filler under them, laid by 08:23 on Monday and by
+  # 08:43 on Tuesday, and both lots of the next coat for theirs.
+  def test_every_lot_of_a_coat_waits_for_what_lies_under_it
+    filler = { "id" => "fil", "name" => "Filler", "class" => "paste_filler_oil" }
+    fill = step("s1", "fill", product: "fil", method: "wipe", way: "filler")
+    lots = plan(piece(document(fill, coat("s2", product: "lacquer", coats: 2)), count: 10, area_m2: 0.8, wood: "open"),
+                rooms: [ { "id" => "bench", "rack_places" => 5, **BENCH } ], products: PRODUCTS + [ filler ])
+    laid = ->(tail) { lots.placements.select { |found| found.pass.key.include?(tail) && !found.pass.inserted } }
+    filled, first, second = laid.("/s1/1/"), laid.("/s2/1/"), laid.("/s2/2/")
+    assert_equal [ 0..4, 5..9 ], first.map { |found| found.pass.range }
+    first.zip(filled).each { |coat, below| assert_operator coat.work_start, :>=, below.work_end + 60 * 60 }
+    assert_equal filled.map { |found| [ found.pass.key ] },
+                 first.map { |found| found.waits.map { |wait| wait.pass.key } }
+    assert_equal first.map { |found| [ found.pass.key ] },
+                 second.map { |found| found.waits.map { |wait| wait.pass.key }.uniq }
+  end
+
   # --- faces
 
   def test_on_a_flat_support_the_piece_is_turned_when_it_can_be_handled

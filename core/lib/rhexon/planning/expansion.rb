@@ -158,17 +158,26 @@ module Rhexon
       end
 
       def own_needs(pass, face, later)
-        state = state(face)
-        film = state[:film].flat_map do |index|
+        before = before(pass, face)
+        film = before[:film].flat_map do |index|
           if early = hard_opening(pass, index)
             [ [ index, early ] ]
           else
             milestones(pass, face, later, at(index)).map { |name| [ index, name ] }
           end
         end
-        held = state[:wet].select { |index| at(index).work.holds?(pass.kind) }
+        held = before[:wet].select { |index| at(index).work.holds?(pass.kind) }
         film + held.map { |index| [ index, "dry" ] } +
-          (pass.work.idle? ? [] : state[:caught].map { |index| [ index, "dust_safe" ] })
+          (pass.work.idle? ? [] : before[:caught].map { |index| [ index, "dust_safe" ] })
+      end
+
+      # What is on a face before a coat: its parts come one after the other, and each goes on that, not on the first.
+      # @return [Hash{Symbol=>Array<Integer>}] :film, :wet and :caught, passes by index
+      def before(pass, face)
+        state = state(face)
+        coat = [ pass.step["id"], pass.coat, pass.kind ]
+        state.update(coat: coat, before: state.slice(:film, :wet, :caught)) unless state[:coat] == coat
+        state[:before]
       end
 
       # A face that goes down, or work taken off its hooks, can be handled.
@@ -206,7 +215,7 @@ module Rhexon
           state[:wet] << pass.index if pass.work.wet(pass.step)
           state[:caught] = []
         end
-        pass.caught.each { |face| state(face)[:caught] << pass.index }
+        pass.caught.each { |face| state(face)[:caught] += [ pass.index ] }
       end
 
       def state(face) = @on_face.fetch(face)
@@ -215,11 +224,9 @@ module Rhexon
 
       def lay(pass, state, face)
         earlier_parts = state[:film].select { |index| same_coat?(at(index), pass) }
-        below = earlier_parts.any? ? state[:below] : state[:film]
-        below.select { |index| overlap?(at(index).range, pass.range) && at(index).film? }
+        before(pass, face)[:film].select { |index| overlap?(at(index).range, pass.range) && at(index).film? }
           .each { |index| meet(pass, state, index, face) }
         stack(pass, state, earlier_parts)
-        state[:below] = below
         # Wax lies on a film, which goes on hardening under it.
         state[:film] = (pass.work.covers? ? earlier_parts : state[:film]) + [ pass.index ]
       end

@@ -2,7 +2,7 @@ module Rhexon
   module Checks
     module Rules
       # bond.too_soon, bond.pair_wait, time.rub_too_soon, time.handle_too_soon: work starts before its milestone, by a
-      # pin or a logged fact. The plan itself never does it, so it is silent without either; over a stain it leaves the
+      # pin or a logged fact. The plan itself never does it, and is looked at all the same; over a stain it leaves the
       # word to colour.stain_not_dry.
       module BondTooSoon
         SOFT = "The film below is still soft: it drags, wrinkles or traps what should leave.".freeze
@@ -11,12 +11,12 @@ module Rhexon
         IDS = { "rub_out" => "time.rub_too_soon", "handle" => "time.handle_too_soon" }.freeze
         DAMP = "What is below is still damp: it clogs the paper, and stands up again under the next coat.".freeze
 
+        HOW = { "log" => "went on", "pin" => "is pinned" }.freeze
+
         module_function
 
         def call(context)
           context.placements.filter_map do |placement|
-            next unless %w[pin log].include?(placement.because)
-
             early = early(placement)
             finding(context, placement, early) if early && early.pass.kind != "stain"
           end
@@ -39,7 +39,7 @@ module Rhexon
         def finding(context, placement, early)
           milestone = Schedule::Words::MILESTONES.fetch(early.name)
           by = context.duration(early.reached_at - placement.work_start)
-          sentence = "#{context.title(placement)} #{placement.because == "log" ? "went on" : "is pinned"} #{by} " \
+          sentence = "#{context.title(placement)} #{HOW.fetch(placement.because, "is planned")} #{by} " \
                      "before #{milestone} (#{context.clock(early.reached_at)}). #{comes_of(early)}"
           context.finding(
             id(placement, early), "stop", "Too soon", sentence, placement: placement,
