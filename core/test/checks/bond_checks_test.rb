@@ -169,10 +169,11 @@ class BondChecksTest < CoreTest
   end
 
   # --- bond.pair, bond.lifting
+  EPOXY = { "id" => "clear_epoxy", "name" => "Clear epoxy", "class" => "epoxy_clear" }.freeze
   WAXED = { "id" => "waxed", "name" => "Floor hardwax", "class" => "hardwax_oil" }.freeze
   TOLD = { "id" => "told", "class" => "oil_varnish", "waits_under_min" => { "lacquer" => 600 } }.freeze
 
-  def stacked(*steps) = plan(piece(document(*steps)), products: PRODUCTS + [ WAXED, TOLD ])
+  def stacked(*steps) = plan(piece(document(*steps)), products: PRODUCTS + [ WAXED, TOLD, EPOXY ])
 
   def raised(plan) = %w[bond.pair bond.lifting].select { |id| (levels(plan, id) - %w[note]).any? }
 
@@ -196,6 +197,23 @@ class BondChecksTest < CoreTest
     assert_equal [ "Wait 30 days" ], findings(bad, "bond.pair").first.remedies.map(&:label)
     assert_empty raised(remedied(bad, "bond.pair"))
     assert_empty raised(stacked(oiled, coat("s2", product: "waxed", method: "wipe", wet_um: 30)))
+  end
+
+  # 150 µm laid by 07:57 is dry to sand 960 min later, at 23:57: not within the window of epoxy, but next morning, on a
+  # scuff, and washed before it.
+  def test_epoxy_is_hard_and_scuffed_under_varnish_and_asks_to_be_washed
+    epoxy = coat("s1", product: "clear_epoxy", method: "brush", wet_um: 150, role: "build")
+    made = stacked(epoxy, brushed("s2"))
+    sand = placement(made, "s1/1").work_end + 960
+    varnish = placement(made, "s2/1")
+    assert_equal [ [ "sand", sand ] ], varnish.waits.map { |wait| [ wait.name, wait.reached_at ] }
+    assert_equal "scuffed", varnish.window.state
+    assert_equal 1, made.build.scuffs_before(varnish.pass.key).size
+    told = findings(made, "bond.pair").first
+    assert_equal [ "note", "Wash it before it is scuffed" ], [ told.level, told.title ]
+    assert_empty findings(remedied(made, "bond.pair"), "bond.pair")
+    washed = [ step("s3", "clean", way: "wash"), step("s4", "level", aim: "scuff", grits: [ "P320" ]) ]
+    assert_empty findings(stacked(epoxy, *washed, brushed("s2")), "bond.pair")
   end
 
   def test_an_old_finish_that_nobody_tested_is_lifted_and_a_tested_one_answers_for_itself

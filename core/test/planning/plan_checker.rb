@@ -12,8 +12,8 @@ class PlanChecker
   # @return [Array<String>] what is wrong
   def faults
     [
-      hands_in_hours, one_thing_at_a_time, skilled, order, waits, parts, windows, turning, dust, rack, one_pass_at_a_time,
-      gunned, pauses, coats_a_day, hard_windows, batches, nothing_before_now, arithmetic, bound
+      hands_in_hours, one_thing_at_a_time, skilled, order, waits, parts, windows, turning, dust, rack,
+      one_pass_at_a_time, gunned, pauses, coats_a_day, hard_windows, batches, nothing_before_now, arithmetic, bound
     ].flatten.compact
   end
 

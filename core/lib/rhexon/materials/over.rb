@@ -134,10 +134,25 @@ module Rhexon
         case row["verdict"]
         when "never" then answered("never", row["why"], [])
         when "barrier" then answered("barrier", row["why"], [ recoat, seal ])
-        when "scuff" then recoat ? answered("wait", row["why"], [ recoat, scuff ]) : by_scratches(row["why"])
+        when "scuff" then if row["hard"]
+                            hardened(row)
+                          else
+                            recoat ? answered("wait", row["why"],
+                                              [ recoat, scuff ]) : by_scratches(row["why"])
+                          end
         when "cured" then cured(row)
         else after("holds", row["why"], recoat)
         end
+      end
+
+      # Its window is of no use to what holds by scratches alone.
+      def hardened(row)
+        figure = @lower.milestone(row["hard"])
+        dry = Way.new(do: "wait", words: "Wait until it is dry to sand", min: figure&.value) unless @state == "cured"
+        wash = Way.new(do: "wipe", words: "Wash it with water and rinse it, before anything is sanded in", min: nil)
+        return answered(@sanded ? "holds" : "scuff", row["why"], @sanded ? [] : [ wash, scuff ]) unless dry
+
+        answered("wait", row["why"], [ dry, wash, scuff ])
       end
 
       def cured(row)

@@ -34,6 +34,17 @@ module Rhexon
           !refused(lower, upper).nil?
       end
 
+      # What the lower one has to have reached before the upper one goes on: for some pairs its own recoat is too soon.
+      # @return [String] a milestone
+      def opens(lower, upper) = hard(lower, upper) || "recoat_opens"
+
+      # @return [String, nil] a milestone; with it goes that the lower one is scuffed whenever the upper one comes
+      def hard(lower, upper)
+        return if lower.class_id == upper.class_id || lower.pair_wait_min(upper)
+
+        usual(lower, upper)&.fetch("hard", nil)
+      end
+
       # What keeps the upper one from going straight over the lower.
       # @return [Hash, nil] a row of the table: "why", "barrier", and "until" a milestone or "days" where it passes
       def refused(lower, upper)

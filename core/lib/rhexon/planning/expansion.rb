@@ -199,8 +199,10 @@ module Rhexon
         lower = at(index)
         return unless overlap?(lower.range, pass.range)
 
-        pair = name == "recoat_opens" && pass.product ? Materials::Pairs.wait(lower.product, pass.product) : nil
-        Precedence.new(pass: index, milestone: name, pair: pair).freeze
+        return Precedence.new(pass: index, milestone: name).freeze unless name == "recoat_opens" && pass.product
+
+        Precedence.new(pass: index, milestone: Materials::Pairs.opens(lower.product, pass.product),
+                       pair: Materials::Pairs.wait(lower.product, pass.product)).freeze
       end
 
       def remember(pass)

@@ -42,7 +42,8 @@ module Rhexon
         end
 
         [
-          @drier.reached_at(lower, "recoat_opens", @drier.pair(lower.pass.product, pass.product)),
+          @drier.reached_at(lower, Materials::Pairs.opens(lower.pass.product, pass.product),
+                            @drier.pair(lower.pass.product, pass.product)),
           @drier.closes_at(lower)
         ]
       end

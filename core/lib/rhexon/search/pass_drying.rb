@@ -11,7 +11,9 @@ module Rhexon
       # @!attribute closing [Drying::Closing, nil]
       # @!attribute abraded [Array<Array<Integer>>] for each face on which it is met the dry abrasions of it in between
       # @!attribute faces   [Array<String>]
-      Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs, :faces)
+      # @!attribute scuffs  [Boolean] a scuff helps: it does not melt into what goes over it
+      # @!attribute hard    [Boolean] what goes over it holds by its scratches alone, whenever it comes
+      Under = Struct.new(:lower, :closing, :sand, :abraded, :scuffs, :faces, :hard)
 
       # @!attribute waits  [Array<Array<Wait>>]
       # @!attribute unders [Array<Array<Under>>]
@@ -58,7 +60,8 @@ module Rhexon
           @drier.closing(below)
         end
         Under.new(lower, closing, @drier.opening(below, "sand"), pass.abraded_by[lower] || [],
-                  !below.product.redissolves?, pass.under_faces.fetch(lower)).freeze
+                  !below.product.redissolves?, pass.under_faces.fetch(lower),
+                  !Materials::Pairs.hard(below.product, pass.product).nil?).freeze
       end
     end
   end

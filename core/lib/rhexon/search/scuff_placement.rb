@@ -79,13 +79,15 @@ module Rhexon
       def to_scuff(index, work)
         unders = @drying.unders[index]
         return NONE if unders.empty? || @partial.scuff[index] || fresh_from_log?(index, work)
-        return NONE if @model.house(index, "scuff") == "none" && unders.none? { |under| over?(under, work) }
+        return NONE if @model.house(index, "scuff") == "none" && unders.none? { |under|
+          under.hard || over?(under, work)
+        }
 
         stale = unders.map { |under| Lost.new(under, stale_faces(under, work)) }.reject { |lost| lost.faces.empty? }
         over = stale.select { |lost| over?(lost.under, work) }
         return NONE if over.any? && !scuffs_when_over?(index)
 
-        over | stale.select { |lost| school?(index, lost.under, work) }
+        over | stale.select { |lost| lost.under.hard || school?(index, lost.under, work) }
       end
 
       def over?(under, work) = (closes = under.closing&.at(@partial.first_end[under.lower])) && work > closes

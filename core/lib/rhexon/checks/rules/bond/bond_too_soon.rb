@@ -16,7 +16,7 @@ module Rhexon
         module_function
 
         def call(context)
-          context.placements.filter_map do |placement|
+          context.placements.reject { |placement| placement.pass.work.idle? }.filter_map do |placement|
             early = early(placement)
             finding(context, placement, early) if early && early.pass.kind != "stain"
           end

@@ -42,9 +42,29 @@ module Rhexon
 
           row = Materials::Pairs.usual(below, above)
           return row.nil? ? unknown(context, upper, below) : nil if row.nil? || row["verdict"] == "holds"
-          return if made_good?(context, row["verdict"], lower.placement, between, upper)
+          good = made_good?(context, row["verdict"], lower.placement, between, upper)
+          good ? unwashed(context, row, lower.placement, upper) : finding(context, upper, below, row)
+        end
 
-          finding(context, upper, below, row)
+        # Scuffed, and what had come out of it sanded in.
+        def unwashed(context, row, lower, upper)
+          return if !row["wash"] || washed?(context, lower, upper)
+
+          below = lower.pass.product
+          context.finding(
+            "bond.pair", "note", "Wash it before it is scuffed",
+            "#{context.title(upper)} goes over #{below.name}. #{row["why"]}",
+            placement: upper, figures: { lower: below.name, upper: upper.pass.product.name },
+            remedies: [ context.put_before(upper.pass.step, "Wash and rinse it",
+                                           { "kind" => "clean", "way" => "wash" }) ]
+          )
+        end
+
+        def washed?(context, lower, upper)
+          context.placements.any? do |one|
+            one.pass.step.values_at("kind", "way") == %w[clean wash] && (one.pass.faces & upper.pass.faces).any? &&
+              one.work_start.between?(lower.work_end, upper.work_start)
+          end
         end
 
         def made_good?(context, verdict, lower, between, upper)

@@ -1,14 +1,16 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.window_over: the next coat goes on after recoat closed. Silent while coats meet their windows,
-      # and on films that never close.
+      # bond.window_over: the next coat goes on after recoat closed. Silent while coats meet their windows, on films
+      # that never close, and where what goes over holds by scratches alone, whenever it comes.
       module BondWindowOver
         module_function
 
         def call(context)
           context.coats.filter_map do |coat|
             window = coat.window or next
+            next if Materials::Pairs.hard(window.of.product, coat.pass.product)
+
             next over(context, coat, window) if window.state == "over"
 
             scuffed(context, coat, window) if inserted_scuff?(context, coat) && !coat.inside
