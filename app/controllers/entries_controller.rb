@@ -7,7 +7,7 @@ class EntriesController < ApplicationController
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
                  t_c: :any, points: :any, drops: :any, cautions: :list, nth: :whole, comb_um: :list, pot_g: :list,
                  gun: :table, surface_c: :number, efflux_s: :number, by: :name, item: :words, corrects_touch: :id,
-                 cause: :name, answers: :table, size_mm: :number
+                 cause: :name, answers: :table, size_mm: :number, from: :name
 
   def create
     refuse_other_hands!

@@ -61,6 +61,15 @@ describe("what hands should take up", () => {
     expect(touches).toEqual([{ kind: "started", pass: "p1/s1/1/top", person: "Imke" }])
   })
 
+  test("a start at the first stroke has the set-up behind it; where nothing is set up there is one start", () => {
+    const touches = show()
+    fireEvent.click(screen.getByText("All set up: first stroke"))
+    expect(touches).toEqual([{ kind: "started", from: "stroke", pass: "p1/s1/1/top", person: "Imke" }])
+    cleanup()
+    show({ next: row({ work_start: NOW }) })
+    expect(screen.queryByText("All set up: first stroke")).toBeNull()
+  })
+
   test("what can hurt is read first, once for the job and the person, and stays to be looked up", () => {
     const care = [{ id: "isocyanate", name: "isocyanates", text: "Supplied air where it is sprayed." }]
     const touches = show({ next: row({ cautions: care }) })

@@ -35,6 +35,14 @@ class BenchRequestTest < RequestTest
     assert_equal "Osei", answer["bench"]["running"].first["person"]
   end
 
+  test "a start at the first stroke is laid from then on, without the set-up" do
+    touch("started", from: "later")
+    assert_match(/\AA start is noted as hands begin, or at the first stroke/, sentence)
+    touch("started", from: "stroke")
+    assert_equal "stroke", Entry.last.body["from"]
+    assert_equal [ 0 ], answer["bench"]["running"].map { |row| row["work_start"] - row["hands_start"] }
+  end
+
   test "a double tap is one entry" do
     2.times { touch("started", id: "tap", at: MONDAY) }
     assert_response :ok

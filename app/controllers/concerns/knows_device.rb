@@ -1,5 +1,5 @@
-# Which people have signed in on a device, told by a signed cookie of its own, so that a sign-in from anywhere else can be
-# told to whoever is signed in already. It outlives sessions and lets nobody in.
+# Which people have signed in on a device, told by a signed cookie of its own, so that a sign-in from anywhere else can
+# be told to whoever is signed in already. It outlives sessions and lets nobody in.
 module KnowsDevice
   KNOWN = :rhexon_known
   MOST = 60

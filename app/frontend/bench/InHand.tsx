@@ -100,6 +100,7 @@ export function InHand({
   const inHand = running.length > 0
   const person = chosen?.key === row.key ? chosen.person : (row.person ?? people[0])
   const fresh = inHand ? [] : unread(row, read, person)
+  const setUp = row.work_start - row.hands_start
   const dueNow = row.hands_start <= now + 5
   return (
     <section className={large ? "large-view" : "in-hand surface-lit"} aria-label="In hand">
@@ -130,6 +131,12 @@ export function InHand({
                 ? `since ${soon(row.hands_start, zone, now)}, plan ${duration(row.hands_min)}`
                 : `${duration(row.hands_min)} of hands`}
             </p>
+            {row.laid && setUp > 0 && (
+              <p className="text-second text-fine">
+                {inHand && row.work_start <= now ? "first stroke" : "set up, first stroke"}{" "}
+                {soon(row.work_start, zone, now)}
+              </p>
+            )}
           </div>
         </header>
       )}
@@ -183,6 +190,16 @@ export function InHand({
           </button>
         ) : (
           <LookAnswers row={row} onTouch={onTouch} />
+        )}
+        {row.laid && !inHand && setUp > 0 && fresh.length === 0 && (
+          <button
+            type="button"
+            className="ui-button"
+            data-size="bench"
+            onClick={() => onTouch({ kind: "started", from: "stroke", pass: row.key, ...(person ? { person } : {}) })}
+          >
+            All set up: first stroke
+          </button>
         )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
         {inHand && row.laid && <Measured key={`${row.key}/measured`} row={row} now={now} onTouch={onTouch} />}

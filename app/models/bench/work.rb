@@ -72,12 +72,20 @@ class Bench::Work
 
   def details
     case @body["kind"]
-    when "started" then { **by_whom, **planned }
+    when "started" then { **by_whom, **planned, **begun_from }
     when "done" then how_it_was_done
     when "tick" then Bench::Tick.new(@body).details
     when "measured" then Bench::Laid.new(@body).details
     else answered(%w[dry not_yet], "A dry test").merge(@body.slice("milestone"), tried_on)
     end
+  end
+
+  # Hands begin to set up, or everything is ready and the work itself begins.
+  def begun_from
+    from = @body["from"] or return {}
+    Rhexon.refuse_unless(%w[set_up stroke].include?(from), "A start is noted as hands begin, or at the first stroke",
+                         where: "from", accepted: "set_up, stroke")
+    { "from" => from }
   end
 
   # The film itself, or the glass that was left beside it.

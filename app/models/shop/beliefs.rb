@@ -7,7 +7,7 @@ class Shop::Beliefs
   PACE_LASTS = 1.year
   # What a plan is made from, of all that the log holds.
   OF_PLANS = %w[started tick measured done dry_test].freeze
-  FIELDS = %w[milestone answer exact by person readings drops nth comb_um pot_g].freeze
+  FIELDS = %w[milestone answer exact by person readings drops nth comb_um pot_g from].freeze
   # What a log teaches, by its names in rhexon-shop/1.
   TAUGHT = %w[beliefs coat_sd pace transfer abrasion].freeze
   # @!attribute core    [Hash] TAUGHT

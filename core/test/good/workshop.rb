@@ -48,10 +48,13 @@ module Workshop
 
   # @param job [Hash] of the list
   # @return [Rhexon::Planning::Plan]
-  def made(job)
+  def made(job) = Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop_of(job)))
+
+  # @return [Hash] rhexon-shop/1
+  def shop_of(job)
     steps = job["steps"].each_with_index.map { |line, index| step_of(line, "s#{index + 1}") }
-    plan(piece(document(*steps, **(job["schedule"] || {})).transform_keys(&:to_s)).merge(face_of(job)),
-         products: products, **(job["shop"] || {}).transform_keys(&:to_sym))
+    shop_json(piece(document(*steps, **(job["schedule"] || {})).transform_keys(&:to_s)).merge(face_of(job)),
+              products: products, **(job["shop"] || {}).transform_keys(&:to_sym))
   end
 
   def face_of(job)

@@ -25,8 +25,26 @@ class BenchLogTest < CoreTest
     assert_equal [ "08:10", "08:40", "09:00" ].map { |time| at("#{DAY}#{time}+01:00") },
                  [ laid.first_end, laid.work_end, laid.hands_end ]
     plain = varnished(said("started", "08:00"), said("done", "09:00"), count: 4)
-    assert_equal at("#{DAY}08:15+01:00"), placement(plain, "s1/1").first_end
+    # 5 min of set-up, and 55 for the four of them.
+    assert_equal at("#{DAY}08:19+01:00"), placement(plain, "s1/1").first_end
     assert_equal 20, opens(plain) - opens(ticked)
+  end
+
+  # Hands begin with the set-up, 5 min for a brush; a start that is noted at the first stroke has it behind.
+  def test_the_start_is_the_set_up_or_the_first_stroke
+    begun = ->(*log, **more) {
+      placement(varnished(*log, **more), "s1/1").then { |one|
+        [ one.hands_start, one.work_start ]
+      }
+    }
+    at_eight, after = [ "08:00", "08:05" ].map { |time| at("#{DAY}#{time}+01:00") }
+    assert_equal [ at_eight, after ], begun.(said("started", "08:00"), said("done", "08:30"))
+    assert_equal [ at_eight, after ], begun.(said("started", "08:00", from: "set_up"), now: "08:10")
+    assert_equal [ at_eight, at_eight ], begun.(said("started", "08:00", from: "stroke"), said("done", "08:30"))
+    quick = begun.(said("started", "08:00"), said("done", "08:03"))
+    assert_equal [ at_eight, at("#{DAY}08:03+01:00") ], quick, "not after it was done"
+    first = begun.(said("started", "08:00"), said("tick", "08:02", nth: 1), said("done", "08:30"), count: 4)
+    assert_equal at("#{DAY}08:02+01:00"), first.last, "not after the first piece was ready"
   end
 
   def test_pieces_that_were_not_ticked_may_be_the_last

@@ -108,13 +108,19 @@ module Rhexon
 
       def fix(pass, fact)
         finish = fact.done_at || [ @shop.now, fact.started_at + hands_left(pass, fact) ].max
-        first, last = laid(pass, fact, finish)
+        begun = work_start(pass, fact, finish)
+        first, last = laid(pass, fact, begun, finish)
         placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ],
                                   person: fact.person || someone(pass), hands_start: fact.started_at,
-                                  work_start: fact.started_at, first_end: first, work_end: last, hands_end: finish,
+                                  work_start: begun, first_end: first, work_end: last, hands_end: finish,
                                   waits: waits(pass), because: "log", status: fact.done_at ? "done" : "running",
                                   looks: fact.looks)
         settle(placement)
+      end
+
+      # Setting up comes first, unless the start was noted at the first stroke.
+      def work_start(pass, fact, finish)
+        fact.stroke_at || [ fact.started_at + pass.setup_min, fact.ticks.values.min, finish ].compact.min
       end
 
       # Minutes of the whole pass from its start: as reckoned, or as fast as the pieces that are ticked went.
@@ -126,9 +132,9 @@ module Rhexon
 
       # When the first of the alike pieces was finished, from which its film closes, and the last, from which all open:
       # as they were ticked, else as if each took the same.
-      def laid(pass, fact, finish)
+      def laid(pass, fact, begun, finish)
         ticks = fact.ticks.values
-        first = ticks.min || fact.started_at + ((finish - fact.started_at) / pass.count.to_f).ceil
+        first = ticks.min || begun + ((finish - begun) / pass.count.to_f).ceil
         [ [ first, finish ].min, fact.ticks.size == pass.count ? [ ticks.max, finish ].min : finish ]
       end
 

@@ -58,7 +58,7 @@ module Rhexon
         fact = shop.facts[placement.pass.key]
         return if fact.nil? || fact.started_at == fact.done_at
 
-        took = placement.hands.sum { |from, to| to - from } - placement.pass.setup_min
+        took = placement.hands.sum { |from, to| to - from } - (fact.stroke_at ? 0 : placement.pass.setup_min)
         [ took / reckoned(shop, placement.pass), LEAST_SHARE ].max
       end
 

@@ -29,11 +29,13 @@ module Rhexon
             .max_by(&:reached_at)
         end
 
-        # What was done a few minutes before an estimate was done in time.
+        # What was done a few minutes before an estimate was done in time; and nobody knows whether what was noted as
+        # done below was the last stroke, or the clean brush after it.
         def missed?(placement, wait)
           by = wait.reached_at - placement.work_start
-          least = placement.because == "log" ? Reference.limits.early_share * (wait.reached_at - wait.from) : 0
-          by > least
+          return by.positive? unless placement.because == "log"
+
+          by > Reference.limits.early_share * (wait.reached_at - wait.from) + wait.pass.cleanup_min
         end
 
         def finding(context, placement, early)
