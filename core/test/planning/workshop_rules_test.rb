@@ -116,6 +116,37 @@ class WorkshopRulesTest < CoreTest
                  starts.call(tools: [ { "id" => "gun", "for" => "spray" }, { "id" => "other", "for" => "spray" } ])
   end
 
+  # Varnish laid from 08:05 to 08:12 in the same room is dust-safe hours later: nothing is sanded beside it, whoever
+  # pinned it, unless the dust has settled before.
+  def test_a_pin_that_would_raise_dust_beside_a_wet_film_lapses
+    varnish = coat("s1", product: "varnish", method: "brush", wet_um: 85,
+                         pins: [ { "coat" => 1, "start" => "2026-11-23T08:00+01:00" } ])
+    sanding = ->(time) {
+      pins = [ { "coat" => 1, "start" => "2026-11-23T#{time}+01:00" } ]
+      piece(document(step("s1", "sand", grits: [ "P180" ], pins: pins)), id: "other")
+    }
+    two = %w[imke osei].map { |id| { "id" => id, "week" => WEEK } }
+    lapsed = ->(time, **more) { plan(piece(document(varnish)), sanding.(time), people: two, **more).build.lapsed }
+    assert_equal [ "other/s1/1/show" ], lapsed.("09:00")
+    assert_empty lapsed.("16:00")
+    bay = { "id" => "bay", "uses" => [ "sand" ], **BENCH }
+    assert_empty lapsed.("09:00", rooms: [ bay, { "id" => "bench", "uses" => [ "finish" ], **BENCH } ])
+    done = [ { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T08:12+01:00" } ]
+    assert_equal [ "other/s1/1/show" ], lapsed.("09:00", log: done, now: "2026-11-23T08:30+01:00")
+  end
+
+  # 0.05 m² take a minute of laying and one of wiping, whatever they take by area. Of the 15 min until it is tacky 5 are
+  # waited and up to 5 go to the grid: six and more are laid and wiped in turns, as fifty are.
+  def test_however_many_small_pieces_are_wiped_off_in_time
+    oil = { "id" => "oil", "name" => "Oil stain", "class" => "pigment_oil_stain", "colour" => "tinted" }
+    stain = step("s1", "stain", product: "oil", method: "wipe", wipe_off: true)
+    [ 1, 6, 9, 12, 16, 20, 24, 50 ].each do |count|
+      made = plan(piece(document(stain), count: count, area_m2: 0.05), products: PRODUCTS + [ oil ])
+      assert made.build.ready["top"], count.to_s
+      assert_equal count > 5, !placement(made, "s1/1").pass.sections.nil?, count.to_s
+    end
+  end
+
   # Three pieces lie until they can be handled, 240 min after 07:43 or 07:49; four places hold no second three before.
   def test_the_rack_holds_so_many_pieces
     pieces = %w[a b].map { |id| piece(document(coat("s1")), id: id, count: 3) }

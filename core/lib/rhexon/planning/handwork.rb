@@ -49,10 +49,9 @@ module Rhexon
 
         laying, wiping = laying_min(step, faces), wiping_min(faces)
         windows = wipe_windows(step)
-        # A wiping of its own waits until the last place opens, and begins on the grid.
-        if windows.all? { |earliest, latest| [ laying, wiping ].max * count + earliest + Calendar::GRID <= latest }
-          return
-        end
+        # A wiping of its own waits until the last place opens, and begins on the grid; each piece takes whole minutes.
+        whole = count * [ minutes(laying * @shop.pace.factor(step["kind"], step["method"])), minutes(wiping) ].max
+        return if windows.all? { |earliest, latest| whole + earliest + Calendar::GRID <= latest }
 
         fits = ->(share) {
           windows.all? { |earliest, latest|

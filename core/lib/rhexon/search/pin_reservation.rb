@@ -11,7 +11,8 @@ module Rhexon
 
           finish = pin.start + @times.hands[index]
           who, tool = free_for(index, pin.start, finish)
-          if who && room_free?(index, pin.start, finish) && (tool || @places.tools[index].empty?)
+          if who && room_free?(index, pin.start, finish) && (tool || @places.tools[index].empty?) &&
+              air_clear?(index, pin.start, finish)
             take(index, pin.start, finish, PartialSchedule::Reservation.new(who, tool))
           else
             @partial.lapsed << index
@@ -29,6 +30,22 @@ module Rhexon
 
       def room_free?(index, start, finish) = @partial.rooms[@places.room[index]].lane&.free?(start, finish) != false
 
+      # No dust beside a film that still catches it.
+      def air_clear?(index, start, finish)
+        work = start + @times.setup[index]
+        if @places.dust[index]
+          return @partial.rooms[@places.room[index]].wet.clash(work, finish + @times.settles[index]).nil?
+        end
+
+        safe = safe(index, work, finish) or return true
+        @partial.rooms[@places.dry_room[index]].dusty.clash(work, safe).nil?
+      end
+
+      # When its own film is dust-safe.
+      def safe(index, work, finish)
+        @drying.dust_safe[index]&.at(finish - @times.cleanup[index], @partial.earlier_coats(index, work))
+      end
+
       def take(index, start, finish, reservation)
         here = @partial.rooms[@places.room[index]]
         @partial.lanes[reservation.who].take(start, finish)
@@ -40,10 +57,9 @@ module Rhexon
 
       def reserve_air(index, here, work, finish)
         here.dusty.add(work, finish + @times.settles[index]) if @places.dust[index]
-        done = finish - @times.cleanup[index]
-        safe = @drying.dust_safe[index]&.at(done, @partial.earlier_coats(index, work)) or return
+        safe = safe(index, work, finish) or return
         @partial.rooms[@places.dry_room[index]].wet.add(work, safe)
-        here.wet.add(work, done)
+        here.wet.add(work, finish - @times.cleanup[index])
       end
     end
   end
