@@ -67,16 +67,19 @@ class BenchLogTest < CoreTest
     assert_equal({ 1 => at("#{DAY}08:20+01:00") }, facts.fetch("top/s1/1/show").ticks)
   end
 
-  # Oxidative: (w/ws) · (max(w, 40) / max(ws, 40))^0.5, so that 60 µm instead of 50 take 1.2^1.5 = 1.3145 times as long.
+  # Oxidative: (w/ws) · (max(w, 40) / max(ws, 40))^0.5, so that 120 µm instead of 100 take 1.2^1.5 = 1.3145 times as
+  # long.
   def test_the_comb_says_what_really_dries
     done = [ said("started", "08:00"), said("done", "09:00") ]
-    combed = varnished(*done, said("measured", "08:30", comb_um: [ 55, 65 ]))
-    assert_equal 60, placement(combed, "s1/1").pass.wet_um
-    as_written, as_combed = [ varnished(*done), combed ].map { |plan| opens(plan) - placement(plan, "s1/1").work_end }
+    written = varnished(*done, wet_um: 100)
+    combed = varnished(*done, said("measured", "08:30", comb_um: [ 115, 125 ]), wet_um: 100)
+    assert_equal 120, placement(combed, "s1/1").pass.wet_um
+    as_written, as_combed = [ written, combed ].map { |plan| opens(plan) - placement(plan, "s1/1").work_end }
     assert_in_delta 1.3145, as_combed / as_written.to_f, 0.01
-    rows = [ varnished(*done), combed ].map { |plan| Rhexon::Picture::Sheet.new(plan, "top").rows.first }
-    assert_in_delta 60 / 50.0, rows.last.change_um / rows.first.change_um, 0.01, "what the wood drinks is a share of it"
-    assert_equal({ comb_um: [ 55, 65 ] }, rows.last.measured)
+    rows = [ written, combed ].map { |plan| Rhexon::Picture::Sheet.new(plan, "top").rows.first }
+    assert_in_delta 120 / 100.0, rows.last.change_um / rows.first.change_um, 0.01,
+                    "what the wood drinks is a share of it"
+    assert_equal({ comb_um: [ 115, 125 ] }, rows.last.measured)
   end
 
   # 55 g of 0.95 g/ml on 1 m², 0.95 of it landed: 55 µm.

@@ -191,9 +191,7 @@ module Rhexon
         stated = coat.product.stated_wet_um(name, coat.method)
         return 1.0 unless coat.wet_um && stated
 
-        low, high = table.film_clamp.then { |clamps|
-          clamps.fetch(coat.product.mechanism, clamps.fetch("other"))
-        }
+        low, high = table.film_clamp.fetch(coat.product.states?(name, coat.method) ? "stated" : "class")
         carrier_factor(coat.wet_um.to_f, stated.to_f).clamp(low, high)
       end
 

@@ -63,16 +63,18 @@ module Rhexon
           (name == "dust_safe" ? half_of_touch(method) : nil)
       end
 
-      # The wet film that a milestone's time is stated for: of the method where the sheet gives times per method, else
-      # the thickest that is listed where the time stands, on the sheet or with the class.
+      # @return [Boolean] its sheet states the time of a milestone, or of touch, of which dust-safe is half
+      def states?(name, method)
+        figure = milestone(name == "dust_safe" ? "touch" : name, method)
+        !figure.nil? && !figure.estimate
+      end
+
+      # The wet film that a milestone's time is for: what a sheet states holds up to the film of the method, a time of
+      # the class up to the thickest that it lists.
       # @return [Numeric, nil] µm
       def stated_wet_um(name, method)
-        return wet_um(method)&.value if by_method(name, method) || (name == "dust_safe" && by_method("touch", method))
-
-        own = (@record["milestones_min"] || {}).then do |times|
-          times.key?(name) || (name == "dust_safe" && times.key?("touch"))
-        end
-        [ (@record["wet_um"] if own), @defaults["wet_um"], @record["wet_um"] ].find { |films| films&.any? }&.values&.max
+        own = wet_um(method)&.value if states?(name, method)
+        own || [ @defaults["wet_um"], @record["wet_um"] ].find { |films| films&.any? }&.values&.max
       end
 
       # Recoated while it is tacky: its sheet, or its class, opens it before touch.
