@@ -200,8 +200,8 @@ class MilestonesTest < CoreTest
 
   # Closing: 12 h at 20 °C; at 30 °C by Arrhenius 50 kJ/mol: exp(6013.6 · (1/303.15 - 1/293.15)) = 0.508; cold gives
   # nothing.
-  # Twelve hours at 20 °C, then 0 °C, at which oil stops: a thin film has opened in the warm hours (0.7 · 960 = 672 min),
-  # though one of the usual thickness never would have.
+  # Twelve hours at 20 °C, then 0 °C, at which oil stops: a thin film has opened in the warm hours, in 0.7 · 960 =
+  # 672 min, though one of the usual thickness never would have.
   def test_a_film_that_was_dry_before_the_frost_has_a_ledger_without_endless_rows
     warm = Array.new(12) { |hour| { "from" => format("2026-11-20T%02d:00+01:00", 8 + hour), "t_c" => 20, "rh" => 50 } }
     line = Rhexon::Drying::ClimateTimeline.read(

@@ -51,14 +51,14 @@ class ExpansionTest < CoreTest
     assert_equal [ %w[s1/1 rub_out] ], needs(passes[1], passes)
   end
 
-  # A filler is sanded when it is dry to sand, coat or no coat; the last wool or pad on thin, oiled or one-part films
-  # waits for sand and handle, on others for the rub-out.
-  def test_light_last_touches_and_fillers_do_not_wait_for_the_rub_out
+  # A filler is sanded when it is dry to sand, coat or no coat, and so is what is levelled last: a rub-out is another
+  # step.
+  def test_the_last_level_and_fillers_do_not_wait_for_the_rub_out
     last = ->(*steps) { needs(expand(*steps).last, expand(*steps)).map(&:last) }
     denib = step("s9", "level", grits: [ "P600" ], aim: "denib")
-    assert_equal %w[sand handle], last.(coat("s1", product: "varnish", method: "wipe", wet_um: 12), denib)
-    assert_equal %w[sand handle], last.(coat("s1", product: "seal", method: "pad", wet_um: 12), denib)
-    assert_equal %w[rub_out], last.(coat("s1", product: "lacquer"), denib)
+    assert_equal %w[sand], last.(coat("s1", product: "varnish", method: "wipe", wet_um: 12), denib)
+    assert_equal %w[sand], last.(coat("s1", product: "lacquer"), denib)
+    assert_equal %w[sand], last.(coat("s1", product: "lacquer"), denib.merge("aim" => "between", "grits" => [ "P320" ]))
     assert_equal %w[rub_out],
                  last.(coat("s1", product: "seal", method: "pad", wet_um: 12),
                        step("s9", "rub_out", grits: [ "P800" ]))

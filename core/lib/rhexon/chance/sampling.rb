@@ -164,7 +164,7 @@ module Rhexon
       end
 
       def ready_at(piece)
-        latest = @piece_end[piece]
+        latest = @hands_end[@model.worked_until[piece]] || @piece_end[piece]
         @course.last_coats[piece].each do |wait|
           reached = wait.fixed || opened(wait) or return
           latest = reached if reached > latest

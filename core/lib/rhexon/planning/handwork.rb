@@ -49,9 +49,7 @@ module Rhexon
 
         laying, wiping = laying_min(step, faces), wiping_min(faces)
         windows = wipe_windows(step)
-        # A wiping of its own waits until the last place opens, and begins on the grid; each piece takes whole minutes.
-        whole = count * [ minutes(laying * @shop.pace.factor(step["kind"], step["method"])), minutes(wiping) ].max
-        return if windows.all? { |earliest, latest| whole + earliest + Calendar::GRID <= latest }
+        return if in_one?(windows, count * [ paced(step, laying), minutes(wiping) ].max)
 
         fits = ->(share) {
           windows.all? { |earliest, latest|
@@ -65,6 +63,14 @@ module Rhexon
         end
         (count / share.to_f).ceil
       end
+      # A wiping of its own waits until the last place opens, and begins on the grid.
+      # @param whole [Integer] minutes, with whole ones for each piece
+      def in_one?(windows, whole)
+        windows.all? { |earliest, latest| whole + earliest + Calendar::GRID <= latest }
+      end
+
+      def paced(step, exact) = minutes(exact * @shop.pace.factor(step["kind"], step["method"]))
+
       MOST_SECTIONS = 1000
       private_constant :MOST_SECTIONS
 
@@ -136,7 +142,7 @@ module Rhexon
         return 0 unless work(step).hands?
 
         exact = work(step).minutes(step, @piece.area_m2(faces), @piece.use) || laying_min(step, faces)
-        minutes(exact * @shop.pace.factor(step["kind"], step["method"]))
+        paced(step, exact)
       end
 
       # Laid, left until it opens, and wiped, turn after turn.

@@ -1,8 +1,8 @@
 module Rhexon
   module Planning
     # What the log says of one pass.
-    # @!attribute started_at, done_at [Integer, nil] minutes, never rounded to the grid: hands begin, with what has to be
-    #   set up, and the last is laid on or done
+    # @!attribute started_at, done_at [Integer, nil] minutes, never rounded to the grid: hands begin, with what has to
+    #   be set up, and the last is laid on or done
     # @!attribute stroke_at [Integer, nil] when the work itself began, where the start was noted then
     # @!attribute person [String, nil] who began it
     # @!attribute looks [Array<Array(String, String, Integer, Boolean)>] dry tests in time order: milestone, "dry" or
@@ -13,8 +13,8 @@ module Rhexon
     # @!attribute ticks [Hash{Integer=>Integer}] alike piece, from 1 => minute it was finished
     # @!attribute comb_um [Array<Numeric>, nil] wet film by the comb
     # @!attribute pot_g [Array(Numeric, Numeric), nil] pot with what is in it, before and after
-    PassLog = Struct.new(:started_at, :stroke_at, :done_at, :person, :looks, :answer, :readings, :drops, :ticks, :comb_um, :pot_g,
-                         keyword_init: true) do
+    PassLog = Struct.new(:started_at, :stroke_at, :done_at, :person, :looks, :answer, :readings, :drops, :ticks,
+                         :comb_um, :pot_g, keyword_init: true) do
       # @param log [Array<Hash>] entries of kind started, tick, measured, done, dry_test
       # @return [Hash{String=>Facts}] by pass key, sorted by when it happened, then by arrival
       def self.fold(log)

@@ -11,7 +11,8 @@ module Rhexon
         latest = Array.new(model.size)
         done_by = Array.new(model.size)
         (model.size - 1).downto(0) do |index|
-          target = targets[model.piece_of[index]]
+          piece = model.piece_of[index]
+          target = targets[piece] if index <= model.worked_until[piece]
           next if target.nil? || model.logged.placed[index]
 
           latest[index] = start(model, index, target, latest, done_by)

@@ -38,7 +38,7 @@ module Rhexon
         ready = @alone.ready[piece] or return
         (@model.first[piece]..@model.last[piece]).each do |index|
           @earliest[index] = @alone.start[index]
-          @tails[index] = ready - @alone.start[index]
+          @tails[index] = [ ready - @alone.start[index], 0 ].max
         end
         [ ready, piece ]
       end

@@ -27,7 +27,7 @@ module Rhexon
 
       # @return [Integer, nil] minute from which a piece is ready; nil: never, or it has nothing to do
       def ready_at(trial, piece)
-        first, last = @model.first[piece], @model.last[piece]
+        first, last = @model.first[piece], @model.worked_until[piece]
         return if last < first
 
         latest = 0

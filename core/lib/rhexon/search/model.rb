@@ -61,6 +61,15 @@ module Rhexon
       # @return [Array<Integer>] passes of each piece that are still to be placed, in document order
       def open_passes(piece) = (@first[piece]..@last[piece]).reject { |index| @logged.placed[index] }
 
+      # Up to which of its passes a piece is worked on. What only tells of the film afterwards makes it neither ready
+      # nor late.
+      # @return [Array<Integer>] by piece, the last of them by index
+      def worked_until
+        @worked_until ||= @pieces.each_index.map do |piece|
+          @last[piece].downto(@first[piece]).find { |index| !@passes[index].work.tells? } || @last[piece]
+        end
+      end
+
       private
 
       def number

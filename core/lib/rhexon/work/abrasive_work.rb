@@ -60,13 +60,9 @@ module Rhexon
         end
       end
 
-      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last touch of wool
-      # or pad waits for a film that is thin, oiled or of one part to be handled; the last paper waits for the rub-out.
-      def abrasion_waits(lower, coated_later, light: false)
-        return [ "sand" ] if !lower.film? || coated_later
-
-        light && thin?(lower) ? %w[sand handle] : [ "rub_out" ]
-      end
+      # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last paper waits
+      # for the rub-out.
+      def abrasion_waits(lower, coated_later) = !lower.film? || coated_later ? [ "sand" ] : [ "rub_out" ]
     end
   end
 end

@@ -65,6 +65,9 @@ module Rhexon
       # @return [Numeric, nil] minutes; nil: by the rate of the method
       def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch(step["kind"])
 
+      # @return [Boolean] it looks at a film that is finished, and changes nothing
+      def tells? = false
+
       # What it waits for on a face that something was laid on.
       # @param coated_later [Boolean] a coat or stain follows on the face
       # @return [Array<String>] milestones of +lower+

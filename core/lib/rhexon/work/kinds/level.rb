@@ -14,9 +14,8 @@ module Rhexon
           area_m2 * rate({ "between" => "level", "cut_back" => "cut_back" }.fetch(step["aim"], "scuff"), step, use)
         end
 
-        def waits(step, lower, coated_later)
-          abrasion_waits(lower, coated_later, light: %w[denib scuff].include?(step["aim"]))
-        end
+        # The last one, too: what is rubbed for its gloss is a rub-out.
+        def waits(_step, _lower, _coated_later) = [ "sand" ]
 
         def bares?(step) = step["aim"] == "cut_back"
 
