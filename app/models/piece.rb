@@ -142,7 +142,8 @@ class Piece < ApplicationRecord
       "place_air" => job.place_air, "sketch" => sketch,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
                     "pores" => pores }.compact, "boards" => tried,
-      "look_approved" => approved, "faces" => faces.map(&:to_core), "schedule" => schedule.document }
+      "look_approved" => approved, "faces" => faces.map(&:to_core),
+      "schedule" => Rhexon::Schedule::Fitting.without_strays(schedule.document) }
   end
 
   private

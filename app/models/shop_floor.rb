@@ -114,7 +114,7 @@ class ShopFloor
   # @return [Rhexon::Planning::Plan]
   def plan_with(piece, document)
     plan
-    record = { **records.pieces([ head_of(piece) ]).first, "schedule" => document }
+    record = { **records.pieces([ head_of(piece) ]).first, "schedule" => fitting(document) }
     others = to_core["pieces"].reject { |known| known["id"] == piece.core_id }
     planned(to_core.merge("pieces" => (others + [ record ]).sort_by { |known| known["id"].delete_prefix("p").to_i }))
   end
@@ -154,6 +154,8 @@ class ShopFloor
   def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 
   private
+
+  def fitting(document) = Rhexon::Schedule::Fitting.without_strays(document)
 
   def all_pieces
     @all_pieces ||= Piece.in_hand.includes(:faces, :job).order(:id).to_a
@@ -207,7 +209,7 @@ class ShopFloor
   def around(piece, document = nil)
     last = last_but_for(piece) or return
     record = records.pieces([ head_of(piece) ], [ piece ]).first
-    record = { **record, "schedule" => document } if document
+    record = { **record, "schedule" => fitting(document) } if document
     self.class.between(last.basis_for(piece), record) { Rhexon::Search::Planner.around(last.plan, record) }
   rescue StandardError => error
     raise if Trouble.of_database?(error)

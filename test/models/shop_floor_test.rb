@@ -90,4 +90,13 @@ class ShopFloorTest < ActiveSupport::TestCase
     Room.delete_all
     assert_match(/no room yet/, assert_raises(Rhexon::InvalidInput) { core }.message)
   end
+
+  test "a field that was kept once and that its kind of step does not have stops nothing" do
+    set_up_shop
+    piece = make_piece(steps: [ coat("s1") ])
+    poison(piece, { "format" => "rhexon-schedule/2",
+                    "steps" => [ coat("s1"), { "id" => "s2", "kind" => "look", "wipe_off" => true } ] })
+    assert_empty ShopFloor.new.aside
+    assert_equal %w[s1 s2], ShopFloor.new.plan.of_piece(piece.core_id).map { |one| one.pass.step["id"] }
+  end
 end

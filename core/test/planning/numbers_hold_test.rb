@@ -176,6 +176,18 @@ class NumbersHoldTest < CoreTest
                                                            remedy.operation)).build.ready["top"]
   end
 
+  # Three coats of a pot that is planned with for 80 % of its 8 h, in a shop that is open four hours a day: the pot is not
+  # what is short.
+  def test_a_pot_that_would_last_longer_than_the_day_says_so
+    shelf = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("pot_life_min" => 480) : record }
+    week = WEEK.transform_values { [ %w[13:00 17:00] ] }
+    made = plan(piece(document(coat("s1", coats: 3, one_batch: true)), area_m2: 8.0), products: shelf, week: week)
+    sentence = findings(made, "time.due").first.sentence
+    assert_match(/nobody is there for longer than 4 h 00 in a day\. The pot would last: it may be used for 6 h 24/,
+                 sentence)
+    refute_match(/window is shorter/, sentence)
+  end
+
   # --- scuffs
 
   TWO = {

@@ -96,6 +96,17 @@ class KindsTest < CoreTest
     assert_match(/Odd one cannot be laid on as a film/, refusal { check(coat("s1", product: "odd"), odd) }.message)
   end
 
+  # From outside it is refused where it comes in; what was kept once is planned without it.
+  def test_a_piece_with_a_field_that_its_kind_has_not_is_refused_in_words
+    stray = document(coat("s1", product: "varnish", method: "brush", wet_um: 80), step("s2", "look", wipe_off: true))
+    error = refusal { plan(piece(stray)) }
+    assert_equal "pieces/top/steps/s2/wipe_off", error.where
+    assert_match(/\ALook has no wipe off\. Accepted: .*asks/, error.message)
+    assert plan(piece(Rhexon::Schedule::Fitting.without_strays(stray))).build.ready["top"]
+    sound = document(coat("s1"))
+    assert_same sound, Rhexon::Schedule::Fitting.without_strays(sound)
+  end
+
   def test_a_step_has_the_fields_of_its_kind_and_what_stood_there_before_is_left_alone
     before = Rhexon::Schedule::Document.check!(
       document(step("s1", "look", minutes: 5), step("s2", "sand", grits: [ "P150" ]))

@@ -11,8 +11,10 @@ module Rhexon
         why = WHY.fetch(block.constraint)
         step = Schedule::Document.step(context.document, block.pass.split("/")[1])
         told = { "hard_window" => :figures, "hours" => :too_long }[block.constraint]
+        reason = (one_pot_a_day(context, step) if block.constraint == "hard_window") ||
+          "#{why}#{send(told, context, step) if told}"
         sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. " \
-                   "#{why}#{send(told, context, step) if told}."
+                   "#{reason}."
         finding = context.finding(
           id(step, block.constraint), "stop",
           "No date can be given", sentence, figures: { constraint: block.constraint },
@@ -31,9 +33,7 @@ module Rhexon
 
       # What the window is, and what has to go into it.
       def figures(context, step)
-        passes = context.plan.queues.fetch(context.piece.id).select do |pass|
-          pass.step["id"] == step["id"] && pass.work.hands?
-        end
+        passes = with_hands(context, step)
         pass = passes.find(&:hard) or return ""
         lower = context.plan.model.passes[pass.hard.lower]
         return pot(context, lower, passes) unless pass.hard.closes
@@ -47,15 +47,48 @@ module Rhexon
       end
 
       def pot(context, lower, passes)
-        now = context.shop.now
-        hardener = Mixing::ProductMix.hardener_parts(lower.product, lower.step)
-        until_minute = Mixing::PotLife.usable_until(lower.product, context.shop.line(lower.room), now,
-                                                    hardener_parts: hardener)
-        return "" unless until_minute
+        usable = usable_min(context, lower) or return ""
+        ": one pot may be used for #{context.duration(usable)}, and its coats take " \
+        "#{context.duration(in_all(context, passes))} with the waits between them"
+      end
 
+      # The pot would last: nobody is there for as long as its coats take.
+      # @return [String, nil]
+      def one_pot_a_day(context, step)
+        passes = with_hands(context, step)
+        pass = passes.find(&:hard) or return
+        return if pass.hard.closes
+
+        needed = in_all(context, passes)
+        usable = usable_min(context, context.plan.model.passes[pass.hard.lower])
+        there = longest_day(context, passes)
+        return if usable.nil? || needed > usable || needed <= there
+
+        "Its coats take #{context.duration(needed)} with the waits between them, and nobody is there for longer than " \
+        "#{context.duration(there)} in a day. The pot would last: it may be used for #{context.duration(usable)}"
+      end
+
+      def with_hands(context, step)
+        context.plan.queues.fetch(context.piece.id).select do |pass|
+          pass.step["id"] == step["id"] && pass.work.hands?
+        end
+      end
+
+      def usable_min(context, lower)
+        hardener = Mixing::ProductMix.hardener_parts(lower.product, lower.step)
+        Mixing::PotLife.usable_until(lower.product, context.shop.line(lower.room), context.shop.now,
+                                     hardener_parts: hardener)&.-(context.shop.now)
+      end
+
+      def in_all(context, passes)
         waits = passes.drop(1).sum { |pass| pass.needs.filter_map { |need| opening(context, need) }.max || 0 }
-        ": one pot may be used for #{context.duration(until_minute - now)}, and its coats take " \
-        "#{context.duration(passes.sum(&:hands_min) + waits)} with the waits between them"
+        passes.sum(&:hands_min) + waits
+      end
+
+      # From the first opening to the last closing of a day, of whoever is there longest.
+      def longest_day(context, passes)
+        crew = passes.flat_map { |pass| context.shop.hands_for(pass.skill, context.piece.by) }.uniq
+        crew.map { |person| person.calendar.longest_day }.max || 0
       end
 
       def opening(context, need)
@@ -81,7 +114,8 @@ module Rhexon
         "hard_window" => "Its window is shorter than what has to happen in it",
         "search" => "No place was found for it among the work there is"
       }.freeze
-      private_class_method :id, :too_long, :figures, :pot, :opening
+      private_class_method :id, :too_long, :figures, :pot, :opening, :one_pot_a_day, :with_hands, :usable_min, :in_all,
+                           :longest_day
     end
   end
 end

@@ -81,6 +81,13 @@ module Rhexon
         @longest ||= @week.each_value.flat_map { |day| day.map { |from, to| clock(to) - clock(from) } }.max || 0
       end
 
+      # @return [Integer] minutes from the first opening to the last closing of the longest ordinary day
+      def longest_day
+        @longest_day ||= @week.each_value.reject(&:empty?).map { |day|
+          clock(day.last[1]) - clock(day.first[0])
+        }.max || 0
+      end
+
       private
 
       def extend_to(minute)

@@ -33,6 +33,7 @@ module Rhexon
         document = Schedule::Document.check!(
           record["schedule"].empty? ? Schedule::Document.empty : record["schedule"], fillers: fillers
         )
+        Schedule::Fitting.check_strays!(document)
         document = Faults::Log.mended(document, record["id"], @log, @shop.products)
         Schedule::Document.check_names!(document, faces: faces.keys, products: @shop.products, rooms: @shop.rooms.keys,
                                                   tools: @shop.tools.map { |tool| tool["id"] },

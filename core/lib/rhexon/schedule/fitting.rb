@@ -89,10 +89,30 @@ module Rhexon
         changed(document, before).each do |step, was|
           check_grits!(step, was)
           check_way!(step)
-          stray = (step.keys - Kinds.fields(step["kind"]) - (was || {}).keys).first or next
-          raise InvalidInput.new("#{Words.kind(step["kind"])} has no #{stray.tr("_", " ")}",
-                                 where: "steps/#{step["id"]}/#{stray}", accepted: Kinds.fields(step["kind"]).join(", "))
+          refuse_stray!(step, strays(step) - (was || {}).keys)
         end
+      end
+
+      # A document from outside has no fields but those of its kinds.
+      # @raise [InvalidInput]
+      def check_strays!(document)
+        document["steps"].each { |step| refuse_stray!(step, strays(step)) }
+      end
+
+      # A document that was kept once, without what its kinds of step do not have: nothing plans with that.
+      # @return [Hash] the same one where nothing of it strays
+      def without_strays(document)
+        return document if document["steps"].all? { |step| strays(step).empty? }
+
+        document.merge("steps" => document["steps"].map { |step| step.except(*strays(step)) })
+      end
+
+      def strays(step) = step.keys - Kinds.fields(step["kind"])
+
+      def refuse_stray!(step, strays)
+        stray = strays.first or return
+        raise InvalidInput.new("#{Words.kind(step["kind"])} has no #{stray.tr("_", " ")}",
+                               where: "steps/#{step["id"]}/#{stray}", accepted: Kinds.fields(step["kind"]).join(", "))
       end
 
       # What rubs is known, and is of what its kind may rub with, where it is new or other than before.
