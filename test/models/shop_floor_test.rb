@@ -92,7 +92,6 @@ class ShopFloorTest < ActiveSupport::TestCase
   end
 
   test "a field that was kept once and that its kind of step does not have stops nothing" do
-    set_up_shop
     piece = make_piece(steps: [ coat("s1") ])
     poison(piece, { "format" => "rhexon-schedule/2",
                     "steps" => [ coat("s1"), { "id" => "s2", "kind" => "look", "wipe_off" => true } ] })

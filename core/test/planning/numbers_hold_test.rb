@@ -176,7 +176,7 @@ class NumbersHoldTest < CoreTest
                                                            remedy.operation)).build.ready["top"]
   end
 
-  # Three coats of a pot that is planned with for 80 % of its 8 h, in a shop that is open four hours a day: the pot is not
+  # Three coats of a pot that is planned with for 80 % of its 8 h, in a shop open four hours a day: the pot is not
   # what is short.
   def test_a_pot_that_would_last_longer_than_the_day_says_so
     shelf = PRODUCTS.map { |record| record["id"] == "w20" ? record.merge("pot_life_min" => 480) : record }
