@@ -128,10 +128,10 @@ class StackTest < CoreTest
 
   def test_least_film_goes_by_use_and_by_how_most_of_the_film_was_laid
     least = ->(film) { Rhexon::Film::MinimumThickness.um("table_top", film) }
-    assert_equal 65, least.(lay(stack, "w20"))
-    assert_equal 20, least.(lay(lay(stack, "seal", method: "pad", wet: 40), "seal", method: "brush", wet: 20))
-    assert_equal 65, least.(lay(lay(lay(stack, "w20"), "w20"), "w20", method: "wipe", wet: 15)), "mostly sprayed"
-    assert_equal 15, least.(lay(lay(stack, "w20", method: "wipe", wet: 15), "w20", method: "wipe", wet: 15))
+    assert_equal 45, least.(lay(stack, "w20"))
+    assert_equal 0, least.(lay(lay(stack, "seal", method: "pad", wet: 40), "seal", method: "brush", wet: 20))
+    assert_equal 45, least.(lay(lay(lay(stack, "w20"), "w20"), "w20", method: "wipe", wet: 15)), "mostly sprayed"
+    assert_equal 0, least.(lay(lay(stack, "w20", method: "wipe", wet: 15), "w20", method: "wipe", wet: 15))
     assert_equal 0,
                  least.(
                    stack.coat(

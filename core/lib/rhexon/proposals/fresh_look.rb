@@ -36,22 +36,14 @@ module Rhexon
       # A step is sent round again by one look only.
       def looped?(step) = Schedule::Loops.look_of(@place.piece.schedule, step["id"])
 
-      # Thin coats go on until the lustre is right, by reckoning as many as protect.
+      # Thin coats go on until the lustre is right, by trade practice so many.
       def building
-        return if !%w[wipe pad].include?(last["method"]) || looped?(last)
+        usual = Film::MinimumThickness.usual_coats(last["method"])
+        return if usual.nil? || looped?(last)
 
-        least, each = Film::MinimumThickness.um(@place.piece.use, surface), dry_um(last)
-        return unless least && each.positive?
-
-        needed = ((least - surface.total_um) / each).ceil.clamp(0, Schedule::Loops::MOST_ROUNDS)
+        needed = (usual - last["coats"]).clamp(0, Schedule::Loops::MOST_ROUNDS)
         { "asks" => "Is the lustre right?", "milestone" => "recoat_opens",
           "again" => again([ last["id"] ], needed, table.most_oilings) }
-      end
-
-      # @return [Float] of one more of a coat, once the wood has drunk
-      def dry_um(coat)
-        solids = Mixing::ProductMix.solids_percent(shop.products.fetch(coat["product"]), shop.products, coat)
-        Film::Coat.dry_um(coat["wet_um"], solids)
       end
 
       # Raised and sanded off, until nothing stands.

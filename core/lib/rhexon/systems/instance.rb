@@ -105,17 +105,28 @@ module Rhexon
       def floor? = @piece.use == "floor"
       def final = plan.film(@id, plan.thickest_face(@id)).final
 
-      # As many coats more as the use of the piece lacks.
+      # As many coats more as the use of the piece lacks, or as are usual of what has no least film.
       def enough_film
         laid = @system.lays.reverse.find { |one| one["coats"] == "film" } or return true
+        return more(laid, usual_coats_left(laid)) if usual_coats_left(laid).positive?
+
         lacking = Film::MinimumThickness.um(@piece.use, final).to_f * MARGIN - final.total_um
         each = final.layers.last&.laid_um.to_f
         lacking.positive? && each.positive? ? more(laid, (lacking / each).ceil) : true
       end
 
-      def more(laid, coats)
+      def usual_coats_left(laid)
+        step = step_of(laid) or return 0
+        (Film::MinimumThickness.usual_coats(step["method"]) || 0) - step["coats"]
+      end
+
+      def step_of(laid)
         product = @draft.picks[@system.lays.index(laid)].first.id
-        step = steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" } or return true
+        steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" }
+      end
+
+      def more(laid, coats)
+        step = step_of(laid) or return true
         all = step["coats"] + coats
         return fell("#{all} coats") if all > (step["method"] == "wipe" ? MOST_WIPED : MOST_COATS)
 

@@ -1,8 +1,9 @@
 module Rhexon
   module Checks
     module Rules
-      # film.too_thin: the finished film is under what the use needs. Silent when the film is thick enough by a margin,
-      # for oil and wax (they need none), for backs and insides, and for a piece that has no film coat yet.
+      # film.too_thin: a film that was built is under what the use needs. Silent where it is thick enough or short by
+      # little, for what is wiped, padded, flooded or rubbed, for backs and insides, and for a piece that has no film
+      # coat yet.
       module FilmTooThin
         # More coats than that are another schedule.
         MOST_MORE = Reference.limits.most_more_coats
@@ -23,11 +24,8 @@ module Rhexon
           coat = context.coats.find { |placement| placement.pass.key == last.key }
           return unstated(context, coat) if least.nil?
 
-          final = walk.final
-          chance = final.chance_under(least)
-          return if least.zero? || chance <= Reference.limits.chance_note
-
-          finding(context, face, walk, coat, least, chance)
+          level = Film::MinimumThickness.short(walk.final.total_um, least) or return
+          finding(context, face, walk, coat, least, level)
         end
 
         def unstated(context, coat)
@@ -36,25 +34,15 @@ module Rhexon
                           placement: coat)
         end
 
-        def finding(context, face, walk, coat, least, chance)
+        def finding(context, face, walk, coat, least, level)
           film = walk.final.total_um
-          under = film < least
-          sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done, #{least} µm is the least " \
-                     "for #{use(context)}: #{verdict(walk, least, chance)}."
+          sentence = "#{film.round} ± #{walk.final.sd_um.round} µm on #{face} when done. #{least} µm is usual for " \
+                     "#{use(context)}: #{level == "note" ? "a little thin" : "it will wear through early"}."
           context.finding(
-            "film.too_thin", under ? "caution" : "note", "Thin for its use", sentence, placement: coat,
-            figures: {
-              film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least, chance_under: chance.round(3)
-            },
+            "film.too_thin", level, "Thin for its use", sentence, placement: coat,
+            figures: { film_um: film.round(1), sd_um: walk.final.sd_um.round(1), least_um: least },
             remedies: remedies(context, coat, least - film)
           )
-        end
-
-        # Both figures are estimates: what misses by less than they are sure of is said more softly.
-        def verdict(walk, least, chance)
-          return "about 1 piece in #{(1 / chance).round} goes under" unless walk.final.total_um < least
-
-          walk.final.total_um + walk.final.sd_um < least ? "it will not protect" : "a little thin"
         end
 
         def remedies(context, coat, lacking)
