@@ -3,7 +3,7 @@ class Piece < ApplicationRecord
   include RenamesRecord
 
   USES = %w[show furniture table_top bar_top floor marine].freeze
-  ARRISES = %w[sharp eased_2mm eased_3mm].freeze
+  ARRISES = %w[sharp eased_1mm eased_2mm eased_3mm].freeze
   MOST_FACES = Rhexon::Reference.hands.most_faces
   PORES = %w[open closed].freeze
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze

@@ -80,7 +80,7 @@ class ProposalsState
     unsaid = shop.pieces.find { |one| one.id == @piece.core_id }
     [ ("its use: nothing is asked of it but to be looked at" if @piece.use.nil?),
       ("its date: as soon as can be" if @piece.job.due_at.nil?),
-      ("its edges: #{@piece.arris.tr("_", " ").sub("2mm", "2 mm").sub("3mm", "3 mm")}" if @piece.arris != "sharp"),
+      ("its edges: #{@piece.arris.tr("_", " ").sub(/(\d)mm/, "\\1 mm")}" if @piece.arris != "sharp"),
       ("its wood before: bare and sanded" if @piece.faces.all? { |face| face.found.nil? }),
       ("its wood: a mean board of #{unsaid.species}" if unsaid.species && @piece.timber.nil?),
       ("the gear: what the shop has" if wish["gear"] == Rhexon::Systems::Wish.gear_of(shop)) ].compact

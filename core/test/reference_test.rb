@@ -31,7 +31,7 @@ class ReferenceTest < CoreTest
   end
 
   def test_values_are_members_lists_by_key_are_hashes_and_nothing_changes
-    assert_equal [ 0.10, 12, 0.5 ],
+    assert_equal [ 0.10, 12, 0.6 ],
                  [ Reference.film.coat_sd, Reference.film.texture_um.fetch("spray"), Reference.film.sand_through.stop ]
     assert_raises(NoMethodError) { Reference.film.coat_ds }
     assert_raises(FrozenError) { Reference.film.texture_um["spray"] = 1 }

@@ -22,5 +22,5 @@ class Colours::StepsController < ApplicationController
 
   private
 
-  def piece = request.get? ? super : piece_of_body
+  def piece = action_name == "show" ? super : piece_of_body
 end

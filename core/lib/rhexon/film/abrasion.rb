@@ -31,8 +31,8 @@ module Rhexon
 
       def edge_factor = table.edge_removal_factor
 
-      # @param arris [String] sharp, eased_2mm or eased_3mm
-      def arris_share(arris) = table.arris_share.fetch(arris || "sharp")
+      # @param arris [String] sharp, or eased_1mm to eased_3mm
+      def arris_share(arris) = table.arris_share.fetch(arris || table.usual_arris)
 
       # @param method [String] of a coat
       # @return [Numeric] µm

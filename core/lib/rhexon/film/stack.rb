@@ -9,7 +9,7 @@ module Rhexon
       attr_reader :layers, :coats_laid, :variance_um2, :texture_um, :pores_um
 
       # @param wood [String] absorption class of the face
-      # @param arris [String] sharp, eased_2mm or eased_3mm
+      # @param arris [String] sharp, or eased_1mm to eased_3mm
       def initialize(wood:, arris: "sharp", layers: [], coats_laid: 0, variance_um2: 0.0, colour_in_wood: false,
                      sealer_sanded: false, texture_um: 0.0, pores_um: 0.0)
         @wood = wood
@@ -96,7 +96,7 @@ module Rhexon
       end
 
       # Chance that an abrasion goes through to colour at the arris: what comes off there (1.3 r, sd 25 %) against
-      # what lies over the colour (sd 10 % a coat).
+      # what lies over the colour (sd 15 % of what the edge carries of each coat).
       # Pigment of its own colour all through is gone through only where nothing hides it again: under clear, or at
       # the very top.
       # @param face_um [Numeric] off the face
@@ -116,7 +116,7 @@ module Rhexon
         there = over.sum(&:arris_um)
         spread = Math.sqrt(
           (taken_um * film_table.removal_sd)**2 +
-            over.sum { |layer| (layer.laid_um * arris_share * film_table.coat_sd)**2 }
+            over.sum { |layer| (layer.arris_um * film_table.arris_sd)**2 }
         )
         return taken_um > there ? 1.0 : 0.0 if spread.zero?
 

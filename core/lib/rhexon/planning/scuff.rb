@@ -20,10 +20,13 @@ module Rhexon
           ).freeze
       end
 
-      # @return [Integer] minutes for one of the alike pieces
+      # @return [Integer] minutes for one of the alike pieces; a floor is scuffed by machine
       def each_min(pass, faces = pass.faces)
-        [ (pass.piece.area_m2(faces) * Reference.hands.abrasion_min_per_m2.fetch("scuff")).ceil, 1 ].max
+        rates = machine?(pass.piece) ? Reference.hands.floor_machine_min_per_m2 : Reference.hands.abrasion_min_per_m2
+        [ (pass.piece.area_m2(faces) * rates.fetch("scuff")).ceil, 1 ].max
       end
+
+      def machine?(piece) = piece.use == "floor"
 
       # In the sanding room, where the shop has one.
       def room(pass, shop) = shop.room_for("sand") || pass.room

@@ -18,7 +18,8 @@ module Rhexon
       # @return [Surface]
       def of(piece, face_id, products)
         found = piece.faces.fetch(face_id)["found"] || {}
-        film = Film::Stack.new(wood: piece.wood(face_id), arris: piece.arris || "sharp", **state(found, products))
+        film = Film::Stack.new(wood: piece.wood(face_id), arris: piece.arris || Reference.film.usual_arris,
+**state(found, products))
         Surface.new(
           film: film, found: found, scratch_um: scratch_um(found), residue: found["is"] == "stripped" ? "dust" : nil,
           sheen_gu: film.layers.last&.sheen_gu

@@ -25,7 +25,7 @@ module Rhexon
           sentence = "#{context.title(lower(context, window))} " \
                      "#{window.closes_at < context.shop.now ? "shut" : "shuts"} #{context.clock(window.closes_at)}, " \
                      "before hands #{window.closes_at < context.shop.now ? "were" : "are"} free for the next coat. A " \
-                     "scuff is planned so that it bites."
+                     "scuff#{" by machine" if Planning::Scuff.machine?(context.piece)} is planned so that it bites."
           context.finding(
             "bond.window_over", "note", "Window missed, scuff planned", sentence, placement: coat,
             figures: { closes_at: window.closes_at, starts_at: coat.work_start },

@@ -5,7 +5,7 @@ module Rhexon
       # eased enough or nothing is said of them, for uses whose edges are not worn or wet, and without a film.
       module FilmEdgesSharp
         # What an arris is eased by, in words.
-        EASED = { "eased_2mm" => "2 mm", "eased_3mm" => "3 mm" }.freeze
+        EASED = { "eased_1mm" => "1 mm", "eased_2mm" => "2 mm", "eased_3mm" => "3 mm" }.freeze
 
         module_function
 

@@ -1,11 +1,13 @@
 module Rhexon
   module Checks
     module Rules
-      # film.sand_through: an abrasion may go through to colour at the edge, by chance. Silent where nothing is
-      # coloured, where it hardly ever happens, and over a filler, which is cut back; a denib or scuff by hand is
+      # film.sand_through: an abrasion may go through to colour at the edges of the piece, by chance. Silent where
+      # nothing is coloured, where the edges are safe, and over a filler, which is cut back; a denib or scuff by hand is
       # everyday work and never more than a note.
       module FilmSandThrough
         LEVELS = %w[stop caution note].freeze
+        ODDS = { "note" => "a light hand at the edges", "caution" => "it is likely to go through",
+                 "stop" => "it will go through" }.freeze
 
         module_function
 
@@ -21,9 +23,10 @@ module Rhexon
           return if !snapshot.removed_um.positive? || work.bares?(step)
 
           chance = snapshot.before.sand_through(snapshot.asked_um, hidden: hidden?(walk, snapshot)) or return
-          level = level(chance[:chance], snapshot.placement.pass) or return
+          level = told(chance[:chance], snapshot.placement.pass) or return
           sentence = "#{context.title(snapshot.placement)} takes about #{um(chance[:taken_um])} off the edges of " \
-                     "#{face}, where #{um(chance[:clear_um])} lies over the colour: #{odds(chance[:chance])}."
+                     "#{face}, where #{um(chance[:clear_um])} lies over the colour: " \
+                     "#{ODDS.fetch(level(chance[:chance]))}."
           context.finding(
             "film.sand_through", level,
             level == "stop" ? "Sands through to the colour" : "May sand through to the colour", sentence,
@@ -37,11 +40,9 @@ module Rhexon
         end
 
         # @return [String, nil]
-        def level(chance, pass)
-          limits = Reference.film.sand_through
-          level = LEVELS.find { |name| chance > limits[name] }
-          level && pass.work.light?(pass.step) ? "note" : level
-        end
+        def told(chance, pass) = level(chance)&.then { |level| pass.work.light?(pass.step) ? "note" : level }
+
+        def level(chance) = LEVELS.find { |name| chance > Reference.film.sand_through[name] }
 
         # An opaque coat that follows on the face hides it again.
         def hidden?(walk, snapshot)
@@ -50,14 +51,6 @@ module Rhexon
             .map { |other| other.placement.pass }
             .find(&:film?)
           later&.product&.colour == "pigmented"
-        end
-
-        def odds(chance)
-          if chance > 0.98
-            "it goes through"
-          else
-            "it goes through on about #{(chance * 100).round.clamp(2, 98)} of 100 edges"
-          end
         end
 
         def remedies(context, snapshot, chance)
