@@ -39,11 +39,12 @@ class RecordedAnswersTest < RequestTest
   end
 
   test "a schedule that is thin for its use, one that has no date, and one that is fine" do
-    recorded("schedule-thin", sheet(make_piece(steps: [ coat("s1", coats: 2) ], use: "table_top")))
+    recorded("schedule-thin", sheet(make_piece(steps: [ coat("s1", coats: 2, wet_um: 55) ], use: "table_top")))
     recorded("schedule-fine", sheet(make_piece(name: "Door", steps: [ coat("s1", coats: 4) ])))
     Room.first.update!(t_c: 3)
     Product.create!(code: "varnish", maker: "Marram", name: "bar varnish", kind: "oil_varnish", role: "top coat")
-    frost = make_piece(name: "Frost", steps: [ coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 2) ])
+    frost = make_piece(name: "Frost", use: "bar_top",
+                       steps: [ coat("s1", product: "varnish", method: "brush", wet_um: 40, coats: 2) ])
     recorded("schedule-frost", sheet(frost))
   end
 end
