@@ -147,7 +147,8 @@ class RunningShop
 
   # As a page does: a token that is too old is answered with a new one, and the request is sent again.
   def post(path, body)
-    2.times do
+    response = nil
+    3.times do
       response = remember(
         http do |server|
           server.post(
@@ -159,8 +160,9 @@ class RunningShop
           )
         end
       )
-      return response unless response.code == "403"
+      break unless response.code == "403"
     end
+    response
   end
 
   def sentence(response) = JSON.parse(response.body).dig("error", "sentence")

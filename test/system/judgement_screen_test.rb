@@ -3,7 +3,7 @@ require "application_system_test_case"
 # Findings judged otherwise, batches of timber, and a patch foreseen.
 class JudgementScreenTest < ApplicationSystemTestCase
   setup do
-    @piece = make_piece(steps: [ coat("s1", coats: 2) ], wood: "oak")
+    @piece = make_piece(steps: [ coat("s1", wet_um: 60) ], wood: "oak")
   end
 
   def judge(as, where, reason)

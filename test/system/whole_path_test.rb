@@ -20,6 +20,7 @@ class WholePathTest < ApplicationSystemTestCase
     fill_in "Client or job", with: "Ostrel Quay Library"
     fill_in "Name", with: "Reading desk"
     fill_in "Wood", with: "elm"
+    select "a bar top", from: "It must stand up to"
     fill_in "Area, m²", with: "0,5"
     click_on "Keep it and go to its schedule"
     assert_text "No steps yet"
@@ -43,16 +44,16 @@ class WholePathTest < ApplicationSystemTestCase
 
   def apply_a_remedy_and_undo_it
     assert_text "Caution: thin for its use"
-    remedy = find("[data-remedy]", text: "One more coat")
+    remedy = find("[data-remedy]", text: "2 more coats")
     remedy.hover
     assert_selector ".ui-summary[data-state=preview]"
     remedy.click
-    assert_selector "[role=option]", text: "Coat 3 of 3"
+    assert_selector "[role=option]", text: "Coat 4 of 4"
     assert_no_text "Caution: thin for its use"
     find("h1").click
     press "z"
     assert_selector "[role=option]", text: "Coat 2 of 2"
-    assert_no_selector "[role=option]", text: "Coat 3 of 3"
+    assert_no_selector "[role=option]", text: "Coat 4 of 4"
   end
 
   def work_at_the_bench

@@ -39,7 +39,12 @@ const USE: Record<string, string> = {
   floor: "a floor",
   marine: "marine exterior",
 }
-const ARRIS: Record<string, string> = { sharp: "sharp", eased_1mm: "eased to 1 mm", eased_2mm: "eased to 2 mm", eased_3mm: "eased to 3 mm" }
+const ARRIS: Record<string, string> = {
+  sharp: "sharp",
+  eased_1mm: "eased to 1 mm",
+  eased_2mm: "eased to 2 mm",
+  eased_3mm: "eased to 3 mm",
+}
 const PORES: [string, string][] = [
   ["", "not said"],
   ["open", "to show"],
