@@ -1,7 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { type ReactNode, useState } from "react"
 import { Against } from "@/components/Against"
-import { duration, soon } from "@/lib/time"
+import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { useSettled } from "@/lib/useSettled"
 import { useBeginMix } from "@/mix/useBeginMix"
@@ -134,7 +134,7 @@ export function InHand({
             {row.laid && setUp > 0 && (
               <p className="text-second text-fine">
                 {inHand && row.work_start <= now ? "first stroke" : "set up, first stroke"}{" "}
-                {soon(row.work_start, zone, now)}
+                {clock(row.work_start, zone)}
               </p>
             )}
           </div>
