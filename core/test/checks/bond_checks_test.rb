@@ -139,6 +139,19 @@ class BondChecksTest < CoreTest
     2.times { |index| assert_empty findings(remedied(bad, "bond.oily_wood", index), "bond.oily_wood") }
   end
 
+  # Epoxy and hardwax oil as well, which nothing is put under: wiped, they hold.
+  def test_epoxy_and_hardwax_oil_on_teak_ask_for_the_wipe_alone
+    epoxy = coat("s1", product: "clear_epoxy", method: "brush", wet_um: 150)
+    waxed = coat("s1", product: "waxed", method: "wipe", wet_um: 30)
+    [ [ epoxy, "holding" ], [ waxed, "hardening" ] ].each do |laid, from|
+      bad = plan(piece(document(laid)).merge("wood" => "teak"), products: PRODUCTS + [ WAXED, EPOXY ])
+      told = findings(bad, "bond.oily_wood").first
+      assert_includes told.sentence, "from #{from}"
+      assert_equal [ "Wipe with solvent just before it" ], told.remedies.map(&:label)
+      assert_empty findings(remedied(bad, "bond.oily_wood"), "bond.oily_wood")
+    end
+  end
+
   def test_wiped_or_sealed_teak_and_other_woods_raise_nothing
     shellac = coat("s0", product: "seal", method: "brush", wet_um: 70)
     [

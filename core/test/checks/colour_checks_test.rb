@@ -2,6 +2,20 @@ require "test_helper"
 
 # Colour checks: each in its case, in its ordinary silent case, and with its remedy applied and planned again.
 class ColourChecksTest < CoreTest
+  # --- colour.over_film: 80 µm of shellac at 18 % leave 7.9 µm on bare wood, which a stain passes; two leave 21
+  def test_a_stain_over_a_film_stops_and_a_washcoat_or_thin_seal_does_not
+    over = ->(*below) {
+      stain = step("s8", "stain", product: "umber", method: "wipe")
+      findings(plan(piece(document(*below, stain))), "colour.over_film")
+    }
+    seal = ->(coats) { coat("s1", product: "seal", wet_um: 80, coats: coats, role: "seal") }
+    assert_empty over.() + over.(seal.(1))
+    told = over.(seal.(2)).first
+    assert_equal [ "stop", "It cannot get into the wood" ], [ told.level, told.title ]
+    assert_match(/goes over 21 µm of Dewaxed shellac on show/, told.sentence)
+    assert_equal [ nil, "colour" ], told.remedies.map { |remedy| remedy.place && remedy.place["name"] }
+  end
+
   MORE = [
     {
       "id" => "blue", "name" => "Tarn blue dye", "class" => "water_dye", "colour" => "tinted",

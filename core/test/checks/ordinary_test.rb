@@ -62,7 +62,7 @@ class OrdinaryTest < CoreTest
     teak wiping-off 3
     teak solvent_wipe varnish 5
     teak seal varnish 3
-    teak epoxy 2 polyurethane 3
+    teak solvent_wipe epoxy 2 polyurethane 3
     elm w20 varnish 2
     elm paint 2
     ash hardwax 3
@@ -104,7 +104,8 @@ class OrdinaryTest < CoreTest
 
   def test_each_bad_job_raises_its_own_and_nothing_else
     bad = {
-      "teak varnish 4" => "bond.oily_wood", "maple lacquer 2 catalysed" => "bond.pair",
+      "teak varnish 4" => "bond.oily_wood", "teak epoxy 2 polyurethane 3" => "bond.oily_wood",
+      "maple lacquer 2 catalysed" => "bond.pair",
       "walnut lacquer polyurethane" => "bond.pair", "ash hardwax w20 2" => "bond.pair",
       "oak varnish 2 lacquer" => "bond.lifting", "maple wiping 2 polyurethane" => "bond.lifting",
       "beech primer lacquer 2" => "bond.lifting", "cherry catalysed vinyl catalysed" => "bond.sealer_sandwich",

@@ -1,10 +1,13 @@
 module Rhexon
   module Checks
     module Rules
-      # bond.oily_wood: varnish straight on a wood whose own oils keep it from hardening. Silent on other woods, where
-      # it was wiped with solvent just before, over anything that was laid on first, and for oil and whatever is wiped
-      # off again.
+      # bond.oily_wood: varnish, hardwax oil or epoxy straight on a wood whose own oils keep it from hardening, or from
+      # holding. Silent on other woods, where it was wiped with solvent just before, over anything that was laid on
+      # first, and for oil and whatever is wiped off again.
       module BondOilyWood
+        SOFT = "hardening: it stays tacky next to the wood, and peels".freeze
+        LOOSE = "holding: it lets go of it in time".freeze
+
         module_function
 
         def call(context)
@@ -16,6 +19,8 @@ module Rhexon
         end
 
         def stays_soft?(one)
+          return true if %w[epoxy_clear hardwax_oil].include?(one.product.class_id)
+
           one.coat? && one.product.mechanism == "oxidative" && !one.product.oil? && !one.step["wipe_off"]
         end
 
@@ -28,16 +33,21 @@ module Rhexon
           wood, name = context.course.wood.species, first.product.name
           context.finding(
             "bond.oily_wood", "caution", "It may never dry",
-            "#{wood.capitalize} holds oils that keep #{name} from hardening: it stays tacky next to the wood, and " \
-            "peels. Take the oil off the surface with a fast solvent just before, or lock it in.",
+            "#{wood.capitalize} holds oils that keep #{name} from #{epoxy?(first) ? LOOSE : SOFT}. " \
+            "Take the oil off the surface with a fast solvent just before#{", or lock it in" if sealed?(first)}.",
             placement: first.first, figures: { wood: wood },
             remedies: [
               context.put_before(first.step, "Wipe with solvent just before it",
                                  { "kind" => "clean", "way" => "solvent_wipe" }),
-              context.barrier_under(first.first, nil, "Seal it with %s")
+              (context.barrier_under(first.first, nil, "Seal it with %s") if sealed?(first))
             ]
           )
         end
+
+        def epoxy?(first) = first.product.class_id == "epoxy_clear"
+
+        # Hardwax oil has to get into the wood, and epoxy holds on it alone.
+        def sealed?(first) = !epoxy?(first) && first.product.class_id != "hardwax_oil"
       end
     end
   end
