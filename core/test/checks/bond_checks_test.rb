@@ -152,6 +152,28 @@ class BondChecksTest < CoreTest
     end
   end
 
+  # A wood without figures is known by its name, and a batch that was tried says otherwise.
+  def test_woods_that_hold_oils_are_known_by_name
+    levels_on = ->(wood, **facts) {
+      levels(plan(piece(document(brushed)).merge("wood" => wood, "wood_facts" => facts.transform_keys(&:to_s))),
+             "bond.oily_wood")
+    }
+    assert_equal %w[caution], levels_on.("African padauk")
+    assert_empty levels_on.("padauk", oily: false) + levels_on.("sapele") + levels_on.("ivory")
+    assert_equal %w[caution], levels_on.("sapele", oily: true)
+  end
+
+  # Oil has to get into the wood: over a film it stays on top.
+  def test_oil_flooded_over_a_film_stops
+    oil = { "id" => "boiled", "class" => "siccative_oil" }
+    flooded = step("s9", "oil", product: "boiled", method: "wipe", coats: 2)
+    over = ->(*below) { plan(piece(document(*below, flooded)), products: PRODUCTS + [ oil ]) }
+    assert_equal %w[stop], levels(over.(brushed), "bond.pair")
+    assert_equal %w[stop], levels(over.(coat("s1", coats: 2)), "bond.pair")
+    assert_empty levels(over.(step("s1", "sand", grits: [ "P180" ])), "bond.pair")
+    assert_empty levels(over.(step("s1", "stain", product: "russet", method: "wipe")), "bond.pair")
+  end
+
   def test_wiped_or_sealed_teak_and_other_woods_raise_nothing
     shellac = coat("s0", product: "seal", method: "brush", wet_um: 70)
     [
@@ -174,9 +196,13 @@ class BondChecksTest < CoreTest
     assert_empty findings(remedied(bad, "bond.sealer_sandwich"), "bond.sealer_sandwich")
   end
 
+  def test_vinyl_between_lacquers_is_worth_a_note
+    assert_equal [ "note" ], levels(layered("lacquer", "vinyl", "lacquer"), "bond.sealer_sandwich")
+  end
+
   def test_vinyl_on_the_wood_between_unlike_coats_and_shellac_raise_nothing
     [
-      %w[vinyl catalysed catalysed], %w[lacquer vinyl catalysed], %w[lacquer vinyl lacquer],
+      %w[vinyl catalysed catalysed], %w[lacquer vinyl catalysed], %w[vinyl lacquer lacquer],
       %w[catalysed seal catalysed], %w[vinyl vinyl catalysed]
     ].each { |products| assert_empty findings(layered(*products), "bond.sealer_sandwich") }
   end

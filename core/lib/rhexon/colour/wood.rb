@@ -16,6 +16,10 @@ module Rhexon
         # @return [Array<String>]
         def species = table.woods.keys
 
+        # @param name [String, nil] as the shop names it: "African padauk"
+        # @return [Boolean] a wood without figures that is known to hold oils
+        def oily_name?(name) = name.to_s.downcase.scan(/[[:alpha:]]+/).intersect?(table.oily_names)
+
         # The species in a wood as a shop names it: "quarter-sawn white oak" is oak.
         # @param words [String, nil]
         # @return [String, nil]

@@ -11,11 +11,19 @@ module Rhexon
         module_function
 
         def call(context)
-          return [] unless context.course.wood&.oily && context.walks.values.all? { |walk| walk.bare.bare? }
+          return [] unless oily?(context) && context.walks.values.all? { |walk| walk.bare.bare? }
 
           first = context.course.laid.find(&:lays?)
           first&.first && !first.begun? && stays_soft?(first) && !wiped?(context,
                                                                          first) ? [ finding(context, first) ] : []
+        end
+
+        # As its batch is, as its kind is known, or by its name.
+        def oily?(context)
+          said = context.piece.wood_facts["oily"]
+          return said unless said.nil?
+
+          context.course.wood&.oily || Colour::Wood.oily_name?(context.piece.named_wood)
         end
 
         def stays_soft?(one)
@@ -30,7 +38,7 @@ module Rhexon
         end
 
         def finding(context, first)
-          wood, name = context.course.wood.species, first.product.name
+          wood, name = context.piece.named_wood || context.course.wood.species, first.product.name
           context.finding(
             "bond.oily_wood", "caution", "It may never dry",
             "#{wood.capitalize} holds oils that keep #{name} from #{epoxy?(first) ? LOOSE : SOFT}. " \

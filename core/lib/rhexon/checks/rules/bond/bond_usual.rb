@@ -21,7 +21,7 @@ module Rhexon
 
         def on_face(context, course, at)
           upper = course[at].placement
-          return if !upper.pass.film? || upper.pass.inserted || upper.status == "done"
+          return if !(upper.pass.film? || upper.pass.kind == "oil") || upper.pass.inserted || upper.status == "done"
 
           lower = course.first(at).reverse.find { |moment| lies?(moment.placement.pass, course[at].before) } or return
           judged(context, lower, course[lower_at(course, lower) + 1...at], upper)
