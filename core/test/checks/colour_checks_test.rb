@@ -195,6 +195,17 @@ class ColourChecksTest < CoreTest
                  "bare wood is no colour"
   end
 
+  # A white is a little cool, too: it yellows, and only blue turns green.
+  def test_varnish_over_white_yellows_and_is_not_told_as_green
+    white = { "id" => "snow", "class" => "waterborne_one_part", "colour" => "pigmented",
+              "optics" => { "kind" => "pigment", "k" => [ 0.001 ] * 31, "s" => 0.1 } }
+    made = plan(piece(document(coat("s1", product: "snow", coats: 2),
+                               coat("s2", product: "varnish", method: "brush", wet_um: 85))).merge("wood" => "maple"),
+                products: PRODUCTS + [ white ])
+    assert_match(/over white it yellows slowly/, findings(made, "colour.amber_on_white").first.sentence)
+    assert_empty findings(made, "colour.amber_on_blue")
+  end
+
   # --- colour.unreachable
   def test_a_look_paler_than_a_pale_board_stops
     finding = findings(planned(*laid, wood: "walnut", wanted: { "lab" => [ 70, 5, 15 ] }), "colour.unreachable").first

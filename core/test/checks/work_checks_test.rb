@@ -41,6 +41,7 @@ class WorkChecksTest < CoreTest
     assert_empty found("bond.over_wax", gloss("s1"), wax, wax.merge("id" => "s3"))
     oiled = step("s2", "rub_out", grits: [ "P1200" ], lubricant: "oil")
     assert_mends("bond.over_oil_residue", gloss("s1"), oiled, gloss("s3", 1))
+    assert_equal 1, found("bond.over_oil_residue", gloss("s1"), oiled, gloss("s3", 4)).size, "one cause, one finding"
     wiped = step("s3", "clean", way: "solvent_wipe")
     assert_empty found("bond.over_oil_residue", gloss("s1"), oiled, wiped, gloss("s4", 1))
     assert_mends("bond.over_stripper", step("s1", "strip", way: "stripper"), gloss("s2"))

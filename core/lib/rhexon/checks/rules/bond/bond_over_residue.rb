@@ -3,7 +3,7 @@ module Rhexon
     module Rules
       # bond.over_wax, bond.over_oil_residue, bond.over_stripper: what is laid over wax, over an oil that a film was
       # rubbed with, or over what a stripper left does not hold. Silent for wax over wax, and where it was wiped or
-      # washed off.
+      # washed off; of the coats of one step the first is told.
       module BondOverResidue
         IDS = { "wax" => "bond.over_wax", "oil" => "bond.over_oil_residue", "stripper" => "bond.over_stripper" }.freeze
         LIES = {
@@ -15,7 +15,7 @@ module Rhexon
         def call(context)
           context.walks.values
             .flat_map { |walk| walk.course.filter_map { |moment| finding(context, moment) } }
-            .uniq(&:pass)
+            .uniq(&:step)
         end
 
         def finding(context, moment)

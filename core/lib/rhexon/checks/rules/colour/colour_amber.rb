@@ -26,9 +26,9 @@ module Rhexon
         def yellow(product) = Colour::Optics.for(product).k.first
 
         def kind(lab)
-          return "blue" if lab[2] < limits.cool_b
+          return "white" if lab[0] > limits.pale_l && Math.hypot(*lab.drop(1)) < limits.pale_chroma
 
-          "white" if lab[0] > limits.pale_l && Math.hypot(*lab.drop(1)) < limits.pale_chroma
+          "blue" if lab[2] < limits.cool_b
         end
 
         # What the yellow does by the end of a year.
@@ -37,7 +37,7 @@ module Rhexon
         end
 
         def finding(context, ambering, kind, delta, clean)
-          turns = kind == "blue" ? "over blue it goes green" : "over white it goes yellow"
+          turns = kind == "blue" ? "over blue it goes green" : "over white it yellows slowly"
           sentence = "#{ambering.product.name} is yellow and grows more so: #{turns}, by ΔE #{format("%.1f", delta)} " \
                      "within a year (#{Colour::DeltaE.label(delta)})."
           context.finding("colour.amber_on_#{kind}", "caution",
