@@ -94,6 +94,10 @@ class WorkChecksTest < CoreTest
     umber = step("s2", "stain", product: "umber", method: "wipe")
     assert_mends("prep.orbital_under_stain", sand("s1", "P150", "P180", machine: true), dye("s2"), coat("s3"))
     assert_empty found("prep.orbital_under_stain", sand("s1", "P150", machine: true), gloss("s2"))
+    coarse = found("prep.orbital_under_stain", sand("s1", "P80", machine: true), dye("s2"), coat("s3")).first
+    assert_equal "Sand P180 by hand", coarse.remedies.first.label, "not with what is too coarse for a colour"
+    assert_empty found("prep.orbital_under_stain", sand("s1", "P100", machine: true), dye("s2"), coat("s3"),
+                       use: "floor")
     assert_mends("prep.too_fine_for_stain", sand("s1", "P180", "P320"), umber, gloss("s3"))
     assert_empty found("prep.too_fine_for_stain", sand("s1", "P180", "P220"), umber, gloss("s3"))
   end

@@ -2,11 +2,15 @@ module Rhexon
   module Checks
     module Rules
       # prep.orbital_under_stain, prep.too_fine_for_stain, prep.endgrain: how bare wood was sanded shows in the colour.
-      # Silent where the last paper was by hand, where blotches are the worse danger, and without a colour on bare wood.
+      # Silent where the last paper was by hand, where blotches are the worse danger, without a colour on bare wood, and
+      # of machines on floors, which are sanded by nothing else.
       module PrepUnderStain
         # Pigment holds in scratches: finer than this it hardly colours, µm.
         TOO_FINE_UM = Reference.abrasives.scales.fetch("P").fetch(240)
         LAST_UM = Reference.abrasives.scales.fetch("P").fetch(220)
+        # What is sanded coarser goes on to a paper that colour is laid on after.
+        BY_HAND = "P180".freeze
+        BY_HAND_UM = Reference.abrasives.scales.fetch("P").fetch(150)
 
         module_function
 
@@ -22,18 +26,20 @@ module Rhexon
         end
 
         def orbital(context, sanded, stain)
-          return if !sanded.step["machine"] || sanded.begun?
+          return if !sanded.step["machine"] || sanded.begun? || context.piece.use == "floor"
 
-          last = sanded.step["grits"].last
+          last = by_hand(sanded.step["grits"].last)
           context.finding(
             "prep.orbital_under_stain", "caution", "Swirls under the colour",
             "A machine leaves swirls that #{stain.product.name} shows: the last paper goes by hand, with the grain.",
             placement: sanded.first,
             remedies: [
-              context.put_after(sanded.step, "Sand #{last} again by hand", { "kind" => "sand", "grits" => [ last ] })
+              context.put_after(sanded.step, "Sand #{last} by hand", { "kind" => "sand", "grits" => [ last ] })
             ]
           )
         end
+
+        def by_hand(grit) = Prep::Abrasive.near(grit).mean_um > BY_HAND_UM ? BY_HAND : grit
 
         def too_fine(context, sanded, stain)
           grit = Prep::Abrasive.near(sanded.step["grits"].last)
