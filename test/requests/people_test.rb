@@ -39,7 +39,8 @@ class PeopleTest < RequestTest
     assert_equal 200, sign_in("Osei", to: "/record")
     assert_equal "/record", answer["location"]
     get "/record"
-    assert_equal [ 200, { "name" => "Osei", "role" => "finisher", "new_device" => nil } ], [ response.status, props["me"] ]
+    assert_equal [ 200, { "name" => "Osei", "role" => "finisher", "new_device" => nil } ],
+                 [ response.status, props["me"] ]
   end
 
   test "no address of elsewhere is gone on to" do

@@ -13,7 +13,7 @@ export const WOODS: Record<string, Wood> = {
   elm: { pale: "#c4a686", mean: "#b89677", dark: "#aa8465", grain: "open", figure: "ring", facts: [] },
   larch: { pale: "#dab38c", mean: "#cfa37b", dark: "#c28f67", grain: "closed", figure: "conifer", facts: ["knots", "spots"] },
   lime: { pale: "#dfc9ab", mean: "#d9be9f", dark: "#d1b08f", grain: "closed", figure: "diffuse", facts: ["spots"] },
-  mahogany: { pale: "#b18469", mean: "#a3745a", dark: "#94634c", grain: "open", figure: "diffuse", facts: ["tannin"] },
+  mahogany: { pale: "#b18469", mean: "#a3745a", dark: "#94634c", grain: "semi_open", figure: "diffuse", facts: ["tannin"] },
   maple: { pale: "#e5d0b5", mean: "#dec5a9", dark: "#d6b798", grain: "closed", figure: "diffuse", facts: ["spots"] },
   oak: { pale: "#c8ae8f", mean: "#bd9f80", dark: "#b18e6e", grain: "open", figure: "ring", facts: ["tannin"] },
   pine: { pale: "#e9cfab", mean: "#e2c39c", dark: "#d9b085", grain: "closed", figure: "conifer", facts: ["knots", "spots"] },

@@ -94,6 +94,12 @@ class WorkChecksTest < CoreTest
     umber = step("s2", "stain", product: "umber", method: "wipe")
     assert_mends("prep.orbital_under_stain", sand("s1", "P150", "P180", machine: true), dye("s2"), coat("s3"))
     assert_empty found("prep.orbital_under_stain", sand("s1", "P150", machine: true), gloss("s2"))
+    assert_empty found("prep.ends_coarse", sand("s1", "P120"), gloss("s2")) +
+      found("prep.ends_coarse", sand("s1", "P150"), dye("s2"), coat("s3")) +
+      found("prep.ends_coarse", sand("s1", "P100"), gloss("s2"), use: "floor")
+    assert_equal 1, found("prep.ends_coarse", sand("s1", "P120"), dye("s2"), coat("s3")).size, "under a colour"
+    stripped = [ step("s0", "strip", way: "sanding", grits: [ "P40" ]), sand("s1", "P220"), gloss("s2") ]
+    assert_match(/From P40/, found("prep.grit_skip", *stripped).first.sentence)
     coarse = found("prep.orbital_under_stain", sand("s1", "P80", machine: true), dye("s2"), coat("s3")).first
     assert_equal "Sand P180 by hand", coarse.remedies.first.label, "not with what is too coarse for a colour"
     assert_empty found("prep.orbital_under_stain", sand("s1", "P100", machine: true), dye("s2"), coat("s3"),

@@ -11,15 +11,20 @@ class AbrasiveTest < CoreTest
     assert_equal 36, Rhexon::Prep::Abrasive.read("320", bare: "cami").mean_um
   end
 
+  # FEPA 43-1.
+  def test_coarse_papers_are_on_the_scale
+    assert_equal [ 764, 538, 425, 269 ], %w[P24 P36 P40 P60].map { |text| read(text).mean_um }
+  end
+
   # 600 is 25.8 µm with its P and 16 without: it has to be asked.
   def test_a_number_without_its_scale_is_asked_for
     assert_match(/600 may be P600 \(25.8 µm\) or cami-600 \(16 µm\)/, refusal { read("600") }.message)
-    assert_match(/4000 may be cushion-4000/, refusal { read("4000") }.message)
+    assert_match(/4000 may be P4000 \(5 µm\) or cushion-4000 \(3 µm\)/, refusal { read("4000") }.message)
   end
 
   def test_what_is_no_grit_is_refused
     assert_match(/P320, cami-320 or cushion-4000/, refusal { read("fine") }.message)
-    %w[P41 P333 P1800 P2400 P4000].each { |text| assert_match(/There is no #{text}/, refusal { read(text) }.message) }
+    %w[P41 P333 P1800 P2400 P6000].each { |text| assert_match(/There is no #{text}/, refusal { read(text) }.message) }
     assert_match(/333 is on no scale/, refusal { read("333") }.message)
   end
 
@@ -34,6 +39,6 @@ class AbrasiveTest < CoreTest
     assert_equal %w[P240 cushion-4000], change.(%w[P240 cushion-4000])
     assert_match(/There is no P41/, refusal { change.([ "P41" ]) }.message)
     assert_match(/600 may be/, refusal { change.([ "600" ]) }.message)
-    assert_equal %w[P80 P2000], %w[P41 P1900].map { |text| Rhexon::Prep::Abrasive.near(text).to_s }
+    assert_equal %w[P40 P2000], %w[P41 P1900].map { |text| Rhexon::Prep::Abrasive.near(text).to_s }
   end
 end

@@ -210,7 +210,7 @@ module Rhexon
         ready = @slots.ready(index)
         next_day = @slots.next_day(index) if @model.passes[index].after_day
         begun = [ from, ends, ready && ready - @times.setup[index], next_day ].compact.max
-        return @slots.idle(index, ready) if @model.kind[index] == :wait
+        return @slots.idle(index, ready, ends) if @model.kind[index] == :wait
         return @slots.pinned(index, [ @slots.free_from(index), ends ].max) if @reserved.key?(index)
 
         person ? own_spot(index, person, begun) : @slots.first_fit(index, begun, :milestone)

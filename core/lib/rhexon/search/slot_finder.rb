@@ -104,8 +104,7 @@ module Rhexon
       end
 
       # A wait takes no hands: it runs from the end of what was before it.
-      def idle(index, ready)
-        start = @partial.ends[@model.piece_of[index]]
+      def idle(index, ready, start = @partial.ends[@model.piece_of[index]])
         finish = start
         finish = ready if ready && ready > finish
         minutes = @model.passes[index].minutes

@@ -2,13 +2,14 @@ module Rhexon
   module Checks
     module Rules
       # prep.grit_skip: bare wood sanded with a step too far between two papers, so that the scratches of the coarse one
-      # outlast the fine one. Silent on ladders as they are usual (P80, P120, P180, P220), and from one step on.
+      # outlast the fine one; what an old finish was sanded off with is the first of them. Silent on ladders as they are
+      # usual (P80, P120, P180, P220), and from one step on.
       module PrepGritSkip
         module_function
 
         def call(context)
           course = context.course
-          bare = course.laid.take_while { |one| !one.lays? }.select { |one| one.step["kind"] == "sand" }
+          bare = course.laid.take_while { |one| !one.lays? }.select { |one| sands?(one.step) }
           return [] if bare.empty? || bare.all?(&:begun?)
 
           colour = course.laid.find(&:lays?)&.stain?
@@ -16,6 +17,8 @@ module Rhexon
           skip = Prep::Ladder.new(rungs.map(&:first), stained: colour).skips.first
           skip ? [ finding(context, rungs, skip, colour) ] : []
         end
+
+        def sands?(step) = step["kind"] == "sand" || (step["kind"] == "strip" && !step["grits"].nil?)
 
         def finding(context, rungs, skip, colour)
           coarse, fine = skip
