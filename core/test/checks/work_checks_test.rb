@@ -187,4 +187,20 @@ class WorkChecksTest < CoreTest
     assert_empty found("prep.unmeasured", measure, gloss("s2"))
     assert_equal "note", assert_mends("prep.unmeasured", measure.merge("readings" => 1), gloss("s2")).level
   end
+
+  # --- rub.nothing
+  def test_a_rub_out_needs_a_film_to_bring_to_a_sheen
+    rub = step("s9", "rub_out", grits: [ "P1000" ])
+    oil = { "id" => "boiled", "class" => "siccative_oil" }
+    lies = ->(*below) {
+      made = plan(piece(document(*below, rub)), products: PRODUCTS + MORE + [ oil ])
+      findings(made, "rub.nothing").map { |finding| [ finding.level, finding.figures[:lies] ] }
+    }
+    assert_equal [ [ "stop", "the wood is bare" ] ], lies.(sand("s1", "P180"))
+    assert_equal [ [ "stop", "oil lies in the wood" ] ],
+                 lies.(step("s1", "oil", product: "boiled", method: "wipe", coats: 3))
+    assert_equal [ [ "stop", "wax lies on it" ] ], lies.(gloss("s1"), step("s2", "wax", product: "wax", method: "wipe"))
+    assert_empty lies.(gloss("s1")) + lies.(coat("s1", product: "seal", method: "pad", wet_um: 12, coats: 6))
+    assert_mends("rub.nothing", sand("s1", "P180"), rub, gloss("s2"))
+  end
 end
