@@ -2,7 +2,7 @@
 class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
-                          wood: :name, use: :name, arris: :name, look: :words, wanted_colour: :name,
+                          wood: :name, use: :name, arris: :name, shape: :name, look: :words, wanted_colour: :name,
                           wanted_gloss: :name, light: :name, pores: :name, wood_like: :name, timber_id: :typed,
                           faces: :list
 
@@ -87,7 +87,8 @@ class PiecesController < ApplicationController
   def choices
     PieceChoicesSerializer.new(
       { jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }, grains: Piece::GRAINS, uses: Piece::USES,
-        arrises: Piece::ARRISES, lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] },
+        arrises: Piece::ARRISES, shapes: Piece::SHAPES,
+        lights: Rhexon::Colour::Light.all.map { |light| [ light.id, light.name ] },
         timbers: Timber.order(:name).map(&:to_choice),
         coats: Rhexon::Schedule::Kinds.sorted("coat", Shelf.products.values).map { |coat| [ coat.id, coat.name ] } }
     ).to_h
@@ -131,7 +132,7 @@ class PiecesController < ApplicationController
   def errors_of(piece)
     own = piece.errors
       .to_hash
-      .except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind",
+      .except(:job, :"job.client", :"faces.area_m2", :"faces.name", :"faces.grain", :"faces.kind", :"faces.shape",
               :"faces.found")
       .transform_values(&:first)
     faces = piece.faces

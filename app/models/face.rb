@@ -12,11 +12,18 @@ class Face < ApplicationRecord
 
   KINDS = %w[face back inside edges].freeze
   validates :kind, inclusion: { in: KINDS }
+  validates :shape, inclusion: { in: Piece::SHAPES }, allow_nil: true
 
   # An area, or a size such as "1600 x 750 mm" that comes to one.
   def area_m2=(typed)
     @no_size = nil
-    super(Rhexon::Areas::Dimensions.size?(typed) ? Rhexon::Areas::Dimensions.m2(typed) : typed)
+    if Rhexon::Areas::Dimensions.size?(typed)
+      super(Rhexon::Areas::Dimensions.m2(typed))
+      self.shape = Rhexon::Areas::Dimensions.form(typed)
+    else
+      super
+      self.shape = nil if area_m2_changed?
+    end
   rescue Rhexon::InvalidInput => error
     @no_size = error.message
   end
@@ -29,7 +36,8 @@ class Face < ApplicationRecord
   validate :found_can_be, if: :found_changed?
 
   def to_core
-    { "id" => name, "kind" => kind, "area_m2" => area_m2, "wood" => grain, **(found ? { "found" => found } : {}) }
+    { "id" => name, "kind" => kind, "area_m2" => area_m2, "wood" => grain, **(shape ? { "shape" => shape } : {}),
+      **(found ? { "found" => found } : {}) }
   end
 
   private

@@ -6,6 +6,7 @@ class Piece < ApplicationRecord
   ARRISES = %w[sharp eased_1mm eased_2mm eased_3mm].freeze
   MOST_FACES = Rhexon::Reference.hands.most_faces
   PORES = %w[open closed].freeze
+  SHAPES = Rhexon::Work::Extent::SHAPES
   GRAINS = %w[closed semi_open open mdf_face mdf_edge end_grain].freeze
 
   belongs_to :job
@@ -38,7 +39,8 @@ class Piece < ApplicationRecord
             }
   validates :arris, inclusion: { in: ARRISES }
   validates :pores, inclusion: { in: PORES, message: "Pores are to show, or to be closed." }, allow_nil: true
-  normalizes :pores, :wood_like, with: :presence.to_proc
+  validates :shape, inclusion: { in: SHAPES, message: "Choose how it is formed." }, allow_nil: true
+  normalizes :pores, :wood_like, :shape, with: :presence.to_proc
   validates :wood_like, inclusion: { in: ->(_) { Rhexon::Colour::Wood.species }, message: "Choose a kind of wood." },
                         allow_nil: true
   validates :faces, presence: { message: "A piece needs at least one face." }
@@ -137,7 +139,8 @@ class Piece < ApplicationRecord
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "by" => person&.name, "shop_tools" => shop_tools, "count" => count,
       "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
-      "ready_at" => ready_at, "use" => use, "arris" => arris, "wood" => wood, "wood_like" => wood_like,
+      "ready_at" => ready_at, "use" => use, "arris" => arris, "shape" => shape,
+      "wood" => wood, "wood_like" => wood_like,
       "wood_facts" => timber&.facts,
       "place_air" => job.place_air, "sketch" => sketch,
       "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,

@@ -3,7 +3,7 @@ class PieceFormSerializer < ApplicationSerializer
   fields id: :number, name: :string, count: :number, wood: :string, wood_like: [ :string, NULLABLE ],
          timber_id: [ :number, NULLABLE ],
          use: [ :string, { nullable: true } ],
-         arris: :string, light: :string, look: [ :string, { nullable: true } ],
+         arris: :string, shape: [ :string, NULLABLE ], light: :string, look: [ :string, { nullable: true } ],
          wanted_colour: [ :string, { nullable: true } ], wanted_gloss: [ :string, { nullable: true } ],
          pores: [ :string, { nullable: true } ]
   many :faces, resource: FaceSerializer

@@ -15,6 +15,7 @@ export type PieceForm = {
   timber_id: number | null
   use: string
   arris: string
+  shape: string
   look: string
   light: string
   wanted_colour: string
@@ -44,6 +45,13 @@ const ARRIS: Record<string, string> = {
   eased_1mm: "eased to 1 mm",
   eased_2mm: "eased to 2 mm",
   eased_3mm: "eased to 3 mm",
+}
+const SHAPE: Record<string, string> = {
+  flat: "flat",
+  frame: "frame, box or case",
+  profiled: "profiled or moulded",
+  turned: "turned",
+  carved: "carved or fretted",
 }
 const PORES: [string, string][] = [
   ["", "not said"],
@@ -152,6 +160,16 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             value={data.arris}
             onChange={(arris) => set({ arris })}
             options={choices.arrises.map((arris) => [arris, ARRIS[arris] ?? arris])}
+          />
+          <SelectField
+            label="For its hours, it is"
+            value={data.shape}
+            onChange={(shape) => set({ shape })}
+            options={[
+              ["", "as its sizes say, else flat"],
+              ...choices.shapes.map((shape): [string, string] => [shape, SHAPE[shape] ?? shape]),
+            ]}
+            error={errors.shape}
           />
         </div>
       </fieldset>

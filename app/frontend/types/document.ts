@@ -234,6 +234,10 @@ export interface Step {
    */
   one_batch?: boolean
   /**
+   * Its coats are laid in one sitting of one person; left out: where they may be recoated within a quarter of an hour, and what is padded with spirit.
+   */
+  one_sitting?: boolean
+  /**
    * The gun or other tool of the shop that is held.
    */
   tool?: string
@@ -241,6 +245,10 @@ export interface Step {
    * Training the hands must have.
    */
   skill?: string
+  /**
+   * Hands on one of the alike pieces each time it is done, set-up and cleaning apart; left out: as reckoned.
+   */
+  own_minutes?: number
   pattern?: "with_grain" | "crossing" | "edges_first" | "moving_start" | "cut_in"
   /**
    * The fault this step was put in for, and the pass it was found on.

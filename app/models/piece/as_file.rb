@@ -1,8 +1,8 @@
 # A piece with its schedule as a file (rhexon-piece/1), out and in.
 module Piece::AsFile
   FORMAT = "rhexon-piece/1".freeze
-  FIELDS = %w[name count wood wood_like use arris light pores look target_lab sheen_low sheen_high].freeze
-  FACE = %w[name area_m2 grain kind found].freeze
+  FIELDS = %w[name count wood wood_like use arris shape light pores look target_lab sheen_low sheen_high].freeze
+  FACE = %w[name area_m2 shape grain kind found].freeze
   # What is in another shop by other names, and hours that were fixed there.
   OF_A_SHOP = %w[room dry_room tool].freeze
 

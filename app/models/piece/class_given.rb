@@ -73,8 +73,8 @@ class Piece::ClassGiven
   def students(pieces) = pieces.filter_map(&:person).uniq.select(&:own_pieces_only)
 
   def to(person, count)
-    lasting = @piece.attributes.slice("job_id", "wood", "wood_like", "timber_id", "use", "arris", "ready_at", "look",
-                                      "target_lab", "sheen_low", "sheen_high", "light", "pores", "sketch")
+    lasting = @piece.attributes.slice("job_id", "wood", "wood_like", "timber_id", "use", "arris", "shape", "ready_at",
+                                      "look", "target_lab", "sheen_low", "sheen_high", "light", "pores", "sketch")
     faces = @piece.faces.map { |face| Face.new(face.attributes.except("id", "piece_id")) }
     piece = Piece.create!(**lasting, name: "#{@piece.name}, #{person.name}", count: count, person: person,
                                      given_from: @piece, faces: faces, shop_tools: @tools || !person.own_pieces_only)

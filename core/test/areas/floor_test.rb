@@ -17,9 +17,9 @@ class FloorTest < CoreTest
     Rhexon::Areas::Floor.new(sketch, product: product, climate: climate, wet_um: 100, **options)
   end
 
-  # 0.7 · 30 m²/h · 0.2 h / 0.25 m = 16.8 m: a section for each part; the corridor by the exit comes last.
+  # 0.7 · 60 m²/h · 0.2 h / 0.25 m = 33.6 m: a section for each part; the corridor by the exit comes last.
   def test_an_edge_stays_wet_as_far_as_hands_rate_and_strip_say
-    assert_in_delta 16.8, floor.limit_m, 1e-6
+    assert_in_delta 33.6, floor.limit_m, 1e-6
     assert_equal [ 40.0, 4.5 ], floor.sections.all.map(&:area_m2)
   end
 
@@ -36,7 +36,7 @@ class FloorTest < CoreTest
 
   def test_in_hot_dry_air_sections_are_shorter_and_may_be_none
     dry = floor(climate: air(34, 20), product: product(open_time_min: 3))
-    assert_operator dry.limit_m, :<, 4
+    assert_operator dry.limit_m, :<, 5
     assert_operator dry.sections.all.size, :>, 2
     refute_predicate floor(HALL.merge("tool" => "applicator"), product: product(open_time_min: 0.2), rate_m2_per_h: 10),
                      :keeps_wet?
@@ -63,22 +63,23 @@ class FloorTest < CoreTest
 
   def coats(plan) = plan.placements.select { |placement| placement.pass.film? }
 
-  # 44.5 m² at 30 m²/h with the roller 89 min, at 45 m²/h with the applicator 60 (59.3 begun).
+  # 44.5 m² at 60 m²/h with the roller 44.5 min, at 90 m²/h with the applicator 29.7, and 35 m of wall cut in at 120 m
+  # an hour: 17.5.
   def test_its_coats_are_planned_at_the_rate_of_the_tool
-    assert_equal [ 89, 60 ], %w[roller applicator].map { |tool| coats(plan(tool: tool)).first.pass.each_min }
+    assert_equal [ 62, 48 ], %w[roller applicator].map { |tool| coats(plan(tool: tool)).first.pass.each_min }
   end
 
   def test_its_rows_say_how_it_is_laid_on_and_when_air_may_move
     sheet = Rhexon::Picture::Sheet.new(plan, "top")
     row = sheet.rows.find { |one| one.placement.pass.film? }
-    assert_match(/in 2 sections, edge at most 16.8 m, the last at the exit/, row.pattern)
+    assert_match(/in 2 sections, edge at most 33.6 m, the last at the exit/, row.pattern)
     touch = row.placement.milestones["touch"].minutes
     assert_in_delta row.placement.work_end + touch, row.air_on_at, 1
     assert_nil sheet.rows.first.floor
   end
 
   def test_what_dries_too_fast_for_any_edge_is_told
-    fast = plan(tool: "applicator", open_time_min: 0.2)
+    fast = plan(tool: "roller", open_time_min: 0.1)
     ids = Rhexon::Checks::Catalogue.findings(fast, "top").map(&:id)
     assert_includes ids, "time.wet_edge"
     refute_includes Rhexon::Checks::Catalogue.findings(plan, "top").map(&:id), "time.wet_edge"

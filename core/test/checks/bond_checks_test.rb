@@ -43,7 +43,7 @@ class BondChecksTest < CoreTest
     early = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 2, "start" => "2026-11-23T08:20+01:00" } ]))))
     finding = findings(early, "bond.too_soon").first
     assert_equal "stop", finding.level
-    assert_match(/43 min before recoat opens/, finding.sentence, "pinned 08:20, work from 08:30, opens 09:13")
+    assert_match(/45 min before recoat opens/, finding.sentence, "pinned 08:20, work from 08:30, opens 09:15")
     2.times { |index| assert_empty findings(remedied(early, "bond.too_soon", index), "bond.too_soon") }
   end
 

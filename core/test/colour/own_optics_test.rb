@@ -38,7 +38,7 @@ class OwnOpticsTest < CoreTest
   def test_a_tinted_oil_is_seen_again_by_its_coats
     oil = product("oil", class: "hardwax_oil", colour: "tinted")
     own = with_optics(oil, wood: wood("larch"), read: [ 52.0, 18.0, 34.0 ], coats: 2, method: "wipe")
-    coats = step("s1", "coat", product: "oil", method: "wipe", wet_um: 12, coats: 2, role: "top")
+    coats = step("s1", "coat", product: "oil", method: "wipe", wet_um: 6, coats: 2, role: "top")
     near [ 52.0, 18.0, 34.0 ], look(own, coats, wood("larch")), 0.3
   end
 

@@ -20,7 +20,7 @@ class DoneTest < CoreTest
 
   def test_hands_film_air_and_amount_of_what_is_done
     sanded, coated = lines(entries(*SANDED, *COATED), t_c: 18, rh: 61)
-    assert_equal [ "Sand P180", "imke", 15, 6 ],
+    assert_equal [ "Sand P180", "imke", 15, 25 ],
                  [ sanded.words, sanded.person, sanded.hands_min, sanded.reckoned_min.round ]
     assert_nil sanded.g
     assert_equal [ 18, 61 ], [ coated.air.t_c, coated.air.rh ]

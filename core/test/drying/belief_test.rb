@@ -113,7 +113,7 @@ class BeliefTest < CoreTest
   def test_plans_use_the_shops_own_factor_and_the_safety_level
     second = ->(**fields) { plan(piece(document(coat("s1", coats: 2))), **fields).placements.last.window }
     beliefs = [ { "product" => "w20", "group" => "early", "m" => 0.2, "s" => 0.1, "coats" => 12 } ]
-    laid = at("2026-11-23T07:43+01:00")
+    laid = at("2026-11-23T07:45+01:00")
     assert_equal 110, second.call(beliefs: beliefs).opens_at - laid
     safe = second.call(beliefs: beliefs, quantile: 0.9)
     assert_equal 594, safe.closes_at - laid
@@ -163,7 +163,7 @@ class BeliefTest < CoreTest
   # What the log shows goes into the plan: closings at safety 0.9 shrink to exp(-1.28155 · 0.25) = 0.7259 of 720.
   def test_a_plan_takes_the_noise_of_the_shop
     second = plan(piece(document(coat("s1", coats: 2))), quantile: 0.9, coat_sd: 0.25).placements.last.window
-    assert_equal 522, second.closes_at - at("2026-11-23T07:43+01:00")
+    assert_equal 522, second.closes_at - at("2026-11-23T07:45+01:00")
   end
 
   # Handle is 24 h on hardwax oil; dry "just then" after 72 h: x = ln 3, m = 0.662 · 1.0986 = 0.727, 2.07 times the

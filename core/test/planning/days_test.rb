@@ -7,14 +7,14 @@ class DaysTest < CoreTest
 
   def person(id, week: EVERY_DAY, except: []) = { "id" => id, "week" => week, "except" => except }
 
-  # The two-part clear closes 720 min after laying ends at 16:13 on the Saturday: 04:13 winter time is 05:13 by the
-  # clock. Scuffed 07:30 to 07:33, dust settles to 08:03, ten minutes of set-up before 08:05.
+  # The two-part clear closes 720 min after laying ends at 16:15 on the Saturday: 04:15 winter time is 05:15 by the
+  # clock. Scuffed 07:30 to 07:36, dust settles to 08:06, ten minutes of set-up before it, on the grid.
   def test_a_window_over_the_night_of_the_change_is_an_hour_shorter_on_the_clock
     made = plan(piece(document(coat("s1", coats: 2, pins: [ { "coat" => 1, "start" => "2026-03-28T16:00+01:00" } ]))),
                 week: EVERY_DAY, now: "2026-03-28T15:50+01:00")
     window = report(made)["passes"].last["window"]
-    assert_equal [ "2026-03-29T05:13+02:00", "scuffed" ], window.values_at("closes_at", "state")
-    assert_equal "2026-03-29T07:55+02:00", report(made)["passes"].last["hands_start"]
+    assert_equal [ "2026-03-29T05:15+02:00", "scuffed" ], window.values_at("closes_at", "state")
+    assert_equal "2026-03-29T08:00+02:00", report(made)["passes"].last["hands_start"]
   end
 
   # 24 h of waiting end an hour earlier by the clock in autumn.
@@ -62,7 +62,8 @@ class DaysTest < CoreTest
   def test_hours_that_summer_time_takes_are_not_worked
     night = { "sun" => [ %w[01:00 04:00] ] }
     made = report(plan(
-      piece(document(step("s1", "sand", grits: %w[P180])), area_m2: 25.0), week: night, now: "2026-03-28T12:00+01:00"
+      piece(document(step("s1", "sand", grits: %w[P180], machine: true)),
+            area_m2: 19.3), week: night, now: "2026-03-28T12:00+01:00"
     ))
     stretches = [ %w[2026-03-29T01:00+01:00 2026-03-29T04:00+02:00], %w[2026-04-05T01:00+02:00 2026-04-05T01:30+02:00] ]
     assert_equal stretches, made["passes"].first["hands"], "of 150 minutes 120 fit into the three hours by the clock"

@@ -17,15 +17,15 @@ class ExpansionTest < CoreTest
     assert_equal %w[top/s1/1/show+back top/s2/1/show top/s2/2/show], keys
   end
 
-  # 1.5 m² together: sand 6 min a grit, 2 grits: 18; level 12: 18; rub out 8 a grit, 2 grits: 24; raise grain 2: 3;
-  # spray 60/25: 3.6 so 4
+  # 1.5 m² together, 2 min to take it up: sand 30 min a grit, 2 grits: 62; level 60: 62; rub out 75 a grit, 2 grits:
+  # 152; raise grain 3: 5; spray 3.6: 5.6 so 6. Set-up of sanding 3, and 1 for each other paper.
   def test_minutes_of_hands
     passes = expand(step("s1", "sand", grits: %w[P150 P180]), step("s2", "raise_grain"), coat("s3"),
                     step("s4", "level", grits: [ "P320" ], aim: "between"), coat("s5"),
                     step("s6", "rub_out", grits: %w[P800 P1000]), step("s7", "look"),
                     step("s8", "wait", minutes: 60), count: 3)
-    assert_equal [ 18, 3, 4, 18, 4, 24, 2, 0 ], passes.map(&:each_min)
-    assert_equal [ 54, 9, 10 + 12 + 15, 54, 37, 72, 6, 0 ], passes.map(&:hands_min)
+    assert_equal [ 62, 5, 6, 62, 6, 152, 2, 0 ], passes.map(&:each_min)
+    assert_equal [ 4 + 186, 15, 10 + 18 + 15, 3 + 186, 43, 4 + 456, 6, 0 ], passes.map(&:hands_min)
   end
 
   def test_what_the_next_pass_on_a_face_waits_for

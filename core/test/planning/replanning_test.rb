@@ -32,7 +32,8 @@ class ReplanningTest < CoreTest
       return plan if left.empty? || plan["infeasible"]
 
       first = left.min_by { |pass| pass["hands_start"] }
-      shop = do_until(shop, plan, at(first["hands_start"]) + random.rand(60..500), random)
+      until_minute = [ at(first["hands_start"]) + random.rand(60..500), at(first["hands_end"]) ].max
+      shop = do_until(shop, plan, until_minute, random)
     end
     checked_plan(shop)
   end

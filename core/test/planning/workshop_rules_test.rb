@@ -48,7 +48,9 @@ class WorkshopRulesTest < CoreTest
 
   def test_two_people_work_at_once_and_each_in_their_own_hours
     late = WEEK.transform_values { [ %w[13:00 18:00] ] }
-    pieces = %w[a b].map { |id| piece(document(step("s1", "sand", grits: %w[P120 P150 P180])), id: id, area_m2: 4.0) }
+    pieces = %w[a b].map { |id|
+      piece(document(step("s1", "sand", grits: %w[P120 P150 P180], machine: true)), id: id, area_m2: 3.0)
+    }
     both = plan(*pieces, people: [ person("imke"), person("osei") ])
     assert_equal [ at("2026-11-23T07:30+01:00") ], both.placements.map(&:hands_start).uniq
     turns = plan(
@@ -76,7 +78,8 @@ class WorkshopRulesTest < CoreTest
 
   # --- rooms and tools
 
-  # Laid 07:40 to 07:43, dust-safe half of touch: 12.5 min, 07:56. Sanding elsewhere may go on at once.
+  # Laid 07:40 to 07:45, dust-safe half of touch: 12.5 min, 07:58: the paper is laid out from 07:55. Elsewhere sanding
+  # goes on at once.
   def test_dust_waits_until_the_film_in_the_room_is_dust_safe
     pieces = [
       piece(document(coat("s1")), id: "a"),
@@ -84,18 +87,18 @@ class WorkshopRulesTest < CoreTest
     ]
     people = [ person("imke"), person("osei") ]
     one_room = plan(*pieces, people: people).of_piece("b").first
-    assert_equal [ at("2026-11-23T08:00+01:00"), "dust" ], [ one_room.hands_start, one_room.because ]
+    assert_equal [ at("2026-11-23T07:55+01:00"), "dust" ], [ one_room.hands_start, one_room.because ]
     assert_equal at("2026-11-23T07:35+01:00"),
                  plan(*pieces, people: people, rooms: ROOMS).of_piece("b").first.hands_start
   end
 
-  # Sanded 07:30 to 07:36; dust settles until 08:06; the spray starts 10 min before.
+  # Sanded 07:30 to 07:55; dust settles until 08:25; the spray starts 10 min before.
   def test_a_film_waits_until_dust_has_settled_and_wet_sanding_raises_none
     dusty = plan(piece(document(step("s1", "sand", grits: [ "P180" ]), coat("s2"))))
-    assert_equal "11-23T08:00", start(dusty, "s2/1")
-    assert_equal at("2026-11-23T08:10+01:00"), placement(dusty, "s2/1").work_start
+    assert_equal "11-23T08:15", start(dusty, "s2/1")
+    assert_equal at("2026-11-23T08:25+01:00"), placement(dusty, "s2/1").work_start
     wet = plan(piece(document(step("s1", "sand", grits: [ "P180" ], wet: true), coat("s2"))))
-    assert_equal "11-23T07:40", start(wet, "s2/1")
+    assert_equal "11-23T07:55", start(wet, "s2/1")
   end
 
   # 28 min of hands: the second piece enters when the first leaves the room, on the grid.
@@ -147,12 +150,12 @@ class WorkshopRulesTest < CoreTest
     end
   end
 
-  # Three pieces lie until they can be handled, 240 min after 07:43 or 07:49; four places hold no second three before.
+  # Three pieces lie until they can be handled, 240 min after 07:45 or 07:55; four places hold no second three before.
   def test_the_rack_holds_so_many_pieces
     pieces = %w[a b].map { |id| piece(document(coat("s1")), id: id, count: 3) }
     rooms = ->(places) { [ { "id" => "bench", "rack_places" => places, **BENCH } ] }
     second = plan(*pieces, rooms: rooms.call(4)).placements.last
-    assert_equal [ "rack", at("2026-11-23T11:40+01:00") ], [ second.because, second.hands_start ]
+    assert_equal [ "rack", at("2026-11-23T11:45+01:00") ], [ second.because, second.hands_start ]
     assert_operator plan(*pieces, rooms: rooms.call(6)).placements.last.hands_start, :<, at("2026-11-23T09:00+01:00")
     lots = plan(*pieces, rooms: rooms.call(2)).of_piece("a")
     assert_equal [ 0..1, 2..2 ], lots.map { |found| found.pass.range }, "more pieces than places are laid in lots"
@@ -224,13 +227,13 @@ class WorkshopRulesTest < CoreTest
 
   # --- hard windows
 
-  # Oil stain: wiped at 12 m²/h, 5 min; off within 5 to 15 min of the end of laying, here 07:38 + 5 = 07:43, on the
-  # grid 07:45.
+  # Oil stain on 0.6 m²: wiped at 12 m²/h, 3 min, and 1 to take it up; off within 5 to 15 min of the end of laying, here
+  # 07:37 + 5 = 07:42, on the grid 07:45.
   def test_what_is_flooded_on_is_wiped_off_in_its_window
-    plan = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true))))
+    plan = plan(piece(document(step("s1", "stain", product: "umber", method: "wipe", wipe_off: true)), area_m2: 0.6))
     wet, wiped = plan.placements
     assert_equal [ "top/s1/1/show/wipe", "wipe_off" ], [ wiped.pass.key, wiped.pass.kind ]
-    assert_equal [ at("2026-11-23T07:38+01:00"), at("2026-11-23T07:45+01:00") ], [ wet.work_end, wiped.work_start ]
+    assert_equal [ at("2026-11-23T07:37+01:00"), at("2026-11-23T07:45+01:00") ], [ wet.work_end, wiped.work_start ]
     assert_equal({ "kind" => "wipe_off", "from" => "2026-11-23T07:30+01:00", "to" => "2026-11-23T07:51+01:00" },
                  report(plan)["passes"].first["watched"])
   end
@@ -249,10 +252,10 @@ class WorkshopRulesTest < CoreTest
                            }) : record
   }.freeze
 
-  # Laid by 07:43: the second coat from 07:58 to 08:23 in place of the sheet's 90 min.
+  # Laid by 07:45: the second coat from 08:00 to 08:25 in place of the sheet's 90 min.
   def test_wet_on_wet_goes_by_the_flash_off
     second = placement(plan(piece(document(coat("s1", coats: 2, wet_on_wet: true))), products: FLASH), "s1/2")
-    assert_equal [ at("2026-11-23T07:58+01:00"), at("2026-11-23T08:23+01:00"), "open" ],
+    assert_equal [ at("2026-11-23T08:00+01:00"), at("2026-11-23T08:25+01:00"), "open" ],
                  [ second.window.opens_at, second.window.closes_at, second.window.state ]
     assert second.work_start.between?(second.window.opens_at, second.window.closes_at)
   end

@@ -8,11 +8,13 @@ class HardWindowPlacementTest < BuildTest
     partial
   end
 
+  # A square metre and a fifth would be wiped in turns.
+  SMALL = { area_m2: 0.6 }.freeze
   STAIN = { product: "umber", method: "wipe", wipe_off: true }.freeze
 
   # Wiped off by the sheet of its class between 5 and 15 minutes after it was laid.
   def test_stain_is_wiped_off_by_the_same_hands_in_its_time
-    partial = place(build(model_of(step("s1", "stain", **STAIN))))
+    partial = place(build(model_of(step("s1", "stain", **STAIN), piece: SMALL)))
     assert_equal [ 0, 0 ], partial.who
     closing = partial.model.drier.closing(partial.model.passes[0], "wipe_off_latest")
     assert_operator partial.work_start[1], :<=, closing.at(partial.work_start[0])
@@ -22,7 +24,7 @@ class HardWindowPlacementTest < BuildTest
 
   # Twenty minutes before closing there is no time to wipe: both go into the morning.
   def test_both_or_neither_before_closing
-    partial = build(model_of(step("s1", "stain", **STAIN)))
+    partial = build(model_of(step("s1", "stain", **STAIN), piece: SMALL))
     partial.lanes[0].take(minute("07:30"), minute("16:10"))
     place(partial)
     assert_equal [ minute("07:30", 24), 24 ],

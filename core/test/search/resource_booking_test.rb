@@ -6,28 +6,28 @@ class ResourceBookingTest < BuildTest
     partial = build(model_of(coat("s1")))
     settle(0)
     minutes = %i[start work_start first_end work_end hands_end].map { |name| partial.public_send(name)[0] }
-    assert_equal %w[07:30 07:40 07:43 07:43 07:58].map { |time| minute(time) }, minutes
-    assert_equal minute("07:58"), partial.ends[0]
+    assert_equal %w[07:30 07:40 07:45 07:45 08:00].map { |time| minute(time) }, minutes
+    assert_equal minute("08:00"), partial.ends[0]
   end
 
-  # Six alike pieces: the first is laid after 3 min, the last after 18.
+  # Six alike pieces: the first is laid after 5 min, the last after 30.
   def test_alike_pieces_are_laid_one_after_the_other
     partial = build(model_of(coat("s1"), piece: { count: 6 }))
     settle(0)
-    assert_equal [ minute("07:43"), minute("07:58") ], [ partial.first_end[0], partial.work_end[0] ]
+    assert_equal [ minute("07:45"), minute("08:10") ], [ partial.first_end[0], partial.work_end[0] ]
   end
 
   def test_its_hands_are_taken
     partial = build(model_of(coat("s1")))
     settle(0)
     refute partial.lanes[0].free?(minute("07:30"), minute("07:35"))
-    assert partial.lanes[0].free?(minute("07:58"), minute("08:30"))
+    assert partial.lanes[0].free?(minute("08:00"), minute("08:30"))
   end
 
   def test_pencilled_in_nothing_is_taken_and_all_can_be_forgotten
     partial = build(model_of(coat("s1")))
-    assert_equal minute("07:58"), @booking.pencil_in(0, @slots.slot(0))
-    assert partial.lanes[0].free?(minute("07:30"), minute("07:58"))
+    assert_equal minute("08:00"), @booking.pencil_in(0, @slots.slot(0))
+    assert partial.lanes[0].free?(minute("07:30"), minute("08:00"))
     partial.forget(0..0)
     assert_nil partial.work_end[0]
   end
@@ -36,8 +36,8 @@ class ResourceBookingTest < BuildTest
   def test_a_wet_film_keeps_dust_away
     partial = build(model_of(coat("s1")))
     settle(0)
-    safe = partial.rooms[0].wet.clash(minute("07:44"), minute("07:45"))
-    assert_equal partial.model.drying.dust_safe[0].at(minute("07:43"), 0), safe
+    safe = partial.rooms[0].wet.clash(minute("07:46"), minute("07:47"))
+    assert_equal partial.model.drying.dust_safe[0].at(minute("07:45"), 0), safe
     assert_nil partial.rooms[0].wet.clash(safe, safe + 1)
   end
 

@@ -2,7 +2,7 @@ require_relative "build_helper"
 
 # Whether a film is scuffed before the next coat, and when.
 class ScuffPlacementTest < BuildTest
-  # Laid at 07:43, the window shuts twelve hours later, at 19:43.
+  # Laid at 07:45, the window shuts twelve hours later, at 19:45.
   def laid(**house)
     model = model_of(coat("s1", coats: 2), house: house.transform_keys(&:to_s))
     build(model).tap { settle(0) }
@@ -10,8 +10,8 @@ class ScuffPlacementTest < BuildTest
 
   def test_within_the_window_nothing_is_scuffed_and_after_it_is
     laid
-    refute @scuffs.scuff_first?(1, minute("19:43"))
-    assert @scuffs.scuff_first?(1, minute("19:44"))
+    refute @scuffs.scuff_first?(1, minute("19:45"))
+    assert @scuffs.scuff_first?(1, minute("19:46"))
   end
 
   def test_a_house_that_never_scuffs_still_does_when_the_window_is_lost

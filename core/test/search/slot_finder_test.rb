@@ -8,11 +8,11 @@ class SlotFinderTest < BuildTest
     assert_equal [ minute("07:30"), 0, :hands ], [ slot.start, slot.who, slot.why ]
   end
 
-  # Laid at 07:43, opens 09:13; ten minutes of setting up come before: 09:03, on the grid 09:05.
+  # Laid at 07:45, opens 09:15; ten minutes of setting up come before: 09:05.
   def test_a_coat_waits_for_the_one_below
     build(model_of(coat("s1", coats: 2)))
     settle(0)
-    assert_equal minute("09:03"), @slots.earliest(1)
+    assert_equal minute("09:05"), @slots.earliest(1)
     assert_equal [ minute("09:05"), :milestone ], @slots.slot(1).to_a.values_at(0, 4)
   end
 
@@ -35,7 +35,7 @@ class SlotFinderTest < BuildTest
     assert_equal [ minute("07:30"), 1 ], @slots.slot(0).to_a.first(2)
   end
 
-  # 28 minutes of hands do not fit before 16:30.
+  # 30 minutes of hands do not fit before 16:30.
   def test_hands_do_not_straddle_closing_time
     partial = build(model_of(coat("s1")))
     partial.lanes[0].take(minute("07:30"), minute("16:10"))
@@ -65,7 +65,7 @@ class SlotFinderTest < BuildTest
     partial = build(model_of(step("s1", "sand", grits: [ "P180" ])))
     partial.rooms[0].wet.add(minute("07:00"), minute("10:00"))
     work = @slots.slot(0).start + partial.model.times.setup[0]
-    assert_equal minute("10:00"), work
+    assert_equal minute("10:03"), work, "set up from 10:00 on, on the grid"
   end
 
   def test_a_full_rack

@@ -40,13 +40,13 @@ class JobsTest < CoreTest
     job("doors")
     assert_in_delta 46 + 30.4 + 32 - 0.5 + 32, film("doors", "front").total_um, 1e-6
     assert_in_delta 46 + 30.4, film("doors", "back").total_um, 1e-6
-    assert_equal 30, film("doors", "front").sheen_gu
+    assert_in_delta 30, film("doors", "front").sheen_gu, 0.01
     assert_equal %w[s4/1/front s4/1/back s4/2/front], @plan.of_piece("doors").map { |one|
       one.pass.key[6..]
     }.grep(/\As4/)
     tape = pass("/unmask")
     assert_operator tape.work_start, :>=, pass("s6/1/front").work_end + 30
-    assert_equal 0, @sheet.findings.count { |finding| finding.id == "mask.tears" }
+    assert_equal 1, @sheet.findings.count { |finding| finding.id == "mask.tears" }, "over night, so that it is scored"
   end
 
   # Slurry twice: 72 %, 92 %. Oil five times, 36 h between: each on the next morning but one, no film.
@@ -78,11 +78,11 @@ class JobsTest < CoreTest
   end
 
   # Stripped, a day until the stripper is dry, washed; seal 70 · 18 % as the fourth coat on that wood, so all of it
-  # stays: 12.6, denibbed 0.5; wiped 12 · 28 % = 3.36 six times, a scuff of 2 where the weekend shut the window.
+  # stays: 12.6, denibbed 0.5; wiped 12 · 28 % = 3.36 six times, a scuff of 0.8 where the weekend shut the window.
   def test_old_chairs
     job("chairs")
     final = film("chairs", "frame")
-    assert_in_delta 12.6 - 0.5 + 6 * 3.36 - 2, final.total_um, 0.001
+    assert_in_delta 12.6 - 0.5 + 6 * 3.36 - 0.8, final.total_um, 0.001
     assert_equal "2026-11-24", starts("s3/1/frame")[0, 10]
     refute_nil final.clear_over_colour, "colour is left in the pores"
     assert_equal [ "stripper", nil ], %w[s2/1/frame s3/1/frame].map { |tail|
@@ -91,12 +91,12 @@ class JobsTest < CoreTest
     assert_equal 6 * 3, pass("s5/1/frame").pass.each_min, "six spots at three minutes, not a face"
   end
 
-  # Oak open: wiped 3.36 · (0.4 + 0.75 + 11) less a scuff of 2; brushed 40.8 · (0.4 + 0.75 + 1). The one pressed in, the
-  # other bridging 0.4 of it.
+  # Oak open: wiped 3.36 · (0.4 + 0.75 + 11) less a scuff of 0.8; brushed 40.8 · (0.4 + 0.75 + 1). The one pressed in,
+  # the other bridging 0.4 of it.
   def test_wiped_against_brushed
     job("top_wiped")
     wiped = film("top_wiped", "top")
-    assert_in_delta 3.36 * 12.15 - 2, wiped.total_um, 0.001
+    assert_in_delta 3.36 * 12.15 - 0.8, wiped.total_um, 0.001
     assert_in_delta 3.36 * 12.15 / 200, wiped.pores_filled, 1e-6
     days = by_day("s2").size
     job("top_brushed")
@@ -114,21 +114,21 @@ class JobsTest < CoreTest
     assert_equal 30 * 1440, @plan.build.ready["tiller"] - pass("s7/1/round").work_end, "cured after 30 days"
   end
 
-  # 36 m² by floor machine at 2.5 min a grit: 180 min. Bay by bay, the last at the door; 3 coats of 34 over a seal of
-  # 13.6, a scuff with P220 of 2 · 68 / 46.2 by machine twice that; a sealer that was sanded lets all of the next stay.
-  # The second coat is on next morning, over a scuff of 2.
+  # 36 m² by floor machine at 15 m² an hour, 24.6 m of wall and four corners: 224 min a grit. Bay by bay, the last at
+  # the door; 3 coats of 34 over a seal of 13.6, a scuff with P220 of 2 · 68 / 46.2 by machine twice that; a sealer that
+  # was sanded lets all of the next stay.
   def test_a_floor_bay_by_bay
     job("hall")
-    assert_equal [ 180, 90 ], %w[s1/1/window+middle+door s3/1/window+middle+door].map { |tail|
+    assert_equal [ 448, 224 ], %w[s1/1/window+middle+door s3/1/window+middle+door].map { |tail|
       pass(tail).pass.each_min
     }
     assert_equal %w[window middle door], @plan.of_piece("hall").select { |one| one.pass.step["id"] == "s5" }
                                               .flat_map { |one| one.pass.faces }
-    assert_in_delta 34 * 0.4 - 2 * 2 * 68 / 46.2 + 34 * 3 - 2, film("hall", "door").total_um, 0.001
+    assert_in_delta 34 * 0.4 - 2 * 2 * 68 / 46.2 + 34 * 3, film("hall", "door").total_um, 0.001
   end
 
-  # Open 6 min, 0.7 · 30 · 0.1 / 0.25 = 8.4 m: the hall of 12 m in two halves of 30 m², the landing by the stair last.
-  # One coat of 64.5 m² at 100 µm is 6.45 l, at 30 m²/h 129 min.
+  # Open 3 min, 0.7 · 60 · 0.05 / 0.25 = 8.4 m: the hall of 12 m in two halves of 30 m², the landing by the stair last.
+  # One coat of 64.5 m² at 100 µm is 6.45 l, at 60 m²/h 64.5 min, and 43 m of wall cut in 21.5.
   def test_a_floor_from_its_sketch
     job("landing")
     row = Rhexon::Picture::Sheet.new(@plan, "landing").rows.find { |one| one.kind == "coat" }
@@ -137,7 +137,7 @@ class JobsTest < CoreTest
     assert_equal [ 30.0, 30.0, 4.5 ], sections.map(&:area_m2)
     assert_equal [ 0, 0, 1 ], sections.map(&:of)
     assert_operator sections[0].rectangle.x, :<, sections[1].rectangle.x, "away from the stair first"
-    assert_equal 129, row.placement.pass.each_min
+    assert_equal 86, row.placement.pass.each_min
     assert_in_delta 6.45 / 0.95 * 1.1 * 1000, row.floor.sections.ml, 1
   end
 

@@ -17,6 +17,7 @@ export default function EditPiece({ piece, measured, zone, ...choices }: Props) 
     wood: piece.wood,
     use: piece.use ?? "furniture",
     arris: piece.arris,
+    shape: piece.shape ?? "",
     look: piece.look ?? "",
     light: piece.light,
     wanted_colour: piece.wanted_colour ?? "",

@@ -20,6 +20,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     wood: "",
     use: "furniture",
     arris: "eased_2mm",
+    shape: "",
     look: "",
     light: "D65",
     wanted_colour: "",

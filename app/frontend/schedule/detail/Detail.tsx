@@ -13,7 +13,7 @@ import type { DetailProps, StepFieldsProps, StepSet } from "./stepProps"
 const ELSEWHERE = [
   { tab: "colour", fields: ["tint", "strength_percent"] },
   { tab: "mix", fields: ["thinning", "cut_lb_per_gal", "hardener_parts", "batches"] },
-  { tab: "place", fields: ["role", "coats_a_day", "room", "dry_room", "tool"] },
+  { tab: "place", fields: ["role", "coats_a_day", "room", "dry_room", "tool", "own_minutes"] },
 ]
 
 /** The pointer panel: what the selected step is, when, how thick, and why it takes as long as it does. */

@@ -12,7 +12,7 @@ import { LoopFields } from "./LoopFields"
 import { CoatFields, ThinningFields } from "./MaterialFields"
 import { MixForPass } from "./MixForPass"
 import { PlaceFields } from "./PlaceFields"
-import { StepFields, WhereFields } from "./StepFields"
+import { HoursField, StepFields, WhereFields } from "./StepFields"
 import { StepOrder } from "./StepOrder"
 import type { DetailProps, StepFieldsProps } from "./stepProps"
 import { TintFields } from "./TintFields"
@@ -119,6 +119,7 @@ export function PlaceTab({ sheet, row, step, fields, edges, onEdit }: TabProps) 
         </>
       )}
       <WhereFields {...fields} />
+      {step.kind !== "wait" && <HoursField {...fields} />}
       <HardWindows sheet={sheet} row={row} step={step} onSet={fields.onSet} onEdit={onEdit} />
     </div>
   )

@@ -58,6 +58,24 @@ export function WhereFields({ step, rooms, faces, homeRoom, onSet, near, error }
   )
 }
 
+/** How long it takes a hand, where that is known better than it is reckoned. */
+export function HoursField({ step, pending, error, onSet, near }: StepFieldsProps) {
+  const own = (minutes: number) => ({ own_minutes: minutes === 0 ? null : minutes })
+  return (
+    <Stepper
+      label="My minutes for one piece, each time"
+      unit={step.own_minutes === undefined ? "min (as reckoned)" : "min"}
+      value={step.own_minutes ?? 0}
+      by={5}
+      least={0}
+      pending={pending("own_minutes")}
+      error={error("own_minutes")}
+      onChange={(minutes) => onSet(own(minutes))}
+      near={(minutes) => near?.(own(minutes))}
+    />
+  )
+}
+
 function AimField({ step, onSet, near, error }: StepFieldsProps) {
   return (
     <SelectField

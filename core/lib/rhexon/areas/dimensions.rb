@@ -28,9 +28,21 @@ module Rhexon
         area.positive? ? area.round(6) : refuse(text, where)
       end
 
-      def part_m2(part)
+      # How what is sized up by its shapes is formed, by the largest of them.
+      # @return [String] of Work::Extent::SHAPES
+      def form(text)
+        largest = text.to_s.split("+").max_by { |part| part_m2(part.strip) || 0 }
+        named(largest.to_s.strip).last&.first&.form || "flat"
+      end
+
+      # @return [Array] how many, and the shape that is named with its lengths
+      def named(part)
         counted = COUNT.match(part)
-        shape, lengths = Shapes.named((counted ? counted.post_match : part).downcase)
+        [ counted, Shapes.named((counted ? counted.post_match : part).downcase) ]
+      end
+
+      def part_m2(part)
+        counted, (shape, lengths) = named(part)
         return shaped(shape, lengths, (counted || { count: 1 })[:count].to_i) if shape
 
         sides = part.split(TIMES)
@@ -81,7 +93,7 @@ module Rhexon
       def refuse(part, where)
         raise InvalidInput.new("#{part.to_s.strip.inspect} is no size", where: where, accepted: ACCEPTED)
       end
-      private_class_method :part_m2, :shaped, :length, :number, :ask, :refuse
+      private_class_method :named, :part_m2, :shaped, :length, :number, :ask, :refuse
     end
   end
 end

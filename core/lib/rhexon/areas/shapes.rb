@@ -7,29 +7,32 @@ module Rhexon
 
       # A name as it is written before its lengths, how many lengths it has, and its area.
       # @!attribute area [Proc] lengths in m to m²
-      Shape = Struct.new(:pattern, :lengths, :area, keyword_init: true)
+      # @!attribute form [String, nil] of Work::Extent::SHAPES, where work on it takes longer than on a flat
+      Shape = Struct.new(:pattern, :lengths, :area, :form, keyword_init: true)
       ALL = {
         "round" => Shape.new(pattern: /(?:rounds?|ø|dia\.?)/, lengths: 1, area: ->(across) {
           Math::PI * across**2 / 4
         }),
         # The turned side, ends left out: legs, spindles, rods.
-        "rod" => Shape.new(pattern: /(?:rods?|spindles?|legs?|cylinders?)/, lengths: 2,
+        "rod" => Shape.new(form: "turned", pattern: /(?:rods?|spindles?|legs?|cylinders?)/, lengths: 2,
                            area: ->(across, long) { Math::PI * across * long }),
         # From one thickness to another: the side of a cone that is cut off.
-        "taper" => Shape.new(pattern: /tapers?/, lengths: 3, area: ->(one, other, long) {
+        "taper" => Shape.new(form: "turned", pattern: /tapers?/, lengths: 3, area: ->(one, other, long) {
           Math::PI * (one + other) / 2 * Math.hypot(long, (one - other) / 2)
         }),
         # All six sides from outside.
-        "box" => Shape.new(pattern: /box(?:es)?/, lengths: 3, area: ->(a, b, c) { 2 * (a * b + b * c + a * c) }),
+        "box" => Shape.new(form: "frame", pattern: /box(?:es)?/, lengths: 3, area: ->(a, b, c) {
+          2 * (a * b + b * c + a * c)
+        }),
         # Without its lid: the first two lengths are its bottom.
-        "open box" => Shape.new(pattern: /open box(?:es)?/, lengths: 3,
+        "open box" => Shape.new(form: "frame", pattern: /open box(?:es)?/, lengths: 3,
                                 area: ->(a, b, c) { a * b + 2 * (a + b) * c }),
         # Of a board: length, width, thickness.
         "edges" => Shape.new(pattern: /edges(?: of)?/, lengths: 3, area: ->(a, b, thick) { 2 * (a + b) * thick }),
         # Length, width, and how wide its members are: the opening is left out.
-        "frame" => Shape.new(pattern: /frames?/, lengths: 3,
+        "frame" => Shape.new(form: "frame", pattern: /frames?/, lengths: 3,
                              area: ->(a, b, wide) { a * b - [ a - 2 * wide, 0 ].max * [ b - 2 * wide, 0 ].max }),
-        "profiled" => Shape.new(pattern: /profiled/, lengths: 2, area: ->(a, b) { a * b * PROFILED })
+        "profiled" => Shape.new(form: "profiled", pattern: /profiled/, lengths: 2, area: ->(a, b) { a * b * PROFILED })
       }.freeze
 
       module_function

@@ -26,6 +26,18 @@ module Rhexon
         end
       end
 
+      # A light hand between wiped or padded coats.
+      # @param rubbed_with [Array<Prep::Abrasive>]
+      # @param um [Numeric] what a built film would lose
+      # @return [Numeric] µm
+      def of_wiped(rubbed_with, um)
+        coarsest = rubbed_with.map(&:mean_um).max or return um
+        points = table.wiped_removal_um
+        return um if coarsest > points.last[0]
+
+        [ um, points.find { |grain, _| coarsest <= grain }.last ].min
+      end
+
       # @param grit [String, nil] nil: the usual paper
       def scuff_um(grit = nil) = grit ? by_grain("scuff", grit) : table.removal_um.fetch("scuff").to_f
 

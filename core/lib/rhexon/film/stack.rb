@@ -6,7 +6,7 @@ module Rhexon
     class Stack
       # @!attribute texture_um [Float] of the surface: a coat sets it, levelling takes it away once
       # @!attribute pores_um   [Float] depth of the open pores that is filled
-      attr_reader :layers, :coats_laid, :variance_um2, :texture_um, :pores_um
+      attr_reader :wood, :layers, :coats_laid, :variance_um2, :texture_um, :pores_um
 
       # @param wood [String] absorption class of the face
       # @param arris [String] sharp, or eased_1mm to eased_3mm

@@ -126,6 +126,8 @@ module Rhexon
         figure("consumption_ml_per_m2")&.value&.then { |first, other| later ? other : first }
       end
 
+      def consumption_stated? = figure("consumption_ml_per_m2")&.estimate == false
+
       # What it is mixed with, in order of addition: components of rhexon-mix/1 that name products.
       # @return [Array<Hash>]
       def mix = @record["mix"] || []

@@ -29,14 +29,31 @@ module Rhexon
       def self.of_pass(pass)
         return rubbed_on(pass) if rubbed?(pass)
 
-        wiped = if %w[wipe pad].include?(pass.method) || !pass.film?
-          pass.product.consumption_ml_per_m2(later: later?(pass))
-        else
-          nil
-        end
+        consumed = pass.product.consumption_ml_per_m2(later: later?(pass)) if flooded?(pass)
         for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method,
-                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: wiped,
+                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: consumed,
+                 left_behind_ml: pass.sitting ? 0 : hands.left_behind_ml.fetch(left_in(pass)),
                  own_transfer: pass.transfer)
+      end
+
+      # What goes into the wood, and films that are wiped off again or whose sheet says how much is wiped on; what is
+      # wiped on thin and left takes its film.
+      def self.flooded?(pass)
+        return true unless pass.film?
+
+        %w[wipe pad].include?(pass.method) &&
+          (pass.step["wipe_off"] || pass.product.oil? || pass.product.consumption_stated?)
+      end
+
+      # Where some of it stays when a sitting is done: a key of left_behind_ml.
+      # @return [String]
+      def self.left_in(pass)
+        method = pass.method
+        return "aerosol" if pass.step["gun"] == "aerosol"
+        return "flood" if method == "wipe" && flooded?(pass)
+        return method unless method == "roller" && pass.piece.use == "floor"
+
+        pass.piece.sketch&.fetch("tool") == "roller" ? method : "applicator"
       end
 
       # Dosed in drops and rubbed in: the film that is left on, and what the hand keeps.
@@ -57,7 +74,7 @@ module Rhexon
 
       # Not the first coat on its face: by its number, or with a film below.
       def self.later?(pass) = pass.coat > 1 || pass.under.any?
-      private_class_method :rubbed_on, :later?
+      private_class_method :rubbed_on, :later?, :flooded?
 
       # Real wet film of a coat from the pot before and after: (m_before - m_after) · TE / (density · area).
       # @return [Float] µm

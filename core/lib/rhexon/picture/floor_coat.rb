@@ -39,12 +39,7 @@ module Rhexon
         floor if floor.keeps_wet?
       end
 
-      def rate
-        tool = @sketch["tool"]
-        return Areas::Floor.rate(tool) if Areas::Floor.method(tool) == @pass.method
-
-        Reference.hands.rate_m2_per_h[@pass.method]
-      end
+      def rate = Work::Hours.laying_rate(@pass.step, Work::Extent.new(@pass.piece, @pass.faces))
     end
   end
 end

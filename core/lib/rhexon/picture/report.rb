@@ -149,10 +149,10 @@ module Rhexon
         block = @plan.model.blocks.compact.find do |candidate|
           candidate.watched && pass.index&.between?(candidate.first, candidate.last)
         end
-        return unless block
+        return if block.nil? || (block.sitting && @plan.model.out_of_reach[block.first])
 
         {
-          "kind" => @plan.model.passes[block.last].hard.kind,
+          "kind" => @plan.model.passes[block.last].hard&.kind || "sitting",
           "from" => iso(@plan.build.by_index[block.first]&.hands_start),
           "to" => iso(@plan.build.by_index[block.last]&.hands_end)
         }

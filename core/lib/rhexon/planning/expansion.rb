@@ -4,6 +4,7 @@ module Rhexon
     class Expansion
       include Handwork
       include HardWindows
+      include Sittings
 
       # Passes of the whole shop, numbered through.
       # @param shop [Shop]
@@ -70,12 +71,15 @@ module Rhexon
       def expand(stage)
         step = stage.step
         coats = step["coats"] || 1
-        (stage.round * coats + 1..(stage.round + 1) * coats).each do |coat|
+        laid = (stage.round * coats + 1..(stage.round + 1) * coats).map do |coat|
+          from = @passes.size
           Turns.for(@piece, step).each do |turn|
             number = (coat - 1) * turn.times + turn.time + 1
             parts(step, number, turn.faces).each { |range, part| add(step, number, turn, range, part, stage.later) }
           end
+          @passes.drop(from)
         end
+        sit(laid)
       end
 
       # After the last that is laid on, where no step of the schedule does it.
@@ -109,8 +113,8 @@ module Rhexon
           product: @shop.products[step["product"]], method: step["method"], wet_um: step["wet_um"], range: range,
           sections: sections(step, turn.faces, range.size),
           each_min: each_min(kind ? step.merge("kind" => kind) : step, turn.faces, range.size),
-          setup_min: gear("setup_min", step),
-          cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : gear("cleanup_min", step),
+          setup_min: Work::Hours.setup(kind ? step.merge("kind" => kind) : step),
+          cleanup_min: step["wipe_off"] && !sections(step, turn.faces, range.size) ? 0 : Work::Hours.cleanup(step),
           room: room, dry_room: dry_room(step), pauses: work(step).pauses?,
           dust: work(step).dust?(step), skill: skill(step), tools: tools(step),
           inserted: !kind.nil?, minutes: step["minutes"], under: [], under_faces: {}, abraded_by: {}, mates: [],
@@ -141,8 +145,8 @@ module Rhexon
       def wipe_off(wet)
         changes = {
           index: @first_index + @passes.size, key: "#{wet.key}/wipe", kind: "wipe_off",
-          each_min: minutes(wet.area_m2 * hands.wipe_off_min_per_m2), setup_min: 0,
-          cleanup_min: gear("cleanup_min", wet.step), inserted: true, under: [], mates: [], under_faces: {},
+          each_min: minutes(Work::Hours.wiping(wet.step, extent(wet.step, wet.faces))), setup_min: 0,
+          cleanup_min: Work::Hours.cleanup(wet.step), inserted: true, under: [], mates: [], under_faces: {},
           abraded_by: {}, after_day: nil, tools: [],
           needs: [ Precedence.new(pass: wet.index, milestone: "wipe_off_earliest").freeze ],
           hard: HardWindow.new(kind: "wipe_off", lower: wet.index, closes: "wipe_off_latest").freeze

@@ -32,13 +32,16 @@ module Rhexon
 
       # @return [Array<Range>] as many pieces each as fit into the longest open interval and on the rack
       def slices(step, faces, pieces)
-        room = longest(step) - gear("setup_min", step) - gear("cleanup_min", step)
-        each = each_min(step, faces, @piece.count)
+        room = longest(step) - Work::Hours.setup(step) - Work::Hours.cleanup(step)
+        each = [ each_min(step, faces, @piece.count), scuffed_min(step, faces) ].max
         lots = each > room ? 1 : [ (pieces.size * each / room.to_f).ceil, 1 ].max
         places = @shop.rooms[dry_room(step)]&.rack_places.to_i
         lots = [ lots, (pieces.size / places.to_f).ceil ].max if places.positive?
         pieces.each_slice((pieces.size / lots.to_f).ceil).map { |slice| slice.first..slice.last }
       end
+
+      # Each lot can be scuffed in one go, too, where it has to be.
+      def scuffed_min(step, faces) = work(step).film? && @piece.count > 1 ? Scuff.each_min_of(@piece, faces) : 0
 
       # What cannot be wiped off in time as a whole is laid and wiped in turn. Each place waits for its own wiping:
       # with L minutes of laying, W of wiping and a pause until the first place opens, the first place waits L + pause
@@ -47,7 +50,8 @@ module Rhexon
       def sections(step, faces, count)
         return unless step["wipe_off"]
 
-        laying, wiping = laying_min(step, faces), wiping_min(faces)
+        extent = extent(step, faces)
+        laying, wiping = Work::Hours.laying(step, extent), Work::Hours.wiping(step, extent)
         windows = wipe_windows(step)
         return if in_one?(windows, count * [ paced(step, laying), minutes(wiping) ].max)
 
@@ -94,8 +98,10 @@ module Rhexon
           .select { |opens, shuts| opens < shuts }
       end
 
-      def laying_min(step, faces) = @piece.area_m2(faces) / rate_m2_per_h(step) * 60.0
-      def wiping_min(faces) = @piece.area_m2(faces) * hands.wipe_off_min_per_m2.to_f
+      # @return [Work::Extent]
+      def extent(step, faces)
+        Work::Extent.new(@piece, faces, hands: @shop.hands_for(skill(step), @piece.by).size, products: @shop.products)
+      end
 
       # The air of the days to come, counted from midnight UTC so that plans of one day agree.
       def week_of_air(room)
@@ -141,32 +147,21 @@ module Rhexon
         end
         return 0 unless work(step).hands?
 
-        exact = work(step).minutes(step, @piece.area_m2(faces), @piece.use) || laying_min(step, faces)
-        paced(step, exact)
+        step["own_minutes"] || paced(step, work(step).minutes(step, extent(step, faces)))
       end
 
       # Laid, left until it opens, and wiped, turn after turn.
       def in_sections(step, faces, count)
         turns = sections(step, faces, count)
-        laying, wiping = laying_min(step, faces) * count, wiping_min(faces) * count
+        extent = extent(step, faces)
+        laying, wiping = [ Work::Hours.laying(step, extent), Work::Hours.wiping(step, extent) ].map { |one|
+          one * count
+        }
         pauses = turns * wipe_windows(step).map { |earliest, _| pause(laying / turns, wiping / turns, earliest) }.max
         minutes((laying + wiping + pauses) / count)
       end
 
       def minutes(exact) = [ (exact - 1e-9).ceil, 1 ].max
-
-      def rate_m2_per_h(step)
-        tool = @piece.sketch && @piece.sketch["tool"]
-        return Areas::Floor.rate(tool) if tool && Areas::Floor.method(tool) == step["method"]
-
-        if step["method"] == "spray" && step["gun"]
-          hands.guns.fetch(step["gun"]).fetch("rate_m2_per_h")
-        else
-          hands.rate_m2_per_h.fetch(step["method"])
-        end
-      end
-
-      def gear(kind, step) = step["method"] ? hands[kind].fetch(step["method"]) : 0
 
       # @return [Work::Kind]
       def work(step) = Work::Kind.find(step["kind"])

@@ -36,8 +36,9 @@ module Rhexon
 
       # Earliest run of +units+ equal lengths that may pause between units, or inside large ones, and only where the
       # hands close.
+      # @param lead [Integer] minutes of set-up before the first
       # @return [Array<Array(Integer, Integer)>, nil] stretches of hands
-      def stretches(from, unit, units)
+      def stretches(from, unit, units, lead = 0)
         stretches = []
         left = unit * units
         least = unit < LARGE ? unit : LEAST_STRETCH
@@ -47,11 +48,12 @@ module Rhexon
             return unless grow
           end
           start = -(-[ @from[index], from ].max / GRID) * GRID
-          there = @to[index] - start
+          ahead = stretches.empty? ? lead : 0
+          there = @to[index] - start - ahead
           if left <= there
-            return stretches << [ start, start + left ]
+            return stretches << [ start, start + ahead + left ]
           elsif there >= least && @hours.shut_at?(@to[index]) && (fitting = before_closing(there, left, unit)).positive?
-            stretches << [ start, start + fitting ]
+            stretches << [ start, start + ahead + fitting ]
             left -= fitting
           end
           index += 1

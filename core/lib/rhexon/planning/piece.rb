@@ -4,6 +4,7 @@ module Rhexon
     # @!attribute faces [Hash{String=>Hash}] face id => {"area_m2", "wood"}; areas are per single piece
     # @!attribute job [String] pieces of one job are late together
     # @!attribute by  [String, nil] the only person who works on it
+    # @!attribute shape [String, nil] of Work::Extent::SHAPES; nil: as its sizes were typed, else flat
     # @!attribute named_wood [String, nil] as the shop names it
     # @!attribute wood_like [String, nil] the nearest kind that has colour figures
     # @!attribute wood_facts [Hash] what its batch of timber is unlike its kind: "tannin", "knots", "oily", "spots"
@@ -13,9 +14,9 @@ module Rhexon
     # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
-    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :house,
-                       :named_wood, :wood_like, :wood_facts, :place_air, :sketch, :wanted, :boards, :look_approved,
-                       keyword_init: true) do
+    Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :shape,
+                       :house, :named_wood, :wood_like, :wood_facts, :place_air, :sketch, :wanted, :boards,
+                       :look_approved, keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be
       # used again.
       # @return [Piece]
@@ -39,6 +40,9 @@ module Rhexon
         found = faces.fetch(face_id)["found"] || {}
         Colour::Wood.timber(species, board, lab: (found["lab"] if Colour::FoundLook.wood?(found)))&.but(wood_facts)
       end
+
+      # @return [String] of Work::Extent::SHAPES
+      def shape_of(face_id) = shape || faces.fetch(face_id)["shape"] || "flat"
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end

@@ -21,9 +21,11 @@ module Rhexon
       end
 
       # @return [Integer] minutes for one of the alike pieces; a floor is scuffed by machine
-      def each_min(pass, faces = pass.faces)
-        rates = machine?(pass.piece) ? Reference.hands.floor_machine_min_per_m2 : Reference.hands.abrasion_min_per_m2
-        [ (pass.piece.area_m2(faces) * rates.fetch("scuff")).ceil, 1 ].max
+      def each_min(pass, faces = pass.faces) = each_min_of(pass.piece, faces)
+
+      def each_min_of(piece, faces)
+        extent = Work::Extent.new(piece, faces)
+        [ Work::Hours.abrading("scuff", { "machine" => machine?(piece) }, extent).ceil, 1 ].max
       end
 
       def machine?(piece) = piece.use == "floor"

@@ -24,6 +24,20 @@ module Rhexon
         Reached.new(gu: gu, capped: wanted > cap, hazy: !gloss?(film_gu) && gu > film_gu + table.hazy_from_gu).freeze
       end
 
+      # Sheen that a film comes to as it grows: GU_sheet (1 - e^(-t/s)) + GU_wood e^(-t/s).
+      # @param sheet_gu [Numeric] of the product, on a built film
+      # @param um [Numeric] dry film on the face
+      # @param wood [String] absorption class of the face
+      # @param wiped [Boolean] wiped, flooded or padded: a cloth leaves the wood's own texture
+      # @param scratch_um [Numeric, nil] mean grain of the scratch in the wood
+      # @return [Float] GU
+      def of_film(sheet_gu, um:, wood:, wiped:, scratch_um: nil)
+        grows = Reference.film.sheen_grows
+        fine = scratch_um && scratch_um <= grows.fine_from_um
+        bare = Math.exp(-um / (wiped ? grows.wiped_um.fetch(wood) : grows.built_um).to_f)
+        sheet_gu * (1 - bare) + (fine ? grows.fine_gu : grows.wood_gu) * bare
+      end
+
       # The highest sheen that rubbing brings out of a film.
       # @return [Numeric] GU
       def cap_gu(film_gu) = gloss?(film_gu) ? table.gloss_cap_gu : film_gu + table.above_gu

@@ -7,7 +7,8 @@ module Rhexon
     module Blocks
       # @!attribute last    [Integer] index of the last pass
       # @!attribute watched [Boolean]
-      Block = Struct.new(:first, :last, :watched)
+      # @!attribute sitting [Boolean] nothing but one sitting: where it cannot be kept, its coats are placed one by one
+      Block = Struct.new(:first, :last, :watched, :sitting)
       # Minutes on the sheet from which on nobody stays for it.
       WATCHED_MIN = Reference.hands.watched_under_min
 
@@ -16,16 +17,33 @@ module Rhexon
       # @param model [Model]
       # @return [Array<Block, nil>] by index of the first pass
       def for(model)
-        spans = model.passes.each_with_index.filter_map do |pass, index|
-          [ pass.hard.lower, index, watched?(model, pass) ] if pass.hard && !model.logged.placed[pass.hard.lower]
-        end
-        joined = spans.sort_by { |from, to, _| [ from, to ] }.each_with_object([]) do |(from, to, watched), joined|
-          next joined << Block.new(from, to, watched) unless joined.last && from <= joined.last.last
+        spans = hard(model) + sittings(model)
+        joined = spans.sort_by { |span| [ span.first, span.last ] }.each_with_object([]) do |span, joined|
+          next joined << span unless joined.last && span.first <= joined.last.last
 
-          joined.last.last = [ joined.last.last, to ].max
-          joined.last.watched ||= watched
+          joined.last.last = [ joined.last.last, span.last ].max
+          joined.last.watched ||= span.watched
+          joined.last.sitting &&= span.sitting
         end
         joined.each_with_object([]) { |block, by_index| by_index[block.first] = block }
+      end
+
+      def hard(model)
+        model.passes.each_with_index.filter_map do |pass, index|
+          next unless pass.hard && !model.logged.placed[pass.hard.lower]
+
+          Block.new(pass.hard.lower, index, watched?(model, pass), false)
+        end
+      end
+
+      # What is left of a sitting that was begun stays together.
+      def sittings(model)
+        model.passes.each_index.select { |index| model.passes[index].sitting }
+          .group_by { |index| model.passes[index].sitting }
+          .filter_map do |first, others|
+            open = [ first, *others ].reject { |index| model.logged.placed[index] }
+            Block.new(open.first, open.last, true, true) if open.size > 1 && open == (open.first..open.last).to_a
+          end
       end
 
       def watched?(model, pass)
@@ -35,7 +53,7 @@ module Rhexon
         latest = below.product.milestone(pass.hard.closes, below.method)&.value
         latest.nil? || latest < WATCHED_MIN
       end
-      private_class_method :watched?
+      private_class_method :hard, :sittings, :watched?
     end
   end
 end

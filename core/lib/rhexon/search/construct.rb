@@ -102,7 +102,7 @@ module Rhexon
       end
 
       def advance(piece, index)
-        if @model.blocks[index]
+        if together?(@model.blocks[index])
           @hard_windows.place(@model.blocks[index])
           @skip[piece] += @model.blocks[index].last - index
           @next[piece] = following(@model.blocks[index].last, piece)
@@ -111,9 +111,16 @@ module Rhexon
           @next[piece] = following(index, piece)
         end
       rescue Blocked => blocked
+        # In no stretch of hours: from now on its coats are placed one by one.
+        return advance(piece, index) if @model.blocks[index]&.sitting && @model.out_of_reach[index]
+
         @partial.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
         @partial.forget(index..@model.last[piece])
         @next[piece] = nil
+      end
+
+      def together?(block)
+        block && !(block.sitting && (@relaxed || @model.out_of_reach[block.first]))
       end
 
       # The first place for a pass, with the scuff that it needs there.
@@ -190,8 +197,12 @@ module Rhexon
         @partial.now - @model.horizon
       end
 
-      # A hard window that stands open by the log cannot wait for others.
-      def hurried?(index) = (hard = @model.passes[index].hard) && @model.logged.placed[hard.lower]
+      # A hard window or a sitting that stands open by the log cannot wait for others.
+      def hurried?(index)
+        pass = @model.passes[index]
+        lower = pass.hard&.lower || pass.sitting
+        lower && @model.logged.placed[lower]
+      end
     end
   end
 end

@@ -188,7 +188,7 @@ module Rhexon
             return [ nil, shut ] if shut.nil? || finish > shut
           end
 
-          missed = missed_by(index, block)
+          missed = [ missed_by(index, block), kept_waiting(index, block, from) ].max
           return [ nil, @partial.start[block.first] + next_try(missed) ] if missed.positive?
 
           ends = from = finish
@@ -244,6 +244,14 @@ module Rhexon
           late_by(@partial.work_start[index], closing.at(@partial.work_start[hard.lower])),
           late_by(@partial.work_end[index], closing.at(@partial.work_end[hard.lower]))
         ].max
+      end
+
+      # In a sitting each follows as soon as it may.
+      # @param free [Integer] minute from which its hands are free
+      def kept_waiting(index, block, free)
+        return 0 if @model.passes[index].sitting.nil? || index == block.first
+
+        late_by(@partial.start[index], Planning::Calendar.ceil([ free, @slots.ready(index) ].compact.max))
       end
 
       def late_by(minute, closes) = closes && minute > closes ? minute - closes : 0

@@ -7,6 +7,7 @@ module Rhexon
       # @param spot [CandidateSlot]
       def settle(index, spot)
         finish = pencil_in(index, spot)
+        stay(index, spot) unless @relaxed || @model.passes[index].sitting.nil?
         @partial.who[index] = spot.who
         @partial.stretches[index] = spot.stretches
         @partial.asked[index] = spot.asked
@@ -41,6 +42,16 @@ module Rhexon
       end
 
       private
+
+      # Between the coats of a sitting nobody goes to other work.
+      def stay(index, spot)
+        from = @partial.hands_end[index - 1]
+        return unless @partial.who[index - 1] == spot.who && from && spot.start.between?(from + 1, from + MOST_REST)
+
+        @partial.lanes[spot.who].take(from, spot.start)
+      end
+      MOST_REST = Reference.hands.sitting["most_recoat_min"]
+      private_constant :MOST_REST
 
       def occupy(index, spot, work, finish)
         put_scuff(index, spot.scuff) if spot.scuff

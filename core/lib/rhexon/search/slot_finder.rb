@@ -168,7 +168,8 @@ module Rhexon
 
       def stretches_of(index, person, from)
         if @times.count[index] > 1 || @times.each_min[index] >= Planning::Lane::LARGE
-          return @partial.lanes[person].stretches(from, @times.each_min[index], @times.count[index])
+          return @partial.lanes[person].stretches(from, @times.each_min[index], @times.count[index],
+                                                  @times.setup[index])
         end
 
         start = @partial.lanes[person].slot(from, @times.hands[index])

@@ -68,6 +68,7 @@ module Rhexon
         bare = @kept.steps.size + laid.drop(@kept.steps.size).take_while { |step| BARES.include?(step["kind"]) }.size
         before.empty? || planned(@draft.numbered([ *laid.first(bare), *before, *laid.drop(bare) ])) or return
         enough_film or return
+        shine
         rubbed
         true
       end
@@ -115,6 +116,21 @@ module Rhexon
         lacking.positive? && each.positive? ? more(laid, (lacking / each).ceil) : true
       end
 
+      # What is wiped or padded shines more with each coat, up to what its sheet says.
+      def shine
+        laid = @system.lays.reverse.find { |one| one["coats"] == "film" } or return
+        while dull? && (step = step_of(laid)) && step["coats"] < most_coats(step)
+          more = { "coats" => [ step["coats"] + 2, most_coats(step) ].min }
+          tried(steps.map { |one| one.equal?(step) ? one.merge(more) : one }) or return
+        end
+      end
+
+      def dull?
+        top = final.top
+        @wish.sheen && top && top.way != "builder" && final.sheen_gu.to_f < @wish.sheen.first &&
+          top.sheen_gu.to_f > @wish.sheen.first
+      end
+
       def usual_coats_left(laid)
         step = step_of(laid) or return 0
         (Film::MinimumThickness.usual_coats(step["method"]) || 0) - step["coats"]
@@ -128,10 +144,12 @@ module Rhexon
       def more(laid, coats)
         step = step_of(laid) or return true
         all = step["coats"] + coats
-        return fell("#{all} coats") if all > (step["method"] == "wipe" ? MOST_WIPED : MOST_COATS)
+        return fell("#{all} coats") if all > most_coats(step)
 
         planned(steps.map { |one| one.equal?(step) ? one.merge("coats" => one["coats"] + coats) : one })
       end
+
+      def most_coats(step) = step["method"] == "wipe" ? MOST_WIPED : MOST_COATS
 
       # Rubbed to its sheen where the can does not give it.
       def rubbed

@@ -11,11 +11,13 @@ module Rhexon
       # @return [Film::Abrasion::Taken]
       def taken(step, texture_um) = Film::Abrasion.of(purpose(step), step, texture_um)
 
-      # @return [Numeric] minutes a square metre: by hand, or with a floor machine where it is a floor
-      def rate(what, step, use)
-        by_machine = hands.floor_machine_min_per_m2[what] if use == "floor" && step["machine"]
-        by_machine || hands.abrasion_min_per_m2.fetch(what)
+      def setup_min(step)
+        changes = [ (step["grits"] || []).size - 1, 0 ].max
+        hands.session_min[rubs_over?(step) ? "light" : "usual"] + changes * hands.grit_change_min
       end
+
+      # @return [Boolean] nibs off or a key, which asks for little gear
+      def rubs_over?(_step) = false
 
       # What is rubbed with, in order.
       # @return [Array<Prep::Abrasive>]
@@ -29,7 +31,7 @@ module Rhexon
 
       def effect(surface, placement)
         step = placement.pass.step
-        taken = by_hand(taken(step, surface.texture_um), placement.pass)
+        taken = by_hand(between_wiped(taken(step, surface.texture_um), surface, step), placement.pass)
         return on_bare(surface, step) if surface.layers.empty?
 
         rubbed = surface.with(film: surface.film.abrade(taken.um, texture_um: taken.texture_um))
@@ -46,6 +48,13 @@ module Rhexon
         return taken if pass.rubs.nil? || pass.step["removes_um"]
 
         taken.dup.tap { |own| own.um *= pass.rubs }
+      end
+
+      def between_wiped(taken, surface, step)
+        light = %w[scuff denib inserted].include?(purpose(step)) && !step["machine"] && !step["removes_um"]
+        return taken unless light && %w[wiped padded oil].include?(surface.top&.way)
+
+        taken.dup.tap { |own| own.um = Film::Abrasion.of_wiped(rubbing(step), own.um) }
       end
 
       def on_bare(surface, step)

@@ -12,7 +12,7 @@ module Rhexon
           coloured: pass.step.key?("tint")
         )
         raised = surface.bare? && surface.grain.nil? && pass.product.carrier == "water"
-        same(surface.with(film: film, sheen_gu: film.layers.last.sheen_gu, hazy: false,
+        same(surface.with(film: film, sheen_gu: sheen(film, surface), hazy: false,
                           grain: raised ? "standing" : surface.grain))
       end
 
@@ -20,6 +20,12 @@ module Rhexon
       def layer_name(_step) = name
 
       private
+
+      def sheen(film, surface)
+        top = film.layers.last
+        top.sheen_gu && Prep::Sheen.of_film(top.sheen_gu, um: film.total_um, wood: film.wood,
+                                                          wiped: top.way != "builder", scratch_um: surface.scratch_um)
+      end
 
       def role(_step) = id
     end

@@ -59,11 +59,13 @@ module Rhexon
       # @return [String, nil] use of the room it is done in, where the shop has one
       def room(_step) = nil
 
-      # Hands, less gear; what is laid on goes by the method's rate instead.
-      # @param area_m2 [Numeric] of all its faces, one piece
-      # @param use [String, nil] what the piece must stand up to: floors are sanded by floor machines
-      # @return [Numeric, nil] minutes; nil: by the rate of the method
-      def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch(step["kind"])
+      # Hands, less set-up and cleaning, on one of the alike pieces.
+      # @param extent [Extent]
+      # @return [Numeric] minutes
+      def minutes(step, extent) = Hours.abrading(step["kind"], step, extent)
+
+      # @return [Numeric] minutes before it begins, where no method says
+      def setup_min(_step) = 0
 
       # @return [Boolean] it looks at a film that is finished, and changes nothing
       def tells? = false

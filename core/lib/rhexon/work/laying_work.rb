@@ -3,7 +3,7 @@ module Rhexon
     # What lays a product on: by the method's rate, when the one below may be recoated.
     class LayingWork < Kind
       def lays? = true
-      def minutes(_step, _area_m2, _use) = nil
+      def minutes(step, extent) = Hours.laying(step, extent)
       def waits(_step, _lower, _coated_later) = [ "recoat_opens" ]
     end
   end

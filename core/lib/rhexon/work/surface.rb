@@ -21,10 +21,13 @@ module Rhexon
       # @return [Surface]
       def with(**changes) = self.class.new(**to_h, **changes).freeze
 
+      # @return [Film::Layer, nil] what of the film lies uppermost
+      def top = layers.reverse.find(&:left?)
+
       def bare? = film.total_um.zero?
 
       # @return [Numeric, nil] GU that the topmost film was made with
-      def film_gu = layers.reverse.find(&:left?)&.sheen_gu
+      def film_gu = top&.sheen_gu
     end
   end
 end

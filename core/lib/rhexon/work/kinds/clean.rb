@@ -16,7 +16,11 @@ module Rhexon
         def self.way_for(residue) = USUAL.fetch(residue, "vacuum")
 
         def room(step) = step["way"] == "air" ? "sand" : nil
-        def minutes(step, area_m2, _use) = area_m2 * hands.clean_min_per_m2.fetch(step["way"])
+        def minutes(step, extent)
+          rate = (hands.clean_rate_on_floor[step["way"]] if extent.floor?) || hands.clean_rate.fetch(step["way"])
+          extent.at(rate) + extent.handling_min
+        end
+
 
         # What may be sanded may be cleaned of its dust.
         def waits(_step, _lower, _coated_later) = [ "sand" ]

@@ -6,13 +6,13 @@ module Rhexon
         AIMS = {
           "denib" => "Denib", "scuff" => "Scuff", "between" => "Level", "cut_back" => "Cut back to the wood"
         }.freeze
+        # What its hours go by.
+        WORK = { "denib" => "denib", "scuff" => "scuff", "between" => "level", "cut_back" => "cut_back" }.freeze
 
         def phase(_step) = "level"
 
-        # A denib or scuff is a rubbing over.
-        def minutes(step, area_m2, use)
-          area_m2 * rate({ "between" => "level", "cut_back" => "cut_back" }.fetch(step["aim"], "scuff"), step, use)
-        end
+        def minutes(step, extent) = Hours.abrading(WORK.fetch(step["aim"]), step, extent)
+        def rubs_over?(step) = %w[denib scuff].include?(step["aim"])
 
         # The last one, too: what is rubbed for its gloss is a rub-out.
         def waits(_step, _lower, _coated_later) = [ "sand" ]

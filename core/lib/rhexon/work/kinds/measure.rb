@@ -3,7 +3,7 @@ module Rhexon
     module Kinds
       # A reading before going on: moisture, film, what softens an old finish.
       class Measure < Kind
-        def minutes(step, _area_m2, _use) = hands.measure_min + (step["readings"] || 3) * hands.reading_min
+        def minutes(step, _extent) = hands.measure_min + (step["readings"] || 3) * hands.reading_min
         # What is read of the wood, or of a paint that may hold lead, waits for nothing.
         def waits(step, lower, _coated_later)
           return [] if %w[moisture lead air].include?(step["way"])

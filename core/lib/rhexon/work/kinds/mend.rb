@@ -3,7 +3,7 @@ module Rhexon
     module Kinds
       # Spots, not faces: holes, dents and touch-ups.
       class Mend < Kind
-        def minutes(step, _area_m2, _use) = (step["spots"] || 1) * hands.mend_min_per_spot.fetch(step["way"])
+        def minutes(step, _extent) = (step["spots"] || 1) * hands.mend_min_per_spot.fetch(step["way"])
         def waits(_step, _lower, _coated_later) = [ "sand" ]
 
         def wet(step)

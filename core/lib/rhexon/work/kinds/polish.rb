@@ -6,7 +6,7 @@ module Rhexon
         def phase(_step) = "rub_out"
         def dust?(_step) = false
         def room(_step) = nil
-        def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("polish") * step["grits"].size
+        def minutes(step, extent) = Hours.abrading("polish", step, extent, step["grits"].size)
         def waits(_step, lower, _coated_later) = lower.film? ? [ "rub_out" ] : [ "sand" ]
         ON = { "cloth" => "a cloth", "felt" => "felt", "pad" => "a foam pad", "wheel" => "a wheel" }.freeze
 

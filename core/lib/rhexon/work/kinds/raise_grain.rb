@@ -6,7 +6,7 @@ module Rhexon
         def abrades? = false
         def dust?(_step) = false
         def room(_step) = nil
-        def minutes(_step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("raise_grain")
+        def setup_min(_step) = 0
         def waits(_step, lower, coated_later) = abrasion_waits(lower, coated_later)
         def wet(_step) = Wet.new(hands.raise_grain_dry_min, "water")
         def effect(surface, _placement) = surface.bare? ? same(surface.with(grain: "standing")) : same(surface)

@@ -4,7 +4,7 @@ module Rhexon
       # The last film to its sheen, rung by rung.
       class RubOut < AbrasiveWork
         def phase(_step) = "rub_out"
-        def minutes(step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("rub_out") * step["grits"].size
+        def minutes(step, extent) = Hours.abrading("rub_out", step, extent, step["grits"].size)
         def waits(_step, lower, _coated_later) = lower.film? ? [ "rub_out" ] : [ "sand" ]
 
         # Water and spirit are given a day to leave before the film is polished; the next paper goes on at once.

@@ -2,7 +2,7 @@ module Rhexon
   module Work
     module Kinds
       class Sand < AbrasiveWork
-        def minutes(step, area_m2, use) = area_m2 * rate("sand", step, use) * step["grits"].size
+        def minutes(step, extent) = Hours.abrading("sand", step, extent, step["grits"].size)
         def waits(_step, lower, coated_later) = abrasion_waits(lower, coated_later)
         def words(step, _product_name) = "Sand #{step["grits"].join(", ")}"
       end

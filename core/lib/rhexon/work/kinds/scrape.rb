@@ -5,7 +5,6 @@ module Rhexon
       class Scrape < AbrasiveWork
         def dust?(_step) = false
         def waits(_step, lower, coated_later) = abrasion_waits(lower, coated_later)
-        def minutes(_step, area_m2, _use) = area_m2 * hands.abrasion_min_per_m2.fetch("scrape")
         def rubbing(_step) = [ Prep::Abrasive.near("P150") ]
       end
     end

@@ -6,7 +6,14 @@ module Rhexon
         def dust?(step) = step["way"] == "sanding"
         def bares?(step) = share_off(step) == 1
         def share_off(step) = 1 - (step["leaves_percent"] || 0) / 100.0
-        def minutes(step, area_m2, _use) = area_m2 * hands.strip_min_per_m2.fetch(step["way"])
+        def minutes(step, extent)
+          rate = hands.strip_rate.fetch(step["way"])
+          extent.at(hard?(extent) ? rate / hands.strip_hard["times"].to_f : rate) + extent.handling_min
+        end
+
+        # @return [Boolean] a film that neither heat nor stripper lifts
+        def hard?(extent) = hands.strip_hard["classes"].intersect?(extent.found_classes)
+
         def waits(_step, _lower, _coated_later) = []
         # Neutralised and washed, and left to dry.
         def wet(step) = step["way"] == "stripper" ? Wet.new(hands.dry_after_min.fetch("stripper"), "water") : nil

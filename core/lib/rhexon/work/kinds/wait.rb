@@ -12,7 +12,7 @@ module Rhexon
         def phase(step) = step["milestone"] == "full_cure" ? "cure" : "wait"
         def idle? = true
         def hands? = false
-        def minutes(_step, _area_m2, _use) = 0
+        def minutes(_step, _extent) = 0
         def waits(step, _lower, _coated_later) = [ step["milestone"] ].compact
 
         def words(step, _product_name)
