@@ -46,7 +46,8 @@ class OwnFiguresTest < RequestTest
     reckoned = Rhexon::Search::Planner.plan(
       Rhexon::Planning::Shop.new(ShopFloor.new.to_core.merge("pace" => []))
     ).hands_min(new.core_id)
-    assert_in_delta reckoned * pace["factor"], own, 1
+    set_up = Rhexon::Reference.hands.session_min["usual"]
+    assert_in_delta (reckoned - set_up) * pace["factor"], own - set_up, 1
     assert_not_equal reckoned, own
   end
 
