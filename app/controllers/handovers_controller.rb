@@ -12,7 +12,12 @@ class HandoversController < ApplicationController
     HandoverState.new(of, names: query(:names) == "yes", links: Current.person.student? ? GuestLink.none : links)
   end
 
-  def of = @of ||= Access.named(*(params[:job_id] ? [ Job, params[:job_id] ] : [ Piece, params[:piece_id] ]))
+  # The path says of which, whatever a query adds.
+  def of
+    named = request.path_parameters
+    @of ||= Access.named(*(named.key?(:job_id) ? [ Job, named[:job_id] ] : [ Piece, named[:piece_id] ]))
+  end
+
   def links = GuestLink.where(of.model_name.singular => of, kind: "handover").order(id: :desc)
   def page_name = "Handover"
 end

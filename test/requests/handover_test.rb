@@ -83,6 +83,13 @@ class HandoverTest < RequestTest
     assert_match(/fresh coat/, events.last.summary)
   end
 
+  test "a job asked for beside a piece changes nothing" do
+    [ "", "x", @piece.job_id + 1 ].each do |odd|
+      shown = page("/pieces/#{@piece.id}/handover?job_id=#{odd}")["pieces"]
+      assert_equal [ @piece.name ], shown.map { |one| one["name"] }
+    end
+  end
+
   test "a link shows one handover to whoever has it, and nothing else of the shop" do
     path = link
     as_guest do
