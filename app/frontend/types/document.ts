@@ -249,6 +249,10 @@ export interface Step {
    * Hands on one of the alike pieces each time it is done, set-up and cleaning apart; left out: as reckoned.
    */
   own_minutes?: number
+  /**
+   * When the tape comes off, where no step takes it off; left out: after each coat of varnish or paint by brush or roller, else after the last coat.
+   */
+  pull?: "each_coat" | "last_coat"
   pattern?: "with_grain" | "crossing" | "edges_first" | "moving_start" | "cut_in"
   /**
    * The fault this step was put in for, and the pass it was found on.

@@ -54,11 +54,15 @@ class Record::Told
     @step ||= @entry.revision.steps.find { |one| one["id"] == id }
   end
 
+  # What the plan puts in for a step.
+  PUT_IN = { "scuff" => "scuff before", "unmask" => "tape off", "remask" => "tape on again" }.freeze
+  private_constant :PUT_IN
+
   # Coats are counted where there are several.
   def coat(words)
     number, part = @entry.pass_key.split("/").values_at(2, 4)
-    scuff = @entry.pass_key[%r{/(scuff|unmask)\d*\z}, 1]
-    [ scuff && "#{scuff} before", words, ("coat #{number}" if step["coats"].to_i > 1),
+    put_in = @entry.pass_key[%r{/(scuff|unmask|remask)\d*\z}, 1]
+    [ put_in && PUT_IN[put_in], words, ("coat #{number}" if step["coats"].to_i > 1),
       part&.match?(/\Apieces/) ? part.sub("pieces", "pieces ") : nil ].compact.join(", ")
   end
 

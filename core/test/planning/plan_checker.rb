@@ -254,7 +254,7 @@ class PlanChecker
       mine = @passes.select { |pass| pass["piece"] == piece["id"] }
       expected = written(piece["schedule"]["steps"])
       got = mine.reject { |pass| pass["inserted"] }.map { |pass| [ pass["step"], pass["coat"] ] }.uniq
-      ranks = mine.reject { |pass| pass["kind"] == "unmask" }
+      ranks = mine.reject { |pass| %w[unmask remask].include?(pass["kind"]) }
         .map { |pass| expected.index([ pass["step"], pass["coat"] ]) || -1 }
       [
         ("#{piece["id"]}: passes are not the schedule" unless got == expected || @plan["infeasible"]),

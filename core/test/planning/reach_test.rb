@@ -49,6 +49,46 @@ class ReachTest < CoreTest
     assert_equal 4, keys(own).size, "the schedule takes it off by itself"
   end
 
+  # Brushed varnish bridges tape: off once a coat is touch dry, on again right before the next, not days ahead.
+  def test_tape_comes_off_after_each_coat_of_brushed_varnish
+    varnish = ->(pull, **with) {
+      planned(step("s1", "mask", faces: [ "edges" ], length_m: 8, **(pull ? { pull: pull } : {})),
+              coat("s2", product: "varnish", method: "brush", faces: %w[front], **{ coats: 4, **with }))
+    }
+    each = varnish.(nil)
+    tape = ->(plan) { plan.of_piece("top").map { |one| one.pass.kind }.reject { |kind| kind == "scuff" } }
+    assert_equal [ "mask", *%w[coat unmask remask] * 3, "coat", "unmask" ], tape.(each)
+    assert_empty findings(each, "mask.too_long")
+    coats, off, on = %w[coat unmask remask].map { |kind|
+      each.of_piece("top").select { |one| one.pass.kind == kind }
+    }
+    assert_equal [ 4, 8 ], [ off.first.pass.each_min, on.first.pass.each_min ], "half a minute and a minute a metre"
+    assert_operator off.first.work_start, :>=, each.drier.reached_at(coats.first, "touch")
+    assert_operator coats[1].hands_start - on.first.hands_end, :<, 60
+    last = varnish.("last_coat")
+    assert_equal %w[mask coat coat coat coat unmask], tape.(last)
+    told = findings(last, "mask.too_long").first
+    assert_equal [ "caution", { films: 4 } ], [ told.level, told.figures ]
+    assert_equal({ "op" => "change_step", "id" => "s1", "set" => { "pull" => "each_coat" } },
+                 told.remedies.first.operation)
+    two = varnish.("last_coat", coats: 2)
+    assert_empty findings(two, "mask.too_long"), "two films within three days part clean"
+  end
+
+  # What was laid before the plan took tape off by itself shows that nobody did.
+  def test_coats_that_are_laid_are_not_taped_after_the_fact
+    record = piece(document(step("s1", "mask", faces: [ "edges" ], pull: "each_coat"),
+                            coat("s2", coats: 3, faces: %w[front]), support: "points"))
+    record["faces"] = FACES
+    done = %w[s1/1/edges s2/1/front s2/2/front].each_with_index.flat_map do |key, day|
+      { "started" => "08:00", "done" => "08:30" }.map { |kind, time|
+        { "kind" => kind, "pass" => "top/#{key}", "at" => "2026-11-#{16 + day}T#{time}+01:00" }
+      }
+    end
+    kinds = plan(record, log: done).of_piece("top").map { |one| one.pass.kind }
+    assert_equal %w[mask coat coat unmask remask scuff coat unmask], kinds
+  end
+
   def test_a_step_that_names_no_faces_leaves_the_masked_ones_out
     plan = planned(step("s1", "mask", faces: [ "back" ]), coat("s2"))
     assert_equal %w[front edges], plan.of_piece("top")[1].pass.faces

@@ -26,7 +26,7 @@ const NUMBERS: Number[] = [
   { field: "wheel_rpm", label: "It turns", unit: "rpm", by: 50, usual: 600, when: onWheel },
 ]
 
-const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [string, string][] }[] = [
+const CHOICES: { field: "lubricant" | "polish_on" | "pull"; label: string; options: [string, string][] }[] = [
   {
     field: "lubricant",
     label: "Rubbed with",
@@ -47,6 +47,15 @@ const CHOICES: { field: "lubricant" | "polish_on"; label: string; options: [stri
       ["felt", "felt"],
       ["pad", "a foam pad"],
       ["wheel", "a wheel"],
+    ],
+  },
+  {
+    field: "pull",
+    label: "Tape comes off",
+    options: [
+      ["", "after each brushed varnish or paint coat"],
+      ["each_coat", "after each coat"],
+      ["last_coat", "after the last coat"],
     ],
   },
 ]

@@ -49,7 +49,10 @@ module Rhexon
       end
 
       # What the plan puts in for a step.
-      INSERTED = { "scuff" => "Scuff for", "wipe_off" => "Wipe off", "unmask" => "Take the tape off after" }.freeze
+      INSERTED = {
+        "scuff" => "Scuff for", "wipe_off" => "Wipe off", "unmask" => "Take the tape off after",
+        "remask" => "Tape on again after"
+      }.freeze
       private_constant :INSERTED
 
       # @param placement [Planning::Placement]

@@ -5,6 +5,7 @@ module Rhexon
       include Handwork
       include HardWindows
       include Sittings
+      include Taping
 
       # Passes of the whole shop, numbered through.
       # @param shop [Shop]
@@ -58,11 +59,8 @@ module Rhexon
           [ id, { film: [], abraded: {}, wet: [], caught: [], stack: [], stack_dry: 0.0 } ]
         end
         stages = Sequence.of(shop, piece)
-        last = stages.rindex { |stage| Work::Steps.lays?(stage.step) }
-        stages.each_with_index do |stage, at|
-          expand(stage)
-          take_tape_off(stage.step) if at == last
-        end
+        tape(stages)
+        stages.each { |stage| expand(stage) }
         finish
       end
 
@@ -72,23 +70,15 @@ module Rhexon
         step = stage.step
         coats = step["coats"] || 1
         laid = (stage.round * coats + 1..(stage.round + 1) * coats).map do |coat|
+          tape_on_again(step, coat)
           from = @passes.size
           Turns.for(@piece, step).each do |turn|
             number = (coat - 1) * turn.times + turn.time + 1
             parts(step, number, turn.faces).each { |range, part| add(step, number, turn, range, part, stage.later) }
           end
-          @passes.drop(from)
+          @passes.drop(from).tap { take_tape_off(step, coat) }
         end
         sit(laid)
-      end
-
-      # After the last that is laid on, where no step of the schedule does it.
-      def take_tape_off(step)
-        laid = @passes.select { |pass| pass.step.equal?(step) && pass.leaves_something? }.flat_map(&:faces).uniq
-        Schedule::Reach.open_masks(@piece.schedule, step).each do |mask|
-          turn = Turns::Turn.new(laid, [], 0, 1)
-          add(mask, 1, turn, 0..(@piece.count - 1), nil, [], kind: "unmask")
-        end
       end
 
       # Counted as they are made, before anything is searched.
