@@ -41,6 +41,8 @@ class BenchRowSerializer < ApplicationSerializer
     answered = %w[measure test].include?(row.kind)
     Rhexon::Schedule::Kinds.answers(row.kind, row.placement.pass.step["way"])&.to_a if answered
   end
-  attribute(:grits) { |row| row.placement.pass.step["grits"] || [] }
+  attribute(:grits) do |row|
+    (row.placement.pass.step["grits"] || []).map { |grit| Rhexon::Prep::Abrasive.near(grit).words }
+  end
   attribute(:waits_until) { |row| row.waits.first&.reached_at }
 end

@@ -14,4 +14,8 @@ module Rhexon
   def self.refuse_unless(condition, what, where:, accepted: nil)
     raise InvalidInput.new(what, where: where, accepted: accepted) unless condition
   end
+
+  # @param words [Array<String>]
+  # @return [String] "P60, P100 and P180"
+  def self.listed(words) = words.size > 1 ? "#{words[0..-2].join(", ")} and #{words.last}" : words.first.to_s
 end

@@ -4,7 +4,6 @@ import type { Axis } from "./axis"
 import { band, heightAt, outline, type Point, run, zigzag } from "./film"
 import { Strip } from "./Strip"
 import { type Pore, surface } from "./surface"
-import { intoWood } from "./Wood"
 
 const CLEARS = ["var(--clear-1)", "var(--clear-2)", "var(--clear-3)"]
 
@@ -100,9 +99,8 @@ const GLAZE = 3
 
 /** Colour that lies on a film: thin, in the colour it makes, from when it was laid on. */
 function Glazes({ section, axis, y, colour, end }: Props) {
-  const inside = new Set(intoWood(section))
   return section.stains
-    .filter((stain) => !inside.has(stain))
+    .filter((stain) => !stain.in_wood)
     .map((stain) => {
       const below = section.layers.findLast((layer) => layer.laid_at <= stain.at)
       if (!below) return null

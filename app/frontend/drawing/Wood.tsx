@@ -21,7 +21,7 @@ type Props = {
 /** The wood under the film, the colour that went into it, its pores and what is in them; depth is squeezed. */
 export function Wood({ section, wood, colour, dye, pores, axis, zero, end }: Props) {
   const width = Math.max(Math.round(axis.width), 10)
-  const stains = intoWood(section)
+  const stains = section.stains.filter((stain) => stain.in_wood)
   const { open, filled } = porePaths(pores, section.pores, axis, zero)
   const first = stains[0]
   return (
@@ -59,10 +59,6 @@ export function Wood({ section, wood, colour, dye, pores, axis, zero, end }: Pro
     </g>
   )
 }
-
-/** Stains that go into the wood; one on a film is a glaze. */
-export const intoWood = ({ stains, layers }: Section) =>
-  stains.filter((stain) => !layers.some((layer) => layer.laid_at <= stain.at))
 
 /** Dye stands deep in end grain and pores: a ragged lower edge from a fixed pattern. */
 function dyed(x1: number, x2: number, zero: number): string {

@@ -1,6 +1,10 @@
 # A shop that begins: itself, a room, hours, a pair of hands, and one product of each class to plan with until its own
 # stand on the shelf.
 class Shop::Beginning
+  # Papers of American shops are numbered without a P.
+  US_HOUSE = { "grit_numbers" => "cami" }.freeze
+  private_constant :US_HOUSE
+
   attr_reader :errors
 
   # @param given [Hash] "name", "person", "password", "zone", "units", "currency", "room", "t_c", "rh", "opens" and
@@ -33,6 +37,7 @@ class Shop::Beginning
 
   def shop
     @shop ||= Shop.new(name: @given["name"], zone: @given["zone"], scale_g: Devices.scale.resolution_g,
+                       house: @given["units"] == "us" ? US_HOUSE : {},
                        **@given.slice("units", "currency").compact_blank)
   end
 

@@ -123,7 +123,7 @@ class Sums::Answer
   end
 
   def grit
-    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: "cami")
+    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: Shop.current.ways["grit_numbers"])
     other = abrasive.counterpart
     {
       grit: abrasive.to_s, mean_um: abrasive.mean_um, other: other.to_s, other_um: other.mean_um,

@@ -100,8 +100,9 @@ class WorkChecksTest < CoreTest
     assert_equal 1, found("prep.ends_coarse", sand("s1", "P120"), dye("s2"), coat("s3")).size, "under a colour"
     stripped = [ step("s0", "strip", way: "sanding", grits: [ "P40" ]), sand("s1", "P220"), gloss("s2") ]
     assert_match(/From P40/, found("prep.grit_skip", *stripped).first.sentence)
-    coarse = found("prep.orbital_under_stain", sand("s1", "P80", machine: true), dye("s2"), coat("s3")).first
-    assert_equal "Sand P180 by hand", coarse.remedies.first.label, "not with what is too coarse for a colour"
+    coarse = [ sand("s1", "P80", machine: true), dye("s2"), coat("s3") ]
+    assert_empty found("prep.orbital_under_stain", *coarse), "one cause: the paper is too coarse in any case"
+    assert_match(/P150 is the coarsest/, found("prep.ends_coarse", *coarse).first.sentence)
     assert_empty found("prep.orbital_under_stain", sand("s1", "P100", machine: true), dye("s2"), coat("s3"),
                        use: "floor")
     assert_mends("prep.too_fine_for_stain", sand("s1", "P180", "P320"), umber, gloss("s3"))
@@ -134,6 +135,19 @@ class WorkChecksTest < CoreTest
     assert_empty found("rub.ladder", gloss("s1", 8), step("s2", "rub_out", grits: %w[P400 P600 P1000 P2000]),
                        step("s3", "polish", grits: %w[compound-medium compound-fine finishing-glaze]))
     assert_empty found("rub.ladder", gloss("s1"), step("s2", "rub_out", grits: %w[P600 wool-0000]))
+  end
+
+  # CAMI 600 is 16 µm: a compound follows 13 by hand, 15.5 by wheel.
+  def test_a_compound_follows_fine_paper
+    polish = ->(**on) { step("s3", "polish", grits: %w[compound-medium compound-fine], **on) }
+    rubbed = ->(last, **on) { [ gloss("s1", 8), step("s2", "rub_out", grits: [ "P800", last ]), polish.(**on) ] }
+    told = assert_mends("rub.ladder", *rubbed.("cami-600"))
+    assert_match(/600 grit \(16 µm\) leaves scratches .* under about 66 GU. Go on to P1500/, told.sentence)
+    assert_equal 1, found("rub.ladder", *rubbed.("cami-600", polish_on: "wheel")).size
+    assert_equal 1, found("rub.ladder", *rubbed.("P1200")).size
+    assert_empty found("rub.ladder", *rubbed.("P1200", polish_on: "wheel")) + found("rub.ladder", *rubbed.("P1500"))
+    levelled = [ gloss("s1", 8), step("s2", "level", grits: %w[P320 P600], aim: "between"), polish.() ]
+    assert_match(/P600 \(25.8 µm\)/, found("rub.ladder", *levelled).first.sentence)
   end
 
   def test_what_a_film_may_not_be_rubbed_with

@@ -18,8 +18,8 @@ class AbrasiveTest < CoreTest
 
   # 600 is 25.8 µm with its P and 16 without: it has to be asked.
   def test_a_number_without_its_scale_is_asked_for
-    assert_match(/600 may be P600 \(25.8 µm\) or cami-600 \(16 µm\)/, refusal { read("600") }.message)
-    assert_match(/4000 may be P4000 \(5 µm\) or cushion-4000 \(3 µm\)/, refusal { read("4000") }.message)
+    assert_match(/600 may be P600 \(25.8 µm\) or 600 grit \(16 µm\)/, refusal { read("600") }.message)
+    assert_match(/4000 may be P4000 \(5 µm\) or cushioned 4000 \(3 µm\)/, refusal { read("4000") }.message)
   end
 
   def test_what_is_no_grit_is_refused

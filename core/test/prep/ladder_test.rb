@@ -28,6 +28,17 @@ class LadderTest < CoreTest
     assert_equal %w[P220 P240], build(125, "P240", shelf: papers)
   end
 
+  # Each family by itself: no cushioned sheet after a compound, no wool or pad before a paper, no compound on scratches
+  # that are too deep for it.
+  def test_a_ladder_keeps_to_its_family
+    all = abrasives(*Rhexon::Reference.abrasives.usual, *Rhexon::Prep::Abrasive::RUBBING) +
+      Rhexon::Prep::Abrasive.all("cushion")
+    assert_equal %w[P400 P1000 P2000], build(60, "P2000", shelf: all)
+    assert_equal %w[P1200 P2000 compound-medium compound-fine], build(30, "compound-fine", shelf: all)
+    assert_equal %w[P1200 cushion-1500 cushion-2400 cushion-4000 cushion-6000], build(30, "cushion-6000", shelf: all)
+    assert_equal %w[P1000 wool-0000], build(36, "wool-0000", shelf: all)
+  end
+
   def test_what_is_written_is_judged
     assert_equal [ %w[P120 P320] ], LADDER.new(abrasives("P120", "P320")).skips.map { |pair| pair.map(&:to_s) }
     assert_empty LADDER.new(abrasives("P180", "P320")).skips

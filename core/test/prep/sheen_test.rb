@@ -28,6 +28,19 @@ class SheenTest < CoreTest
     assert_equal [ 95, 43 ], [ SHEEN.cap_gu(82), SHEEN.cap_gu(28) ]
   end
 
+  # P1000 60, P1500 78, P2000 88, P3000 94 under a compound, whichever follows; as laid nothing holds it back.
+  def test_a_compound_is_capped_by_the_scratch_before_it
+    compounds = %w[compound-medium compound-fine].map { |name| Rhexon::Prep::Abrasive.read(name) }
+    ends = ->(*papers) {
+      rungs = papers.map { |name| Rhexon::Prep::Abrasive.read(name) } + compounds
+      SHEEN.rubbed(rungs, before_gu: 85, film_gu: 85).last.gu
+    }
+    assert_equal [ 60, 78, 85, 85 ], %w[P1000 P1500 P2000 P3000].map { |paper| ends.(paper) }
+    assert_equal 85, ends.()
+    assert_in_delta 88, SHEEN.compound_cap(10.3), 1e-9
+    assert_in_delta 94, SHEEN.compound_cap(6), 1e-9
+  end
+
   def test_names_of_sheens
     assert_equal [ "dead flat", "flat", "satin", "satin", "semi-gloss", "gloss", "high gloss" ],
                  [ 4, 5, 20, 34, 35, 70, 85 ].map { |gu| SHEEN.name(gu) }

@@ -44,7 +44,8 @@ class JobsTest < CoreTest
     assert_equal %w[s4/1/front s4/1/back s4/2/front], @plan.of_piece("doors").map { |one|
       one.pass.key[6..]
     }.grep(/\As4/)
-    tape = pass("/unmask")
+    tape = @plan.of_piece("doors").last(2).first
+    assert_equal "unmask", tape.pass.kind
     assert_operator tape.work_start, :>=, pass("s6/1/front").work_end + 30
     assert_equal 1, @sheet.findings.count { |finding| finding.id == "mask.tears" }, "over night, so that it is scored"
   end

@@ -16,13 +16,17 @@ class SurfaceTest < CoreTest
   def after(*steps, **fields) = course(*steps, **fields).final
   def gloss(id, coats = 1) = coat(id, product: "gloss", wet_um: 100, coats: coats)
 
-  # P320 5.4 GU in proportion (6 · 35 / 46.2 = 4.5), 0000 wool 25, compounds 75 and 85, 3 more for the glaze.
+  # P1200 20; the scratch of 15.3 µm under the compounds lets 60 + 18 ln(18.3 / 15.3) / ln(18.3 / 12.6) = 68.6 through,
+  # where P2000 lets 88, so that the fine compound's own 85 is there; 3 more for the glaze.
   def test_sheen_follows_every_rung
     rubbed = course(gloss("s1", 6), step("s2", "rub_out", grits: %w[P800 P1200]),
                     step("s3", "polish", grits: %w[compound-medium compound-fine finishing-glaze]))
-    assert_equal [ 65, 20, 88 ], rubbed.course.map { |moment| moment.after.sheen_gu.round }.then { |all|
+    assert_equal [ 65, 20, 72 ], rubbed.course.map { |moment| moment.after.sheen_gu.round }.then { |all|
       [ all.first, *all.last(2) ]
     }
+    finer = after(gloss("s1", 6), step("s2", "rub_out", grits: %w[P800 P1200 P2000]),
+                  step("s3", "polish", grits: %w[compound-medium compound-fine finishing-glaze]))
+    assert_equal 88, finer.sheen_gu.round
     assert_in_delta 1, rubbed.final.scratch_um
     satin = after(coat("s1", coats: 3), step("s2", "rub_out", grits: %w[P1000 P2000]))
     assert_equal [ 42.0, true ], [ satin.sheen_gu, satin.hazy ], "W20 is of 28 GU: hazy from 33 on"
@@ -91,7 +95,7 @@ class SurfaceTest < CoreTest
       assert_match(/\A[A-Z][a-z ]+\z/, work.name, id)
       assert_includes %w[prepare colour fill seal build level rub_out cure look wait], work.phase({}), id
     end
-    assert_equal Rhexon::Schedule::Kinds.all.sort, Rhexon::Work::Kind.all.keys.sort - %w[scuff wipe_off]
+    assert_equal Rhexon::Schedule::Kinds.all.sort, Rhexon::Work::Kind.all.keys.sort - %w[remask scuff wipe_off]
   end
 
   # The wax is dry in a day; the film under it goes on hardening: 14 d from its last coat.

@@ -1,6 +1,19 @@
 import { ABRASIVES, RUBS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
+const WORDS = new Map(ABRASIVES.map((one) => [one.id, one.words]))
+const IDS = new Map(ABRASIVES.map((one) => [one.words, one.id]))
+const said = (grits: string[]): string => grits.map((grit) => WORDS.get(grit) ?? grit).join(", ")
+
+/** "600 grit" and "fine compound" are one each; else blanks part as commas do. */
+function typedGrits(text: string): string[] {
+  return text
+    .split(/[,;]+/)
+    .map((part) => part.trim())
+    .flatMap((part) => (IDS.has(part) || /\sgrit$/i.test(part) ? [IDS.get(part) ?? part] : part.split(/\s+/)))
+    .filter(Boolean)
+}
+
 /** What it is rubbed with, in order: typed, or chosen from all that this kind of work may rub with. */
 export function GritsField({ step, error, onSet }: StepFieldsProps) {
   const grits = step.grits ?? []
@@ -16,7 +29,7 @@ export function GritsField({ step, error, onSet }: StepFieldsProps) {
       onSubmit={(event) => {
         event.preventDefault()
         const typed = String(new FormData(event.currentTarget).get("grits"))
-        onSet({ grits: typed.split(/[\s,;]+/).filter(Boolean) })
+        onSet({ grits: typedGrits(typed) })
       }}
     >
       <label className="ui-field">
@@ -24,9 +37,9 @@ export function GritsField({ step, error, onSet }: StepFieldsProps) {
         <input
           name="grits"
           className="ui-input"
-          defaultValue={grits.join(", ")}
+          defaultValue={said(grits)}
           aria-invalid={Boolean(wrong)}
-          onBlur={(event) => event.target.value !== grits.join(", ") && event.target.form?.requestSubmit()}
+          onBlur={(event) => event.target.value !== said(grits) && event.target.form?.requestSubmit()}
         />
         {wrong && (
           <span className="error-text" role="alert">

@@ -14,16 +14,16 @@ module Rhexon
       # @param surface [Work::Surface] before it
       # @return [Array<Rung>]
       def of(pass, surface)
-        texture, gu = surface.texture_um, surface.sheen_gu
         bare = surface.bare? || pass.work.bares?(pass.step)
-        pass.work.rubbing(pass.step).each_with_index.map do |abrasive, index|
+        rungs, texture = pass.work.rubbing(pass.step), surface.texture_um
+        reached = Prep::Sheen.rubbed(rungs, before_gu: surface.sheen_gu, film_gu: surface.film_gu,
+                                            rubbed_um: surface.rubbed_um)
+        rungs.each_with_index.map do |abrasive, index|
           next rung(abrasive, 0.0, nil) if bare
 
           taken = taken(pass, abrasive, texture, index)
           texture = taken.texture_um
-          reached = Prep::Sheen.after(abrasive, before_gu: gu, film_gu: surface.film_gu)
-          gu = reached.gu
-          rung(abrasive, taken.um, reached)
+          rung(abrasive, taken.um, reached[index])
         end
       end
 

@@ -10,7 +10,8 @@ module Rhexon
       # @!attribute smooth_at [Integer, nil] minute from which an abrasive has taken the texture away
       Layer = Struct.new(:pass, :step, :number, :label, :look, :base_um, :wet_um, :dry_um, :left_um, :laid_at,
                          :touch_at, :top, :strip, :unbonded, :laid_by, :texture_um, :smooth_at, keyword_init: true)
-      Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, keyword_init: true)
+      # @!attribute in_wood [Boolean] it got there; else it lies on a film
+      Stain = Struct.new(:pass, :step, :number, :label, :at, :strip, :in_wood, keyword_init: true)
       # The open pores of the wood: how deep they are, and from which minute how much of that depth is filled.
       # @!attribute filled [Array<Array(Integer, Float)>] [minute, µm], times rising; none before the first
       Pores = Struct.new(:depth_um, :filled, keyword_init: true)
@@ -173,7 +174,8 @@ module Rhexon
       def stain(snapshot)
         pass = snapshot.placement.pass
         Stain.new(pass: pass.key, step: pass.step["id"], number: @numbers[pass.step["id"]], label: pass.product.name,
-                  at: snapshot.placement.work_end, strip: Strip.for(snapshot.placement, @plan))
+                  at: snapshot.placement.work_end, strip: Strip.for(snapshot.placement, @plan),
+                  in_wood: Work::Soaking.kept_out_by(snapshot.before, pass.product, @plan.shop.products).nil?)
       end
 
       def abrasion(snapshot)

@@ -142,14 +142,14 @@ module Rhexon
              "log" => (@json["log"] || []).reject { |entry| gone.(entry["pass"].to_s) })
       end
 
-      # What there is to rub with: papers that wear by their grit, and whatever is rubbed with by name; all papers where
-      # the shop lists none.
+      # What there is to rub with: papers that wear by their grit, and whatever is rubbed with by name; the usual papers
+      # where the shop lists none.
       # @return [Array<Prep::Abrasive>]
       def abrasives
         @abrasives ||= begin
           grits = consumables.flat_map { |record| record["wear"].to_a.flat_map { |wear| wear["grits"].to_a } }.uniq
-          papers = grits.empty? ? Prep::Abrasive.all("P") : grits.map { |grit| Prep::Abrasive.near(grit) }
-          (papers + Prep::Abrasive::RUBBING.map { |name| Prep::Abrasive.read(name) }).uniq(&:to_s)
+          grits = Reference.abrasives.usual if grits.empty?
+          [ *grits, *Prep::Abrasive::RUBBING ].map { |grit| Prep::Abrasive.near(grit) }.uniq(&:to_s)
         end
       end
 

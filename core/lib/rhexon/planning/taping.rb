@@ -3,17 +3,20 @@ module Rhexon
     # Tape that the plan takes off, and puts on again for the next coat, where no step of the schedule takes it off.
     # Reads +@shop+, +@piece+ and +@passes+ of the expansion it is part of.
     module Taping
-      # Whether tape comes off after each coat where nobody says: under varnish and paint that are brushed or rolled,
-      # which bridge it and tear; a film that the next coat melts is scored once it is done.
+      # Whether tape comes off after each coat where nobody says: under paint, and under varnish that is brushed or
+      # rolled, which bridge it and tear. A film that the next coat melts is scored once it is done, as all is in shops
+      # that score.
       # @param mask [Hash] the step
       # @param step [Hash] of a coat over it
       # @param product [Materials::Product, nil]
+      # @param house [Hash]
       # @return [Boolean]
-      def self.each_coat?(mask, step, product)
+      def self.each_coat?(mask, step, product, house)
         return mask["pull"] == "each_coat" if mask["pull"]
+        return false if house["tape"] == "scored" || product.nil? || product.mechanism == "evaporative"
 
-        Work::Kind.find(step["kind"]).film? && %w[brush roller].include?(step["method"]) &&
-          product&.mechanism != "evaporative"
+        Work::Kind.find(step["kind"]).film? &&
+          (%w[brush roller].include?(step["method"]) || product.colour == "pigmented")
       end
 
       private
@@ -43,7 +46,7 @@ module Rhexon
       # Coats of one sitting keep it on to the last of them; what is laid already shows what was done.
       def comes_off?(mask, step, coat, at)
         product = @shop.products[step["product"]]
-        return false unless Taping.each_coat?(mask, step, product)
+        return false unless Taping.each_coat?(mask, step, product, @piece.house)
         return false if sat?(step, product) && coat % step["coats"] != 0
 
         at >= @begun_coats || @shop.facts.key?(tape_key(mask, @pulled[mask["id"]] + 1, faces_of(step, coat), "unmask"))

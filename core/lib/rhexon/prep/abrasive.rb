@@ -12,14 +12,20 @@ module Rhexon
       def self.read(text, bare: nil)
         return named(text) if Reference.abrasives.rubbing.key?(text)
 
-        match = self::WRITTEN.match(text.to_s) or
-          refuse("#{text.to_s.inspect} is no grit",
-                 "P320, cami-320 or cushion-4000, or by name: #{self::RUBBING.join(", ")}")
-        number = match[2].to_i
-        scale = match[1] ? self::PREFIXES.fetch(match[1].downcase) : bare || ask(number)
+        number, scale = written(text)
+        number or refuse("#{text.to_s.inspect} is no grit",
+                         "P320, 320 grit or cushioned 4000, or by name: #{self::RUBBING.join(", ")}")
+        scale ||= bare || ask(number)
         mean = table.fetch(scale)[number] or
           refuse("There is no #{new(scale: scale, grit: number)}", all(scale).map(&:to_s).join(", "))
         new(scale: scale, grit: number, mean_um: mean).freeze
+      end
+
+      # @return [Array(Integer, String)] number and scale as written: "P320", "320 grit", "cami-320"; no scale: nil
+      def self.written(text)
+        match = self::WRITTEN.match(text.to_s) or return
+        scale = match[:after] ? "cami" : match[:before]
+        [ match[:number].to_i, scale && self::PREFIXES.fetch(scale.downcase) ]
       end
 
       # The same for what was written before grits were asked for: the nearest of its scale.
@@ -42,7 +48,9 @@ module Rhexon
       def self.ask(number)
         here = self::PREFIXES.values.uniq.filter_map { |scale| all(scale).find { |known| known.grit == number } }
         refuse("#{number} is on no scale", all("P").map(&:to_s).join(", ")) if here.empty?
-        refuse("#{number} may be #{here.map { |known| "#{known} (#{format("%g", known.mean_um)} µm)" }.join(" or ")}",
+        refuse("#{number} may be #{here.map { |known|
+          "#{known.words} (#{format("%g", known.mean_um)} µm)"
+        }.join(" or ")}",
                "the grit with its scale")
       end
 
@@ -55,7 +63,7 @@ module Rhexon
       end
 
       def self.table = Reference.abrasives.scales
-      private_class_method :table, :ask, :refuse, :named
+      private_class_method :table, :ask, :refuse, :named, :written
 
       # @return [Boolean] a paper or sheet on a scale
       def paper? = scale != "rubbing"
@@ -72,8 +80,14 @@ module Rhexon
       # @return [Numeric, nil] GU that it leaves on a hard film where the table has it by name
       def own_sheen_gu = paper? ? nil : record["sheen_gu"]
 
-      # @return [String] "P320", "fine compound"
-      def words = paper? ? to_s : record.fetch("name")
+      # @return [String] as it is said: "P320", "320 grit" (CAMI), "cushioned 4000", "fine compound"
+      def words
+        case scale
+        when "cami" then "#{grit} grit"
+        when "cushion" then "cushioned #{grit}"
+        else paper? ? to_s : record.fetch("name")
+        end
+      end
 
       def to_s
         case scale
@@ -87,8 +101,9 @@ module Rhexon
 
       def record = Reference.abrasives.rubbing.fetch(grit)
     end
-    Abrasive::WRITTEN = /\A\s*(?:(p|cami|cushion)[\s-]*)?(\d{2,5})\s*\z/i
-    Abrasive::PREFIXES = { "p" => "P", "cami" => "cami", "cushion" => "cushion" }.freeze
+    Abrasive::WRITTEN =
+      /\A\s*(?:(?<before>p|cami|cushion|cushioned)[\s-]*)?(?<number>\d{2,5})(?<after>[\s-]*grit)?\s*\z/i
+    Abrasive::PREFIXES = { "p" => "P", "cami" => "cami", "cushion" => "cushion", "cushioned" => "cushion" }.freeze
     Abrasive::RUBBING = Reference.abrasives.rubbing.keys.freeze
   end
 end

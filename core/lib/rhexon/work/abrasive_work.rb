@@ -63,10 +63,10 @@ module Rhexon
       end
 
       def sheen(surface, step)
-        rubbing(step).reduce(surface) do |rubbed, abrasive|
-          reached = Prep::Sheen.after(abrasive, before_gu: rubbed.sheen_gu, film_gu: rubbed.film_gu)
-          rubbed.with(scratch_um: abrasive.mean_um, sheen_gu: reached.gu, hazy: reached.hazy)
-        end
+        rungs = rubbing(step)
+        last = Prep::Sheen.rubbed(rungs, before_gu: surface.sheen_gu, film_gu: surface.film_gu,
+                                         rubbed_um: surface.rubbed_um).last or return surface
+        surface.with(scratch_um: rungs.last.mean_um, rubbed_um: last.rubbed_um, sheen_gu: last.gu, hazy: last.hazy)
       end
 
       # Stain and filler are sanded once they are dry to sand; a film too, where a coat follows; the last paper waits

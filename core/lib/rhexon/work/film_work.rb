@@ -12,7 +12,7 @@ module Rhexon
           coloured: pass.step.key?("tint")
         )
         raised = surface.bare? && surface.grain.nil? && pass.product.carrier == "water"
-        same(surface.with(film: film, sheen_gu: sheen(film, surface), hazy: false,
+        same(surface.with(film: film, rubbed_um: nil, sheen_gu: sheen(film, surface), hazy: false,
                           grain: raised ? "standing" : surface.grain))
       end
 

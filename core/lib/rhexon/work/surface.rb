@@ -7,12 +7,14 @@ module Rhexon
     #
     # @!attribute film      [Film::Stack]
     # @!attribute scratch_um [Numeric, nil] mean grain of the coarsest scratch still there, µm; nil: not known
+    # @!attribute rubbed_um [Numeric, nil] mean grain of the coarsest scratch rubbed into the film; nil: as laid
     # @!attribute sheen_gu  [Numeric, nil] at 60°; nil: bare wood, or not known
     # @!attribute hazy      [Boolean] rubbed near to what its film can give
     # @!attribute grain     [String, nil] "standing" after water on bare wood, "settled" once that was sanded
     # @!attribute residue   [String, nil] what lies on it and nothing bonds to: oil, wax, stripper, dust
     # @!attribute found     [Hash] what was there before the schedule began, of the face's record
-    Surface = Struct.new(:film, :scratch_um, :sheen_gu, :hazy, :grain, :residue, :found, keyword_init: true) do
+    Surface = Struct.new(:film, :scratch_um, :rubbed_um, :sheen_gu, :hazy, :grain, :residue, :found,
+                         keyword_init: true) do
       extend Forwardable
       def_delegators :film, :layers, :coats_laid, :variance_um2, :texture_um, :pores_um, :total_um, :sd_um,
                      :clear_over_colour, :sand_through, :chance_through, :pores_filled, :pore_depth_um, :pores,

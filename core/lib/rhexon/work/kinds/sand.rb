@@ -4,7 +4,7 @@ module Rhexon
       class Sand < AbrasiveWork
         def minutes(step, extent) = Hours.abrading("sand", step, extent, step["grits"].size)
         def waits(_step, lower, coated_later) = abrasion_waits(lower, coated_later)
-        def words(step, _product_name) = "Sand #{step["grits"].join(", ")}"
+        def words(step, _product_name) = "Sand #{rungs(step).map(&:words).join(", ")}"
       end
     end
   end

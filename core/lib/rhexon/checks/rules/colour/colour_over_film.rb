@@ -3,7 +3,6 @@ module Rhexon
     module Rules
       # colour.over_film: a stain or dye goes on over a film that keeps it out of the wood, or over oil or wax. Silent
       # on bare wood, over a washcoat or a thin seal, which it passes with less colour, and where it is done already.
-      # What keeps it out is what the table of pairs says (Materials::Pairs).
       module ColourOverFilm
         module_function
 
@@ -16,23 +15,13 @@ module Rhexon
           pass = moment.placement.pass
           return if pass.kind != "stain" || moment.placement.status == "done"
 
-          residue = moment.before.residue
-          return residue(context, moment, residue) if %w[oil wax].include?(residue)
+          by = Work::Soaking.kept_out_by(moment.before, pass.product, context.shop.products) or return
+          return finding(context, moment, "over #{by}", { residue: by }) if by.is_a?(String)
 
-          film = moment.before.layers.select(&:left?)
-          um = film.sum(&:um)
-          lower = context.shop.products[film.last&.product_id]
-          return if um <= Reference.limits.stain_over_film_um || !kept_out?(lower, pass.product)
-
+          um = moment.before.layers.select(&:left?).sum(&:um)
+          lower = context.shop.products[by.product_id]
           finding(context, moment, "over #{um.round} µm of #{lower ? lower.name : "the old finish"} on #{face}",
                   { film_um: um.round(1) })
-        end
-
-        # @param lower [Materials::Product, nil] nil: an old finish
-        def kept_out?(lower, upper) = lower.nil? || Materials::Pairs.usual(lower, upper)&.fetch("verdict") == "never"
-
-        def residue(context, moment, residue)
-          finding(context, moment, "over #{residue}", { residue: residue })
         end
 
         def finding(context, moment, over, figures)

@@ -41,7 +41,7 @@ module Rhexon
 
           more = rungs.map(&:to_s) - [ fine.to_s ]
           grits = at.step["grits"].flat_map { |grit| grit == fine.to_s ? [ *more, grit ] : [ grit ] }
-          context.change(at.first, "Sand #{more.join(" and ")} in between", { "grits" => grits }) if grits.size <= 8
+          context.change(at.first, "Sand #{Rhexon.listed(more)} in between", { "grits" => grits }) if grits.size <= 8
         end
       end
     end

@@ -2,15 +2,12 @@ module Rhexon
   module Checks
     module Rules
       # prep.orbital_under_stain, prep.too_fine_for_stain, prep.endgrain: how bare wood was sanded shows in the colour.
-      # Silent where the last paper was by hand, where blotches are the worse danger, without a colour on bare wood, and
-      # of machines on floors, which are sanded by nothing else.
+      # Silent where the last paper was by hand or is too coarse in any case (prep.ends_coarse), where blotches are the
+      # worse danger, without a colour on bare wood, and of machines on floors, which are sanded by nothing else.
       module PrepUnderStain
         # Pigment holds in scratches: finer than this it hardly colours, µm.
         TOO_FINE_UM = Reference.abrasives.scales.fetch("P").fetch(240)
         LAST_UM = Reference.abrasives.scales.fetch("P").fetch(220)
-        # What is sanded coarser goes on to a paper that colour is laid on after.
-        BY_HAND = "P180".freeze
-        BY_HAND_UM = Reference.abrasives.scales.fetch("P").fetch(150)
 
         module_function
 
@@ -27,8 +24,9 @@ module Rhexon
 
         def orbital(context, sanded, stain)
           return if !sanded.step["machine"] || sanded.begun? || context.piece.use == "floor"
+          return if PrepEndsCoarse.call(context).any?
 
-          last = by_hand(sanded.step["grits"].last)
+          last = sanded.step["grits"].last
           context.finding(
             "prep.orbital_under_stain", "caution", "Swirls under the colour",
             "A machine leaves swirls that #{stain.product.name} shows: the last paper goes by hand, with the grain.",
@@ -38,8 +36,6 @@ module Rhexon
             ]
           )
         end
-
-        def by_hand(grit) = Prep::Abrasive.near(grit).mean_um > BY_HAND_UM ? BY_HAND : grit
 
         def too_fine(context, sanded, stain)
           grit = Prep::Abrasive.near(sanded.step["grits"].last)
@@ -67,7 +63,7 @@ module Rhexon
 
           context.finding(
             "prep.endgrain", "caution", "End grain goes darker",
-            "#{dyed.join(" and ")} is end grain and sanded no finer than the face: it drinks more and goes darker.",
+            "#{Rhexon.listed(dyed)} is end grain and sanded no finer than the face: it drinks more and goes darker.",
             placement: stain.first,
             remedies: [
               context.put_before(stain.step.merge("faces" => dyed), "Sand the end grain to P320",

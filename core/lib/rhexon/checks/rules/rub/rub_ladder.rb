@@ -1,25 +1,58 @@
 module Rhexon
   module Checks
     module Rules
-      # rub.ladder: a rub-out that skips too far or goes back. Silent from half the grain on, and where a compound
-      # follows.
+      # rub.ladder: a rub-out that skips too far or goes back, or a compound over scratches that are too deep for it.
+      # Silent from half the grain on, and where a compound follows what it polishes.
       module RubLadder
         KINDS = %w[rub_out polish].freeze
+        # What levels the film for it counts as its first rungs.
+        RUBS = [ "level", *KINDS ].freeze
+        private_constant :RUBS
 
         module_function
 
         def call(context)
-          steps = context.course.laid.select { |one| KINDS.include?(one.step["kind"]) && one.first && !one.begun? }
+          steps = context.course.laid.select { |one| RUBS.include?(one.step["kind"]) && one.first && !one.begun? }
           steps.slice_when { |one, other| context.course.under(one).last != context.course.under(other).last }
+            .select { |run| run.any? { |one| KINDS.include?(one.step["kind"]) } }
             .filter_map { |run| finding(context, run) }
         end
 
         def finding(context, run)
           rungs = run.flat_map { |one| one.step["grits"].map { |grit| [ Prep::Abrasive.near(grit), one ] } }
           ladder = Prep::Ladder.new(rungs.map(&:first))
-          wrong = ladder.back.first || ladder.skips.first or return
-          at = rungs.find { |abrasive, _| abrasive.equal?(wrong.last) }.last
-          ladder.back.any? ? back(context, at, *wrong) : skip(context, at, *wrong)
+          wheel = run.any? { |one| one.step["polish_on"] == "wheel" }
+          way, wrong = { back: ladder.back, skip: ladder.skips, scratched: ladder.scratched(wheel: wheel) }
+            .find { |_, pairs| pairs.any? }
+          return unless wrong
+
+          steps = wrong.first.map { |abrasive| rungs.find { |one, _| one.equal?(abrasive) }.last }
+          way == :scratched ? scratched(context, steps.first, *wrong.first,
+                                        wheel) : public_send(way, context, steps.last, *wrong.first)
+        end
+
+        def scratched(context, at, coarse, compound, wheel)
+          most = Prep::Ladder.compound_after_um(wheel: wheel)
+          papers = context.shop.abrasives.select { |one| one.paper? && one.scale != "cushion" && one.mean_um <= most }
+          finest = papers.max_by(&:mean_um)
+          context.finding(
+            "rub.ladder", "caution", "Too coarse for a compound",
+            "#{said(coarse)} leaves scratches that #{compound.words} does not take out" \
+            "#{" by hand" unless wheel}: they stay, under about #{Prep::Sheen.compound_cap(coarse.mean_um).round} GU" \
+            "#{". Go on to #{said(finest)} first" if finest}.",
+            placement: at.first, figures: { coarse_um: coarse.mean_um, most_um: most },
+            remedies: [ (on_to(context, at, coarse, finest) if finest) ].compact
+          )
+        end
+
+        # As far as a compound takes over.
+        def on_to(context, at, coarse, finest)
+          return if at.step["kind"] == "polish"
+
+          rungs = Prep::Ladder.build(from_um: coarse.mean_um, to: finest,
+                                     shelf: context.shop.rubs(context.piece)) or return
+          grits = at.step["grits"].flat_map { |grit| grit == coarse.to_s ? [ grit, *rungs.map(&:to_s) ] : [ grit ] }
+          context.change(at.first, "Go on to #{finest.words}", { "grits" => grits }) if grits.size <= 8
         end
 
         def skip(context, at, coarse, fine)
@@ -36,7 +69,7 @@ module Rhexon
           rungs = Prep::Ladder.build(from_um: coarse.mean_um, to: fine, shelf: shelf) or return
           more = rungs.map(&:to_s) - [ fine.to_s ]
           grits = at.step["grits"].flat_map { |grit| grit == fine.to_s ? [ *more, grit ] : [ grit ] }
-          context.change(at.first, "Put #{more.join(" and ")} in between", { "grits" => grits }) if grits.size <= 8
+          context.change(at.first, "Put #{Rhexon.listed(more)} in between", { "grits" => grits }) if grits.size <= 8
         end
 
         def back(context, at, fine, coarse)

@@ -54,10 +54,9 @@ module Rhexon
           step = moment.placement.pass.step
           return unless RubLadder::KINDS.include?(step["kind"])
 
-          step["grits"][0..-2].index do |grit|
-            Prep::Sheen.after(Prep::Abrasive.near(grit), before_gu: nil, film_gu: moment.before.film_gu)
-              .gu.between?(low, high)
-          end
+          rungs = step["grits"][0..-2].map { |grit| Prep::Abrasive.near(grit) }
+          Prep::Sheen.rubbed(rungs, before_gu: nil, film_gu: moment.before.film_gu, rubbed_um: moment.before.rubbed_um)
+            .index { |reached| reached.gu.between?(low, high) }
         end
 
         def passed(context, moment, low, high, rung)
@@ -74,9 +73,10 @@ module Rhexon
         # A ladder to the sheen, from the texture of the last coat or the scratch that is there.
         def rubbed(context, walk, moment, gu)
           surface = Proposals::RubOut.before(walk)
-          grits = Proposals::RubOut.to_sheen(surface, gu, context.shop.rubs(context.piece))&.map(&:to_s) or return
+          rungs = Proposals::RubOut.to_sheen(surface, gu, context.shop.rubs(context.piece)) or return
+          grits = rungs.map(&:to_s)
           step = moment.placement.pass.step
-          label = "Rub out #{grits.join(", ")}"
+          label = "Rub out #{rungs.map(&:words).join(", ")}"
           return context.change(moment.placement, label, { "grits" => grits }) if step["kind"] == "rub_out"
 
           last = context.document["steps"].last

@@ -27,13 +27,12 @@ module Rhexon
           context.finding(
             "use.wrong_film", care ? "note" : "caution", care ? "It wants care in use" : "Not for this use",
             "#{top.product.name} on #{FilmTooThin.use(context)} #{care ? "bears little of" : "is soon spoilt by"} " \
-            "#{list(told)} (an estimate by its kind).",
+            "#{Rhexon.listed(told)} (an estimate by its kind).",
             placement: top.placements.last, figures: { lacks: lacks }, remedies: care ? [] : others(context, top)
           )
         end
 
         def words(measure) = Materials::Resistance.words(measure)
-        def list(words) = words.size > 1 ? "#{words[0..-2].join(", ")} and #{words.last}" : words.first
 
         # Other things of the shelf that stand up to it, worked the same way, and hold on what lies below: those
         # without a hardener first.
