@@ -122,6 +122,14 @@ export interface Step {
    */
   spots?: number
   /**
+   * How deep a spot goes: through the clear film to the colour, or to the wood; left out: into the film.
+   */
+  deep?: "colour" | "wood"
+  /**
+   * How deep a spot is, where it was measured.
+   */
+  depth_um?: number
+  /**
    * Size of one spot.
    */
   spot_cm2?: number

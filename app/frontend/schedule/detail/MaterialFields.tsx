@@ -55,9 +55,9 @@ export function MaterialFields({ step, shelf, pending, error, onSet, near }: Ste
           near={(method) => near?.(worked(method as Method))}
         />
       )}
-      {(film || step.kind === "oil" || step.kind === "fill") && (
+      {(film || step.kind === "oil" || step.kind === "fill" || (step.kind === "mend" && step.way === "patch")) && (
         <Stepper
-          label={film ? "Coats" : "Times"}
+          label={film ? "Coats" : spots ? "Layers" : "Times"}
           value={step.coats ?? 1}
           by={1}
           least={1}

@@ -4,7 +4,7 @@ import { FIELDS, WAYS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
 type Number = {
-  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm" | "leaves_percent"
+  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm" | "leaves_percent" | "depth_um"
   label: string
   unit?: string
   by: number
@@ -14,6 +14,7 @@ type Number = {
   when?: (step: Step) => boolean
 }
 
+const isPatch = (step: Step) => step.way === "patch"
 const onWheel = (step: Step) => step.polish_on === "wheel"
 
 const NUMBERS: Number[] = [
@@ -21,12 +22,20 @@ const NUMBERS: Number[] = [
   { field: "length_m", label: "Tape", unit: "m", by: 0.5, usual: 1 },
   { field: "spots", label: "Spots", by: 1, usual: 1 },
   { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
+  { field: "depth_um", label: "Depth", unit: "µm", by: 10, usual: 0, least: 0, when: isPatch },
   { field: "leaves_percent", label: "Film that is left", unit: "%", by: 10, usual: 0, least: 0 },
   { field: "wheel_mm", label: "Wheel", unit: "mm", by: 10, usual: 356, when: onWheel },
   { field: "wheel_rpm", label: "It turns", unit: "rpm", by: 50, usual: 600, when: onWheel },
 ]
 
-const CHOICES: { field: "lubricant" | "polish_on" | "pull"; label: string; options: [string, string][] }[] = [
+type Choice = {
+  field: "lubricant" | "polish_on" | "pull" | "deep"
+  label: string
+  options: [string, string][]
+  when?: (step: Step) => boolean
+}
+
+const CHOICES: Choice[] = [
   {
     field: "lubricant",
     label: "Rubbed with",
@@ -48,6 +57,16 @@ const CHOICES: { field: "lubricant" | "polish_on" | "pull"; label: string; optio
       ["pad", "a foam pad"],
       ["wheel", "a wheel"],
     ],
+  },
+  {
+    field: "deep",
+    label: "It goes",
+    options: [
+      ["", "into the film"],
+      ["colour", "to the colour"],
+      ["wood", "to the wood"],
+    ],
+    when: isPatch,
   },
   {
     field: "pull",
@@ -78,7 +97,7 @@ export function WorkFields({ step, pending, error, onSet, near }: StepFieldsProp
             least={by}
             pending={pending(field)}
             error={error(field)}
-            onChange={(value) => onSet({ [field]: value })}
+            onChange={(value) => onSet({ [field]: field === "depth_um" ? value || null : value })}
             near={(value) => near?.({ [field]: value })}
           />
         ),
@@ -93,7 +112,7 @@ export function WorkFields({ step, pending, error, onSet, near }: StepFieldsProp
           Nothing goes on until it is read
         </label>
       )}
-      {CHOICES.filter(({ field }) => has(field)).map(({ field, label, options }) => (
+      {CHOICES.filter(({ field, when }) => has(field) && (when?.(step) ?? true)).map(({ field, label, options }) => (
         <SelectField
           key={field}
           label={label}

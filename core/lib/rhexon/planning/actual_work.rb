@@ -144,7 +144,7 @@ module Rhexon
       def settle(placement)
         pass = placement.pass
         placement.earlier = Placement.earlier(pass, placement.work_start, @placed)
-        if pass.leaves_something?
+        if pass.dries_by_sheet?
           placement.milestones = @drier.milestones(pass, placement.earlier, placement.work_end)
         end
         @windows.meet(placement) if pass.film?

@@ -45,6 +45,10 @@ module Rhexon
 
       @signatures = Cache.new(2000)
 
+      # A spot as what lies under the next work.
+      Spot = Struct.new(:kind, :film, :method, :product) { def film? = film }
+      private_constant :Spot
+
       # Expansions made lately: a shop is planned again and again with most of its schedules unchanged.
       @kept = Cache.new(600)
 
@@ -161,8 +165,17 @@ module Rhexon
           end
         end
         held = before[:wet].select { |index| at(index).work.holds?(pass.kind) }
-        film + held.map { |index| [ index, "dry" ] } +
+        film + held.flat_map { |index| over_wet(at(index), pass, face, later).map { |name| [ index, name ] } } +
           (pass.work.idle? ? [] : before[:caught].map { |index| [ index, "dust_safe" ] })
+      end
+
+      # A patch of finish is waited for as its film is, putty as a filler; what names no product for so many minutes.
+      # @return [Array<String>] milestones
+      def over_wet(lower, pass, face, later)
+        return [ "dry" ] unless lower.dries_by_sheet?
+
+        spot = Spot.new(lower.kind, lower.product.film?, lower.method, lower.product)
+        pass.work.waits(pass.step, spot, coated_later?(face, later))
       end
 
       # What is on a face before a coat: its parts come one after the other, and each goes on that, not on the first.
@@ -208,7 +221,7 @@ module Rhexon
           next if pass.work.idle?
 
           state[:wet] = state[:wet].reject { |index| at(index).work.holds?(pass.kind) }
-          state[:wet] << pass.index if pass.work.wet(pass.step)
+          state[:wet] << pass.index if pass.work.wet(pass.step) || (pass.dries_by_sheet? && !pass.leaves_something?)
           state[:caught] = []
         end
         pass.caught.each { |face| state(face)[:caught] += [ pass.index ] }

@@ -41,6 +41,8 @@ module Rhexon
       def work = Work::Kind.find(kind)
       def film? = work.film?
       def leaves_something? = work.lays?
+      # @return [Boolean] it leaves a product that dries by its own sheet, on faces or in spots
+      def dries_by_sheet? = leaves_something? || work.dries_by_sheet?(step)
       def abrasion? = work.abrades?
     end
   end

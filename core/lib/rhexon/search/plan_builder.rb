@@ -50,7 +50,7 @@ module Rhexon
           tool: @partial.tool[index] && @model.shop.tools[@partial.tool[index]]["id"], **minutes(index),
           earlier: @partial.early[index], waits: -> { waits(pass) }, because: because(index), status: status(index)
         )
-        if pass.leaves_something?
+        if pass.dries_by_sheet?
           placement.milestones = @model.drier.milestones(pass, placement.earlier, placement.work_end)
         end
         @windows.meet(placement) if pass.film?

@@ -82,6 +82,9 @@ module Rhexon
       # @return [Wet, nil] what it leaves wet
       def wet(_step) = nil
 
+      # @return [Boolean] leaves spots of a product, which dry by its sheet
+      def dries_by_sheet?(_step) = false
+
       # @param surface [Surface]
       # @return [Effect]
       def effect(surface, _placement) = Effect.new(surface, 0.0)

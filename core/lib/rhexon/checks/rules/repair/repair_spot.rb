@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # repair.spot: a patch of finish on a film that does not dissolve again: its edge shows as a ring. Silent on
-      # shellac and lacquer, which blend, on bare wood, and where a whole coat of the face follows.
+      # repair.spot: a patch of finish on a film that does not dissolve again, own or found: its edge shows as a ring.
+      # Silent on shellac and lacquer, which blend, on bare wood, and where a whole coat of the face follows.
       module RepairSpot
         module_function
 
@@ -12,35 +12,41 @@ module Rhexon
         end
 
         def finding(context, patch)
-          film = context.walks.filter_map { |face, walk| ringed(walk, patch) if patch.pass.faces.include?(face) }.first
-          return unless film
+          top = context.walks.filter_map { |face, walk| ringed(walk, patch) if patch.pass.faces.include?(face) }.first
+          return unless top
 
+          film = context.shop.products[top.product_id]
           context.finding(
             "repair.spot", "caution", "The patch will show",
-            "#{film.name} does not dissolve again, so a patch on it ends in a ring that catches the light. Scuff the " \
-            "whole of it to a natural break and lay one coat over all of it.",
-            placement: patch, figures: { film: film.name }, remedies: [ whole(context, patch, film) ]
+            "#{film ? film.name : "The old finish"} does not dissolve again, so a patch on it ends in a ring that " \
+            "catches the light. Scuff the whole of it to a natural break and lay one coat over all of it.",
+            placement: patch, figures: { film: film&.name },
+            remedies: [ (whole(context, patch, film) if film) ].compact
           )
         end
 
-        # @return [Materials::Product, nil] what lies on top then, where the patch would show
+        # @return [Film::Layer, nil] what lies on top then, where the patch would show
         def ringed(walk, patch)
           before, after = walk.course.partition { |moment| moment.placement.work_start < patch.work_start }
           top = (before.last&.after || walk.bare).layers.reverse.find(&:left?)
-          return if top.nil? || top.redissolves || after.any? { |moment| moment.placement.pass.film? }
-
-          laid = before.reverse.find { |moment| moment.placement.pass.key == top.pass }
-          laid&.placement&.pass&.product
+          top unless top.nil? || top.redissolves || after.any? { |moment| moment.placement.pass.film? }
         end
 
         # The scuff and the coat of the film that lies there, over all of the faces.
         def whole(context, patch, film)
-          coat = context.document["steps"].reverse.find { |step| step["product"] == film.id && step["kind"] == "coat" }
-          return unless coat
-
+          coat = context.document["steps"].reverse.find { |step|
+            step["product"] == film.id && step["kind"] == "coat"
+          } ||
+            fresh(film) or return
           again = coat.except("id", "pins", "mends", "faces", "one_batch").merge("coats" => 1)
           scuff = { "kind" => "level", "aim" => "scuff", "grits" => [ "P400" ] }
           context.put_after(patch.pass.step, "Scuff all of it, one whole coat", [ scuff, again ])
+        end
+
+        def fresh(film)
+          method = (film.methods_known & Schedule::Kinds.methods("coat", film)).first or return
+          { "kind" => "coat", "product" => film.id, "method" => method, "wet_um" => film.wet_um(method).value,
+            "role" => "top" }
         end
       end
     end
