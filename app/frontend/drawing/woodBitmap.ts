@@ -4,6 +4,9 @@ import { type Figure, WOODS } from "@/types/woods"
 import { seeded } from "./seeded"
 
 const UNKNOWN = { pale: "#e6d3b0", mean: "#dfc9a2", dark: "#ab8d60", grain: "closed", figure: "diffuse" as Figure }
+// Board of fibres: no rings, no grain, a denser skin.
+const BOARD = { pale: "#d3b78f", mean: "#c3a57c", dark: "#8d714d", grain: "closed", figure: "diffuse" as Figure }
+const isBoard = (grain: string) => grain.startsWith("mdf")
 const cache = new Map<string, string>()
 
 /** The species that a name of wood says: "quarter-sawn oak" is oak. */
@@ -25,11 +28,14 @@ export function woodBitmap(wood: string, grain: string, width: number, height: n
   const context = canvas.getContext("2d")
   if (!context) return ""
   const seed = [...(species ?? "wood")].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) % 65_521
-  paint({ context, width, height, next: seeded(seed), tones: (species && WOODS[species]) || UNKNOWN }, grain)
+  paint({ context, width, height, next: seeded(seed), tones: tonesOf(species, grain) }, grain)
   const url = canvas.toDataURL("image/png")
   cache.set(key, url)
   return url
 }
+
+const tonesOf = (species: string | undefined, grain: string) =>
+  isBoard(grain) ? BOARD : (species && WOODS[species]) || UNKNOWN
 
 type Sheet = {
   context: CanvasRenderingContext2D
@@ -43,6 +49,7 @@ function paint(sheet: Sheet, grain: string) {
   const { context, width, height, tones } = sheet
   context.fillStyle = tones.mean
   context.fillRect(0, 0, width, height)
+  if (isBoard(grain)) return fibres(sheet, grain === "mdf_edge")
   rings(sheet)
   if (tones.figure === "flecked") flecks(sheet)
   if (grain === "open" || grain === "semi_open") vessels(sheet, grain === "open" ? 190 : 480)
@@ -79,6 +86,26 @@ function rings({ context, width, height, next, tones }: Sheet) {
     line(y, tones.dark, late * (0.6 + 0.7 * next()), wide * (0.7 + 0.6 * next()))
     for (let fine = 1; fine < 3; fine += 1) line(y - (apart * fine) / 3.2, tones.dark, 0.2, 0.7)
   }
+}
+
+/** Short fibres every way, open and coarse at an edge; a face has its dense skin at the top. */
+function fibres({ context, width, height, next, tones }: Sheet, edge: boolean) {
+  for (let index = 0; index < (width * height) / (edge ? 60 : 110); index += 1) {
+    const turn = next() * Math.PI
+    const half = 0.6 + next() * (edge ? 2.6 : 1.6)
+    const [x, y] = [next() * width, next() * height]
+    context.strokeStyle = next() < 0.5 ? tones.pale : tones.dark
+    context.globalAlpha = 0.16 + next() * (edge ? 0.34 : 0.2)
+    context.lineWidth = 0.7
+    context.beginPath()
+    context.moveTo(x - Math.cos(turn) * half, y - Math.sin(turn) * half)
+    context.lineTo(x + Math.cos(turn) * half, y + Math.sin(turn) * half)
+    context.stroke()
+  }
+  if (edge) return
+  context.globalAlpha = 0.28
+  context.fillStyle = tones.dark
+  context.fillRect(0, 0, width, height * 0.08)
 }
 
 /** Cut vessels: short dark dashes along the grain. */

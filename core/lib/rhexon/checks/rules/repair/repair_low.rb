@@ -29,8 +29,12 @@ module Rhexon
             "#{context.title(patch)} leaves #{(laid * dry).round} µm in a spot that is #{depth.round} µm deep. Each " \
             "layer by a small brush dries before the next, until it stands level.",
             placement: patch, figures: { depth_um: depth.round(1), leaves_um: (laid * dry).round(1), layers: needed },
-            remedies: [ *(context.change(patch, "Lay #{needed} layers", "coats" => needed) if needed <= MOST_LAYERS) ]
+            remedies: [ layers(context, patch, needed) ].compact
           )
+        end
+
+        def layers(context, patch, needed)
+          context.change(patch, "Lay #{needed} layers", { "coats" => needed }) if needed <= MOST_LAYERS
         end
 
         # @return [Numeric, nil] µm, as measured, else what lies there
