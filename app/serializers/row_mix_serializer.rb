@@ -1,6 +1,7 @@
 # What is mixed for one pass, and in which batches.
 class RowMixSerializer < ApplicationSerializer
-  fields laid_ml: :number, gross_ml: :number, left_behind_ml: :number, margin_percent: :number,
+  fields laid_ml: :number, gross_ml: :number, mixed_ml: :number, left_behind_ml: :number, left_in: :string,
+         margin_percent: :number,
          transfer_percent: :number, wiped: :boolean, total_g: :number, known: :boolean,
          solids_percent: [ :number, NULLABLE ], hardener_range: [ "[number, number]", NULLABLE ],
          hardener_parts: [ :number, NULLABLE ], thinning_range_percent: [ "[number, number]", NULLABLE ],

@@ -27,6 +27,15 @@ const GUNS: [string, string][] = [
   ["air_assisted", "air-assisted airless"],
   ["aerosol", "aerosol"],
 ]
+const LEFT: Record<string, string> = {
+  spray: "in gun and cup",
+  brush: "in brush and pot",
+  roller: "in the tray",
+  applicator: "in the tray",
+  wipe: "in the cloth",
+  flood: "in the cloth",
+  pad: "in the pad",
+}
 const FILL = ["var(--milk)", "var(--flake)", "var(--spirit)", "var(--umber)"]
 
 /** What is mixed for the selected pass: how much, of what, in which pot, and whether the pot lasts. */
@@ -38,14 +47,17 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, near, pendin
     <section className="mix-for-pass" aria-label="Mix">
       <div>
         <h3 className="text-head">
-          Mix {volume(mix.gross_ml, system)}, {roughMass(mix.total_g, system)}
+          Mix {volume(mix.mixed_ml, system)}, {roughMass(mix.total_g, system)}
+          {pot && pot.coats > 1 && `, for ${pot.coats} coats`}
         </h3>
         <p className="text-second text-fine">
+          {pot && pot.coats > 1 && `${volume(mix.gross_ml, system)} of it for this one: `}
           {volume(mix.laid_ml, system)} laid on
           {mix.wiped
             ? ", most wiped off again"
             : `, ${mix.transfer_percent} % of it lands${row.own.lands ? " by the shop's own log" : ""}`}
-          ; {mix.left_behind_ml} ml stay in gun and cup; {mix.margin_percent} % more to be sure
+          {mix.left_behind_ml > 0 && `; ${volume(mix.left_behind_ml, system)} left ${LEFT[mix.left_in] ?? "behind"}`}
+          {mix.margin_percent > 0 && `; ${mix.margin_percent} % more to be sure`}
         </p>
         <svg viewBox="0 0 400 20" preserveAspectRatio="none" className="mix-bar" aria-hidden="true">
           {mix.pours.map((pour, index) => {

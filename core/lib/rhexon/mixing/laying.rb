@@ -3,7 +3,7 @@ module Rhexon
     # How much of a mix a pass needs.
     # @!attribute net_ml   [Float] area · wet film / 1000 (m², µm), or area · consumption for what is wiped off again
     # @!attribute laid_ml  [Float] net over transfer efficiency
-    # @!attribute gross_ml [Float] with what stays in gun and cup, and the margin
+    # @!attribute gross_ml [Float] with what is left behind, and the margin
     Laying = Struct.new(:net_ml, :laid_ml, :left_behind_ml, :margin_percent, :transfer_efficiency, :wiped,
                         keyword_init: true) do
       # @param area_m2 [Numeric] of all faces of the pass
@@ -32,7 +32,7 @@ module Rhexon
         consumed = pass.product.consumption_ml_per_m2(later: later?(pass)) if flooded?(pass)
         for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || 0, method: pass.method,
                  gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: consumed,
-                 left_behind_ml: pass.sitting ? 0 : hands.left_behind_ml.fetch(left_in(pass)),
+                 left_behind_ml: pass.sitting || pass.goes_on ? 0 : hands.left_behind_ml.fetch(left_in(pass)),
                  own_transfer: pass.transfer)
       end
 

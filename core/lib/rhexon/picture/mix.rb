@@ -1,6 +1,6 @@
 module Rhexon
   module Picture
-    # What is mixed for one pass: how much, of what, in which batches.
+    # What is mixed for one pass: how much, of what, in which batches. Coats that share a pot are mixed at once.
     class Mix
       attr_reader :laying
 
@@ -14,12 +14,16 @@ module Rhexon
 
       def laid_ml = laying.laid_ml.round
       def gross_ml = laying.gross_ml.round
+      # @return [Integer] the whole pot, where it serves several coats
+      def mixed_ml = whole_ml.round
       def left_behind_ml = laying.left_behind_ml.round
+      # @return [String] where that stays: a key of left_behind_ml
+      def left_in = Mixing::Laying.left_in(@pass)
       def margin_percent = laying.margin_percent
       def transfer_percent = (laying.transfer_efficiency * 100).round
       def wiped = laying.wiped
 
-      # @return [Array<Mixing::PourSheet::Pour>] for this pass alone
+      # @return [Array<Mixing::PourSheet::Pour>] of the whole pot
       def pours = sheet.pours
 
       def total_g = sheet.total_g.round(1)
@@ -29,7 +33,7 @@ module Rhexon
       def solids_percent = @pass.solids_percent&.round(1)
 
       # @return [Array<Mixing::Batches::Batch>] that serve this pass, soonest first
-      def batches = @plan.batches.select { |batch| batch.passes.include?(@pass.key) }
+      def batches = @batches ||= @plan.batches.select { |batch| batch.passes.include?(@pass.key) }
 
       # Hardener range of the sheet, parts to 100 of base.
       # @return [Array(Numeric, Numeric), nil]
@@ -56,9 +60,14 @@ module Rhexon
 
       private
 
+      def whole_ml
+        pot = batches.first
+        pot && pot.passes.size > 1 ? pot.ml : laying.gross_ml
+      end
+
       def sheet
         @sheet ||= Mixing::PourSheet.new(Mixing::ProductMix.recipe(@pass.product, @plan.shop.products, @pass.step),
-                                         { "total_ml" => laying.gross_ml }, resolution_g: @plan.shop.scale_g)
+                                         { "total_ml" => whole_ml }, resolution_g: @plan.shop.scale_g)
       end
     end
   end

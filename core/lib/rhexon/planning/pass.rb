@@ -10,6 +10,7 @@ module Rhexon
     #   abrasions of it before this coat
     # @!attribute sections [Integer, nil] laid and wiped off in so many turns, each before the next
     # @!attribute sitting  [Integer, nil] first pass of the sitting that this one goes on with, by index
+    # @!attribute goes_on  [Boolean, nil] with the pot and tool of the coat before it, so soon that neither is cleaned
     # @!attribute after_day [Integer, nil] coat that this one may not share a day with, by index
     # @!attribute mates  [Array<Integer>] earlier coats of the same evaporative stack
     # @!attribute range  [Range] which of the alike pieces
@@ -24,7 +25,7 @@ module Rhexon
     Pass = Struct.new(
       :index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent,
       :stack_dry_um, :range, :each_min, :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools,
-      :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :sitting, :after_day, :hard, :minutes,
+      :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :sitting, :goes_on, :after_day, :hard, :minutes,
       :last_on_faces, :signature, :transfer, :rubs, keyword_init: true
     ) do
       # @param part [String, nil] which of the alike pieces: "pieces1-4"

@@ -21,6 +21,12 @@ module Rhexon
         !recoat.nil? && recoat <= limits["most_recoat_min"]
       end
 
+      # @return [Boolean] whether the next coat follows before pot and tool are cleaned
+      def self.goes_on?(step, product)
+        recoat = recoat_min(step, product) if product&.film? && step["method"] && !step["wipe_off"]
+        !recoat.nil? && recoat <= limits["goes_on_min"]
+      end
+
       def self.recoat_min(step, product) = product.milestone("recoat_opens", step["method"])&.value
       def self.limits = Reference.hands.sitting
       private_class_method :recoat_min, :limits
@@ -30,6 +36,7 @@ module Rhexon
       # Puts coats together, as many as fit a stretch of somebody's hours.
       # @param coats [Array<Array<Pass>>] passes of each coat of one step and round, not frozen yet
       def sit(coats)
+        coats.drop(1).flatten.each { |pass| pass.goes_on = true if Sittings.goes_on?(pass.step, pass.product) }
         return coats.each { |passes| one_after_the_other(passes) } unless sits?(coats)
 
         sessions = coats.each_slice(coats_in_one(coats)).map(&:flatten)
