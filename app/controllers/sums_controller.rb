@@ -6,6 +6,6 @@ class SumsController < ApplicationController
 
   def create
     fields = body["fields"].is_a?(Hash) ? body["fields"].transform_values { |value| value.to_s.first(60) } : {}
-    render json: Sums::Answer.answer(body["question"].to_s, fields)
+    render json: Sums::Answer.answer(body["question"].to_s, fields, numbers: Shop.current.ways["grit_numbers"])
   end
 end

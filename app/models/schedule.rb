@@ -39,7 +39,7 @@ class Schedule < ApplicationRecord
 
   # @return [Hash] the document the operation would make, checked against piece, shelf and log
   def proposed(operation)
-    after = Rhexon::Schedule::Edit.apply(document, operation, numbers: Shop.current.ways["grit_numbers"])
+    after = Rhexon::Schedule::Edit.apply(document, operation, as_typed: Shelf.as_typed)
     Rhexon::Schedule::Fitting.check_changes!(after, document, Shelf.products)
     fits!(after)
   end

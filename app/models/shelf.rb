@@ -59,6 +59,9 @@ module Shelf
     @fillers
   end
 
+  # @return [Rhexon::Schedule::AsTyped] reads the fields of an edit as this shop types them
+  def as_typed = Rhexon::Schedule::AsTyped.new(numbers: Shop.current.ways["grit_numbers"], products: products)
+
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products
     Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze

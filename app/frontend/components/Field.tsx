@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useId, useState } from "react"
+import { figure } from "@/lib/typed"
 import { useNear } from "./near"
 
 /** A labelled field with what is wrong beside it. */
@@ -118,17 +119,25 @@ export function Stepper(props: {
   error?: string
   disabled?: boolean
   onChange: (value: number) => void
+  /** Takes what is typed with a unit, for the server to read. */
+  onTyped?: (text: string) => void
   /** A value that a hand is about to set. */
   near?: (value: number) => void
 }) {
   const [typed, setTyped] = useState(String(props.value))
-  useEffect(() => setTyped(String(props.value)), [props.value])
-  const read = (text: string) => (text.trim() === "" ? Number.NaN : Number(text.replace(",", ".")))
+  const [unread, setUnread] = useState<string>()
+  useEffect(() => {
+    setTyped(String(props.value))
+    setUnread(undefined)
+  }, [props.value])
   const commit = () => {
-    const number = read(typed)
-    if (Number.isFinite(number)) {
-      if (number !== props.value) props.onChange(number)
-    } else setTyped(String(props.value))
+    const number = figure(typed)
+    const known = number !== null || typed.trim() === ""
+    setUnread(known || props.onTyped ? undefined : `"${typed.trim()}" is no number; ${props.value} stays.`)
+    if (number === null) {
+      if (known) setTyped(String(props.value))
+      else props.onTyped?.(typed)
+    } else if (number !== props.value) props.onChange(number)
   }
   const next = (from: number, way: -1 | 1) => {
     const value = Math.round((from + way * props.by) * 100) / 100
@@ -136,7 +145,7 @@ export function Stepper(props: {
   }
   const near = useNear(props.value, next, props.near)
   return (
-    <Field label={props.unit ? `${props.label}, ${props.unit}` : props.label} error={props.error}>
+    <Field label={props.unit ? `${props.label}, ${props.unit}` : props.label} error={props.error ?? unread}>
       {(id, invalid) => (
         <div className="ui-stepper">
           <button
@@ -152,15 +161,16 @@ export function Stepper(props: {
           <input
             id={id}
             className={`ui-input ${props.pending ? "ui-pending" : ""}`}
-            inputMode="decimal"
+            inputMode={props.onTyped ? "text" : "decimal"}
             disabled={props.disabled}
             value={typed}
             aria-invalid={invalid}
             aria-describedby={invalid ? `${id}-error` : undefined}
             onChange={(event) => {
               setTyped(event.target.value)
-              const number = read(event.target.value)
-              if (Number.isFinite(number)) near.typed(number)
+              setUnread(undefined)
+              const number = figure(event.target.value)
+              if (number !== null) near.typed(number)
             }}
             onBlur={commit}
             onKeyDown={(event) => event.key === "Enter" && commit()}

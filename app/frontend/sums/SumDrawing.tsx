@@ -10,14 +10,15 @@ export const SumDrawing = drawing("The drawing", Drawn)
 function Drawn({ id, numbers: n }: { id: string; numbers: Answer }) {
   switch (id) {
     case "thin_cut":
+    case "after_adding":
       return (
         <Both
           drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={n.add_spirit_ml} />}
           figures={[
             n.add_flake_g > 0
               ? ["Add flake", `${round(n.add_flake_g)} g`]
-              : ["Add spirit", `${round(n.add_spirit_ml)} ml`],
-            ["It makes", `${round(n.solution_ml)} ml`],
+              : [id === "thin_cut" ? "Add spirit" : "Spirit added", `${round(n.add_spirit_ml)} ml`],
+            [id === "thin_cut" ? "It makes" : "There is", `${round(n.solution_ml)} ml`],
             ["of a cut of", `${round(n.lb, 2)} lb, ${round(n.g_per_l)} g/L of spirit`],
             ["Solids", `${round(n.solids_percent, 1)} % by volume`],
             ...(n.rule_lb

@@ -8,9 +8,21 @@ export const SUMS: Sum[] = [
     title: "Let a cut down",
     asks: "How much spirit brings this shellac to a weaker cut, or flake to a stronger one?",
     fields: [
-      { name: "stock", label: "It is a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
+      { name: "stock", label: "It is a", first: "2 lb", hint: "2 lb, 2#, 240 g/l, 1:4, 20 %" },
       { name: "amount", label: "There is", first: "250 ml", hint: "250 ml, 8 fl oz, or its weight: 9 oz" },
       { name: "to", label: "It should be", first: "1 lb" },
+      { name: "water", label: "Water in the spirit, %", first: "1" },
+    ],
+    text: "/handbook/cuts#thin",
+  },
+  {
+    id: "after_adding",
+    title: "Spirit was added",
+    asks: "Spirit went into this shellac: what cut is it now?",
+    fields: [
+      { name: "stock", label: "It was a", first: "2 lb", hint: "2 lb, 2#, 240 g/l, 1:4, 20 %" },
+      { name: "amount", label: "There was", first: "250 ml", hint: "250 ml, 8 fl oz, or its weight: 9 oz" },
+      { name: "add", label: "Spirit added", first: "3 fl oz", hint: "3 fl oz, 90 ml" },
       { name: "water", label: "Water in the spirit, %", first: "1" },
     ],
     text: "/handbook/cuts#thin",
@@ -20,8 +32,18 @@ export const SUMS: Sum[] = [
     title: "Make a cut",
     asks: "How much flake and spirit make this much?",
     fields: [
-      { name: "amount", label: "Wanted", first: "500 ml", hint: "500 ml, or the flake there is: 2 oz" },
-      { name: "cut", label: "as a", first: "2 lb", hint: "2 lb, 240 g/l, 1:4, 20 %" },
+      { name: "amount", label: "Amount", first: "500 ml", hint: "500 ml, 1 pt, 2 oz of flake" },
+      {
+        name: "of",
+        label: "That is",
+        first: "solution",
+        options: [
+          ["solution", "the solution wanted"],
+          ["flake", "the flake there is"],
+          ["spirit", "the spirit there is"],
+        ],
+      },
+      { name: "cut", label: "as a", first: "2 lb", hint: "2 lb, 2#, ½ lb, 240 g/l, 1:4, 20 %" },
       { name: "water", label: "Water in the spirit, %", first: "1" },
     ],
     text: "/handbook/cuts#cut",
@@ -76,7 +98,8 @@ export const SUMS: Sum[] = [
     title: "Area to the litre",
     asks: "How far does a litre go?",
     fields: [
-      { name: "film", label: "Wet film", first: "100 µm", hint: "100 µm or 4 mil" },
+      { name: "film", label: "Wet film", first: "100 µm", hint: "100 µm, 4 mil, 120 g/m², 9 m²/L" },
+      { name: "density", label: "Density, g/ml", first: "1.04" },
       {
         name: "method",
         label: "Laid on by",

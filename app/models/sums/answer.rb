@@ -4,29 +4,35 @@ class Sums::Answer
   Typed = Rhexon::Typed
   Cut = Rhexon::Mixing::Cut
   AREA = /\A\s*([\d.,]+)\s*(m2|m²|sqm|ft2|ft²|sqft)?\s*\z/i
-  FILM = /\A\s*([\d.,]+)\s*(µm|um|micron|mil|mils)?\s*\z/i
-  CUT = %r{\A\s*([\d.,]+)\s*(lb|lbs|pound|g/l|%)?\s*(?:cut)?\s*\z}i
-  RATIO = /\A\s*([\d.,]+)\s*(?:g)?\s*:\s*([\d.,]+)\s*(?:ml)?\s*\z/i
+
+  # What an amount of a cut to make is: its bare unit, its kind, and what a wrong one is told.
+  MADE_OF = {
+    "solution" => [ :ml, :volume, "a weight: of flake?" ], "flake" => [ :g, :mass, "a volume, and flake is weighed" ],
+    "spirit" => [ :ml, :volume, "a weight, and spirit is measured by volume" ]
+  }.freeze
+  private_constant :MADE_OF
 
   # Where the core names a place that the page calls otherwise.
   FIELDS = { "spirit/water_percent" => "water", "grits" => "grit" }.freeze
 
   # @param sum [String]
   # @param fields [Hash{String=>String}] as typed
+  # @param numbers [String] scale of a grit that is a number alone: P or cami
   # @return [Hash] figures to read and numbers to draw
   # @raise [Rhexon::InvalidInput] naming the field
-  def self.answer(sum, fields)
-    unless %w[thin_cut make_cut thin share film spread grit].include?(sum)
+  def self.answer(sum, fields, numbers: "P")
+    unless %w[thin_cut after_adding make_cut thin share film spread grit].include?(sum)
       raise Rhexon::InvalidInput.new("There is no such sum", where: "sum")
     end
 
-    new(fields).send(sum)
+    new(fields, numbers).send(sum)
   rescue Rhexon::InvalidInput => refusal
     raise Rhexon::InvalidInput.new(refusal.message, where: FIELDS.fetch(refusal.where, refusal.where))
   end
 
-  def initialize(fields)
+  def initialize(fields, numbers)
     @fields = fields
+    @numbers = numbers
   end
 
   private
@@ -35,27 +41,46 @@ class Sums::Answer
     Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     stock = cut("stock")
     result = Rhexon::Mixing::Cuts.change(stock, solution_ml: solution_ml(stock), to: cut("to"))
+    cut_figures(result, stock)
+  end
+
+  def cut_figures(result, stock)
     { add_spirit_ml: result.add_spirit_ml, add_flake_g: result.add_flake_g, solution_ml: result.solution_ml,
       stock_ml: result.stock_ml, lb: result.cut.lb_per_gal, g_per_l: result.cut.g_per_l,
       rule_lb: result.rule_of_thumb_lb_per_gal, off_percent: result.off_percent,
-      solids_percent: result.cut
-        .solids_volume_percent, flake_g: result.flake_g, flake_ml: result.flake_g /
-          stock.resin_density_g_per_ml, spirit_ml: result.spirit_ml }
+      solids_percent: result.cut.solids_volume_percent, flake_g: result.flake_g,
+      flake_ml: result.flake_g / stock.resin_density_g_per_ml, spirit_ml: result.spirit_ml }
   end
 
   def make_cut
     Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
     wanted = cut("cut")
-    typed = Typed.read(@fields["amount"], unit: :ml, where: "amount")
-    result = if typed.kind == :mass
-      Rhexon::Mixing::Cuts.from_flake(wanted, flake_g: typed.value)
-    else
-      Rhexon::Mixing::Cuts.make(wanted, solution_ml: typed.value)
-    end
+    result = made(wanted, Typed.read(@fields["amount"], unit: MADE_OF.dig(made_of, 0), where: "amount"))
     { flake_g: result.flake_g, flake_ml: result.flake_g / wanted.resin_density_g_per_ml, spirit_ml: result.spirit_ml,
       solution_ml: result.solution_ml, lb: wanted.lb_per_gal, g_per_l: wanted.g_per_l,
       solids_percent: wanted.solids_volume_percent,
       dissolving_h: Rhexon::Mixing::Cut.defaults.dissolving_h }
+  end
+
+  # What is typed is the solution that is wanted, or the flake or the spirit that is there.
+  def made_of = MADE_OF.key?(@fields["of"]) ? @fields["of"] : "solution"
+
+  def made(wanted, typed)
+    _, kind, asks = MADE_OF.fetch(made_of)
+    Rhexon.refuse_unless(typed.kind == kind, "#{@fields["amount"].to_s.strip} is #{asks}", where: "amount",
+                         accepted: kind == :mass ? "a weight such as 2 oz" : "a volume such as 500 ml")
+    case made_of
+    when "flake" then Rhexon::Mixing::Cuts.from_flake(wanted, flake_g: typed.value)
+    when "spirit" then Rhexon::Mixing::Cuts.from_spirit(wanted, spirit_ml: typed.value)
+    else Rhexon::Mixing::Cuts.make(wanted, solution_ml: typed.value)
+    end
+  end
+
+  # Spirit is poured into a cut that stands there: what it is then.
+  def after_adding
+    Rhexon::Mixing::Cuts.check_spirit!("water_percent" => number("water", optional: true) || 0)
+    stock = cut("stock")
+    cut_figures(Rhexon::Mixing::Cuts.thinned(stock, solution_ml(stock), ml("add")), stock)
   end
 
   def thin
@@ -108,8 +133,7 @@ class Sums::Answer
   end
 
   def spread
-    match = FILM.match(@fields["film"].to_s) or refuse("film", "120 µm or 5 mil")
-    wet = decimal(match[1], "film") * (match[2].to_s.downcase.start_with?("mil") ? Rhexon::Units::MIL_UM : 1)
+    wet = Rhexon::AsTyped.film_um(@fields["film"], where: "film", density_g_per_ml: number("density", optional: true))
     Rhexon.refuse_unless(
       wet.positive? && wet <= 2000, "#{@fields["film"].inspect} is no wet film", where: "film",
       accepted: "more than 0 and up to 2000 µm"
@@ -123,7 +147,7 @@ class Sums::Answer
   end
 
   def grit
-    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: Shop.current.ways["grit_numbers"])
+    abrasive = Rhexon::Prep::Abrasive.read(@fields["grit"], bare: @numbers)
     other = abrasive.counterpart
     {
       grit: abrasive.to_s, mean_um: abrasive.mean_um, other: other.to_s, other_um: other.mean_um,
@@ -148,9 +172,7 @@ class Sums::Answer
   end
 
   def decimal(text, field)
-    Typed.decimal(text.to_s.strip, where: field).tap do |value|
-      refuse(field, "a number") unless value.finite? && text.present?
-    end
+    Typed.figure(text, where: field).tap { |value| refuse(field, "a number") unless value.finite? }
   end
 
   def area(field)
@@ -163,18 +185,7 @@ class Sums::Answer
     value
   end
 
-  # "2 lb", "240 g/l", "1:4" (g to ml), "20 %" by mass; a bare number is pounds.
-  def cut(field)
-    text = @fields[field].to_s
-    if RATIO.match?(text)
-      return Cut.read({ "g_to_ml" => [ decimal(RATIO.match(text)[1], field), decimal(RATIO.match(text)[2], field) ] },
-                      where: field)
-    end
-
-    match = CUT.match(text) or refuse(field, "a cut such as 2 lb, 240 g/l, 1:4 or 20 %")
-    unit = { "g/l" => "g_per_l", "%" => "percent_mass" }.fetch(match[2].to_s.downcase, "lb_per_gal")
-    Cut.read({ unit => decimal(match[1], field) }, where: field)
-  end
+  def cut(field) = Rhexon::AsTyped.cut(@fields[field], where: field)
 
   def refuse(field, accepted)
     raise(

@@ -56,14 +56,24 @@ module Rhexon
     end
 
     # "1 1/2", "1½", "1,5", "1.5", "1 500"
-    def self.number(match)
+    def self.number(match, where = "amount")
       text = match[:number].strip
       sign = text.start_with?("-", "−") ? -1 : 1
       text = text.delete_prefix("-").delete_prefix("−").strip
       GLYPHS.each { |glyph, value| text = text.sub(/(\d?)\s*#{glyph}/) { "#{$1.empty? ? "0" : $1} #{value}" } }
       whole, fraction = text.split(%r{\s+(?=\d+/\d+\z)})
       whole, fraction = nil, whole if whole.include?("/")
-      sign * (decimal(whole) + ratio(fraction))
+      sign * (decimal(whole, where: where) + ratio(fraction))
+    end
+
+    # @param text [String] "1 1/2", "½", "1,5"
+    # @return [Float]
+    # @raise [InvalidInput]
+    def self.figure(text, where: "amount")
+      match = /\A(?<number>#{NUMBER})\z/.match(text.to_s.strip) or
+        raise InvalidInput.new("#{text.to_s.strip.inspect} is no number", where: where,
+                               accepted: "such as 1.5, 1,5 or 1 1/2")
+      number(match, where)
     end
 
     # A plain number, "1.5", "1,5", "1 500" or "1,500.5"; where a comma can be both, it is asked.

@@ -92,7 +92,7 @@ export default function SumsShow({ first }: { first: string | null }) {
               </p>
             )}
           <div data-faded={error !== null} data-wide={sum.id === "grit"} className="sum-answer" aria-live="polite">
-            {answer?.id === sum.id && <SumDrawing id={sum.id} numbers={answer.numbers} />}
+            {answer?.id === sum.id && !error && <SumDrawing id={sum.id} numbers={answer.numbers} />}
           </div>
           <p className="mt-4">
             <Link href={sum.text} className="underline underline-offset-2">

@@ -1,4 +1,5 @@
 import { useNear } from "@/components/near"
+import { asTyped, figure } from "@/lib/typed"
 import { useMeasures } from "@/lib/units"
 import type { Row, ShelfItem, Step } from "@/types"
 import { CombControl } from "./CombControl"
@@ -26,13 +27,16 @@ export function FilmControl({ row, step, item, pending, error, onWet, near }: Pr
   const leans = useNear(wet, next, near)
   const frozen = row.status !== "planned"
   const read = (field: HTMLInputElement): number | null => {
-    const value = Number(field.value.replace(",", "."))
-    if (!Number.isFinite(value) || field.value === film.number(wet)) return null
+    const value = figure(field.value)
+    if (value === null || field.value === film.number(wet)) return null
     return Math.round(film.stored(value) * 10) / 10
   }
   const typed = (event: { currentTarget: HTMLInputElement }) => {
-    const um = read(event.currentTarget)
+    const field = event.currentTarget
+    const um = read(field)
     if (um !== null) onWet(um)
+    else if (field.value.trim() === "") field.value = film.number(wet)
+    else if (field.value !== film.number(wet)) onWet(asTyped(field.value))
   }
   return (
     <section aria-label="Wet film">
@@ -70,7 +74,6 @@ export function FilmControl({ row, step, item, pending, error, onWet, near }: Pr
         <input
           key={film.text(wet)}
           className="ui-input"
-          inputMode="decimal"
           aria-label={`Wet film, ${film.unit}`}
           defaultValue={film.number(wet)}
           disabled={frozen}
@@ -92,6 +95,7 @@ export function FilmControl({ row, step, item, pending, error, onWet, near }: Pr
           +
         </button>
       </div>
+      <p className="text-second text-fine mt-1">Other units as they are typed: 4 mil, 120 g/m², 9 m²/L, 360 ft²/gal</p>
       {error("wet_um") && (
         <p className="error-text" role="alert">
           {error("wet_um")}

@@ -1,4 +1,5 @@
 import { SelectField, Stepper } from "@/components/Field"
+import { asTyped } from "@/lib/typed"
 import { useMeasures } from "@/lib/units"
 import type { Step } from "@/types"
 import { FIELDS } from "@/types/kinds"
@@ -71,6 +72,7 @@ export function HoursField({ step, pending, error, onSet, near }: StepFieldsProp
       pending={pending("own_minutes")}
       error={error("own_minutes")}
       onChange={(minutes) => onSet(own(minutes))}
+      onTyped={(text) => onSet({ own_minutes: asTyped(text) })}
       near={(minutes) => near?.(own(minutes))}
     />
   )
@@ -137,6 +139,7 @@ function WaitFields({ step, error, onSet, near, pending }: StepFieldsProps) {
           pending={pending("minutes")}
           error={error("minutes")}
           onChange={(minutes) => onSet({ minutes })}
+          onTyped={(text) => onSet({ minutes: asTyped(text) })}
           near={(minutes) => near?.({ minutes })}
         />
       )}

@@ -25,6 +25,13 @@ module Rhexon
         Result.new(flake_g: flake_g.to_f, spirit_ml: spirit, solution_ml: spirit * (1 + cut.flake_ml), cut: cut)
       end
 
+      # What an amount of spirit makes.
+      def from_spirit(cut, spirit_ml:)
+        positive!(spirit_ml, "spirit_ml")
+        Result.new(flake_g: spirit_ml * cut.g_per_ml, spirit_ml: spirit_ml.to_f,
+                   solution_ml: spirit_ml * (1 + cut.flake_ml), cut: cut)
+      end
+
       # A stock solution brought to another cut: spirit for a thinner one, flake for a stronger one.
       # @return [Result]
       def change(stock, solution_ml:, to:)

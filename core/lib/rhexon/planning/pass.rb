@@ -25,8 +25,8 @@ module Rhexon
     Pass = Struct.new(
       :index, :key, :piece, :step, :coat, :part, :faces, :caught, :kind, :product, :method, :wet_um, :solids_percent,
       :stack_dry_um, :range, :each_min, :setup_min, :cleanup_min, :room, :dry_room, :pauses, :dust, :skill, :tools,
-      :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :sitting, :goes_on, :after_day, :hard, :minutes,
-      :last_on_faces, :signature, :transfer, :rubs, keyword_init: true
+      :inserted, :needs, :under, :under_faces, :abraded_by, :mates, :sections, :sitting, :goes_on, :after_day, :hard,
+      :minutes, :last_on_faces, :signature, :transfer, :rubs, keyword_init: true
     ) do
       # @param part [String, nil] which of the alike pieces: "pieces1-4"
       # @return [String] piece/step/coat/faces; keys never hold positions

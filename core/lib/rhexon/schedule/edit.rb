@@ -20,12 +20,12 @@ module Rhexon
 
       # @param document [Hash] a checked schedule document
       # @param operation [Hash] as above
-      # @param numbers [String, nil] scale of a grit that is a number alone: P or cami; nil: it is asked for
+      # @param as_typed [AsTyped, nil] reads fields as they were typed; nil: figures stand in it
       # @return [Hash] the new document, checked
       # @raise [InvalidInput] when the operation is not known, names a step that is not there, or leaves a document
       #   that is not valid
-      def apply(document, operation, numbers: nil)
-        operation = Grits.scaled(operation, numbers) if numbers && operation.is_a?(Hash)
+      def apply(document, operation, as_typed: nil)
+        operation = as_typed.read(operation, document) if as_typed
         Document.check!(change(document, operation)).tap { |after| Fitting.check_fields!(after, document) }
       end
 
