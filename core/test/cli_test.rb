@@ -124,8 +124,8 @@ class CLITest < CoreTest
     assert_equal %w[base hardener], mix["pours"].map { |pour| pour["name"] }
     assert_equal [ 472.727, 454.545, 449.091, 496.364, 472.727 ],
                  mix["pours"][0].values_at("g", "ml", "low_g", "high_g", "running_g")
-    # The hardener is 9.72 % by mass at 2 %: 1 / 0.02 / 0.0972 = 514 g.
-    assert_equal [ 523.636, 500.0, false, 514.286 ],
+    # The hardener is 9.72 % by mass at 2 %: 0.5 / 0.02 / 0.0972 = 257 g.
+    assert_equal [ 523.636, 500.0, false, 257.143 ],
                  mix.values_at("total_g", "total_ml", "too_small", "smallest_total_g")
     assert_in_delta 1.1, mix.dig("correction", "factor"), 1e-9
     assert_equal({ "name" => "hardener", "add_g" => 56.0, "final_g" => 56.0 }, mix.dig("correction", "pours", 1))

@@ -86,7 +86,7 @@ class MixingChecksTest < CoreTest
     [ clear, clear(hardener_parts: 8) ].each { |fine| assert_empty findings(shop(fine), "mix.ratio_out") }
   end
 
-  # Hardener 10 parts of 8 to 12, 20 % either way: 27 g and more hold at 1 g. Without a range of its own the 2 %: 550 g.
+  # Hardener 10 parts of 8 to 12, 20 % either way: 27 g and more hold at 1 g. Without a range of its own the 2 %: 275 g.
   def test_too_little_for_the_scale
     assert_empty findings(shop(clear, area_m2: 0.2), "mix.too_small"), "the maker's own range judges its hardener"
     assert_empty findings(shop(clear(thinning: { "percent" => 5, "of" => "base" }), area_m2: 0.2), "mix.too_small"),

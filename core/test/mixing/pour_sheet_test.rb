@@ -27,16 +27,17 @@ class PourSheetTest < CoreTest
     assert_in_delta 330, both.total_ml, 0.001
   end
 
-  # A 1 g scale and hardener at 10 % of the total mass at 2 %: 500 g; a 0.1 g scale: 50 g.
+  # A 1 g scale and hardener at 10 % of the total mass at 2 %: half a gram in 25, 250 g; a 0.1 g scale: 25 g.
   def test_the_smallest_batch_a_scale_can_weigh
     tenth = [
       { "name" => "base", "parts" => 90, "of" => "total", "basis" => "mass" },
       { "name" => "hardener", "parts" => 10, "of" => "total", "basis" => "mass" }
     ]
-    assert_in_delta 500, sheet({ "total_g" => 400 }, recipe: tenth).smallest_total_g, 1e-6
-    assert_predicate sheet({ "total_g" => 400 }, recipe: tenth), :too_small?
-    refute_predicate sheet({ "total_g" => 500 }, recipe: tenth), :too_small?
-    assert_in_delta 50, sheet({ "total_g" => 400 }, resolution_g: 0.1, recipe: tenth).smallest_total_g, 1e-6
+    assert_in_delta 250, sheet({ "total_g" => 200 }, recipe: tenth).smallest_total_g, 1e-6
+    assert_predicate sheet({ "total_g" => 200 }, recipe: tenth), :too_small?
+    refute_predicate sheet({ "total_g" => 250 }, recipe: tenth), :too_small?
+    assert_in_delta 25, sheet({ "total_g" => 200 }, resolution_g: 0.1, recipe: tenth).smallest_total_g, 1e-6
+    assert_equal 0, sheet({ "total_g" => 3 }, recipe: [ { "name" => "oil", "parts" => 100 } ]).smallest_total_g
   end
 
   # 14 parts of 10 to 20 on 100 g of base: 10 to 20 g will do, so a gram does not matter. 10 % of the total, allowed 5

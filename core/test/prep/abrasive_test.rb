@@ -23,7 +23,7 @@ class AbrasiveTest < CoreTest
   end
 
   def test_what_is_no_grit_is_refused
-    assert_match(/P320, cami-320 or cushion-4000/, refusal { read("fine") }.message)
+    assert_match(/P320, 320 grit or cushioned 4000/, refusal { read("fine") }.message)
     %w[P41 P333 P1800 P2400 P6000].each { |text| assert_match(/There is no #{text}/, refusal { read(text) }.message) }
     assert_match(/333 is on no scale/, refusal { read("333") }.message)
   end

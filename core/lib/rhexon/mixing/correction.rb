@@ -2,7 +2,8 @@ module Rhexon
   module Mixing
     # What to do after pours that missed their targets t_i. A component outside its tolerance is accepted when its
     # real share is inside its own range; otherwise k = max(a_i / t_i) of the poured amounts a_i scales every target,
-    # and what is in the pot is topped up.
+    # and what is in the pot is topped up. A hardener is held against the base that is really in the pot, of which
+    # thinner is no part.
     class Correction
       # @!attribute low_add_g, high_add_g [Float] least and most that may still go in, by the component's tolerance
       Pour = Struct.new(:name, :add_g, :final_g, :low_add_g, :high_add_g, keyword_init: true) do
@@ -51,6 +52,13 @@ module Rhexon
         indices.select { |index| fate(index) == :accepted }.to_h do |index|
           [ recipe.components[index].name, share(index) ]
         end
+      end
+
+      # What the pot comes to once all of it is poured.
+      # @return [Hash{String=>Float}] name => share as its recipe reads it, of all but the base
+      def comes_to
+        finals = pours.map(&:final_g)
+        indices.drop(1).to_h { |index| [ recipe.components[index].name, recipe.own_reading(index, finals) ] }
       end
 
       # Base went in after the hardener: stir again; the pot life already runs.
@@ -102,12 +110,38 @@ module Rhexon
         return :inside if inside?(index, amount, 1.0)
         return :accepted if in_own_range?(index)
 
-        amount > targets[index] ? :over : :under
+        amount > aim(index, 1.0) ? :over : :under
       end
 
       def inside?(index, amount, scale)
-        (amount / (targets[index] * scale) - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY
+        index.zero? ? base_stays?(scale) : near?(index, amount, aim(index, scale))
       end
+
+      def near?(index, amount, wanted)
+        (amount / wanted - 1).abs * 100 <= recipe.components[index].tolerance_percent + TINY
+      end
+
+      # What is wanted of it: of a hardener by the base that will be there.
+      def aim(index, scale)
+        hardener?(index) ? targets[index] / targets[0] * base_at(scale) : targets[index] * scale
+      end
+
+      def base_at(scale)
+        planned, amount = targets[0] * scale, @amounts[0]
+        return planned unless amount
+
+        base_stays?(scale) ? amount : [ planned, amount ].max
+      end
+
+      # Near enough by itself, and enough of it for the hardener that is in it.
+      def base_stays?(scale)
+        near?(0, @amounts[0], targets[0] * scale) && indices.all? do |index|
+          amount, wanted = @amounts[index], targets[index] / targets[0] * @amounts[0]
+          amount.nil? || !hardener?(index) || amount < wanted || in_own_range?(index) || near?(index, amount, wanted)
+        end
+      end
+
+      def hardener?(index) = index.positive? && recipe.components[index].role == "hardener"
 
       def in_own_range?(index)
         range = recipe.components[index].range or return false
@@ -122,13 +156,13 @@ module Rhexon
           amount = @amounts[index] || 0.0
           keeps = @amounts[index] &&
             (inside?(index, amount, scale) || (fate(index) == :accepted && in_range_at?(index, scale)))
-          add = keeps ? 0.0 : [ targets[index] * scale - amount, 0.0 ].max
+          add = keeps ? 0.0 : [ aim(index, scale) - amount, 0.0 ].max
           pour(index, add, amount + add)
         end
       end
 
       def pour(index, add, final)
-        slack = targets[index] * factor * recipe.components[index].tolerance_percent / 100
+        slack = aim(index, factor) * recipe.components[index].tolerance_percent / 100
         Pour.new(name: recipe.components[index].name, add_g: add, final_g: final, low_add_g: [ add - slack, 0.0 ].max,
                  high_add_g: add + slack)
       end

@@ -43,14 +43,19 @@ module Rhexon
         end
       end
 
-      # A scale cannot tell a component of which less is allowed to miss than one of its steps.
+      # A scale is off by half of its step at the worst: more than may miss of some component.
       def too_small? = total_g < smallest_total_g - 1e-9
 
-      # @return [Float] the smallest batch this scale can weigh: resolution / what may miss / share by mass, largest
-      #   over the components
+      # @return [Float] the smallest batch this scale can weigh: half its step / what may miss / share by mass, largest
+      #   over the components; 0 for a product that is poured as it is
       def smallest_total_g
-        recipe.components.zip(recipe.mass_shares).map { |component, share| resolution_g / component.slack / share }.max
+        return 0.0 if recipe.components.one?
+
+        recipe.components.zip(recipe.mass_shares).map { |one, share| resolution_g / 2 / one.slack / share }.max
       end
+
+      # @return [Pour] the one that a scale tells worst for what may miss of it
+      def least_told = pours.min_by { |pour| pour.g * pour.component.slack }
 
       # Which stock decides when several are given.
       # @return [String, nil]

@@ -83,6 +83,7 @@ module Rhexon
       def correction(correction)
         { "factor" => correction.factor.round(6), "pours" => correction.pours.map { |pour| moved(pour) },
           "total_g" => round(correction.total_g),
+          "comes_to" => correction.comes_to.transform_values { |share| round(share) },
           "accepted" => correction.accepted.transform_values { |share| round(share) },
           "stir_again" => correction.stir_again?, "options" => correction.options.map { |option| option(option) } }
       end
