@@ -64,6 +64,8 @@ module Shelf
 
   # @return [Hash{String=>Rhexon::Materials::Product}] by code
   def products
-    Current.products ||= to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }.freeze
+    Current.products ||= Rhexon::Mixing::OwnBlend.settled(
+      to_core.to_h { |record| [ record["id"], Rhexon::Materials::Product.read(record) ] }
+    ).freeze
   end
 end

@@ -23,7 +23,7 @@ class ArrowsTest < CoreTest
     %w[picture]
   ].freeze
   # What stands beside the rooms: units, zones, typed amounts, schemas, data and errors, known to all and knowing none.
-  GROUND = %w[cache cli error invalid_input reference schema typed units version zone].freeze
+  GROUND = %w[as_typed cache cli error invalid_input reference schema typed units version zone].freeze
 
   def rooms = Dir[File.join(LIB, "*/")].map { |folder| File.basename(folder) }
 

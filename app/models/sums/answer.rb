@@ -185,7 +185,7 @@ class Sums::Answer
     value
   end
 
-  def cut(field) = Rhexon::AsTyped.cut(@fields[field], where: field)
+  def cut(field) = Rhexon::Mixing::TypedCut.read(@fields[field], where: field)
 
   def refuse(field, accepted)
     raise(

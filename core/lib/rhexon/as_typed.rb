@@ -1,5 +1,5 @@
 module Rhexon
-  # Figures as somebody types them, with the unit that is on the can or the sheet: "4 mil", "150 g/m²", "24 h", "2#".
+  # Figures as somebody types them, with the unit that is on the can or the sheet: "4 mil", "150 g/m²", "24 h".
   module AsTyped
     FIGURE = /\A(?<number>#{Typed::NUMBER})\s*(?<unit>[^\d\s][^\d]*\d?[^\d]*)?\z/
     # Wet film, µm, of one unit; of a spread the other way round.
@@ -19,12 +19,7 @@ module Rhexon
       "hour" => 60, "hours" => 60, "d" => 1440, "day" => 1440, "days" => 1440, "week" => 10_080, "weeks" => 10_080
     }.freeze
     SPAN = /(#{Typed::NUMBER})\s*([[:alpha:]]+)?/
-    CUTS = {
-      "" => "lb_per_gal", "lb" => "lb_per_gal", "lbs" => "lb_per_gal", "#" => "lb_per_gal", "pound" => "lb_per_gal",
-      "pounds" => "lb_per_gal", "g/l" => "g_per_l", "%" => "percent_mass"
-    }.freeze
-    RATIO = /\A\s*(#{Typed::NUMBER})\s*g?\s*:\s*(#{Typed::NUMBER})\s*(?:ml)?\s*\z/
-    private_constant :FIGURE, :FILMS, :FILM_NAMES, :TIMES, :SPAN, :CUTS, :RATIO
+    private_constant :FIGURE, :FILMS, :FILM_NAMES, :TIMES, :SPAN
 
     module_function
 
@@ -61,26 +56,9 @@ module Rhexon
       parts.each_with_index.sum { |(number, _), at| Typed.figure(number, where: where) * sizes[at] }.round
     end
 
-    # @param text [String] "2 lb", "2#", "½ lb", "1 1/2", "240 g/l", "20 %" by mass, "1:4" (g to ml); a number alone is
-    #   pounds
-    # @return [Mixing::Cut]
+    # @param accepted [String] what the refusal says
+    # @return [Array(Float, String)] number and unit, as typed
     # @raise [InvalidInput]
-    def cut(text, where:)
-      text = text.to_s.sub(/\s*-?\s*cut\s*\z/i, "")
-      return ratio(RATIO.match(text), where) if RATIO.match?(text)
-
-      value, unit = figure(text, where: where, accepted: cuts)
-      name = CUTS[unit.downcase.delete(" .")] or refuse(text, where, cuts)
-      Mixing::Cut.read({ name => value }, where: where)
-    end
-
-    # Whichever way round: there is less flake than spirit.
-    def ratio(match, where)
-      pair = match.captures.map { |number| Typed.figure(number, where: where) }
-      Mixing::Cut.read({ "g_to_ml" => pair.minmax }, where: where)
-    end
-
-    # @return [Array(Float, String)] number and unit
     def figure(text, where:, accepted:)
       match = FIGURE.match(text.to_s.strip) or refuse(text, where, accepted)
       [ Typed.figure(match[:number], where: where), match[:unit].to_s.strip ]
@@ -88,11 +66,11 @@ module Rhexon
 
     def finer(part) = { "d" => "h", "h" => "min" }[part.last&.downcase&.[](0)]
     def films = "a wet film such as 100 µm, 4 mil, 120 g/m², 120 ml/m², 9 m²/L or 360 ft²/gal"
-    def cuts = "a cut such as 2 lb, 2#, ½ lb, 240 g/l, 1:4 or 20 %"
 
+    # @raise [InvalidInput]
     def refuse(text, where, accepted)
       raise InvalidInput.new("#{text.to_s.strip.inspect} is not understood", where: where, accepted: accepted)
     end
-    private_class_method :ratio, :figure, :finer, :films, :cuts, :refuse
+    private_class_method :finer, :films
   end
 end

@@ -32,6 +32,21 @@ class OwnBlendTest < CoreTest
     }
   end
 
+  # B is 75 % by what is in it, A half of that with spirit; what its sheet says stands.
+  def test_the_plan_takes_what_is_made_here_by_its_parts
+    settled = Rhexon::Mixing::OwnBlend.settled(oils)
+    assert_equal [ 75.0, 37.5 ], %w[b a].map { |id| settled[id].solids_volume_percent.value }
+    assert_equal [ 0.92, 0.86 ], %w[b a].map { |id| settled[id].density_g_per_ml.value.round(3) }
+    stated = oils.merge(shelf(oils["b"].to_h.merge("solids_volume_percent" => 60)))
+    assert_equal 60, Rhexon::Mixing::OwnBlend.settled(stated)["b"].solids_volume_percent.value
+    shop = plan(piece(document(coat("s1", product: "b", method: "wipe", wet_um: 35))),
+                products: oils.values.map(&:to_h)).shop
+    assert_equal 75.0, shop.products["b"].solids_volume_percent.value
+    half = Rhexon::Mixing::OwnBlend.settled(unknown)["b"]
+    assert_nil half.solids_volume_percent, "what cannot be reckoned is left open"
+    assert half.density_g_per_ml.estimate, "a part of unknown density makes an estimate of it"
+  end
+
   def unknown
     shelf({ "id" => "dye", "name" => "Dye", "class" => "water_dye" },
           { "id" => "b", "name" => "B", "class" => "water_dye", "made_of" => [ part("dye", 100), part("mystery", 5) ] })

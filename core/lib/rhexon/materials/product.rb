@@ -136,6 +136,14 @@ module Rhexon
       # @return [Array<Hash>]
       def made_of = @record["made_of"] || []
 
+      # @param figures [Hash{String=>Numeric}] reckoned from what is known otherwise
+      # @param source [String]
+      # @return [Product] the same with them
+      def reckoned(figures, source)
+        sources = (@record["sources"] || {}).merge(figures.transform_values { source })
+        Product.read(@record.merge(figures, "sources" => sources))
+      end
+
       # Stirring, resting and straining the sheet asks for.
       # @return [Array<Hash>] {"after" (a component's role, or nil: at the end), "do", "min"}
       def mix_steps = @record["mix_steps"] || []

@@ -40,15 +40,40 @@ module Rhexon
       #   weight of all that goes in
       def figures(product, products)
         made = recipe(product, products)
-        solids = made.components.map { |part| solids_of(products[part.product]) }
+        solids = made.components.map { |part| solids_of(products[part.product], products) }
         { density_g_per_ml: made.density_g_per_ml.round(3), raw: made.flattened,
           solids_volume_percent: (Thinning.solids_percent(made.unit_ml.zip(solids)).round(1) if solids.all?) }
       end
 
-      def solids_of(product)
-        return 0.0 if product&.class_id == "thinner"
+      # The shelf with the solids and the density of what is made here, where its sheet does not say: by its parts.
+      # @param products [Hash{String=>Materials::Product}]
+      # @return [Hash{String=>Materials::Product}]
+      def settled(products)
+        return products if products.each_value.none? { |product| product.made_of.any? }
 
-        product&.solids_volume_percent&.value&.to_f
+        products.transform_values { |product| product.made_of.any? ? settle(product, products) : product }
+      end
+
+      # What cannot be reckoned stays as its class has it: its own page says why.
+      def settle(product, products)
+        figures = figures(product, products).slice(:density_g_per_ml, :solids_volume_percent).compact
+        open = figures.select { |name, _| product.public_send(name).nil? || product.public_send(name).estimate }
+        return product if open.empty?
+
+        source = "by what it is made of#{", an estimate" if recipe(product, products).estimate?}"
+        product.reckoned(open.transform_keys(&:to_s), source)
+      rescue InvalidInput
+        product
+      end
+      private_class_method :settle
+
+      def solids_of(product, products)
+        return if product.nil?
+        return 0.0 if product.class_id == "thinner"
+
+        stated = product.solids_volume_percent
+        own = product.made_of.any? && (stated.nil? || stated.estimate)
+        own ? figures(product, products)[:solids_volume_percent] : stated&.value&.to_f
       end
       private_class_method :solids_of
     end

@@ -31,7 +31,7 @@ module Rhexon
         read_people(json["people"])
         @rooms = json["rooms"].to_h { |record| [ record["id"], room(record) ] }
         @tools = json["tools"] || []
-        @products = json["products"].each_with_index.to_h { |record, index| product(record, index) }
+        @products = Mixing::OwnBlend.settled(shelf(json["products"]))
         @beliefs = Drying::Beliefs.new(json["beliefs"] || [], @products, @share, json["coat_sd"])
         @pace = Pace.new(json["pace"] || [])
         @transfer, @abrasion = %w[transfer abrasion].map { |name| OwnShare.new(json[name] || []) }
@@ -208,6 +208,8 @@ module Rhexon
       rescue InvalidInput => refusal
         raise InvalidInput.new(refusal.message, where: "rooms/#{record["id"]}/#{refusal.where}")
       end
+
+      def shelf(records) = records.each_with_index.to_h { |record, index| product(record, index) }
 
       def product(record, index)
         product = Materials::Product.read(record)

@@ -51,7 +51,7 @@ module Rhexon
         case name
         when *FILMS then Rhexon::AsTyped.film_um(value, where: where, density_g_per_ml: density(step))
         when *TIMES then Rhexon::AsTyped.minutes(value, where: where)
-        when "cut_lb_per_gal" then Rhexon::AsTyped.cut(value, where: where).lb_per_gal.round(3)
+        when "cut_lb_per_gal" then Mixing::TypedCut.read(value, where: where).lb_per_gal.round(3)
         else value
         end
       end

@@ -1,8 +1,8 @@
 require "test_helper"
 
 # Cuts as the trade writes them: all of these are two pounds to the gallon, 119.83 g/L each pound.
-class TypedCutsTest < CoreTest
-  def lb(text) = Rhexon::AsTyped.cut(text, where: "cut").lb_per_gal
+class TypedCutTest < CoreTest
+  def lb(text) = Rhexon::Mixing::TypedCut.read(text, where: "cut").lb_per_gal
 
   def test_every_way_of_saying_a_cut
     [ "2", "2 lb", "2#", "2 lb cut", "2-lb cut".tr("-", " "), "2 lbs", "239.65 g/l" ].each do |text|
