@@ -110,7 +110,7 @@ class ChecksTest < CoreTest
 
   # --- the catalogue
   def test_every_file_is_a_rule_and_stops_come_first
-    assert_equal 70, Rhexon::Checks::Catalogue.rules.size
+    assert_equal 72, Rhexon::Checks::Catalogue.rules.size
     bad = Rhexon::Search::Planner.plan(
       Rhexon::Planning::Shop.new(JSON.parse(File.read(File.expand_path("../../examples/troubles.json", __dir__))))
     )

@@ -43,9 +43,11 @@ class ColourChecksTest < CoreTest
     }
   ].freeze
 
-  def planned(*steps, wood: nil, **fields)
+  # @param gun [Boolean] one stands in the shop
+  def planned(*steps, wood: nil, gun: false, **fields)
     record = piece(document(*steps), wood: "open").merge("wood" => wood, **fields.transform_keys(&:to_s)).compact
     shop = shop_json(record)
+    shop["tools"] = [ { "id" => "gun", "for" => "spray" } ] if gun
     Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(shop.merge("products" => shop["products"] + MORE)))
   end
 
@@ -114,8 +116,10 @@ class ColourChecksTest < CoreTest
 
   # --- colour.bleed
   def test_a_water_carried_coat_brushed_over_water_dye_takes_it_up
-    plan = planned(sand, stain, coat("s3", method: "brush", wet_um: 90))
+    brushed = coat("s3", method: "brush", wet_um: 90)
+    plan = planned(sand, stain, brushed, gun: true)
     assert_equal [ "caution" ], levels(plan, "colour.bleed")
+    assert_equal 1, findings(planned(sand, stain, brushed), "colour.bleed").first.remedies.size, "nobody said of a gun"
     2.times { |index| assert_empty findings(remedied(plan, "colour.bleed", index), "colour.bleed") }
   end
 

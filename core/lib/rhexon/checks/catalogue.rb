@@ -6,7 +6,7 @@ module Rhexon
       LEVELS = %w[stop caution note].freeze
       # What is lost, the gravest first: people, the piece, work of hands, material, the date. A part of the catalogue
       # by the first word of its ids.
-      LOSSES = %w[safety bond colour film pore use repair climate dust rub prep mask mix stock time].freeze
+      LOSSES = %w[safety bond colour film pore use repair climate dust rub prep mask mix gear stock time].freeze
 
       module_function
 

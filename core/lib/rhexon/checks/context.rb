@@ -151,8 +151,9 @@ module Rhexon
       # @param faces [Array<String>, nil] those it goes on; nil: all
       # @param set [Hash] other fields of its step
       def seal_under(placement, product, label, faces: placement.pass.step["faces"], **set)
-        method =
-          product.methods_known.include?(placement.pass.method) ? placement.pass.method : product.methods_known.first
+        known = product.methods_known
+        method = [ placement.pass.method ] & known
+        method = (method + shop.usable(known) + known).first
         seal = {
           "id" => Schedule::Edit.free_id(document), "kind" => "coat", "role" => "seal", "product" => product.id,
           "method" => method, "wet_um" => product.wet_um(method).value, "coats" => 1,

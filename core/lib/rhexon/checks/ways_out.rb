@@ -43,7 +43,8 @@ module Rhexon
 
       def quicker_methods
         product = @context.shop.products[@step["product"]] or return []
-        (Schedule::Kinds.methods(@step["kind"], product) - [ @step["method"] ]).map do |method|
+        usable = @context.shop.usable(Schedule::Kinds.methods(@step["kind"], product))
+        (usable - [ @step["method"] ]).map do |method|
           film = @step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}
           @context.remedy("Have it #{Materials::Methods::DONE.fetch(method)}",
                           set(@step, "method" => method, "gun" => nil, **film))

@@ -14,20 +14,31 @@ module Rhexon
       # @param method [String, nil]
       # @param work [Hash] what is known of the work: :kind, :way, and of its surroundings :dust (it raises dust), :into
       #   (Array of Product that is left on the face and has not cured, where dust is made of it), :booth (Array of
-      #   Product sprayed in the same room these days), :silica (the dust is of wood that holds it)
+      #   Product sprayed in the same room these days), :silica (the dust is of wood that holds it), :old_paint (it is
+      #   of a finish that was there before and may be paint)
       # @return [Array<Caution>] the gravest first
       def for(product, method, **work)
         facts = { **of(product), "method" => method, "kind" => work[:kind], "way" => work[:way] }
-        table.cautions.select { |row| applies?(row, facts, work) }.map { |row| kept(row) }.uniq(&:text)
+        said = said(product)
+        rows = table.cautions.select { |row| named?(row, said) && applies?(row, facts, work) }
+        rows.map { |row| kept(row) }.uniq(&:text)
       end
 
       # What is too dangerous to be a step, whatever it is called.
       # @param product [Product]
       # @return [Hash, nil] "text" and what to take "instead"
       def refusal(product)
-        said = product.to_h.values_at("name", "role", "notes", "hazards").join(" ")
+        said = said(product)
         refused.find { |pattern, _| said.match?(pattern) }&.last
       end
+
+      # @return [String] all that a shelf says of it in words
+      def said(product) = product ? product.to_h.values_at("name", "role", "notes", "hazards").join(" ") : ""
+
+      def named?(row, said)
+        row["words"].nil? || said.match?((@words ||= {})[row["words"]] ||= /#{row["words"]}/i)
+      end
+      private_class_method :said, :named?
 
       # @return [Boolean] its rags, and dust of it, heat themselves
       def self_heating?(product)
@@ -47,7 +58,7 @@ module Rhexon
 
       def applies?(row, facts, work)
         return false unless fits?(row["when"] || {}, facts)
-        return false if (row["dust"] && !work[:dust]) || (row["silica"] && !work[:silica])
+        return false unless %w[dust silica old_paint].all? { |what| !row[what] || work[what.to_sym] }
 
         meets?(row["into"], work[:into]) && meets?(row["booth"], work[:booth])
       end

@@ -154,6 +154,8 @@ module Rhexon
       def efflux = @record["efflux"] || []
       def voc_ready_g_per_l = @record["voc_ready_g_per_l"]
       def voc_less_water_g_per_l = @record["voc_less_water_g_per_l"]
+      # @return [Boolean] figures of a sheet were taken in
+      def sheet? = !@record["source"].nil?
       # @return [Array<Hash>] {"g" or "ml", "price"}
       def packs = @record["packs"] || []
       def shelf_life_months = @record["shelf_life_months"] || {}

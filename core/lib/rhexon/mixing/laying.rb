@@ -30,8 +30,9 @@ module Rhexon
         return rubbed_on(pass) if rubbed?(pass)
 
         consumed = pass.product.consumption_ml_per_m2(later: later?(pass)) if flooded?(pass)
-        for_area(area_m2: pass.area_m2 * pass.count, wet_um: pass.wet_um || pass.product.wet_um(pass.method)&.value, method: pass.method,
-                 gun: pass.step["gun"], narrow: pass.step["narrow"] == true, consumption_ml_per_m2: consumed,
+        wet_um = pass.wet_um || pass.product.wet_um(pass.method)&.value
+        for_area(area_m2: pass.area_m2 * pass.count, wet_um: wet_um, method: pass.method, gun: pass.step["gun"],
+                 narrow: pass.step["narrow"] == true, consumption_ml_per_m2: consumed,
                  left_behind_ml: pass.sitting || pass.goes_on ? 0 : hands.left_behind_ml.fetch(left_in(pass)),
                  own_transfer: pass.transfer)
       end

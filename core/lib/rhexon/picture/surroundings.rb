@@ -19,6 +19,7 @@ module Rhexon
         dust = @pass.abrasion?
         Materials::Cautions.for((@pass.product if @pass.leaves_something?), @pass.method, kind: @pass.kind,
                                 way: @pass.step["way"], dust: dust, into: dust ? uncured : [], silica: dust && silica?,
+                                old_paint: dust && old_paint?,
                                 booth: @pass.method == "spray" ? sprayed : [])
       end
 
@@ -28,6 +29,12 @@ module Rhexon
       def silica?
         face = @pass.faces.first
         (@moment.nil? || @moment.before.bare?) && @pass.piece.timber(face)&.silica == true
+      end
+
+      # What was there before is rubbed, and nobody knows it for a clear finish.
+      def old_paint?
+        left = (@moment&.before&.layers || []).select(&:left?).select { |layer| layer.pass == Work::Start::PASS }
+        left.any? { |layer| layer.opaque || !@plan.shop.products.key?(layer.product_id) }
       end
 
       # Products of the film that is rubbed, as long as they have not cured.

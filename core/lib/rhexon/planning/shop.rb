@@ -159,6 +159,15 @@ module Rhexon
         piece.house["pads"] == "synthetic" ? abrasives.reject { |one| one.is == "wool" } : abrasives
       end
 
+      # @return [Boolean] a gun stands in it, or a room to spray in
+      def sprays?
+        tools.any? { |tool| tool["for"] == "spray" } || rooms.each_value.any? { |room| room.uses.include?("spray") }
+      end
+
+      # @param methods [Array<String>]
+      # @return [Array<String>] those that this shop can offer
+      def usable(methods) = sprays? ? methods : methods - [ "spray" ]
+
       # When anybody is there.
       # @return [Array<Array(Integer, Integer)>] open intervals that end after +from+ and start before +to+, joined
       def open_between(from, to) = Calendar.joined(people.flat_map { |person| person.calendar.between(from, to) })

@@ -32,11 +32,7 @@ module Rhexon
 
       # Hands always have brushes, cloths, pads and rollers; a gun is in the shop or not.
       # @return [Array<String>]
-      def self.gear_of(shop)
-        sprays = shop.tools.any? { |tool| tool["for"] == "spray" } ||
-          shop.rooms.each_value.any? { |room| room.uses.include?("spray") }
-        sprays ? GEAR : GEAR - [ "spray" ]
-      end
+      def self.gear_of(shop) = shop.sprays? ? GEAR : GEAR - [ "spray" ]
 
       # @param use [String, nil]
       # @return [Hash{String=>Integer}] what it has to stand up to, 1 to 5

@@ -38,7 +38,7 @@ module Rhexon
 
         def spray(context, upper)
           wet = upper.product.wet_um("spray")&.value
-          if upper.product.methods_known.include?("spray")
+          if context.shop.usable(upper.product.methods_known).include?("spray")
             context.change(upper.first, "Spray it",
                            { "method" => "spray", **(upper.coat? && wet ? { "wet_um" => wet } : {}) })
           end

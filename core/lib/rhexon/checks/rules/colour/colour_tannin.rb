@@ -4,6 +4,9 @@ module Rhexon
       # colour.tannin: water draws brown colour out of tannin-rich and knotty wood, into what is laid on. Silent on
       # other woods, and where any film that is not waterborne lies between.
       module ColourTannin
+        PALE_NAME = /\b(?:off-?)?(?:white|ivory|cream)\b/i
+        private_constant :PALE_NAME
+
         module_function
 
         def call(context)
@@ -20,10 +23,13 @@ module Rhexon
                     context.course.laid.find { |one| one.coat? && one.product.waterborne? && pale?(one.product) }) ]
         end
 
-        # By the colour of the paint itself, laid on so that it hides.
+        # By what the shelf says of the paint, else by its own colour, laid on so that it hides, else by its name.
         def pale?(product)
+          return false unless product.colour == "pigmented"
+          return true if product.pale?
+
           optics = Colour::Optics.for(product)
-          return false unless product.colour == "pigmented" && optics.known && optics.s.all?(&:positive?)
+          return product.name.match?(PALE_NAME) unless optics.known && optics.s.all?(&:positive?)
 
           hiding = optics.k.zip(optics.s).map { |k, s| Colour::Layer.ground(k / s) }
           Colour::Spectrum.lab(hiding, Colour::Light.find("D65"))[0] >= Reference.limits.pale_paint_l

@@ -37,14 +37,14 @@ module Rhexon
           coat = context.document["steps"].reverse.find { |step|
             step["product"] == film.id && step["kind"] == "coat"
           } ||
-            fresh(film) or return
+            fresh(context, film) or return
           again = coat.except("id", "pins", "mends", "faces", "one_batch").merge("coats" => 1)
           scuff = { "kind" => "level", "aim" => "scuff", "grits" => [ "P400" ] }
           context.put_after(patch.pass.step, "Scuff all of it, one whole coat", [ scuff, again ])
         end
 
-        def fresh(film)
-          method = (film.methods_known & Schedule::Kinds.methods("coat", film)).first or return
+        def fresh(context, film)
+          method = context.shop.usable(film.methods_known & Schedule::Kinds.methods("coat", film)).first or return
           { "kind" => "coat", "product" => film.id, "method" => method, "wet_um" => film.wet_um(method).value,
             "role" => "top" }
         end
