@@ -192,5 +192,7 @@ class HouseRulesTest < CoreTest
     told = beside.("07:50").first
     assert_equal [ "caution", [ "Denib it" ] ], [ told.level, told.remedies.map(&:label) ]
     assert_empty beside.("08:30")
+    assert_match(/ended at Mon 23 Nov 07:21, before its dust had settled/, beside.("07:20").first.sentence)
+    assert_empty beside.("06:59"), "half an hour later it had"
   end
 end

@@ -1,7 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # dust.together: the log says that something was sanded dry in a room while a film there could still catch dust.
+      # dust.together: the log says that something was sanded dry in a room while a film there could still catch dust, or
+      # that a coat was sprayed before the dust of such work had settled.
       # The plan itself never does it, and a pin that would is listed as lapsed: so it is silent without the log, for
       # wet sanding, and once the next work on the film has begun.
       module DustTogether
@@ -22,17 +23,24 @@ module Rhexon
           until_minute = context.plan.drier.reached_at(coat, "dust_safe") or return
           dusty = context.plan.placements.find do |other|
             other.pass.dust && other.status != "planned" && other.pass.room == coat.pass.dry_room &&
-              other.work_start < until_minute && other.hands_end > coat.work_start
+              other.work_start < until_minute && other.hands_end + hangs(coat) > coat.work_start
           end
           dusty && told(context, coat, dusty, until_minute)
         end
 
+        # A gun's air lifts what has not settled.
+        def hangs(coat) = coat.pass.method == "spray" ? coat.pass.piece.house.fetch("dust_settles_min") : 0
+
         def told(context, coat, dusty, until_minute)
+          sanded = if dusty.hands_end <= coat.work_start
+            "ended at #{context.clock(dusty.hands_end)}, before its dust had settled"
+          else
+            "began at #{context.clock(dusty.work_start)}"
+          end
           context.finding(
             "dust.together", "caution", "Dust flew while it was wet",
             "#{context.title(coat)} dried in the #{coat.pass.dry_room} until #{context.clock(until_minute)}, and " \
-            "sanding there began at #{context.clock(dusty.work_start)}: nibs stand in it. Look, and denib it before " \
-            "anything goes over.",
+            "sanding there #{sanded}: nibs stand in it. Look, and denib it before anything goes over.",
             placement: coat, figures: { dust_safe_at: until_minute, sanded_at: dusty.work_start },
             remedies: [ denibbed(context, coat) ]
           )

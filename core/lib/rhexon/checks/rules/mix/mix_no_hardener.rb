@@ -23,7 +23,7 @@ module Rhexon
         def finding(context, laid)
           context.finding(
             "mix.no_hardener", laid.pass.product.sheet? ? "caution" : "note", "No hardener named",
-            "#{laid.pass.product.name} hardens by its second part, and its page names none: mixed as it stands it stays " \
+            "#{laid.pass.product.name} hardens by its second part, and its page names none: as it stands it stays " \
             "soft for good. Say on its page what goes into it.",
             placement: laid, remedies: []
           )
