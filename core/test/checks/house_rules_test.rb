@@ -193,6 +193,6 @@ class HouseRulesTest < CoreTest
     assert_equal [ "caution", [ "Denib it" ] ], [ told.level, told.remedies.map(&:label) ]
     assert_empty beside.("08:30")
     assert_match(/ended at Mon 23 Nov 07:21, before its dust had settled/, beside.("07:20").first.sentence)
-    assert_empty beside.("06:59"), "half an hour later it had"
+    assert_empty beside.("06:50"), "half an hour later it had"
   end
 end

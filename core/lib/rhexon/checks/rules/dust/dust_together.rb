@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # dust.together: the log says that something was sanded dry in a room while a film there could still catch dust, or
-      # that a coat was sprayed before the dust of such work had settled.
+      # dust.together: the log says that something was sanded dry in a room while a film there could still catch dust,
+      # or that a coat was sprayed before the dust of such work had settled.
       # The plan itself never does it, and a pin that would is listed as lapsed: so it is silent without the log, for
       # wet sanding, and once the next work on the film has begun.
       module DustTogether
