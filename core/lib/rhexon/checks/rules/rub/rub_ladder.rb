@@ -78,9 +78,11 @@ module Rhexon
             "rub.ladder", "caution", "The rub-out goes back",
             "#{said(coarse)} after #{said(fine)} puts scratches in that were out already.",
             placement: at.first, figures: { coarse_um: coarse.mean_um, fine_um: fine.mean_um },
-            remedies: [ context.change(at.first, "Sort it from coarse to fine", { "grits" => sorted }) ]
+            remedies: sorted == at.step["grits"] ? [] : [ sorted(context, at, sorted) ]
           )
         end
+
+        def sorted(context, at, grits) = context.change(at.first, "Sort it from coarse to fine", { "grits" => grits })
 
         def said(abrasive) = "#{abrasive.words} (#{format("%g", abrasive.mean_um)} µm)"
       end
