@@ -4,13 +4,26 @@ require "test_helper"
 # remedy applied and planned again.
 class BondChecksTest < CoreTest
   # --- bond.window_over
-  def missed = plan(piece(document(coat("s1", coats: 2))), now: "2026-11-23T15:30+01:00")
+  QUICK = { "id" => "quick", "name" => "Quick clear", "class" => "waterborne_two_part",
+            "milestones_min" => { "recoat_opens" => 60, "recoat_closes" => 120 } }.freeze
+  # Nobody is there from noon to three.
+  PAUSE = ShopHelper::WEEK.transform_values { [ %w[07:30 12:00], %w[15:00 20:00] ] }.freeze
+
+  def missed(now = "2026-11-23T11:10+01:00")
+    plan(piece(document(coat("s1", product: "quick", coats: 2))), now: now, week: PAUSE,
+                                                                  products: PRODUCTS + [ QUICK ])
+  end
 
   def test_a_missed_window_that_the_plan_scuffs_is_a_note_and_can_be_caught
     assert_equal [ "note" ], levels(missed, "bond.window_over")
     after = remedied(missed, "bond.window_over")
     assert_equal 0, report(after)["goal"]["scuffs"]
     assert_empty findings(after, "bond.window_over")
+  end
+
+  def test_a_coat_is_not_held_until_tomorrow_to_save_a_scuff
+    told = findings(missed("2026-11-23T19:20+01:00"), "bond.window_over")
+    assert_equal [ [] ], told.map(&:remedies)
   end
 
   def test_a_pin_past_the_window_is_a_stop

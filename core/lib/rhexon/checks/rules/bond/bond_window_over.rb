@@ -48,14 +48,15 @@ module Rhexon
           )
         end
 
-        # Hold the earlier coat so that the later one still meets its window.
+        # Hold the earlier coat so that the later one still meets its window: by hours, for a day more is dearer than a
+        # scuff.
         def catch_it(context, coat, window)
           earlier = lower(context, window)
           return unless earlier.status == "planned"
 
           start = context.attended(earlier,
                                    Planning::Calendar.ceil(earlier.hands_start + coat.work_start - window.closes_at))
-          return unless start
+          return unless start && context.shop.zone.date(start) == context.shop.zone.date(earlier.hands_start)
 
           context.pin("Hold #{context.name(earlier)} until #{context.clock(start)} and catch its window", earlier,
                       start)

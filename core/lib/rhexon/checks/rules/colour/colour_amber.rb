@@ -60,16 +60,19 @@ module Rhexon
           nil
         end
 
-        # Clear films of the shelf that amber less and can be laid in the same ways, the clearest and likest first.
+        # Clear films of the shelf that amber less and can be laid in the same ways, the clearest and likest first: no
+        # epoxy, which wants a coat over it, and nothing that is kept to seal or fill.
         def paler(shelf, ambering, coats)
           fitting = shelf.select do |product|
-            product.film? && !product.coloured? && !product.waxy? && yellow(product) < yellow(ambering) &&
+            product.film? && !product.coloured? && !product.waxy? && finishes?(product) && yellow(product) < yellow(ambering) &&
               coats.all? { |one| product.methods_known.include?(one.step["method"]) }
           end
           fitting.sort_by do |product|
             [ yellow(product), (product.sheen_gu.value - ambering.sheen_gu.value).abs, product.id ]
           end
         end
+
+        def finishes?(product) = product.class_id != "epoxy_clear" && [ nil, "top coat" ].include?(product.role)
       end
     end
   end
