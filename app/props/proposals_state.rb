@@ -95,6 +95,6 @@ class ProposalsState
   end
 
   def serialized(proposal)
-    ProposalSerializer.new(proposal, params: { lab: wish["lab"] }).to_h
+    ProposalSerializer.new(proposal, params: { lab: wish["lab"], wish: answer.ranking.wish }).to_h
   end
 end

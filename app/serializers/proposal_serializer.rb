@@ -5,6 +5,8 @@ class ProposalSerializer < ApplicationSerializer
          cost: [ :number, NULLABLE ], litres: :number, voc_g: [ :number, NULLABLE ], odour: :number, skill: :number,
          repair: :number, bears: "Record<string, number>", lacks: "Record<string, number>",
          renewed_after_months: [ :number, NULLABLE ]
+  typelize because: "string | null"
+  attribute(:because) { |proposal| params[:wish] && proposal.because(params[:wish]) }
   typelize to_buy: "string[]", look_hex: "string | null", film: "Array<[number, number]>",
            against: "Against[]", steps: "string[]", delta_e: "number | null"
   # From the wanted colour.

@@ -47,6 +47,7 @@ export function ProposalRow(props: Props) {
               {proposal.says}
               {proposal.to_buy.length > 0 && `; to buy: ${proposal.to_buy.join(", ")}`}
             </span>
+            {proposal.because && <span className="text-fine block">{proposal.because}</span>}
           </span>
         </button>
         <Film way={proposal} ready={proposal.ready_at} clock={clock} />

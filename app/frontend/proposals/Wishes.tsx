@@ -38,6 +38,7 @@ const COUNTS: Record<string, string> = {
   sure: "a sure bond",
   date: "the date",
   hours: "hours of hands",
+  usual: "what is usual for it",
   cost: "cost",
   odour: "smell",
   skill: "ease",
@@ -121,6 +122,10 @@ export function Wishes(props: Props) {
         <label>
           <input type="checkbox" checked={wish.repair === true} onChange={() => onWish({ repair: !wish.repair })} />
           it must mend by spots
+        </label>
+        <label>
+          <input type="checkbox" checked={wish.mouths === true} onChange={() => onWish({ mouths: !wish.mouths })} />
+          it touches food, or goes into mouths
         </label>
       </fieldset>
       <details className="wish-weights">

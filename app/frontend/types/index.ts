@@ -28,6 +28,8 @@ export type Wish = {
   pores?: "open" | "closed" | null
   opaque?: boolean | null
   pale?: boolean | null
+  /** It touches food, or goes into mouths. */
+  mouths?: boolean | null
   gear?: string[] | null
   odour?: number | null
   skill?: number | null

@@ -96,15 +96,17 @@ class TemplateApplicationTest < CoreTest
   def test_without_a_gun_it_is_brushed_to_the_same_film
     bench = BOOTH.merge("id" => "bench", "uses" => %w[finish dry sand])
     one = { "id" => "one", "name" => "One-part clear", "class" => "waterborne_one_part" }
-    sprayed = [ *STEPS, STEPS.last.except("pins").merge("id" => "s5", "product" => "one") ]
-    from = shop_of(oak(sprayed), products: PRODUCTS + [ one ])
+    gun = { "id" => "gun", "name" => "Gun clear", "class" => "solvent_two_part" }
+    sprayed = [ *STEPS[0..-2], STEPS.last.merge("product" => "gun"),
+                STEPS.last.except("pins").merge("id" => "s5", "product" => "one") ]
+    from = shop_of(oak(sprayed), products: PRODUCTS + [ one, gun ])
     kept = Rhexon::Templates::Template.of_piece(name: "Sprayed", piece: from.pieces.first, products: from.products)
-    made_in = Rhexon::Planning::Shop.new(shop_json(other, rooms: [ bench ], products: PRODUCTS + [ one ]))
+    made_in = Rhexon::Planning::Shop.new(shop_json(other, rooms: [ bench ], products: PRODUCTS + [ one, gun ]))
     made = Rhexon::Templates::Application.new(kept, made_in.pieces.first, made_in)
     seal, top, last = made.document["steps"].last(3)
     assert_equal %w[brush spray brush], [ seal, top, last ].map { |step| step["method"] }
     assert_in_delta 300, last["wet_um"] * last["coats"], 100 * Rhexon::Compare::OtherMethod::SPARE + 1
-    assert_includes made.differences, "Top coat, W20 clear satin: nothing here to lay it on with"
+    assert_includes made.differences, "Top coat, Gun clear: nothing here to lay it on with"
     assert_equal 2, made.differences.count { |words| words.end_with?("sprayed there, brushed here") }
   end
 

@@ -60,12 +60,14 @@ module Rhexon
       # @param um [Numeric] dry film on the face
       # @param wood [String] absorption class of the face
       # @param wiped [Boolean] wiped, flooded or padded: a cloth leaves the wood's own texture
+      # @param oil [Boolean] it lies in the wood: its sheet gives the sheen of the usual coats on wood
       # @param scratch_um [Numeric, nil] mean grain of the scratch in the wood
       # @return [Float] GU
-      def of_film(sheet_gu, um:, wood:, wiped:, scratch_um: nil)
+      def of_film(sheet_gu, um:, wood:, wiped:, oil: false, scratch_um: nil)
         grows = Reference.film.sheen_grows
         fine = scratch_um && scratch_um <= grows.fine_from_um
-        bare = Math.exp(-um / (wiped ? grows.wiped_um.fetch(wood) : grows.built_um).to_f)
+        over = wiped ? grows.wiped_um.fetch(wood) : grows.built_um
+        bare = Math.exp(-um / (oil ? grows.in_wood_um : over).to_f)
         sheet_gu * (1 - bare) + (fine ? grows.fine_gu : grows.wood_gu) * bare
       end
 

@@ -11,7 +11,17 @@ module Rhexon
       # @return [Array<Prep::Abrasive>, nil] nil: the shelf has none
       def to_sheen(surface, gu, shelf)
         last = Prep::Ladder.last_for(gu, shelf: shelf, film_gu: surface.film_gu) or return
-        Prep::Ladder.build(from_um: from_um(surface), to: last, shelf: shelf)
+        rungs = Prep::Ladder.build(from_um: from_um(surface), to: last, shelf: shelf) or return
+        [ *rungs, *glazes(rungs, gu, surface, shelf) ]
+      end
+
+      # What a compound lacks of a wanted gloss is glazed on.
+      def glazes(rungs, gu, surface, shelf)
+        return [] unless rungs.last.is == "compound"
+
+        reached = Prep::Sheen.rubbed(rungs, before_gu: nil, film_gu: surface.film_gu).last.gu
+        finest = shelf.select { |one| one.adds_gu.positive? }.sort_by(&:adds_gu)
+        finest.take_while.with_index { |_, at| reached + finest.first(at).sum(&:adds_gu) < gu - 1 }
       end
 
       # @param walk [Work::Walk]
@@ -27,7 +37,7 @@ module Rhexon
 
         surface.scratch_um.to_f
       end
-      private_class_method :from_um
+      private_class_method :from_um, :glazes
     end
   end
 end

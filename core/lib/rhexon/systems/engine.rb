@@ -134,7 +134,7 @@ module Rhexon
       end
 
       # A sheen that is off by less, GU, is not seen. An estimate.
-      SHEEN_PLAY = 10
+      SHEEN_PLAY = 5
       private_constant :SHEEN_PLAY
 
       def late_words(proposal)

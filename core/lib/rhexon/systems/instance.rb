@@ -109,7 +109,8 @@ module Rhexon
       # As many coats more as the use of the piece lacks, or as are usual of what has no least film.
       def enough_film
         laid = @system.lays.reverse.find { |one| one["coats"] == "film" } or return true
-        return more(laid, usual_coats_left(laid)) if usual_coats_left(laid).positive?
+        short = [ usual_coats_left(laid), least_coats(laid) ].max
+        return more(laid, short) if short.positive?
 
         lacking = Film::MinimumThickness.um(@piece.use, final).to_f * MARGIN - final.total_um
         each = final.layers.last&.laid_um.to_f
@@ -136,6 +137,12 @@ module Rhexon
         (Film::MinimumThickness.usual_coats(step["method"]) || 0) - step["coats"]
       end
 
+      # What a way wants at the least where the sun lies on it, whatever the film under it.
+      def least_coats(laid)
+        step = step_of(laid)
+        step && @piece.use == "marine" ? laid["least_in_the_sun"].to_i - step["coats"] : 0
+      end
+
       def step_of(laid)
         product = @draft.picks[@system.lays.index(laid)].first.id
         steps.reverse.find { |one| one["product"] == product && one["kind"] == "coat" }
@@ -155,7 +162,7 @@ module Rhexon
       def rubbed
         gu = final.sheen_gu
         return if @wish.sheen.nil? || gu.nil? || gu.between?(*@wish.sheen) || @system.strips?
-        return if steps.any? { |step| step["kind"] == "wax" }
+        return if steps.any? { |step| step["kind"] == "wax" } || final.top&.way == "padded"
 
         rungs = Proposals::RubOut.to_sheen(final, @wish.gu, @base.shop.rubs(@piece)) or return
         rub = { "kind" => "rub_out", "grits" => rungs.map(&:to_s), **wet(rungs) }

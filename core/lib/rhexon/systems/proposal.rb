@@ -21,6 +21,10 @@ module Rhexon
         @alternative = Compare::Alternative.new(@plan, piece_id, @system.name)
       end
 
+      # @param wish [Wish]
+      # @return [String, nil] why a knowing hand takes it first for such a piece
+      def because(wish) = @system.because(@piece, wish)
+
       # @return [Integer] of hands that are still to come
       def hands_min
         @plan.of_piece(@piece.id).reject { |one| one.status == "done" }

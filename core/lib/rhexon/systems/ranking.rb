@@ -10,6 +10,11 @@ module Rhexon
       LACKING, SPARE = 1.0, 0.1
       # Hands and dates closer than these are the same to a hand.
       SAME_HANDS_MIN, SAME_DAY_MIN = 15, 720
+      # Scores closer than this leave the choice to what is usual.
+      NEAR = 0.15
+      private_constant :NEAR
+
+      attr_reader :wish
 
       # @param proposals [Array<Proposal>]
       # @param wish [Wish]
@@ -45,10 +50,15 @@ module Rhexon
         weights.sum { |name, weight| weight * (1 - badness(proposal, name)) } / total
       end
 
-      # What bears its use stands before what does not.
+      # What bears its use stands before what does not; what a knowing hand takes for such a piece first of all, where
+      # it comes near the best.
       # @return [Array<Proposal>]
       def ranked
-        @ranked ||= @proposals.sort_by { |one| [ one.lacks.empty? ? 0 : 1, -score(one).round(6), one.id ] }
+        @ranked ||= begin
+          all = @proposals.sort_by { |one| [ one.lacks.empty? ? 0 : 1, -score(one).round(6), one.id ] }
+          usual = all.find { |one| one.lacks.empty? && one.because(@wish) }
+          usual && score(usual) > score(all.first) - NEAR ? [ usual, *(all - [ usual ]) ] : all
+        end
       end
 
       private
@@ -58,6 +68,7 @@ module Rhexon
         {
           "bears" => LACKING * proposal.lacks.values.sum - SPARE * proposal.spare, "look" => look(proposal),
           "sure" => proposal.sure? ? 0.0 : 1.0, "date" => proposal.ready_at.to_f, "hours" => proposal.hands_min.to_f,
+          "usual" => proposal.because(@wish) ? 0.0 : 1.0,
           "cost" => proposal.cost || highest_cost, "odour" => proposal.odour.to_f,
           "skill" => proposal.skill.to_f, "repair" => 5.0 - proposal.repair
         }

@@ -15,14 +15,21 @@ module Rhexon
 
       # @return [Array<String>] sentences
       def to_a
-        return [] if @wish.opaque
+        return [ *mouths ] if @wish.opaque
 
-        [ unknown_wood, lighter, *no_colour ].compact
+        [ mouths, unknown_wood, lighter, *no_colour ].compact
       end
 
       private
 
       def wood = @wood ||= @piece.timber(@piece.faces.keys.find { |id| @piece.shown?(id) } || @piece.faces.keys.first)
+
+      def mouths
+        return unless @wish.mouths
+
+        "Whether a product is fit for food or for toys is said by its own sheet alone (food contact, EN 71-3), and " \
+        "holds once it is fully cured."
+      end
 
       def unknown_wood
         return if wood

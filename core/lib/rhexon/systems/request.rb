@@ -16,13 +16,14 @@ module Rhexon
         {
           "format" => "rhexon-proposals/1", "piece" => id, "late" => answer.late,
           "proposals" => answer.proposals.map { |one| proposal(one, answer.ranking, shop.zone) },
+          "remarks" => answer.remarks,
           "fallen" => answer.fallen.map { |one| { "system" => one.system.id, "reason" => one.reason } }
         }
       end
 
       def proposal(one, ranking, zone)
         {
-          "system" => one.id, "name" => one.name, "score" => ranking.score(one).round(3),
+          **first(one, ranking), "score" => ranking.score(one).round(3),
           "ready_at" => zone.iso(one.ready_at), "hands_min" => one.hands_min, "coats" => one.coats,
           "film_um" => one.film_um, "sheen_gu" => one.sheen_gu, "pores" => one.pores,
           "lab" => one.look&.lab&.map { |value| value.round(1) }, "litres" => one.litres.round(3),
@@ -33,7 +34,11 @@ module Rhexon
           "schedule" => one.document
         }
       end
-      private_class_method :proposal
+
+      def first(one, ranking)
+        { "system" => one.id, "name" => one.name, "because" => one.because(ranking.wish) }
+      end
+      private_class_method :proposal, :first
     end
   end
 end

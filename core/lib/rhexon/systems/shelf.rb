@@ -5,7 +5,7 @@ module Rhexon
       TO_BUY = "buy:".freeze
 
       # One thing of each kind that systems take, as it would be bought: with what its kind usually is, and of the sheen
-      # that is wished.
+      # that is wished, as far as a can of its kind gives that. Beyond it is rubbed out.
       # @param wish [Wish]
       # @return [Array<Hash>] products of rhexon-shop/1
       def self.to_buy(wish)
@@ -14,18 +14,22 @@ module Rhexon
         (kinds + FILLERS.map { |id| [ id, nil ] }).uniq.map { |class_id, colour| record(class_id, colour, wish.gu) }
       end
 
+      # Not sold flatted.
+      GLOSS = %w[shellac epoxy_clear].freeze
       FILLERS = %w[waterborne_filler paste_filler_oil].freeze
       PRIMERS = %w[waterborne_primer].freeze
-      private_constant :FILLERS, :PRIMERS
+      private_constant :GLOSS, :FILLERS, :PRIMERS
 
       def self.record(class_id, colour, gu)
         usual = Reference.classes.classes.fetch(class_id)
         pigment = colour || ("pigmented" if PRIMERS.include?(class_id))
         { "id" => [ TO_BUY + class_id, colour ].compact.join(":"), "class" => class_id, "colour" => pigment,
           "name" => "#{"coloured " if colour}#{usual["name"].sub(/^./, &:downcase)}",
-          "sheen_gu" => (gu if usual["sheen_gu"]) }.compact
+          "sheen_gu" => (sold(gu, usual["sheen_gu"]) unless GLOSS.include?(class_id)) }.compact
       end
-      private_class_method :record
+
+      def self.sold(wanted, most) = wanted && most && [ wanted, most ].min
+      private_class_method :record, :sold
 
       # @param shop [Planning::Shop] with what is to buy among its products
       # @param wish [Wish]
@@ -85,11 +89,16 @@ module Rhexon
       def rank(product, laid, way, kind)
         top = laid["role"].nil? || laid["role"] == "top"
         gu = product.sheen_gu&.value if top
-        [ sheen?(gu) ? 0 : 1, bought?(product) ? 1 : 0, kind, laid["way"].index(way),
+        [ off(gu), bought?(product) ? 1 : 0, kind, laid["way"].index(way),
           gu && @wish.gu ? (gu - @wish.gu).abs : 0, product.id ]
       end
 
-      def sheen?(gu) = gu.nil? || @wish.sheen.nil? || gu.between?(*@wish.sheen)
+      # @return [Integer] 0: of the sheen that is wished; 1: a gloss, which is rubbed to it; 2: flatted for another
+      def off(gu)
+        return 0 if gu.nil? || @wish.sheen.nil? || gu.between?(*@wish.sheen)
+
+        Prep::Sheen.cap_gu(gu) >= @wish.sheen.first ? 1 : 2
+      end
     end
   end
 end

@@ -48,6 +48,12 @@ module Rhexon
         use(piece) || (found(piece) unless stripped) || gear(wish) || limits(wish) || look(piece, wish)
       end
 
+      # Why a knowing hand takes it first for such a piece.
+      # @param piece [Planning::Piece]
+      # @param wish [Wish]
+      # @return [String, nil] a sentence; nil: it is none of the usual ways
+      def because(piece, wish) = @record["suits"]&.find { |row| suits?(row, piece, wish) }&.fetch("because")
+
       # Words for a use, inside a sentence.
       USES = {
         "show" => "a show piece", "furniture" => "furniture", "table_top" => "a table top", "bar_top" => "a bar top",
@@ -55,6 +61,24 @@ module Rhexon
       }.freeze
 
       private
+
+      def suits?(row, piece, wish)
+        return false if (row["use"] && !row["use"].include?(piece.use)) || (row["mouths"] && !wish.mouths)
+
+        shapes?(row, piece) && knots?(row, piece) && shine?(row, wish.gu)
+      end
+
+      def shapes?(row, piece)
+        row["shape"].nil? || piece.faces.keys.any? { |id| row["shape"].include?(piece.shape_of(id)) }
+      end
+
+      def knots?(row, piece)
+        row["knots"].nil? || row["knots"] == piece.faces.keys.any? { |id| piece.timber(id)&.knots }
+      end
+
+      def shine?(row, gu)
+        (row["from_gu"].nil? || gu.to_f >= row["from_gu"]) && (row["below_gu"].nil? || gu.to_f < row["below_gu"])
+      end
 
       def use(piece)
         named = USES.fetch(piece.use, "this use")
@@ -81,6 +105,7 @@ module Rhexon
 
       def limits(wish)
         return "it smells" if odour > wish.odour
+        return "not for food and toys" if wish.mouths && !@record["mouths"]
         return "it takes a practised hand" if skill > wish.skill
 
         "it does not mend by spots" if wish.repair && repair < MENDS

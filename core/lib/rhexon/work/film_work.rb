@@ -12,7 +12,7 @@ module Rhexon
           coloured: pass.step.key?("tint")
         )
         raised = surface.bare? && surface.grain.nil? && pass.product.carrier == "water"
-        same(surface.with(film: film, rubbed_um: nil, sheen_gu: sheen(film, surface), hazy: false,
+        same(surface.with(film: film, rubbed_um: nil, sheen_gu: sheen(film, surface, pass.product), hazy: false,
                           grain: raised ? "standing" : surface.grain))
       end
 
@@ -21,9 +21,9 @@ module Rhexon
 
       private
 
-      def sheen(film, surface)
+      def sheen(film, surface, product)
         top = film.layers.last
-        top.sheen_gu && Prep::Sheen.of_film(top.sheen_gu, um: film.total_um, wood: film.wood,
+        top.sheen_gu && Prep::Sheen.of_film(top.sheen_gu, um: film.total_um, wood: film.wood, oil: product.oil?,
                                                           wiped: top.way != "builder", scratch_um: surface.scratch_um)
       end
 

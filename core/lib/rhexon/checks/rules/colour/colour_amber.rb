@@ -64,7 +64,8 @@ module Rhexon
         # epoxy, which wants a coat over it, and nothing that is kept to seal or fill.
         def paler(shelf, ambering, coats)
           fitting = shelf.select do |product|
-            product.film? && !product.coloured? && !product.waxy? && finishes?(product) && yellow(product) < yellow(ambering) &&
+            product.film? && !product.coloured? && !product.waxy? && finishes?(product) &&
+              yellow(product) < yellow(ambering) &&
               coats.all? { |one| product.methods_known.include?(one.step["method"]) }
           end
           fitting.sort_by do |product|
