@@ -1,3 +1,3 @@
 class FaultSerializer < ApplicationSerializer
-  fields id: :string, name: :string, looks: :string, causes: "string[]"
+  fields id: :string, name: :string, looks: :string, causes: "string[]", by: "string[] | null"
 end

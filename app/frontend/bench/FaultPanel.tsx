@@ -38,7 +38,9 @@ export function FaultPanel({ row, piece, zone, onTouch }: Props) {
       send<{ ways: MendingWay[] }>("GET", `/faults/${chosen}?pass=${encodeURIComponent(row.key)}`, undefined, signal),
     on: chosen !== "",
   })
-  const faults = known.answer?.faults ?? []
+  const faults = (known.answer?.faults ?? []).filter(
+    ({ by }) => by === null || row.method === null || by.includes(row.method),
+  )
   const ways = mending.answer?.ways
   const error = known.error ?? mending.error
   const fault = faults.find((candidate) => candidate.id === chosen)

@@ -104,9 +104,44 @@ class EvidenceTest < CoreTest
             said("started", "08:40", pass: "top/s3/1/show"), said("done", "09:00", pass: "top/s3/1/show") ]
     rushed = made(*log, steps: steps)
     upper = Rhexon::Diagnosis::Ranking.new(Faults::Fault.find("wrinkle"), evidence(rushed, "s3/1")).causes.first
-    assert_equal [ "strong solvent on green film", "for" ], [ upper.says, upper.told ]
+    assert_equal [ "green film below", "for" ], [ upper.says, upper.told ]
     assert_match(/min before what is below was ready/, upper.words)
     rust = Rhexon::Diagnosis::Ranking.new(Faults::Fault.find("rust_specks"), evidence(rushed, "s3/1")).causes.first
     assert_equal "for", rust.told
+  end
+
+  def of(fault, plan, key) = Rhexon::Diagnosis::Ranking.new(Faults::Fault.find(fault), evidence(plan, key)).causes
+
+  # Checks do not speak of what is done; the diagnosis asks them of the same schedule as if nothing of it were.
+  def test_what_the_schedule_had_wrong_is_seen_though_it_is_logged
+    steps = [ step("s1", "sand", grits: %w[P80]), step("s2", "stain", product: "russet", method: "wipe"),
+              coat("s3", method: "brush", wet_um: 90) ]
+    log = %w[s1 s2 s3].zip(%w[08:00 09:00 11:00], %w[08:30 09:10 11:20]).flat_map { |id, from, to|
+      [ said("started", from, pass: "top/#{id}/1/show"), said("done", to, pass: "top/#{id}/1/show") ]
+    }
+    done = plan(piece(document(*steps), wood: "closed").merge("wood" => "cherry"), log: log, now: "#{DAY}16:00+01:00")
+    bleeding = of("bleeding", done, "s3/1").first
+    assert_equal [ "dye that dissolves in this coat", "for" ], [ bleeding.says, bleeding.told ]
+    blotch = of("blotch", done, "s2/1").select { |cause| cause.told == "for" }.map(&:says)
+    assert_equal [ "the wood", "coarse last grit", "no washcoat" ].sort, blotch.sort
+  end
+
+  def test_lacquer_over_varnish_lifts_it
+    steps = [ coat("s1", product: "varnish", method: "brush", wet_um: 85), coat("s2", product: "lacquer") ]
+    log = [ said("started", "08:00"), said("done", "08:30"), said("started", "09:00", pass: "top/s2/1/show"),
+            said("done", "09:20", pass: "top/s2/1/show") ]
+    lifted = plan(piece(document(*steps)), log: log, now: "#{DAY}16:00+01:00")
+    first = of("wrinkle", lifted, "s2/1").first
+    assert_equal [ "strong solvent over a film that it lifts", "for" ], [ first.says, first.told ]
+    assert_match(/Clear lacquer has strong solvents, and Bar varnish lies under it/, first.words)
+  end
+
+  def test_nobody_who_brushed_is_asked_of_a_gun
+    brushed = made(steps: [ coat("s1", product: "varnish", method: "brush", wet_um: 85) ])
+    rolled = made(steps: [ coat("s1", product: "varnish", method: "roller", wet_um: 80) ])
+    says = ->(plan) { of("orange_peel", plan, "s1/1").map(&:says).grep(/gun|nap/) }
+    assert_equal [ [], [ "nap too long, or pressed" ] ], [ says.(brushed), says.(rolled) ]
+    assert_equal [ "spray" ], Faults::Fault.find("dry_spray").by
+    assert_equal %w[brush_marks holidays uneven_sheen], Faults::Fault.all.map(&:id).grep(/brush|holidays|uneven/).sort
   end
 end

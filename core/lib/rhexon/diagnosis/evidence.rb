@@ -10,7 +10,8 @@ module Rhexon
       NAMES = %w[
         film_thick film_thin wrinkles thick_over_pores thinned_out cold damp cold_or_damp hot_dry below_dew moving_air
         too_soon window_missed unsanded stain_wet dusty flatted oily_wood blotchy_wood no_washcoat cut_through
-        dye_dissolves tannin grain_not_raised stacked_early steel_wool ratio
+        dye_dissolves tannin grain_not_raised stacked_early steel_wool ratio strong_solvent coarse_grit unsealed
+        rubbed_before unthinned
       ].freeze
 
       # @param plan [Planning::Plan]
@@ -25,6 +26,9 @@ module Rhexon
         @poured = poured
         @surface_c = surface_c
       end
+
+      # @return [String, nil] how it was laid on
+      def method = @pass.method
 
       # @param name [String] of NAMES
       # @return [Said]
@@ -108,14 +112,43 @@ module Rhexon
         said(window.state == "over", words[window.state])
       end
 
-      def unsanded = checked("bond.gloss_unsanded")
+      def unsanded = designed("bond.gloss_unsanded")
       def stain_wet = checked("colour.stain_not_dry", "bond.too_soon")
-      def flatted = checked("film.foggy")
-      def no_washcoat = checked("colour.blotch")
-      def cut_through = checked("film.witness", "film.sand_through")
-      def dye_dissolves = checked("colour.bleed")
-      def tannin = checked("colour.tannin")
-      def grain_not_raised = checked("prep.grain_not_raised")
+      def flatted = designed("film.foggy")
+      def no_washcoat = designed("colour.blotch")
+      def cut_through = designed("film.witness", "film.sand_through")
+      def dye_dissolves = designed("colour.bleed")
+      def tannin = designed("colour.tannin")
+      def grain_not_raised = designed("prep.grain_not_raised")
+      def coarse_grit = designed("prep.ends_coarse", "prep.endgrain", "prep.grit_skip", anywhere: true)
+
+      # Hot solvents lift what they do not melt.
+      def strong_solvent
+        return NOTHING if bare?
+        return said(false, "its solvents are mild") unless Materials::Pairs.hot?(@product)
+
+        lifted = @pass.under.filter_map { |index| @plan.build.by_index[index]&.pass&.product }
+          .find { |lower| lower.film? && lower.family != @product.family }
+        said(!lifted.nil?, "#{@product.name} has strong solvents#{", and #{lifted.name} lies under it" if lifted}")
+      end
+
+      def unsealed
+        open = @pass.faces.map { |face| @pass.piece.wood(face) }.uniq - [ "closed" ]
+        said(bare? && open.any?, bare? ? "it lies on bare wood" : "a coat lies under it")
+      end
+
+      def rubbed_before
+        rubbed = @plan.of_piece(@pass.piece.id).any? do |one|
+          one.pass.kind == "rub_out" && one.status != "planned" && one.hands_start > @placement.work_start
+        end
+        said(rubbed, rubbed ? "it was rubbed out" : "it was not rubbed out")
+      end
+
+      def unthinned
+        percent = @pass.step.dig("thinning", "percent").to_f
+        range = @product.thinning_range_percent or return NOTHING
+        said(percent < range.min, "thinned #{number(percent)} %, its range is #{range.minmax.join(" to ")} %")
+      end
 
       def dusty
         from = @placement.work_start - table.dust_min
@@ -186,11 +219,27 @@ module Rhexon
       end
 
       # What a check says of this very coat; that none does is no proof.
-      def checked(*ids)
-        mine = Checks::Catalogue.findings(@plan, @pass.piece.id).find do |finding|
-          ids.include?(finding.id) && (finding.pass ? finding.pass == @pass.key : finding.step == @pass.step["id"])
-        end
+      def checked(*ids, findings: Checks::Catalogue.findings(@plan, @pass.piece.id), anywhere: false)
+        mine = findings.find { |finding| ids.include?(finding.id) && (anywhere || of_it?(finding)) }
         mine ? said(true, mine.title.sub(/^./, &:downcase)) : NOTHING
+      end
+
+      def of_it?(finding) = finding.pass ? finding.pass == @pass.key : finding.step == @pass.step["id"]
+
+      # The same of its schedule as if nothing of it were done: checks do not speak of what is past.
+      def designed(*ids, anywhere: false)
+        known = checked(*ids, anywhere: anywhere)
+        known.for ? known : checked(*ids, findings: fresh_findings, anywhere: anywhere)
+      end
+
+      def fresh_findings
+        @fresh_findings ||= @plan.once([ :undone, @pass.piece.id ]) do
+          shop = @plan.shop
+          record = shop.record_of(@pass.piece.id)
+          Checks::Catalogue.findings(
+            Search::Planner.plan(shop.with("pieces" => [ record ], "log" => [], "pins" => [])), @pass.piece.id
+          )
+        end
       end
     end
   end

@@ -21,7 +21,7 @@ module Rhexon
 
       # @return [Array<Cause>] at most three of them ask
       def causes
-        ranked = @fault.shown.map { |cause|
+        ranked = @fault.causes_of(@evidence.method).map { |cause|
           told(cause)
         }.sort_by.with_index { |one, at| [ ORDER.index(one.told), one.asks ? 0 : 1, at ] }
         asked = 0
