@@ -115,7 +115,7 @@ describe("what is measured of a coat", () => {
 })
 
 describe("where a fault came from", () => {
-  const fault = { id: "runs", name: "Runs or sags", looks: "Curtains", causes: ["cold air", "slow solvent"] }
+  const fault = { id: "runs", name: "Runs or sags", looks: "Curtains", causes: ["cold air", "slow solvent"], by: null }
   const causes = (asks: string | null) => ({
     causes: [
       { says: "cold air", told: "for", words: "9 °C in the spray room then", asks: null },
