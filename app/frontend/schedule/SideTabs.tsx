@@ -2,7 +2,7 @@ import { useState } from "react"
 import { Tabs } from "@/components/Tabs"
 import { ChanceSaid } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
-import type { Chance, Finding, Operation } from "@/types"
+import type { Chance, Finding, Operation, Sheet } from "@/types"
 import { Findings } from "./Findings"
 import type { useRemedies } from "./useRemedies"
 import type { useSheet } from "./useSheet"
@@ -27,6 +27,7 @@ export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDro
   const [tab, setTab] = useState("findings")
   if (sheet.rows.length === 0 && sheet.findings.length === 0) return null
   const asks = { onApply, onAsk, onDrop }
+  const unsure = unsureOf(chance, sheet)
   const done = sheet.rows.every((row) => row.status === "done")
   return (
     <section className="side-tabs" aria-label="What is found, and what could be otherwise">
@@ -38,19 +39,30 @@ export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDro
           {
             id: "findings",
             label: "Findings",
-            count: sheet.findings.length,
+            count: sheet.findings.length + (unsure ? 1 : 0),
             content: (
-              <Findings
-                piece={piece.id}
-                sheet={sheet}
-                unknown={remedies.unknown}
-                onAll={remedies.tryAll}
-                ready={ready}
-                onSelect={onSelect}
-                onEdit={state.edit}
-                onShop={() => void state.reload()}
-                {...asks}
-              />
+              <>
+                {unsure && (
+                  <div className="unsure">
+                    <b>Not sure to be in time</b>
+                    <p>{unsure}</p>
+                    <button type="button" className="ui-button" onClick={() => setTab("what_if")}>
+                      See what raises it
+                    </button>
+                  </div>
+                )}
+                <Findings
+                  piece={piece.id}
+                  sheet={sheet}
+                  unknown={remedies.unknown}
+                  onAll={remedies.tryAll}
+                  ready={ready}
+                  onSelect={onSelect}
+                  onEdit={state.edit}
+                  onShop={() => void state.reload()}
+                  {...asks}
+                />
+              </>
             ),
           },
           {
@@ -82,4 +94,14 @@ export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDro
       />
     </section>
   )
+}
+
+/** A date that is kept less often than this is no promise. */
+const SURE = 0.8
+
+/** Said of a due date that the plan keeps and the weather may not; a late one is a finding of its own. */
+function unsureOf(chance: Chance | null, sheet: Sheet): string | null {
+  if (chance === null || chance.share === null || chance.share >= SURE) return null
+  if (sheet.findings.some((finding) => finding.id === "time.due")) return null
+  return `Planned in time, and kept ${Math.round(chance.share * 100)} times of 100: drying times and air are not certain.`
 }

@@ -5,6 +5,8 @@ import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import type { Operation, Sheet, WhatIf } from "@/types"
 
+const percent = (share: number) => `${Math.round(share * 100)} times of 100`
+
 type Props = {
   url: string
   revision: number
@@ -45,6 +47,7 @@ export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props)
                   {whatIf.ready_at === null
                     ? "no date"
                     : `${when(whatIf.ready_at, sheet.zone)}${whatIf.gain_min === null ? "" : `, ${duration(Math.abs(whatIf.gain_min))} ${whatIf.gain_min > 0 ? "sooner" : "later"}`}`}
+                  {whatIf.chance !== null && `; in time ${percent(whatIf.chance)}`}
                 </span>
               </>
             )

@@ -27,7 +27,8 @@ class Sums::LargeArea
   # What can be chosen.
   # @return [Hash]
   def self.choices
-    products = Rhexon::Schedule::Kinds.sorted("coat", Shelf.offered).select { |product| product.open_time_min&.value }
+    products = Rhexon::Schedule::Kinds.sorted("coat", Shelf.offered)
+      .select { |product| product.open_time_min&.value }.partition { |product| rolls?(product) }.flatten
     {
       products: products.map { |product| { code: product.id, name: product.name, tools: tools(product) } }
         .reject { |product| product[:tools].empty? },
@@ -36,6 +37,9 @@ class Sums::LargeArea
       jobs: Job.in_hand.map { |job| { id: job.id, client: job.client } }
     }
   end
+
+  # @return [Boolean] its own sheet says how thick it is rolled: it is made for areas
+  def self.rolls?(product) = product.wet_um("roller")&.estimate == false
 
   # What a product can be laid on with, over a large area.
   def self.tools(product)

@@ -82,7 +82,9 @@ class WhatIfTest < CoreTest
     long = plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70)), area_m2: 56.0),
                 week: WEEK.transform_values { [ [ "08:00", "16:00" ] ] })
     assert_equal "hours", report(long).dig("infeasible", "constraint")
-    assert_equal [ "An hour longer each day" ], report(long)["infeasible"]["changes"].map { |change| change["change"] }
+    assert_equal [ "An hour longer each day", "Have Dewaxed shellac wiped", "Have Dewaxed shellac padded" ], report(long)["infeasible"]["changes"].map { |change|
+      change["change"]
+    }
   end
 
   def test_fans_help_only_while_the_carrier_leaves
@@ -91,5 +93,32 @@ class WhatIfTest < CoreTest
     assert_nil of(
       plan(piece(document(step("s1", "sand", grits: %w[P150])), use: "show"), rooms: ROOMS)
     )["Fans on in the bench"]
+  end
+
+  # Due on the day that the middle of the plans gives: about every other run is late, and each way says what it would
+  # make of that, the best first.
+  def test_with_a_due_date_each_says_the_chance_that_it_gives
+    ready = varnished.build.ready["top"]
+    due = varnished.shop.zone.iso(ready + 60)
+    tight = plan(
+      piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 3), room: "bench"),
+            use: "show", due: due),
+      piece(document(step("s1", "sand", grits: %w[P120 P180])), id: "other", area_m2: 20.0), rooms: ROOMS
+    )
+    now = Rhexon::Chance::Outlook.new(tight, runs: 100).share_by("top", tight.piece("top").due)
+    answers = Rhexon::Compare::WhatIf.for(tight, "top")
+    assert_operator now, :<, 0.8
+    assert_operator answers.first.chance, :>, now
+    assert_equal answers.map(&:chance), answers.map(&:chance).sort.reverse
+    assert_empty answers.reject { |answer| answer.chance.between?(0, 1) }
+    assert_empty Rhexon::Compare::WhatIf.for(varnished, "top").filter_map(&:chance), "nothing is due"
+  end
+
+  def test_order_and_hands_are_tried_too
+    two = plan(piece(document(coat("s1")), area_m2: 1.0),
+               piece(document(step("s1", "sand", grits: %w[P120 P180])), id: "other", area_m2: 20.0,
+due: "2026-11-23T12:00+01:00"))
+    kinds = Rhexon::Compare::WhatIf.for(two, "top").map(&:kind)
+    assert_empty kinds - %w[first second warmer drier fans longer saturday change]
   end
 end

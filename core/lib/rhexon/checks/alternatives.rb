@@ -52,15 +52,35 @@ module Rhexon
                          { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]
       end
 
+      # The coats to come of the product that most of them are of, laid on in another way.
+      # @return [Array<Remedy>]
+      def methods(context)
+        mine = main_coats(context) or return []
+        product = context.shop.products.fetch(mine.first["product"])
+        known = Schedule::Kinds.methods("coat", product) & product.methods_known
+        others = context.shop.usable(known) - mine.map { |step| step["method"] }
+        others.map do |method|
+          set = { "method" => method, "wet_um" => product.wet_um(method).value, "gun" => nil, "narrow" => nil }
+          context.remedy("Have #{product.name} #{Materials::Methods::DONE.fetch(method)}",
+                         { "op" => "all", "operations" => mine.map { |step|
+                           { "op" => "change_step", "id" => step["id"], "set" => set }
+                         } })
+        end
+      end
+
+      # @return [Array<Hash>, nil] steps of the product of most coats that are to come
+      def main_coats(context)
+        open = untouched(context).select { |step| step["kind"] == "coat" }
+        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first
+        id && open.select { |step| step["product"] == id }
+      end
+      private_class_method :main_coats
+
       # Another product of the same look for the coats to come.
       # @return [Array<Remedy>]
       def products(context)
-        open = untouched(context).select { |step| step["kind"] == "coat" }
-        id = open.map { |step| step["product"] }.tally.max_by { |product, count| [ count, product ] }&.first
-        return [] unless id
-
-        mine = open.select { |step| step["product"] == id }
-        laid = context.shop.products.fetch(id)
+        mine = main_coats(context) or return []
+        laid = context.shop.products.fetch(mine.first["product"])
         others = context.shelf.select { |product| fits?(product, laid, mine) }.first(MOST_PRODUCTS)
         others.map do |product|
           context.remedy("Use #{product.name}",

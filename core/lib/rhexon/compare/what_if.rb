@@ -1,20 +1,27 @@
 module Rhexon
   module Compare
-    # What would become of a piece's date: warmer, drier, with fans, an hour longer each day, on a Saturday, in
-    # another room, with another product, with a coat less.
+    # What would become of a piece's date, and of the chance to keep it where it has one: before all other work, with a
+    # second pair of hands, warmer, drier, with fans, an hour longer each day, on a Saturday, in another room, laid on
+    # otherwise, with another product, with a coat less.
     # Each is planned anew for the whole shop, at equal effort; the air changes from now on, what dries already dried
     # in the air that was.
     class WhatIf
-      # @!attribute kind      [String] warmer, drier, fans, longer, saturday, or change
+      # @!attribute kind      [String] first, second, warmer, drier, fans, longer, saturday, or change
       # @!attribute operation [Hash, nil] of Schedule::Edit; nil where the shop's air or hours are to be changed
       # @!attribute gain_min  [Integer, nil] minutes earlier (negative: later); nil when there is no date
-      Answer = Struct.new(:kind, :label, :ready_at, :gain_min, :hands_min, :film_um, :operation, keyword_init: true)
+      # @!attribute chance    [Float, nil] 0 to 1, to be ready when it is due; nil when nothing is due
+      Answer = Struct.new(:kind, :label, :ready_at, :gain_min, :hands_min, :film_um, :operation, :chance,
+                          keyword_init: true)
+      # Enough to tell nine of ten from seven.
+      RUNS = 100
+      private_constant :RUNS
       # How far back the air is kept, and how far ahead it is changed hour by hour.
       PAST_MIN = 20 * 1440
 
       # @param plan [Plan]
       # @param piece_id [String]
-      # @return [Array<Answer>] those that change the date: air, hours, then the schedule
+      # @return [Array<Answer>] those that change the date: order, air, hours, then the schedule; with a due date what
+      #   gives it the best chance first
       def self.for(plan, piece_id) = new(plan, piece_id).answers
 
       def initialize(plan, piece_id)
@@ -30,13 +37,25 @@ module Rhexon
           return []
         end
 
-        (air + hours + changes).reject { |answer| answer.gain_min&.zero? }
+        told = (hands + air + hours + changes).reject { |answer| answer.gain_min&.zero? }
+        due ? told.sort_by.with_index { |answer, at| [ -answer.chance, at ] } : told
       end
 
       private
 
       def shop = @plan.shop
       def limits = Reference.limits.what_if
+
+      def due = @plan.piece(@id).due
+
+      # The same air and hours, and nothing in the way.
+      def hands
+        alone = shop.pieces.size > 1 ? shop.without(shop.pieces.map(&:id) - [ @id ]) : nil
+        [ [ "first", "Before all other work", alone ],
+          [ "second", "A second pair of hands", shop.with_second_hands ] ].filter_map do |kind, label, other|
+          other && answer(kind, label, nil, Search::Planner.plan(other))
+        end
+      end
 
       def air
         rooms = @plan.of_piece(@id)
@@ -78,7 +97,7 @@ module Rhexon
 
       def changes
         remedies = Checks::Alternatives.rooms(@context) + Checks::Alternatives.fewer(@context) +
-          Checks::Alternatives.products(@context)
+          Checks::Alternatives.methods(@context) + Checks::Alternatives.products(@context)
         remedies.filter_map do |remedy|
           plan = @plan.with_schedule(@id, Schedule::Edit.apply(@context.document, remedy.operation))
           unless Checks::Catalogue.findings(plan, @id).any? { |finding| finding.level == "stop" }
@@ -94,6 +113,7 @@ module Rhexon
         now = @plan.build.ready[@id]
         Answer.new(kind: kind, label: label, operation: operation, ready_at: ready,
                    gain_min: ready && now && now - ready, hands_min: plan.hands_min(@id),
+                   chance: due && (ready ? Chance::Outlook.new(plan, runs: RUNS).share_by(@id, due).round(2) : 0.0),
                    film_um: plan.piece(@id).faces.keys.map { |face| plan.film(@id, face).final.total_um }.max.round)
       end
 

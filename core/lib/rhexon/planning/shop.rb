@@ -97,6 +97,15 @@ module Rhexon
         )
       end
 
+      # The same shop with somebody who works whenever its first person does, and can do all of it.
+      # @return [Shop]
+      def with_second_hands
+        first = @json["people"].first
+        skills = @json["people"].flat_map { |person| person["skills"].to_a }.uniq
+        more = first.except("own_pieces_only").merge("id" => "one more", **(skills.any? ? { "skills" => skills } : {}))
+        with("people" => [ *@json["people"], more ])
+      end
+
       # The same shop asked for something else.
       # @param fields [Hash{String=>Object}] of rhexon-shop/1
       # @return [Shop]

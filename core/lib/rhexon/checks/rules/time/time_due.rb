@@ -38,7 +38,7 @@ module Rhexon
               { "op" => "all", "operations" => operations }
             )
           end
-          pins + Alternatives.rooms(context) + Alternatives.fewer(context)
+          pins + Alternatives.rooms(context) + Alternatives.fewer(context) + Alternatives.methods(context)
         end
       end
     end
