@@ -82,9 +82,8 @@ class WhatIfTest < CoreTest
     long = plan(piece(document(coat("s1", product: "seal", method: "brush", wet_um: 70)), area_m2: 56.0),
                 week: WEEK.transform_values { [ [ "08:00", "16:00" ] ] })
     assert_equal "hours", report(long).dig("infeasible", "constraint")
-    assert_equal [ "An hour longer each day", "Have Dewaxed shellac wiped", "Have Dewaxed shellac padded" ], report(long)["infeasible"]["changes"].map { |change|
-      change["change"]
-    }
+    assert_equal [ "An hour longer each day", "Have Dewaxed shellac wiped", "Have Dewaxed shellac padded" ],
+                 report(long)["infeasible"]["changes"].map { |change| change["change"] }
   end
 
   def test_fans_help_only_while_the_carrier_leaves
