@@ -51,7 +51,7 @@ class SmallSumsTest < ActiveSupport::TestCase
   test "a cut is made of the flake or the spirit that is there" do
     assert_in_delta 239.65, answer("make_cut", of: "spirit", amount: "1 l", cut: "2")[:flake_g], 0.01
     asked = assert_raises(Rhexon::InvalidInput) { answer("make_cut", amount: "2 oz", cut: "2") }
-    assert_match(/2 oz is a weight: of flake\?/, asked.message)
+    assert_match(/2 oz is a weight; choose the flake there is, if it is of flake/, asked.message)
     assert_raises(Rhexon::InvalidInput) { answer("make_cut", of: "flake", amount: "1 l", cut: "2") }
   end
 

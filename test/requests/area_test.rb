@@ -5,6 +5,8 @@ class AreaTest < RequestTest
     set_up_shop
     Product.create!(code: "f40", maker: "Marram", name: "F40 floor clear", kind: "waterborne_two_part",
                     role: "top coat", figures: { "wet_um" => { "roller" => 100, "brush" => 90 } })
+    Product.create!(code: "gun", maker: "Marram", name: "Gun clear", kind: "solvent_two_part", role: "top coat",
+                    figures: { "open_time_min" => 10 })
   end
 
   FIELDS = {
@@ -16,7 +18,8 @@ class AreaTest < RequestTest
   test "a page with what can be chosen" do
     get "/pieces/area"
     tools = props["choices"]["products"].to_h { |product| product.values_at("code", "tools") }
-    assert_equal [ %w[brush roller applicator], nil ], tools.values_at("f40", "w20"), "w20 is only sprayed"
+    assert_equal [ %w[brush roller applicator], nil ], tools.values_at("f40", "gun"), "the other is only sprayed"
+    assert_equal "f40", tools.keys.first, "its own sheet says how it is rolled"
     assert_equal %w[brush roller applicator], props["choices"]["tools"]
   end
 
@@ -90,7 +93,7 @@ class AreaTest < RequestTest
 
   test "a sketch without a name, a wood, a client, or that cannot be, becomes nothing" do
     { { name: "" } => "name", { wood: "" } => "wood", { client: "" } => "client",
-      { fields: FIELDS.merge(tool: "mop") } => "tool", { fields: FIELDS.merge(product: "w20") } => "tool" }
+      { fields: FIELDS.merge(tool: "mop") } => "tool", { fields: FIELDS.merge(product: "gun") } => "tool" }
       .each do |wrong, where|
         assert_no_difference([ "Piece.count", "Job.count" ]) { keep(**wrong) }
         assert_equal where, answer.dig("error", "where"), wrong.inspect

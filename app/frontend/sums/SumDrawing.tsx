@@ -7,35 +7,45 @@ import { Bars, FilmOnWood, FLAKE, Grains, Solution, SPIRIT, Squares } from "./sh
 /** The answer of a sum: what to read, and the drawing that carries it. */
 export const SumDrawing = drawing("The drawing", Drawn)
 
+const solidsAndRule = (n: Answer): [string, string][] => [
+  ["Solids", `${round(n.solids_percent, 1)} % by volume`],
+  ...(n.rule_lb
+    ? [["The rule of thumb says", `${round(n.rule_lb, 2)} lb, ${round(n.off_percent)} % off`] as [string, string]]
+    : []),
+]
+
 function Drawn({ id, numbers: n }: { id: string; numbers: Answer }) {
   switch (id) {
     case "thin_cut":
-    case "after_adding":
       return (
         <Both
-          drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={n.add_spirit_ml} />}
+          drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={n.add_spirit_ml} says="add spirit" />}
           figures={[
             n.add_flake_g > 0
               ? ["Add flake", `${round(n.add_flake_g)} g`]
-              : [id === "thin_cut" ? "Add spirit" : "Spirit added", `${round(n.add_spirit_ml)} ml`],
-            [id === "thin_cut" ? "It makes" : "There is", `${round(n.solution_ml)} ml`],
+              : ["Add spirit", `${round(n.add_spirit_ml)} ml`],
+            ["It makes", `${round(n.solution_ml)} ml`],
             ["of a cut of", `${round(n.lb, 2)} lb, ${round(n.g_per_l)} g/L of spirit`],
-            ["Solids", `${round(n.solids_percent, 1)} % by volume`],
-            ...(n.rule_lb
-              ? [
-                  ["The rule of thumb says", `${round(n.rule_lb, 2)} lb, ${round(n.off_percent)} % off`] as [
-                    string,
-                    string,
-                  ],
-                ]
-              : []),
+            ...solidsAndRule(n),
+          ]}
+        />
+      )
+    case "after_adding":
+      return (
+        <Both
+          drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={n.add_spirit_ml} says="spirit added" />}
+          figures={[
+            ["It is now a cut of", `${round(n.lb, 2)} lb`],
+            ["that is", `${round(n.g_per_l)} g/L of spirit`],
+            ["There is", `${round(n.solution_ml)} ml`],
+            ...solidsAndRule(n),
           ]}
         />
       )
     case "make_cut":
       return (
         <Both
-          drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={0} />}
+          drawing={<Solution flake={n.flake_ml} spirit={n.spirit_ml} added={0} says="" />}
           figures={[
             ["Flake", `${round(n.flake_g, 1)} g`],
             ["Spirit", `${round(n.spirit_ml)} ml`],

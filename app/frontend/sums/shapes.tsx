@@ -5,7 +5,8 @@ export const SPIRIT = "var(--spirit)"
 export const FLAKE = "var(--flake)"
 
 /** Spirit and flake stacked in a jar; what is added stands above the dashed line. */
-export function Solution({ flake, spirit, added }: { flake: number; spirit: number; added: number }) {
+export function Solution(props: { flake: number; spirit: number; added: number; says: string }) {
+  const { flake, spirit, added, says } = props
   const scale = 250 / (flake + spirit)
   const old = spirit - added
   const line = 280 - (flake + old) * scale
@@ -21,7 +22,7 @@ export function Solution({ flake, spirit, added }: { flake: number; spirit: numb
         <>
           <path d={`M30 ${line}h142`} stroke="var(--ink)" strokeDasharray="5 4" />
           <text x="176" y={30 + (added * scale) / 2} className="sum-label">
-            add spirit
+            {says}
           </text>
         </>
       )}

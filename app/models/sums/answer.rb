@@ -7,7 +7,8 @@ class Sums::Answer
 
   # What an amount of a cut to make is: its bare unit, its kind, and what a wrong one is told.
   MADE_OF = {
-    "solution" => [ :ml, :volume, "a weight: of flake?" ], "flake" => [ :g, :mass, "a volume, and flake is weighed" ],
+    "solution" => [ :ml, :volume, "a weight; choose the flake there is, if it is of flake" ],
+    "flake" => [ :g, :mass, "a volume, and flake is weighed" ],
     "spirit" => [ :ml, :volume, "a weight, and spirit is measured by volume" ]
   }.freeze
   private_constant :MADE_OF
