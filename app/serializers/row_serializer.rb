@@ -1,6 +1,6 @@
 class RowSerializer < ApplicationSerializer
   fields key: :string, step: :string, number: :number, coat: :number, kind: :string, phase: :string,
-         words: :string, inserted: :boolean,
+         words: :string, inserted: :boolean, sits: [ :boolean, NULLABLE ],
          status: "'done' | 'running' | 'planned'", because: :string, pinned: :boolean, room: :string, dry_room: :string,
          person: [ :string, NULLABLE ], tool: [ :string, NULLABLE ], caught: "string[]", faces: "string[]",
          hands: "Array<[number, number]>", hands_start: :number, work_start: :number, work_end: :number,

@@ -78,4 +78,15 @@ class SittingsTest < CoreTest
     turned = plan({ **piece(document(coat("s1"), support: "flat")), "faces" => faces }).of_piece("top")
     assert_equal [ 10, 10 ], turned.map { |one| one.pass.setup_min }
   end
+
+  # Shellac may be recoated in 20 min: not by itself, where a hand says so; varnish never.
+  def test_a_row_says_whether_its_coats_sit_together
+    sits = ->(**step) {
+      Rhexon::Picture::Sheet.new(plan(piece(document(coat("s1", coats: 3, **step)))), "top").rows.first.sits
+    }
+    assert_equal false, sits.(product: "seal", method: "wipe", wet_um: 25)
+    assert_equal true, sits.(product: "seal", method: "wipe", wet_um: 25, one_sitting: true)
+    assert_equal true, sits.(product: "seal", method: "pad", wet_um: 12)
+    assert_nil sits.(product: "varnish", method: "brush", wet_um: 85)
+  end
 end

@@ -49,11 +49,21 @@ export function HardWindows({
   const flags = FLAGS.filter((candidate) => candidate.fits(step, below))
   const pinned = step.pins?.find((pin) => pin.coat === row.coat && same(pin.faces, row.faces, sheet))
   const hands = (sheet.people.length > 1 || pinned?.person) && row.status === "planned" && row.hands_min > 0
-  if (flags.length === 0 && !hands) return null
+  if (flags.length === 0 && row.sits === null && !hands) return null
   return (
     <>
-      {flags.length > 0 && (
+      {(flags.length > 0 || row.sits !== null) && (
         <div className="ui-checks is-wide">
+          {row.sits !== null && (
+            <label className="ui-check" title="Set up once, one person, in turn while the first of them dries.">
+              <input
+                type="checkbox"
+                checked={row.sits}
+                onChange={(event) => onSet({ one_sitting: event.target.checked })}
+              />
+              All coats in one sitting
+            </label>
+          )}
           {flags.map(({ flag, words, why }) => (
             <label key={flag} className="ui-check" title={why}>
               <input

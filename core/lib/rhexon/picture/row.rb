@@ -52,6 +52,14 @@ module Rhexon
         @pass.part ? "#{text}, #{pieces}" : text
       end
 
+      # @return [Boolean, nil] its coats are laid in one sitting; nil: they cannot be
+      def sits
+        step, product = @pass.step, @pass.product
+        return unless step["coats"].to_i > 1 && !@pass.inserted && Planning::Sittings.possible?(step, product)
+
+        step.fetch("one_sitting") { Planning::Sittings.usual?(step, product) }
+      end
+
       # Film after this pass on the face with the most film, and the change it makes, µm.
       def film_um = snapshot&.after&.total_um&.round(1)
       def change_um = snapshot && (snapshot.after.total_um - snapshot.before.total_um).round(1)
