@@ -84,9 +84,9 @@ class SittingsTest < CoreTest
     sits = ->(**step) {
       Rhexon::Picture::Sheet.new(plan(piece(document(coat("s1", coats: 3, **step)))), "top").rows.first.sits
     }
-    assert_equal false, sits.(product: "seal", method: "wipe", wet_um: 25)
-    assert_equal true, sits.(product: "seal", method: "wipe", wet_um: 25, one_sitting: true)
-    assert_equal true, sits.(product: "seal", method: "pad", wet_um: 12)
+    refute sits.(product: "seal", method: "wipe", wet_um: 25)
+    assert sits.(product: "seal", method: "wipe", wet_um: 25, one_sitting: true)
+    assert sits.(product: "seal", method: "pad", wet_um: 12)
     assert_nil sits.(product: "varnish", method: "brush", wet_um: 85)
   end
 end
