@@ -141,8 +141,17 @@ module Rhexon
                                               [ recoat, scuff ]) : by_scratches(row["why"])
                           end
         when "cured" then cured(row)
-        else after("holds", row["why"], recoat)
+        else row["opens"] ? come_to(row) : after("holds", row["why"], recoat)
         end
+      end
+
+      # It holds by itself, once what lies below has come so far.
+      def come_to(row)
+        figure = @lower.milestone(row["opens"])
+        return answered("holds", row["why"], []) if @state == "cured"
+
+        until_then = { "handle" => "it can be handled", "rub_out" => "it can be rubbed out" }.fetch(row["opens"])
+        answered("wait", row["why"], [ Way.new(do: "wait", words: "Wait until #{until_then}", min: figure&.value) ])
       end
 
       # Its window is of no use to what holds by scratches alone.
@@ -156,9 +165,9 @@ module Rhexon
       end
 
       def cured(row)
-        return wax? ? answered("holds", row["why"], []) : by_scratches(row["why"]) if @state == "cured"
+        return by_scratches(row["why"]) if @state == "cured"
 
-        answered("wait", row["why"], [ cure, (scuff unless wax?) ])
+        answered("wait", row["why"], [ cure, scuff ])
       end
 
       def unknown = answered("unknown", UNKNOWN, [ board ])

@@ -45,6 +45,9 @@ module Rhexon
         usual(lower, upper)&.fetch("hard", nil)
       end
 
+      # @return [String, nil] a milestone that the upper one waits for whatever its own recoat says
+      def comes_to(lower, upper) = usual(lower, upper)&.fetch("opens", nil)
+
       # What keeps the upper one from going straight over the lower.
       # @return [Hash, nil] a row of the table: "why", "barrier", and "until" a milestone or "days" where it passes
       def refused(lower, upper)

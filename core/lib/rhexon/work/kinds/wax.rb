@@ -3,15 +3,18 @@ module Rhexon
     module Kinds
       # Wax, laid on thin and buffed: always the last.
       class Wax < LayingWork
+        WAX = Materials::Product.new("id" => "wax", "class" => "wax")
+        private_constant :WAX
+
         def phase(_step) = "rub_out"
 
         def covers? = false
 
-        # Paste wax on a film that is thin, oiled or of one part goes on as soon as that can be handled.
+        # On a film by the table of pairs; on what was wiped or padded thin as soon as that can be handled.
         def waits(_step, lower, _coated_later)
-          return [ lower.film? ? "rub_out" : "recoat_opens" ] unless thin?(lower)
+          return %w[sand handle] if thin?(lower)
 
-          %w[sand handle]
+          [ lower.film? ? Materials::Pairs.comes_to(lower.product, WAX) || "rub_out" : "recoat_opens" ]
         end
 
         # A film keeps the sheen it was rubbed to, bare wood gets that of the wax.

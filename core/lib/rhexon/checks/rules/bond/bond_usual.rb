@@ -3,7 +3,9 @@ module Rhexon
     module Rules
       # bond.pair: a film over what is worth less than "holds" by trade practice, or over what nobody knows. Silent
       # where the pair holds, where a sheet names it, where a seal, a scuff or the full cure already lies between, for
-      # pairs that BondPair stops, and where a board of the piece was tried with the same two, one over the other.
+      # pairs that BondPair stops, and where a board of the piece was tried with the same two, one over the other. Of
+      # colour and filler it tells only what never goes over what lies in the wood, or of filler on a film; a stain over
+      # a film is told by colour.over_film.
       module BondUsual
         LEVELS = { "never" => "stop", "barrier" => "caution", "cured" => "caution", "scuff" => "note" }.freeze
         TITLES = {
@@ -21,10 +23,22 @@ module Rhexon
 
         def on_face(context, course, at)
           upper = course[at].placement
-          return if !(upper.pass.film? || upper.pass.kind == "oil") || upper.pass.inserted || upper.status == "done"
+          return if !goes_over?(upper.pass) || upper.pass.inserted || upper.status == "done"
 
           lower = course.first(at).reverse.find { |moment| lies?(moment.placement.pass, course[at].before) } or return
+          return if soaks?(upper.pass) && !kept_out?(lower.placement.pass, course[at].before, upper.pass)
+
           judged(context, lower, course[lower_at(course, lower) + 1...at], upper)
+        end
+
+        def goes_over?(pass) = pass.film? || pass.kind == "oil" || soaks?(pass)
+        def soaks?(pass) = %w[stain fill].include?(pass.kind)
+
+        # What goes into the wood and is refused by what lies there.
+        def kept_out?(lower, surface, upper)
+          return false unless Materials::Pairs.usual(lower.product, upper.product)&.fetch("verdict") == "never"
+
+          !lower.film? || (upper.kind == "fill" && surface.total_um > Reference.limits.stain_over_film_um)
         end
 
         def lower_at(course, lower) = course.index { |moment| moment.equal?(lower) }
