@@ -14,12 +14,8 @@ class ProposalsState
     @wish = wish || first_wish
   end
 
-  # @return [Hash] of rhexon-wish/1: what the piece's page says, and the gear of the shop
-  def first_wish
-    { "lab" => @piece.target_lab, "sheen" => [ @piece.sheen_low, @piece.sheen_high ].compact.presence,
-      "pores" => @piece.pores, "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)),
-      "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
-  end
+  # @return [Hash] of rhexon-wish/1: what the piece's page says in figures, else in words, and the gear of the shop
+  def first_wish = { **written, **figures }
 
   # @return [Hash] ProposalsAnswer
   # @raise [Rhexon::InvalidInput]
@@ -66,6 +62,14 @@ class ProposalsState
 
   attr_reader :wish
 
+  def written = Rhexon::Systems::LookWords.read(@piece.look)
+
+  def figures
+    { "lab" => @piece.target_lab, "sheen" => [ @piece.sheen_low, @piece.sheen_high ].compact.presence,
+      "pores" => @piece.pores, "opaque" => (true if @piece.wood.match?(/\bmdf\b/i)),
+      "gear" => Rhexon::Systems::Wish.gear_of(shop) }.compact
+  end
+
   def floor = @floor ||= ShopFloor.new
 
   def shop = floor.plan_of(@piece).shop
@@ -78,7 +82,8 @@ class ProposalsState
   # @return [Array<String>] sentence parts
   def assumed
     unsaid = shop.pieces.find { |one| one.id == @piece.core_id }
-    [ ("its use: nothing is asked of it but to be looked at" if @piece.use.nil?),
+    [ ("its look: as it is written, #{@piece.look}" if (written.keys - figures.keys).any?),
+      ("its use: nothing is asked of it but to be looked at" if @piece.use.nil?),
       ("its date: as soon as can be" if @piece.job.due_at.nil?),
       ("its edges: #{@piece.arris.tr("_", " ").sub(/(\d)mm/, "\\1 mm")}" if @piece.arris != "sharp"),
       ("its wood before: bare and sanded" if @piece.faces.all? { |face| face.found.nil? }),
