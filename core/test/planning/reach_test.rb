@@ -27,6 +27,19 @@ class ReachTest < CoreTest
     assert_equal %w[s1/1/front s1/1/back s1/2/front s1/3/front s1/2/back s1/4/front], keys(twice)
   end
 
+  # A top and its legs are loose parts: one after the other at once. Two faces of one panel wait until it is turned.
+  def test_loose_parts_are_coated_in_turn
+    gap = ->(other, **kind) {
+      record = piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85)), id: "top")
+      record["faces"] = [ { "id" => "top", "area_m2" => 1.0 }, { "id" => other, "area_m2" => 0.6, **kind } ]
+      first, second = plan(record).of_piece("top").select { |one| one.pass.kind == "coat" }
+      second.work_start - first.work_end
+    }
+    assert_operator gap.("legs"), :<, 60
+    assert_operator gap.("back", "kind" => "back"), :>=, 1440, "varnish is handled after a day"
+    assert_operator gap.("underside"), :>=, 1440, "by its name"
+  end
+
   def test_hung_work_is_done_all_round_and_then_what_is_listed_again
     record = piece(document(coat("s1", faces: %w[front back front], support: "hung")))
     record["faces"] = FACES

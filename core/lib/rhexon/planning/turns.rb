@@ -11,6 +11,8 @@ module Rhexon
       # @!attribute times  [Integer] how often they are in all
       Turn = Struct.new(:faces, :caught, :time, :times)
       # Work of so little that it is turned on points, m² of all its faces.
+      OTHER_WAY = /back|under|bottom|inside|rear|below/i
+      private_constant :OTHER_WAY
       SMALL_M2 = Reference.hands.on_points_under_m2
 
       module_function
@@ -46,13 +48,19 @@ module Rhexon
       def support(piece, step) = step["support"] || piece.schedule["support"] || usual(piece)
 
       # How a piece lies unless its schedule says otherwise: floors stay where they are, two opposite faces are turned
-      # over, more faces and small work lie on points.
+      # over; more faces, loose parts (a top and its legs) and small work lie on points and are coated in turn.
       # @return [String]
       def usual(piece)
         sides = piece.faces.keys.reject { |face| edge?(piece, face) }
         return "fixed" if piece.use == "floor"
+        return "flat" if sides.size < 2
 
-        sides.size > 2 || (sides.size == 2 && piece.area_m2(sides) < SMALL_M2) ? "points" : "flat"
+        sides.size == 2 && opposites?(piece, sides) && piece.area_m2(sides) >= SMALL_M2 ? "flat" : "points"
+      end
+
+      # One looks the other way, by its kind or by its name.
+      def opposites?(piece, sides)
+        sides.any? { |face| %w[back inside].include?(piece.faces.fetch(face)["kind"]) || face.match?(OTHER_WAY) }
       end
 
       def edge?(piece, face) = piece.faces.fetch(face)["kind"] == "edges"
