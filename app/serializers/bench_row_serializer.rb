@@ -7,6 +7,9 @@ class BenchRowSerializer < ApplicationSerializer
          pattern: [ :string, NULLABLE ], rests: [ :string, NULLABLE ], ticked: "number[]"
   typelize measured: "{ comb_um?: number[]; pot_g?: [number, number] }"
   attribute(:measured) { |row| row.measured }
+  # It goes on with a sitting: one touch a coat.
+  typelize sits_on: :boolean
+  attribute(:sits_on) { |row| !row.placement.pass.sitting.nil? && !row.placement.pass.inserted }
   # The comb, the pot and the gun are for what is laid on as a film.
   typelize laid: :boolean
   attribute(:laid) { |row| row.placement.pass.film? && row.placement.pass.wet_um.to_f.positive? }

@@ -26,6 +26,26 @@ class BenchRequestTest < RequestTest
     assert_equal "open", answer["bench"]["drying"].first["state"]
   end
 
+  # Shellac wiped three times in one sitting: the first coat is begun and done, each other takes one touch.
+  test "in a sitting each coat takes one touch" do
+    bowl = make_piece(name: "Bowl", steps: [ coat("s1", product: "seal", method: "wipe", wet_um: 25, coats: 3,
+                                                        one_sitting: true) ])
+    key = ->(number) { "#{bowl.core_id}/s1/#{number}/top" }
+    get "/bench"
+    row = ->(number) { props["bench"]["upcoming"].find { |one| one["key"] == key.(number) } }
+    assert_equal [ false, true, true ], (1..3).map { |number| row.(number)["sits_on"] }
+    touch("started", pass: key.(1))
+    travel 5.minutes
+    touch("done", pass: key.(1))
+    travel 25.minutes
+    touch("done", pass: key.(2))
+    assert_response :ok
+    get "/bench"
+    assert_equal [ key.(3) ], props["bench"]["upcoming"].select { |one|
+      one["piece"] == bowl.core_id
+    }.map { |one| one["key"] }
+  end
+
   test "who began it stands in the log and in the plan" do
     Person.create!(name: "Osei", skills: [])
     touch("started", person: "Wren")

@@ -179,13 +179,13 @@ export function InHand({
             {...settling}
             onClick={() =>
               onTouch(
-                inHand
-                  ? { kind: "done", pass: row.key }
+                inHand || row.sits_on
+                  ? { kind: "done", pass: row.key, ...(!inHand && person ? { person } : {}) }
                   : { kind: "started", pass: row.key, ...(person ? { person } : {}) },
               )
             }
           >
-            {inHand ? "Done" : "Start"}
+            {inHand ? "Done" : row.sits_on ? "Coat laid" : "Start"}
             <span className="text-fine">space</span>
           </button>
         ) : (

@@ -36,6 +36,7 @@ export const row = (more: Partial<BenchRow> = {}): BenchRow => ({
   answers: null,
   drops: null,
   spot_mix: null,
+  sits_on: false,
   ticked: [],
   measured: {},
   laid: true,
