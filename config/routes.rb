@@ -162,6 +162,7 @@ Rails.application.routes.draw do
   resource :record, only: :show do
     scope module: :records do
       resource :figures, only: %i[show create destroy]
+      resource :paces, only: :create
       resource :recurrence, only: :show, path: "recurs"
       resource :hours, only: :show
     end

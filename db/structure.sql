@@ -1,6 +1,6 @@
 CREATE TABLE IF NOT EXISTS "schema_migrations" ("version" varchar NOT NULL PRIMARY KEY);
 CREATE TABLE IF NOT EXISTS "ar_internal_metadata" ("key" varchar NOT NULL PRIMARY KEY, "value" varchar, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL);
-CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, terms json NOT NULL DEFAULT '{}' CHECK (json_valid(terms) AND length(terms) <= 2000), address varchar CHECK (length(address) <= 200), CONSTRAINT house_is_json CHECK (json_valid(house)));
+CREATE TABLE IF NOT EXISTS "shops" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "zone" varchar NOT NULL, "house" json DEFAULT '{}' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "units" varchar DEFAULT 'metric' NOT NULL, "scale_g" float DEFAULT 1.0 NOT NULL, "currency" varchar DEFAULT 'EUR' NOT NULL, "goal" varchar DEFAULT 'soonest' NOT NULL, terms json NOT NULL DEFAULT '{}' CHECK (json_valid(terms) AND length(terms) <= 2000), address varchar CHECK (length(address) <= 200), paces json NOT NULL DEFAULT '{}' CHECK (json_valid(paces) AND length(paces) <= 2000), CONSTRAINT house_is_json CHECK (json_valid(house)));
 CREATE TABLE IF NOT EXISTS "rooms" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "t_c" float NOT NULL, "rh" float NOT NULL, "air" varchar DEFAULT 'ordinary' NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "daily" json, "uses" json DEFAULT '[]' NOT NULL, "rack_places" integer, CONSTRAINT humidity_is_a_percentage CHECK (rh BETWEEN 1 AND 100), CONSTRAINT room_temperature CHECK (t_c BETWEEN -20 AND 60), CONSTRAINT air_is_known CHECK (air IN ('still','ordinary','moving','cabinet')));
 CREATE UNIQUE INDEX "index_rooms_on_name" ON "rooms" ("name");
 CREATE TABLE IF NOT EXISTS "people" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "at_bench" boolean DEFAULT 1 NOT NULL, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, "skills" json, role varchar NOT NULL DEFAULT 'finisher' CHECK (role IN ('owner', 'finisher', 'student')), password_digest varchar, code_digest varchar, own_pieces_only boolean NOT NULL DEFAULT 0, second_secret varchar CHECK (length(second_secret) <= 64), second_used_at integer);
@@ -709,6 +709,7 @@ CREATE INDEX "index_audit_lines_on_kind_and_at" ON "audit_lines" ("kind", "at");
 CREATE TRIGGER audit_lines_refuse_update BEFORE UPDATE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
 CREATE TRIGGER audit_lines_refuse_delete BEFORE DELETE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202000000'),
 ('20261201230000'),
 ('20261201190000'),
 ('20261201130000'),

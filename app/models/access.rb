@@ -55,7 +55,8 @@ module Access
     "consumables" => WORK, "products" => READ_BY_STUDENTS, "products/defaults" => WORK, "products/exports" => WORK,
     "products/imports" => WORK, "products/optics" => WORK, "products/retirements" => WORK,
     # The record and the shop.
-    "records" => WORK, "records/figures" => WORK, "records/hours" => WORK, "records/recurrences" => WORK,
+    "records" => WORK, "records/figures" => WORK, "records/paces" => WORK, "records/hours" => WORK,
+    "records/recurrences" => WORK,
     "shops" => RULED_BY_OWNER, "shops/calendars" => WORK, "shops/goals" => WORK, "shops/logger_files" => WORK
   }.freeze
 

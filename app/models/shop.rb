@@ -50,6 +50,22 @@ class Shop < ApplicationRecord
     update!(terms: terms.merge(given).compact)
   end
 
+  PACES = (0.2..5.0)
+  private_constant :PACES
+
+  # Says how fast hands are at some work, of what is reckoned.
+  # @param work [String] of Rhexon::Planning::Pace.works
+  # @param factor [Numeric, nil] nil: as reckoned, or as they taught
+  # @raise [Rhexon::InvalidInput]
+  def pace!(work, factor)
+    Rhexon.refuse_unless(Rhexon::Planning::Pace.works.include?(work), "There is no such work", where: "work",
+                         accepted: "a kind of work of the list")
+    Rhexon.refuse_unless(factor.nil? || (factor.is_a?(Numeric) && PACES.cover?(factor)),
+                         "#{factor.inspect} times what is reckoned is no pace", where: "factor",
+                         accepted: "0.2 to 5 times")
+    update!(paces: paces.merge(work => factor).compact)
+  end
+
   # House rules where finishers disagree, less the checks that are judged otherwise.
   def ways = Rhexon::Planning::Shop::HOUSE.merge(house).except("checks")
 

@@ -14,7 +14,7 @@ class OwnFiguresState
   def to_h
     OwnFiguresPageSerializer.new(
       { drying: drying, noise: noise, plan_on: Shop.current.house["plan_on"].to_s.presence || plan_on_usual,
-        pace: pace, shares: shares, rounds: rounds, drops: drops, zone: Shop.current.zone }
+        pace: pace, said: said, works: works, shares: shares, rounds: rounds, drops: drops, zone: Shop.current.zone }
     ).to_h
   end
 
@@ -79,6 +79,10 @@ class OwnFiguresState
         counts: all[:times] >= Rhexon::Planning::Pace::LEAST_TIMES }
     }.sort_by { |one| [ -one[:times], one[:work] ] }
   end
+
+  # What the shop says of its hands, and what it may say it of.
+  def said = Shop.current.paces.map { |work, factor| { id: work, work: work_words(work), factor: factor } }
+  def works = Rhexon::Planning::Pace.works.map { |work| [ work, work_words(work) ] }.sort_by(&:last)
 
   def paced(record) = { person: record["person"], times: record["times"], **within(record) }
 

@@ -5,6 +5,7 @@ class OwnFiguresPageSerializer < ApplicationSerializer
          pace: "Array<{ work: string; times: number; factor: number; low: number; high: number; m2_min: number; " \
                "counts: boolean; people: Array<{ person: string; times: number; factor: number; low: number; " \
                "high: number }> }>",
+         said: "Array<{ id: string; work: string; factor: number }>", works: "Array<[string, string]>",
          shares: "Array<{ what: string; ways: Array<{ way: string; times: number; factor: number; low: number; " \
                  "high: number; own: string; counts: boolean }> }>",
          rounds: "Array<{ words: string; loops: number; mean: number; most: number }>",

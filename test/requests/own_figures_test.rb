@@ -38,6 +38,22 @@ class OwnFiguresTest < RequestTest
     assert_equal 1, figures["noise"]["coats"]
   end
 
+  test "what the shop says of its hands goes before what they taught" do
+    new = make_piece(name: "Next board", steps: [ sand ])
+    work = -> { ShopFloor.new.plan.of_piece(new.core_id).first.pass.work_min.to_f }
+    taught = work.()
+    send_json("/record/paces", { work: "sand", factor: 4 })
+    assert_equal [ { "id" => "sand", "work" => "Sand", "factor" => 4 } ], answer["said"]
+    assert_operator work.(), :>, taught * 2
+    send_json("/record/paces", { work: "sand", factor: nil })
+    assert_equal [ [], taught ], [ answer["said"], work.() ]
+    { { work: "dance", factor: 1 } => "work", { work: "sand", factor: 9 } => "factor",
+      { work: "sand", factor: "x" } => "factor" }.each do |wrong, where|
+      send_json("/record/paces", wrong)
+      assert_equal where, answer.dig("error", "where")
+    end
+  end
+
   test "hands are told by work and by person, and from three works on plans reckon with them" do
     pace = figures["pace"].find { |one| one["work"] == "Sand" }
     assert_equal [ 4, true, "Imke" ], [ pace["times"], pace["counts"], pace["people"].sole["person"] ]

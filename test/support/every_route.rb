@@ -108,6 +108,7 @@ module EveryRoute
       "POST /readings" => [ { t_c: 19, rh: 50 }, { readings: [ { t_c: 19, rh: 50 } ] } ],
       "POST /shop/instruments" => [ { name: "Door", room: Room.first.id } ],
       "PATCH /shop/instruments/:id" => [ { stand_in: "noisy" }, { renew: true } ], "DELETE /shop/instruments/:id" => [ {} ],
+      "POST /record/paces" => [ { work: "sand", factor: 1.2 } ],
       "POST /record/figures" => [ { product: "w20", phase: "early" } ], "DELETE /record/figures" => [ { product: "w20", phase: "early" } ],
       "POST /shelf/over" => [ { lower: "seal", upper: "w20", state: "cured", sanded: true, residue: "wax" } ],
       "POST /sums" => [ { question: "thin_cut", fields: { stock: "2 lb", amount: "1 l", to: "1 lb" } } ],

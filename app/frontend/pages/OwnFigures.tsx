@@ -8,6 +8,7 @@ import { useSend } from "@/lib/requests"
 import { Dried } from "@/record/Dried"
 import { PaceRows, ShareRows } from "@/record/PaceRows"
 import { RecordHead } from "@/record/RecordHead"
+import { SaidPaces } from "@/record/SaidPaces"
 import type { OwnFiguresPage } from "@/types"
 
 const FIGURES = "/record/figures"
@@ -29,6 +30,8 @@ export default function OwnFigures(first: OwnFiguresPage) {
   const { send, busy, error } = useSend()
   const forget = (product: string, phase: string, again: boolean) =>
     void send(() => request<OwnFiguresPage>(again ? "DELETE" : "POST", FIGURES, { product, phase }), setState)
+  const say = (work: string, factor: number | null) =>
+    void send(() => request<OwnFiguresPage>("POST", "/record/paces", { work, factor }), setState)
   const planOn = (value: string) =>
     void send(
       () => request("POST", "/shop/house", { rule: "plan_on", value: Number(value) }),
@@ -79,6 +82,7 @@ export default function OwnFigures(first: OwnFiguresPage) {
           <section aria-label="Hands" className="ruled pt-2">
             <h2 className="text-head">How long hands take here, of what is reckoned</h2>
             <PaceRows pace={pace} />
+            <SaidPaces said={state.said} works={state.works} busy={busy} onSay={say} />
           </section>
           {shares.map(({ what, ways }) => (
             <section key={what} aria-label={SHARES[what]} className="ruled pt-2">

@@ -66,9 +66,14 @@ class ShopFloor::Records
   # What the log teaches of drying.
   # @param now [Time]
   # @return [Hash] Shop::Beliefs::TAUGHT
-  def beliefs(now) = @beliefs ||= Shop::Beliefs.for(setting(now))
+  def beliefs(now)
+    @beliefs ||= Shop::Beliefs.for(setting(now)).then { |taught| shop.paces.empty? ? taught : said(taught) }
+  end
 
   private
+
+  # What the shop says of its hands goes before what they taught.
+  def said(taught) = taught.merge("pace" => Rhexon::Planning::Pace.said(shop.paces, taught["pace"]))
 
   def shop = @shop ||= Shop.current
 
