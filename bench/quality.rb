@@ -34,8 +34,8 @@ class PlainModel
   end
 
   def to_dzn
-    { passes: @m.size, people: @shop.people.size, horizon: @horizon, hands: @m.hands,
-      fits: @m.hands.map { |minutes| fits(minutes, GRID) },
+    { passes: @m.size, people: @shop.people.size, horizon: @horizon, hands: @m.times.hands,
+      fits: @m.times.hands.map { |minutes| fits(minutes, GRID) },
       before: @m.passes.each_index.map { |index|
         index > @m.first[@m.piece_of[index]] ? index : 0
       }, **waits, **windows, **endings }
@@ -58,12 +58,12 @@ class PlainModel
   end
 
   # Minutes from the start of hands to the end of laying.
-  def laid(index) = @m.setup[index] + @m.work[index]
+  def laid(index) = @m.times.setup[index] + @m.times.work[index]
 
   def waits
     rows = @m.passes.each_index.flat_map do |index|
-      @m.waits[index].map do |wait|
-        [ wait.lower + 1, index + 1, laid(wait.lower) + wait.opening.at(0) - @m.setup[index] ]
+      @m.drying.waits[index].map do |wait|
+        [ wait.lower + 1, index + 1, laid(wait.lower) + wait.opening.at(0) - @m.times.setup[index] ]
       end
     end
     {
@@ -74,7 +74,7 @@ class PlainModel
 
   def windows
     rows = @m.passes.each_index.flat_map do |index|
-      @m.unders[index].filter_map { |under| under.closing && window(index, under) }
+      @m.drying.unders[index].filter_map { |under| under.closing && window(index, under) }
     end
     names = %i[below coat closes sanded scuff scuff_fits rubbed fresh valid]
     { windows: rows.size, **names.each_with_index.to_h { |name, column| [ name, rows.map { |row| row[column] } ] } }
@@ -82,18 +82,18 @@ class PlainModel
 
   def window(index, under)
     lower = under.lower
-    scuff = @m.scuff_min[index]
+    scuff = @m.times.scuff_min[index]
     rubbed = under.abraded.first&.last
     [
-      lower + 1, index + 1, @m.setup[lower] + @m.each_min[lower] + under.closing.at(0) - @m.setup[index],
+      lower + 1, index + 1, @m.times.setup[lower] + @m.times.each_min[lower] + under.closing.at(0) - @m.times.setup[index],
       laid(lower) + under.sand.at(0), scuff, fits(scuff, 1), rubbed ? rubbed + 1 : 0,
-      rubbed ? @m.hands[rubbed] + 1440 - @m.setup[index] : 0, scuff + 1440 - @m.setup[index]
+      rubbed ? @m.times.hands[rubbed] + 1440 - @m.times.setup[index] : 0, scuff + 1440 - @m.times.setup[index]
     ]
   end
 
   def endings
     rows = @m.passes.each_index.map do |index|
-      [ index + 1, [ @m.hands[index], @m.ready[index] ? laid(index) + @m.ready[index].at(0) : 0 ].max ]
+      [ index + 1, [ @m.times.hands[index], @m.drying.ready[index] ? laid(index) + @m.drying.ready[index].at(0) : 0 ].max ]
     end
     { last: rows.size, ending: rows.map(&:first), tail: rows.map(&:last) }
   end
@@ -148,7 +148,7 @@ all = []
     warn "#{name} seed #{seed}: ours #{minutes}, proven #{best}" if minutes != best
     made.each { |effort, (_, _, mine, builds, seconds)| results[effort] << [ mine / best.to_f, seconds, builds ] }
   end
-  results.each { |effort, rows| row("#{name}, #{effort}", *rows.transpose) }
+  results.each { |effort, rows| row("#{name}, #{effort}", *rows.transpose) if rows.any? }
   all.concat(results["full"].map(&:first))
 end
 puts format("full, all: %d proven, %d at the optimum, median %.3f, worst %.3f", all.size,

@@ -14,7 +14,8 @@ module Shops
 
   module_function
 
-  # Steady air, one room for dust and one for films, no evaporative stacks: what a plain constraint model can say too.
+  # Steady air, one room for dust and one for films, no evaporative stacks, work too short to pause: what a plain
+  # constraint model can say too.
   # @return [Hash] rhexon-shop/1
   def plain(seed, pieces:, steps:, people: 1, effort: "full", rooms: false, faces: 1)
     random = Random.new(seed)
@@ -60,7 +61,7 @@ module Shops
 
   def piece(random, index, steps, faces)
     sides = [
-      { "id" => "show", "area_m2" => (2 + random.rand(50) / 10.0).round(1) },
+      { "id" => "show", "area_m2" => (0.5 + random.rand(15) / 10.0).round(1) },
       { "id" => "back", "kind" => "back", "area_m2" => 0.4 }
     ].first(faces)
     {
@@ -70,7 +71,7 @@ module Shops
   end
 
   def step(random, id, at)
-    return { "id" => id, "kind" => "sand", "grits" => %w[P150 P180] } if at.zero?
+    return { "id" => id, "kind" => "sand", "grits" => %w[P150 P180], "machine" => true } if at.zero?
 
     case random.rand(8)
     when 0 then { "id" => id, "kind" => "level", "grits" => [ "P320" ], "aim" => "between" }

@@ -55,7 +55,7 @@ module Rhexon
       def climate(placement, room = placement.pass.dry_room) = shop.line(room).at(placement.work_start)
 
       # @return [Array<Materials::Product>] on the shelf and not retired, in a steady order
-      def shelf = shop.products.values.reject(&:retired?).sort_by(&:id)
+      def shelf = shop.products.values.reject(&:retired?).sort_by { |product| [ product.to_buy? ? 1 : 0, product.id ] }
 
       def finding(id, level, title, sentence, placement: nil, figures: {}, remedies: [])
         Finding.new(id: id, level: level, title: title, sentence: sentence, step: placement&.pass&.step&.fetch("id"),

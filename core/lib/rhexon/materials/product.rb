@@ -8,6 +8,7 @@ module Rhexon
       ].freeze
       # Classes that go into a mix and are not laid on by themselves.
       HELPERS = %w[hardener thinner flake colourant].freeze
+      TO_BUY = "buy:".freeze
       OILS = %w[siccative_oil raw_oil hardwax_oil].freeze
       FILLERS = %w[paste_filler_oil waterborne_filler].freeze
       FILLING_ROLES = [ "pore filler", "putty" ].freeze
@@ -154,6 +155,8 @@ module Rhexon
       def efflux = @record["efflux"] || []
       def voc_ready_g_per_l = @record["voc_ready_g_per_l"]
       def voc_less_water_g_per_l = @record["voc_less_water_g_per_l"]
+      # @return [Boolean] it stands for what would be bought, and is not on the shelf
+      def to_buy? = id.start_with?(TO_BUY)
       # @return [Boolean] figures of a sheet were taken in
       def sheet? = !@record["source"].nil?
       # @return [Array<Hash>] {"g" or "ml", "price"}

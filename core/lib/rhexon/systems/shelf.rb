@@ -2,8 +2,6 @@ module Rhexon
   module Systems
     # What a system is laid on with: of the shelf where it has it, else of its kind, to buy.
     class Shelf
-      TO_BUY = "buy:".freeze
-
       # One thing of each kind that systems take, as it would be bought: with what its kind usually is, and of the sheen
       # that is wished, as far as a can of its kind gives that. Beyond it is rubbed out.
       # @param wish [Wish]
@@ -23,7 +21,8 @@ module Rhexon
       def self.record(class_id, colour, gu)
         usual = Reference.classes.classes.fetch(class_id)
         pigment = colour || ("pigmented" if PRIMERS.include?(class_id))
-        { "id" => [ TO_BUY + class_id, colour ].compact.join(":"), "class" => class_id, "colour" => pigment,
+        { "id" => [ Materials::Product::TO_BUY + class_id, colour ].compact.join(":"), "class" => class_id,
+          "colour" => pigment,
           "name" => "#{"coloured " if colour}#{usual["name"].sub(/^./, &:downcase)}",
           "sheen_gu" => (sold(gu, usual["sheen_gu"]) unless GLOSS.include?(class_id)) }.compact
       end
@@ -38,7 +37,7 @@ module Rhexon
         @wish = wish
       end
 
-      def bought?(product) = product.id.start_with?(TO_BUY)
+      def bought?(product) = product.to_buy?
 
       # @param laid [Hash] of a system
       # @return [Array(Materials::Product, String), nil] product and method; nil: nothing is laid on in a way there is

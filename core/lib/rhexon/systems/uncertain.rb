@@ -50,7 +50,7 @@ module Rhexon
       def sheen
         step = top or return
         mine = @products.fetch(step["product"])
-        return if mine.id.start_with?(Shelf::TO_BUY)
+        return if mine.to_buy?
 
         gu = mine.sheen_gu&.value or return
         other = alike(mine, step["method"]).select { |one| (one.sheen_gu.value - gu).abs >= OTHER_GU }
@@ -61,7 +61,7 @@ module Rhexon
       def alike(mine, method)
         @products.values.select do |one|
           one.class_id == mine.class_id && one.colour == mine.colour && !one.retired? && one.sheen_gu &&
-            Schedule::Kinds.methods("coat", one).include?(method) && !one.id.start_with?(Shelf::TO_BUY)
+            Schedule::Kinds.methods("coat", one).include?(method) && !one.to_buy?
         end
       end
 

@@ -116,7 +116,7 @@ module Rhexon
         return unless there
 
         here = matches.find { |match| match.there["id"] == there }.here
-        here ? here.id : "#{Systems::Shelf::TO_BUY}#{there}"
+        here ? here.id : "#{Materials::Product::TO_BUY}#{there}"
       end
 
       # By the method that there is gear for, to the same dry film; another product to the film that its sheet gives.
