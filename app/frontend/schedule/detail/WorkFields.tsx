@@ -72,7 +72,7 @@ const CHOICES: Choice[] = [
     field: "pull",
     label: "Tape comes off",
     options: [
-      ["", "after each brushed varnish or paint coat"],
+      ["", "as the finish wants"],
       ["each_coat", "after each coat"],
       ["last_coat", "after the last coat"],
     ],
