@@ -91,12 +91,20 @@ class ProposalsState
       ("the gear: what the shop has" if wish["gear"] == Rhexon::Systems::Wish.gear_of(shop)) ].compact
   end
 
+  # The piece as it stands in the shop's plan; nil where nothing is planned for it yet.
+  # @return [Rhexon::Compare::Alternative, nil]
+  def standing
+    plan = floor.plan_of(@piece)
+    return if @piece.schedule.steps.empty? || plan.build.ready[@piece.core_id].nil?
+
+    Rhexon::Compare::Alternative.new(plan, @piece.core_id, "As it stands")
+  end
+
   def told
-    standing = engine.standing
     { proposals: answer.proposals.map { |one| serialized(one) },
       fallen: answer.fallen.map { |one| { name: one.system.name, reason: one.reason } }, late: answer.late,
       target_hex: wish["lab"] && Rhexon::Colour::Lab.hex(wish["lab"]), remarks: answer.remarks,
-      standing: standing && SideSerializer.alone(standing) }
+      standing: standing&.then { |side| SideSerializer.alone(side) } }
   end
 
   def serialized(proposal)

@@ -78,6 +78,9 @@ describe("when a step starts", () => {
       "Imke starts as soon as it is dry; may move 09:10 to Tue 09:10",
     )
     expect(screen.getByRole("status").textContent).toBe("Mon 23 Nov 09:40")
+    cleanup()
+    show(row({ earliest: NOW, latest: NOW }))
+    expect(screen.getByRole("group").textContent).not.toContain("may move")
   })
 
   test("goes by five minutes of its hands, and is let go only where a hand has set it", () => {

@@ -123,7 +123,8 @@ class ProposalsTest < RequestTest
     assert_nil answer["standing"]
     @piece = make_piece(name: "Planned", steps: [ coat("s1", coats: 2) ])
     ask(gear: %w[brush wipe])
-    assert_equal 2, answer["standing"]["coats"]
+    assert_equal [ 2, ShopFloor.new.plan.build.ready.fetch(@piece.core_id) ],
+                 answer["standing"].values_at("coats", "ready_at"), "as the shop's plan has it"
   end
 
   test "looks to choose from are of the wood, of boards that were read, and of other woods" do

@@ -86,13 +86,6 @@ class WantedTest < CoreTest
     refute_empty early & answer.proposals.map(&:id)
   end
 
-  def test_what_stands_is_there_to_be_held_against
-    steps = [ { "id" => "s1", "kind" => "coat", "product" => "varnish", "method" => "brush", "wet_um" => 60,
-                "coats" => 4, "role" => "top" } ]
-    assert_equal 4, engine({}, schedule: document(*steps)).standing.coats
-    assert_nil engine.standing
-  end
-
   def test_the_chance_of_a_date_is_a_share_of_runs
     made = engine({ "due" => "2026-12-20T12:00+01:00" })
     chances = made.answer.proposals.map { |one| one.chance(made.due) }

@@ -34,9 +34,9 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
   return (
     <fieldset className="mb-3">
       <legend className="text-label">
-        {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}; may move{" "}
-        {soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to{" "}
-        {soon(row.latest + row.setup_min, sheet.zone, sheet.now)}
+        {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}
+        {row.earliest < row.latest &&
+          `; may move ${soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to ${soon(row.latest + row.setup_min, sheet.zone, sheet.now)}`}
       </legend>
       <div className="flex gap-2">
         <button

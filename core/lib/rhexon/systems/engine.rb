@@ -54,15 +54,6 @@ module Rhexon
       # @return [Integer, nil] minute by which it is wished, or due
       attr_reader :due
 
-      # The piece with the schedule that it has.
-      # @return [Compare::Alternative, nil] nil where it has none that can be planned
-      def standing
-        return if @record["schedule"]["steps"].to_a.empty?
-
-        plan = Search::Planner.around(base, @record)
-        Compare::Alternative.new(plan, @id, "As it stands") if plan&.build&.ready&.fetch(@id, nil)
-      end
-
       private
 
       # Where it stands and how it lies stays, and what is done.
