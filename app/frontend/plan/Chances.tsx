@@ -49,8 +49,8 @@ function ChanceWords({ chance, zone }: { chance: Chance; zone: string }) {
       <span className="text-fine">{says(chance, zone)}</span>
       {first && (
         <span className="text-fine text-second">
-          Mostly hangs on {lower(first.words)}
-          {second ? ` and ${lower(second.words)}` : ""}.
+          Mostly hangs on {first.words}
+          {second ? ` and ${second.words}` : ""}.
         </span>
       )}
     </>
@@ -68,5 +68,3 @@ function says(chance: Chance, zone: string) {
     ? `${odds}${when(middle, zone)}, give or take ${duration(Math.max(late - middle, 1))}.`
     : `${odds}${when(middle, zone)}; one in ten before ${when(early, zone)}, one in ten after ${when(late, zone)}.`
 }
-
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)

@@ -7,11 +7,16 @@ Piece::Chance = Struct.new(:outlook, :plan, :piece) do
   def dates = [ 0.1, 0.5, 0.9 ].map { |share| outlook.quantile(piece, share) }.compact
   def runs = Rhexon::Chance::Outlook::RUNS
 
-  # @return [Array<Hash>] words of the coats that drive the date, and how strongly
+  # @return [Array<Hash>] words of what dries and drives the date, and how strongly
   def drivers
-    context = Rhexon::Checks::Context.new(plan, piece)
-    outlook.drivers(piece).map do |driver|
-      { "key" => driver.key, "words" => context.name(context.placement_of(driver.key)), "rank" => driver.rank }
-    end
+    outlook.drivers(piece).map { |driver| { key: driver.key, words: words(driver.pass), rank: driver.rank } }
+  end
+
+  private
+
+  def words(pass)
+    return "how #{pass.product.name} dries" if pass.product
+
+    "the drying after \"#{Rhexon::Schedule::Words.step(pass.step)}\""
   end
 end

@@ -64,6 +64,11 @@ class OutlookTest < CoreTest
     assert_includes outlook(made).drivers("top").map(&:key), "top/s1/1/show"
   end
 
+  def test_a_product_is_named_once_however_many_of_its_coats_drive_the_date
+    made = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85, coats: 3))))
+    assert_equal [ "varnish" ], outlook(made).drivers("top").map { |driver| driver.pass.product.id }
+  end
+
   def test_what_is_done_is_not_drawn_again
     log = [
       { "kind" => "done", "pass" => "top/s1/1/show", "at" => "2026-11-23T07:43+01:00" },

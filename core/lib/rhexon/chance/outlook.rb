@@ -6,8 +6,11 @@ module Rhexon
       # A wait that moves the date this much or less by rank says nothing.
       LEAST_RANK = 0.15
 
+      # @!attribute pass [Planning::Pass] the one whose drying moves the date most, of all that lay its product on
       # @!attribute rank [Float] Spearman's rank correlation of its drying time with the date, -1 to 1
-      Driver = Struct.new(:key, :rank, keyword_init: true)
+      Driver = Struct.new(:pass, :rank, keyword_init: true) do
+        def key = pass.key
+      end
 
       # @param plan [Planning::Plan]
       # @param runs [Integer]
@@ -35,20 +38,21 @@ module Rhexon
       # @return [Array<Integer>]
       def dots(piece_id, count) = Array.new(count) { |index| quantile(piece_id, (index + 0.5) / count) }.compact
 
-      # The coats whose drying drives the date, strongest first.
+      # What dries and drives the date, each product once, strongest first.
       # @return [Array<Driver>]
       def drivers(piece_id, most = 3)
         ready = @sampling.ready[number(piece_id)]
         return [] if ready.size < @runs || ready.uniq.size < 2
 
         model = @plan.model
-        (model.first[number(piece_id)]..model.last[number(piece_id)]).filter_map do |index|
+        found = (model.first[number(piece_id)]..model.last[number(piece_id)]).filter_map do |index|
           spans = @sampling.drying[index]
           next if spans.uniq.size < 2
 
           rank = Statistics::Rank.correlation(spans, ready)
-          Driver.new(key: model.passes[index].key, rank: rank.round(2)) if rank > LEAST_RANK
-        end.max_by(most, &:rank)
+          Driver.new(pass: model.passes[index], rank: rank.round(2)) if rank > LEAST_RANK
+        end
+        found.sort_by { |driver| -driver.rank }.uniq { |driver| driver.pass.product || driver.pass.step }.first(most)
       end
 
       private
