@@ -8,9 +8,10 @@ class FirstTest < CoreTest
   PIECES = YAML.safe_load_file(File.join(__dir__, "first.yml")).freeze
   GEAR = { "hand" => %w[brush wipe pad roller], "spray" => %w[brush wipe pad roller spray] }.freeze
 
-  def answer(asked)
+  def answer(asked, found = nil)
     record = piece({}, wood: asked["grain"] || "closed", area_m2: asked["area_m2"] || 1.5)
       .merge(asked.slice("wood", "use", "shape", "arris"))
+    record["faces"].each { |face| face["found"] = found } if found
     shop = Rhexon::Planning::Shop.new(shop_json(record, products: products))
     wish = { "gear" => GEAR.fetch(asked["gear"]), **asked.slice("sheen", "mouths") }
     Rhexon::Systems::Engine.new(shop, "top", wish).answer
@@ -23,6 +24,15 @@ class FirstTest < CoreTest
       because = found.proposals.first.because(found.ranking.wish)
       assert_match(/\A[A-Z].*\.\z/, because, asked["name"]) unless found.proposals.first.id == "hardwax_oil"
     end
+  end
+
+  # What is renewed by hand is no reason to strip what could be coated over.
+  def test_no_way_is_the_usual_one_that_takes_an_old_finish_off
+    found = { "is" => "unknown", "coats" => 3, "state" => "worn" }
+    old = { "wood" => "pine", "use" => "furniture", "shape" => "turned", "gear" => "hand" }
+    assert_equal "rubbed_oil", answer(old).proposals.first.id
+    first = answer(old, found).proposals.first
+    refute_includes first.document["steps"].map { |step| step["kind"] }, "strip", first.id
   end
 
   # Over epoxy two coats give hardly any shade: four at the least outdoors.

@@ -22,8 +22,9 @@ module Rhexon
       end
 
       # @param wish [Wish]
-      # @return [String, nil] why a knowing hand takes it first for such a piece
-      def because(wish) = @system.because(@piece, wish)
+      # @return [String, nil] why a knowing hand takes it first for such a piece; nil: it would not, nor where an old
+      #   finish would have to come off for it
+      def because(wish) = (@system.because(@piece, wish) unless @system.strips? && old_finish?)
 
       # @return [Integer] of hands that are still to come
       def hands_min
@@ -56,10 +57,7 @@ module Rhexon
       def texture_um = walk.final.texture_um
 
       # It lies on wood, or melts into what is there: nothing hangs on how an old finish holds.
-      def sure?
-        found = @piece.faces.each_value.select { |face| %w[coated unknown].include?(face.dig("found", "is")) }
-        found.empty? || @system.strips? || document["steps"].none? { |step| step["role"] == "barrier" }
-      end
+      def sure? = !old_finish? || @system.strips? || document["steps"].none? { |step| step["role"] == "barrier" }
 
       # What lies on top and bears the use.
       # @return [Materials::Product]
@@ -88,6 +86,8 @@ module Rhexon
       def late_min(due) = due ? [ ready_at - due, 0 ].max : 0
 
       private
+
+      def old_finish? = @piece.faces.each_value.any? { |face| %w[coated unknown].include?(face.dig("found", "is")) }
 
       def outlook = @outlook ||= Chance::Outlook.new(@plan, runs: RUNS)
       def walk = @walk ||= @plan.film(@piece.id, @plan.thickest_face(@piece.id))
