@@ -84,16 +84,18 @@ class PlainModel
     lower = under.lower
     scuff = @m.times.scuff_min[index]
     rubbed = under.abraded.first&.last
+    setup = @m.times.setup
     [
-      lower + 1, index + 1, @m.times.setup[lower] + @m.times.each_min[lower] + under.closing.at(0) - @m.times.setup[index],
+      lower + 1, index + 1, setup[lower] + @m.times.each_min[lower] + under.closing.at(0) - setup[index],
       laid(lower) + under.sand.at(0), scuff, fits(scuff, 1), rubbed ? rubbed + 1 : 0,
-      rubbed ? @m.times.hands[rubbed] + 1440 - @m.times.setup[index] : 0, scuff + 1440 - @m.times.setup[index]
+      rubbed ? @m.times.hands[rubbed] + 1440 - setup[index] : 0, scuff + 1440 - setup[index]
     ]
   end
 
   def endings
     rows = @m.passes.each_index.map do |index|
-      [ index + 1, [ @m.times.hands[index], @m.drying.ready[index] ? laid(index) + @m.drying.ready[index].at(0) : 0 ].max ]
+      dry = @m.drying.ready[index]
+      [ index + 1, [ @m.times.hands[index], dry ? laid(index) + dry.at(0) : 0 ].max ]
     end
     { last: rows.size, ending: rows.map(&:first), tail: rows.map(&:last) }
   end
