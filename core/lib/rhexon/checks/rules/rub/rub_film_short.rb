@@ -27,7 +27,7 @@ module Rhexon
             "lies#{thumb(walk)}. Lay more first.",
             placement: moment.placement,
             figures: { film_arris_um: there.round(1), taken_arris_um: taken.round(1), chance: chance.round(3) },
-            remedies: [ more(context, moment, taken - there) ]
+            remedies: [ more(context, moment, taken - there), leave_out(context, moment.placement.pass.step) ]
           )
         end
 
@@ -41,8 +41,15 @@ module Rhexon
           coat = context.coats.find { |one| one.pass.key == layer&.pass && one.status == "planned" } or return
           each = [ layer.laid_um * Film::Abrasion.arris_share(context.piece.arris), 0.1 ].max
           taken = short + moment.before.layers.sum(&:arris_um)
-          coats = coat.pass.step["coats"] + ((short + taken * (Reference.limits.sanded_safely - 1)) / each).ceil
-          context.change(coat, "Lay #{coats} coats of #{coat.pass.product.name}", { "coats" => coats }) if coats <= 30
+          further = ((short + taken * (Reference.limits.sanded_safely - 1)) / each).ceil
+          return if further > Reference.limits.most_more_coats
+
+          coats = coat.pass.step["coats"] + further
+          context.change(coat, "Lay #{coats} coats of #{coat.pass.product.name}", { "coats" => coats })
+        end
+
+        def leave_out(context, step)
+          context.remedy("Leave this step out", { "op" => "remove_step", "id" => step["id"] })
         end
       end
     end
