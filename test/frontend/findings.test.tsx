@@ -27,6 +27,7 @@ const finding = (more: Partial<Finding> = {}): Finding => ({
   sentence: "38 ± 4 µm on top when done, 60 µm is the least for a bar top.",
   step: "s1",
   pass: "p1/s1/2/top",
+  also: [],
   remedies: [],
   ruled_out: [],
   ruling: null,
@@ -69,8 +70,11 @@ describe("findings", () => {
   test("each says its level in words, a note none, and its title leads to the place", () => {
     const calls = show([
       finding({ level: "stop", title: "Too soon", id: "bond.too_soon" }),
-      finding(),
+      finding({ also: ["p1/s4/1/top", "p1/s6/1/top"] }),
       finding({ level: "note", title: "Made by an estimate", id: "mix.estimate" }),
+    ])
+    expect(screen.getAllByText(/The same of/).map((told) => told.textContent)).toEqual([
+      "The same of 2 more steps, marked in the list.",
     ])
     const titles = screen.getAllByRole("heading").map((heading) => heading.textContent)
     expect(titles).toEqual(["Stop: too soon", "Caution: thin for its use", "Made by an estimate"])

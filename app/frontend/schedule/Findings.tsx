@@ -81,6 +81,12 @@ export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onSho
               </button>
             </h3>
             <p>{finding.sentence}</p>
+            {finding.also.length > 0 && (
+              <p className="text-second text-fine">
+                The same of {finding.also.length === 1 ? "one more step" : `${finding.also.length} more steps`}, marked
+                in the list.
+              </p>
+            )}
             {finding.remedies.map((remedy) => {
               const { operation, place } = remedy
               if (!operation)

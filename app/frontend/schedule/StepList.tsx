@@ -179,7 +179,9 @@ function FilmBar({ um, most, least }: { um: number; most: number; least: number 
 const LEVELS = ["note", "caution", "stop"]
 
 function worst(findings: Finding[], row: Row): string | null {
-  const mine = findings.filter((finding) => (finding.pass ? finding.pass === row.key : finding.step === row.step))
+  const mine = findings.filter((finding) =>
+    finding.pass ? [finding.pass, ...finding.also].includes(row.key) : finding.step === row.step,
+  )
   return (
     mine
       .map((finding) => finding.level as string)

@@ -161,6 +161,18 @@ class WorkChecksTest < CoreTest
     assert_empty found("rub.wool_waterborne", gloss("s1"), step("s2", "rub_out", grits: [ "wool-0000" ]))
   end
 
+  def test_what_is_the_same_of_several_steps_is_said_once_and_mended_at_once
+    steps = [ coat("s1", product: "one", coats: 5), step("s2", "level", grits: [ "wool-0000" ], aim: "scuff"),
+              coat("s3", product: "one"), step("s4", "rub_out", grits: %w[P1000 wool-0000]) ]
+    shop = made(*steps)
+    said = findings(shop, "rub.wool_waterborne")
+    assert_equal [ [ "top/s2/1/show", [ "top/s4/1/show" ] ] ], said.map { |one| [ one.pass, one.also ] }
+    rubbed = shop.of_piece("top").find { |one| one.pass.step["id"] == "s4" }
+    assert_includes Rhexon::Checks::Catalogue.against(shop, rubbed.pass), said.first, "told before each of them"
+    mended = Rhexon::Schedule::Edit.apply(document(*steps), said.first.remedies.first.operation)
+    assert_empty found("rub.wool_waterborne", *mended["steps"])
+  end
+
   # Two coats of 100 µm at 20 %: 11 + 18 = 29, 14.5 on a sharp arris; a levelling of 15 takes 19.5 there.
   def test_a_rub_out_needs_its_film
     assert_equal "stop", assert_mends("rub.film_short", gloss("s1", 2), step("s2", "rub_out", grits: [ "P1000" ])).level

@@ -27,10 +27,7 @@ module Rhexon
       # @param pass [Planning::Pass]
       # @return [Array<Finding>]
       def against(plan, pass)
-        findings(plan, pass.piece.id).select do |finding|
-          mine = finding.pass ? finding.pass == pass.key : finding.step == pass.step["id"]
-          mine && finding.level != "note"
-        end
+        findings(plan, pass.piece.id).select { |finding| finding.of?(pass) && finding.level != "note" }
       end
 
       def sorted(plan, piece_id)
@@ -44,12 +41,13 @@ module Rhexon
         context = Context.new(plan, piece_id)
         order = context.document["steps"].each_with_index.to_h { |step, index| [ step["id"], index ] }
         found = rules.flat_map { |rule| rule.call(context) }.map { |finding| Judgement.of(finding, context.piece) }
-        found.sort_by do |finding|
+        sorted = found.sort_by do |finding|
           [
             LEVELS.index(finding.level), LOSSES.index(finding.id[/\A\w+/]) || LOSSES.size,
             order.fetch(finding.step, 99), finding.id, finding.pass.to_s
           ]
         end
+        Alike.once(sorted, context.document)
       end
       private_class_method :check
     end

@@ -7,12 +7,16 @@ module Rhexon
     # @!attribute sentence [String] what will happen and why, with figures
     # @!attribute step     [String, nil] step id it hangs on
     # @!attribute pass     [String, nil] pass key
+    # @!attribute also     [Array<String>, nil] keys of further passes of which the same is to be said
     # @!attribute figures  [Hash] the numbers it used, units in the names
     # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned first stand
     #   behind a callable (Ways), which is asked once somebody looks at them: nothing that is written waits for it
     # @!attribute ruling   [Judgement::Ruling, nil] where the shop or the schedule judges it otherwise
-    Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :figures, :remedies, :ruling,
+    Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :also, :figures, :remedies, :ruling,
                          keyword_init: true) do
+      # @return [Boolean] whether it is said of this pass
+      def of?(pass) = self.pass ? [ self.pass, *also ].include?(pass.key) : step == pass.step["id"]
+
       # @return [Boolean] whether its remedies have to be planned, and have not been yet
       def behind? = self[:remedies].respond_to?(:call)
 
@@ -33,7 +37,9 @@ module Rhexon
       # @return [Array<Remedy>]
       def ruled_out = ways.select(&:why_not)
 
-      def to_h = super.merge(remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
+      def to_h
+        super.merge(also: also || [], remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
+      end
 
       private
 
