@@ -1,9 +1,9 @@
 class FindingSerializer < ApplicationSerializer
   fields id: :string, level: "'stop' | 'caution' | 'note'", title: :string, sentence: :string,
          step: [ :string, { nullable: true } ], pass: [ :string, { nullable: true } ]
-  # Further passes of which the same is to be said.
-  typelize also: "string[]"
-  attribute(:also) { |finding| finding.also || [] }
+  # Where else it is found.
+  typelize also: "Array<{ pass: string | null; sentence: string }>"
+  attribute(:also) { |finding| finding.also.to_a.map(&:to_h) }
   # Those that have to be planned are asked for by themselves (Schedules::RemediesController).
   typelize behind: "boolean", untried: "number"
   attribute(:behind, &:behind?)

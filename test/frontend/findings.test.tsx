@@ -70,9 +70,16 @@ describe("findings", () => {
   test("each says its level in words, a note none, and its title leads to the place", () => {
     const calls = show([
       finding({ level: "stop", title: "Too soon", id: "bond.too_soon" }),
-      finding({ also: ["p1/s4/1/top", "p1/s6/1/top"] }),
-      finding({ level: "note", title: "Made by an estimate", id: "mix.estimate" }),
+      finding({ also: [1, 2].map((coat) => ({ pass: `p1/s4/${coat}/top`, sentence: finding().sentence })) }),
+      finding({
+        level: "note",
+        title: "Made by an estimate",
+        id: "mix.estimate",
+        also: [{ pass: null, sentence: "0.8 g of Umber." }],
+      }),
     ])
+    fireEvent.click(screen.getByText("One more"))
+    expect(screen.getByText("0.8 g of Umber.")).toBeTruthy()
     expect(screen.getAllByText(/The same of/).map((told) => told.textContent)).toEqual([
       "The same of 2 more steps, marked in the list.",
     ])

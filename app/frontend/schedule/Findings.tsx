@@ -81,12 +81,7 @@ export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onSho
               </button>
             </h3>
             <p>{finding.sentence}</p>
-            {finding.also.length > 0 && (
-              <p className="text-second text-fine">
-                The same of {finding.also.length === 1 ? "one more step" : `${finding.also.length} more steps`}, marked
-                in the list.
-              </p>
-            )}
+            <Also finding={finding} />
             {finding.remedies.map((remedy) => {
               const { operation, place } = remedy
               if (!operation)
@@ -162,6 +157,28 @@ export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onSho
       ))}
       {around}
     </section>
+  )
+}
+
+/** Where else the same is found: in the same words, which are not said again, or in words of its own. */
+function Also({ finding: { also, sentence } }: { finding: Finding }) {
+  if (also.length === 0) return null
+  const other = [...new Set(also.map((one) => one.sentence))].filter((said) => said !== sentence)
+  if (other.length === 0)
+    return (
+      <p className="text-second text-fine">
+        The same of {also.length === 1 ? "one more step" : `${also.length} more steps`}, marked in the list.
+      </p>
+    )
+  return (
+    <details>
+      <summary className="text-second text-fine">{also.length === 1 ? "One more" : `${also.length} more`}</summary>
+      {other.map((said) => (
+        <p key={said} className="text-second">
+          {said}
+        </p>
+      ))}
+    </details>
   )
 }
 

@@ -180,7 +180,9 @@ const LEVELS = ["note", "caution", "stop"]
 
 function worst(findings: Finding[], row: Row): string | null {
   const mine = findings.filter((finding) =>
-    finding.pass ? [finding.pass, ...finding.also].includes(row.key) : finding.step === row.step,
+    finding.pass
+      ? [finding.pass, ...finding.also.map((other) => other.pass)].includes(row.key)
+      : finding.step === row.step,
   )
   return (
     mine

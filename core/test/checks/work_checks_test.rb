@@ -166,7 +166,7 @@ class WorkChecksTest < CoreTest
               coat("s3", product: "one"), step("s4", "rub_out", grits: %w[P1000 wool-0000]) ]
     shop = made(*steps)
     said = findings(shop, "rub.wool_waterborne")
-    assert_equal [ [ "top/s2/1/show", [ "top/s4/1/show" ] ] ], said.map { |one| [ one.pass, one.also ] }
+    assert_equal [ [ "top/s2/1/show", [ "top/s4/1/show" ] ] ], said.map { |one| [ one.pass, one.also.map(&:pass) ] }
     rubbed = shop.of_piece("top").find { |one| one.pass.step["id"] == "s4" }
     assert_includes Rhexon::Checks::Catalogue.against(shop, rubbed.pass), said.first, "told before each of them"
     mended = Rhexon::Schedule::Edit.apply(document(*steps), said.first.remedies.first.operation)

@@ -1,13 +1,13 @@
 module Rhexon
   module Checks
-    # Findings that say the same in the same words of several steps, told once: their passes in the order of the work,
-    # their remedies for all of them.
+    # What is found in the same way at several coats, steps or faces, told once with a list: one cause, one finding.
+    # Their remedies are for all of them.
     class Alike
       # @param found [Array<Finding>]
       # @param document [Hash] of the schedule they stand against
-      # @return [Array<Finding>] each sentence once, where it stood first
+      # @return [Array<Finding>] each where it stood first
       def self.once(found, document)
-        found.group_by { |one| [ one.id, one.level, one.title, one.sentence ] }.values
+        found.group_by { |one| [ one.id, one.level, one.title, one.behind? || one.remedies.map(&:label) ] }.values
           .flat_map { |alike| new(alike, document).findings }
       end
 
@@ -22,7 +22,7 @@ module Rhexon
         return @alike if @alike.one? || @alike.any?(&:behind?) || !together?
 
         first = @alike.first
-        first.also = @alike.drop(1).filter_map(&:pass)
+        first.also = @alike.drop(1).map { |one| Finding::Also.new(one.pass, one.sentence) }
         first[:remedies] = remedies + first.ruled_out
         [ first ]
       end

@@ -7,7 +7,7 @@ module Rhexon
     # @!attribute sentence [String] what will happen and why, with figures
     # @!attribute step     [String, nil] step id it hangs on
     # @!attribute pass     [String, nil] pass key
-    # @!attribute also     [Array<String>, nil] keys of further passes of which the same is to be said
+    # @!attribute also     [Array<Also>, nil] what else it stands for, each with its pass and its sentence
     # @!attribute figures  [Hash] the numbers it used, units in the names
     # @!attribute remedies [Array<Remedy>] ready changes, best first; those that have to be planned first stand
     #   behind a callable (Ways), which is asked once somebody looks at them: nothing that is written waits for it
@@ -15,7 +15,7 @@ module Rhexon
     Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :also, :figures, :remedies, :ruling,
                          keyword_init: true) do
       # @return [Boolean] whether it is said of this pass
-      def of?(pass) = self.pass ? [ self.pass, *also ].include?(pass.key) : step == pass.step["id"]
+      def of?(pass) = self.pass ? keys.include?(pass.key) : step == pass.step["id"]
 
       # @return [Boolean] whether its remedies have to be planned, and have not been yet
       def behind? = self[:remedies].respond_to?(:call)
@@ -38,15 +38,20 @@ module Rhexon
       def ruled_out = ways.select(&:why_not)
 
       def to_h
-        super.merge(also: also || [], remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
+        super.merge(also: also.to_a.map(&:to_h), remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
       end
 
       private
+
+      def keys = [ pass, *also.to_a.map(&:pass) ]
 
       def ways
         look_behind!
         (self[:remedies] || []).compact
       end
     end
+
+    # Where else a finding is found.
+    Finding::Also = Struct.new(:pass, :sentence)
   end
 end

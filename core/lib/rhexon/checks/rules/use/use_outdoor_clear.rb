@@ -28,14 +28,15 @@ module Rhexon
 
         # Pigment of the shelf that bears the weather, is laid on the same way and holds on what is below.
         def pigmented(context, top)
+          return if top.begun?
+
           below = context.course.laid.take_while { |one| !one.equal?(top) }.reverse.find(&:lays?)
           paint = context.shelf.find do |product|
             product.film? && product.colour == "pigmented" && product.role != "primer" &&
               Schedule::Kinds.methods(top.step["kind"], product).include?(top.step["method"]) &&
               Materials::Resistance.lacking("marine", product).empty? && context.holds?(below&.product, product)
           end
-          paint && !top.begun? && context.change(top.placements.last, "Use #{paint.name} on top",
-                                                 Schedule::Swap.set(top.step, paint))
+          paint && context.change(top.placements.last, "Use #{paint.name} on top", Schedule::Swap.set(top.step, paint))
         end
       end
     end
