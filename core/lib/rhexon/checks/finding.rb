@@ -38,7 +38,8 @@ module Rhexon
       def ruled_out = ways.select(&:why_not)
 
       def to_h
-        super.merge(also: also.to_a.map(&:to_h), remedies: remedies.map(&:to_h), figures: figures || {}, ruling: ruling&.to_h)
+        super.merge(also: also.to_a.map(&:to_h), remedies: remedies.map(&:to_h), figures: figures || {},
+                    ruling: ruling&.to_h)
       end
 
       private
