@@ -8,6 +8,7 @@ import { Judge, judgedAs } from "./Judge"
 
 const PLACES: Record<string, (product: string | null, piece: number) => string> = {
   piece: (_, piece) => `/pieces/${piece}/edit`,
+  shop: () => "/shop",
   ways: (_, piece) => `/pieces/${piece}/ways`,
   trial: (_, piece) => `/trials/new?piece=${piece}`,
   colour: (_, piece) => `/boards/colour?piece=${piece}`,
@@ -17,7 +18,7 @@ const PLACES: Record<string, (product: string | null, piece: number) => string> 
 }
 
 /** Where a student does not come in. */
-const OF_THE_SHOP = ["piece", "ways", "shopping"]
+const OF_THE_SHOP = ["piece", "shop", "ways", "shopping"]
 
 type Props = {
   sheet: Sheet

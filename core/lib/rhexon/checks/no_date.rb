@@ -8,11 +8,10 @@ module Rhexon
       # @return [Array<Finding>] time.due, or time.wipe_off or time.level_window where that is what cannot be kept
       def findings(context)
         block = context.plan.build.blocked[context.piece.id] or return []
-        why = WHY.fetch(block.constraint)
         step = Schedule::Document.step(context.document, block.pass.split("/")[1])
         told = { "hard_window" => :figures, "hours" => :too_long }[block.constraint]
         reason = (one_pot_a_day(context, step) if block.constraint == "hard_window") ||
-          "#{why}#{send(told, context, step) if told}"
+          "#{block.why.sub(/^./, &:upcase)}#{send(told, context, step) if told}"
         sentence = "#{Schedule::Words.step(step, context.shop.products[step["product"]]&.name)} cannot be planned. " \
                    "#{reason}."
         finding = context.finding(
@@ -96,24 +95,25 @@ module Rhexon
         context.plan.drier.opening(context.plan.model.passes[need.pass], need.milestone, need.pair)&.at(now)&.-(now)
       end
 
-      # What it takes at a time, and what there is.
-      def too_long(context, step)
+      # The pass of a step that takes longest in one go, and how long anybody is there who may do it.
+      # @return [Array(Planning::Pass, Integer), nil] the pass and minutes
+      def longest_go(context, step)
         passes = context.plan.queues.fetch(context.piece.id)
         in_one_go = passes.select { |pass| pass.step["id"] == step["id"] && !pass.pauses }
-        most = in_one_go.max_by { |pass| pass.setup_min + pass.each_min + pass.cleanup_min } or return ""
-        crew = context.shop.hands_for(most.skill, context.piece.by)
-        there = crew.map { |person| person.calendar.longest }.max or return ""
-        ": it takes #{context.duration(most.setup_min + most.each_min + most.cleanup_min)} in one go, and the " \
+        most = in_one_go.max_by { |pass| pass.setup_min + pass.each_min + pass.cleanup_min } or return
+        there = context.shop.hands_for(most.skill, context.piece.by).map { |person| person.calendar.longest }.max
+        [ most, there ] if there
+      end
+
+      # What it takes at a time, and what there is.
+      def too_long(context, step)
+        pass, there = longest_go(context, step)
+        return "" unless pass
+
+        ": it takes #{context.duration(pass.setup_min + pass.each_min + pass.cleanup_min)} in one go, and the " \
         "longest open stretch is #{context.duration(there)}. Large faces are planned as several"
       end
 
-      WHY = {
-        "milestone" => "What it waits for is not reached within 400 days in this air",
-        "hours" => "Nobody who may do it is there long enough at a time",
-        "rack" => "The rack of the room it is to dry in has no places",
-        "hard_window" => "Its window is shorter than what has to happen in it",
-        "search" => "No place was found for it among the work there is"
-      }.freeze
       private_class_method :id, :too_long, :figures, :pot, :opening, :one_pot_a_day, :with_hands, :usable_min, :in_all,
                            :longest_day
     end

@@ -4,11 +4,15 @@ module Rhexon
     # enough are found, or so many passes have been planned; what was not tried is told.
     class Proofs
       MOST = 3
+      # What an edit of the schedule cannot do: planned with the shop as it would be, it leads to where that is done.
+      Elsewhere = Struct.new(:label, :place, :shop, keyword_init: true) do
+        def operation = nil
+      end
       # Passes planned for one finding: a shop of ordinary size tries all it can think of, in about a second.
       PASSES = 2400
 
       # @param context [Context]
-      # @param ways [Array<Remedy>] the likeliest first
+      # @param ways [Array<Remedy, Elsewhere>] the likeliest first
       # @param than [Integer, nil] the minute that has to be beaten; nil: any date does
       # @param passes [Integer, nil] how many may be planned; nil: all ways are tried
       def initialize(context, ways, than: nil, passes: PASSES)
@@ -40,13 +44,18 @@ module Rhexon
       end
 
       def dated(way)
-        document = Schedule::Edit.apply(@context.document, way.operation)
-        ready = @context.plan.with_schedule(@context.piece.id, document).build.ready[@context.piece.id]
+        ready = plan(way).build.ready[@context.piece.id]
         return unless ready && (@than.nil? || ready < @than)
 
-        Remedy.new(label: "#{way.label}: ready #{@context.clock(ready)}", operation: way.operation)
+        Remedy.new(label: "#{way.label}: ready #{@context.clock(ready)}", operation: way.operation, place: way.place)
       rescue InvalidInput
         nil
+      end
+
+      def plan(way)
+        return Search::Planner.plan(way.shop) unless way.operation
+
+        @context.plan.with_schedule(@context.piece.id, Schedule::Edit.apply(@context.document, way.operation))
       end
     end
   end

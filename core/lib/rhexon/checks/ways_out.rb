@@ -30,7 +30,7 @@ module Rhexon
         case constraint
         when "hard_window" then hardener_shares
         when "rack" then other_rooms
-        when "hours" then quicker_methods
+        when "hours" then quicker_methods + other_hours
         else []
         end
       end
@@ -41,14 +41,75 @@ module Rhexon
         @context.remedy(WINDOWS.fetch(flag), set(@step, flag => nil))
       end
 
+      # The same way for all that is laid on like the step, as what is too long here is too long there.
       def quicker_methods
         product = @context.shop.products[@step["product"]] or return []
-        usable = @context.shop.usable(Schedule::Kinds.methods(@step["kind"], product))
-        (usable - [ @step["method"] ]).map do |method|
-          film = @step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}
+        kind_of = ->(step) { step.values_at("kind", "method") }
+        alike = @context.document["steps"].select { |step| kind_of.(step) == kind_of.(@step) }
+        usable = @context.shop.usable(Schedule::Kinds.methods(@step["kind"], product) & product.methods_known)
+        (usable - [ @step["method"] ]).reject { |method| thin?(product, method) }.map do |method|
+          changes = alike.filter_map { |step| laid_on(step, method) }
           @context.remedy("Have it #{Materials::Methods::DONE.fetch(method)}",
-                          set(@step, "method" => method, "gun" => nil, **film))
+                          changes.one? ? changes.first : { "op" => "all", "operations" => changes })
         end
+      end
+
+      # Who brushes varnish is not helped by wiping it on.
+      def thin?(product, method) = @step["kind"] == "coat" && product.wet_um(method).value < @step["wet_um"] / 2.0
+
+      def laid_on(step, method)
+        product = @context.shop.products[step["product"]] or return
+        return unless Schedule::Kinds.methods(step["kind"], product).include?(method)
+
+        film = step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}
+        set(step, "method" => method, "gun" => nil, **film)
+      end
+
+      # What no schedule says: how long somebody is there at a time, and how large a face is.
+      # @return [Array<Proofs::Elsewhere>]
+      def other_hours
+        through = @context.shop.with_weeks { |week| week.transform_values { |day| through(day) } }
+        [ Proofs::Elsewhere.new(label: "Work through the break", place: { "name" => "shop" }, shop: through),
+          *in_parts ]
+      end
+
+      def through(day) = day.empty? ? day : [ [ day.first[0], day.last[1] ] ]
+
+      # More parts than this are no way to lay a face on.
+      MOST_PARTS = 4
+      private_constant :MOST_PARTS
+
+      # Its largest face in as many parts as the time there is asks for.
+      # @return [Array<Proofs::Elsewhere>] one, or none
+      def in_parts
+        pass, there = NoDate.longest_go(@context, @step)
+        left = there - pass.setup_min - pass.cleanup_min
+        count = left.positive? ? (pass.each_min / left.to_f).ceil : 0
+        begun = @context.placements.any? { |one| one.status != "planned" }
+        return [] if begun || !count.between?(2, MOST_PARTS)
+
+        [ Proofs::Elsewhere.new(label: "Lay it in #{count} parts, each a face of its own", place: { "name" => "piece" },
+                                shop: @context.shop.with_piece(parted(pass.faces, count))) ]
+      end
+
+      # @return [Hash] the piece of rhexon-shop/1
+      def parted(faces, count)
+        record = @context.shop.record_of(@context.piece.id)
+        whole = record["faces"].select { |face| faces.include?(face["id"]) }.max_by { |face| face["area_m2"] }
+        parts = Array.new(count) do |at|
+          whole.merge("id" => "#{whole["id"]} #{at + 1}", "area_m2" => whole["area_m2"] / count.to_f)
+        end
+        record.merge("faces" => record["faces"].flat_map { |face| face.equal?(whole) ? parts : [ face ] },
+                     "schedule" => named(record["schedule"], whole["id"], parts.map { |part| part["id"] }))
+      end
+
+      # The schedule with these names where it names the whole face; where it names none, it is of all of them.
+      def named(schedule, whole, parts)
+        steps = schedule["steps"].map do |step|
+          faces = step["faces"]&.flat_map { |id| id == whole ? parts : [ id ] }
+          faces ? step.merge("faces" => faces) : step
+        end
+        schedule.merge("steps" => steps)
       end
 
       # Rooms in which the work can dry.

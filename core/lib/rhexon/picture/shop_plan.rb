@@ -101,8 +101,7 @@ module Rhexon
         end
         lapsed + absent +
           plan.build.blocked.map do |piece, block|
-            Clash.new(piece: piece,
-                      sentence: "#{label_of(block.pass)} cannot be placed: #{CONSTRAINTS.fetch(block.constraint)}.")
+            Clash.new(piece: piece, sentence: "#{label_of(block.pass)} cannot be placed: #{block.why}.")
           end
       end
 
@@ -119,12 +118,6 @@ module Rhexon
           )
         end
       end
-
-      CONSTRAINTS = { "milestone" => "what it waits for is not reached within 400 days in this air",
-                      "hours" => "nobody who may do it is there long enough at a time",
-                      "rack" => "the rack of the room it is to dry in has no " \
-                                "places", "hard_window" => "its window is shorter than what has to happen in " \
-                                                           "it", "search" => "no place was found for it" }.freeze
 
       private
 
