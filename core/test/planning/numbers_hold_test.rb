@@ -57,6 +57,14 @@ class NumbersHoldTest < CoreTest
     assert_equal %w[roller roller], rolled["steps"].map { |step| step["method"] }
   end
 
+  def test_where_nobody_is_ever_there_no_way_is_offered
+    [ step("s1", "sand", grits: [ "P120" ]),
+      coat("s1", product: "varnish", method: "brush", wet_um: 85) ].each do |work|
+      made = plan(piece(document(work)), week: WEEK.transform_values { [] })
+      assert_equal [ [] ], findings(made, "time.due").map(&:remedies), work["kind"]
+    end
+  end
+
   # --- support by the piece
 
   def faces(*ids) = ids.map { |id| { "id" => id, "area_m2" => 0.5, **(id == "back" ? { "kind" => "back" } : {}) } }

@@ -83,6 +83,8 @@ module Rhexon
       # @return [Array<Proofs::Elsewhere>] one, or none
       def in_parts
         pass, there = NoDate.longest_go(@context, @step)
+        return [] unless pass
+
         left = there - pass.setup_min - pass.cleanup_min
         count = left.positive? ? (pass.each_min / left.to_f).ceil : 0
         begun = @context.placements.any? { |one| one.status != "planned" }
