@@ -50,18 +50,15 @@ class Shop < ApplicationRecord
     update!(terms: terms.merge(given).compact)
   end
 
-  PACES = (0.2..5.0)
-  private_constant :PACES
-
-  # Says how fast hands are at some work, of what is reckoned.
+  # Says how fast hands are at some work, times the estimate.
   # @param work [String] of Rhexon::Planning::Pace.works
-  # @param factor [Numeric, nil] nil: as reckoned, or as they taught
+  # @param factor [Numeric, nil] nil: as estimated, or as they taught
   # @raise [Rhexon::InvalidInput]
   def pace!(work, factor)
     Rhexon.refuse_unless(Rhexon::Planning::Pace.works.include?(work), "There is no such work", where: "work",
                          accepted: "a kind of work of the list")
-    Rhexon.refuse_unless(factor.nil? || (factor.is_a?(Numeric) && PACES.cover?(factor)),
-                         "#{factor.inspect} times what is reckoned is no pace", where: "factor",
+    Rhexon.refuse_unless(factor.nil? || (factor.is_a?(Numeric) && Rhexon::Planning::Pace::SAID.cover?(factor)),
+                         "#{factor.inspect} times the estimate is out of range", where: "factor",
                          accepted: "0.2 to 5 times")
     update!(paces: paces.merge(work => factor).compact)
   end

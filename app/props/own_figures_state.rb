@@ -14,7 +14,8 @@ class OwnFiguresState
   def to_h
     OwnFiguresPageSerializer.new(
       { drying: drying, noise: noise, plan_on: Shop.current.house["plan_on"].to_s.presence || plan_on_usual,
-        pace: pace, said: said, works: works, shares: shares, rounds: rounds, drops: drops, zone: Shop.current.zone }
+        pace: pace, said: said, works: works, said_range: Rhexon::Planning::Pace::SAID.minmax, shares: shares,
+        rounds: rounds, drops: drops, zone: Shop.current.zone }
     ).to_h
   end
 

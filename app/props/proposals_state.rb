@@ -82,7 +82,7 @@ class ProposalsState
   # @return [Array<String>] sentence parts
   def assumed
     unsaid = shop.pieces.find { |one| one.id == @piece.core_id }
-    [ ("its look: as it is written, #{@piece.look}" if (written.keys - figures.keys).any?),
+    [ ("its look: read from \"#{@piece.look}\"" if (written.keys - figures.keys).any?),
       ("its use: nothing is asked of it but to be looked at" if @piece.use.nil?),
       ("its date: as soon as can be" if @piece.job.due_at.nil?),
       ("its edges: #{@piece.arris.tr("_", " ").sub(/(\d)mm/, "\\1 mm")}" if @piece.arris != "sharp"),
@@ -91,7 +91,7 @@ class ProposalsState
       ("the gear: what the shop has" if wish["gear"] == Rhexon::Systems::Wish.gear_of(shop)) ].compact
   end
 
-  # The piece as it stands in the shop's plan; nil where nothing is planned for it yet.
+  # The piece in the shop's plan; nil where nothing is planned for it yet.
   # @return [Rhexon::Compare::Alternative, nil]
   def standing
     plan = floor.plan_of(@piece)

@@ -6,6 +6,7 @@ class OwnFiguresPageSerializer < ApplicationSerializer
                "counts: boolean; people: Array<{ person: string; times: number; factor: number; low: number; " \
                "high: number }> }>",
          said: "Array<{ id: string; work: string; factor: number }>", works: "Array<[string, string]>",
+         said_range: "[number, number]",
          shares: "Array<{ what: string; ways: Array<{ way: string; times: number; factor: number; low: number; " \
                  "high: number; own: string; counts: boolean }> }>",
          rounds: "Array<{ words: string; loops: number; mean: number; most: number }>",

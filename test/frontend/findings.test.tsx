@@ -80,8 +80,8 @@ describe("findings", () => {
     ])
     fireEvent.click(screen.getByText("One more"))
     expect(screen.getByText("0.8 g of Umber.")).toBeTruthy()
-    expect(screen.getAllByText(/The same of/).map((told) => told.textContent)).toEqual([
-      "The same of 2 more steps, marked in the list.",
+    expect(screen.getAllByText(/Same for/).map((told) => told.textContent)).toEqual([
+      "Same for 2 more steps, marked in the list.",
     ])
     const titles = screen.getAllByRole("heading").map((heading) => heading.textContent)
     expect(titles).toEqual(["Stop: too soon", "Caution: thin for its use", "Made by an estimate"])

@@ -185,7 +185,7 @@ export function InHand({
               )
             }
           >
-            {inHand ? "Done" : row.sits_on ? "Coat laid" : "Start"}
+            {inHand ? "Done" : row.sits_on ? "Coat applied" : "Start"}
             <span className="text-fine">space</span>
           </button>
         ) : (

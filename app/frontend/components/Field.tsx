@@ -133,7 +133,7 @@ export function Stepper(props: {
   const commit = () => {
     const number = figure(typed)
     const known = number !== null || typed.trim() === ""
-    setUnread(known || props.onTyped ? undefined : `"${typed.trim()}" is no number; ${props.value} stays.`)
+    setUnread(known || props.onTyped ? undefined : `"${typed.trim()}" is not a number. Still ${props.value}.`)
     if (number === null) {
       if (known) setTyped(String(props.value))
       else props.onTyped?.(typed)

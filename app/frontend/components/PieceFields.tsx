@@ -162,11 +162,11 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             options={choices.arrises.map((arris) => [arris, ARRIS[arris] ?? arris])}
           />
           <SelectField
-            label="For its hours, it is"
+            label="Shape"
             value={data.shape}
             onChange={(shape) => set({ shape })}
             options={[
-              ["", "as its sizes say, else flat"],
+              ["", "from the sizes, else flat"],
               ...choices.shapes.map((shape): [string, string] => [shape, SHAPE[shape] ?? shape]),
             ]}
             error={errors.shape}

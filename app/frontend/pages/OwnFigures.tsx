@@ -80,9 +80,9 @@ export default function OwnFigures(first: OwnFiguresPage) {
             </p>
           </section>
           <section aria-label="Hands" className="ruled pt-2">
-            <h2 className="text-head">How long hands take here, of what is reckoned</h2>
+            <h2 className="text-head">Hands-on time here, times the estimate</h2>
             <PaceRows pace={pace} />
-            <SaidPaces said={state.said} works={state.works} busy={busy} onSay={say} />
+            <SaidPaces said={state.said} works={state.works} said_range={state.said_range} busy={busy} onSay={say} />
           </section>
           {shares.map(({ what, ways }) => (
             <section key={what} aria-label={SHARES[what]} className="ruled pt-2">

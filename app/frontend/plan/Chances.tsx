@@ -49,7 +49,7 @@ function ChanceWords({ chance, zone }: { chance: Chance; zone: string }) {
       <span className="text-fine">{says(chance, zone)}</span>
       {first && (
         <span className="text-fine text-second">
-          Mostly hangs on {first.words}
+          Depends mostly on {first.words}
           {second ? ` and ${second.words}` : ""}.
         </span>
       )}

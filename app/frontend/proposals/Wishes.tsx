@@ -38,7 +38,7 @@ const COUNTS: Record<string, string> = {
   sure: "a sure bond",
   date: "the date",
   hours: "hours of hands",
-  usual: "what is usual for it",
+  usual: "the usual choice",
   cost: "cost",
   odour: "smell",
   skill: "ease",
@@ -125,7 +125,7 @@ export function Wishes(props: Props) {
         </label>
         <label>
           <input type="checkbox" checked={wish.mouths === true} onChange={() => onWish({ mouths: !wish.mouths })} />
-          it touches food, or goes into mouths
+          food or toy contact
         </label>
       </fieldset>
       <details className="wish-weights">

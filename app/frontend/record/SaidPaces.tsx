@@ -1,18 +1,18 @@
 import { SelectField, Stepper } from "@/components/Field"
 import type { OwnFiguresPage } from "@/types"
 
-type Props = Pick<OwnFiguresPage, "said" | "works"> & {
+type Props = Pick<OwnFiguresPage, "said" | "works" | "said_range"> & {
   busy: boolean
   onSay: (work: string, factor: number | null) => void
 }
 
-/** How long hands take where somebody says it: it goes before what is reckoned and what the log teaches. */
-export function SaidPaces({ said, works, busy, onSay }: Props) {
+/** How long hands take where somebody says it: it overrides the estimate and what the log teaches. */
+export function SaidPaces({ said, works, said_range: [least, most], busy, onSay }: Props) {
   const open = works.filter(([id]) => !said.some((one) => one.id === id))
   return (
-    <section className="mt-3" aria-label="Said by hand">
-      <h3 className="text-head">Said by hand, times what is reckoned</h3>
-      <p className="text-second text-fine">Goes before what is reckoned and what the log teaches.</p>
+    <section className="mt-3" aria-label="Your own pace">
+      <h3 className="text-head">Your own pace, times the estimate</h3>
+      <p className="text-second text-fine">Overrides the estimate and the log.</p>
       <ul>
         {said.map((one) => (
           <li key={one.id} className="said-pace">
@@ -20,21 +20,21 @@ export function SaidPaces({ said, works, busy, onSay }: Props) {
               label={one.work}
               value={one.factor}
               by={0.1}
-              least={0.2}
-              most={5}
+              least={least}
+              most={most}
               disabled={busy}
               onChange={(factor) => onSay(one.id, factor)}
             />
             <button type="button" className="ui-button" disabled={busy} onClick={() => onSay(one.id, null)}>
-              As reckoned
+              Reset
             </button>
           </li>
         ))}
       </ul>
       <SelectField
-        label="Say it of"
+        label="Kind of work"
         value=""
-        options={[["", "choose a kind of work"], ...open]}
+        options={[["", "choose"], ...open]}
         onChange={(work) => work && onSay(work, 1)}
       />
     </section>

@@ -161,18 +161,18 @@ export function Findings({ sheet, piece, unknown, ready, onSelect, onEdit, onSho
   )
 }
 
-/** Where else the same is found: in the same words, which are not said again, or in words of its own. */
-function Also({ finding: { also, sentence } }: { finding: Finding }) {
+/** Where else the same is found: in the same words, which are not said again, or in words of its own; a note folded. */
+function Also({ finding: { also, sentence, level } }: { finding: Finding }) {
   if (also.length === 0) return null
   const other = [...new Set(also.map((one) => one.sentence))].filter((said) => said !== sentence)
   if (other.length === 0)
     return (
       <p className="text-second text-fine">
-        The same of {also.length === 1 ? "one more step" : `${also.length} more steps`}, marked in the list.
+        Same for {also.length === 1 ? "one more step" : `${also.length} more steps`}, marked in the list.
       </p>
     )
   return (
-    <details>
+    <details open={level !== "note"}>
       <summary className="text-second text-fine">{also.length === 1 ? "One more" : `${also.length} more`}</summary>
       {other.map((said) => (
         <p key={said} className="text-second">

@@ -44,10 +44,10 @@ export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDro
               <>
                 {unsure && (
                   <div className="unsure">
-                    <b>Not sure to be in time</b>
+                    <b>May not finish on time</b>
                     <p>{unsure}</p>
                     <button type="button" className="ui-button" onClick={() => setTab("what_if")}>
-                      See what raises it
+                      See what would help
                     </button>
                   </div>
                 )}
@@ -96,12 +96,9 @@ export function SideTabs({ state, remedies, chance, ready, onApply, onAsk, onDro
   )
 }
 
-/** A date that is kept less often than this is no promise. */
-const SURE = 0.8
-
 /** Said of a due date that the plan keeps and the weather may not; a late one is a finding of its own. */
 function unsureOf(chance: Chance | null, sheet: Sheet): string | null {
-  if (chance === null || chance.share === null || chance.share >= SURE) return null
+  if (!chance?.unsure || chance.share === null) return null
   if (sheet.findings.some((finding) => finding.id === "time.due")) return null
-  return `Planned in time, and kept ${Math.round(chance.share * 100)} times of 100: drying times and air are not certain.`
+  return `Chance of finishing on time: ${Math.round(chance.share * 100)} %. Drying times and climate vary.`
 }

@@ -5,8 +5,6 @@ import { useAnswer } from "@/lib/requests"
 import { duration, when } from "@/lib/time"
 import type { Operation, Sheet, WhatIf } from "@/types"
 
-const percent = (share: number) => `${Math.round(share * 100)} times of 100`
-
 type Props = {
   url: string
   revision: number
@@ -47,7 +45,7 @@ export function WhatIfs({ url, revision, sheet, onApply, onAsk, onDrop }: Props)
                   {whatIf.ready_at === null
                     ? "no date"
                     : `${when(whatIf.ready_at, sheet.zone)}${whatIf.gain_min === null ? "" : `, ${duration(Math.abs(whatIf.gain_min))} ${whatIf.gain_min > 0 ? "sooner" : "later"}`}`}
-                  {whatIf.chance !== null && `; in time ${percent(whatIf.chance)}`}
+                  {whatIf.chance !== null && `; chance on time ${Math.round(whatIf.chance * 100)} %`}
                 </span>
               </>
             )

@@ -42,6 +42,15 @@ class EvidenceTest < CoreTest
     assert_empty for_it
   end
 
+  # Two old faces, neither sanded, each coated by a step of its own: one finding, and it speaks for both coats.
+  def test_a_finding_that_stands_for_several_coats_speaks_for_each_of_them
+    old = { "is" => "unknown", "coats" => 3, "state" => "sound" }
+    faces = %w[show rail].map { |id| { "id" => id, "area_m2" => 1.0, "wood" => "closed", "found" => old } }
+    plan = plan(piece(document(coat("s1", faces: [ "show" ]), coat("s2", faces: [ "rail" ]))).merge("faces" => faces))
+    assert_equal 1, findings(plan, "bond.gloss_unsanded").size
+    %w[s1/1 s2/1].each { |key| assert evidence(plan, key).of("unsanded").for, key }
+  end
+
   def test_the_comb_speaks_for_runs_and_the_air_against_the_cold
     thick = causes("runs", made(said("measured", "08:10", comb_um: [ 130 ])))
     assert_equal [ "wet film above usual", "for", "130 µm wet by the comb, 100 are usual" ],

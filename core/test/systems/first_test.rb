@@ -56,7 +56,7 @@ class FirstTest < CoreTest
   def test_for_food_and_toys_only_what_may_be_wished_for_them_and_the_sheet_decides
     toy = answer(PIECES.find { |one| one["name"] == "Toy" })
     assert_empty toy.proposals.map(&:id) & %w[brushed_varnish wiping_varnish sprayed_lacquer solvent_two_part]
-    assert_match(/said by its own sheet alone/, toy.remarks.first)
+    assert_match(/own sheet says whether it is safe/, toy.remarks.first)
     assert_equal "not for food and toys", toy.fallen.find { |one| one.system.id == "wiping_varnish" }.reason
   end
 end

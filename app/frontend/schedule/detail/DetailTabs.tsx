@@ -26,7 +26,7 @@ type TabProps = DetailProps & { step: Step; fields: StepFieldsProps }
 const INSERTED: Record<string, string> = {
   wipe_off: "What was flooded on comes off before it is tacky.",
   unmask: "The tape comes off while the film still parts along it.",
-  remask: "Tape on again, for the next coat. The mask step says whether it is pulled after each coat.",
+  remask: "Tape again for the next coat. The mask step sets when tape comes off.",
   scuff: "The window below is shut when hands are free, so the plan scuffs first.",
 }
 

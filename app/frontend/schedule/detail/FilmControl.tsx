@@ -95,7 +95,7 @@ export function FilmControl({ row, step, item, pending, error, onWet, near }: Pr
           +
         </button>
       </div>
-      <p className="text-second text-fine mt-1">Other units as they are typed: 4 mil, 120 g/m², 9 m²/L, 360 ft²/gal</p>
+      <p className="text-second text-fine mt-1">Or type 4 mil, 120 g/m², 9 m²/L, 360 ft²/gal</p>
       {error("wet_um") && (
         <p className="error-text" role="alert">
           {error("wet_um")}

@@ -55,7 +55,7 @@ export function HardWindows({
       {(flags.length > 0 || row.sits !== null) && (
         <div className="ui-checks is-wide">
           {row.sits !== null && (
-            <label className="ui-check" title="Set up once, one person, in turn while the first of them dries.">
+            <label className="ui-check" title="Set up once; one person applies coat after coat.">
               <input
                 type="checkbox"
                 checked={row.sits}

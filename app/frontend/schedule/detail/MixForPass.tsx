@@ -51,8 +51,8 @@ export function MixForPass({ row, mix, step, zone, thinning, onSet, near, pendin
           {pot && pot.coats > 1 && `, for ${pot.coats} coats`}
         </h3>
         <p className="text-second text-fine">
-          {pot && pot.coats > 1 && `${volume(mix.gross_ml, system)} of it for this one: `}
-          {volume(mix.laid_ml, system)} laid on
+          {pot && pot.coats > 1 && `${volume(mix.gross_ml, system)} of it for this coat: `}
+          {volume(mix.laid_ml, system)} applied
           {mix.wiped
             ? ", most wiped off again"
             : `, ${mix.transfer_percent} % of it lands${row.own.lands ? " by the shop's own log" : ""}`}

@@ -59,13 +59,13 @@ export function WhereFields({ step, rooms, faces, homeRoom, onSet, near, error }
   )
 }
 
-/** How long it takes a hand, where that is known better than it is reckoned. */
+/** How long it takes, where that is known better than the estimate. */
 export function HoursField({ step, pending, error, onSet, near }: StepFieldsProps) {
   const own = (minutes: number) => ({ own_minutes: minutes === 0 ? null : minutes })
   return (
     <Stepper
-      label="My minutes for one piece, each time"
-      unit={step.own_minutes === undefined ? "min (as reckoned)" : "min"}
+      label="My minutes per piece"
+      unit={step.own_minutes === undefined ? "min (estimated)" : "min"}
       value={step.own_minutes ?? 0}
       by={5}
       least={0}

@@ -31,12 +31,12 @@ export function WhenControl({ row, sheet, onMove, onUnpin, error }: Props) {
       </p>
     )
   const refusal = error("start")
+  const starts = (minute: number) => soon(minute + row.setup_min, sheet.zone, sheet.now)
   return (
     <fieldset className="mb-3">
       <legend className="text-label">
         {row.person ? `${row.person} starts` : "Starts"} {BECAUSE[row.because] ?? ""}
-        {row.earliest < row.latest &&
-          `; may move ${soon(row.earliest + row.setup_min, sheet.zone, sheet.now)} to ${soon(row.latest + row.setup_min, sheet.zone, sheet.now)}`}
+        {row.earliest < row.latest && `; may move ${starts(row.earliest)} to ${starts(row.latest)}`}
       </legend>
       <div className="flex gap-2">
         <button

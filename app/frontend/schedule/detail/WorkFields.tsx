@@ -1,10 +1,12 @@
 import { SelectField, Stepper } from "@/components/Field"
+import { asTyped } from "@/lib/typed"
+import { useMeasures } from "@/lib/units"
 import type { Step } from "@/types"
 import { FIELDS, WAYS } from "@/types/kinds"
 import type { StepFieldsProps } from "./stepProps"
 
 type Number = {
-  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm" | "leaves_percent" | "depth_um"
+  field: "readings" | "length_m" | "spots" | "spot_cm2" | "wheel_mm" | "wheel_rpm" | "leaves_percent"
   label: string
   unit?: string
   by: number
@@ -22,7 +24,6 @@ const NUMBERS: Number[] = [
   { field: "length_m", label: "Tape", unit: "m", by: 0.5, usual: 1 },
   { field: "spots", label: "Spots", by: 1, usual: 1 },
   { field: "spot_cm2", label: "Each", unit: "cm²", by: 1, usual: 2 },
-  { field: "depth_um", label: "Depth", unit: "µm", by: 10, usual: 0, least: 0, when: isPatch },
   { field: "leaves_percent", label: "Film that is left", unit: "%", by: 10, usual: 0, least: 0 },
   { field: "wheel_mm", label: "Wheel", unit: "mm", by: 10, usual: 356, when: onWheel },
   { field: "wheel_rpm", label: "It turns", unit: "rpm", by: 50, usual: 600, when: onWheel },
@@ -60,7 +61,7 @@ const CHOICES: Choice[] = [
   },
   {
     field: "deep",
-    label: "It goes",
+    label: "Reaches",
     options: [
       ["", "into the film"],
       ["colour", "to the colour"],
@@ -81,27 +82,54 @@ const CHOICES: Choice[] = [
 
 const NO_WHEEL = { wheel_mm: null, wheel_rpm: null }
 
+/** How deep a spot is, where it was measured; none: not measured. */
+function DepthField({
+  step,
+  pending,
+  error,
+  onSet,
+  near,
+}: Pick<StepFieldsProps, "step" | "pending" | "error" | "onSet" | "near">) {
+  const { film } = useMeasures()
+  const deep = (shown: number) => ({ depth_um: shown > 0 ? Math.round(film.stored(shown) * 10) / 10 : null })
+  return (
+    <Stepper
+      label="Depth"
+      unit={film.unit}
+      value={Number(film.number(step.depth_um ?? 0))}
+      by={film.unit === "mil" ? 0.5 : 10}
+      least={0}
+      pending={pending("depth_um")}
+      error={error("depth_um")}
+      onChange={(shown) => onSet(deep(shown))}
+      onTyped={(text) => onSet({ depth_um: asTyped(text) })}
+      near={(shown) => near?.(deep(shown))}
+    />
+  )
+}
+
 /** Numbers and choices that only some kinds of work have. */
 export function WorkFields({ step, pending, error, onSet, near }: StepFieldsProps) {
   const has = (field: string) => FIELDS[step.kind].includes(field)
   return (
     <>
       {NUMBERS.filter(({ field, when }) => has(field) && (when?.(step) ?? true)).map(
-        ({ field, label, unit, by, usual }) => (
+        ({ field, label, unit, by, usual, least }) => (
           <Stepper
             key={field}
             label={label}
             unit={unit}
             value={step[field] ?? usual}
             by={by}
-            least={by}
+            least={least ?? by}
             pending={pending(field)}
             error={error(field)}
-            onChange={(value) => onSet({ [field]: field === "depth_um" ? value || null : value })}
+            onChange={(value) => onSet({ [field]: value })}
             near={(value) => near?.({ [field]: value })}
           />
         ),
       )}
+      {has("depth_um") && isPatch(step) && <DepthField {...{ step, pending, error, onSet, near }} />}
       {has("hold") && (
         <label className="line-choice">
           <input

@@ -52,7 +52,7 @@ module Rhexon
                          { "op" => "change_step", "id" => step["id"], "set" => { "coats" => step["coats"] - 1 } }) ]
       end
 
-      # The coats to come of the product that most of them are of, laid on in another way.
+      # The coats to come of the product that most of them are of, applied in another way.
       # @return [Array<Remedy>]
       def methods(context)
         mine = main_coats(context) or return []
@@ -60,11 +60,11 @@ module Rhexon
         known = Schedule::Kinds.methods("coat", product) & product.methods_known
         others = context.shop.usable(known) - mine.map { |step| step["method"] }
         others.map do |method|
-          set = { "method" => method, "wet_um" => product.wet_um(method).value, "gun" => nil, "narrow" => nil }
+          changes = mine.map do |step|
+            { "op" => "change_step", "id" => step["id"], "set" => Schedule::Swap.method_set(step, product, method) }
+          end
           context.remedy("Have #{product.name} #{Materials::Methods::DONE.fetch(method)}",
-                         { "op" => "all", "operations" => mine.map { |step|
-                           { "op" => "change_step", "id" => step["id"], "set" => set }
-                         } })
+                         { "op" => "all", "operations" => changes })
         end
       end
 

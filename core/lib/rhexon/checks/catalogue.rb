@@ -28,6 +28,7 @@ module Rhexon
       # @return [Array<Finding>]
       def against(plan, pass)
         findings(plan, pass.piece.id).select { |finding| finding.of?(pass) && finding.level != "note" }
+          .map { |finding| finding.told_of(pass) }
       end
 
       def sorted(plan, piece_id)

@@ -163,6 +163,10 @@ module Rhexon
         remedy(label, { "op" => "add_step", "after" => before && before["id"], "step" => seal })
       end
 
+      # @param step [Hash]
+      # @return [Remedy]
+      def leave_out(step) = remedy("Leave this step out", { "op" => "remove_step", "id" => step["id"] })
+
       # Sets fields of the placement's step. Coats of the step that are done stay as they were: the rest is split off
       # first.
       def change(placement, label, set)

@@ -15,7 +15,16 @@ module Rhexon
     Finding = Struct.new(:id, :level, :title, :sentence, :step, :pass, :also, :figures, :remedies, :ruling,
                          keyword_init: true) do
       # @return [Boolean] whether it is said of this pass
-      def of?(pass) = self.pass ? keys.include?(pass.key) : step == pass.step["id"]
+      def of?(pass) = self.pass ? passes.include?(pass.key) : step == pass.step["id"]
+
+      # @return [Finding] with the sentence of this pass, where it stands for several
+      def told_of(pass)
+        other = also.to_a.find { |one| one.pass == pass.key } or return self
+        dup.tap { |told| told.pass, told.sentence, told.also = other.pass, other.sentence, nil }
+      end
+
+      # @return [Array<String, nil>] keys of all passes it stands for
+      def passes = [ pass, *also.to_a.map(&:pass) ]
 
       # @return [Boolean] whether its remedies have to be planned, and have not been yet
       def behind? = self[:remedies].respond_to?(:call)
@@ -43,8 +52,6 @@ module Rhexon
       end
 
       private
-
-      def keys = [ pass, *also.to_a.map(&:pass) ]
 
       def ways
         look_behind!

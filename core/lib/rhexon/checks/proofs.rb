@@ -5,6 +5,7 @@ module Rhexon
     class Proofs
       MOST = 3
       # What an edit of the schedule cannot do: planned with the shop as it would be, it leads to where that is done.
+      # @!attribute shop [Proc] that shop; it may raise InvalidInput where the piece cannot be so
       Elsewhere = Struct.new(:label, :place, :shop, keyword_init: true) do
         def operation = nil
       end
@@ -53,7 +54,7 @@ module Rhexon
       end
 
       def plan(way)
-        return Search::Planner.plan(way.shop) unless way.operation
+        return Search::Planner.plan(way.shop.call) unless way.operation
 
         @context.plan.with_schedule(@context.piece.id, Schedule::Edit.apply(@context.document, way.operation))
       end

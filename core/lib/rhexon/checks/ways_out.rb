@@ -41,41 +41,41 @@ module Rhexon
         @context.remedy(WINDOWS.fetch(flag), set(@step, flag => nil))
       end
 
-      # The same way for all that is laid on like the step, as what is too long here is too long there.
+      # The same way for all that is applied like the step, as what is too long here is too long there.
       def quicker_methods
         product = @context.shop.products[@step["product"]] or return []
         kind_of = ->(step) { step.values_at("kind", "method") }
         alike = @context.document["steps"].select { |step| kind_of.(step) == kind_of.(@step) }
         usable = @context.shop.usable(Schedule::Kinds.methods(@step["kind"], product) & product.methods_known)
         (usable - [ @step["method"] ]).reject { |method| thin?(product, method) }.map do |method|
-          changes = alike.filter_map { |step| laid_on(step, method) }
+          changes = alike.filter_map { |step| applied(step, method) }
           @context.remedy("Have it #{Materials::Methods::DONE.fetch(method)}",
                           changes.one? ? changes.first : { "op" => "all", "operations" => changes })
         end
       end
 
-      # Who brushes varnish is not helped by wiping it on.
+      # A film of less than half is another schedule: who brushes varnish is not helped by wiping it. An estimate.
       def thin?(product, method) = @step["kind"] == "coat" && product.wet_um(method).value < @step["wet_um"] / 2.0
 
-      def laid_on(step, method)
+      def applied(step, method)
         product = @context.shop.products[step["product"]] or return
         return unless Schedule::Kinds.methods(step["kind"], product).include?(method)
 
-        film = step["kind"] == "coat" ? { "wet_um" => product.wet_um(method).value } : {}
-        set(step, "method" => method, "gun" => nil, **film)
+        set(step, Schedule::Swap.method_set(step, product, method))
       end
 
       # What no schedule says: how long somebody is there at a time, and how large a face is.
       # @return [Array<Proofs::Elsewhere>]
       def other_hours
-        through = @context.shop.with_weeks { |week| week.transform_values { |day| through(day) } }
-        [ Proofs::Elsewhere.new(label: "Work through the break", place: { "name" => "shop" }, shop: through),
-          *in_parts ]
+        through = Proofs::Elsewhere.new(label: "Work through the break", place: { "name" => "shop" }, shop: -> {
+          @context.shop.with_weeks { |week| week.transform_values { |day| through(day) } }
+        })
+        [ (through if @context.shop.breaks?), *in_parts ].compact
       end
 
       def through(day) = day.empty? ? day : [ [ day.first[0], day.last[1] ] ]
 
-      # More parts than this are no way to lay a face on.
+      # More parts than this are no way to coat a face. An estimate.
       MOST_PARTS = 4
       private_constant :MOST_PARTS
 
@@ -90,8 +90,9 @@ module Rhexon
         begun = @context.placements.any? { |one| one.status != "planned" }
         return [] if begun || !count.between?(2, MOST_PARTS)
 
-        [ Proofs::Elsewhere.new(label: "Lay it in #{count} parts, each a face of its own", place: { "name" => "piece" },
-                                shop: @context.shop.with_piece(parted(pass.faces, count))) ]
+        [ Proofs::Elsewhere.new(label: "Coat it in #{count} parts, each a face of its own",
+                                place: { "name" => "piece" },
+                                shop: -> { @context.shop.with_piece(parted(pass.faces, count)) }) ]
       end
 
       # @return [Hash] the piece of rhexon-shop/1

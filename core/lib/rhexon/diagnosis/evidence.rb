@@ -220,11 +220,9 @@ module Rhexon
 
       # What a check says of this very coat; that none does is no proof.
       def checked(*ids, findings: Checks::Catalogue.findings(@plan, @pass.piece.id), anywhere: false)
-        mine = findings.find { |finding| ids.include?(finding.id) && (anywhere || of_it?(finding)) }
+        mine = findings.find { |finding| ids.include?(finding.id) && (anywhere || finding.of?(@pass)) }
         mine ? said(true, mine.title.sub(/^./, &:downcase)) : NOTHING
       end
-
-      def of_it?(finding) = finding.pass ? finding.pass == @pass.key : finding.step == @pass.step["id"]
 
       # The same of its schedule as if nothing of it were done: checks do not speak of what is past.
       def designed(*ids, anywhere: false)

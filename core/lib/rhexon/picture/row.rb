@@ -57,7 +57,7 @@ module Rhexon
         step, product = @pass.step, @pass.product
         return unless step["coats"].to_i > 1 && !@pass.inserted && Planning::Sittings.possible?(step, product)
 
-        step.fetch("one_sitting") { Planning::Sittings.usual?(step, product) }
+        Planning::Sittings.asked?(step, product)
       end
 
       # Film after this pass on the face with the most film, and the change it makes, µm.

@@ -11,8 +11,7 @@ module Rhexon
       "hours" => "nobody who may do it is there long enough at a time",
       "rack" => "the rack of the room it is to dry in has no places",
       "hard_window" => "its window is shorter than what has to happen in it",
-      "search" => "whenever hands were free, a room, a gun, a rack or a wet film stood in the way, however often it " \
-                  "was tried later"
+      "search" => "each time someone was free, a room, a gun, the rack or a wet film was in the way"
     }.freeze
   end
 end

@@ -6,6 +6,9 @@ module Rhexon
       # Plans follow from so many works on: one touch at the wrong moment is no pace. An estimate.
       LEAST_TIMES = 3
 
+      # What somebody may say, times the estimate: beyond it something else is meant. An estimate.
+      SAID = (0.2..5.0)
+
       # @param kind [String] of work
       # @param method [String, nil]
       # @return [String]

@@ -97,6 +97,9 @@ module Rhexon
         )
       end
 
+      # @return [Boolean] somebody's day has a break
+      def breaks? = @json["people"].any? { |person| person["week"].any? { |_, spans| spans.size > 1 } }
+
       # The same shop with somebody who works whenever its first person does, and can do all of it.
       # @return [Shop]
       def with_second_hands

@@ -15,21 +15,23 @@ module Rhexon
           (step["method"] == "pad" && product.mechanism == "evaporative")
       end
 
+      # @return [Boolean] whether they are, by the step or as is usual
+      def self.asked?(step, product) = step.fetch("one_sitting") { usual?(step, product) }
+
       # @return [Boolean] whether its coats follow each other fast enough for one sitting at all
-      def self.possible?(step, product)
-        recoat = recoat_min(step, product) if product&.film? && step["method"] && !step["wipe_off"]
-        !recoat.nil? && recoat <= limits["most_recoat_min"]
-      end
+      def self.possible?(step, product) = within?(step, product, "most_recoat_min")
 
       # @return [Boolean] whether the next coat follows before pot and tool are cleaned
-      def self.goes_on?(step, product)
+      def self.goes_on?(step, product) = within?(step, product, "goes_on_min")
+
+      def self.within?(step, product, limit)
         recoat = recoat_min(step, product) if product&.film? && step["method"] && !step["wipe_off"]
-        !recoat.nil? && recoat <= limits["goes_on_min"]
+        !recoat.nil? && recoat <= limits[limit]
       end
 
       def self.recoat_min(step, product) = product.milestone("recoat_opens", step["method"])&.value
       def self.limits = Reference.hands.sitting
-      private_class_method :recoat_min, :limits
+      private_class_method :within?, :recoat_min, :limits
 
       private
 
@@ -65,8 +67,7 @@ module Rhexon
         step = first.step
         return false if @piece.house["coats_a_day"] || step["coats_a_day"]
 
-        asked = step.fetch("one_sitting") { Sittings.usual?(step, first.product) }
-        asked && Sittings.possible?(step, first.product) && !turned?(coats)
+        Sittings.asked?(step, first.product) && Sittings.possible?(step, first.product) && !turned?(coats)
       end
 
       # Work that lies until it can be turned leaves no sitting.

@@ -52,7 +52,7 @@ module Rhexon
         at >= @begun_coats || @shop.facts.key?(tape_key(mask, @pulled[mask["id"]] + 1, faces_of(step, coat), "unmask"))
       end
 
-      def sat?(step, product) = step.fetch("one_sitting") { Sittings.usual?(step, product) } && step["coats"].to_i > 1
+      def sat?(step, product) = Sittings.asked?(step, product) && step["coats"].to_i > 1
 
       def tape_on_again(step, coat)
         return unless @coats.include?([ step["id"], coat ])

@@ -10,9 +10,10 @@ module Rhexon
       # @!attribute time   [Integer] how often these faces were laid on before in the same coat
       # @!attribute times  [Integer] how often they are in all
       Turn = Struct.new(:faces, :caught, :time, :times)
-      # Work of so little that it is turned on points, m² of all its faces.
+      # Names of a face that looks the other way.
       OTHER_WAY = /back|under|bottom|inside|rear|below/i
       private_constant :OTHER_WAY
+      # Work of so little that it is turned on points, m² of all its faces.
       SMALL_M2 = Reference.hands.on_points_under_m2
 
       module_function

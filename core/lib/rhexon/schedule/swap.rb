@@ -19,6 +19,14 @@ module Rhexon
           **(BELONGS & step.keys).to_h { |field| [ field, nil ] } }
       end
 
+      # The same product applied in another way: its wet film for that, and the gun of the old way goes.
+      # @param product [Materials::Product] of the step
+      # @param method [String]
+      # @return [Hash] what a change_step sets
+      def method_set(step, product, method)
+        { "method" => method, "gun" => nil, "narrow" => nil, **film(step, product, method) }
+      end
+
       # @return [Hash] the operation of Edit
       def operation(step, product) = { "op" => "change_step", "id" => step["id"], "set" => set(step, product) }
 

@@ -188,7 +188,7 @@ module Rhexon
       # What is done cannot be done otherwise any more.
       def findings
         done = plan.of_piece(@id).select { |one| one.status == "done" }.map { |one| one.pass.key }
-        Checks::Catalogue.findings(plan, @id).reject { |finding| done.include?(finding.pass) }
+        Checks::Catalogue.findings(plan, @id).reject { |finding| finding.passes.all? { |key| done.include?(key) } }
       end
 
       # A date that is missed is told, not mended: that is what others are proposed for.

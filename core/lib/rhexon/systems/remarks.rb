@@ -27,8 +27,8 @@ module Rhexon
       def mouths
         return unless @wish.mouths
 
-        "Whether a product is fit for food or for toys is said by its own sheet alone (food contact, EN 71-3), and " \
-        "holds once it is fully cured."
+        "Only a product's own sheet says whether it is safe for food or toys (food contact, EN 71-3), and only once " \
+        "it is fully cured."
       end
 
       def unknown_wood

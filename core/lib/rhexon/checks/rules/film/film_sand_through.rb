@@ -89,7 +89,7 @@ module Rhexon
 
         def leave_out(context, placement)
           if %w[between scuff denib].include?(placement.pass.step["aim"])
-            context.remedy("Leave this step out", { "op" => "remove_step", "id" => placement.pass.step["id"] })
+            context.leave_out(placement.pass.step)
           end
         end
 

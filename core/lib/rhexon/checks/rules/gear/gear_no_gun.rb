@@ -20,15 +20,14 @@ module Rhexon
           other = (context.shop.usable(Schedule::Kinds.methods(coat.pass.kind, product)) & product.methods_known).first
           context.finding(
             "gear.no_gun", "stop", "No gun in the shop",
-            "#{context.title(coat)} is to be sprayed, and none of the tools that the shop lists sprays.",
+            "#{context.title(coat)} is sprayed, and the shop lists no gun.",
             placement: coat, remedies: [ (otherwise(context, coat, product, other) if other) ].compact
           )
         end
 
         def otherwise(context, coat, product, method)
-          film = coat.pass.kind == "stain" ? {} : { "wet_um" => product.wet_um(method).value }
           context.change(coat, "Have it #{Materials::Methods::DONE.fetch(method)}",
-                         { "method" => method, "gun" => nil, "narrow" => nil, **film })
+                         Schedule::Swap.method_set(coat.pass.step, product, method))
         end
       end
     end

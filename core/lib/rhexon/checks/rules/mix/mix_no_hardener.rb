@@ -1,8 +1,8 @@
 module Rhexon
   module Checks
     module Rules
-      # mix.no_hardener: a two-part product whose sheet names no hardener: as it stands it would be laid on without, and
-      # never harden. A note where no sheet was taken in yet. Silent on what needs none or cures by the damp of the air.
+      # mix.no_hardener: a two-part product whose sheet names no hardener: it would be applied without one, and never
+      # harden. A note where no sheet was taken in yet. Silent on what needs none or cures by the damp of the air.
       module MixNoHardener
         CLASSES = %w[solvent_two_part acid_catalysed epoxy_clear].freeze
         private_constant :CLASSES
@@ -23,8 +23,8 @@ module Rhexon
         def finding(context, laid)
           context.finding(
             "mix.no_hardener", laid.pass.product.sheet? ? "caution" : "note", "No hardener named",
-            "#{laid.pass.product.name} hardens by its second part, and its page names none: as it stands it stays " \
-            "soft for good. Say on its page what goes into it.",
+            "#{laid.pass.product.name} needs a hardener, and its page names none: without one it stays soft. " \
+            "Name the hardener on its page.",
             placement: laid, remedies: []
           )
         end

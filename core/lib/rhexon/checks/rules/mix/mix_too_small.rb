@@ -5,7 +5,7 @@ module Rhexon
       # by volume or in drops. A hardener so is a caution, colour and thinner a note. Silent for products poured as they
       # are.
       module MixTooSmall
-        # What is dropped or drawn up rather than poured.
+        # What is dropped or drawn up rather than poured, ml at the most. An estimate.
         DROPPED_ML = 15
         private_constant :DROPPED_ML
 

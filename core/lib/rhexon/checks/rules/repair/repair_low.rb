@@ -4,6 +4,7 @@ module Rhexon
       # repair.low: a patch of finish of fewer layers than the spot is deep: it stays a dip. Silent where nobody says
       # how deep it is, and on putty, wax and burn-in, which fill at one go.
       module RepairLow
+        # More are another repair. An estimate.
         MOST_LAYERS = 12
         private_constant :MOST_LAYERS
 
@@ -34,7 +35,7 @@ module Rhexon
         end
 
         def layers(context, patch, needed)
-          context.change(patch, "Lay #{needed} layers", { "coats" => needed }) if needed <= MOST_LAYERS
+          context.change(patch, "Apply #{needed} layers", { "coats" => needed }) if needed <= MOST_LAYERS
         end
 
         # @return [Numeric, nil] µm, as measured, else what lies there

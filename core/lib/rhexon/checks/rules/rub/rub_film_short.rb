@@ -27,7 +27,7 @@ module Rhexon
             "lies#{thumb(walk)}. Lay more first.",
             placement: moment.placement,
             figures: { film_arris_um: there.round(1), taken_arris_um: taken.round(1), chance: chance.round(3) },
-            remedies: [ more(context, moment, taken - there), leave_out(context, moment.placement.pass.step) ]
+            remedies: [ more(context, moment, taken - there), context.leave_out(moment.placement.pass.step) ]
           )
         end
 
@@ -46,10 +46,6 @@ module Rhexon
 
           coats = coat.pass.step["coats"] + further
           context.change(coat, "Lay #{coats} coats of #{coat.pass.product.name}", { "coats" => coats })
-        end
-
-        def leave_out(context, step)
-          context.remedy("Leave this step out", { "op" => "remove_step", "id" => step["id"] })
         end
       end
     end

@@ -16,9 +16,9 @@ module Rhexon
           context.finding(
             "rub.nothing", "stop", "No film to rub out",
             "#{context.title(rub)} brings a film to its sheen, and there is none: #{lies}. Sand it finer before it " \
-            "is finished, or lay a film on.",
+            "is finished, or apply a film first.",
             placement: rub, figures: { lies: lies },
-            remedies: [ context.remedy("Leave this step out", { "op" => "remove_step", "id" => rub.pass.step["id"] }) ]
+            remedies: [ context.leave_out(rub.pass.step) ]
           )
         end
 
