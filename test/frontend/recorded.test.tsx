@@ -5,6 +5,7 @@ import { InHand } from "@/bench/InHand"
 import { Slab } from "@/bench/Slab"
 import type { Touch } from "@/bench/touch"
 import { Findings } from "@/schedule/Findings"
+import { StepList } from "@/schedule/StepList"
 import type { BenchPage, Sheet } from "@/types"
 import benchDrying from "./recorded/bench-drying.json"
 import benchMarks from "./recorded/bench-marks.json"
@@ -125,4 +126,21 @@ describe("what is found", () => {
   test("a schedule with film enough is not told to be thin", () => {
     expect(show(scheduleFine).join()).not.toMatch(/thin/)
   })
+})
+
+test("the film of each step stands in the unit of its heading", () => {
+  const { sheet } = recorded<{ sheet: Sheet }>(scheduleFine)
+  const film = (unit: string) => {
+    localStorage.setItem("rhexon.units.film", unit)
+    renderPage(<StepList sheet={sheet} selected={null} pending={new Set()} onSelect={() => {}} onEdit={() => {}} />)
+    const last = screen.getAllByRole("option").at(-1)?.querySelector(".step-after")?.textContent
+    const heading = screen.getByText(/^after, /).textContent
+    cleanup()
+    return [heading, Number(last)] as const
+  }
+  const [um, inUm] = film("metric")
+  const [mil, inMil] = film("us")
+  localStorage.clear()
+  expect([um, mil]).toEqual(["after, µm", "after, mil"])
+  expect(inUm / inMil).toBeCloseTo(25.4, -1)
 })

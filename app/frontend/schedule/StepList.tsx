@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react"
 import { LevelMark, Tick } from "@/components/Marks"
 import { clock, parts } from "@/lib/time"
-import { useMeasures } from "@/lib/units"
+import { type Measure, useMeasures } from "@/lib/units"
 import type { Finding, Operation, Row, Sheet } from "@/types"
 import { PHASES } from "@/types/kinds"
 
@@ -143,6 +143,7 @@ type RowProps = {
 }
 
 function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: RowProps) {
+  const { film } = useMeasures()
   const level = worst(sheet.findings, row)
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the listbox takes the keys
@@ -158,9 +159,9 @@ function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: Row
       <span className="step-words">{row.words}</span>
       {level && <LevelMark level={level} size={20} />}
       <span className={`step-start ${pending ? "ui-pending" : ""}`}>{starts(row, sheet)}</span>
-      <span className="step-change">{change(row)}</span>
+      <span className="step-change">{change(row, film)}</span>
       <FilmBar um={row.film_um ?? before} most={most} least={sheet.section.least_um} />
-      <span className="step-after">{row.film_um !== null && row.film_um > 0 ? Math.round(row.film_um) : ""}</span>
+      <span className="step-after">{row.film_um !== null && row.film_um > 0 ? film.number(row.film_um) : ""}</span>
     </li>
   )
 }
@@ -191,11 +192,10 @@ function worst(findings: Finding[], row: Row): string | null {
   )
 }
 
-function change(row: Row): string {
-  if (row.change_um === null || row.change_um === 0) return ""
-  return row.change_um > 0
-    ? `+ ${Math.round(row.change_um)}`
-    : `− ${Math.abs(row.change_um) < 1 ? Math.abs(row.change_um) : Math.round(-row.change_um)}`
+/** With its sign; what takes off a hair, finer. */
+function change({ change_um: um }: Row, film: Measure): string {
+  if (um === null || um === 0) return ""
+  return um > 0 ? `+ ${film.number(um)}` : `− ${film.number(-um, um > -1 ? 1 : 0)}`
 }
 
 /** "Mon 13:15" in this week, "2 Dec 07:30" later. */
