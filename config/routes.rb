@@ -72,7 +72,6 @@ Rails.application.routes.draw do
         resources :new_steps, only: :index
         resource :chance, only: :show
         resource :looks, only: :show
-        resource :settled, only: :show, controller: :settled
         resources :edits, only: :create
         resource :undo, only: :create
         resource :redo, only: :create

@@ -103,7 +103,6 @@ CREATE INDEX "index_climate_readings_on_room_id" ON "climate_readings" ("room_id
 CREATE UNIQUE INDEX "index_climate_readings_on_room_id_and_kind_and_at" ON "climate_readings" ("room_id", "kind", "at");
 CREATE TABLE IF NOT EXISTS "tools" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "used_for" varchar NOT NULL, "retired_at" datetime(6), CONSTRAINT tool_is_for_a_method CHECK (used_for IN ('spray','brush','roller','wipe','pad')));
 CREATE UNIQUE INDEX "index_tools_on_name" ON "tools" ("name");
-CREATE TABLE IF NOT EXISTS "plans" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "digest" varchar NOT NULL, "accepted_at" datetime(6) NOT NULL, "starts" json NOT NULL, CONSTRAINT starts_are_json CHECK (json_valid(starts)));
 CREATE TABLE IF NOT EXISTS "trials" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "name" varchar NOT NULL, "piece_id" integer, "base" json DEFAULT '[]' NOT NULL, "factors" json DEFAULT '[]' NOT NULL, "design" varchar DEFAULT 'full' NOT NULL, "seed" integer DEFAULT 1 NOT NULL, "shuffled" boolean DEFAULT 0 NOT NULL, "weights" json DEFAULT '{}' NOT NULL, "target_lab" json, "created_at" datetime(6) NOT NULL, "updated_at" datetime(6) NOT NULL, CONSTRAINT "fk_rails_28ce220deb"
 FOREIGN KEY ("piece_id")
   REFERENCES "pieces" ("id")
@@ -361,21 +360,6 @@ END;
 CREATE TRIGGER tools_mark_delete AFTER DELETE ON tools
 BEGIN
   INSERT INTO marks (name, mark) VALUES ('tools', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER plans_mark_insert AFTER INSERT ON plans
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('plans', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER plans_mark_update AFTER UPDATE ON plans
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('plans', random())
-    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
-END;
-CREATE TRIGGER plans_mark_delete AFTER DELETE ON plans
-BEGIN
-  INSERT INTO marks (name, mark) VALUES ('plans', random())
     ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
 END;
 CREATE TRIGGER products_mark_insert AFTER INSERT ON products
@@ -708,7 +692,49 @@ CREATE TABLE audit_lines (
 CREATE INDEX "index_audit_lines_on_kind_and_at" ON "audit_lines" ("kind", "at");
 CREATE TRIGGER audit_lines_refuse_update BEFORE UPDATE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
 CREATE TRIGGER audit_lines_refuse_delete BEFORE DELETE ON audit_lines BEGIN SELECT RAISE(ABORT, 'audit_lines are append-only'); END;
+CREATE TABLE planned_passes (
+  id integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+  piece_id integer NOT NULL REFERENCES pieces(id) ON DELETE CASCADE,
+  pass_key varchar NOT NULL CHECK (length(pass_key) <= 400),
+  start_min integer NOT NULL, person varchar CHECK (length(person) <= 200),
+  because varchar CHECK (length(because) <= 40), mark varchar CHECK (length(mark) <= 20),
+  scuff json CHECK (scuff IS NULL OR json_valid(scuff)),
+  hands_min json CHECK (hands_min IS NULL OR json_valid(hands_min))
+);
+CREATE INDEX "index_planned_passes_on_piece_id" ON "planned_passes" ("piece_id");
+CREATE UNIQUE INDEX "index_planned_passes_on_pass_key" ON "planned_passes" ("pass_key");
+CREATE TRIGGER planned_passes_mark_insert AFTER INSERT ON planned_passes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('planned_passes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER planned_passes_mark_update AFTER UPDATE ON planned_passes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('planned_passes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TRIGGER planned_passes_mark_delete AFTER DELETE ON planned_passes
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('planned_passes', random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
+CREATE TABLE planned_pieces (
+  id integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+  piece_id integer NOT NULL REFERENCES pieces(id) ON DELETE CASCADE, ready_min integer NOT NULL
+);
+CREATE UNIQUE INDEX "index_planned_pieces_on_piece_id" ON "planned_pieces" ("piece_id");
+CREATE TABLE plan_moves (
+  id integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+  piece_id integer NOT NULL REFERENCES pieces(id) ON DELETE CASCADE,
+  entry_id integer REFERENCES entries(id) ON DELETE SET NULL,
+  pass_key varchar CHECK (length(pass_key) <= 400),
+  was_min integer NOT NULL, now_min integer NOT NULL, at datetime(6) NOT NULL
+);
+CREATE INDEX "index_plan_moves_on_at" ON "plan_moves" ("at");
+CREATE INDEX "index_plan_moves_on_piece_id" ON "plan_moves" ("piece_id");
+CREATE INDEX "index_plan_moves_on_entry_id" ON "plan_moves" ("entry_id");
 INSERT INTO "schema_migrations" (version) VALUES
+('20261202040000'),
 ('20261202000000'),
 ('20261201230000'),
 ('20261201190000'),

@@ -14,8 +14,11 @@ module WarmUp
   end
 
   def draw
+    return unless Shop.exists?
+
     floor = ShopFloor.new
-    floor.draw { floor.pieces.first(2).each { |piece| floor.drawing(piece).check! } } if Shop.exists?
+    floor.draw { floor.pieces.first(2).each { |piece| floor.drawing(piece).check! } }
+    ApplicationRecord.transaction { floor.keep! } unless PlannedPass.exists?
   end
   private_class_method :draw
 end

@@ -24,9 +24,10 @@ class ApplicationController < ActionController::Base
 
   # Actions whose writes plans depend on: kept only if all can be planned, checked and drawn.
   # @param of [Symbol, nil] method that gives the pieces they change; nil: every piece is drawn
-  def self.keeps_sound(*actions, of: nil)
+  # @param anew [Boolean] a new plan is searched for
+  def self.keeps_sound(*actions, of: nil, anew: false)
     around_action(only: actions) do |controller, action|
-      SoundChange.keep!(drawn: of && Array(controller.send(of)), &action)
+      SoundChange.keep!(drawn: of && Array(controller.send(of)), anew: anew, &action)
     end
   end
 

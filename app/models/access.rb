@@ -29,7 +29,7 @@ module Access
     "comparisons/chances" => STUDENT, "schedules" => STUDENT, "schedules/previews" => STUDENT,
     "schedules/foresights" => STUDENT, "schedules/what_ifs" => STUDENT, "schedules/new_steps" => STUDENT,
     "schedules/chances" => STUDENT, "schedules/remedies" => STUDENT,
-    "schedules/looks" => STUDENT, "schedules/settled" => STUDENT,
+    "schedules/looks" => STUDENT,
     "schedules/edits" => STUDENT, "schedules/undos" => STUDENT, "schedules/redos" => STUDENT,
     "schedules/revisions" => STUDENT, "schedules/sheets" => STUDENT, "schedules/files" => STUDENT,
     "pieces/files" => WORK, "templates" => WORK, "templates/previews" => WORK,

@@ -1,10 +1,9 @@
-# Records to core: the whole shop as rhexon-shop/1, and the plan made from it. A piece that cannot be planned or drawn
-# is set aside with its reason; the others go on.
+# Records to core: the whole shop as rhexon-shop/1, and the plan that is kept, put right where it has to be. A piece
+# that cannot be planned or drawn is set aside with its reason; the others go on.
 class ShopFloor
   # Plans are functions of their input: the last few are kept by its digest.
   KEPT = 6
   @kept = Rhexon::Cache.new(KEPT, lately_used: true)
-  @between = Rhexon::Cache.new(KEPT, lately_used: true)
   @faulty = {}
   @last = {}
   @lock = Mutex.new
@@ -12,10 +11,6 @@ class ShopFloor
   class << self
     # @yieldreturn [Rhexon::Planning::Plan]
     def kept(digest, &planned) = @kept.fetch(digest, &planned)
-
-    # A piece placed between the others: what was made ahead of an edit is taken up by it.
-    # @yieldreturn [Rhexon::Planning::Plan, nil]
-    def between(basis, record, &planned) = @between.fetch([ basis, record ], &planned)
 
     # Pieces that could not be computed when the shop was planned last: looked at first the next time.
     # @return [Array<Integer>, nil] piece ids; nil: not planned yet
@@ -35,7 +30,6 @@ class ShopFloor
       Shelf.forget
       Records.forget
       @kept = Rhexon::Cache.new(KEPT, lately_used: true)
-      @between = Rhexon::Cache.new(KEPT, lately_used: true)
       self.last = self.faulty = nil
     end
 
@@ -47,8 +41,10 @@ class ShopFloor
   attr_reader :now
 
   # @param now [Time]
-  def initialize(now: Time.current)
+  # @param anew [Boolean] another plan is searched for, instead of the one that is kept
+  def initialize(now: Time.current, anew: false)
     @now = now
+    @anew = anew
     @aside = {}
   end
 
@@ -70,25 +66,16 @@ class ShopFloor
     }
   end
 
-  # The plan with one piece placed anew and the others kept to where they stood in the last plan, which is there at
-  # once; the whole plan where they cannot be kept, or where something else has changed too.
-  # @param piece [Piece]
-  # @return [Rhexon::Planning::Plan]
-  def plan_around(piece)
-    @plan ||= around(piece)&.tap { |plan|
-      @settling = true
-      stands(plan, around: piece)
-    }
-    plan
+  # Writes the plan down as the one that is kept.
+  # @param entry [Entry, nil] the touch that it was planned for
+  # @return [Boolean] whether anything in it had changed
+  def keep!(entry: nil)
+    return false unless Plan::Kept.write!(plan, entry: entry, now: now)
+
+    # What is kept now is this plan: it is not made again for the next look.
+    self.class.kept(digest(to_core.merge(placed))) { plan }
+    true
   end
-
-  # What +plan_around+ would answer with another document for the piece; nothing is taken up.
-  # @return [Rhexon::Planning::Plan, nil] nil where only the whole plan can tell, and in a large shop, where it would
-  #   take as long as the edit and hold up the others
-  def foreseen(piece, document) = (around(piece, document) unless self.class.last&.plan&.model&.large?)
-
-  # @return [Boolean] whether the others may still move
-  def settling? = @settling || false
 
   # An error's message shows its object: the whole shop would take minutes.
   def inspect = "#<#{self.class} #{now}>"
@@ -171,48 +158,26 @@ class ShopFloor
 
   def known(heads)
     { **setting, "pieces" => records.pieces(heads), "log" => records.log(heads.map(&:id)), **records.stock(now),
-      **records.beliefs(now) }
+      **records.beliefs(now), **placed }
   end
 
-  # How long the last plan may be taken up: what has begun in the meantime is in the log, and that would have changed.
-  STANDS_MIN = 30
-  private_constant :STANDS_MIN
+  # @return [Hash] where the plan that is kept has each pass
+  def placed = { "effort" => @anew ? "quick" : "kept", "previous" => Plan::Kept.places(records.clock) }
 
   # So long stands the plan of a large shop, which takes seconds to make, where nothing was written.
   LARGE_STANDS_MIN = 10
   private_constant :LARGE_STANDS_MIN
 
-  def stands(plan, around: nil)
-    basis = around ? self.class.last.basis_for(around) : plan
-    self.class.last = Last.new(records, standing, plan, around&.id, basis)
+  def stands(plan)
+    self.class.last = Last.new(records, standing, placed["previous"], plan)
   end
 
   def standing_plan
     last = self.class.last
-    return unless last && last.around.nil? && last.plan.model.large?
+    return unless last && last.plan.model.large? && !@anew
 
-    last.plan if last.records.equal?(records) && last.heads == heads && minutes_since(last) < LARGE_STANDS_MIN
-  end
-
-  def minutes_since(last) = now.to_i / 60 - last.plan.shop.now
-
-  # @return [Last, nil] where nothing but this piece's schedule has changed since that plan was made
-  def last_but_for(piece)
-    last = self.class.last or return
-    mine = head_of(piece) or return
-    last if last.records.equal?(records) && last.plan.shop.goal == "soonest" && self.class.faulty == [] &&
-      minutes_since(last) < STANDS_MIN && last.heads.map(&:id) == heads.map(&:id) &&
-      heads - last.heads - [ mine ] == []
-  end
-
-  # @return [Rhexon::Planning::Plan, nil]
-  def around(piece, document = nil)
-    last = last_but_for(piece) or return
-    record = records.pieces([ head_of(piece) ], [ piece ]).first
-    record = { **record, "schedule" => fitting(document) } if document
-    self.class.between(last.basis_for(piece), record) { Rhexon::Search::Planner.around(last.plan, record) }
-  rescue StandardError => error
-    raise if Trouble.of_database?(error)
+    last.plan if last.records.equal?(records) && last.heads == heads && last.places.equal?(placed["previous"]) &&
+      now.to_i / 60 - last.plan.shop.now < LARGE_STANDS_MIN
   end
 
   def look_at_faulty_first
@@ -224,10 +189,10 @@ class ShopFloor
   end
 
   def planned(json)
-    self.class.kept(Digest::SHA256.hexdigest(JSON.generate(json))) do
-      Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json))
-    end
+    self.class.kept(digest(json)) { Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json)) }
   end
+
+  def digest(json) = Digest::SHA256.hexdigest(JSON.generate(json))
 
   # Finds the pieces at fault.
   # @raise [StandardError] the error itself where no piece is
@@ -268,6 +233,5 @@ class ShopFloor
   def set_aside(piece, error)
     @aside[piece] = Trouble.reason(error)
     @plan = @to_core = nil
-    @settling = false
   end
 end

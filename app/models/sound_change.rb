@@ -4,21 +4,23 @@ class SoundChange
 
   # @param drawn [Array<Piece>, nil] what is drawn of it; nil: every piece in hand, and the bench
   # @param face [String, nil] the face that is looked at
-  # @yield the write
+  # @param anew [Boolean] a new plan is searched for
+  # @yieldreturn [Object, Entry] a touch: what it moves is told with it
   # @return [ShopFloor, nil] as it is now; nil where the shop itself cannot plan
   # @raise [Rhexon::InvalidInput] with a sentence, and where it was not foreseen with the number it has in the log
-  def self.keep!(drawn: nil, face: nil, &write) = new(drawn, face).keep!(&write)
+  def self.keep!(drawn: nil, face: nil, anew: false, &write) = new(drawn, face, anew).keep!(&write)
 
-  def initialize(drawn, face)
+  def initialize(drawn, face, anew)
     @drawn = drawn
     @face = face
+    @anew = anew
   end
 
   def keep!
     before = standing_faults
     ApplicationRecord.transaction do
-      yield
-      sound_floor(before)
+      written = yield
+      sound_floor(before, (written if written.is_a?(Entry)))
     end
   rescue StandardError
     Current.forget_shelf
@@ -35,19 +37,19 @@ class SoundChange
     :shop
   end
 
-  def sound_floor(before)
+  def sound_floor(before, entry)
     return if before == :shop
 
     Current.forget_shelf
     @planned = true
-    ShopFloor.new.tap do |floor|
-      floor.plan_around(@drawn.sole) if @drawn&.one?
+    ShopFloor.new(anew: @anew).tap do |floor|
       worse = floor.aside.find { |aside| before.exclude?(aside.piece.id) }
       if worse
         raise Rhexon::InvalidInput.new("#{worse.piece.name}: #{worse.reason}", where: "pieces/#{worse.piece.id}")
       end
 
       draw(floor)
+      floor.keep!(entry: entry)
     end
   rescue Rhexon::InvalidInput
     raise

@@ -3,9 +3,11 @@
 class Stamp
   # Schedules and their revisions leave none: what is read of them goes by the revision.
   TABLES = %w[
-    shops people open_hours rooms climate_readings tools plans products consumables boards cells readings jobs pieces
+    shops people open_hours rooms climate_readings tools products consumables boards cells readings jobs pieces
     faces timbers entries batches stock_moves mixes forgotten_lessons
   ].freeze
+  # Written by the plan that is made from all the others.
+  PLANNED = "planned_passes".freeze
 
   class << self
     # @return [Stamp] read once in a request, and again after a write in it
@@ -31,6 +33,6 @@ class Stamp
   # @return [Array<Integer, nil>] equal as long as nothing was written to them; nil: nothing ever was
   def of(*tables) = @marks.values_at(*tables)
 
-  # @return [Array<Integer, nil>] of everything
+  # @return [Array<Integer, nil>] of everything that plans are made from
   def all = of(*TABLES)
 end

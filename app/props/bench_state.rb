@@ -26,10 +26,22 @@ class BenchState
         [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }
-    { bench: drawn, **whose, **beside, pieces: seen(ids, told).map { |piece| PieceSerializer.new(piece).to_h },
+    { bench: drawn, **whose, **beside, **moved(told.first), pieces: seen(ids, told).map { |piece|
+      PieceSerializer.new(piece).to_h
+    },
       read: Bench::ReadCautions.new(seen(ids, told)).to_h,
       latest: told.map { |entry| EntrySerializer.new(entry, params: { words: words }).to_h } }
   end
+
+  # A student is told of what is their own.
+  def moved(entry)
+    moved = Plan::Told.since_morning(@floor.plan)
+    { noted: Plan::Told.of(entry, @floor.plan), moved: own? ? moved.select { |row|
+      theirs.include?(row.piece)
+    } : moved }
+  end
+
+  def theirs = @theirs ||= @floor.pieces.select { |piece| piece.person_id == Current.person.id }.map(&:core_id)
 
   # What stands around the work: pots, air, rags.
   def beside

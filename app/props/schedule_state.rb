@@ -21,11 +21,14 @@ class ScheduleState
     floor.drawing(@piece).sheet(face)
   end
 
-  # What an edit would make of the sheet at once, with the other pieces where they stand.
+  # What an edit would make of the sheet.
   # @param operation [Hash] of Rhexon::Schedule::Edit
-  # @return [Hash, nil] nil where it is refused, or where only the whole plan can tell
+  # @return [Hash, nil] nil where it is refused, and in a large shop, where it would take as long as the edit and hold
+  #   up the others
   def foreseen(face, operation)
-    plan = floor.foreseen(@piece, @piece.schedule.proposed(operation)) or return
+    return if floor.plan.model.large?
+
+    plan = floor.plan_with(@piece, @piece.schedule.proposed(operation))
     ShopFloor::Drawing.serialized(Rhexon::Picture::Sheet.new(plan, @piece.core_id, face: face))
   rescue Rhexon::InvalidInput
     nil

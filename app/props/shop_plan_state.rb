@@ -15,7 +15,7 @@ class ShopPlanState
   # @return [Array<Hash>] each goal with its dates, sessions, hands and what would move
   def goals
     Rhexon::Search::Goal::NAMES.map do |name|
-      GoalSerializer.new(Plan::GoalAnswer.new(name, floor.plan_otherwise("goal" => name), floor.plan)).to_h
+      GoalSerializer.new(Plan::GoalAnswer.new(name, aimed_at(name), floor.plan)).to_h
     end
   end
 
@@ -31,13 +31,17 @@ class ShopPlanState
 
   private
 
+  # The plan that is kept, or what a search for another goal finds.
+  def aimed_at(name)
+    name == Shop.current.goal ? floor.plan : floor.plan_otherwise("goal" => name, "effort" => "quick")
+  end
+
   def page
-    accepted = Plan.last_accepted
     list = ListPage.new(floor.pieces, @wanted, size: Rhexon::Picture::ShopPlan::MOST)
     drawn = floor.draw do |plan|
       ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan, part: list.number)).to_h
     end
-    { plan: drawn, page: list, goal: Shop.current.goal, accepted_at: accepted && accepted.accepted_at.to_i / 60,
+    { plan: drawn, page: list, goal: Shop.current.goal, moved: Plan::Told.since_morning(floor.plan),
       pieces: floor.pieces.map { |piece|
         { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client,
           worst: worst_of(piece) }

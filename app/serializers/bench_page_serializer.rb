@@ -2,6 +2,9 @@
 class BenchPageSerializer < ApplicationSerializer
   fields bench: "Bench", pieces: "Piece[]", pots: "BenchPot[]", mixed: "Record<string, string>", rooms: "Room[]",
          latest: "Entry[]", hands: [ :string, NULLABLE ], everybody: "string[]", codes: "string[]"
+  typelize noted: [ "Noted", NULLABLE ]
+  one :noted, resource: NotedSerializer
+  many :moved, resource: MovedSerializer
   # Cautions that were read: by piece and person.
   typelize read: "Record<string, Record<string, string[]>>"
   attribute(:read) { |page| page[:read] }

@@ -13,16 +13,9 @@ class ShopPlanSerializer < ApplicationSerializer
                   "Array<[number, number]> }>",
            places: "Array<{ room: string; uses: string[]; wet: Array<[number, number]>; dusty: Array<[number, " \
                    "number]>; lying: Array<[number, number]>; rack_places: number | null }>",
-           closings: "Array<{ key: string; piece: string; words: string; closes_at: number; met: boolean }>",
-           moved: :number,
-           moves: "Array<{ key: string; from: number | null; to: number | null; person: string | null; because: " \
-                  "string }>"
+           closings: "Array<{ key: string; piece: string; words: string; closes_at: number; met: boolean }>"
   attribute(:strands) { |plan| plan.strands.map { |strand| { **strand.to_h, marks: strand.marks.map(&:to_h) } } }
   attribute(:lanes) { |plan| plan.lanes.map { |lane| { **lane.to_h, flags: lane.flags.map(&:to_h) } } }
   attribute(:places) { |plan| plan.places.map(&:to_h) }
   attribute(:closings) { |plan| plan.closings.map(&:to_h) }
-  # So many are told one by one.
-  MOVES_TOLD = 4
-  attribute(:moved) { |plan| plan.moves.size }
-  attribute(:moves) { |plan| plan.moves.first(MOVES_TOLD).map(&:to_h) }
 end

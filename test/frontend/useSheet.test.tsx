@@ -44,20 +44,6 @@ describe("an edit of a schedule", () => {
     expect(result.current.waiting).toEqual([])
   })
 
-  test("is answered twice: at once with the others where they stood, and whole once no edit is under way", async () => {
-    const result = sheet()
-    act(() => result.current.edit(coats(3)))
-    await requests[0]?.answer(200, { ...state(8, 140), settling: true })
-    await waitFor(() => expect(result.current.settling).toBe(true))
-    act(() => result.current.edit(film(90)))
-    await requests[1]?.answer(200, { ...state(9, 150), settling: true })
-    await waitFor(() => expect(requests).toHaveLength(3), { timeout: 3000 })
-    expect(requests[2]?.url).toBe("/pieces/4/schedule/settled?face=top")
-    await requests[2]?.answer(200, state(9, 145))
-    await waitFor(() => expect(result.current.settling).toBe(false))
-    expect([result.current.sheet.ready_at, result.current.announced]).toEqual([145, "ready 145"])
-  })
-
   test("waits while another is out; of edits to one field only the newest waits, on the revision that then stands", async () => {
     const result = sheet()
     act(() => result.current.edit(coats(3)))

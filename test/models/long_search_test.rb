@@ -25,7 +25,7 @@ class LongSearchTest < ActiveSupport::TestCase
     assert_equal "found", found.state
     quick = ShopFloor.new.plan.build
     assert_operator found.ready_at, :<=, quick.ready.values.max if found.better
-    Plan.accept_starts!(found.digest, found.starts)
+    Plan::Kept.take!(found.starts)
     kept = ShopFloor.new.plan
     assert_operator (kept.build.goal <=> quick.goal), :<=, 0
     assert_operator kept.build.ready.values.max, :<=, found.ready_at, "kept, or improved once more"

@@ -40,7 +40,7 @@ class ShopFloorTest < ActiveSupport::TestCase
     Tool.create!(name: "gravity gun", used_for: "spray")
     Shop.current.update!(goal: "fewest_sessions")
     piece = make_piece(steps: [ coat("s1") ])
-    Plan.accept!(ShopFloor.new.plan)
+    ShopFloor.new.keep!
     assert_equal [ %w[spray], 12 ], core["rooms"].first.values_at("uses", "rack_places")
     assert_equal [ { "id" => "gravity gun", "for" => "spray" } ], core["tools"]
     assert_equal "fewest_sessions", core["goal"]

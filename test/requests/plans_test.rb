@@ -49,14 +49,22 @@ class PlansTest < RequestTest
     assert_equal words.uniq, words, "a product once, however many coats"
   end
 
-  test "a plan that is kept, and what moved since" do
-    post "/pieces/plan/accept", as: :json
-    assert_empty answer["plan"]["moves"]
-    @desk.schedule.edit!(
-      { "op" => "remove_step", "id" => "s1" }, base: @desk.schedule.head.number, reason: "No sanding"
-    )
+  test "the plan is kept, and what moved since this morning is told" do
+    ShopFloor.new.keep!
     get "/pieces/plan", headers: JSON_WANTED
-    assert_includes answer["plan"]["moves"].map { |move| move["because"] }, "gone"
+    assert_empty answer["moved"]
+    first = ShopFloor.new.plan.placements.first
+    travel_to Time.zone.at((first.hands_start + 40) * 60)
+    get "/pieces/plan", headers: JSON_WANTED
+    late = answer["moved"].find { |move| move["key"] == first.pass.key }
+    assert_equal [ first.hands_start, first.hands_start + 40 ], late.values_at("from", "to")
+    assert_equal first.hands_start, PlannedPass.find_by!(pass_key: first.pass.key).start_min, "looking writes nothing"
+  end
+
+  test "a plan that is no longer what the shop would have is not taken over" do
+    post "/pieces/plan/accept", params: { digest: "gone" }, as: :json
+    assert_response :unprocessable_entity
+    assert_match(/A new search has begun/, sentence)
   end
 
   test "schedules side by side" do

@@ -78,8 +78,7 @@ class RecordTest < RequestTest
   test "work that is begun keeps when it was planned, by the plan that was kept, and a repeat is the same entry" do
     plan = ShopFloor.new.plan
     placement = plan.placements.find { |one| one.pass.key == "#{@piece.core_id}/s2/2/top" }
-    Plan.accept_starts!("x", [ { "pass" => placement.pass.key, "start" => "2026-11-29T09:00+01:00",
-                                 "person" => "Imke" } ])
+    Plan::Kept.take!([ { "pass" => placement.pass.key, "start" => "2026-11-29T09:00+01:00", "person" => "Imke" } ])
     2.times do
       send_json("/entries", { client_id: "c1", kind: "started", pass: placement.pass.key, person: "Imke",
                               happened_at: Time.current.iso8601(0) })

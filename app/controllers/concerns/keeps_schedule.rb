@@ -13,7 +13,7 @@ module KeepsSchedule
     aside = now.aside(face)
     return render json: SetAsideState.new(aside).to_h if aside
 
-    render json: JSON.generate(now.to_h(face).merge(sequence: body["sequence"], settling: floor.settling?))
+    render json: JSON.generate(now.to_h(face).merge(sequence: body["sequence"]))
   end
 
   def stale(error)

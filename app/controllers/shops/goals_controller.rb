@@ -1,6 +1,6 @@
 # What plans aim at.
 class Shops::GoalsController < ApplicationController
-  keeps_sound :create
+  keeps_sound :create, anew: true
   takes :create, goal: :name
 
   def create

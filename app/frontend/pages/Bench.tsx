@@ -8,6 +8,7 @@ import { LargeNext } from "@/bench/Large"
 import { Pots } from "@/bench/Pots"
 import { Rags } from "@/bench/Rags"
 import { Slab } from "@/bench/Slab"
+import { Told } from "@/bench/Told"
 import type { Unsent } from "@/bench/touch"
 import { useBench } from "@/bench/useBench"
 import { useKeptPages } from "@/bench/useKeptPages"
@@ -84,6 +85,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           ))}
         </dl>
       </PageHead>
+      <Told noted={state.noted} moved={state.moved} drying={bench.drying} {...{ name, zone, now }} />
       <div className={large ? undefined : "bench-grid"}>
         <InHand
           people={bench.people}

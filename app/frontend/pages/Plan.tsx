@@ -1,6 +1,7 @@
 import { Head, Link } from "@inertiajs/react"
 import { useQueryClient } from "@tanstack/react-query"
 import { useRef, useState } from "react"
+import { MovedList } from "@/bench/Told"
 import { ListPages } from "@/components/ListPages"
 import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
@@ -53,8 +54,8 @@ export default function Plan(first: PlanPage) {
     void client.resetQueries({ queryKey: ["plan"] })
   }
   const reload = () => send(() => request<PlanPage>("GET", address(state.page.number)), take)
-  const accept = (which: { digest?: string } = {}) =>
-    send(() => request<PlanPage>("POST", `/pieces/plan/accept?page=${state.page.number}`, which), take)
+  const accept = (digest: string) =>
+    send(() => request<PlanPage>("POST", `/pieces/plan/accept?page=${state.page.number}`, { digest }), take)
   const chances =
     useAnswer({
       key: ["plan", "chance"],
@@ -158,12 +159,10 @@ export default function Plan(first: PlanPage) {
         <section aria-label="Chance" className="ruled pt-2">
           <h2 className="text-head">Chance of being ready</h2>
           <Chances chances={chances} name={name} zone={plan.zone} />
-          <h2 className="text-head mt-4">Kept plan</h2>
-          <Kept state={state} name={name} />
-          <button type="button" className="ui-button mt-2" data-tone="dark" onClick={() => void accept()}>
-            Keep this plan
-          </button>
-          <LongerSearch plan={plan} onKeep={(digest) => void accept({ digest })} />
+          <h2 className="text-head mt-4">Since this morning</h2>
+          {state.moved.length === 0 && <p className="text-second text-fine">Nothing has moved.</p>}
+          <MovedList moved={state.moved} name={name} at={(minute) => soon(minute, plan.zone, now)} />
+          <LongerSearch plan={plan} onKeep={(digest) => void accept(digest)} />
         </section>
       </div>
     </Shell>
@@ -189,33 +188,5 @@ function Free({ plan, now }: { plan: PlanPage["plan"]; now: number }) {
         })}
       </ul>
     </>
-  )
-}
-
-function Kept({ state, name }: { state: PlanPage; name: (id: string) => string }) {
-  const { plan } = state
-  const piece = (key: string) => name(key.split("/")[0] ?? "")
-  if (!state.accepted_at)
-    return <p className="text-second text-fine">None yet. A plan that is kept is what later plans stay near.</p>
-  return (
-    <div className="text-fine">
-      <p className="text-second">
-        Kept {when(state.accepted_at, plan.zone)}.{" "}
-        {plan.moved === 0 ? "Nothing has moved since." : `${plan.moved} ${plan.moved === 1 ? "pass" : "passes"} moved:`}
-      </p>
-      <ul>
-        {plan.moves.map((move) => (
-          <li key={move.key}>
-            {piece(move.key)}:{" "}
-            {move.from && move.to
-              ? `${when(move.from, plan.zone)} to ${when(move.to, plan.zone)}`
-              : move.to
-                ? `new, ${when(move.to, plan.zone)}`
-                : "no longer"}
-            {move.person ? `, now ${move.person}` : ""}
-          </li>
-        ))}
-      </ul>
-    </div>
   )
 }

@@ -76,7 +76,7 @@ const pictureOf = (piece: Piece, sheet: Sheet): Picture => ({
 function Screen(props: SchedulePage) {
   const state = useSheet(props, spoken)
   const { piece, schedule } = state
-  const settled = state.waiting.length === 0 && !state.settling
+  const settled = state.waiting.length === 0
   const remedies = useRemedies(state.url, schedule.revision, state.sheet, settled)
   const { sheet } = remedies
   const [selected, setSelected] = useState<string | null>(() => askedFor(sheet) ?? firstOpen(sheet))

@@ -41,7 +41,7 @@ export function PieceHead({ state, pieces, house, chance, go, preview, picture, 
   )
 }
 
-function Facts({ state: { piece, approval, settling } }: Pick<Props, "state">) {
+function Facts({ state: { piece, approval } }: Pick<Props, "state">) {
   const { area } = useMeasures()
   const facts = `${piece.count} off, ${piece.wood}, ${area.text(piece.area_m2, 1)}`
   return (
@@ -54,7 +54,6 @@ function Facts({ state: { piece, approval, settling } }: Pick<Props, "state">) {
       <Link href="/pieces" className="quiet-link">
         {piece.client}
       </Link>
-      {settling && " · other pieces settling"}
     </p>
   )
 }

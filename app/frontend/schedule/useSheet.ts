@@ -1,24 +1,18 @@
 import { replaceEqualDeep } from "@tanstack/react-query"
 import { useCallback, useEffect, useReducer, useRef, useState } from "react"
 import { Refused, send } from "@/lib/api"
-import { isLater, useAnswer } from "@/lib/requests"
+import { isLater } from "@/lib/requests"
 import type { Approval, ErrorReason, Operation, Piece, Revision, Schedule, Sheet } from "@/types"
 import { Ahead, aimOf } from "./ahead"
 
 export type SheetState = { sheet: Sheet; schedule: Schedule; piece: Piece; approval: Approval | null }
-/** While it settles, the other pieces are kept where they stood before the edit. */
-type Answer = SheetState & { settling?: boolean }
 type Edit = { operation: Operation; reason?: string }
 /** What was refused; the edits that had no answer are here to be sent again. */
 type Trouble = { error: ErrorReason; unsent: Edit[] }
 /** What was changed here, held until somebody decides, and what was changed elsewhere. */
 export type Stale = { edits: Edit[]; since: Revision[] }
 
-// Edits come in quick succession: the whole plan is asked for when one stands this long.
-const SETTLED_MS = 700
-
 type State = SheetState & {
-  settling: boolean
   waiting: Operation[]
   trouble: Trouble | null
   stale: Stale | null
@@ -27,7 +21,7 @@ type State = SheetState & {
 type Action =
   | { type: "queued"; waiting: Operation[] }
   | { type: "foreseen"; sheet: Sheet }
-  | { type: "answered"; answer: Answer; announced: string; stale: Stale | null }
+  | { type: "answered"; answer: SheetState; announced: string; stale: Stale | null }
   | { type: "refused"; trouble: Trouble; sheet: Sheet }
   | { type: "stale"; stale: Stale; sheet: Sheet }
   | { type: "dismiss" }
@@ -42,7 +36,6 @@ function reduce(state: State, action: Action): State {
       return {
         ...state,
         ...action.answer,
-        settling: action.answer.settling ?? false,
         trouble: null,
         stale: action.stale,
         announced: action.announced,
@@ -81,7 +74,6 @@ const withEdit = (edits: Edit[], edit: Edit): Edit[] => {
 export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const [state, dispatch] = useReducer(reduce, {
     ...first,
-    settling: false,
     waiting: [],
     trouble: null,
     stale: null,
@@ -103,7 +95,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
 
   /** @param foreseen whether it may be what was foreseen of it, or lie before what is shown already */
   const take = useCallback(
-    (answer: Answer, foreseen = false) => {
+    (answer: SheetState, foreseen = false) => {
       latest.current = answer
       const newest = queue.current.at(-1)
       const coming = foreseen && newest ? ahead.sheetOf(newest.operation) : undefined
@@ -148,19 +140,6 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
     [ahead, underWay],
   )
 
-  const settled = state.settling && state.waiting.length === 0
-  const { answer: whole } = useAnswer({
-    // Another key as soon as an edit is out: the whole plan of the revision before is given up.
-    key: ["settled", url, settled ? state.schedule.revision : "under way"],
-    ask: (signal) => send<Answer>("GET", `${url}/settled?face=${encodeURIComponent(face.current)}`, undefined, signal),
-    on: settled,
-    after: SETTLED_MS,
-    quiet: true,
-  })
-  useEffect(() => {
-    if (whole) take(whole)
-  }, [whole, take])
-
   /** What the page shows as on its way. */
   const tell = useCallback(() => {
     dispatch({ type: "queued", waiting: underWay().map((edit) => edit.operation) })
@@ -199,7 +178,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
         tell()
         const base = latest.current.schedule.revision
         try {
-          take(await send<Answer>("POST", `${url}/edits`, { ...edit, base, face: face.current }), true)
+          take(await send<SheetState>("POST", `${url}/edits`, { ...edit, base, face: face.current }), true)
         } catch (error) {
           refuse(error, edit)
         }
@@ -232,7 +211,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
   const step = useCallback(
     async (way: "undo" | "redo") => {
       try {
-        take(await send<Answer>("POST", `${url}/${way}`, { face: face.current }))
+        take(await send<SheetState>("POST", `${url}/${way}`, { face: face.current }))
       } catch (error) {
         refuse(error)
       }
@@ -242,7 +221,7 @@ export function useSheet(first: SheetState, spoken: (sheet: Sheet) => string) {
 
   const reload = useCallback(async () => {
     try {
-      take(await send<Answer>("GET", `${url}.json?face=${encodeURIComponent(face.current)}`))
+      take(await send<SheetState>("GET", `${url}.json?face=${encodeURIComponent(face.current)}`))
       return true
     } catch (error) {
       refuse(error)

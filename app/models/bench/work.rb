@@ -114,21 +114,16 @@ class Bench::Work
     @body.slice("answer")
   end
 
-  # When it was planned to begin: by the plan that was kept, else as it stands. What came before says what it said.
+  # When it was planned to begin. What came before says what it said.
   def planned
     known = Entry.find_by(client_id: @body["client_id"])
     return known.body.slice("planned") if known
 
-    kept = Plan.last_accepted&.starts&.find { |start| start["pass"] == @body["pass"] }
-    at = kept ? kept["start"] : planned_now
-    { "planned" => at }.compact
+    at = PlannedPass.find_by(pass_key: @body["pass"])&.start_min || planned_now
+    { "planned" => at && Shop.current.clock.iso(at) }.compact
   end
 
-  def planned_now
-    plan = ShopFloor.new.plan
-    placement = plan.placements.find { |one| one.pass.key == @body["pass"] }
-    placement && plan.shop.zone.iso(placement.hands_start)
-  end
+  def planned_now = ShopFloor.new.plan.placements.find { |one| one.pass.key == @body["pass"] }&.hands_start
 
   # Who began it; old touches do not say.
   def by_whom
@@ -145,6 +140,7 @@ class Bench::Work
   def correct!
     wrong = self.class.mistaken(@body) || refuse("There is no such entry to take back")
     Entry::LoggedFault.withdraw!(wrong) if wrong.kind == "fault" && wrong.correction.nil?
+    PlanMove.take_back!(wrong) if wrong.correction.nil?
     Entry.record!(client_id: @body["client_id"], kind: "correction", happened_at: @happened_at, piece: wrong.piece,
                   pass_key: wrong.pass_key, corrects: wrong, body: {})
   end

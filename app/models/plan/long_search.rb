@@ -125,10 +125,7 @@ class Plan::LongSearch
   end
 
   def take(plan)
-    planned = plan["passes"].select { |pass| pass["status"] == "planned" && pass["hands"].any? }
-    @starts = planned.map do |pass|
-      { "pass" => pass["key"], "start" => pass["hands_start"], "person" => pass["person"] }
-    end
+    @starts = plan["previous"]
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
     @better = (plan.dig("goal", "value") <=> @shown_goal).negative?

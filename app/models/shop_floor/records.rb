@@ -78,10 +78,9 @@ class ShopFloor::Records
   def shop = @shop ||= Shop.current
 
   def lasting
-    @lasting ||= { "format" => "rhexon-shop/1", "zone" => shop.zone, "goal" => shop.goal, "effort" => "quick",
-                   "seed" => 1, "house" => shop.house, "people" => people,
-                   "tools" => Tool.order(:id).map(&:to_core), "previous" => Plan.last_accepted&.starts || [],
-                   "rooms" => rooms, "products" => Shelf.to_core,
+    @lasting ||= { "format" => "rhexon-shop/1", "zone" => shop.zone, "goal" => shop.goal, "seed" => 1,
+                   "house" => shop.house, "people" => people,
+                   "tools" => Tool.order(:id).map(&:to_core), "rooms" => rooms, "products" => Shelf.to_core,
                    "surface" => Board::Lessons.current.surface_shares,
                    "scale" => { "resolution_g" => shop.scale_g },
                    "consumables" => Consumable.order(:id).map(&:to_core) }.freeze

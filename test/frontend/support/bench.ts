@@ -100,5 +100,5 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
   rags: null,
   hands: null,
   everybody: ["Imke"],
-  codes: [],
+  codes: [], noted: null, moved: [],
 })

@@ -54,7 +54,7 @@ module Rhexon
       end
 
       def plan(way)
-        return Search::Planner.plan(way.shop.call) unless way.operation
+        return Search::Planner.plan(way.shop.call.searched) unless way.operation
 
         @context.plan.with_schedule(@context.piece.id, Schedule::Edit.apply(@context.document, way.operation))
       end

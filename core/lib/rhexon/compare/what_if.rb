@@ -53,7 +53,7 @@ module Rhexon
         alone = shop.pieces.size > 1 ? shop.without(shop.pieces.map(&:id) - [ @id ]) : nil
         [ [ "first", "Before all other work", alone ],
           [ "second", "A second pair of hands", shop.with_second_hands ] ].filter_map do |kind, label, other|
-          other && answer(kind, label, nil, Search::Planner.plan(other))
+          other && searched(kind, label, other)
         end
       end
 
@@ -69,10 +69,7 @@ module Rhexon
           "drier" => [ "#{limits.drier_percent} % drier #{where}", method(:drier) ],
           "fans" => [ "Fans on #{where}", method(:fanned) ]
         }.map do |kind, (label, change)|
-          answer(kind, label, nil,
-                 Search::Planner.plan(shop.with_rooms(rooms.to_h { |room|
-                   [ room, otherwise(shop.line(room), change) ]
-                 })))
+          searched(kind, label, shop.with_rooms(rooms.to_h { |room| [ room, otherwise(shop.line(room), change) ] }))
         end
       end
 
@@ -82,7 +79,7 @@ module Rhexon
             "saturday", "Saturdays #{limits.saturday.join(" to ")}",
             ->(week) { week["sat"].to_a.any? ? week : week.merge("sat" => [ limits.saturday ]) }
           ] ].map do |kind, label, change|
-          answer(kind, label, nil, Search::Planner.plan(shop.with_weeks(&change)))
+          searched(kind, label, shop.with_weeks(&change))
         end
       end
 
@@ -108,9 +105,17 @@ module Rhexon
         end
       end
 
-      def answer(kind, label, operation, plan)
+      # Another shop is planned anew, and held against this one planned anew: what the search alone would gain is no
+      # answer to the question.
+      def searched(kind, label, other)
+        answer(kind, label, nil, Search::Planner.plan(other.searched), base)
+      end
+
+      def base = @base ||= shop.kept? ? Search::Planner.plan(shop.searched) : @plan
+
+      def answer(kind, label, operation, plan, against = @plan)
         ready = plan.build.ready[@id]
-        now = @plan.build.ready[@id]
+        now = against.build.ready[@id]
         Answer.new(kind: kind, label: label, operation: operation, ready_at: ready,
                    gain_min: ready && now && now - ready, hands_min: plan.hands_min(@id),
                    chance: due && (ready ? Chance::Outlook.new(plan, runs: RUNS).share_by(@id, due).round(2) : 0.0),

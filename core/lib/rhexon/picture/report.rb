@@ -16,7 +16,8 @@ module Rhexon
           "rates" => rates, "passes" => @plan.placements.map { |placement| pass(placement) },
           "batches" => @plan.batches.map { |batch| batch(batch) },
           "pieces" => @shop.pieces.map { |piece| piece(piece) }, "goal" => goal, "bound" => bound,
-          "moved" => moved, "lapsed_pins" => @plan.build.lapsed, "infeasible" => infeasible,
+          "moved" => moved, "previous" => Planning::Start.of(@plan), "lapsed_pins" => @plan.build.lapsed,
+          "infeasible" => infeasible,
           "search" => { "builds" => @plan.builds, "seed" => @shop.seed,
                         "proven" => latest_ready == @plan.bound.ready_at } }
       end
@@ -158,7 +159,7 @@ module Rhexon
         }
       end
 
-      # What an accepted plan had otherwise, and why.
+      # What the plan that was kept had otherwise, and why.
       def moved
         Planning::Moves.for(@plan).map do |move|
           {

@@ -89,10 +89,6 @@ module Rhexon
           .map { |closes, placement, follower| closing(closes, placement, follower) }
       end
 
-      # What moved against the accepted plan.
-      # @return [Array<Planning::Moves::Move>]
-      def moves = @moves ||= Planning::Moves.for(plan)
-
       # What does not fit: pins that lapsed, work that cannot be placed.
       # @return [Array<Clash>]
       def clashes

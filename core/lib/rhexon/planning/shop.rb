@@ -41,13 +41,20 @@ module Rhexon
         )
         @pins = Pin.read(json["pins"] || [], self)
         @previous = (json["previous"] || []).to_h do |record|
-          [ record["pass"], Start.new(near(record["start"], "previous"), record["person"]) ]
+          [ record["pass"], Start.read(record, self) ]
         end
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
         @surface = Colour::Surface.usual(json["surface"] || {})
         @scale_g = json.dig("scale", "resolution_g") || 1
       end
+
+      # @return [Boolean] the plan that it has is put right where it must be, instead of searching for another
+      def kept? = @effort == "kept" && @previous.any?
+
+      # The same shop where a better plan may be looked for.
+      # @return [Shop]
+      def searched = kept? ? with("effort" => "quick") : self
 
       # @return [Hash{String=>PassLog}] what the log says, by pass key
       def facts = log.facts

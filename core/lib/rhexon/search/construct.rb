@@ -38,13 +38,31 @@ module Rhexon
         build(Holds::NONE) { @model.pieces.each_index { |piece| advance(piece, @next[piece]) while @next[piece] } }
       end
 
+      # The plan that is kept: what can stand where it stood is put there, in the order of its starts; the rest of its
+      # piece goes first come first served into what is left.
+      # @param kept [Kept]
+      # @param rounds [Array<Array<Integer>>] pieces in their turns, those of a round before those of the next
+      # @param late [Boolean] what should have begun goes before what stands
+      # @return [PartialSchedule]
+      def keep(kept, rounds, late: false)
+        build(kept, look_back: nil) do
+          following = @next.dup
+          @next.map! { nil }
+          rounds.each do |turns|
+            turns.uniq.each { |piece| @next[piece] = following[piece] }
+            stay(kept, turns, late)
+            first_come([], 0.0, nil, nil)
+          end
+        end.tap { |trial| trial.order = rounds.flatten }
+      end
+
       # One piece is placed anew between the others, which are written down as they stand.
       # @param piece [Integer]
       # @param standing [PartialSchedule] of a shop that differs in this piece only
       # @return [PartialSchedule]
       def around(piece, standing)
         others = Standing.new(@model, standing, piece)
-        build(Holds::NONE, others.lapsed) do
+        build(Holds::NONE, others.lapsed, look_back: nil) do
           others.each { |index, spot| @booking.settle(index, spot) }
           others.blocked.each { |block| @partial.blocked << block }
           advance(piece, @next[piece]) while @next[piece]
@@ -70,9 +88,9 @@ module Rhexon
       private
 
       # A pin that cannot be kept is given up and the build begun again.
-      def build(holds, lapsed = [], &block)
+      def build(holds, lapsed = [], look_back: @model.look_back, &block)
         loop do
-          afresh(holds, lapsed)
+          afresh(holds, lapsed, look_back)
           given_up = catch(:lapsed, &block)
           break unless given_up.is_a?(SlotFinder::Lapse)
 
@@ -82,8 +100,8 @@ module Rhexon
         @partial
       end
 
-      def afresh(holds, lapsed)
-        @partial = PartialSchedule.new(@model, holds, relaxed: @relaxed)
+      def afresh(holds, lapsed, look_back)
+        @partial = PartialSchedule.new(@model, holds, relaxed: @relaxed, look_back: look_back)
         @slots = SlotFinder.new(@partial)
         @booking = ResourceBooking.new(@partial)
         @scuffs = ScuffPlacement.new(@partial, @slots)
@@ -92,6 +110,41 @@ module Rhexon
         @skip = Array.new(@model.pieces.size, 0)
         lapsed.each { |index| @partial.lapsed << index }
         PinReservation.new(@partial).reserve(lapsed) unless @relaxed
+      end
+
+      # Until one of a piece cannot stand where it stood: it and the rest of the piece are left open.
+      def stay(kept, turns, late)
+        left = {}
+        turns.each do |piece|
+          next if left[piece] || (index = @next[piece]).nil?
+          next @skip[piece] -= 1 if @skip[piece].positive?
+
+          left[piece] = true unless stays?(kept, piece, index, late)
+        end
+        @skip.map! { 0 }
+      end
+
+      # @return [Boolean] whether the pass, or its block, was placed
+      def stays?(kept, piece, index, late)
+        block = @model.blocks[index] if together?(@model.blocks[index])
+        return stays_alone?(kept, piece, index, late) unless block
+        return false unless @hard_windows.stay(block, kept)
+
+        @skip[piece] += block.last - index
+        @next[piece] = following(block.last, piece)
+        true
+      rescue Blocked
+        @partial.forget(index..(block&.last || index))
+        false
+      end
+
+      def stays_alone?(kept, piece, index, late)
+        spot = slot(index)
+        return false unless spot.who.nil? || kept.there?(index, spot) || (late && kept.late?(index))
+
+        @booking.settle(index, spot)
+        @next[piece] = following(index, piece)
+        true
       end
 
       # @return [Integer, nil] the next pass of a piece that is not in the log

@@ -18,6 +18,7 @@ module Rhexon
         @slots = slots
         @scuffs = scuffs
         @booking = booking
+        @before = BlockScuffs.new(partial, scuffs)
       end
 
       # Places all passes of a block.
@@ -27,6 +28,22 @@ module Rhexon
         spots = caught(block)
         spots = after_scuffs(block, spots) unless @relaxed
         members(block).zip(spots) { |index, spot| @booking.settle(index, spot) }
+      end
+
+      # Places them where they were, if each of them can still be there.
+      # @param block [Blocks::Block]
+      # @param kept [Kept]
+      # @return [Boolean] whether they were placed
+      def stay(block, kept)
+        spots = caught(block)
+        unless members(block).zip(spots).all? { |index, spot| spot.who.nil? || kept.there?(index, spot) }
+          @partial.forget(members(block))
+          return false
+        end
+
+        spots = after_scuffs(block, spots)
+        members(block).zip(spots) { |index, spot| @booking.settle(index, spot) }
+        true
       end
 
       private
@@ -53,7 +70,7 @@ module Rhexon
           @reserved.key?(index) ? [ @reserved[index].who ] : @crews.crew[index]
         }.reduce(:&)
         crew.filter_map { |person| caught_by(person, block) }.min_by do |spots|
-          [ spots.last.start, spots.last.who || 0 ]
+          [ spots.last.start, spots.last.who == @holds.person(block.first) ? -1 : spots.last.who || 0 ]
         end
       end
 
@@ -67,7 +84,7 @@ module Rhexon
           lost = members(block).zip(spots).select { |index, spot| to_scuff?(block, index, spot) }.map(&:first)
           return spots if lost.empty?
 
-          scuffs = scuffs_before(block, lost, spots, free)
+          scuffs = @before.scuffs(block, lost, spots, free)
           @partial.ends[piece] = scuffs.last[1] + @scuffs.gap(block.first)
           spots = caught(block)
           if still_fresh?(block, lost, scuffs, spots)
@@ -89,33 +106,6 @@ module Rhexon
       def to_scuff?(block, index, spot)
         @times.scuff_min[index].positive? && @drying.unders[index].any? { |under| under.lower < block.first } &&
           @scuffs.scuff_first?(index, spot.start + @times.setup[index])
-      end
-
-      # All of them in one go, as near to the block as hands allow.
-      # @return [Array<Array(Integer, Integer, Integer)>] start, end and person, in the order of the passes
-      def scuffs_before(block, lost, spots, free)
-        lengths = lost.map { |index| Planning::Calendar.ceil(@times.scuff_min[index]) }
-        minutes = lengths.sum
-        earliest = [ @now, free, *lost.flat_map { |index| dry_to_sand(index, block) } ].max
-        before = spots.first.start - @times.settles[block.first]
-        scuff = @scuffs.scuff_from(lost.first, earliest, minutes, minutes)
-        later = @scuffs.scuff_from(lost.first, [ before - minutes, earliest ].max, minutes, minutes)
-        fresh_until = scuff[0] + @times.scuff_min[lost.first] + @model.house(block.first, "scuff_valid_min")
-        stale = fresh_until < spots[lost.last - block.first].start + @times.setup[lost.last]
-        one_by_one(lost, lengths, later[1] <= before || stale ? later : scuff)
-      end
-
-      def one_by_one(lost, lengths, scuff)
-        cursor = scuff[0]
-        lost.zip(lengths).map do |index, length|
-          [ cursor, cursor + @times.scuff_min[index], scuff[2] ].tap { cursor += length }
-        end
-      end
-
-      def dry_to_sand(index, block)
-        @drying.unders[index].filter_map do |under|
-          under.sand && under.lower < block.first && @scuffs.open_at_or_logged(under)
-        end
       end
 
       # @param person [Integer, nil] nil: whoever can, pass by pass
@@ -209,7 +199,7 @@ module Rhexon
       def member_spot(index, person, from, ends)
         ready = @slots.ready(index)
         next_day = @slots.next_day(index) if @model.passes[index].after_day
-        begun = [ from, ends, ready && ready - @times.setup[index], next_day ].compact.max
+        begun = [ from, ends, ready && ready - @times.setup[index], next_day, @holds.inside(index) ].compact.max
         return @slots.idle(index, ready, ends) if @model.kind[index] == :wait
         return @slots.pinned(index, [ @slots.free_from(index), ends ].max) if @reserved.key?(index)
 

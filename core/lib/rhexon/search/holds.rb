@@ -16,6 +16,28 @@ module Rhexon
       # @return [Integer, nil] minute before which a pass may not start
       def [](index) = @minutes[index]
 
+      # @return [Integer, nil] the same for a pass inside a hard window, which follows as soon as it may
+      def inside(_index) = nil
+
+      # @return [Integer, nil] person who goes before others that could begin as soon
+      def person(_index) = nil
+
+      # @return [Array<Array(Integer, Integer)>, nil] stretches of hands of work that pauses
+      def stretches(_index) = nil
+
+      # @return [Integer, nil] minute before which a scuff that goes ahead may not start
+      def scuff_from(_index) = nil
+
+      # @return [Integer, nil] person who scuffs before others that could begin as soon
+      def scuff_by(_index) = nil
+
+      # What fixed the start of a pass.
+      # @param spot [CandidateSlot]
+      # @return [Symbol]
+      def reason(index, spot)
+        self[index] && spot.start >= self[index] && spot.why != :pin ? :goal : spot.why
+      end
+
       # @return [Boolean] whether the scuff before a coat goes ahead of other work
       def ahead?(index) = @ahead.include?(index)
 

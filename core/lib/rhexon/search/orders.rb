@@ -7,9 +7,10 @@ module Rhexon
       # Each pass by its start; one without a start comes with the pass before it.
       # @param model [Model]
       # @param starts [Hash{Integer=>Integer}] minute by pass
+      # @param pieces [Array<Integer>]
       # @return [Array<Integer>] pieces, each as often as it has passes to place
-      def by_start(model, starts)
-        model.pieces.each_index.flat_map { |piece| turns(model, piece, starts) }.sort.map(&:last)
+      def by_start(model, starts, pieces = model.pieces.each_index)
+        pieces.flat_map { |piece| turns(model, piece, starts) }.sort.map(&:last)
       end
 
       def turns(model, piece, starts)

@@ -6,8 +6,7 @@ module Rhexon
       # What a pin holds.
       Reservation = Struct.new(:who, :tool)
 
-      # @!attribute holds     [Hash{Integer=>Integer}] pass => minute before which its hands may not start
-      # @!attribute scuffs_ahead [Hash{Integer=>true}] passes whose scuff goes ahead of other work
+      # @!attribute holds     [Holds, Kept] before which minute passes may not start
       # @!attribute reserved  [Hash{Integer=>Reservation}] by pinned pass
       # @!attribute now       [Integer]
       # @!attribute work_start, first_end, work_end, hands_end [Array<Integer, nil>] by pass
@@ -28,9 +27,11 @@ module Rhexon
       # @param model [Model]
       # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any
       #   number at once
-      def initialize(model, holds = {}, relaxed: false)
+      # @param look_back [Integer, nil] minutes before the last work in which gaps are still filled; nil: all of them
+      def initialize(model, holds = Holds::NONE, relaxed: false, look_back: model.look_back)
         @model = model
         @holds = holds
+        @look_back = look_back
         @relaxed = relaxed
         @now = model.shop.now
         @reserved = {}
@@ -76,9 +77,9 @@ module Rhexon
       end
 
       def free
-        @lanes = @model.hours.map { |hours| Planning::Lane.new(hours, @model.look_back) }
-        @tool_lanes = @model.shop.tools.map { Planning::Lane.new(@model.always, @model.look_back) }
-        @rooms = @model.places.rooms.map { |room| RoomOccupancy.new(room, @model.always, @model.look_back) }
+        @lanes = @model.hours.map { |hours| Planning::Lane.new(hours, @look_back) }
+        @tool_lanes = @model.shop.tools.map { Planning::Lane.new(@model.always, @look_back) }
+        @rooms = @model.places.rooms.map { |room| RoomOccupancy.new(room, @model.always, @look_back) }
         @lying = Array.new(@model.pieces.size) { [] }
       end
     end

@@ -42,6 +42,8 @@ module Rhexon
       # The shop's own pieces stand as they would without a class; those of the class take what is left.
       # @return [Plan]
       def plan
+        return unfolded(*Keeping.new(@model, @construct).run) if @shop.kept?
+
         students = @shop.class_pieces
         return unfolded(*search) if students.empty? || students.size == @shop.pieces.size
 
@@ -63,7 +65,7 @@ module Rhexon
       # @return [Array(Search::PartialSchedule, Integer)]
       def search
         open = @model.size - @model.logged.placed.count(&:itself)
-        builds = EFFORT.fetch(@shop.effort).find { |passes, _| open <= passes }.last
+        builds = EFFORT.fetch(full? ? "full" : "quick").find { |passes, _| open <= passes }.last
         best, made = first_builds(builds)
         return [ best, made ] if open.zero? || builds < 3
 

@@ -11,7 +11,7 @@ module Rhexon
         @partial.who[index] = spot.who
         @partial.stretches[index] = spot.stretches
         @partial.asked[index] = spot.asked
-        @partial.why[index] = @holds[index] && spot.start >= @holds[index] && spot.why != :pin ? :goal : spot.why
+        @partial.why[index] = @holds.reason(index, spot)
         @partial.ends[@model.piece_of[index]] = finish
         occupy(index, spot, @partial.work_start[index], finish) unless @relaxed || spot.who.nil?
       end

@@ -44,7 +44,8 @@ module Rhexon
         here = @partial.rooms[@places.scuff_room[index]]
         SlotFinder::TURNS.times do
           start, who = @crews.scuff_crew[index]
-            .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }.min
+            .filter_map { |person| (slot = @partial.lanes[person].slot(from, minutes)) && [ slot, person ] }
+            .min_by { |slot, person| [ slot, person == @holds.scuff_by(index) ? -1 : person ] }
           raise Blocked.new(:hours, index) unless start
 
           later = here.lane ? here.lane.slot(start, minutes) : start
@@ -140,7 +141,7 @@ module Rhexon
         gap = gap(index)
         valid = @model.house(index, "scuff_valid_min")
         ahead = @holds.ahead?(index)
-        at = ahead ? earliest : [ earliest, from - minutes - gap ].max
+        at = [ earliest, ahead ? @holds.scuff_from(index) : from - minutes - gap ].compact.max
         TRIES.times do
           scuff = scuff_from(index, at, minutes, length)
           coat = @slots.first_fit(index, [ from, scuff[1] + gap ].max, coat.why, coat.asked)

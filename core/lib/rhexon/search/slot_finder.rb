@@ -126,16 +126,17 @@ module Rhexon
         start && start >= free && start < slot.start ? CandidateSlot.new(start, slot.who, nil, nil, :pin, nil) : slot
       end
 
-      # The first of those who may do it.
+      # The first of those who may do it; of several who could begin as soon, whoever was to do it.
       # @return [Array(Integer, Integer), nil] start and person
       def hands_from(index, from, length)
         crew = @crews.crew[index]
         return [ @partial.lanes[crew[0]].slot(from, length), crew[0] ] if crew.size == 1
 
         best = who = nil
+        first = @holds.person(index)
         crew.each do |person|
-          start = @partial.lanes[person].slot(from, length)
-          best, who = start, person if start && (best.nil? || start < best)
+          start = @partial.lanes[person].slot(from, length) or next
+          best, who = start, person if best.nil? || start < best || (start == best && person == first)
         end
         best && [ best, who ]
       end
@@ -159,11 +160,21 @@ module Rhexon
       end
 
       def stretches_from(index, from)
+        kept = @holds.stretches(index)
+        return [ kept, @holds.person(index) ] if kept && kept[0][0] >= from && free_still?(index, kept)
+
         crew = @crews.crew[index]
         return (stretches = stretches_of(index, crew[0], from)) && [ stretches, crew[0] ] if crew.size == 1
 
         crew.filter_map { |person| (stretches = stretches_of(index, person, from)) && [ stretches, person ] }
-          .min_by { |stretches, person| [ stretches[-1][1], person ] }
+          .min_by { |stretches, person| [ stretches[-1][1], person == @holds.person(index) ? -1 : person ] }
+      end
+
+      # Work that pauses goes on where it would have, if it takes as long and those hands are free.
+      def free_still?(index, kept)
+        person = @holds.person(index)
+        @crews.crew[index].include?(person) && kept.sum { |from, to| to - from } == @times.hands[index] &&
+          kept.all? { |from, to| @partial.lanes[person].free?(from, to) }
       end
 
       def stretches_of(index, person, from)

@@ -1,0 +1,32 @@
+module Rhexon
+  module Picture
+    # Work that the plan had at another time before.
+    class Moved
+      # @!attribute from, to [Integer] minutes
+      # @!attribute person   [String, nil] who does it now, when that is somebody else
+      Row = Struct.new(:key, :piece, :words, :from, :to, :person, keyword_init: true)
+
+      # @param plan [Planning::Plan]
+      # @param was [Hash{String=>Integer}] minute at which each pass began, of those that have moved since the plan
+      #   that was kept
+      def initialize(plan, was)
+        @plan = plan
+        @was = was
+      end
+
+      # @return [Array<Row>] in order of the new start
+      def rows
+        before = @plan.shop.previous.to_h { |key, start| [ key, Planning::Start.new(@was.fetch(key, start.minute)) ] }
+        moved = Planning::Moves.for(@plan, before, near_min: 0).select { |move| move.from && move.to }
+        moved.map do |move|
+          Row.new(key: move.key, piece: move.key.split("/", 2).first, words: labels[move.key], from: move.from,
+                  to: move.to, person: move.person)
+        end
+      end
+
+      private
+
+      def labels = @labels ||= Bench.new(@plan).rows.to_h { |row| [ row.key, row.label ] }
+    end
+  end
+end

@@ -1,0 +1,54 @@
+module Rhexon
+  module Search
+    # The plan that is kept, put right where something happened, by the least that is sound: what still stands is left
+    # alone and the rest goes into what is free; or those behind make room, where that moves less.
+    # At most three builds, so that the same shop has the same plan wherever and whenever it is asked.
+    class Keeping
+      # A pass that moves costs so many minutes besides those that it moves by; a scuff more costs as much as one.
+      MOVED_MIN = 10
+      SCUFF_MIN = 30
+      # Lateness counts by the hour: nobody's date is kept by minutes.
+      LATE_MIN = 60
+
+      # @param model [Model]
+      # @param construct [Construct]
+      def initialize(model, construct)
+        @model = model
+        @construct = construct
+        @kept = Kept.new(model)
+      end
+
+      # @return [Array(PartialSchedule, Integer)] the plan, and how many builds were made
+      def run
+        trials = [ @construct.keep(@kept, rounds) ]
+        if @kept.moved(trials.first).any?
+          trials << @construct.keep(@kept, rounds, late: true) if @kept.any_late?
+          trials << @construct.run(rounds.flatten, @kept)
+        end
+        [ trials.min_by.with_index { |trial, at| [ *worth(trial), at ] }, trials.size ]
+      end
+
+      private
+
+      # The shop's own pieces first; those of a class take what is left.
+      # @return [Array<Array<Integer>>] pieces in their turns
+      def rounds
+        @rounds ||= begin
+          students = @model.shop.class_pieces
+          @model.pieces.each_index
+            .partition { |piece| !students.include?(@model.pieces[piece].id) }
+            .reject(&:empty?).map { |pieces| @kept.turns(pieces) }
+        end
+      end
+
+      def worth(trial) = [ trial.lapsed.size + trial.blocked.size, @model.goal.late(trial) / LATE_MIN, cost(trial) ]
+
+      def cost(trial)
+        moved = @kept.moved(trial)
+        moved.sum { |index| MOVED_MIN + by(trial, index) } + SCUFF_MIN * @model.goal.scuffs(trial)
+      end
+
+      def by(trial, index) = trial.start[index] ? (trial.start[index] - @kept.places[index].minute).abs : @model.horizon
+    end
+  end
+end
