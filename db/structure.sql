@@ -733,6 +733,11 @@ CREATE TABLE plan_moves (
 CREATE INDEX "index_plan_moves_on_at" ON "plan_moves" ("at");
 CREATE INDEX "index_plan_moves_on_piece_id" ON "plan_moves" ("piece_id");
 CREATE INDEX "index_plan_moves_on_entry_id" ON "plan_moves" ("entry_id");
+CREATE TRIGGER entries_mark_piece AFTER INSERT ON entries WHEN NEW.piece_id IS NOT NULL
+BEGIN
+  INSERT INTO marks (name, mark) VALUES ('entries/' || NEW.piece_id, random())
+    ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+END;
 INSERT INTO "schema_migrations" (version) VALUES
 ('20261202040000'),
 ('20261202000000'),

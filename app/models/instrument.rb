@@ -38,12 +38,13 @@ class Instrument < ApplicationRecord
   def last = readings.last
 
   # @param now [Time]
+  # @param read [AirReading, nil] the last
   # @return [String] new, silent, jump or ok
-  def state(now = Time.current)
-    return "new" unless last
-    return "silent" if last.at < now - SILENT_AFTER
+  def state(now = Time.current, read: last)
+    return "new" unless read
+    return "silent" if read.at < now - SILENT_AFTER
 
-    last.jump ? "jump" : "ok"
+    read.jump ? "jump" : "ok"
   end
 
   # Takes in what it sent.

@@ -22,6 +22,7 @@ class Room < ApplicationRecord
     errors.add(:uses, "A room is used to sand, spray, finish or dry.") unless uses.is_a?(Array) && (uses - USES).empty?
   end
   validate :core_accepts_it
+  after_save { @line = nil }
   before_update :keep_the_past, if: -> { (changed & %w[t_c rh air daily]).any? }
 
   # @return [Hash] a room of rhexon-shop/1
@@ -42,7 +43,7 @@ class Room < ApplicationRecord
   end
 
   # @return [Rhexon::Drying::ClimateTimeline]
-  def line = Rhexon::Drying::ClimateTimeline.read(to_core, Shop.current.clock)
+  def line = @line ||= Rhexon::Drying::ClimateTimeline.read(to_core, Shop.current.clock)
 
   # @return [Rhexon::Drying::Climate] its air at that time
   def air_at(time = Time.current) = line.at(time.to_i / 60)

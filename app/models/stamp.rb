@@ -33,6 +33,13 @@ class Stamp
   # @return [Array<Integer, nil>] equal as long as nothing was written to them; nil: nothing ever was
   def of(*tables) = @marks.values_at(*tables)
 
+  # @return [Hash{Integer=>Integer}] of the pieces that something was logged about, by their log
+  def logs
+    @logs ||= @marks.filter_map { |name, mark| (id = name[LOG, 1]) && [ id.to_i, mark ] }.to_h
+  end
+  LOG = %r{\Aentries/(\d+)\z}
+  private_constant :LOG
+
   # @return [Array<Integer, nil>] of everything that plans are made from
   def all = of(*TABLES)
 end

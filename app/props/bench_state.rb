@@ -46,8 +46,13 @@ class BenchState
   # What stands around the work: pots, air, rags.
   def beside
     { pots: Bench::Pots.new(now: @floor.now).to_a.map { |pot| BenchPotSerializer.new(pot).to_h }, mixed: mixed,
-      rooms: Room.order(:id).map { |room| RoomSerializer.new(room).to_h },
+      rooms: rooms,
       rags: (Bench::Rags.new(now: @floor.now).left&.to_h unless own?) }
+  end
+
+  def rooms
+    lines = ShopFloor::Records.current.lines
+    Room.order(:id).includes(:instruments).map { |room| RoomSerializer.new(room, params: { lines: lines }).to_h }
   end
 
   # Those who keep a code give it before the device is theirs.

@@ -45,6 +45,20 @@ class ThePlanIsKept < ActiveRecord::Migration[7.2]
     add_index :plan_moves, :at
     add_index :plan_moves, :piece_id
     add_index :plan_moves, :entry_id
+    mark_entries_by_piece
+  end
+
+  # A touch is read of one piece.
+  def mark_entries_by_piece
+    execute "INSERT INTO marks (name, mark) SELECT DISTINCT 'entries/' || piece_id, random() FROM entries " \
+            "WHERE piece_id IS NOT NULL GROUP BY piece_id"
+    execute <<~SQL
+      CREATE TRIGGER entries_mark_piece AFTER INSERT ON entries WHEN NEW.piece_id IS NOT NULL
+      BEGIN
+        INSERT INTO marks (name, mark) VALUES ('entries/' || NEW.piece_id, random())
+          ON CONFLICT (name) DO UPDATE SET mark = excluded.mark;
+      END
+    SQL
   end
 
   def down = raise(ActiveRecord::IrreversibleMigration)

@@ -15,6 +15,8 @@ class Shop::Beliefs
   # @!attribute paces   [Array<Rhexon::Planning::PaceLearning::Observation>]
   # @!attribute shares  [Hash{String=>Array<Rhexon::Planning::OwnShare::Observation>}] of "transfer" and "abrasion"
   Learned = Struct.new(:core, :lessons, :paces, :shares, keyword_init: true)
+  # The same of one piece.
+  Observed = Struct.new(:looks, :paces, :shares, keyword_init: true)
   NOTHING = Learned.new(core: { "beliefs" => [] }.freeze, lessons: [], paces: [],
                         shares: { "transfer" => [], "abrasion" => [] }.freeze).freeze
   @lock = Mutex.new
@@ -27,21 +29,29 @@ class Shop::Beliefs
     # @param floor [Hash] the same
     # @return [Learned]
     def learned_from(floor)
-      kept([ Entry.connection_db_config.database, Entry.maximum(:id), *Stamp.current.of("forgotten_lessons"),
+      kept([ Entry.connection_db_config.database, *Stamp.current.of("entries", "forgotten_lessons"),
              floor["rooms"], floor["products"].object_id ]) { learned(floor) }
     end
 
     # Entries of the log that stand, as rhexon-shop/1 has them.
     # @param ids [Array<Integer>] of pieces
     # @param clock [Rhexon::Zone]
-    # @return [Array<Hash>]
-    def log(ids, clock)
+    # @return [Array<Hash>] those of a piece in the order they happened
+    def log(ids, clock) = logs(ids, clock).values.flatten(1)
+
+    # The same, by piece.
+    # @return [Hash{Integer=>Array<Hash>}]
+    def logs(ids, clock)
       rows = Entry.uncorrected.where(piece_id: ids, kind: OF_PLANS, happened_at: OLDEST.ago..)
         .order(:happened_at, :id)
-        .pluck(:kind, :pass_key, :happened_at, :body)
-      rows.map do |kind, pass, at, body|
-        { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice(*FIELDS) }
-      end
+        .pluck(:piece_id, :kind, :pass_key, :happened_at, :body)
+      ids.index_with([]).merge(
+        rows.group_by(&:first).transform_values { |mine|
+          mine.map { |_, kind, pass, at, body|
+            { "kind" => kind, "pass" => pass, "at" => clock.iso(at.to_i / 60), **body.slice(*FIELDS) }
+          }
+        }
+      )
     end
 
     private
@@ -58,22 +68,55 @@ class Shop::Beliefs
     end
 
     def learned(floor)
-      pieces = Piece.where(id: teaching.select(:piece_id)).includes(:faces, :job, schedule: :head).order(:id).to_a
-      return NOTHING if pieces.empty?
+      seen = observed(floor)
+      return NOTHING if seen.empty?
 
-      shop = shop_of(floor, pieces)
-      return NOTHING unless shop
-
-      logged = Rhexon::Planning::ActualWork.of(shop).all
-      looks = remembered(Rhexon::Planning::Learning.observations(shop, logged))
-      lessons, beliefs, sd = Rhexon::Planning::Learning.of(looks)
-      paces = Rhexon::Planning::PaceLearning.observations(shop, logged)
-      shares = { "transfer" => Rhexon::Planning::Transfer.observations(shop, logged),
-                 "abrasion" => Rhexon::Planning::RubbedOff.observations(shop, logged) }
+      looks = seen.flat_map(&:looks).sort_by { |one| [ one.at, one.product, one.phase ] }
+      lessons, beliefs, sd = Rhexon::Planning::Learning.of(remembered(looks))
+      paces = seen.flat_map(&:paces).sort_by { |one| [ one.at, one.work ] }
+      shares = %w[transfer abrasion].index_with { |name| seen.flat_map { |one| one.shares[name] }.sort_by(&:at) }
       Learned.new(core: { "beliefs" => beliefs, "coat_sd" => sd,
                           "pace" => Rhexon::Planning::PaceLearning.taught(paces),
-                          **shares.transform_values { |seen| Rhexon::Planning::OwnShare.taught(seen) } },
+                          **shares.transform_values { |of_all| Rhexon::Planning::OwnShare.taught(of_all) } },
                   lessons: lessons, paces: paces, shares: shares)
+    end
+
+    # What the log of each piece has to say, folded anew where something was added to it or its schedule is another.
+    # @return [Array<Observed>] in the order of the pieces
+    def observed(floor)
+      @lock.synchronize do
+        basis = floor.values_at("rooms", "products", "people", "house")
+        @folds = {} unless @basis&.zip(basis)&.all? { |was, now| was.equal?(now) }
+        @basis = basis
+        keys = fold_keys
+        missing = keys.keys.reject { |id| @folds[id]&.first == keys[id] }
+        fold(floor, missing).each { |id, seen| @folds[id] = [ keys[id], seen ] } if missing.any?
+        keys.keys.sort.filter_map { |id| @folds[id].last }
+      end
+    end
+
+    # @return [Hash{Integer=>Array}] what the log of a piece is folded from, by piece that may teach something
+    def fold_keys
+      logs = Stamp.current.logs
+      heads = Schedule.where(piece_id: logs.keys).pluck(:piece_id, :head_id).to_h
+      logs.to_h { |id, mark| [ id, [ mark, heads[id], Date.current ] ] }
+    end
+
+    # @return [Hash{Integer=>Observed, nil}] nil: it teaches nothing
+    def fold(floor, ids)
+      pieces = Piece.where(id: teaching.where(piece_id: ids).select(:piece_id)).includes(:faces, :job, schedule: :head)
+      shop = shop_of(floor, pieces.order(:id).to_a) if pieces.any?
+      return ids.index_with(nil) unless shop
+
+      logged = Rhexon::Planning::ActualWork.of(shop).all.group_by { |placement| placement.pass.piece.id }
+      ids.index_with { |id| (mine = logged["p#{id}"]) && observations(shop, mine) }
+    end
+
+    def observations(shop, logged)
+      Observed.new(looks: Rhexon::Planning::Learning.observations(shop, logged),
+                   paces: Rhexon::Planning::PaceLearning.observations(shop, logged),
+                   shares: { "transfer" => Rhexon::Planning::Transfer.observations(shop, logged),
+                             "abrasion" => Rhexon::Planning::RubbedOff.observations(shop, logged) })
     end
 
     # A piece of a closed job may name what the shop no longer has: it teaches nothing, and the others do.

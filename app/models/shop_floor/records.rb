@@ -1,6 +1,14 @@
-# What the core plans from, as rhexon-shop/1 has it: read once, and again only when something that a plan is made from
-# was written. Schedules are known by their revisions, so that an edit reads anew one piece only.
+# What the core plans from, as rhexon-shop/1 has it: read once, and again only what is read from tables that something
+# was written to. Schedules are known by their revisions and logs by their pieces, so that an edit or a touch reads
+# anew one piece only.
 class ShopFloor::Records
+  # What the shop itself and its pieces are read from.
+  SETTING = %w[
+    shops people open_hours rooms climate_readings tools products consumables boards cells readings
+  ].freeze
+  PIECES = %w[shops jobs pieces faces timbers people boards cells readings].freeze
+  STOCK = %w[products batches stock_moves mixes].freeze
+
   # A piece in hand and the revision in force: its number is given again where the write was undone, its time is not.
   Head = Struct.new(:id, :revision_id, :made_at, :cell_id)
 
@@ -10,7 +18,7 @@ class ShopFloor::Records
     # @return [Records] the same object as long as nothing was written, today
     def current
       stamp = [ Date.current, *Stamp.read.all ]
-      @lock.synchronize { @current&.stamp == stamp ? @current : @current = new(stamp) }
+      @lock.synchronize { @current&.stamp == stamp ? @current : @current = new(stamp, @current&.parts) }
     end
 
     # What was read inside a transaction that failed never was.
@@ -19,12 +27,12 @@ class ShopFloor::Records
     end
   end
 
-  attr_reader :stamp
+  attr_reader :stamp, :parts
 
-  def initialize(stamp)
+  # @param parts [Hash, nil] what was read before, each with the marks of its tables
+  def initialize(stamp, parts = nil)
     @stamp = stamp
-    @pieces = {}
-    @logs = {}
+    @parts = parts.dup || {}
   end
 
   # @return [Array<Head>] of the pieces in hand; read each time
@@ -44,23 +52,33 @@ class ShopFloor::Records
   # @param read [Array<Piece>, nil] the same as records, where they are at hand
   # @return [Array<Hash>] pieces of rhexon-shop/1, in the same order
   def pieces(heads, read = nil)
-    known = heads.filter_map { |head| (kept = @pieces[head.id]) && kept.first == head && kept }.to_h
-    known.update(records(heads - known.keys, read)) if known.size < heads.size
-    heads.map { |head| known.fetch(head) }
+    known = part(:pieces, PIECES) { {} }
+    keys = heads.to_h { |head| [ head, [ head, logs[head.id] ] ] }
+    missing = heads.reject { |head| known[head.id]&.first == keys[head] }
+    records(missing, read).each { |head, record| known[head.id] = [ keys[head], record ] } if missing.any?
+    heads.map { |head| known[head.id].last }
   end
 
   # @param ids [Array<Integer>] of pieces
   # @return [Array<Hash>] their log
-  def log(ids) = @logs[ids] ||= Shop::Beliefs.log(ids, clock)
+  def log(ids)
+    known = part(:logs, %w[shops]) { {} }
+    missing = ids.select { |id| logs[id] && known[id]&.first != logs[id] }
+    Shop::Beliefs.logs(missing, clock).each { |id, log| known[id] = [ logs[id], log ] } if missing.any?
+    ids.flat_map { |id| logs[id] ? known[id].last : [] }
+  end
 
   # A shop that never put a can on the shelf keeps no stock.
   # @param now [Time] mixes do not last
   def stock(now)
-    minute = now.to_i / 60
-    return @stock.last if @stock&.first == minute
+    part(:stock, STOCK, now.to_i / 60) { Batch.exists? ? { "stock" => Batch.stock(now: now) } : {} }
+  end
 
-    @stock = [ minute, Batch.exists? ? { "stock" => Batch.stock(now: now) } : {} ]
-    @stock.last
+  # @return [Hash{String=>Rhexon::Drying::ClimateTimeline}] the air of each room
+  def lines
+    part(:lines, SETTING) do
+      lasting["rooms"].to_h { |room| [ room["id"], Rhexon::Drying::ClimateTimeline.read(room, clock) ] }
+    end
   end
 
   # What the log teaches of drying.
@@ -76,14 +94,24 @@ class ShopFloor::Records
   def said(taught) = taught.merge("pace" => Rhexon::Planning::Pace.said(shop.paces, taught["pace"]))
 
   def shop = @shop ||= Shop.current
+  def logs = @logs ||= Stamp.current.logs
 
-  def lasting
-    @lasting ||= { "format" => "rhexon-shop/1", "zone" => shop.zone, "goal" => shop.goal, "seed" => 1,
-                   "house" => shop.house, "people" => people,
-                   "tools" => Tool.order(:id).map(&:to_core), "rooms" => rooms, "products" => Shelf.to_core,
-                   "surface" => Board::Lessons.current.surface_shares,
-                   "scale" => { "resolution_g" => shop.scale_g },
-                   "consumables" => Consumable.order(:id).map(&:to_core) }.freeze
+  # What was read of some tables, until one of them is written to.
+  def part(name, tables, *more)
+    marks = [ stamp.first, *Stamp.current.of(*tables), *more ]
+    kept = @parts[name]
+    return kept.last if kept&.first == marks
+
+    yield.tap { |read| @parts[name] = [ marks, read ] }
+  end
+
+  def lasting = part(:lasting, SETTING) { setting_of_shop }
+
+  def setting_of_shop
+    { "format" => "rhexon-shop/1", "zone" => shop.zone, "goal" => shop.goal, "seed" => 1, "house" => shop.house,
+      "people" => people, "tools" => Tool.order(:id).map(&:to_core), "rooms" => rooms, "products" => Shelf.to_core,
+      "surface" => Board::Lessons.current.surface_shares, "scale" => { "resolution_g" => shop.scale_g },
+      "consumables" => Consumable.order(:id).map(&:to_core) }.freeze
   end
 
   # @return [Hash{Head=>Hash}]
@@ -93,8 +121,7 @@ class ShopFloor::Records
     tried = Board::TriedLooks.new(pieces.values_at(*heads.map(&:id)))
     heads.to_h { |head|
       piece = pieces.fetch(head.id)
-      record = piece.to_core(clock, tried: tried.for_piece(piece), approved: tried.approved?(piece)).freeze
-      [ head, record ].tap { |kept| @pieces[head.id] = kept }
+      [ head, piece.to_core(clock, tried: tried.for_piece(piece), approved: tried.approved?(piece)).freeze ]
     }
   end
 

@@ -35,8 +35,8 @@ module Rhexon
       # @param kept [Kept]
       # @return [Boolean] whether they were placed
       def stay(block, kept)
-        spots = caught(block)
-        unless members(block).zip(spots).all? { |index, spot| spot.who.nil? || kept.there?(index, spot) }
+        spots, = line_up(block.watched ? kept.person(block.first) : nil, block, @slots.free_from(block.first))
+        unless spots && members(block).zip(spots).all? { |index, spot| spot.who.nil? || kept.there?(index, spot) }
           @partial.forget(members(block))
           return false
         end
