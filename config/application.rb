@@ -37,6 +37,8 @@ module Workshop
     # Jobs run in this process: what they find is of use as long as it lives, and a queue in the database would poll the
     # one file that every request writes to.
     config.active_job.queue_adapter = :async
+    # A better plan is looked for once nothing was written for so long.
+    config.x.better_plan_after = 2.minutes
 
     # Nothing of a device is asked for but what is written and chosen on the page, and no search engine is let in.
     config.action_dispatch.default_headers.merge!(

@@ -19,6 +19,7 @@ module WarmUp
     floor = ShopFloor.new
     floor.draw { floor.pieces.first(2).each { |piece| floor.drawing(piece).check! } }
     ApplicationRecord.transaction { floor.keep! } unless PlannedPass.exists?
+    BetterPlanJob.soon
   end
   private_class_method :draw
 end

@@ -27,7 +27,9 @@ class Approval
 
     # @return [Approval, nil] the last that stands
     def for(piece)
-      entry = @standing.fetch([ Stamp.current.logs[piece.id], *Stamp.current.of("cells", "boards"), piece.id ]) { last_of(piece) }
+      entry = @standing.fetch([ Stamp.current.logs[piece.id], *Stamp.current.of("cells", "boards"), piece.id ]) {
+        last_of(piece)
+      }
       entry && new(entry, piece)
     end
 

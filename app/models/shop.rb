@@ -3,6 +3,8 @@ class Shop < ApplicationRecord
   validates :name, presence: { message: "Name the shop." }
   validate :zone_is_known
   UNITS = %w[metric us].freeze
+  BETTER_PLANS = %w[ask night].freeze
+  validates :better_plan, inclusion: { in: BETTER_PLANS, message: "A better plan is asked about, or taken at night." }
   validates :units, inclusion: { in: UNITS, message: "Units are metric or us." }
   validates :currency, inclusion: { in: ->(_) { Shop::Country::CURRENCIES }, if: :currency_changed?,
                                     message: "A currency is three letters, such as EUR or USD." }

@@ -18,10 +18,8 @@ class SoundChange
 
   def keep!
     before = standing_faults
-    ApplicationRecord.transaction do
-      written = yield
-      sound_floor(before, (written if written.is_a?(Entry)))
-    end
+    ApplicationRecord.transaction { yield.then { |made| sound_floor(before, (made if made.is_a?(Entry))) } }
+      .tap { BetterPlanJob.soon }
   rescue StandardError
     Current.forget_shelf
     ShopFloor.forget if @planned

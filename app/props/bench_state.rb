@@ -36,9 +36,8 @@ class BenchState
   # A student is told of what is their own.
   def moved(entry)
     moved = Plan::Told.since_morning(@floor.plan)
-    { noted: Plan::Told.of(entry, @floor.plan), moved: own? ? moved.select { |row|
-      theirs.include?(row.piece)
-    } : moved }
+    moved = moved.select { |row| theirs.include?(row.piece) } if own?
+    { better: !own? && Plan::LongSearch.offer(@floor), noted: Plan::Told.of(entry, @floor.plan), moved: moved }
   end
 
   def theirs = @theirs ||= @floor.pieces.select { |piece| piece.person_id == Current.person.id }.map(&:core_id)

@@ -5,6 +5,9 @@ class BenchPageSerializer < ApplicationSerializer
   typelize noted: [ "Noted", NULLABLE ]
   one :noted, resource: NotedSerializer
   many :moved, resource: MovedSerializer
+  # A better plan was found.
+  typelize better: :boolean
+  attribute(:better) { |page| page[:better] ? true : false }
   # Cautions that were read: by piece and person.
   typelize read: "Record<string, Record<string, string[]>>"
   attribute(:read) { |page| page[:read] }

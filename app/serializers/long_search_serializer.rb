@@ -1,5 +1,8 @@
+# A search for a better plan.
 class LongSearchSerializer < ApplicationSerializer
-  fields state: "'searching' | 'found' | 'stopped' | 'failed'", digest: :string, better: :boolean,
-         ready_at: [ :number, NULLABLE ], gain_min: [ :number, NULLABLE ], builds: [ :number, NULLABLE ],
-         error: [ :string, NULLABLE ]
+  fields state: "'searching' | 'found' | 'stopped' | 'failed' | 'refused'", digest: :string,
+         builds: [ :number, NULLABLE ], error: [ :string, NULLABLE ]
+  # What it found would gain, where that is worth asking for.
+  typelize better: [ "BetterPlan", NULLABLE ]
+  attribute(:better) { |search| search.enough? ? BetterPlanSerializer.new(search.better).to_h : nil }
 end

@@ -8,4 +8,7 @@ Rails.application.configure do
   config.action_controller.allow_forgery_protection = false
   config.active_support.deprecation = :stderr
   config.action_controller.raise_on_missing_callback_actions = true
+
+  # Only where a test asks for it.
+  config.x.better_plan_after = nil
 end

@@ -45,6 +45,8 @@ class ThePlanIsKept < ActiveRecord::Migration[7.2]
     add_index :plan_moves, :at
     add_index :plan_moves, :piece_id
     add_index :plan_moves, :entry_id
+    execute "ALTER TABLE shops ADD COLUMN better_plan varchar NOT NULL DEFAULT 'ask' " \
+            "CHECK (better_plan IN ('ask', 'night'))"
     mark_entries_by_piece
   end
 

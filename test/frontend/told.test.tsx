@@ -35,6 +35,7 @@ const show = (told: Noted | null, moved: Moved[] = [], drying: Slab[] = []) =>
     <Told
       noted={told}
       moved={moved}
+      better={false}
       drying={drying}
       name={(id) => (id === "p2" ? "Lid" : id === "p3" ? "Box" : "Desk")}
       zone="Etc/UTC"

@@ -24,7 +24,7 @@ class LongSearchTest < ActiveSupport::TestCase
     found = search.join
     assert_equal "found", found.state
     quick = ShopFloor.new.plan.build
-    assert_operator found.ready_at, :<=, quick.ready.values.max if found.better
+    assert_operator found.ready_at, :<=, quick.ready.values.max if found.enough?
     Plan::Kept.take!(found.starts)
     kept = ShopFloor.new.plan
     assert_operator (kept.build.goal <=> quick.goal), :<=, 0
@@ -41,9 +41,35 @@ class LongSearchTest < ActiveSupport::TestCase
     second = search
     assert_not_same first, second
     assert_equal "stopped", first.state
-    Plan::LongSearch.stop
+    Plan::LongSearch.put_away
     assert_equal "stopped", second.join.state
     assert_nil Plan::LongSearch.found(second.digest)
+  end
+
+  # Everything is kept a week too late: what is found is offered for as long as nothing else is written.
+  test "what is worth asking for is offered until something is written, or it is put away" do
+    ShopFloor.new.keep!
+    PlannedPass.update_all("start_min = start_min + 7 * 1440")
+    found = search.join
+    assert_operator found.better.ready_min, :>, 5 * 1440
+    assert_same found, Plan::LongSearch.offer(ShopFloor.new)
+    Plan::LongSearch.put_away
+    assert_nil Plan::LongSearch.offer(ShopFloor.new)
+  end
+
+  test "at night what is better is taken by itself, and while hands are there it is offered" do
+    Shop.current.update!(better_plan: "night")
+    ShopFloor.new.keep!
+    PlannedPass.update_all("start_min = start_min + 7 * 1440")
+    late = PlannedPass.minimum(:start_min)
+    search.join
+    LongSearchJob.new.perform("another")
+    assert_equal late, PlannedPass.minimum(:start_min), "the shop is open"
+    travel_to Time.zone.parse("2026-11-23 22:00")
+    search.join
+    LongSearchJob.new.perform("another")
+    assert_operator PlannedPass.minimum(:start_min), :<, late
+    assert_operator PlanMove.of_passes.count, :>, 0
   end
 
   test "what goes wrong is kept in words" do

@@ -1,4 +1,4 @@
-# The long search for a better plan: begun, asked how it stands, stopped.
+# The long search for a better plan: begun, asked how it stands, stopped or what it found put away.
 class Plans::SearchesController < ApplicationController
   at_most 30, within: 1.minute, only: :create
 
@@ -7,7 +7,7 @@ class Plans::SearchesController < ApplicationController
   end
 
   def destroy
-    Plan::LongSearch.stop
+    Plan::LongSearch.put_away
     head :no_content
   end
 end

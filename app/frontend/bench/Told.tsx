@@ -1,8 +1,9 @@
+import { Link } from "@inertiajs/react"
 import { clock, soon } from "@/lib/time"
 import type { BenchPage, Moved, Noted } from "@/types"
 import { lowerFirst } from "./words"
 
-type Props = Pick<BenchPage, "noted" | "moved"> & {
+type Props = Pick<BenchPage, "noted" | "moved" | "better"> & {
   drying: BenchPage["bench"]["drying"]
   name: (id: string) => string
   zone: string
@@ -12,11 +13,16 @@ type Props = Pick<BenchPage, "noted" | "moved"> & {
 const NAMED = 2
 
 /** What the last touch came to, and what the plan has at another time since this morning. */
-export function Told({ noted, moved, drying, name, zone, now }: Props) {
+export function Told({ noted, moved, better, drying, name, zone, now }: Props) {
   const at = (minute: number) => soon(minute, zone, now)
   return (
     <div className="bench-told">
       <p role="status">{noted && `Noted ${clock(noted.at, zone)}. ${says(noted, drying, name, at)}`}</p>
+      {better && (
+        <Link href="/pieces/plan" className="underline underline-offset-2">
+          A better plan was found
+        </Link>
+      )}
       <MovedList moved={moved} name={name} at={at} />
     </div>
   )

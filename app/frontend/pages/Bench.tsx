@@ -85,7 +85,13 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           ))}
         </dl>
       </PageHead>
-      <Told noted={state.noted} moved={state.moved} drying={bench.drying} {...{ name, zone, now }} />
+      <Told
+        noted={state.noted}
+        moved={state.moved}
+        better={state.better}
+        drying={bench.drying}
+        {...{ name, zone, now }}
+      />
       <div className={large ? undefined : "bench-grid"}>
         <InHand
           people={bench.people}

@@ -162,7 +162,7 @@ export default function Plan(first: PlanPage) {
           <h2 className="text-head mt-4">Since this morning</h2>
           {state.moved.length === 0 && <p className="text-second text-fine">Nothing has moved.</p>}
           <MovedList moved={state.moved} name={name} at={(minute) => soon(minute, plan.zone, now)} />
-          <LongerSearch plan={plan} onKeep={(digest) => void accept(digest)} />
+          <LongerSearch plan={plan} name={name} onTake={(digest) => void accept(digest)} />
         </section>
       </div>
     </Shell>

@@ -10,7 +10,7 @@ import { useFields } from "@/lib/useFields"
 import { currencyName, zoneName } from "@/shop/regions"
 import type { SettingsPage } from "@/types"
 
-const FIELDS = ["name", "zone", "currency", "units", "address"] as const
+const FIELDS = ["name", "zone", "currency", "units", "address", "better_plan"] as const
 
 /** What the shop is called, where it is, how it counts, and by which address its devices reach it. */
 export default function Settings(first: SettingsPage) {
@@ -29,7 +29,7 @@ export default function Settings(first: SettingsPage) {
         setTold("Settings saved.")
         discardUnsaved()
         // Name, zone and units stand around every page.
-        if (changed.some((field) => field !== "address")) window.location.reload()
+        if (changed.some((field) => !["address", "better_plan"].includes(field))) window.location.reload()
       },
     )
   const at = (where: string) => (error?.where === where ? error.sentence : undefined)
@@ -94,6 +94,24 @@ export default function Settings(first: SettingsPage) {
               prices and the hourly rate.
             </p>
           )}
+        </fieldset>
+        <fieldset>
+          <legend className="text-head">Shop plan</legend>
+          <div className="form-row">
+            <SelectField
+              label="When a better plan is found"
+              value={fields.better_plan}
+              error={at("better_plan")}
+              options={[
+                ["ask", "offer it"],
+                ["night", "take it while the shop is closed"],
+              ]}
+              onChange={(better) => set({ better_plan: better as SettingsPage["better_plan"] })}
+            />
+          </div>
+          <p className="text-second text-fine">
+            The plan moves only when something happened. Once things are quiet, a better order is looked for.
+          </p>
         </fieldset>
         <fieldset>
           <legend className="text-head">Address for other devices</legend>

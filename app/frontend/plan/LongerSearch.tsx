@@ -1,16 +1,20 @@
 import { useQueryClient } from "@tanstack/react-query"
 import { send as request } from "@/lib/api"
 import { useAnswer, useSend } from "@/lib/requests"
-import { duration, when } from "@/lib/time"
 import type { LongSearch, ShopPlan } from "@/types"
+import { BetterOffer } from "./BetterOffer"
 
 const ASK_AGAIN_MS = 1000
 const KEY = ["plan", "search"]
 
-type Props = { plan: Pick<ShopPlan, "zone">; onKeep: (digest: string) => void }
+type Props = {
+  plan: Pick<ShopPlan, "zone" | "now">
+  name: (id: string) => string
+  onTake: (digest: string) => void
+}
 
-/** The long search that follows the quick plan: under way, stopped, or what it found; one touch keeps that. */
-export function LongerSearch({ plan, onKeep }: Props) {
+/** The search for a better plan: under way, stopped, or what it found; one touch takes that, or puts it away. */
+export function LongerSearch({ plan, name, onTake }: Props) {
   const client = useQueryClient()
   const { send } = useSend()
   const { answer } = useAnswer({
@@ -20,41 +24,36 @@ export function LongerSearch({ plan, onKeep }: Props) {
     every: (answer) => answer?.search.state === "searching" && ASK_AGAIN_MS,
   })
   const search = answer?.search
-  const stop = () =>
+  const putAway = (state: LongSearch["state"]) =>
     send(
       () => request("DELETE", "/pieces/plan/search"),
-      () => search && client.setQueryData(KEY, { search: { ...search, state: "stopped" } }),
+      () => search && client.setQueryData(KEY, { search: { ...search, state, better: null } }),
     )
   if (!search) return null
   return (
     <div className="longer-search text-fine" role="status">
       {search.state === "searching" && (
         <p>
-          Looking longer for a better order.{" "}
-          <button type="button" className="ui-button" data-quiet onClick={() => void stop()}>
+          Looking for a better plan.{" "}
+          <button type="button" className="ui-button" data-quiet onClick={() => void putAway("stopped")}>
             Stop
           </button>
         </p>
       )}
       {search.state === "failed" && <p className="text-second">{search.error}</p>}
-      {search.state === "stopped" && <p className="text-second">The longer search was stopped.</p>}
+      {search.state === "stopped" && <p className="text-second">The search for a better plan was stopped.</p>}
+      {search.state === "refused" && <p className="text-second">Your plan stays as it is.</p>}
       {search.state === "found" && !search.better && (
-        <p className="text-second">A longer search ({search.builds} plans) found none better.</p>
+        <p className="text-second">No better plan found in {search.builds} tries.</p>
       )}
       {search.state === "found" && search.better && (
-        <>
-          <p>
-            A longer search found a better one: {gain(search)}
-            {search.ready_at ? `, the last piece ready ${when(search.ready_at, plan.zone)}` : ""}.
-          </p>
-          <button type="button" className="ui-button" data-tone="dark" onClick={() => onKeep(search.digest)}>
-            Keep the better one
-          </button>
-        </>
+        <BetterOffer
+          better={search.better}
+          {...{ plan, name }}
+          onTake={() => onTake(search.digest)}
+          onLeave={() => void putAway("refused")}
+        />
       )}
     </div>
   )
 }
-
-const gain = (search: LongSearch) =>
-  search.gain_min && search.gain_min > 0 ? `${duration(search.gain_min)} sooner` : "nearer to what the plan aims at"

@@ -3,8 +3,9 @@ require "open3"
 # A search with full effort: a job, in a process of its own so that no page waits for it. One at a time; the last one's
 # answer is kept as long as the server runs.
 class Plan::LongSearch
-  # Minutes of the clock within which a shop counts as the same.
+  # Minutes of the clock within which a shop counts as the same, and what was found for it is offered.
   SAME_MIN = 10
+  OFFERED_MIN = 60
   RHEXON = Rails.root.join("core/exe/rhexon").to_s
   UNTOLD = "The longer search could not be finished".freeze
   LIFELINE = Rails.root.join("lib/lifeline.rb").to_s
@@ -31,14 +32,23 @@ class Plan::LongSearch
     # @return [Plan::LongSearch, nil] the last search, if it is that of the digest
     def at(digest) = @lock.synchronize { @last if @last&.digest == digest }
 
+    # What the last search found, where it is worth asking for and the shop is as it was then.
+    # @param floor [ShopFloor]
+    # @return [Plan::LongSearch, nil]
+    def offer(floor)
+      @lock.synchronize { @last }&.then { |last| last if last.enough? && last.for?(floor.to_core, OFFERED_MIN) }
+    end
+
     # @return [Plan::LongSearch, nil] the finished search of that digest
     def found(digest) = at(digest)&.then { |search| search if search.state == "found" }
 
-    def stop = @lock.synchronize { @last&.stop }
+    # The search ends, or what it found is not wanted.
+    def put_away = @lock.synchronize { @last&.put_away }
   end
 
   # @!attribute error [String, nil] why it failed, in a sentence
-  attr_reader :state, :digest, :starts, :ready_at, :builds, :error
+  # @!attribute better [Rhexon::Planning::Better, nil] what the plan that was found would gain
+  attr_reader :state, :digest, :starts, :ready_at, :builds, :error, :better
 
   # @param json [Hash] rhexon-shop/1
   # @param shown [Rhexon::Planning::Plan] what the quick search made of it
@@ -46,15 +56,14 @@ class Plan::LongSearch
     @json = json
     @asked = json.except("now")
     @now = minute(json["now"])
-    @shown_goal = shown.build.goal
-    @shown_ready = shown.build.ready.values.compact.max
+    @shown = shown
     @digest = shown.shop.digest
     @state = "searching"
     @ended = Concurrent::Event.new
   end
 
   def begin! = LongSearchJob.perform_later(digest)
-  def for?(json) = json.except("now") == @asked && minute(json["now"]) - @now < SAME_MIN
+  def for?(json, within = SAME_MIN) = json.except("now") == @asked && minute(json["now"]) - @now < within
 
   # What the job does: asks the core's own command, and takes its answer.
   def run
@@ -79,11 +88,14 @@ class Plan::LongSearch
     nil
   end
 
-  # @return [Integer, nil] minutes that the last piece is ready sooner
-  def gain_min = ready_at && @shown_ready && @shown_ready - ready_at
+  # @return [Boolean] whether what it found is worth asking for
+  def enough? = state == "found" && @better.enough?
 
-  # @return [Boolean] whether it is better by the goal that was asked for
-  def better = state == "found" && @better
+  # Ends the search; what it found is not offered again.
+  def put_away
+    stop
+    @state = "refused" if @state == "found"
+  end
 
   # Waits until it is done.
   def join = tap { @ended.wait }
@@ -128,8 +140,16 @@ class Plan::LongSearch
     @starts = plan["previous"]
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
-    @better = (plan.dig("goal", "value") <=> @shown_goal).negative?
+    @better = Rhexon::Planning::Better.new(@shown, found)
+    @better.enough?
     @state = "found"
+  end
+
+  # What was found as it would be kept.
+  def found
+    Rhexon::Search::Planner.plan(
+      Rhexon::Planning::Shop.new(@json.merge("previous" => @starts, "effort" => "kept"))
+    )
   end
 
   def minute(text) = Rhexon::Zone.minute(text)

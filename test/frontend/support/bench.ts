@@ -100,5 +100,8 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
   rags: null,
   hands: null,
   everybody: ["Imke"],
-  codes: [], noted: null, moved: [],
+  codes: [],
+  noted: null,
+  moved: [],
+  better: false,
 })

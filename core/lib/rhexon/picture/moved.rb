@@ -7,8 +7,8 @@ module Rhexon
       Row = Struct.new(:key, :piece, :words, :from, :to, :person, keyword_init: true)
 
       # @param plan [Planning::Plan]
-      # @param was [Hash{String=>Integer}] minute at which each pass began, of those that have moved since the plan
-      #   that was kept
+      # @param was [Hash{String=>Integer}] minute at which each pass began, where that is not what the plan that is
+      #   kept says
       def initialize(plan, was)
         @plan = plan
         @was = was
@@ -16,8 +16,11 @@ module Rhexon
 
       # @return [Array<Row>] in order of the new start
       def rows
-        before = @plan.shop.previous.to_h { |key, start| [ key, Planning::Start.new(@was.fetch(key, start.minute)) ] }
-        moved = Planning::Moves.for(@plan, before, near_min: 0).select { |move| move.from && move.to }
+        before = @plan.shop.previous.transform_values(&:minute).merge(@was)
+        moved = Planning::Moves.for(@plan, before.transform_values { |minute|
+          Planning::Start.new(minute)
+        }, near_min: 0)
+          .select { |move| move.from && move.to }
         moved.map do |move|
           Row.new(key: move.key, piece: move.key.split("/", 2).first, words: labels[move.key], from: move.from,
                   to: move.to, person: move.person)

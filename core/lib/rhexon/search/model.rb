@@ -55,6 +55,9 @@ module Rhexon
       def large? = size > LARGE
       def look_back = large? ? LOOK_BACK_MIN : nil
 
+      # @return [Integer] passes that are still to be placed
+      def open_size = size - @logged.placed.count(&:itself)
+
       # A house rule of the piece of a pass.
       def house(index, rule) = @passes[index].piece.house.fetch(rule)
 

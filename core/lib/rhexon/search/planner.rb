@@ -64,7 +64,7 @@ module Rhexon
       # The best build, and how many were made.
       # @return [Array(Search::PartialSchedule, Integer)]
       def search
-        open = @model.size - @model.logged.placed.count(&:itself)
+        open = @model.open_size
         builds = EFFORT.fetch(full? ? "full" : "quick").find { |passes, _| open <= passes }.last
         best, made = first_builds(builds)
         return [ best, made ] if open.zero? || builds < 3

@@ -1,0 +1,71 @@
+module Rhexon
+  module Planning
+    # What another plan of the same shop would gain over the one that is kept, and what it moves. The gain that is worth
+    # asking for stands in limits.yml (better).
+    class Better
+      # Draws by which the chance of a date is held against another.
+      RUNS = 200
+
+      # @param kept [Plan]
+      # @param other [Plan]
+      def initialize(kept, other)
+        @kept = kept
+        @other = other
+      end
+
+      # @return [Array<String>] ids of pieces that would be ready by the date asked for, and are not now
+      def dates = due.select { |piece| late?(@kept, piece) && !late?(@other, piece) }.map(&:id)
+
+      # @return [Float] minutes that pieces would be ready sooner, in the mean
+      def ready_min
+        gains = @kept.build.ready.filter_map { |id, was| (now = @other.build.ready[id]) && was && was - now }
+        gains.empty? ? 0.0 : gains.sum.fdiv(gains.size)
+      end
+
+      # @return [Integer] minutes of hands that would be saved
+      def hands_min = hands(@kept) - hands(@other)
+
+      # @return [Array(Float, Float), nil] chance of the date that is kept least surely, now and then; nil: no date is
+      #   asked for
+      def chance
+        @chance ||= due.any? ? [ @kept, @other ].map { |plan| least_chance(plan) } : nil
+      end
+
+      # @return [Array<Picture::Moved::Row>] work that would move
+      def moves
+        starts = @kept.placements.select { |one|
+          one.status == "planned"
+        }.to_h { |one| [ one.pass.key, one.hands_start ] }
+        Picture::Moved.new(@other, starts).rows
+      end
+
+      # @return [Boolean] worth asking: nothing gets worse that was asked for, and enough gets better
+      def enough?
+        return false if worse?
+
+        dates.any? || ready_min >= limits["ready_min"] || hands_min >= limits["hands_min"] || surer?
+      end
+
+      private
+
+      def limits = Reference.limits.better
+      def due = @kept.shop.pieces.select(&:due)
+      def late?(plan, piece) = (ready = plan.build.ready[piece.id]).nil? || ready > piece.due
+      def hands(plan)
+        plan.placements.sum { |one| one.status == "planned" ? one.hands.sum { |from, to| to - from } : 0 }
+      end
+      def surer? = !chance.nil? && chance[1] - chance[0] >= limits["chance"]
+
+      def worse?
+        @other.build.late_min > @kept.build.late_min || @other.build.blocked.size > @kept.build.blocked.size ||
+          @other.build.lapsed.size > @kept.build.lapsed.size || ready_min.negative? ||
+          due.any? { |piece| late?(@other, piece) && !late?(@kept, piece) }
+      end
+
+      def least_chance(plan)
+        outlook = Chance::Outlook.new(plan, runs: RUNS)
+        due.map { |piece| outlook.share_by(piece.id, piece.due) }.min
+      end
+    end
+  end
+end

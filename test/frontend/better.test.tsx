@@ -1,0 +1,54 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen } from "@testing-library/react"
+import { afterEach, expect, test, vi } from "vitest"
+import { BetterOffer } from "@/plan/BetterOffer"
+import type { BetterPlan } from "@/types"
+import { NOW } from "./support/bench"
+import { renderPage } from "./support/client"
+
+afterEach(cleanup)
+
+const better = (more: Partial<BetterPlan> = {}): BetterPlan => ({
+  dates: [],
+  ready_min: 0,
+  hands_min: 0,
+  chance: null,
+  moves: [],
+  ...more,
+})
+const show = (offer: BetterPlan) => {
+  const ways = { onTake: vi.fn(), onLeave: vi.fn() }
+  renderPage(<BetterOffer better={offer} plan={{ zone: "Etc/UTC", now: NOW }} name={() => "Window seat"} {...ways} />)
+  return ways
+}
+
+test("what gets better is listed, and nothing that does not", () => {
+  show(better({ dates: ["p1"], ready_min: 95.4, chance: [0.41, 0.72] }))
+  expect(screen.getAllByRole("listitem").map((item) => item.textContent)).toEqual([
+    "Window seat is ready by its due date",
+    "pieces are ready 1 h 35 sooner on average",
+    "least certain due date: chance 41 % to 72 %",
+  ])
+})
+
+test("the jobs that move are drawn, eight of them and how many more", () => {
+  const move = (at: number) => ({
+    key: `p1/s${at}`,
+    piece: "p1",
+    words: "Coat 1",
+    from: NOW + at,
+    to: NOW,
+    person: null,
+  })
+  show(better({ hands_min: 70, moves: Array.from({ length: 10 }, (_, at) => move(at * 30)) }))
+  expect(screen.getByRole("img", { name: "What moves" }).querySelectorAll("circle")).toHaveLength(16)
+  expect(screen.getByText("2 more after these.")).toBeTruthy()
+  expect(screen.getByText("10 jobs move: ring now, dot then.")).toBeTruthy()
+})
+
+test("it is taken, or left", () => {
+  const { onTake, onLeave } = show(better({ ready_min: 60 }))
+  fireEvent.click(screen.getByText("Take this plan"))
+  fireEvent.click(screen.getByText("Keep mine"))
+  expect([onTake, onLeave].map((way) => way.mock.calls.length)).toEqual([1, 1])
+})
