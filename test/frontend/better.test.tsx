@@ -14,6 +14,7 @@ const better = (more: Partial<BetterPlan> = {}): BetterPlan => ({
   hands_min: 0,
   chance: null,
   moves: [],
+  ready: [],
   ...more,
 })
 const show = (offer: BetterPlan) => {
@@ -31,19 +32,19 @@ test("what gets better is listed, and nothing that does not", () => {
   ])
 })
 
-test("the jobs that move are drawn, eight of them and how many more", () => {
-  const move = (at: number) => ({
-    key: `p1/s${at}`,
-    piece: "p1",
-    words: "Coat 1",
-    from: NOW + at,
-    to: NOW,
-    person: null,
-  })
-  show(better({ hands_min: 70, moves: Array.from({ length: 10 }, (_, at) => move(at * 30)) }))
-  expect(screen.getByRole("img", { name: "What moves" }).querySelectorAll("circle")).toHaveLength(16)
-  expect(screen.getByText("2 more after these.")).toBeTruthy()
-  expect(screen.getByText("10 jobs move: ring now, dot then.")).toBeTruthy()
+test("when pieces are ready is drawn now and then, eight of them and how many more", () => {
+  const ready = Array.from({ length: 10 }, (_, at): [string, number, number] => [`p${at}`, NOW + 60 + at, NOW])
+  show(better({ hands_min: 70, ready }))
+  const drawn = screen.getByRole("img", { name: "When pieces are ready, now and then" })
+  expect(drawn.querySelectorAll("circle")).toHaveLength(16)
+  expect(screen.getByText(/2 more pieces move less/)).toBeTruthy()
+})
+
+test("the jobs that move are listed with both times", () => {
+  const move = { key: "p1/s1", piece: "p1", words: "Coat 1", from: NOW + 30, to: NOW, person: null }
+  show(better({ ready_min: 40, moves: [move] }))
+  expect(screen.getByText("1 job moves")).toBeTruthy()
+  expect(screen.getByText(/instead of/).textContent).toMatch(/coat 1, Window seat$/)
 })
 
 test("it is taken, or left", () => {

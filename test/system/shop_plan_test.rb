@@ -14,7 +14,7 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_text "What shuts next"
     assert_text(/by the date asked for/)
     assert_accessible
-    assert_text "Nothing has moved."
+    assert_text "Nothing has moved since this morning."
     find(".plan-goal", text: "Fewest sessions").click
     assert_selector ".plan-goal[aria-pressed=true]", text: "Fewest sessions"
     assert_equal "fewest_sessions", Shop.current.reload.goal

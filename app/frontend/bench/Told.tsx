@@ -1,5 +1,5 @@
 import { Link } from "@inertiajs/react"
-import { clock, soon } from "@/lib/time"
+import { soon } from "@/lib/time"
 import type { BenchPage, Moved, Noted } from "@/types"
 import { lowerFirst } from "./words"
 
@@ -17,7 +17,7 @@ export function Told({ noted, moved, better, drying, name, zone, now }: Props) {
   const at = (minute: number) => soon(minute, zone, now)
   return (
     <div className="bench-told">
-      <p role="status">{noted && `Noted ${clock(noted.at, zone)}. ${says(noted, drying, name, at)}`}</p>
+      <p role="status">{noted && `Noted ${at(noted.at)}. ${says(noted, drying, name, at)}`}</p>
       {better && (
         <Link href="/pieces/plan" className="underline underline-offset-2">
           A better plan was found
@@ -28,28 +28,29 @@ export function Told({ noted, moved, better, drying, name, zone, now }: Props) {
   )
 }
 
+type Rows = { moved: Moved[]; name: (id: string) => string; at: (minute: number) => string }
+
+/** Work with its new time and the one before. */
+export function MovedRows({ moved, name, at }: Rows) {
+  return (
+    <ul>
+      {moved.map((move) => (
+        <li key={move.key}>
+          <b>{at(move.to)}</b> instead of {at(move.from)}: {lowerFirst(move.words)}, {name(move.piece)}
+          {move.person ? `, now ${move.person}` : ""}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
 /** Work that stands at another time than this morning, folded. */
-export function MovedList({
-  moved,
-  name,
-  at,
-}: {
-  moved: Moved[]
-  name: (id: string) => string
-  at: (minute: number) => string
-}) {
+export function MovedList({ moved, name, at }: Rows) {
   if (moved.length === 0) return null
   return (
     <details className="moved-list">
       <summary>{moved.length === 1 ? "1 job" : `${moved.length} jobs`} moved since this morning</summary>
-      <ul>
-        {moved.map((move) => (
-          <li key={move.key}>
-            <b>{at(move.to)}</b> instead of {at(move.from)}: {lowerFirst(move.words)}, {name(move.piece)}
-            {move.person ? `, now ${move.person}` : ""}
-          </li>
-        ))}
-      </ul>
+      <MovedRows {...{ moved, name, at }} />
     </details>
   )
 }

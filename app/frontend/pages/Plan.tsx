@@ -13,11 +13,13 @@ import { useKeys } from "@/lib/keys"
 import { useAnswer, useSend } from "@/lib/requests"
 import { useWidth } from "@/lib/size"
 import { day, duration, soon, when } from "@/lib/time"
+import { BetterOffer } from "@/plan/BetterOffer"
 import { Chances } from "@/plan/Chances"
 import { Goals } from "@/plan/Goals"
 import { LongerSearch } from "@/plan/LongerSearch"
 import { PlanTable } from "@/plan/PlanTable"
 import { ShopPicture } from "@/plan/ShopPicture"
+import { useBetterPlan } from "@/plan/useBetterPlan"
 import type { Chance, PlanPage } from "@/types"
 
 const KEYS: [string, string][] = [
@@ -56,6 +58,7 @@ export default function Plan(first: PlanPage) {
   const reload = () => send(() => request<PlanPage>("GET", address(state.page.number)), take)
   const accept = (digest: string) =>
     send(() => request<PlanPage>("POST", `/pieces/plan/accept?page=${state.page.number}`, { digest }), take)
+  const { search, stop, leave } = useBetterPlan()
   const chances =
     useAnswer({
       key: ["plan", "chance"],
@@ -112,6 +115,14 @@ export default function Plan(first: PlanPage) {
           {name(clash.piece)}: {clash.sentence}
         </p>
       ))}
+      {search?.better && (
+        <BetterOffer
+          better={search.better}
+          {...{ plan, name }}
+          onTake={() => void accept(search.digest)}
+          onLeave={leave}
+        />
+      )}
       <div ref={holder} className="min-w-0">
         {pieces.length === 0 ? (
           <p className="text-second thin-rule pt-3">
@@ -159,10 +170,10 @@ export default function Plan(first: PlanPage) {
         <section aria-label="Chance" className="ruled pt-2">
           <h2 className="text-head">Chance of being ready</h2>
           <Chances chances={chances} name={name} zone={plan.zone} />
-          <h2 className="text-head mt-4">Since this morning</h2>
-          {state.moved.length === 0 && <p className="text-second text-fine">Nothing has moved.</p>}
+          <h2 className="text-head mt-4">What moved</h2>
+          {state.moved.length === 0 && <p className="text-second text-fine">Nothing has moved since this morning.</p>}
           <MovedList moved={state.moved} name={name} at={(minute) => soon(minute, plan.zone, now)} />
-          <LongerSearch plan={plan} name={name} onTake={(digest) => void accept(digest)} />
+          <LongerSearch search={search} onStop={stop} />
         </section>
       </div>
     </Shell>

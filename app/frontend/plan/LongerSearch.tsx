@@ -1,59 +1,21 @@
-import { useQueryClient } from "@tanstack/react-query"
-import { send as request } from "@/lib/api"
-import { useAnswer, useSend } from "@/lib/requests"
-import type { LongSearch, ShopPlan } from "@/types"
-import { BetterOffer } from "./BetterOffer"
+import type { LongSearch } from "@/types"
 
-const ASK_AGAIN_MS = 1000
-const KEY = ["plan", "search"]
-
-type Props = {
-  plan: Pick<ShopPlan, "zone" | "now">
-  name: (id: string) => string
-  onTake: (digest: string) => void
-}
-
-/** The search for a better plan: under way, stopped, or what it found; one touch takes that, or puts it away. */
-export function LongerSearch({ plan, name, onTake }: Props) {
-  const client = useQueryClient()
-  const { send } = useSend()
-  const { answer } = useAnswer({
-    key: KEY,
-    ask: (signal) => request<{ search: LongSearch }>("POST", "/pieces/plan/search", {}, signal),
-    quiet: true,
-    every: (answer) => answer?.search.state === "searching" && ASK_AGAIN_MS,
-  })
-  const search = answer?.search
-  const putAway = (state: LongSearch["state"]) =>
-    send(
-      () => request("DELETE", "/pieces/plan/search"),
-      () => search && client.setQueryData(KEY, { search: { ...search, state, better: null } }),
-    )
-  if (!search) return null
+/** How the search for a better plan stands, where it has found nothing to take. */
+export function LongerSearch({ search, onStop }: { search: LongSearch | undefined; onStop: () => void }) {
   return (
-    <div className="longer-search text-fine" role="status">
-      {search.state === "searching" && (
+    <div className="longer-search text-fine text-second" role="status">
+      {search?.state === "searching" && (
         <p>
           Looking for a better plan.{" "}
-          <button type="button" className="ui-button" data-quiet onClick={() => void putAway("stopped")}>
+          <button type="button" className="ui-button" data-quiet onClick={onStop}>
             Stop
           </button>
         </p>
       )}
-      {search.state === "failed" && <p className="text-second">{search.error}</p>}
-      {search.state === "stopped" && <p className="text-second">The search for a better plan was stopped.</p>}
-      {search.state === "refused" && <p className="text-second">Your plan stays as it is.</p>}
-      {search.state === "found" && !search.better && (
-        <p className="text-second">No better plan found in {search.builds} tries.</p>
-      )}
-      {search.state === "found" && search.better && (
-        <BetterOffer
-          better={search.better}
-          {...{ plan, name }}
-          onTake={() => onTake(search.digest)}
-          onLeave={() => void putAway("refused")}
-        />
-      )}
+      {search?.state === "failed" && <p>{search.error}</p>}
+      {search?.state === "stopped" && <p>The search for a better plan was stopped.</p>}
+      {search?.state === "refused" && <p>Your plan stays as it is.</p>}
+      {search?.state === "found" && !search.better && <p>No better plan found in {search.builds} tries.</p>}
     </div>
   )
 }

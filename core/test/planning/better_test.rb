@@ -27,6 +27,7 @@ class BetterTest < CoreTest
   def test_dates_that_are_kept_and_the_mean_of_readiness_are_gains
     better = better()
     assert_equal [ %w[a b], 330.0, 0 ], [ better.dates, better.ready_min, better.hands_min ]
+    assert_equal [ [ "a", -330 ], [ "b", -330 ] ], better.ready.map { |id, was, now| [ id, now - was ] }
     assert_equal [ 1.0, 1.0 ], better.chance, "each as soon as it may, in the order of either plan"
     assert_predicate better, :enough?
   end

@@ -22,6 +22,13 @@ module Rhexon
         gains.empty? ? 0.0 : gains.sum.fdiv(gains.size)
       end
 
+      # @return [Array<Array(String, Integer, Integer)>] pieces that would be ready at another time: id, minute now and
+      #   then, those that gain most first
+      def ready
+        known = @kept.build.ready.filter_map { |id, was| (now = @other.build.ready[id]) && was && [ id, was, now ] }
+        known.reject { |_, was, now| was == now }.sort_by { |id, was, now| [ now - was, id ] }
+      end
+
       # @return [Integer] minutes of hands that would be saved
       def hands_min = hands(@kept) - hands(@other)
 
