@@ -6,7 +6,9 @@ class BenchState
 
   # @param floor [ShopFloor, nil] where it is planned already
   # @param hands [String, nil] whose bench; somebody who is not there: everybody's
-  def initialize(floor: nil, hands: nil)
+  # @param chosen [String, nil] key of a pass that is to be taken up before its turn
+  def initialize(floor: nil, hands: nil, chosen: nil)
+    @chosen = chosen
     @floor = floor || ShopFloor.new
     @hands = own? ? hands : hands.presence && Person.at_bench.find_by(name: hands)&.name
   end
@@ -22,7 +24,7 @@ class BenchState
   def page
     told = latest
     drawn, words, ids = @floor.draw { |plan|
-      Rhexon::Picture::Bench.new(plan, hands: @hands, only_own: own?).then do |bench|
+      Rhexon::Picture::Bench.new(plan, hands: @hands, only_own: own?, chosen: @chosen).then do |bench|
         [ BenchSerializer.new(bench).to_h, labels(bench, told.map(&:pass_key)), bench.pieces ]
       end
     }

@@ -3,6 +3,8 @@ class BenchSerializer < ApplicationSerializer
   many :running, resource: BenchRowSerializer
   many :upcoming, resource: BenchRowSerializer
   many :today, resource: BenchRowSerializer
+  typelize chosen: [ "BenchRow", NULLABLE ]
+  one :chosen, resource: BenchRowSerializer
   many :drying, resource: SlabSerializer
   typelize against: "Record<string, Against[]>"
   attribute(:against) do |bench|

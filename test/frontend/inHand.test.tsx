@@ -32,6 +32,8 @@ function show(more: Partial<ComponentProps<typeof InHand>> = {}): Touch[] {
       whose={null}
       tools={null}
       large={false}
+      chosen={null}
+      onLeave={() => {}}
       {...more}
     />,
   )

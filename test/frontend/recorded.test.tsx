@@ -83,6 +83,8 @@ test("how a coat is laid on stands on its card", () => {
       whose={null}
       tools={null}
       large={false}
+      chosen={null}
+      onLeave={() => {}}
     />,
   )
   expect(screen.getByText(/start at mark 1/)).toBeTruthy()

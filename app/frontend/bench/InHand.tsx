@@ -10,6 +10,7 @@ import { spotsSay } from "@/schedule/spots"
 import type { BenchPage, BenchRow, Piece } from "@/types"
 import { DropsDone, dropsSay, LookAnswers, Readings, TestAnswers } from "./Answers"
 import { ByWhom } from "./ByWhom"
+import { DoneEarlier } from "./DoneEarlier"
 import { LargeHead } from "./Large"
 import { Measured } from "./Measured"
 import { PieceRack } from "./PieceRack"
@@ -35,6 +36,9 @@ type Props = {
   tools: ReactNode
   /** To be read at two metres. */
   large: boolean
+  /** Work that was chosen before its turn, and the way back to what is next. */
+  chosen: BenchRow | null
+  onLeave: () => void
 }
 
 /** What a hand touched last and may take back. */
@@ -56,9 +60,11 @@ export function InHand({
   whose,
   tools,
   large,
+  chosen: taken,
+  onLeave,
 }: Props) {
   const { film } = useMeasures()
-  const row = running[0] ?? next
+  const row = taken ?? running[0] ?? next
   const [chosen, setChosen] = useState<{ key: string; person: string } | null>(null)
   const asks = row ? unread(row, read, chosen?.key === row.key ? chosen.person : (row.person ?? people[0])).length : 0
   const settled = useSettled(`${row?.key} ${running.length} ${asks}`)
@@ -97,7 +103,7 @@ export function InHand({
       </section>
     )
   const piece = pieces.find((candidate) => candidate.core_id === row.piece)
-  const inHand = running.length > 0
+  const inHand = !taken && running.length > 0
   const person = chosen?.key === row.key ? chosen.person : (row.person ?? people[0])
   const fresh = inHand ? [] : unread(row, read, person)
   const setUp = row.work_start - row.hands_start
@@ -110,11 +116,16 @@ export function InHand({
         <header className="flex items-start gap-4">
           <div className="min-w-0">
             <h2 className="in-hand-title">
-              {inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
+              {taken ? "Instead: " : inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
               {row.kind === "look" ? "look" : lowerFirst(row.words)}
             </h2>
             <p className="text-second">
-              {piece?.name}, {row.count} off · {row.room}
+              {piece ? (
+                <Link href={`/pieces/${piece.id}/schedule`} className="underline underline-offset-2">
+                  {piece.name}
+                </Link>
+              ) : null}
+              , {row.count} off · {row.room}
               {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
             </p>
             <p className="text-head mt-1">{rowSays(row, film)}</p>
@@ -152,6 +163,11 @@ export function InHand({
           <ByWhom people={people} person={person} onChoose={(name) => setChosen({ key: row.key, person: name })} />
         )}
         {tools}
+        {taken && (
+          <button type="button" className="ui-button" onClick={onLeave}>
+            Back to {running.length > 0 ? "what is in hand" : "what is next"}
+          </button>
+        )}
       </div>
       <div className="in-hand-tools">
         {fresh.length > 0 ? (
@@ -203,6 +219,9 @@ export function InHand({
         )}
         {row.laid_on_ml !== null && !inHand && <MixIt row={row} page={mixed[row.key]} />}
         {inHand && row.laid && <Measured key={`${row.key}/measured`} row={row} now={now} onTouch={onTouch} />}
+        {!row.reads && !row.answers && row.round === null && row.count === 1 && fresh.length === 0 && (
+          <DoneEarlier key={`${row.key}/earlier`} {...{ row, inHand, person, now, zone, onTouch }} />
+        )}
         {inHand && <InHandPhoto key={`${row.key}/photo`} pass={row.key} />}
         {takeBack}
       </div>

@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import { useState } from "react"
 import { Against } from "@/components/Against"
 import { Cautions } from "@/components/Cautions"
@@ -61,7 +62,9 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
     onTouch({ kind: "started", pass: next.key, ...(fresh.length && person ? { person } : {}) })
   return (
     <article className="drying-slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
-      <h3 className="slab-name">{piece.name}</h3>
+      <h3 className="slab-name">
+        <Link href={`/pieces/${piece.id}/schedule`}>{piece.name}</Link>
+      </h3>
       <p className="slab-state">{state(slab, zone, now)}</p>
       <Drawing slab={slab} piece={piece} now={now} zone={zone} />
       <div className="slab-foot">

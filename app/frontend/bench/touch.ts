@@ -5,6 +5,8 @@ export type Touch = {
   kind: "started" | "done" | "tick" | "measured" | "dry_test" | "fault" | "acknowledged" | "rags" | "correction"
   pass?: string
   person?: string
+  /** When it happened, where that was not now. */
+  happened_at?: string
   /** Of a start: hands begin to set up (left out), or the work itself begins. */
   from?: "stroke"
   /** Of a tick: which of the alike pieces, from 1. */

@@ -34,10 +34,10 @@ export function useBench(first: BenchPage, keptAt?: number) {
 
   const touch = useCallback(
     (what: Touch) => {
-      const { running, upcoming, today } = state.bench
-      const row = [...running, ...upcoming, ...today].find(({ key }) => key === what.pass)
+      const { running, upcoming, today, chosen } = state.bench
+      const row = [...running, ...upcoming, ...today, chosen].find((one) => one?.key === what.pass)
       const words = [KIND[what.kind], row?.words].filter(Boolean).join(", ")
-      const body = { ...what, happened_at: new Date().toISOString() }
+      const body = { ...what, happened_at: what.happened_at ?? new Date().toISOString() }
       wakeSound()
       void box.add({ place: PLACE, path: ENTRIES, body, words })
     },

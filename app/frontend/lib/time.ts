@@ -111,6 +111,14 @@ export const minuteOf = (instant: string | undefined): number =>
 
 export const iso = (minute: number): string => `${new Date(minute * 60_000).toISOString().slice(0, 16)}Z`
 
+/** Minute at which the zone's clock shows that day and time; NaN where either is none. */
+export function minuteAt(day: string, clock: string, zone: string): number {
+  const local = Math.floor(Date.parse(`${day}T${clock}Z`) / 60_000)
+  if (Number.isNaN(local)) return Number.NaN
+  const guess = local - offset(local, zone)
+  return local - offset(guess, zone)
+}
+
 /** "2026-12-24", as a date field takes it. */
 export const isoDay = (minute: number, zone: string): string =>
   new Intl.DateTimeFormat("sv-SE", { timeZone: zone }).format(minute * 60_000)

@@ -1,4 +1,5 @@
 import { Head, Link } from "@inertiajs/react"
+import { useState } from "react"
 import type { JustDone as Done } from "@/bench/ahead"
 import { BenchTools, useLarge } from "@/bench/BenchTools"
 import { callsOf, useCallsOf } from "@/bench/calls"
@@ -20,7 +21,7 @@ import { useKeys } from "@/lib/keys"
 import { duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { says, useAloud } from "@/timers/voice"
-import type { BenchPage, Entry } from "@/types"
+import type { BenchPage, BenchRow, Entry } from "@/types"
 
 const KEYS: [string, string][] = [
   ["Space", "Start or done: the tape button"],
@@ -49,6 +50,8 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
   const [next, ...later] = bench.upcoming
   const after = bench.running.length ? bench.upcoming : later
   const large = useLarge()[0] === "on"
+  const [taken, setTaken] = useState<BenchRow | null>(bench.chosen)
+  const chosen = taken && (planned(bench).find(({ key }) => key === taken.key) ?? (begun(bench, taken) ? null : taken))
   const calls = callsOf(state, now)
   useCallsOf(calls, state)
   useKeptPages([...pots.map(({ path }) => path), ...Object.values(mixed)])
@@ -106,6 +109,8 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
           onTouch={touch}
           last={lastTouch(lastUnsent, latest, name)}
           large={large}
+          chosen={chosen}
+          onLeave={() => setTaken(null)}
           whose={state.hands}
           tools={
             <BenchTools {...{ calls, now, zone }} hands={state.hands} everybody={state.everybody} codes={state.codes} />
@@ -116,13 +121,15 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
             <h2 className="text-head">After that</h2>
             <ol className="after-list">
               {after.slice(0, 3).map((row) => (
-                <li key={row.key}>
-                  <b>{soon(row.hands_start, zone, now)}</b>
-                  <span>
-                    {row.words}, {lowerFirst(name(row.piece))}
-                    <span className="text-second text-fine block">{rowSays(row, film)}</span>
-                  </span>
-                  <span className="text-fine text-second">{duration(row.hands_min)}</span>
+                <li key={row.key} data-chosen={row.key === chosen?.key || undefined}>
+                  <button type="button" className="after-row" onClick={() => setTaken(row)}>
+                    <b>{soon(row.hands_start, zone, now)}</b>
+                    <span>
+                      {row.words}, {lowerFirst(name(row.piece))}
+                      <span className="text-second text-fine block">{rowSays(row, film)}</span>
+                    </span>
+                    <span className="text-fine text-second">{duration(row.hands_min)}</span>
+                  </button>
                 </li>
               ))}
               {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
@@ -162,7 +169,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
                       now={now}
                       zone={zone}
                       onTouch={touch}
-                      canStart={bench.running.length === 0}
+                      canStart={bench.running.length < Math.max(bench.people.length, 1)}
                       read={read}
                       against={slab.next_row ? (bench.against[slab.next_row.key] ?? []) : []}
                       hand={bench.people[0]}
@@ -181,6 +188,15 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
     </Shell>
   )
 }
+
+/** Work that is not begun, as far as it is told. */
+const planned = ({ upcoming, today, drying }: BenchPage["bench"]): BenchRow[] =>
+  [...upcoming, ...today, ...drying.flatMap(({ next_row }) => next_row ?? [])].filter(
+    ({ status }) => status === "planned",
+  )
+
+const begun = ({ running, today }: BenchPage["bench"], { key }: BenchRow): boolean =>
+  [...running, ...today].some((row) => row.key === key && row.status !== "planned")
 
 /** "Osei and Imke work"; a class is counted. */
 const whoWorks = (people: string[]): string =>

@@ -87,6 +87,7 @@ export const benchProps = (more: Partial<BenchPage["bench"]> = {}): BenchPage =>
     running: [],
     upcoming: [row()],
     today: [],
+    chosen: null,
     drying: [],
     against: {},
     ...more,

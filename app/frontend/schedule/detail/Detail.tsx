@@ -1,3 +1,4 @@
+import { Link } from "@inertiajs/react"
 import { useEffect, useState } from "react"
 import { Cautions } from "@/components/Cautions"
 import { type Tab, Tabs } from "@/components/Tabs"
@@ -103,6 +104,11 @@ export function Detail(props: DetailProps) {
           <header className="detail-head">
             <h2 className="panel-title">{row.words}</h2>
             <p className="text-second truncate">{says(row, step, item, sheet.zone)}</p>
+            {row.status === "planned" && row.hands_min > 0 && (
+              <Link href={`/bench?pass=${encodeURIComponent(row.key)}`} className="detail-bench">
+                At the bench
+              </Link>
+            )}
           </header>
         }
       />

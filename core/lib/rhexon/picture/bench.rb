@@ -17,10 +17,12 @@ module Rhexon
       # @param plan [Planning::Plan]
       # @param hands [String, nil] whose bench: what their hands are on and what is their own; nil: everybody's
       # @param only_own [Boolean] of these hands only what is their own
-      def initialize(plan, hands: nil, only_own: false)
+      # @param chosen [String, nil] key of a pass that is to be taken up before its turn
+      def initialize(plan, hands: nil, only_own: false, chosen: nil)
         @plan = plan
         @hands = hands
         @only_own = only_own
+        @chosen = chosen
       end
 
       def now = plan.shop.now
@@ -33,6 +35,9 @@ module Rhexon
       # Passes not begun, those that may start now or first at the head.
       # @return [Array<Row>]
       def upcoming = planned.min_by(8) { |row| [ row.hands_start, row.key ] }
+
+      # @return [Row, nil] work that is to be taken up before its turn, where it is not begun
+      def chosen = @chosen && planned.find { |row| row.key == @chosen }
 
       # @return [Array<Row>] what the day's hands did and will do
       def today
@@ -52,7 +57,7 @@ module Rhexon
       # What stands against work that may be taken up now; in a large shop of the first alone.
       # @return [Hash{String=>Array<Checks::Finding>}] by pass key
       def against
-        heads = [ *running.first(1), *upcoming.first(1) ]
+        heads = [ *running.first(1), *upcoming.first(1), *chosen ]
         heads += drying.first(STARTABLE).filter_map(&:next_row) unless plan.model.large?
         heads.uniq(&:key).to_h { |row| [ row.key, Checks::Catalogue.against(plan, row.placement.pass) ] }
           .reject { |_, findings| findings.empty? }
@@ -60,7 +65,7 @@ module Rhexon
 
       # @return [Array<String>] ids of the pieces that hands are on, or whose film dries
       def pieces
-        [ *running, *upcoming, *today, *drying.map(&:row) ].map { |row| row.placement.pass.piece.id }.uniq
+        [ *running, *upcoming, *today, *chosen, *drying.map(&:row) ].map { |row| row.placement.pass.piece.id }.uniq
       end
 
       # @return [Array<Slab>] of one piece
