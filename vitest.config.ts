@@ -5,6 +5,8 @@ export default defineConfig({
   resolve: { alias: { "@": fileURLToPath(new URL("./app/frontend", import.meta.url)) } },
   test: {
     pool: "threads",
+    // A machine that does other work beside the tests takes its time; what never ends still fails.
+    testTimeout: 30_000,
     // What needs no page shares its modules; pages are each alone, and given time.
     projects: [
       { extends: true, test: { name: "plain", include: ["test/frontend/**/*.test.ts"], isolate: false } },

@@ -47,7 +47,7 @@ class Plan::LongSearch
   end
 
   # @!attribute error [String, nil] why it failed, in a sentence
-  # @!attribute better [Rhexon::Planning::Better, nil] what the plan that was found would gain
+  # @!attribute better [Rhexon::Compare::Better, nil] what the plan that was found would gain
   attr_reader :state, :digest, :starts, :ready_at, :builds, :error, :better
 
   # @param json [Hash] rhexon-shop/1
@@ -140,7 +140,7 @@ class Plan::LongSearch
     @starts = plan["previous"]
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
-    @better = Rhexon::Planning::Better.new(@shown, found)
+    @better = Rhexon::Compare::Better.new(@shown, found)
     @better.enough?
     @state = "found"
   end

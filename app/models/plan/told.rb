@@ -18,7 +18,7 @@ module Plan::Told
   # @return [Array<Rhexon::Picture::Moved::Row>] in order of their new starts
   def since_morning(plan)
     morning = plan.shop.zone.at(plan.shop.zone.date(plan.shop.now), "00:00")
-    Rhexon::Picture::Moved.new(plan, PlanMove.stood_at(Time.zone.at(morning * 60))).rows
+    Rhexon::Picture::Moved.new(plan).since(PlanMove.stood_at(Time.zone.at(morning * 60)))
   end
 
   # @param entry [Entry, nil] the newest touch
@@ -28,7 +28,7 @@ module Plan::Told
     return unless entry && entry.recorded_at > Time.zone.at(plan.shop.now * 60) - NOTED
 
     moves = PlanMove.where(entry: entry)
-    rows = Rhexon::Picture::Moved.new(plan, moves.of_passes.pluck(:pass_key, :was_min).to_h).rows
+    rows = Rhexon::Picture::Moved.new(plan).since(moves.of_passes.pluck(:pass_key, :was_min).to_h)
     rows = rows.select { |row| moves.any? { |move| move.pass_key == row.key } }
     own, others = rows.partition { |row| row.piece == entry.piece&.core_id }
     Noted.new(entry: entry, next: own.first, others: others,

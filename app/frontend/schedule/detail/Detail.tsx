@@ -5,6 +5,7 @@ import { type Tab, Tabs } from "@/components/Tabs"
 import { duration, when } from "@/lib/time"
 import type { Row, ShelfItem, Step } from "@/types"
 import { FIELDS, FILM_KINDS } from "@/types/kinds"
+import type { Coats } from "../coats"
 import { METHODS } from "../words"
 import { ColourTab, MixTab, PlaceTab, StepTab } from "./DetailTabs"
 import { FloorTab } from "./FloorTab"
@@ -21,6 +22,7 @@ const ELSEWHERE = [
 export function Detail(props: DetailProps) {
   const { sheet, row, rooms, onEdit } = props
   const [tab, setTab] = useState("step")
+  const [coats, setCoats] = useState<{ step: string; which: Coats }>({ step: "", which: "all" })
   const refused = ELSEWHERE.find(({ fields }) => fields.some(props.error))?.tab
   // A refusal beside a field is read where the field is.
   useEffect(() => {
@@ -35,12 +37,15 @@ export function Detail(props: DetailProps) {
       .map((other) => other.coat),
   )
   const splits = (fields: StepSet) => done > 0 && done < (step.coats ?? 1) && Object.keys(fields).join() !== "coats"
+  const choosable = row.status === "planned" && !row.inserted && (step.coats ?? 1) > 1 && done < row.coat
+  const wanted = choosable && coats.step === step.id ? coats.which : "all"
   const set = (fields: StepSet) => {
-    if (splits(fields)) props.onSplitAndSet(step, done, fields)
+    if (wanted !== "all" && !("coats" in fields)) props.onTry(step, row.coat, wanted, fields)
+    else if (splits(fields)) props.onSplitAndSet(step, done, fields)
     else onEdit({ op: "change_step", id: step.id, set: fields })
   }
   const near = (fields: StepSet) => {
-    if (!splits(fields)) props.onNear({ op: "change_step", id: step.id, set: fields })
+    if (wanted === "all" && !splits(fields)) props.onNear({ op: "change_step", id: step.id, set: fields })
   }
   const fields: StepFieldsProps = {
     step,
@@ -104,6 +109,18 @@ export function Detail(props: DetailProps) {
           <header className="detail-head">
             <h2 className="panel-title">{row.words}</h2>
             <p className="text-second truncate">{says(row, step, item, sheet.zone)}</p>
+            {choosable && (
+              <select
+                className="detail-coats"
+                aria-label="A change is for"
+                value={wanted}
+                onChange={(event) => setCoats({ step: step.id, which: event.target.value as Coats })}
+              >
+                <option value="all">all {step.coats} coats</option>
+                <option value="this">this coat only</option>
+                {row.coat > 1 && row.coat < (step.coats ?? 1) && <option value="later">this and later coats</option>}
+              </select>
+            )}
             {row.status === "planned" && row.hands_min > 0 && (
               <Link href={`/bench?pass=${encodeURIComponent(row.key)}`} className="detail-bench">
                 At the bench

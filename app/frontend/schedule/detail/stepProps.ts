@@ -41,6 +41,8 @@ export type DetailProps = {
   onNear: (operation: Operation) => void
   /** Coats that are done stay as they were: the rest is split off and changed. */
   onSplitAndSet: (step: Step, done: number, fields: StepSet) => void
+  /** A change of some coats of a step is tried before it is kept. */
+  onTry: (step: Step, coat: number, coats: "this" | "later", fields: StepSet) => void
   onMove: (row: Row, start: number) => void
   onUnpin: (row: Row) => void
 }

@@ -7,21 +7,23 @@ module Rhexon
       Row = Struct.new(:key, :piece, :words, :from, :to, :person, keyword_init: true)
 
       # @param plan [Planning::Plan]
-      # @param was [Hash{String=>Integer}] minute at which each pass began, where that is not what the plan that is
-      #   kept says
-      def initialize(plan, was)
+      def initialize(plan)
         @plan = plan
-        @was = was
       end
 
+      # @param was [Hash{String=>Integer}] minute at which each pass began, where that is not what the plan that is
+      #   kept says
       # @return [Array<Row>] in order of the new start
-      def rows
-        before = @plan.shop.previous.transform_values(&:minute).merge(@was)
-        moved = Planning::Moves.for(@plan, before.transform_values { |minute|
-          Planning::Start.new(minute)
-        }, near_min: 0)
-          .select { |move| move.from && move.to }
-        moved.map do |move|
+      def since(was)
+        before = @plan.shop.previous.transform_values(&:minute).merge(was)
+        starts = before.transform_values { |minute| Planning::Start.new(minute) }
+        told(Planning::Moves.for(@plan, starts, near_min: 0).select { |move| move.from && move.to })
+      end
+
+      # @param moves [Array<Planning::Moves::Move>]
+      # @return [Array<Row>] the same in words
+      def told(moves)
+        moves.map do |move|
           Row.new(key: move.key, piece: move.key.split("/", 2).first, words: labels[move.key], from: move.from,
                   to: move.to, person: move.person)
         end

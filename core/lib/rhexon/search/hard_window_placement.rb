@@ -80,20 +80,27 @@ module Rhexon
       def after_scuffs(block, spots)
         piece = @model.piece_of[block.first]
         free = @partial.ends[piece]
-        SCUFF_TRIES.times do
-          lost = members(block).zip(spots).select { |index, spot| to_scuff?(block, index, spot) }.map(&:first)
-          return spots if lost.empty?
+        lost = to_scuff(block, spots)
+        return spots if lost.empty?
 
+        SCUFF_TRIES.times do
           scuffs = @before.scuffs(block, lost, spots, free)
           @partial.ends[piece] = scuffs.last[1] + @scuffs.gap(block.first)
           spots = caught(block)
-          if still_fresh?(block, lost, scuffs, spots)
+          more = to_scuff(block, spots) - lost
+          if more.empty? && still_fresh?(block, lost, scuffs, spots)
             lost.zip(scuffs) { |index, scuff| @booking.put_scuff(index, [ *scuff, @model.passes[index].faces ]) }
             return spots
           end
+          lost = (lost + more).sort
           @partial.ends[piece] = free
         end
         raise Blocked.new(:search, block.first)
+      end
+
+      # Passes of the block, where they stand, that a scuff has to go before.
+      def to_scuff(block, spots)
+        members(block).zip(spots).select { |index, spot| to_scuff?(block, index, spot) }.map(&:first)
       end
 
       # Each scuff at its own coat.

@@ -5,7 +5,7 @@ class BetterTest < CoreTest
   Planner = Rhexon::Search::Planner
   Shop = Rhexon::Planning::Shop
   Start = Rhexon::Planning::Start
-  Better = Rhexon::Planning::Better
+  Better = Rhexon::Compare::Better
 
   # Half an hour of sanding each. a is kept for the afternoon, b for the hour after: both could be done by half past
   # eight.

@@ -1,13 +1,15 @@
 module Rhexon
-  module Planning
+  module Compare
     # What another plan of the same shop would gain over the one that is kept, and what it moves. The gain that is worth
     # asking for stands in limits.yml (better).
     class Better
       # Draws by which the chance of a date is held against another.
       RUNS = 200
 
-      # @param kept [Plan]
-      # @param other [Plan]
+      attr_reader :other
+
+      # @param kept [Planning::Plan]
+      # @param other [Planning::Plan]
       def initialize(kept, other)
         @kept = kept
         @other = other
@@ -38,12 +40,11 @@ module Rhexon
         @chance ||= due.any? ? [ @kept, @other ].map { |plan| least_chance(plan) } : nil
       end
 
-      # @return [Array<Picture::Moved::Row>] work that would move
+      # @return [Array<Planning::Moves::Move>] work that would move
       def moves
-        starts = @kept.placements.select { |one|
-          one.status == "planned"
-        }.to_h { |one| [ one.pass.key, one.hands_start ] }
-        Picture::Moved.new(@other, starts).rows
+        starts = @kept.placements.select { |one| one.status == "planned" && one.hands.any? }
+          .to_h { |one| [ one.pass.key, Planning::Start.new(one.hands_start, one.person) ] }
+        Planning::Moves.for(@other, starts, near_min: 0).select { |move| move.from && move.to }
       end
 
       # @return [Boolean] worth asking: nothing gets worse that was asked for, and enough gets better
