@@ -13,9 +13,10 @@ class PlannedPass < ApplicationRecord
   # @param clock [Rhexon::Zone]
   # @return [Array<Hash>] "previous" of rhexon-shop/1
   def self.to_core(clock)
-    order(:start_min, :pass_key).pluck(*FIELDS).map do |key, start_min, person, because, mark, scuff, hands_min|
+    rows = order(:start_min, :pass_key).pluck(*FIELDS).map do |key, start_min, person, because, mark, scuff, hands_min|
       { "pass" => key, "start" => clock.iso(start_min), "person" => person, "because" => because, "mark" => mark,
         "scuff" => scuff, "hands_min" => hands_min }.compact
     end
+    Rhexon::Reference.freeze_deep(rows)
   end
 end

@@ -189,7 +189,9 @@ class ShopFloor
   end
 
   def planned(json)
-    self.class.kept(digest(json)) { Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json)) }
+    self.class.kept(digest(json)) do
+      Rhexon::Search::Planner.plan(Rhexon::Planning::Shop.new(json), near: self.class.last&.plan)
+    end
   end
 
   def digest(json) = Digest::SHA256.hexdigest(JSON.generate(json))

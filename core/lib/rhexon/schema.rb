@@ -10,6 +10,8 @@ module Rhexon
     @records = {}
     # Records known to be sound.
     @sound = Cache.new(5000)
+    # Lists of which all are.
+    @whole = ObjectSpace::WeakMap.new
 
     module_function
 
@@ -29,20 +31,37 @@ module Rhexon
     # sound lately are not looked at again.
     # @raise [InvalidInput]
     def check_changed!(name, value)
-      changed = value.to_h { |key, list| [ key, records?(list) ? fresh(name, key, list) : list ] }
+      lists, rest = value.partition { |_, list| records?(list) }.map(&:to_h)
+      fresh = lists.to_h { |key, list| [ key, fresh(name, key, list) ] }
+      around = [ name, lists.keys, rest.except("now"), Zone.written?(rest["now"]) ]
+      return if fresh.each_value.all?(&:empty?) && @sound.key?(around)
+
       begin
-        check!(name, changed)
+        check!(name, rest.merge(stand_ins(lists, fresh)))
       rescue InvalidInput
         check!(name, value) # for the place where it stands in the whole
       end
-      value.each { |key, list| list.each { |record| @sound.fetch([ name, key, record ]) { true } } if records?(list) }
+      lists.each { |key, list| sound!(name, key, list) }
+      @sound.fetch(around) { true }
       nil
     end
 
-    # @return [Array<Hash>] those that are not known to be sound; the first one stands for a list of which all are
+    # The first record stands for a list of which all are known to be sound.
+    def stand_ins(lists, fresh) = lists.to_h { |key, list| [ key, fresh[key].empty? ? list.first(1) : fresh[key] ] }
+    private_class_method :stand_ins
+
+    # A list that cannot change is known as a whole.
+    def sound!(name, key, records)
+      return if @whole.key?(records)
+
+      records.each { |record| @sound.fetch([ name, key, record ]) { true } }
+      @whole[records] = true if records.frozen?
+    end
+    private_class_method :sound!
+
+    # @return [Array<Hash>] those that are not known to be sound
     def fresh(name, key, records)
-      unknown = records.reject { |record| @sound.key?([ name, key, record ]) }
-      unknown.empty? ? records.first(1) : unknown
+      @whole.key?(records) ? [] : records.reject { |record| @sound.key?([ name, key, record ]) }
     end
     private_class_method :fresh
 

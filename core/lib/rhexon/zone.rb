@@ -36,6 +36,9 @@ module Rhexon
       )
     end
 
+    # @return [Boolean] whether it is written as an instant; what it says may still be none
+    def self.written?(text) = text.is_a?(String) && INSTANT.match?(text)
+
     # @raise [InvalidInput] when a minute is more than ten years from now
     def self.near!(minute, now, where)
       return if near?(minute, now)

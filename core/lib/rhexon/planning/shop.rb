@@ -59,6 +59,12 @@ module Rhexon
       # @return [Hash{String=>PassLog}] what the log says, by pass key
       def facts = log.facts
 
+      # @param other [Shop]
+      # @return [Boolean] whether a coat dries in it as in the other: the same sheets, air and beliefs
+      def dries_like?(other)
+        drying == other.drying && line_ids == other.line_ids && product_ids == other.product_ids
+      end
+
       # @return [String] of all that was read
       def digest = @digest ||= Digest::SHA256.hexdigest(JSON.generate(@json))
 
@@ -204,6 +210,10 @@ module Rhexon
 
       protected
 
+      def drying = [ share, *@json.values_at("beliefs", "coat_sd"), now / 1440 ]
+      def line_ids = rooms.transform_values { |room| room.line.object_id }
+      def product_ids = products.transform_values(&:object_id)
+
       def put(record)
         at = pieces.index { |piece| piece.id == record["id"] }
         @pieces = pieces.dup.tap { |all| all[at] = piece(record) }
@@ -249,7 +259,13 @@ module Rhexon
                                where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
-      def piece(record) = PieceReader.new(self, @json["log"] || []).read(record)
+      def piece(record) = PieceReader.new(self, log_of(record["id"])).read(record)
+
+      # @return [Array<Hash>] entries of "log" about a piece
+      def log_of(id)
+        @entries ||= (@json["log"] || []).group_by { |entry| entry["pass"].to_s.split("/", 2).first }
+        @entries.fetch(id, [])
+      end
     end
   end
 end

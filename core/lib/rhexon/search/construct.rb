@@ -128,7 +128,7 @@ module Rhexon
       def stays?(kept, piece, index, late)
         block = @model.blocks[index] if together?(@model.blocks[index])
         return stays_alone?(kept, piece, index, late) unless block
-        return false unless @hard_windows.stay(block, kept)
+        return block.sitting && apart?(kept, piece, index, late) unless @hard_windows.stay(block, kept)
 
         @skip[piece] += block.last - index
         @next[piece] = following(block.last, piece)
@@ -136,6 +136,12 @@ module Rhexon
       rescue Blocked
         @partial.forget(index..(block&.last || index))
         false
+      end
+
+      # A sitting that could not be kept stands coat by coat, and is not looked for again.
+      def apart?(kept, piece, index, late)
+        @model.out_of_reach[index] = true
+        stays_alone?(kept, piece, index, late).tap { |stays| @model.out_of_reach.delete(index) unless stays }
       end
 
       def stays_alone?(kept, piece, index, late)
@@ -155,7 +161,8 @@ module Rhexon
       end
 
       def advance(piece, index)
-        if together?(@model.blocks[index])
+        together = together?(@model.blocks[index])
+        if together
           @hard_windows.place(@model.blocks[index])
           @skip[piece] += @model.blocks[index].last - index
           @next[piece] = following(@model.blocks[index].last, piece)
@@ -165,7 +172,7 @@ module Rhexon
         end
       rescue Blocked => blocked
         # In no stretch of hours: from now on its coats are placed one by one.
-        return advance(piece, index) if @model.blocks[index]&.sitting && @model.out_of_reach[index]
+        return advance(piece, index) if together && @model.blocks[index].sitting && @model.out_of_reach[index]
 
         @partial.blocked << { constraint: blocked.constraint.to_s, index: blocked.index }
         @partial.forget(index..@model.last[piece])

@@ -14,8 +14,12 @@ module Rhexon
       SWAPS = 24
 
       # @param shop [Shop]
+      # @param near [Plan, nil] of the same shop at another time: what dries in both alike is reckoned once
       # @return [Plan]
-      def self.plan(shop) = new(shop).plan
+      def self.plan(shop, near: nil) = new(shop, **drier_of(shop, near)).plan
+
+      def self.drier_of(shop, near) = near && shop.dries_like?(near.shop) ? { drier: near.drier } : {}
+      private_class_method :drier_of
 
       # The plan with one piece placed anew while all others keep to where they stand: one build, for an answer at once.
       # @param standing [Plan] of a shop that differs in this piece only
