@@ -12,11 +12,17 @@ class EntriesController < ApplicationController
   def create
     refuse_other_hands!
     happened_at = instant(body["happened_at"])
-    floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
+    floor = SoundChange.keep!(drawn: drawn) { Bench::Work.record!(body, happened_at: happened_at) }
     render json: BenchState.new(floor: floor, hands: hands).to_h
   end
 
   private
+
+  # What is drawn before the touch is kept: the piece, where it is another one afterwards. The bench is drawn anyway.
+  CHANGES = %w[done measured dry_test fault correction].freeze
+  private_constant :CHANGES
+
+  def drawn = CHANGES.include?(body["kind"]) ? [ *touched ] : []
 
   # Nobody's name is put to work by others where they keep a code.
   def refuse_other_hands!

@@ -24,14 +24,14 @@ module Rhexon
       # @return [Array<Row>] the same in words
       def told(moves)
         moves.map do |move|
-          Row.new(key: move.key, piece: move.key.split("/", 2).first, words: labels[move.key], from: move.from,
+          Row.new(key: move.key, piece: move.key.split("/", 2).first, words: rows[move.key]&.label, from: move.from,
                   to: move.to, person: move.person)
         end
       end
 
       private
 
-      def labels = @labels ||= Bench.new(@plan).rows.to_h { |row| [ row.key, row.label ] }
+      def rows = @rows ||= Bench.new(@plan).rows.to_h { |row| [ row.key, row ] }
     end
   end
 end
