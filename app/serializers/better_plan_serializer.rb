@@ -4,7 +4,8 @@ class BetterPlanSerializer < ApplicationSerializer
   # hands; chance of the date that is kept least surely, now and then; pieces with when they are ready now and then.
   fields dates: "string[]", ready_min: :number, hands_min: :number, chance: [ "[number, number]", NULLABLE ],
          ready: "Array<[string, number, number]>"
-  many :moves, resource: MovedSerializer do |better|
-    Rhexon::Picture::Moved.new(better.other).told(better.moves)
+  typelize moves: "Moved[]"
+  attribute(:moves) do |better|
+    Rhexon::Picture::Moved.new(better.other).told(better.moves).map { |row| MovedSerializer.new(row).to_h }
   end
 end

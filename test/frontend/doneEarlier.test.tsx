@@ -21,7 +21,7 @@ const show = (inHand = false): Touch[] => {
       onTouch={(touch) => touches.push(touch)}
     />,
   )
-  fireEvent.click(screen.getByText("Done earlier"))
+  fireEvent.click(screen.getByText("Was done earlier"))
   return touches
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })

@@ -53,6 +53,9 @@ class LongSearchTest < ActiveSupport::TestCase
     found = search.join
     assert_operator found.better.ready_min, :>, 5 * 1440
     assert_same found, Plan::LongSearch.offer(ShopFloor.new)
+    told = JSON.parse(LongSearchSerializer.new(found).serialize)["better"]
+    assert_includes told["moves"].map { |move| move["words"] }, "Coat 1 of 2"
+    assert_operator told["ready"].size, :>, 0
     Plan::LongSearch.put_away
     assert_nil Plan::LongSearch.offer(ShopFloor.new)
   end

@@ -15,7 +15,7 @@ export function DoneEarlier(props: Props) {
   return (
     <>
       <button type="button" className="ui-button" data-size="bench" data-quiet onClick={() => setOpen(true)}>
-        Done earlier
+        Was done earlier
       </button>
       {open && <Times {...props} onClose={() => setOpen(false)} />}
     </>

@@ -1,0 +1,154 @@
+# How far a kept plan moves over simulated shop days, and what it is worth against a plan searched anew: RUBY_YJIT_ENABLE=1
+# ruby bench/stays.rb [days, 10] [shops, 3]
+# A shop of twelve pieces and two people. Hands begin late or early by what is drawn, take as long as is drawn, and test
+# what dries before they go on; one is ill for a day, a night is cold, an urgent piece comes in. In the evening a better
+# plan is taken where one is found. Counted: moves without an event, moves of other pieces by kind of event, and at the end
+# readiness against a full search of the same shop.
+ENV["BUNDLE_GEMFILE"] = File.expand_path("../core/Gemfile", __dir__)
+ENV["BUNDLE_PATH"] ||= File.expand_path("../vendor/bundle", __dir__)
+require "bundler/setup"
+require "rhexon"
+require_relative "shops"
+
+# One shop, day by day.
+class SimulatedWeek
+  Planner = Rhexon::Search::Planner
+  Start = Rhexon::Planning::Start
+  LATE_SD, HANDS_SD, DRY_SD = 20, 0.25, 0.15
+
+  attr_reader :moved, :far, :events, :still
+
+  def initialize(seed)
+    @random = Random.new(seed)
+    @json = Shops.week(12, steps: 12, count: 1, people: 2, seed: seed).merge("log" => [])
+    @plan = Planner.plan(Rhexon::Planning::Shop.new(@json))
+    @moved = Hash.new(0)
+    @far = Hash.new(0)
+    @events = Hash.new(0)
+    @still = 0
+    keep(@plan)
+  end
+
+  def zone = @plan.shop.zone
+
+  def run(days)
+    ends = @plan.shop.now + days * 1440
+    ill, cold, urgent = [ 3, 5, 6 ].map { |day| @plan.shop.now + day * 1440 }
+    while (pass = following) && pass.hands_start < ends
+      ill = once(ill, pass) { happen(:ill) { { "people" => without_second(pass.hands_start) } } }
+      cold = once(cold, pass) { happen(:cold_night) { { "rooms" => colder } } }
+      urgent = once(urgent, pass) { happen(:new_piece) { { "pieces" => @json["pieces"] + [ one_more ] } } }
+      look_between(pass)
+      work(following || pass)
+    end
+  end
+
+  # @return [Array(Float, Integer, Float, Integer)] mean of readiness and minutes late: kept, and searched anew
+  def against_anew
+    anew = Planner.plan(Rhexon::Planning::Shop.new(@json.merge("effort" => "full", "previous" => [])))
+    [ @plan, anew ].flat_map { |plan| [ mean(plan), plan.build.late_min ] }
+  end
+
+  private
+
+  def mean(plan) = plan.build.ready.values.compact.then { |all| all.sum.fdiv(all.size) - plan.shop.now }
+
+  def following
+    @plan.placements.select { |one| one.status == "planned" && one.hands.any? && one.pass.kind != "scuff" }
+      .min_by(&:hands_start)
+  end
+
+  def once(minute, pass)
+    return minute if minute.nil? || pass.hands_start < minute
+
+    yield
+    nil
+  end
+
+  # Nobody does anything for a while: nothing may move.
+  def look_between(pass)
+    now = @plan.shop.now
+    return unless pass.hands_start > now + 10
+
+    later = planned("now" => zone.iso(now + (pass.hands_start - now) / 2))
+    @still += differing(@plan, later).size
+  end
+
+  def work(pass)
+    normal = Rhexon::Statistics::Normal
+    begun = [ pass.hands_start + (normal.draw(@random) * LATE_SD).round, @plan.shop.now ].max
+    log = ->(kind, at) { { "pass" => pass.pass.key, "kind" => kind, "at" => zone.iso(at), "person" => pass.person } }
+    took = (pass.pass.hands_min * Math.exp(normal.draw(@random) * HANDS_SD)).ceil
+    late = begun - pass.hands_start
+    happen(late > 15 ? :begun_late : late > 4 ? :a_little_late : :on_time, pass, begun) do
+      { "log" => @json["log"] + [ log.("started", begun) ] }
+    end
+    over = begun + took - pass.hands_end
+    happen(over > 15 ? :ended_late : over > 4 ? :ended_a_little_late : :ended_on_time, pass, begun + took) { { "log" => @json["log"] + [ log.("done", begun + took) ] } }
+    evening if pass.hands_start / 1440 != (following&.hands_start || 0) / 1440
+  end
+
+  def happen(kind, pass = nil, at = @plan.shop.now)
+    @json = @json.merge(yield).merge("now" => zone.iso(at))
+    now = planned({})
+    mine = pass&.pass&.piece&.id
+    @events[kind] += 1
+    others = differing(@plan, now).reject { |key, _| key.split("/").first == mine }
+    @moved[kind] += others.size
+    @far[kind] += others.count { |_, by| by > Start::NEAR_MIN }
+    keep(now)
+  end
+
+  def evening
+    found = Planner.plan(Rhexon::Planning::Shop.new(@json.merge("effort" => "full")))
+    other = planned("previous" => Start.of(found))
+    return unless Rhexon::Compare::Better.new(@plan, other).enough?
+
+    @events[:taken] += 1
+    keep(other)
+  end
+
+  def planned(fields) = Planner.plan(Rhexon::Planning::Shop.new(@json.merge(fields)), near: @plan)
+
+  def keep(plan)
+    @plan = plan
+    @json = @json.merge("previous" => Start.of(plan), "effort" => "kept")
+  end
+
+  def differing(was, now)
+    starts = now.placements.to_h { |one| [ one.pass.key, one.hands_start ] }
+    was.placements.select { |one| one.status == "planned" && one.hands.any? && one.pass.kind != "scuff" }
+      .filter_map { |one| (at = starts[one.pass.key]) && at != one.hands_start && [ one.pass.key, (at - one.hands_start).abs ] }
+  end
+
+  def without_second(minute)
+    day = { "date" => zone.date(minute).iso8601, "open" => [] }
+    @json["people"].each_with_index.map { |one, at| at == 1 ? one.merge("except" => [ *one["except"], day ]) : one }
+  end
+
+  def colder
+    @json["rooms"].map do |room|
+      next room unless room["daily"]
+
+      room.merge("daily" => room["daily"].map { |entry| entry.merge("t_c" => entry["t_c"] - 4) })
+    end
+  end
+
+  def one_more = @json["pieces"].first.merge("id" => "urgent", "due" => zone.iso(@plan.shop.now + 4 * 1440))
+end
+
+days, shops = Integer(ARGV[0] || 10), Integer(ARGV[1] || 3)
+weeks = Array.new(shops) { |seed| SimulatedWeek.new(seed + 1).tap { |week| week.run(days) } }
+puts "moves without an event: #{weeks.sum(&:still)}"
+kinds = weeks.flat_map { |week| week.events.keys }.uniq - [ :taken ]
+kinds.each do |kind|
+  events, moved, far = %i[events moved far].map { |name| weeks.sum { |week| week.public_send(name)[kind] } }
+  puts format("%-20s %4d events, %6.2f passes of other pieces moved by each, %6.2f by more than a quarter of an hour",
+              kind, events, moved.fdiv(events), far.fdiv(events))
+end
+puts "better plans taken in the evening: #{weeks.sum { |week| week.events[:taken] }}"
+weeks.each do |week|
+  kept, late, anew, late_anew = week.against_anew
+  puts format("ready in the mean after %.1f h, late %d min; searched anew %.1f h, %d min (%+.1f %%)",
+              kept / 60, late, anew / 60, late_anew, (kept - anew) / anew * 100)
+end
