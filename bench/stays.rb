@@ -1,9 +1,9 @@
-# How far a kept plan moves over simulated shop days, and what it is worth against a plan searched anew: RUBY_YJIT_ENABLE=1
-# ruby bench/stays.rb [days, 10] [shops, 3]
-# A shop of twelve pieces and two people. Hands begin late or early by what is drawn, take as long as is drawn, and test
-# what dries before they go on; one is ill for a day, a night is cold, an urgent piece comes in. In the evening a better
-# plan is taken where one is found. Counted: moves without an event, moves of other pieces by kind of event, and at the end
-# readiness against a full search of the same shop.
+# How far a kept plan moves over simulated shop days, and what it is worth against a plan searched anew:
+# RUBY_YJIT_ENABLE=1 ruby bench/stays.rb [days, 10] [shops, 3]
+# A shop of twelve pieces and two people. Hands begin late or early by what is drawn and take as long as is drawn; one
+# is ill for a day, a night is cold, an urgent piece comes in. In the evening a better plan is taken where one is found.
+# Counted: moves without an event, moves of other pieces by kind of event, and at the end readiness against a full
+# search of the same shop.
 ENV["BUNDLE_GEMFILE"] = File.expand_path("../core/Gemfile", __dir__)
 ENV["BUNDLE_PATH"] ||= File.expand_path("../vendor/bundle", __dir__)
 require "bundler/setup"
@@ -14,7 +14,7 @@ require_relative "shops"
 class SimulatedWeek
   Planner = Rhexon::Search::Planner
   Start = Rhexon::Planning::Start
-  LATE_SD, HANDS_SD, DRY_SD = 20, 0.25, 0.15
+  LATE_SD, HANDS_SD = 20, 0.25
 
   attr_reader :moved, :far, :events, :still
 
@@ -79,13 +79,18 @@ class SimulatedWeek
     begun = [ pass.hands_start + (normal.draw(@random) * LATE_SD).round, @plan.shop.now ].max
     log = ->(kind, at) { { "pass" => pass.pass.key, "kind" => kind, "at" => zone.iso(at), "person" => pass.person } }
     took = (pass.pass.hands_min * Math.exp(normal.draw(@random) * HANDS_SD)).ceil
-    late = begun - pass.hands_start
-    happen(late > 15 ? :begun_late : late > 4 ? :a_little_late : :on_time, pass, begun) do
+    happen(:"begun_#{how(begun - pass.hands_start)}", pass, begun) do
       { "log" => @json["log"] + [ log.("started", begun) ] }
     end
-    over = begun + took - pass.hands_end
-    happen(over > 15 ? :ended_late : over > 4 ? :ended_a_little_late : :ended_on_time, pass, begun + took) { { "log" => @json["log"] + [ log.("done", begun + took) ] } }
+    ended = begun + took
+    happen(:"ended_#{how(ended - pass.hands_end)}", pass, ended) { { "log" => @json["log"] + [ log.("done", ended) ] } }
     evening if pass.hands_start / 1440 != (following&.hands_start || 0) / 1440
+  end
+
+  def how(late)
+    return "late" if late > Start::NEAR_MIN
+
+    late > 4 ? "a_little_late" : "on_time"
   end
 
   def happen(kind, pass = nil, at = @plan.shop.now)
@@ -118,7 +123,10 @@ class SimulatedWeek
   def differing(was, now)
     starts = now.placements.to_h { |one| [ one.pass.key, one.hands_start ] }
     was.placements.select { |one| one.status == "planned" && one.hands.any? && one.pass.kind != "scuff" }
-      .filter_map { |one| (at = starts[one.pass.key]) && at != one.hands_start && [ one.pass.key, (at - one.hands_start).abs ] }
+      .filter_map { |one|
+      (at = starts[one.pass.key]) && at != one.hands_start && [ one.pass.key,
+                                                                (at - one.hands_start).abs ]
+    }
   end
 
   def without_second(minute)

@@ -81,7 +81,7 @@ export default function Plan(first: PlanPage) {
             {plan.lanes.map((lane) => lane.person).join(" and ")}.{" "}
             {plan.bound.ready_at < latest
               ? `No plan can be ready before ${when(plan.bound.ready_at, plan.zone)}: ${LIMITS[plan.bound.because] ?? ""}.`
-              : "No plan can be ready sooner."}
+              : "The last piece cannot be ready sooner."}
           </>
         }
       >
