@@ -26,6 +26,7 @@ class SimulatedWeek
     @far = Hash.new(0)
     @events = Hash.new(0)
     @still = 0
+    @running = []
     keep(@plan)
   end
 
@@ -35,12 +36,15 @@ class SimulatedWeek
     ends = @plan.shop.now + days * 1440
     ill, cold, urgent = [ 3, 5, 6 ].map { |day| @plan.shop.now + day * 1440 }
     while (pass = following) && pass.hands_start < ends
+      next finish if @running.any? && @running.first.first <= pass.hands_start
+
       ill = once(ill, pass) { happen(:ill) { { "people" => without_second(pass.hands_start) } } }
       cold = once(cold, pass) { happen(:cold_night) { { "rooms" => colder } } }
       urgent = once(urgent, pass) { happen(:new_piece) { { "pieces" => @json["pieces"] + [ one_more ] } } }
       look_between(pass)
-      work(following || pass)
+      begin_work(following || pass)
     end
+    finish while @running.any?
   end
 
   # @return [Array(Float, Integer, Float, Integer)] mean of readiness and minutes late: kept, and searched anew
@@ -74,17 +78,24 @@ class SimulatedWeek
     @still += differing(@plan, later).size
   end
 
-  def work(pass)
-    normal = Rhexon::Statistics::Normal
-    begun = [ pass.hands_start + (normal.draw(@random) * LATE_SD).round, @plan.shop.now ].max
-    log = ->(kind, at) { { "pass" => pass.pass.key, "kind" => kind, "at" => zone.iso(at), "person" => pass.person } }
-    took = (pass.pass.hands_min * Math.exp(normal.draw(@random) * HANDS_SD)).ceil
-    happen(:"begun_#{how(begun - pass.hands_start)}", pass, begun) do
-      { "log" => @json["log"] + [ log.("started", begun) ] }
-    end
-    ended = begun + took
-    happen(:"ended_#{how(ended - pass.hands_end)}", pass, ended) { { "log" => @json["log"] + [ log.("done", ended) ] } }
-    evening if pass.hands_start / 1440 != (following&.hands_start || 0) / 1440
+  def begin_work(pass)
+    begun = [ pass.hands_start + (Rhexon::Statistics::Normal.draw(@random) * LATE_SD).round, @plan.shop.now ].max
+    return finish if @running.any? && @running.first.first <= begun
+
+    happen(:"begun_#{how(begun - pass.hands_start)}", pass, begun) { log(pass, "started", begun) }
+    took = (pass.pass.hands_min * Math.exp(Rhexon::Statistics::Normal.draw(@random) * HANDS_SD)).ceil
+    @running = [ *@running, [ begun + took, pass, begun + pass.pass.hands_min ] ].sort_by(&:first)
+  end
+
+  def finish
+    (ended, pass, reckoned), *@running = @running
+    happen(:"ended_#{how(ended - reckoned)}", pass, ended) { log(pass, "done", ended) }
+    evening if following && pass.hands_start / 1440 != following.hands_start / 1440
+  end
+
+  def log(pass, kind, at)
+    entry = { "pass" => pass.pass.key, "kind" => kind, "at" => zone.iso(at), "person" => pass.person }
+    { "log" => @json["log"] + [ entry ] }
   end
 
   def how(late)
