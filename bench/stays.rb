@@ -88,8 +88,8 @@ class SimulatedWeek
   end
 
   def finish
-    (ended, pass, reckoned), *@running = @running
-    happen(:"ended_#{how(ended - reckoned)}", pass, ended) { log(pass, "done", ended) }
+    (ended, pass, planned), *@running = @running
+    happen(:"ended_#{how(ended - planned)}", pass, ended) { log(pass, "done", ended) }
     evening if following && pass.hands_start / 1440 != following.hands_start / 1440
   end
 

@@ -52,6 +52,11 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
     (((10 - Time.now.utc.hour + 12) % 24) - 12).then { |ahead| ahead.zero? ? "Etc/UTC" : format("Etc/GMT%+d", -ahead) }
   end
 
+  # What is no text of the page: a record, as the server has it in the end.
+  def eventually
+    page.document.synchronize { yield or raise Capybara::ExpectationNotMet, "it did not come to be" }
+  end
+
   # No error in the console that the test did not ask for.
   def assert_quiet_console(except: nil)
     severe = page.driver.browser.logs.get(:browser).select { |entry| entry.level == "SEVERE" }.map(&:message)

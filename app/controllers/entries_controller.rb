@@ -7,22 +7,19 @@ class EntriesController < ApplicationController
                  fault: :name, mending: :name, corrects: :whole, happened_at: :name, readings: :list,
                  t_c: :any, points: :any, drops: :any, cautions: :list, nth: :whole, comb_um: :list, pot_g: :list,
                  gun: :table, surface_c: :number, efflux_s: :number, by: :name, item: :words, corrects_touch: :id,
-                 cause: :name, answers: :table, size_mm: :number, from: :name
+                 shop_time: :flag, cause: :name, answers: :table, size_mm: :number, from: :name
 
   def create
     refuse_other_hands!
-    happened_at = instant(body["happened_at"])
-    floor = SoundChange.keep!(drawn: drawn) { Bench::Work.record!(body, happened_at: happened_at) }
+    happened_at = body["shop_time"] ? typed_instant : instant(body["happened_at"])
+    floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
     render json: BenchState.new(floor: floor, hands: hands).to_h
   end
 
   private
 
-  # What is drawn before the touch is kept: the piece, where it is another one afterwards. The bench is drawn anyway.
-  CHANGES = %w[done measured dry_test fault correction].freeze
-  private_constant :CHANGES
-
-  def drawn = CHANGES.include?(body["kind"]) ? [ *touched ] : []
+  # Typed by the shop's clock, whatever the device's says.
+  def typed_instant = Time.zone.at(Rhexon::Zone.minute(body["happened_at"], where: "happened_at") * 60)
 
   # Nobody's name is put to work by others where they keep a code.
   def refuse_other_hands!

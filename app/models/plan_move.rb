@@ -7,6 +7,9 @@ class PlanMove < ApplicationRecord
 
   validates :was_min, :now_min, numericality: { only_integer: true }
 
+  # What is longer ago is told nowhere.
+  KEPT = 7.days
+
   scope :of_passes, -> { where.not(pass_key: nil) }
   scope :of_readiness, -> { where(pass_key: nil) }
 

@@ -37,7 +37,7 @@ class BenchState
 
   # A student is told of what is their own.
   def moved(entry)
-    moved = Plan::Told.since_morning(@floor.plan)
+    moved = Plan::Told.since_closed(@floor.plan)
     moved = moved.select { |row| theirs.include?(row.piece) } if own?
     { better: !own? && Plan::LongSearch.offer(@floor), noted: Plan::Told.of(entry, @floor.plan), moved: moved }
   end

@@ -41,7 +41,7 @@ class ShopPlanState
     drawn = floor.draw do |plan|
       ShopPlanSerializer.new(Rhexon::Picture::ShopPlan.new(plan, part: list.number)).to_h
     end
-    { plan: drawn, page: list, goal: Shop.current.goal, moved: Plan::Told.since_morning(floor.plan),
+    { plan: drawn, page: list, goal: Shop.current.goal, moved: Plan::Told.since_closed(floor.plan),
       pieces: floor.pieces.map { |piece|
         { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client,
           worst: worst_of(piece) }

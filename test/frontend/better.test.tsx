@@ -19,8 +19,10 @@ const better = (more: Partial<BetterPlan> = {}): BetterPlan => ({
 })
 const show = (offer: BetterPlan) => {
   const ways = { onTake: vi.fn(), onLeave: vi.fn() }
-  renderPage(<BetterOffer better={offer} plan={{ zone: "Etc/UTC", now: NOW }} name={() => "Window seat"} {...ways} />)
-  return ways
+  const { container } = renderPage(
+    <BetterOffer better={offer} plan={{ zone: "Etc/UTC", now: NOW }} name={() => "Window seat"} {...ways} />,
+  )
+  return { ...ways, container }
 }
 
 test("what gets better is listed, and nothing that does not", () => {
@@ -34,22 +36,31 @@ test("what gets better is listed, and nothing that does not", () => {
 
 test("when pieces are ready is drawn now and then, eight of them and how many more", () => {
   const ready = Array.from({ length: 10 }, (_, at): [string, number, number] => [`p${at}`, NOW + 60 + at, NOW])
-  show(better({ hands_min: 70, ready }))
-  const drawn = screen.getByRole("img", { name: "When pieces are ready, now and then" })
-  expect(drawn.querySelectorAll("circle")).toHaveLength(16)
+  const { container } = show(better({ hands_min: 70, ready }))
+  const places = [...container.querySelectorAll<HTMLElement>(".ready-track [data-part=was]")].map(
+    (dot) => dot.style.left,
+  )
+  expect(places).toHaveLength(8)
+  expect(Number.parseFloat(places[0] ?? "")).toBeCloseTo((60 / 67) * 100, 3)
+  expect(places[7]).toBe("100%")
   expect(screen.getByText(/2 more pieces move less/)).toBeTruthy()
 })
 
-test("the jobs that move are listed with both times", () => {
+test("what gets later is said, too", () => {
+  show(better({ hands_min: 70, ready: [["p1", NOW, NOW + 30]] }))
+  expect(screen.getByText("1 piece is ready later")).toBeTruthy()
+})
+
+test("the tasks that move are listed with both times", () => {
   const move = { key: "p1/s1", piece: "p1", words: "Coat 1", from: NOW + 30, to: NOW, person: null }
   show(better({ ready_min: 40, moves: [move] }))
-  expect(screen.getByText("1 job moves")).toBeTruthy()
+  expect(screen.getByText("1 task moves")).toBeTruthy()
   expect(screen.getByText(/instead of/).textContent).toMatch(/coat 1, Window seat$/)
 })
 
 test("it is taken, or left", () => {
   const { onTake, onLeave } = show(better({ ready_min: 60 }))
-  fireEvent.click(screen.getByText("Take this plan"))
-  fireEvent.click(screen.getByText("Keep mine"))
+  fireEvent.click(screen.getByText("Use this plan"))
+  fireEvent.click(screen.getByText("Keep current plan"))
   expect([onTake, onLeave].map((way) => way.mock.calls.length)).toEqual([1, 1])
 })

@@ -55,17 +55,17 @@ describe("before it is kept", () => {
 
   test("date and hands are told before and after", () => {
     const { onKeep, onLeave } = show(sheet(NOW + 60, 90))
-    expect(told()).toEqual(["Mon 23 Nov 09:00 to Mon 23 Nov 10:00", "1 h 30, as before"])
-    fireEvent.click(screen.getByText("Keep this change"))
+    expect(told()).toEqual(["Mon 23 Nov 10:00, was Mon 23 Nov 09:00", "1 h 30, no change"])
+    fireEvent.click(screen.getByText("Save change"))
     fireEvent.click(screen.getByText("Cancel"))
     expect([onKeep, onLeave].map((way) => way.mock.calls.length)).toEqual([1, 1])
   })
 
   test("while it is computed, and where it has no date", () => {
     show(null)
-    expect(told()).toEqual(["Mon 23 Nov 09:00, computing", "1 h 30, computing"])
+    expect(told()).toEqual(["Mon 23 Nov 09:00, calculating", "1 h 30, calculating"])
     cleanup()
     show(sheet(null, 95))
-    expect(told()[0]).toBe("Mon 23 Nov 09:00 to no date")
+    expect(told()[0]).toBe("no date, was Mon 23 Nov 09:00")
   })
 })

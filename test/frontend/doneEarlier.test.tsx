@@ -21,7 +21,7 @@ const show = (inHand = false): Touch[] => {
       onTouch={(touch) => touches.push(touch)}
     />,
   )
-  fireEvent.click(screen.getByText("Was done earlier"))
+  fireEvent.click(screen.getByText("Log past work"))
   return touches
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
@@ -30,33 +30,33 @@ describe("work that was done and not noted", () => {
   test("goes into the log with its own times, in the shop's zone", () => {
     const touches = show()
     fill("Day", "2026-11-22")
-    fill("Began", "15:30")
-    fill("Ended", "16:10")
-    fireEvent.click(screen.getByText("Log it"))
+    fill("Started", "15:30")
+    fill("Finished", "16:10")
+    fireEvent.click(screen.getByText("Log work"))
     const key = row().key
     // Berlin is an hour ahead of UTC in November.
     expect(touches).toEqual([
-      { kind: "started", pass: key, person: "Imke", happened_at: "2026-11-22T14:30Z" },
-      { kind: "done", pass: key, person: "Imke", happened_at: "2026-11-22T15:10Z" },
+      { kind: "started", pass: key, person: "Imke", happened_at: "2026-11-22T14:30Z", shop_time: true },
+      { kind: "done", pass: key, person: "Imke", happened_at: "2026-11-22T15:10Z", shop_time: true },
     ])
   })
 
   test("what is in hand began already and only ends", () => {
     const touches = show(true)
-    expect(screen.queryByLabelText("Began")).toBeNull()
-    fireEvent.click(screen.getByText("Log it"))
-    expect(touches).toEqual([{ kind: "done", pass: row().key, happened_at: iso(NOW) }])
+    expect(screen.queryByLabelText("Started")).toBeNull()
+    fireEvent.click(screen.getByText("Log work"))
+    expect(touches).toEqual([{ kind: "done", pass: row().key, happened_at: iso(NOW), shop_time: true }])
   })
 
   test.each([
-    ["23:59", "23:58", "That has not happened yet: the end is later than now."],
-    ["09:30", "09:10", "The end is before the beginning."],
-    ["", "09:10", "Give a day and a time, such as 16:10."],
+    ["23:59", "23:58", "The end is in the future. Enter a time up to now."],
+    ["09:30", "09:10", "The end is before the start."],
+    ["", "09:10", "Enter a day and a time, such as 16:10."],
   ])("from %s to %s cannot have been", (began, ended, sentence) => {
     const touches = show()
-    fill("Began", began)
-    fill("Ended", ended)
-    fireEvent.click(screen.getByText("Log it"))
+    fill("Started", began)
+    fill("Finished", ended)
+    fireEvent.click(screen.getByText("Log work"))
     expect(screen.getByRole("alert").textContent).toBe(sentence)
     expect(touches).toEqual([])
   })

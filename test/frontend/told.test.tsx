@@ -67,10 +67,10 @@ describe("what a touch came to", () => {
     )
   })
 
-  test("what moved since this morning is counted and listed, with new hands", () => {
+  test("what moved since the shop last closed is counted and listed, with new hands", () => {
     show(null, [{ ...move("p2", 10, 20), person: "Osei" }])
     expect(said()).toBe("")
-    expect(screen.getByText("1 job moved since this morning")).toBeTruthy()
+    expect(screen.getByText("1 task moved since the shop last closed")).toBeTruthy()
     expect(screen.getByRole("listitem").textContent).toBe(
       `${later(20)} instead of ${later(10)}: coat 1 of 2, Lid, now Osei`,
     )

@@ -10,10 +10,6 @@ class ScheduleScreenTest < ApplicationSystemTestCase
   def document = @piece.schedule.reload.document
   def steps = document["steps"]
 
-  def eventually
-    page.document.synchronize { yield or raise Capybara::ExpectationNotMet, "it did not come to be" }
-  end
-
   test "by keys alone: walk, thicken, move, add, undo, table" do
     row("Sand P180").click
     press :arrow_down, row("Sand P180")

@@ -14,7 +14,7 @@ class ShopPlanTest < ApplicationSystemTestCase
     assert_text "What shuts next"
     assert_text(/by the date asked for/)
     assert_accessible
-    assert_text "Nothing has moved since this morning."
+    assert_text "Nothing has moved since the shop last closed."
     find(".plan-goal", text: "Fewest sessions").click
     assert_selector ".plan-goal[aria-pressed=true]", text: "Fewest sessions"
     assert_equal "fewest_sessions", Shop.current.reload.goal
@@ -32,16 +32,16 @@ class ShopPlanTest < ApplicationSystemTestCase
     visit "/pieces/plan"
     assert_selector ".better-offer", text: /A better plan was found.*sooner on average/m, wait: 20
     assert_accessible
-    click_on "Keep mine"
-    assert_text "Your plan stays as it is."
+    click_on "Keep current plan"
+    assert_text "Current plan kept."
     later = PlannedPass.minimum(:start_min)
     make_piece(name: "Stool", steps: [ coat("s1") ])
     visit "/bench"
     assert_no_text "A better plan was found"
     visit "/pieces/plan"
     assert_selector ".better-offer", wait: 20
-    click_on "Take this plan"
-    assert_text(/jobs? moved since/)
+    click_on "Use this plan"
+    assert_text(/tasks? moved since/)
     assert_operator PlannedPass.minimum(:start_min), :<, later
     assert_quiet_console
   end

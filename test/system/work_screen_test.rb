@@ -9,10 +9,6 @@ class WorkScreenTest < ApplicationSystemTestCase
                     role: "pore filler")
   end
 
-  def eventually
-    page.document.synchronize { yield or raise Capybara::ExpectationNotMet, "it did not come to be" }
-  end
-
   def rows = all("[role=option] .step-words").map(&:text)
 
   # Pores are filled, looked at, and filled twice more because the look said so.

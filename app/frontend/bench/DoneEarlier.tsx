@@ -9,13 +9,13 @@ type Props = { row: BenchRow; inHand: boolean; person: string | undefined; now: 
   onTouch: (touch: Touch) => void
 }
 
-/** Work that was done and not noted: when it began and ended. What is in hand has begun already. */
+/** Work that was done and not logged: when it began and ended. What is in hand has begun already. */
 export function DoneEarlier(props: Props) {
   const [open, setOpen] = useState(false)
   return (
     <>
       <button type="button" className="ui-button" data-size="bench" data-quiet onClick={() => setOpen(true)}>
-        Was done earlier
+        Log past work
       </button>
       {open && <Times {...props} onClose={() => setOpen(false)} />}
     </>
@@ -29,13 +29,15 @@ function Times({ row, inHand, person, now, zone, onTouch, onClose }: Props & { o
   const [told, setTold] = useState("")
   const from = inHand ? row.hands_start : minuteAt(day, began, zone)
   const to = minuteAt(day, ended, zone)
-  const wrong = trouble(from, to, now, inHand)
+  const wrong = trouble(from, to, now)
   const save = () => {
     setTold(wrong ?? "")
     if (wrong) return
     const by = person ? { person } : {}
-    if (!inHand) onTouch({ kind: "started", pass: row.key, ...by, happened_at: iso(from) })
-    onTouch({ kind: "done", pass: row.key, ...(inHand ? {} : by), happened_at: iso(to) })
+    const log = (kind: "started" | "done", at: number) =>
+      onTouch({ kind, pass: row.key, ...(inHand ? {} : by), happened_at: iso(at), shop_time: true })
+    if (!inHand) log("started", from)
+    log("done", to)
     onClose()
   }
   return (
@@ -46,14 +48,14 @@ function Times({ row, inHand, person, now, zone, onTouch, onClose }: Props & { o
       leave="Cancel"
       action={
         <button type="button" className="ui-tape" onClick={save}>
-          Log it
+          Log work
         </button>
       }
     >
       <div className="form-row">
         <TextField label="Day" type="date" value={day} onChange={setDay} />
-        {!inHand && <TextField label="Began" type="time" value={began} onChange={setBegan} />}
-        <TextField label="Ended" type="time" value={ended} onChange={setEnded} />
+        {!inHand && <TextField label="Started" type="time" value={began} onChange={setBegan} />}
+        <TextField label="Finished" type="time" value={ended} onChange={setEnded} />
       </div>
       {told && wrong && (
         <p className="error-text" role="alert">
@@ -64,9 +66,8 @@ function Times({ row, inHand, person, now, zone, onTouch, onClose }: Props & { o
   )
 }
 
-function trouble(from: number, to: number, now: number, inHand: boolean): string | null {
-  if (Number.isNaN(from) || Number.isNaN(to)) return "Give a day and a time, such as 16:10."
-  if (to > now + 1) return "That has not happened yet: the end is later than now."
-  if (to <= from) return inHand ? "It ended before it began." : "The end is before the beginning."
-  return null
+function trouble(from: number, to: number, now: number): string | null {
+  if (Number.isNaN(from) || Number.isNaN(to)) return "Enter a day and a time, such as 16:10."
+  if (to > now + 1) return "The end is in the future. Enter a time up to now."
+  return to <= from ? "The end is before the start." : null
 }

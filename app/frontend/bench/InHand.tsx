@@ -116,7 +116,7 @@ export function InHand({
         <header className="flex items-start gap-4">
           <div className="min-w-0">
             <h2 className="in-hand-title">
-              {taken ? "Instead: " : inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
+              {taken ? "Selected: " : inHand ? "In hand: " : dueNow ? "Now: " : "Next: "}
               {row.kind === "look" ? "look" : lowerFirst(row.words)}
             </h2>
             <p className="text-second">
@@ -165,7 +165,7 @@ export function InHand({
         {tools}
         {taken && (
           <button type="button" className="ui-button" onClick={onLeave}>
-            Back to {running.length > 0 ? "what is in hand" : "what is next"}
+            Back to {running.length > 0 ? "work in hand" : "next task"}
           </button>
         )}
       </div>

@@ -12,7 +12,7 @@ type Props = Pick<BenchPage, "noted" | "moved" | "better"> & {
 
 const NAMED = 2
 
-/** What the last touch came to, and what the plan has at another time since this morning. */
+/** What the last touch came to, and what the plan has at another time since the shop last closed. */
 export function Told({ noted, moved, better, drying, name, zone, now }: Props) {
   const at = (minute: number) => soon(minute, zone, now)
   return (
@@ -44,12 +44,14 @@ export function MovedRows({ moved, name, at }: Rows) {
   )
 }
 
-/** Work that stands at another time than this morning, folded. */
+export const tasks = (count: number) => (count === 1 ? "1 task" : `${count} tasks`)
+
+/** Work that stands at another time than when the shop last closed, folded. */
 export function MovedList({ moved, name, at }: Rows) {
   if (moved.length === 0) return null
   return (
     <details className="moved-list">
-      <summary>{moved.length === 1 ? "1 job" : `${moved.length} jobs`} moved since this morning</summary>
+      <summary>{tasks(moved.length)} moved since the shop last closed</summary>
       <MovedRows {...{ moved, name, at }} />
     </details>
   )

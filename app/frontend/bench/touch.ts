@@ -5,8 +5,9 @@ export type Touch = {
   kind: "started" | "done" | "tick" | "measured" | "dry_test" | "fault" | "acknowledged" | "rags" | "correction"
   pass?: string
   person?: string
-  /** When it happened, where that was not now. */
+  /** When it happened, where that was typed: by the shop's clock, not this device's. */
   happened_at?: string
+  shop_time?: true
   /** Of a start: hands begin to set up (left out), or the work itself begins. */
   from?: "stroke"
   /** Of a tick: which of the alike pieces, from 1. */

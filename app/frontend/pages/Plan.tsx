@@ -171,7 +171,9 @@ export default function Plan(first: PlanPage) {
           <h2 className="text-head">Chance of being ready</h2>
           <Chances chances={chances} name={name} zone={plan.zone} />
           <h2 className="text-head mt-4">What moved</h2>
-          {state.moved.length === 0 && <p className="text-second text-fine">Nothing has moved since this morning.</p>}
+          {state.moved.length === 0 && (
+            <p className="text-second text-fine">Nothing has moved since the shop last closed.</p>
+          )}
           <MovedList moved={state.moved} name={name} at={(minute) => soon(minute, plan.zone, now)} />
           <LongerSearch search={search} onStop={stop} />
         </section>

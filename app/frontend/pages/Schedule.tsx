@@ -17,9 +17,7 @@ import { when } from "@/lib/time"
 import { AddStep } from "@/schedule/AddStep"
 import { besideField } from "@/schedule/beside"
 import { FaceChoice } from "@/schedule/Choices"
-import { forCoats } from "@/schedule/coats"
 import { Detail } from "@/schedule/detail/Detail"
-import type { StepSet } from "@/schedule/detail/stepProps"
 import { EmptySchedule } from "@/schedule/EmptySchedule"
 import { History } from "@/schedule/History"
 import { PieceHead } from "@/schedule/PieceHead"
@@ -30,12 +28,13 @@ import { StepList } from "@/schedule/StepList"
 import { StepTools } from "@/schedule/StepTools"
 import { TryBar } from "@/schedule/TryBar"
 import { useChance } from "@/schedule/useChance"
+import { useCoatsTrial } from "@/schedule/useCoatsTrial"
 import { usePreview } from "@/schedule/usePreview"
 import { useRemedies } from "@/schedule/useRemedies"
 import { useSheet } from "@/schedule/useSheet"
 import { useStepEdits } from "@/schedule/useStepEdits"
 import { firstOpen } from "@/schedule/words"
-import type { Finding, Operation, Piece, SchedulePage, Sheet, Step } from "@/types"
+import type { Finding, Operation, Piece, SchedulePage, Sheet } from "@/types"
 
 const KEYS: [string, string][] = [
   ["↑ ↓", "Walk the steps"],
@@ -102,28 +101,12 @@ function Screen(props: SchedulePage) {
   const axis = useMemo(() => filmAxis(sheet, width), [sheet, width])
   const [scrolled, setScrolled] = useState(0)
 
-  const [trying, setTrying] = useState<{ operation: Operation; id: string; words: string; revision: number } | null>(
-    null,
-  )
   const { step, move, unpin, add, splitAndSet, wet, nudge } = useStepEdits(state, row, setSelected)
   const apply = (operation: Operation, reason: string) => {
     drop()
     state.edit(operation, reason)
   }
-  const tryOut = (of: Step, coat: number, coats: "this" | "later", set: StepSet) => {
-    const { operation, id } = forCoats(of, coat, coats, set, sheet.document.steps)
-    const words = coats === "this" ? `Coat ${coat} only` : `Coat ${coat} and later`
-    setTrying({ operation, id, words, revision: state.schedule.revision })
-    void ask(operation)
-  }
-  const tried = trying?.revision === state.schedule.revision ? trying : null
-  const keepTried = () => {
-    if (!tried) return
-    drop()
-    setTrying(null)
-    state.edit(tried.operation)
-    setSelected(`${piece.core_id}/${tried.id}`)
-  }
+  const trial = useCoatsTrial(state, { preview, ask, drop }, setSelected)
   const select = (finding: Finding) =>
     setSelected(finding.pass ?? sheet.rows.find((candidate) => candidate.step === finding.step)?.key ?? selected)
   const neighbour = (by: number) => {
@@ -247,17 +230,8 @@ function Screen(props: SchedulePage) {
               </div>
             )}
           </div>
-          {tried && (
-            <TryBar
-              sheet={sheet}
-              then={preview?.key === JSON.stringify(tried.operation) ? preview.sheet : null}
-              words={tried.words}
-              onKeep={keepTried}
-              onLeave={() => {
-                drop()
-                setTrying(null)
-              }}
-            />
+          {trial.words && (
+            <TryBar sheet={sheet} then={trial.then} words={trial.words} onKeep={trial.keep} onLeave={trial.leave} />
           )}
           {row && (
             <Detail
@@ -288,7 +262,7 @@ function Screen(props: SchedulePage) {
               onEdit={state.edit}
               onNear={state.near}
               onSplitAndSet={splitAndSet}
-              onTry={tryOut}
+              onTry={trial.begin}
               onMove={move}
               onUnpin={unpin}
             />

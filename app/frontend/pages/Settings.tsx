@@ -103,14 +103,14 @@ export default function Settings(first: SettingsPage) {
               value={fields.better_plan}
               error={at("better_plan")}
               options={[
-                ["ask", "offer it"],
-                ["night", "take it while the shop is closed"],
+                ["ask", "ask first"],
+                ["night", "use it while the shop is closed"],
               ]}
               onChange={(better) => set({ better_plan: better as SettingsPage["better_plan"] })}
             />
           </div>
           <p className="text-second text-fine">
-            The plan moves only when something happened. Once things are quiet, a better order is looked for.
+            The plan only moves when something happens. When things are quiet, Rhexon looks for a better one.
           </p>
         </fieldset>
         <fieldset>

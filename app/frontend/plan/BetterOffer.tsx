@@ -1,4 +1,4 @@
-import { MovedRows } from "@/bench/Told"
+import { MovedRows, tasks } from "@/bench/Told"
 import { drawing } from "@/components/Broken"
 import { duration, soon } from "@/lib/time"
 import type { BetterPlan, ShopPlan } from "@/types"
@@ -12,7 +12,7 @@ type Props = {
 }
 type At = (minute: number) => string
 
-/** A better plan: what gets better, when each piece is ready now and then, and which jobs move; taken or left. */
+/** A better plan: what gets better, when each piece is ready now and then, and which tasks move; taken or left. */
 export function BetterOffer({ better, plan, name, onTake, onLeave }: Props) {
   const at: At = (minute) => soon(minute, plan.zone, plan.now)
   return (
@@ -26,14 +26,16 @@ export function BetterOffer({ better, plan, name, onTake, onLeave }: Props) {
         </ul>
         <div className="better-buttons">
           <button type="button" className="ui-tape" onClick={onTake}>
-            Take this plan
+            Use this plan
           </button>
           <button type="button" className="ui-button" data-size="bench" onClick={onLeave}>
-            Keep mine
+            Keep current plan
           </button>
         </div>
         <details className="moved-list">
-          <summary>{better.moves.length === 1 ? "1 job moves" : `${better.moves.length} jobs move`}</summary>
+          <summary>
+            {tasks(better.moves.length)} {better.moves.length === 1 ? "moves" : "move"}
+          </summary>
           <MovedRows moved={better.moves} {...{ name, at }} />
         </details>
       </div>
@@ -42,23 +44,18 @@ export function BetterOffer({ better, plan, name, onTake, onLeave }: Props) {
   )
 }
 
-function gains({ dates, ready_min, hands_min, chance }: BetterPlan, name: (id: string) => string): string[] {
+function gains({ dates, ready_min, hands_min, chance, ready }: BetterPlan, name: (id: string) => string): string[] {
+  const later = ready.filter(([, was, then]) => then > was).length
   return [
     ...dates.map((id) => `${name(id)} is ready by its due date`),
     ready_min >= 1 ? `pieces are ready ${duration(Math.round(ready_min))} sooner on average` : null,
-    hands_min >= 1 ? `${duration(hands_min)} less work` : null,
-    chance && chance[1] - chance[0] >= TOLD
-      ? `least certain due date: chance ${percent(chance[0])} to ${percent(chance[1])}`
-      : null,
+    hands_min >= 1 ? `${duration(hands_min)} less hands-on time` : null,
+    chance ? `least certain due date: chance ${percent(chance[0])} to ${percent(chance[1])}` : null,
+    later > 0 ? (later === 1 ? "1 piece is ready later" : `${later} pieces are ready later`) : null,
   ].filter((gain) => gain !== null)
 }
 
-/** A chance is drawn by lot: less than this is no gain. */
-const TOLD = 0.05
 const percent = (share: number) => `${Math.round(share * 100)} %`
-const ROW = 22
-const NAMES = 150
-const WIDTH = 620
 const SHOWN = 8
 
 /** When pieces are ready, now and with the better plan, over one clock. */
@@ -69,7 +66,7 @@ function ReadinessDrawn({ better, name, at }: { better: BetterPlan; name: Props[
   const all = shown.flatMap(([, was, then]) => [was, then])
   const first = Math.min(...all)
   const last = Math.max(...all, first + 60)
-  const x = (minute: number) => NAMES + ((minute - first) / (last - first)) * (WIDTH - NAMES - 190)
+  const place = (minute: number) => `${((minute - first) / (last - first)) * 100}%`
   const more = better.ready.length - shown.length
   if (shown.length === 0) return null
   return (
@@ -77,21 +74,24 @@ function ReadinessDrawn({ better, name, at }: { better: BetterPlan; name: Props[
       <figcaption className="text-second text-fine">
         Ready: ring as planned now, dot with the better plan{more > 0 ? `; ${more} more pieces move less` : ""}
       </figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${shown.length * ROW}`} role="img" aria-label="When pieces are ready, now and then">
-        {shown.map(([piece, was, then], row) => (
-          <g key={piece} transform={`translate(0 ${row * ROW + 14})`}>
-            <text x={NAMES - 12} y={4} textAnchor="end" className="axis-tick">
-              {name(piece)}
-            </text>
-            <line x1={x(was)} x2={x(then)} y1={0} y2={0} stroke="var(--paper-ink)" />
-            <circle cx={x(was)} cy={0} r={5} fill="var(--lit)" stroke="var(--paper-ink)" strokeWidth={1.4} />
-            <circle cx={x(then)} cy={0} r={5} fill="var(--tape-ink)" />
-            <text x={WIDTH - 180} y={4} className="axis-tick">
-              {at(then)}, not {at(was)}
-            </text>
-          </g>
+      <ol>
+        {shown.map(([piece, was, then]) => (
+          <li key={piece}>
+            <b>{name(piece)}</b>
+            <span className="ready-track" aria-hidden="true">
+              <i
+                data-part="way"
+                style={{ left: place(Math.min(was, then)), right: `calc(100% - ${place(Math.max(was, then))})` }}
+              />
+              <i data-part="was" style={{ left: place(was) }} />
+              <i data-part="then" style={{ left: place(then) }} />
+            </span>
+            <span>
+              {at(then)}, was {at(was)}
+            </span>
+          </li>
         ))}
-      </svg>
+      </ol>
     </figure>
   )
 }

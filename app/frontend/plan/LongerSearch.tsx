@@ -14,7 +14,7 @@ export function LongerSearch({ search, onStop }: { search: LongSearch | undefine
       )}
       {search?.state === "failed" && <p>{search.error}</p>}
       {search?.state === "stopped" && <p>The search for a better plan was stopped.</p>}
-      {search?.state === "refused" && <p>Your plan stays as it is.</p>}
+      {search?.state === "refused" && <p>Current plan kept.</p>}
       {search?.state === "found" && !search.better && <p>No better plan found in {search.builds} tries.</p>}
     </div>
   )

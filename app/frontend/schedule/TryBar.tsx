@@ -27,7 +27,7 @@ export function TryBar({ sheet, then, words, onKeep, onLeave }: Props) {
         </div>
       </dl>
       <button type="button" className="ui-tape" onClick={onKeep}>
-        Keep this change
+        Save change
       </button>
       <button type="button" className="ui-button" onClick={onLeave}>
         Cancel
@@ -37,4 +37,4 @@ export function TryBar({ sheet, then, words, onKeep, onLeave }: Props) {
 }
 
 const differs = (now: string, then: string | null) =>
-  then === null ? `${now}, computing` : now === then ? `${now}, as before` : `${now} to ${then}`
+  then === null ? `${now}, calculating` : now === then ? `${now}, no change` : `${then}, was ${now}`

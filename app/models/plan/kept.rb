@@ -57,10 +57,13 @@ module Plan::Kept
     moved = rows.select { |_, _, before, after| before && before != after }.map do |piece, key, before, after|
       { piece_id: piece, entry_id: entry&.id, pass_key: key, was_min: before, now_min: after, at: now }
     end
-    PlanMove.insert_all(moved) if moved.any?
+    return if moved.empty?
+
+    PlanMove.where(at: ...(now - PlanMove::KEPT)).delete_all
+    PlanMove.insert_all(moved)
   end
 
-  # Passes that their piece has no more; what is done stays, for a touch may be taken back.
+  # Passes that their piece has no more; what is done stays, for a touch may be undone.
   def gone(plan, keys)
     known = plan.model.passes.to_set(&:key)
     pieces = plan.shop.pieces.to_set(&:id)

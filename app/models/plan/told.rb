@@ -1,4 +1,4 @@
-# What has moved in the plan that is kept: since this morning, and by a touch.
+# What has moved in the plan that is kept: since the shop last closed, and by a touch.
 module Plan::Told
   # What a touch came to.
   # @!attribute next   [Rhexon::Picture::Moved::Row, nil] the next work on its piece, where that moved
@@ -16,10 +16,17 @@ module Plan::Told
 
   # @param plan [Rhexon::Planning::Plan]
   # @return [Array<Rhexon::Picture::Moved::Row>] in order of their new starts
-  def since_morning(plan)
-    morning = plan.shop.zone.at(plan.shop.zone.date(plan.shop.now), "00:00")
-    Rhexon::Picture::Moved.new(plan).since(PlanMove.stood_at(Time.zone.at(morning * 60)))
+  def since_closed(plan)
+    Rhexon::Picture::Moved.new(plan).since(PlanMove.stood_at(Time.zone.at(closed(plan.shop) * 60)))
   end
+
+  # @return [Integer] minute at which the last hands left before today; of a shop that never closes, midnight
+  def closed(shop)
+    today = shop.zone.at(shop.zone.date(shop.now), "00:00")
+    _, shut = shop.open_between(today - PlanMove::KEPT.in_minutes.to_i, today).last
+    [ shut || today, today ].min
+  end
+  private_class_method :closed
 
   # @param entry [Entry, nil] the newest touch
   # @param plan [Rhexon::Planning::Plan]

@@ -10,7 +10,7 @@ module Rhexon
     @records = {}
     # Records known to be sound.
     @sound = Cache.new(5000)
-    # Lists of which all are.
+    # Lists of which all are, by what they are lists of.
     @whole = ObjectSpace::WeakMap.new
 
     module_function
@@ -52,16 +52,16 @@ module Rhexon
 
     # A list that cannot change is known as a whole.
     def sound!(name, key, records)
-      return if @whole.key?(records)
+      return if @whole[records] == key.to_sym
 
       records.each { |record| @sound.fetch([ name, key, record ]) { true } }
-      @whole[records] = true if records.frozen?
+      @whole[records] = key.to_sym if records.frozen?
     end
     private_class_method :sound!
 
     # @return [Array<Hash>] those that are not known to be sound
     def fresh(name, key, records)
-      @whole.key?(records) ? [] : records.reject { |record| @sound.key?([ name, key, record ]) }
+      @whole[records] == key.to_sym ? [] : records.reject { |record| @sound.key?([ name, key, record ]) }
     end
     private_class_method :fresh
 

@@ -44,6 +44,20 @@ class KeepingTest < CoreTest
     assert_equal [ [ "a", 15 ], [ "b", 45 ], [ "c", 75 ] ], order(late)
   end
 
+  # What is begun as planned is applied by the end of its work, tools are cleaned after it: the next coat of its piece
+  # waits for the film as planned, and nothing else moves.
+  def test_a_start_on_time_moves_nothing
+    was = plan(piece(document(coat("s1", coats: 2)), id: "a"), piece(document(coat("s1", coats: 2)), id: "b"))
+    first = was.placements.first
+    assert_operator first.pass.cleanup_min, :>, 0
+    started = [ { "pass" => first.pass.key, "kind" => "started", "at" => "2026-11-23T07:30+01:00",
+"person" => "imke" } ]
+    now = Planner.plan(Shop.new(kept_of(was).merge("log" => started)))
+    assert_equal times(was, "a"), times(now, "a")
+    assert_equal times(was, "b"), times(now, "b")
+    assert_equal first.work_end, now.of_piece("a").first.work_end
+  end
+
   # With three hours between a and c there is room for the late one: c does not move.
   def test_what_has_slack_does_not_move
     pin = { "pass" => "c/s1/1/show", "start" => "2026-11-23T11:00+01:00" }

@@ -112,7 +112,7 @@ export function Detail(props: DetailProps) {
             {choosable && (
               <select
                 className="detail-coats"
-                aria-label="A change is for"
+                aria-label="Changes apply to"
                 value={wanted}
                 onChange={(event) => setCoats({ step: step.id, which: event.target.value as Coats })}
               >

@@ -19,26 +19,18 @@ module Rhexon
       def dates = due.select { |piece| late?(@kept, piece) && !late?(@other, piece) }.map(&:id)
 
       # @return [Float] minutes that pieces would be ready sooner, in the mean
-      def ready_min
-        gains = @kept.build.ready.filter_map { |id, was| (now = @other.build.ready[id]) && was && was - now }
-        gains.empty? ? 0.0 : gains.sum.fdiv(gains.size)
-      end
+      def ready_min = both.empty? ? 0.0 : both.sum { |_, was, now| was - now }.fdiv(both.size)
 
       # @return [Array<Array(String, Integer, Integer)>] pieces that would be ready at another time: id, minute now and
-      #   then, those that gain most first
-      def ready
-        known = @kept.build.ready.filter_map { |id, was| (now = @other.build.ready[id]) && was && [ id, was, now ] }
-        known.reject { |_, was, now| was == now }.sort_by { |id, was, now| [ now - was, id ] }
-      end
+      #   then, those that change most first
+      def ready = both.reject { |_, was, now| was == now }.sort_by { |id, was, now| [ -(now - was).abs, id ] }
 
-      # @return [Integer] minutes of hands that would be saved
+      # @return [Integer] hands-on minutes that would be saved
       def hands_min = hands(@kept) - hands(@other)
 
       # @return [Array(Float, Float), nil] chance of the date that is kept least surely, now and then; nil: no date is
-      #   asked for
-      def chance
-        @chance ||= due.any? ? [ @kept, @other ].map { |plan| least_chance(plan) } : nil
-      end
+      #   asked for, or it is hardly surer
+      def chance = (chances if surer?)
 
       # @return [Array<Planning::Moves::Move>] work that would move
       def moves
@@ -59,10 +51,19 @@ module Rhexon
       def limits = Reference.limits.better
       def due = @kept.shop.pieces.select(&:due)
       def late?(plan, piece) = (ready = plan.build.ready[piece.id]).nil? || ready > piece.due
+
       def hands(plan)
         plan.placements.sum { |one| one.status == "planned" ? one.hands.sum { |from, to| to - from } : 0 }
       end
-      def surer? = !chance.nil? && chance[1] - chance[0] >= limits["chance"]
+
+      # Drawn by lot: a little more is no gain.
+      def surer? = !chances.nil? && chances[1] - chances[0] >= limits["chance"]
+      def chances = @chances ||= due.any? ? [ @kept, @other ].map { |plan| least_chance(plan) } : nil
+
+      # @return [Array<Array(String, Integer, Integer)>] pieces that have a date in both
+      def both
+        @both ||= @kept.build.ready.filter_map { |id, was| (now = @other.build.ready[id]) && was && [ id, was, now ] }
+      end
 
       def worse?
         @other.build.late_min > @kept.build.late_min || @other.build.blocked.size > @kept.build.blocked.size ||

@@ -109,13 +109,18 @@ module Rhexon
       def fix(pass, fact)
         finish = fact.done_at || [ @shop.now, fact.started_at + hands_left(pass, fact) ].max
         begun = work_start(pass, fact, finish)
-        first, last = laid(pass, fact, begun, finish)
+        first, last = laid(pass, fact, begun, done(pass, fact))
         placement = Placement.new(pass: pass, hands: [ [ fact.started_at, finish ] ],
                                   person: fact.person || someone(pass), hands_start: fact.started_at,
                                   work_start: begun, first_end: first, work_end: last, hands_end: finish,
                                   waits: waits(pass), because: "log", status: fact.done_at ? "done" : "running",
                                   looks: fact.looks)
         settle(placement)
+      end
+
+      # The log says when the last is applied; until then it is as planned, and tools are cleaned after it.
+      def done(pass, fact)
+        fact.done_at || [ @shop.now, fact.started_at + hands_left(pass, fact) - pass.cleanup_min ].max
       end
 
       # Setting up comes first, unless the start was noted at the first stroke.
@@ -132,6 +137,7 @@ module Rhexon
 
       # When the first of the alike pieces was finished, from which its film closes, and the last, from which all open:
       # as they were ticked, else as if each took the same.
+      # @param finish [Integer] minute at which all of them are
       def laid(pass, fact, begun, finish)
         ticks = fact.ticks.values
         first = ticks.min || begun + ((finish - begun) / pass.count.to_f).ceil

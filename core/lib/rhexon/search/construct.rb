@@ -141,7 +141,9 @@ module Rhexon
       # A sitting that could not be kept stands coat by coat, and is not looked for again.
       def apart?(kept, piece, index, late)
         @model.out_of_reach[index] = true
-        stays_alone?(kept, piece, index, late).tap { |stays| @model.out_of_reach.delete(index) unless stays }
+        stays = stays_alone?(kept, piece, index, late)
+      ensure
+        @model.out_of_reach.delete(index) unless stays
       end
 
       def stays_alone?(kept, piece, index, late)

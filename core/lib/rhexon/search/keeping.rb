@@ -4,10 +4,9 @@ module Rhexon
     # alone and the rest goes into what is free; or those behind make room, where that moves less.
     # At most three builds, so that the same shop has the same plan wherever and whenever it is asked.
     class Keeping
-      # A pass that moves costs so many minutes besides those that it moves by; a scuff more costs as much as one.
-      MOVED_MIN = 10
+      # Minutes that a scuff costs, beside a pass that moves (Goal::MOVE_COST_MIN and as far as it moves). An estimate.
       SCUFF_MIN = 30
-      # Lateness counts by the hour: nobody's date is kept by minutes.
+      # Lateness counts by the hour: nobody's date is kept by minutes. An estimate.
       LATE_MIN = 60
 
       # @param model [Model]
@@ -45,7 +44,7 @@ module Rhexon
 
       def cost(trial)
         moved = @kept.moved(trial)
-        moved.sum { |index| MOVED_MIN + by(trial, index) } + SCUFF_MIN * @model.goal.scuffs(trial)
+        moved.sum { |index| Goal::MOVE_COST_MIN + by(trial, index) } + SCUFF_MIN * @model.goal.scuffs(trial)
       end
 
       def by(trial, index) = trial.start[index] ? (trial.start[index] - @kept.places[index].minute).abs : @model.horizon

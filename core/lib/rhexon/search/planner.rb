@@ -14,7 +14,7 @@ module Rhexon
       SWAPS = 24
 
       # @param shop [Shop]
-      # @param near [Plan, nil] of the same shop at another time: what dries in both alike is reckoned once
+      # @param near [Plan, nil] of the same shop at another time: what dries in both alike is computed once
       # @return [Plan]
       def self.plan(shop, near: nil) = new(shop, **drier_of(shop, near)).plan
 

@@ -1,0 +1,80 @@
+require "test_helper"
+
+# The plan that is kept, as the bench tells of it. Imke works from 07:30; it is Monday, eight o'clock.
+class KeptPlanTest < RequestTest
+  setup do
+    set_up_shop
+    @desk = make_piece(name: "Desk", steps: [ coat("s1", coats: 2) ])
+    @lid = make_piece(name: "Lid", steps: [ coat("s1", coats: 2) ])
+    ShopFloor.new.keep!
+  end
+
+  def key(piece, coat) = "#{piece.core_id}/s1/#{coat}/top"
+
+  def touch(kind, pass, at: Time.current, headers: {}, **more)
+    body = { client_id: SecureRandom.uuid, kind: kind, pass: pass, happened_at: at.iso8601, **more }
+    post "/entries", params: body.to_json, headers: { **JSON_HEADERS, **headers }
+    assert_response :ok
+  end
+
+  def places = PlannedPass.pluck(:pass_key, :start_min).to_h
+  def start_of(pass) = Time.zone.at(places.fetch(pass) * 60)
+
+  test "what is done on time moves nothing, and says so" do
+    before = places
+    travel_to start_of(key(@desk, 1))
+    touch("started", key(@desk, 1))
+    assert_equal before, places
+    assert_equal [ nil, nil, [] ], answer["noted"].values_at("next", "ready", "others")
+    assert_empty answer["moved"]
+  end
+
+  # It dries for 90 minutes. Not yet when the next coat was planned: that comes later, and nothing of the lid moves.
+  test "not yet moves the next coat of its piece, and taken back it stands where it stood" do
+    travel_to start_of(key(@desk, 1))
+    touch("started", key(@desk, 1))
+    travel 25.minutes
+    touch("done", key(@desk, 1))
+    before = places
+    travel_to start_of(key(@desk, 2))
+    touch("dry_test", key(@desk, 1), milestone: "recoat_opens", answer: "not_yet")
+    noted = answer["noted"]
+    assert_equal [ key(@desk, 2), before.fetch(key(@desk, 2)) ], noted["next"].values_at("key", "from")
+    assert_operator noted["next"]["to"], :>, noted["next"]["from"]
+    assert_operator noted["ready"].last, :>, noted["ready"].first
+    assert_includes answer["moved"].map { |move| move["key"] }, key(@desk, 2)
+    touch("correction", nil, corrects: Entry.order(:id).last.id)
+    assert_equal before.fetch(key(@desk, 2)), places.fetch(key(@desk, 2))
+  end
+
+  test "work is taken up before its turn by its address, and only where it is not begun" do
+    get "/bench", params: { pass: key(@lid, 2) }
+    assert_equal key(@lid, 2), props["bench"]["chosen"]["key"]
+    touch("started", key(@lid, 2))
+    get "/bench", params: { pass: key(@lid, 2) }
+    assert_nil props["bench"]["chosen"]
+    get "/bench", params: { pass: "p0/s9/1/top" }
+    assert_nil props["bench"]["chosen"]
+  end
+
+  # The tablet is twenty minutes fast: what it notes is put right, what somebody typed is not.
+  test "a time that is typed is the shop's, whatever the clock of the device says" do
+    fast = { "X-Device-Time" => 20.minutes.from_now.iso8601 }
+    touch("started", key(@desk, 1), at: 2.days.ago, headers: fast, shop_time: true)
+    assert_equal 2.days.ago.change(sec: 0), Entry.last.happened_at
+    touch("done", key(@desk, 1), at: 20.minutes.from_now, headers: fast)
+    assert_equal Time.current.change(sec: 0), Entry.last.happened_at.change(sec: 0)
+  end
+
+  test "what moved over night is told in the morning, and after a week no more" do
+    travel_to Time.zone.parse("2026-11-23 23:00")
+    late = places.fetch(key(@lid, 2)) + 120
+    Plan::Kept.take!([ { "pass" => key(@lid, 2), "start" => Shop.current.clock.iso(late), "person" => "Imke" } ])
+    travel_to Time.zone.parse("2026-11-24 06:00")
+    get "/bench"
+    assert_includes props["moved"].map { |move| move["key"] }, key(@lid, 2)
+    travel_to Time.zone.parse("2026-12-02 06:00")
+    ShopFloor.new.keep!
+    assert_operator PlanMove.minimum(:at), :>, 1.day.ago
+  end
+end
