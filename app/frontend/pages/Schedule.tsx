@@ -231,7 +231,7 @@ function Screen(props: SchedulePage) {
             )}
           </div>
           {trial.words && (
-            <TryBar sheet={sheet} then={trial.then} words={trial.words} onKeep={trial.keep} onLeave={trial.leave} />
+            <TryBar sheet={sheet} then={trial.sheet} words={trial.words} onKeep={trial.keep} onLeave={trial.leave} />
           )}
           {row && (
             <Detail

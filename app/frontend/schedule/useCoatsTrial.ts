@@ -24,7 +24,7 @@ export function useCoatsTrial(
     /** What is tried, in words; null: nothing. */
     words: trial?.words ?? null,
     /** The sheet as it would be, once it is computed. */
-    then: trial && preview?.key === JSON.stringify(trial.operation) ? preview.sheet : null,
+    sheet: trial && preview?.key === JSON.stringify(trial.operation) ? preview.sheet : null,
     begin: (step: Step, coat: number, coats: Exclude<Coats, "all">, set: StepSet) => {
       const { operation, id } = forCoats(step, coat, coats, set, sheet.document.steps)
       const words = coats === "this" ? `Coat ${coat} only` : `Coat ${coat} and later`
