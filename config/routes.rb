@@ -50,6 +50,7 @@ Rails.application.routes.draw do
     resource :handover, only: :show
     resources :photos, only: :index, module: :pieces
     resource :removal, only: %i[create destroy], module: :pieces
+    resource :past_work, only: :create, module: :pieces
     resource :class_given, only: %i[show create], path: "class", module: :pieces, controller: :class_given do
       resource :removal, only: %i[create destroy], module: :class_given
     end

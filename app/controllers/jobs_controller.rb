@@ -1,7 +1,7 @@
 # A job: for whom, where, by when, and whether it is in hand.
 class JobsController < ApplicationController
   keeps_sound :update
-  takes :update, client: :name, place: :words, air_there: :words, due_on: :name, closed: :flag
+  takes :update, client: :name, place: :words, air_there: :words, due_on: :name, priority: :name, closed: :flag
 
   def update
     job = Job.find(params[:id])

@@ -3,7 +3,7 @@ class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
                           wood: :name, use: :name, arris: :name, shape: :name, look: :words, wanted_colour: :name,
-                          wanted_gloss: :name, light: :name, pores: :name, wood_like: :name, timber_id: :typed,
+                          wanted_gloss: :name, light: :name, pores: :name, priority: :name, wood_like: :name, timber_id: :typed,
                           faces: :list
 
   CLOSED_TO_A_PAGE = 20
@@ -64,7 +64,7 @@ class PiecesController < ApplicationController
   def overview(job, floor)
     {
       id: job.id, client: job.client, place: job.place, due: job.due_at && job.due_at.to_i / 60,
-      due_on: job.due_on&.iso8601, air_there: job.air_there,
+      due_on: job.due_on&.iso8601, air_there: job.air_there, priority: job.priority,
       pieces: seen(job).map { |piece| PieceSerializer.new(piece).to_h.merge(progress(piece, floor)) }
     }
   end

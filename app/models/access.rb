@@ -36,7 +36,7 @@ module Access
     "templates/applications" => WORK, "templates/files" => WORK,
     "pieces/proposals" => WORK, "pieces/proposals/choices" => WORK, "pieces/proposals/looks" => WORK,
     "pieces/proposals/trials" => WORK, "pieces/quotes" => WORK, "pieces/quotes/givens" => WORK,
-    "pieces/removals" => WORK, "pieces/class_given" => WORK, "pieces/class_given/removals" => WORK,
+    "pieces/removals" => WORK, "pieces/past_works" => WORK, "pieces/class_given" => WORK, "pieces/class_given/removals" => WORK,
     "jobs" => WORK, "areas" => WORK, "areas/pieces" => WORK, "sizes" => WORK,
     "timbers" => WORK, "plans" => WORK, "plans/goals" => WORK, "plans/chances" => WORK, "plans/acceptances" => WORK,
     "plans/searches" => WORK, "handovers" => READ_BY_STUDENTS, "guest_links" => WORK, "days/sheets" => WORK,

@@ -40,7 +40,9 @@ class Piece < ApplicationRecord
   validates :arris, inclusion: { in: ARRISES }
   validates :pores, inclusion: { in: PORES, message: "Pores are to show, or to be closed." }, allow_nil: true
   validates :shape, inclusion: { in: SHAPES, message: "Choose how it is formed." }, allow_nil: true
-  normalizes :pores, :wood_like, :shape, with: :presence.to_proc
+  validates :priority, inclusion: { in: Rhexon::Planning::Piece::PRIORITIES, message: "Choose what goes first." },
+                       allow_nil: true
+  normalizes :pores, :wood_like, :shape, :priority, with: :presence.to_proc
   validates :wood_like, inclusion: { in: ->(_) { Rhexon::Colour::Wood.species }, message: "Choose a kind of wood." },
                         allow_nil: true
   validates :faces, presence: { message: "A piece needs at least one face." }
@@ -126,6 +128,9 @@ class Piece < ApplicationRecord
     Rhexon::Prep::Moisture.of(known, readings)
   end
 
+  # @return [String] its priority, or that of its job
+  def turn = priority || job.priority
+
   def core_id = "p#{id}"
 
   def self.from_core(core_id) = find(id_of(core_id))
@@ -138,7 +143,7 @@ class Piece < ApplicationRecord
   # @return [Hash] a piece of rhexon-shop/1
   def to_core(clock, tried: [], approved: false)
     { "id" => core_id, "job" => "j#{job_id}", "by" => person&.name, "shop_tools" => shop_tools, "count" => count,
-      "due" => job.due_at && clock.iso(job.due_at.to_i / 60),
+      "due" => job.due_at && clock.iso(job.due_at.to_i / 60), "priority" => turn,
       "ready_at" => ready_at, "use" => use, "arris" => arris, "shape" => shape,
       "wood" => wood, "wood_like" => wood_like,
       "wood_facts" => timber&.facts,

@@ -1,5 +1,6 @@
 # The shop itself: one row.
 class Shop < ApplicationRecord
+  attribute :goal, default: Rhexon::Search::Goal::NAMES.first
   validates :name, presence: { message: "Name the shop." }
   validate :zone_is_known
   UNITS = %w[metric us].freeze

@@ -21,6 +21,15 @@ class ScheduleState
     floor.drawing(@piece).sheet(face)
   end
 
+  # What another document would make of the chance to be in time.
+  # @return [Piece::Chance, nil] nil where no date is asked for or can be given, and in a large shop
+  def chance_with(document)
+    plan = floor.plan_with(@piece, document)
+    return if plan.model.large? || plan.piece(@piece.core_id).due.nil? || plan.build.ready[@piece.core_id].nil?
+
+    Piece::Chance.new(Rhexon::Chance::Outlook.new(plan), plan, @piece.core_id)
+  end
+
   # What an edit would make of the sheet.
   # @param operation [Hash] of Rhexon::Schedule::Edit
   # @return [Hash, nil] nil where it is refused, and in a large shop, where it would take as long as the edit and hold

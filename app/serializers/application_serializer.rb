@@ -5,6 +5,7 @@ class ApplicationSerializer
   include Typelizer::DSL
 
   NULLABLE = { nullable: true }.freeze
+  PRIORITY = Rhexon::Planning::Piece::PRIORITIES.map { |name| "'#{name}'" }.join(" | ").freeze
 
   # Attributes with their TypeScript types in one place.
   def self.fields(**types)

@@ -5,6 +5,6 @@ class PieceFormSerializer < ApplicationSerializer
          use: [ :string, { nullable: true } ],
          arris: :string, shape: [ :string, NULLABLE ], light: :string, look: [ :string, { nullable: true } ],
          wanted_colour: [ :string, { nullable: true } ], wanted_gloss: [ :string, { nullable: true } ],
-         pores: [ :string, { nullable: true } ]
+         pores: [ :string, { nullable: true } ], priority: [ PRIORITY, NULLABLE ]
   many :faces, resource: FaceSerializer
 end

@@ -134,7 +134,9 @@ test("the film of each step stands in the unit of its heading", () => {
   const { sheet } = recorded<{ sheet: Sheet }>(scheduleFine)
   const film = (unit: string) => {
     localStorage.setItem("rhexon.units.film", unit)
-    renderPage(<StepList sheet={sheet} selected={null} pending={new Set()} onSelect={() => {}} onEdit={() => {}} />)
+    renderPage(
+      <StepList sheet={sheet} shelf={[]} selected={null} pending={new Set()} onSelect={() => {}} onEdit={() => {}} />,
+    )
     const last = screen.getAllByRole("option").at(-1)?.querySelector(".step-after")?.textContent
     const heading = screen.getByText(/^after, /).textContent
     cleanup()

@@ -180,6 +180,17 @@ class BoardsRequestTest < RequestTest
     end
   end
 
+  # It was due yesterday.
+  test "what can hardly be done by its date cannot be promised" do
+    cell = make_board.cells.first
+    @piece.job.update!(due_on: Date.current - 1)
+    send_json("/boards/#{cell.board_id}/cells/#{cell.id}/promotion_preview", { piece_id: @piece.id, methods: {} })
+    assert_equal [ "stop", "Cannot be promised" ], answer["against"].first.values_at("level", "title")
+    @piece.job.update!(due_on: Date.current + 60)
+    send_json("/boards/#{cell.board_id}/cells/#{cell.id}/promotion_preview", { piece_id: @piece.id, methods: {} })
+    refute_includes answer["against"].map { |one| one["title"] }, "Cannot be promised"
+  end
+
   test "a cell is promoted after a preview of what changes" do
     cell = make_board.cells.first
     body = { piece_id: @piece.id, methods: {} }

@@ -66,6 +66,42 @@ class KeptPlanTest < RequestTest
     assert_equal Time.current.change(sec: 0), Entry.last.happened_at.change(sec: 0)
   end
 
+  # Both wait for Imke at half past seven: the desk first. Marked urgent, the lid goes first.
+  test "what is marked urgent goes before what stands, and its job says so for all its pieces" do
+    first = ->() { [ @desk, @lid ].min_by { |piece| places.fetch(key(piece, 1)) } }
+    assert_equal @desk, first.call
+    send_json("/jobs/#{@lid.job_id}", { priority: "urgent" }, :patch)
+    assert_response :ok
+    assert_equal @lid, first.call
+    @lid.update!(priority: "when_time")
+    assert_equal "when_time", @lid.to_core(Shop.current.clock)["priority"]
+    send_json("/jobs/#{@lid.job_id}", { priority: "now" }, :patch)
+    assert_match(/what goes first/, sentence)
+  end
+
+  # Monday, 08:00; both coats were laid on last week.
+  test "a piece that comes half done is logged in one go, all of it or none" do
+    work = ->(coat, day) {
+      { pass: key(@desk, coat), started: "2026-11-#{day}T14:00Z", done: "2026-11-#{day}T14:30Z" }
+    }
+    path = "/pieces/#{@desk.id}/past_work"
+    assert_no_difference(-> { Entry.count }) do
+      send_json(path, { client_id: "a", person: nil, passes: [ work.(1, 18), work.(3, 19) ] })
+      assert_match(/no such work/, sentence)
+      send_json(path, { client_id: "a", passes: [ work.(1, 18).merge(done: "2026-11-18T13:00Z") ] })
+      assert_match(/end is before the start/, sentence)
+      send_json(path, { client_id: "a", passes: [] })
+      assert_match(/Choose what was done/, sentence)
+      send_json(path, { client_id: "a", passes: [ work.(1, 18).merge(pass: key(@lid, 1)) ] })
+      assert_match(/work on Desk/, sentence)
+    end
+    passes = { client_id: "a", person: "Imke", passes: [ work.(1, 18), work.(2, 19) ] }
+    2.times { send_json(path, passes) }
+    assert_equal 4, Entry.count, "sent twice, logged once"
+    assert_equal %w[done done], answer["sheet"]["rows"].map { |row| row["status"] }
+    assert_equal Time.utc(2026, 11, 19, 14, 30), Entry.order(:happened_at).last.happened_at
+  end
+
   test "what moved over night is told in the morning, and after a week no more" do
     travel_to Time.zone.parse("2026-11-23 23:00")
     late = places.fetch(key(@lid, 2)) + 120

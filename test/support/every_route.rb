@@ -36,6 +36,7 @@ module EveryRoute
       "POST /shop/backups/drill" => [ {} ],
       "POST /pieces/:piece_id/class" => [ { names: [ "Ilse" ], count: 2, tools: false } ],
       "POST /pieces/:piece_id/class/removal" => [ {} ], "DELETE /pieces/:piece_id/class/removal" => [ {} ],
+      "POST /pieces/:piece_id/past_work" => [ { client_id: "x", person: nil, passes: [] } ],
       "POST /pieces/:piece_id/removal" => [ {} ], "DELETE /pieces/:piece_id/removal" => [ {} ],
       "POST /instruments/:id/press" => [ { near: [ 9.4 ] } ],
       "POST /timbers" => [ timber ], "PATCH /timbers/:id" => [ timber ],

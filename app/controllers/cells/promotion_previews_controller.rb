@@ -7,13 +7,24 @@ class Cells::PromotionPreviewsController < ApplicationController
   def create
     result = promoted
     Schedule::FrozenPasses.new(piece, piece.schedule.document).check!(result.document)
-    sheet = ScheduleState.new(piece).sheet(nil, result.document)
+    state = ScheduleState.new(piece)
+    sheet = state.sheet(nil, result.document)
     render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size,
-                   sheet: sheet.slice("ready_at", "hands_min", "zone"), against: against(sheet),
+                   sheet: sheet.slice("ready_at", "hands_min", "zone"), against: [ promise(state.chance_with(result.document)), *against(sheet) ].compact,
                    replaces: piece.schedule.steps.size }
   end
 
   private
+
+  def promise(chance)
+    if chance&.no_promise
+      { level: "stop", title: "Cannot be promised",
+        sentence: "With this schedule the date asked for is more likely missed than kept." }
+    elsif chance&.unsure
+      { level: "caution", title: "Not sure to be in time",
+        sentence: "With this schedule the date asked for may be missed." }
+    end
+  end
 
   def against(sheet)
     told = sheet["findings"].reject { |finding| finding["level"] == "note" }

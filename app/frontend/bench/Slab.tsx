@@ -36,6 +36,8 @@ const TEST: Record<string, string> = {
 
 type Props = {
   slab: SlabData
+  /** It is not drying any more, and keeps its place until nobody touches the page. */
+  gone?: boolean
   piece: Piece
   now: number
   zone: string
@@ -52,7 +54,7 @@ type Props = {
 /**
  * A piece drying: wood, film, its windows, a pin at now. Says when hands may go on, and asks for the test that decides.
  */
-export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against, hand, call }: Props) {
+export function Slab({ slab, gone = false, piece, now, zone, onTouch, canStart, read, against, hand, call }: Props) {
   const { film } = useMeasures()
   const { row, next_row } = slab
   const [reading, setReading] = useState(false)
@@ -61,7 +63,13 @@ export function Slab({ slab, piece, now, zone, onTouch, canStart, read, against,
   const start = (next: NonNullable<typeof next_row>) =>
     onTouch({ kind: "started", pass: next.key, ...(fresh.length && person ? { person } : {}) })
   return (
-    <article className="drying-slab" data-state={slab.state} aria-label={`${piece.name}: ${state(slab, zone, now)}`}>
+    <article
+      className="drying-slab"
+      data-key={row.key}
+      data-state={slab.state}
+      inert={gone}
+      aria-label={`${piece.name}: ${state(slab, zone, now)}`}
+    >
       <h3 className="slab-name">
         <Link href={`/pieces/${piece.id}/schedule`}>{piece.name}</Link>
       </h3>

@@ -4,6 +4,7 @@ import { WOODS } from "@/types/woods"
 import { AreaField } from "./AreaField"
 import { SelectField, TextField } from "./Field"
 import { FoundFields } from "./FoundFields"
+import { PRIORITY } from "./priority"
 import { TimberField } from "./TimberField"
 
 export type FaceForm = { name: string; area_m2: string; grain: string; kind: string; found: Found | null }
@@ -21,6 +22,7 @@ export type PieceForm = {
   wanted_colour: string
   wanted_gloss: string
   pores: string
+  priority: string
   faces: FaceForm[]
 }
 
@@ -170,6 +172,13 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
               ...choices.shapes.map((shape): [string, string] => [shape, SHAPE[shape] ?? shape]),
             ]}
             error={errors.shape}
+          />
+          <SelectField
+            label="Priority"
+            value={data.priority}
+            onChange={(priority) => set({ priority })}
+            options={[["", "as its job"], ...PRIORITY]}
+            error={errors.priority}
           />
         </div>
       </fieldset>

@@ -1,5 +1,5 @@
 import { Head, Link } from "@inertiajs/react"
-import { useState } from "react"
+import { useRef, useState } from "react"
 import type { JustDone as Done } from "@/bench/ahead"
 import { BenchTools, useLarge } from "@/bench/BenchTools"
 import { callsOf, useCallsOf } from "@/bench/calls"
@@ -18,6 +18,7 @@ import { PageHead } from "@/components/PageHead"
 import { Shell, useNow } from "@/components/Shell"
 import { Patterns, StripKey } from "@/drawing/Patterns"
 import { useKeys } from "@/lib/keys"
+import { useCalm, useGlide, useSteady } from "@/lib/steady"
 import { duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { says, useAloud } from "@/timers/voice"
@@ -55,6 +56,13 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
   const calls = callsOf(state, now)
   useCallsOf(calls, state)
   useKeptPages([...pots.map(({ path }) => path), ...Object.values(mixed)])
+  const calm = useCalm()
+  const afterThat = useSteady(after.slice(0, 3), ({ key }) => key, calm)
+  const slabs = useSteady(bench.drying.slice(0, 10), ({ row }) => row.key, calm)
+  const afterList = useRef<HTMLOListElement>(null)
+  const slabList = useRef<HTMLDivElement>(null)
+  useGlide(afterList)
+  useGlide(slabList)
   const first = bench.drying.find(({ next_row }) => next_row)
   const head = bench.running[0] ?? next
   const aloud = head ? says(head, bench.running.length > 0, name(head.piece)) : "Nothing to do at the bench"
@@ -119,9 +127,9 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
         {!large && (
           <section className="ruled pt-2" aria-label="After that">
             <h2 className="text-head">After that</h2>
-            <ol className="after-list">
-              {after.slice(0, 3).map((row) => (
-                <li key={row.key} data-chosen={row.key === chosen?.key || undefined}>
+            <ol className="after-list" ref={afterList}>
+              {afterThat.map(({ row, gone }) => (
+                <li key={row.key} data-key={row.key} data-chosen={row.key === chosen?.key || undefined} inert={gone}>
                   <button type="button" className="after-row" onClick={() => setTaken(row)}>
                     <b>{soon(row.hands_start, zone, now)}</b>
                     <span>
@@ -132,7 +140,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
                   </button>
                 </li>
               ))}
-              {after.length === 0 && <li className="text-second">Nothing more is planned.</li>}
+              {afterThat.length === 0 && <li className="text-second">Nothing more is planned.</li>}
             </ol>
             <Pots pots={pots} now={now} zone={zone} />
             <Rags rags={rags} now={now} zone={zone} onTouch={touch} />
@@ -148,7 +156,7 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
               <StripKey />
             </div>
             <JustDone done={justDone} name={name} zone={zone} now={now} />
-            {bench.drying.length === 0 && justDone.length === 0 ? (
+            {slabs.length === 0 && justDone.length === 0 ? (
               <p className="text-second thin-rule pt-3">
                 Nothing is drying. What you coat stands here with its window until the next work on it.{" "}
                 {pieces.length === 0 && (
@@ -158,13 +166,14 @@ export default function Bench(props: BenchPage & { kept_at?: number }) {
                 )}
               </p>
             ) : (
-              <div className="drying-slabs">
-                {bench.drying.slice(0, 10).map((slab) => {
+              <div className="drying-slabs" ref={slabList}>
+                {slabs.map(({ row: slab, gone }) => {
                   const piece = pieces.find((candidate) => candidate.core_id === slab.row.piece)
                   return piece ? (
                     <Slab
                       key={slab.row.key}
                       slab={slab}
+                      gone={gone}
                       piece={piece}
                       now={now}
                       zone={zone}

@@ -271,6 +271,7 @@ function Screen(props: SchedulePage) {
         <div className="schedule-side">
           <StepList
             sheet={sheet}
+            shelf={props.shelf}
             selected={row?.key ?? null}
             pending={pendingSteps}
             onSelect={setSelected}

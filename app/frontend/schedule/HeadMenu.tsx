@@ -8,6 +8,7 @@ import { useRunsShop } from "@/lib/me"
 import { usePaper } from "@/lib/paper"
 import { PiecePhotos } from "@/photo/PiecePhotos"
 import { HouseRules } from "./HouseRules"
+import { PastWork } from "./PastWork"
 import { RemovePiece } from "./RemovePiece"
 import type { useSheet } from "./useSheet"
 
@@ -24,7 +25,7 @@ type Props = {
 /** What is looked up now and then around a schedule, in one menu. */
 export function HeadMenu({ state, house, picture, onHistory }: Props) {
   const { piece, sheet, schedule } = state
-  const [panel, setPanel] = useState<"rules" | "photos" | "keep" | "remove" | null>(null)
+  const [panel, setPanel] = useState<"rules" | "photos" | "keep" | "past" | "remove" | null>(null)
   const paper = usePaper()
   const runsShop = useRunsShop()
   const logged = schedule.logged
@@ -57,6 +58,11 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
               <Place to={`/boards/${schedule.origin.board_id}`}>
                 {`From cell ${schedule.origin.label} of ${schedule.origin.board}`}
               </Place>
+            )}
+            {sheet.rows.some(({ status }) => status === "planned") && runsShop && (
+              <DropdownMenu.Item className="menu-item" onSelect={() => setPanel("past")}>
+                Log past work
+              </DropdownMenu.Item>
             )}
             {sheet.rows.length > 0 && runsShop && <Place to={`/pieces/${piece.id}/class`}>Give it to a class</Place>}
             {runsShop && <Place to="/pieces/plan">Shop plan</Place>}
@@ -107,6 +113,7 @@ export function HeadMenu({ state, house, picture, onHistory }: Props) {
           onClose={() => setPanel(null)}
         />
       )}
+      {panel === "past" && <PastWork piece={piece} sheet={sheet} onClose={() => setPanel(null)} />}
       {panel === "remove" && <RemovePiece piece={piece} logged={logged} onClose={() => setPanel(null)} />}
       {panel === "photos" && <PiecePhotos piece={piece.id} onOpenChange={leave} />}
     </>

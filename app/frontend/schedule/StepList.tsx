@@ -2,11 +2,13 @@ import { type KeyboardEvent, useEffect, useRef, useState } from "react"
 import { LevelMark, Tick } from "@/components/Marks"
 import { clock, parts } from "@/lib/time"
 import { type Measure, useMeasures } from "@/lib/units"
-import type { Finding, Operation, Row, Sheet } from "@/types"
+import type { Finding, Operation, Row, Sheet, ShelfItem } from "@/types"
 import { PHASES } from "@/types/kinds"
+import { rowWords } from "./differs"
 
 type Props = {
   sheet: Sheet
+  shelf: ShelfItem[]
   selected: string | null
   pending: Set<string>
   onSelect: (key: string) => void
@@ -14,7 +16,7 @@ type Props = {
 }
 
 /** Steps in working order: the one listbox of the screen. Up and down walk it; the film profile grows beside it. */
-export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) {
+export function StepList({ sheet, shelf, selected, pending, onSelect, onEdit }: Props) {
   const { film } = useMeasures()
   const list = useRef<HTMLUListElement>(null)
   const [wanted, setPhase] = useState("")
@@ -73,6 +75,13 @@ export function StepList({ sheet, selected, pending, onSelect, onEdit }: Props) 
           <StepRow
             key={row.key}
             row={row}
+            words={rowWords(
+              row,
+              sheet.document.steps.find(({ id }) => id === row.step),
+              sheet.document.steps,
+              shelf,
+              film,
+            )}
             sheet={sheet}
             most={most}
             before={before(sheet, row)}
@@ -133,6 +142,7 @@ const before = (sheet: Sheet, row: Row): number =>
 
 type RowProps = {
   row: Row
+  words: string
   sheet: Sheet
   most: number
   before: number
@@ -142,7 +152,7 @@ type RowProps = {
   onSelect: (key: string) => void
 }
 
-function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: RowProps) {
+function StepRow({ row, words, sheet, most, before, on, first, pending, onSelect }: RowProps) {
   const { film } = useMeasures()
   const level = worst(sheet.findings, row)
   return (
@@ -156,7 +166,7 @@ function StepRow({ row, sheet, most, before, on, first, pending, onSelect }: Row
       onClick={() => onSelect(row.key)}
     >
       <span className="step-number">{row.status === "done" ? <Tick /> : row.inserted ? "+" : row.number}</span>
-      <span className="step-words">{row.words}</span>
+      <span className="step-words">{words}</span>
       {level && <LevelMark level={level} size={20} />}
       <span className={`step-start ${pending ? "ui-pending" : ""}`}>{starts(row, sheet)}</span>
       <span className="step-change">{change(row, film)}</span>

@@ -1,10 +1,12 @@
 import { router } from "@inertiajs/react"
 import { Dialog } from "radix-ui"
 import { useState } from "react"
-import { TextField } from "@/components/Field"
+import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
+import { PRIORITY } from "@/components/priority"
 import { send as request } from "@/lib/api"
 import { useSend } from "@/lib/requests"
+import type { Piece } from "@/types"
 
 export type JobFacts = {
   id: number
@@ -12,6 +14,7 @@ export type JobFacts = {
   place: string | null
   air_there: string | null
   due_on: string | null
+  priority: Piece["priority"]
 }
 type Change = Partial<Omit<JobFacts, "id">> & { closed?: boolean }
 
@@ -33,6 +36,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
   const [place, setPlace] = useState(job.place ?? "")
   const [air, setAir] = useState(job.air_there ?? "")
   const [due, setDue] = useState(job.due_on ?? "")
+  const [priority, setPriority] = useState(job.priority)
   const { change, error } = useJob(job.id)
   const keep = async (what: Change) => {
     if (await change(what)) setOpen(false)
@@ -53,7 +57,7 @@ export function JobPanel({ job }: { job: JobFacts }) {
         <button
           type="button"
           className="ui-tape"
-          onClick={() => void keep({ client, place, air_there: air, due_on: due })}
+          onClick={() => void keep({ client, place, air_there: air, due_on: due, priority })}
         >
           Keep the change
         </button>
@@ -68,6 +72,13 @@ export function JobPanel({ job }: { job: JobFacts }) {
           placeholder="20 °C 50 %"
           onChange={setAir}
           error={errorAt("air_there")}
+        />
+        <SelectField
+          label="Priority"
+          value={priority}
+          onChange={(chosen) => setPriority(chosen as Piece["priority"])}
+          options={PRIORITY}
+          error={errorAt("priority")}
         />
         <TextField label="Due (may be left open)" type="date" value={due} onChange={setDue} error={errorAt("due")} />
         <div className="thin-rule pt-3">

@@ -4,6 +4,7 @@ Piece::Chance = Struct.new(:outlook, :plan, :piece) do
   def due = plan.piece(piece).due
   def share = due && outlook.share_by(piece, due)
   def unsure = !share.nil? && share < Rhexon::Reference.limits.sure_share
+  def no_promise = !share.nil? && share < Rhexon::Reference.limits.no_promise_share
   def dots = outlook.dots(piece, ShopPlanState::DOTS)
   def dates = [ 0.1, 0.5, 0.9 ].map { |share| outlook.quantile(piece, share) }.compact
   def runs = Rhexon::Chance::Outlook::RUNS

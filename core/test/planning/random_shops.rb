@@ -116,9 +116,18 @@ module RandomShops
         person
       end
     end
+    wanted(random, pieces, shop["now"])
     shop.merge("pieces" => pieces, "people" => people, "products" => SOFT,
                "house" => shop["house"].merge("scuff_valid_min" => [ 1440, 240 ].sample(random: random)),
                "tools" => [ { "id" => "gun", "for" => "spray" } ])
+  end
+
+  # Some have a date, some go before others.
+  def wanted(random, pieces, now)
+    pieces.each do |piece|
+      piece["priority"] = [ "urgent", "when_time", "normal", nil ].sample(random: random)
+      piece["due"] = (Time.parse(now) + random.rand(1..12) * 86_400).utc.strftime("%FT%H:%MZ") if random.rand(2).zero?
+    end
   end
 
   SOFT = ShopHelper::PRODUCTS.map { |record|

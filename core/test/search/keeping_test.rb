@@ -104,6 +104,15 @@ class KeepingTest < CoreTest
     assert_equal [ "imke" ], now.placements.map(&:person).uniq
   end
 
+  # b is marked urgent: it goes first and a makes room; where it stands, it stays.
+  def test_what_becomes_urgent_goes_before_what_stands
+    was = plan(sanded("a"), sanded("b"), sanded("c"))
+    urgent = kept_of(was).merge("pieces" => [ sanded("a"), sanded("b", priority: "urgent"), sanded("c") ])
+    now = Planner.plan(Shop.new(urgent))
+    assert_equal [ [ "b", 0 ], [ "a", 30 ], [ "c", 60 ] ], order(now)
+    assert_equal told(now), told(Planner.plan(Shop.new(kept(urgent, now))))
+  end
+
   private
 
   def kept(json, plan) = json.merge("previous" => Start.of(plan), "effort" => "kept")

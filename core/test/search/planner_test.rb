@@ -250,7 +250,7 @@ class PlannerTest < CoreTest
     good = shop_json(piece(document(coat("s1"))))
     { good.merge("people" => []) => /at least one person/, good.merge("zone" => "Nowhere") => /not known/,
       good.merge("now" => "today") => /not a time/,
-      good.merge("goal" => "cheapest") => /goal is soonest, fewest/, good.merge("pieces" => [ piece(
+      good.merge("goal" => "cheapest") => /goal is promises, soonest, fewest/, good.merge("pieces" => [ piece(
         document(coat("s1", product: "x"))
       ) ]) => /product that is not there/,
       good.merge("pieces" => [ piece(document(coat("s1")), area_m2: -1) ]) => /area is more than 0/, good.except(

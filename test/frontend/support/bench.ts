@@ -56,6 +56,7 @@ export const piece = (more: Partial<Piece> = {}): Piece => ({
   client: "Quay library",
   place: null,
   due: null,
+  priority: "normal",
   area_m2: 1,
   look_hex: null,
   faces: [],

@@ -25,6 +25,7 @@ export default function EditPiece({ piece, measured, zone, ...choices }: Props) 
     timber_id: piece.timber_id,
     wanted_gloss: piece.wanted_gloss ?? "",
     pores: piece.pores ?? "",
+    priority: piece.priority ?? "",
     faces: piece.faces.map((face) => ({ ...face, area_m2: String(face.area_m2) })),
   })
   useUnsaved(form.isDirty && !form.processing)

@@ -4,6 +4,7 @@ import { ErrorText } from "@/components/ErrorText"
 import { ListPages } from "@/components/ListPages"
 import { LevelMark } from "@/components/Marks"
 import { PageHead } from "@/components/PageHead"
+import { priorityTold } from "@/components/priority"
 import { Shell } from "@/components/Shell"
 import { TakeInFile } from "@/components/TakeInFile"
 import { woodBitmap } from "@/drawing/woodBitmap"
@@ -90,6 +91,7 @@ export default function PiecesIndex({ jobs, closed, removed, page, now }: Pieces
               {job.client}
             </h2>
             <p className="text-second">{job.due ? `due ${day(job.due, zone)}` : "no date asked for"}</p>
+            {job.priority !== "normal" && <p className="text-head">{priorityTold(job.priority)}</p>}
             {runsShop && <JobPanel job={job} />}
             {job.pieces.length > 0 && runsShop && (
               <Link href={`/jobs/${job.id}/handover`} className="quiet-link target">
@@ -111,6 +113,7 @@ export default function PiecesIndex({ jobs, closed, removed, page, now }: Pieces
                   <span className="text-second">
                     {piece.count} off, {piece.wood}, {area.text(piece.area_m2, 1)}
                     {piece.look ? `, ${piece.look}` : ""}
+                    {piece.priority !== job.priority ? `, ${priorityTold(piece.priority) || "normal priority"}` : ""}
                   </span>
                   <span className="piece-ready">
                     {piece.aside

@@ -28,6 +28,7 @@ export default function NewPiece({ jobs, job_id, ...choices }: Props) {
     timber_id: null,
     wanted_gloss: "",
     pores: "",
+    priority: "",
     faces: [freshFace("top")],
   })
   const { data, setData } = form

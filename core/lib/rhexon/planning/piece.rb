@@ -14,9 +14,10 @@ module Rhexon
     # @!attribute boards [Array<Hash>, nil] cells tried for it: "name", "wood", "layers"; nil: not stated
     # @!attribute look_approved [Boolean]
     # @!attribute due, release [Integer, nil] minutes
+    # @!attribute priority [String] of PRIORITIES
     Piece = Struct.new(:id, :count, :faces, :schedule, :release, :due, :job, :by, :ready_at, :use, :arris, :shape,
                        :house, :named_wood, :wood_like, :wood_facts, :place_air, :sketch, :wanted, :boards,
-                       :look_approved, keyword_init: true) do
+                       :look_approved, :priority, keyword_init: true) do
       # The object kept for a piece that was read before and has not changed, so that what was made from it can be
       # used again.
       # @return [Piece]
@@ -46,6 +47,8 @@ module Rhexon
 
       def wood(face_id) = faces.fetch(face_id)["wood"] || "closed"
     end
+    # From what goes before all else to what takes the hands that are left.
+    Piece::PRIORITIES = %w[urgent normal when_time].freeze
     Piece::KEPT = Cache.new(600)
   end
 end

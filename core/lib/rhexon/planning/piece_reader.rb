@@ -44,6 +44,7 @@ module Rhexon
       def lasting(record)
         { id: record["id"], count: record["count"] || 1, release: @shop.near(record["release"], "release"),
           due: @shop.near(record["due"], "due"), job: record["job"] || record["id"], by: record["by"],
+          priority: record["priority"] || "normal",
           ready_at: record["ready_at"] || "handle", use: record["use"], arris: record["arris"], shape: record["shape"],
           sketch: record["sketch"] && Areas::Floor.check!(record["sketch"]), wanted: record["wanted"] || {},
           boards: record["boards"], look_approved: record["look_approved"] || false }

@@ -23,7 +23,7 @@ module Rhexon
         @json = json
         @zone = Zone.new(json["zone"])
         @now = Zone.minute(json["now"], where: "now")
-        @goal = json["goal"] || "soonest"
+        @goal = json["goal"] || "promises"
         @seed = json["seed"] || 1
         @effort = json["effort"] || "quick"
         @house = HOUSE.merge(json["house"] || {})

@@ -48,7 +48,8 @@ module Rhexon
       # @return [String]
       def self.mark(pass)
         step = pass.step.except("note", "pins")
-        Digest::SHA256.hexdigest(JSON.generate([ step, pass.coat, pass.faces, pass.range.size ]))[0, 8]
+        urgent = pass.piece.priority if pass.piece.priority == "urgent"
+        Digest::SHA256.hexdigest(JSON.generate([ step, pass.coat, pass.faces, pass.range.size, *urgent ]))[0, 8]
       end
     end
     # A start that moves by no more stays where it was, minutes.

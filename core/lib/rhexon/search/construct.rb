@@ -4,6 +4,11 @@ module Rhexon
     # tools are free.
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
+      # Horizons by which a pass comes before others.
+      TURNS = { "urgent" => -1, "normal" => 0, "when_time" => 1 }.freeze
+      HURRIED = 2
+      private_constant :TURNS, :HURRIED
+
       # @param model [Model]
       # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any
       #   number at once
@@ -241,9 +246,9 @@ module Rhexon
         start = @model.kind[index] == :wait ? @partial.ends[@model.piece_of[index]] : slot(index).start
         start -= (weight * tails[index]).round if tails && tails[index]
         start += noise[index] if noise
-        hurried?(index) ? start - @model.horizon : start
+        in_turn(index, start)
       rescue Blocked
-        @partial.now - @model.horizon
+        @partial.now - HURRIED * @model.horizon
       end
 
       # When it could start if hands and rooms were free.
@@ -254,9 +259,15 @@ module Rhexon
           @slots.earliest(index)
         end
         start -= (weight * tails[index]).round if tails && tails[index]
-        hurried?(index) ? start - @model.horizon : start
+        in_turn(index, start)
       rescue Blocked
-        @partial.now - @model.horizon
+        @partial.now - HURRIED * @model.horizon
+      end
+
+      # What cannot wait first, then what is urgent; what is done when there is time takes what is left.
+      def in_turn(index, start)
+        turn = hurried?(index) ? -HURRIED : TURNS.fetch(@model.pieces[@model.piece_of[index]].priority)
+        start + turn * @model.horizon
       end
 
       # A hard window or a sitting that stands open by the log cannot wait for others.

@@ -1,9 +1,12 @@
 module Rhexon
   module Search
     # What a build is worth: a list of numbers compared from the first on, smaller is better.
-    # Unmet hard rules and minutes late (summed over jobs) come first under every goal.
+    # Unmet hard rules and minutes late (summed over jobs, an urgent piece's tenfold) come first under every goal, then
+    # the promise that is kept least surely, if promises are to be kept, and when what is urgent is ready.
     class Goal
-      NAMES = %w[soonest fewest_sessions least_hands late_as_safe].freeze
+      NAMES = %w[promises soonest fewest_sessions least_hands late_as_safe].freeze
+      # A margin counts by twentieths.
+      MARGIN_PARTS = 20
       # An accepted plan is left near: a start that moves by more than this within two shop days, or another person,
       # costs ten minutes.
       MOVE_COST_MIN = 10
@@ -15,6 +18,10 @@ module Rhexon
         @name = model.shop.goal
         @jobs = model.pieces.each_index.group_by { |piece| model.pieces[piece].job }.values
         @previous = near(model)
+        @margins = Margins.new(model)
+        @urgent, @normal, @when_time = Planning::Piece::PRIORITIES.map do |priority|
+          model.pieces.each_index.select { |piece| model.pieces[piece].priority == priority }
+        end
       end
 
       # Sets ready and goal of a build.
@@ -43,14 +50,27 @@ module Rhexon
       end
 
       # Minutes late, over the jobs.
-      def late(trial)
-        @jobs.sum do |pieces|
-          pieces.map { |piece|
-            (due = @model.pieces[piece].due) && trial.ready[piece] &&
-              trial.ready[piece] > due ? trial.ready[piece] - due : 0
-          }.max
-        end
+      def late(trial) = @jobs.sum { |pieces| pieces.map { |piece| piece_late(trial, piece) }.max }
+
+      # The same, as much as each piece counts.
+      def late_weighed(trial)
+        return late(trial) if @urgent.empty? && @when_time.empty?
+
+        @jobs.sum { |pieces| pieces.map { |piece| piece_late(trial, piece) * weight(piece) }.max }
       end
+
+      # As good as any plan can be: in time, by what is promised, as early as can be, and nothing put in.
+      # @param bound [Bound]
+      def reached?(trial, bound)
+        trial.goal.first(3).all?(&:zero?) && @urgent.empty? && @when_time.empty? && soon? &&
+          trial.goal[HEAD] <= bound.ready_at && trial.goal[HEAD + 1].zero?
+      end
+
+      # @return [Boolean] the earlier the better
+      def soon? = %w[promises soonest].include?(@name)
+
+      # What comes before the goal's own numbers.
+      HEAD = 4
 
       def scuffs(trial) = trial.scuff.count(&:itself) + @model.logged.scuffed.size
 
@@ -80,14 +100,46 @@ module Rhexon
       private
 
       def tuple(trial, known)
-        unmet = trial.lapsed.size + trial.blocked.size
-        latest = (known.max || @now) + moves(trial)
+        head = [ trial.lapsed.size + trial.blocked.size, late_weighed(trial), short(trial), urgent_ready(trial) ]
+        latest = (latest(trial) || @now) + moves(trial)
         case @name
-        when "fewest_sessions" then [ unmet, late(trial), sessions(trial), latest, scuffs(trial), known.sum ]
-        when "late_as_safe" then [ unmet, late(trial), -starts(trial), scuffs(trial), latest ]
-        when "least_hands" then [ unmet, late(trial), hands_min(trial), latest, scuffs(trial), known.sum ]
-        else [ unmet, late(trial), latest, scuffs(trial), known.sum ]
+        when "fewest_sessions" then [ *head, sessions(trial), latest, scuffs(trial), known.sum ]
+        when "late_as_safe" then [ *head, -starts(trial), scuffs(trial), latest ]
+        when "least_hands" then [ *head, hands_min(trial), latest, scuffs(trial), known.sum ]
+        else [ *head, latest, scuffs(trial), known.sum ]
         end
+      end
+
+      # Minutes at which urgent pieces are ready, in all.
+      def urgent_ready(trial) = @urgent.sum { |piece| trial.ready[piece] || @model.horizon }
+
+      # What is done when there is time does not hold up the last date.
+      def latest(trial)
+        waited = @when_time.size < trial.ready.size ? @urgent + @normal : @when_time
+        waited.filter_map { |piece| trial.ready[piece] }.max
+      end
+
+      def piece_late(trial, piece)
+        due, ready = @model.pieces[piece].due, trial.ready[piece]
+        due && ready && ready > due ? ready - due : 0
+      end
+
+      def weight(piece) = Reference.limits.priority[@model.pieces[piece].priority]
+
+      # How much of its margin the promise that is kept least surely has not.
+      # @return [Integer] 0 to MARGIN_PARTS
+      def short(trial)
+        return 0 unless @name == "promises"
+
+        (@urgent + @normal).map { |piece| piece_short(trial, piece) }.max || 0
+      end
+
+      def piece_short(trial, piece)
+        due = @model.pieces[piece].due
+        return 0 unless due && @model.open_passes(piece).any? && @margins[piece].positive?
+
+        left = due - (trial.ready[piece] || @model.horizon)
+        ((1 - left / @margins[piece]) * MARGIN_PARTS).ceil.clamp(0, MARGIN_PARTS)
       end
 
       def starts(trial)

@@ -30,7 +30,7 @@ module Rhexon
         aim(@bound.ready_at)
         current, value = best, worth(best)
         failures = made = 0
-        while made < builds && better_possible?(best)
+        while made < builds && !@model.goal.reached?(best, @bound)
           trial = neighbour(current)
           made += 1
           best = trial if (trial.goal <=> best.goal).negative?
@@ -59,22 +59,14 @@ module Rhexon
 
       def step(best) = [ (best.ready.compact.max.to_i - @bound.ready_at) / TARGETS, 5 ].max
 
-      # On time, as early as any plan can be, and nothing put in.
-      def better_possible?(best)
-        best.goal[0].positive? || best.goal[1].positive? || @model.shop.goal != "soonest" ||
-          best.goal[2] > @bound.ready_at || best.goal[3].positive?
-      end
-
       def aim(target)
         @target = target
         @latest = BackwardPass.starts(@model, @model.pieces.map { |piece| [ target, piece.due ].compact.min })
       end
 
       def worth(trial)
-        [
-          *trial.goal.first(2), *(@model.shop.goal == "soonest" ? [] : [ trial.goal[2] ]), lateness(trial),
-          *trial.goal.drop(2)
-        ]
+        head = Goal::HEAD + (@model.goal.soon? ? 0 : 1)
+        [ *trial.goal.first(head), lateness(trial), *trial.goal.drop(Goal::HEAD) ]
       end
 
       def lateness(trial)

@@ -34,6 +34,11 @@ module Rhexon
       # @return [Boolean] whether that is where it stood
       def there?(index, spot) = spot.start == @stood[index] && [ nil, spot.who ].include?(person(index))
 
+      # @return [Boolean] whether all of a piece that is still to be done has its place
+      def placed?(piece)
+        @model.open_passes(piece).all? { |index| @places.key?(index) || @model.kind[index] == :wait }
+      end
+
       # @return [Boolean] it should have begun
       def late?(index) = (minute = @stood[index]) && minute < @now
 

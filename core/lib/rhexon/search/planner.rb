@@ -138,10 +138,7 @@ module Rhexon
 
       def weights(builds) = ([ 0.0, 1.0 ] + Array.new([ builds / 3 - 1, 12 ].min.clamp(0, 12))).first(builds)
 
-      def at_bound?(trial)
-        @shop.goal == "soonest" && trial.goal[0].zero? && trial.goal[1].zero? && trial.goal[2] <= bound.ready_at &&
-          trial.goal[3].zero?
-      end
+      def at_bound?(trial) = @model.goal.reached?(trial, bound)
     end
   end
 end
