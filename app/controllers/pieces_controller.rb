@@ -3,7 +3,8 @@ class PiecesController < ApplicationController
   keeps_sound :create, :update
   takes :create, :update, job_id: :typed, client: :name, place: :words, due: :name, name: :name, count: :typed,
                           wood: :name, use: :name, arris: :name, shape: :name, look: :words, wanted_colour: :name,
-                          wanted_gloss: :name, light: :name, pores: :name, priority: :name, wood_like: :name, timber_id: :typed,
+                          wanted_gloss: :name, light: :name, pores: :name, priority: :name, wood_like: :name,
+                          timber_id: :typed,
                           faces: :list
 
   CLOSED_TO_A_PAGE = 20

@@ -147,14 +147,17 @@ class Piece < ApplicationRecord
       "ready_at" => ready_at, "use" => use, "arris" => arris, "shape" => shape,
       "wood" => wood, "wood_like" => wood_like,
       "wood_facts" => timber&.facts,
-      "place_air" => job.place_air, "sketch" => sketch,
-      "wanted" => { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence,
-                    "pores" => pores }.compact, "boards" => tried,
+      "place_air" => job.place_air, "sketch" => sketch, "wanted" => wanted, "boards" => tried,
       "look_approved" => approved, "faces" => faces.map(&:to_core),
       "schedule" => Rhexon::Schedule::Fitting.without_strays(schedule.document) }
   end
 
   private
+
+  def wanted
+    { "lab" => target_lab, "light" => light, "gu" => [ sheen_low, sheen_high ].compact.presence, "pores" => pores }
+      .compact
+  end
 
   # Passes go by the faces they cover, and so does the log.
   def faces_fit_the_log

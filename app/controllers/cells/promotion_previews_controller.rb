@@ -10,7 +10,8 @@ class Cells::PromotionPreviewsController < ApplicationController
     state = ScheduleState.new(piece)
     sheet = state.sheet(nil, result.document)
     render json: { differences: result.differences, cautions: result.cautions, steps: result.document["steps"].size,
-                   sheet: sheet.slice("ready_at", "hands_min", "zone"), against: [ promise(state.chance_with(result.document)), *against(sheet) ].compact,
+                   sheet: sheet.slice("ready_at", "hands_min", "zone"),
+                   against: [ promise(state.chance_with(result.document)), *against(sheet) ].compact,
                    replaces: piece.schedule.steps.size }
   end
 

@@ -4,11 +4,6 @@ module Rhexon
     # tools are free.
     # Passes of a piece keep their order; which piece comes next is given, or found by who can start first.
     class Construct
-      # Horizons by which a pass comes before others.
-      TURNS = { "urgent" => -1, "normal" => 0, "when_time" => 1 }.freeze
-      HURRIED = 2
-      private_constant :TURNS, :HURRIED
-
       # @param model [Model]
       # @param relaxed [Boolean] for the bound: no scuffs, coats do not slow each other, hands and rooms serve any
       #   number at once
@@ -248,7 +243,7 @@ module Rhexon
         start += noise[index] if noise
         in_turn(index, start)
       rescue Blocked
-        @partial.now - HURRIED * @model.horizon
+        @partial.now + @model.hurried
       end
 
       # When it could start if hands and rooms were free.
@@ -261,13 +256,12 @@ module Rhexon
         start -= (weight * tails[index]).round if tails && tails[index]
         in_turn(index, start)
       rescue Blocked
-        @partial.now - HURRIED * @model.horizon
+        @partial.now + @model.hurried
       end
 
-      # What cannot wait first, then what is urgent; what is done when there is time takes what is left.
+      # What cannot wait comes first.
       def in_turn(index, start)
-        turn = hurried?(index) ? -HURRIED : TURNS.fetch(@model.pieces[@model.piece_of[index]].priority)
-        start + turn * @model.horizon
+        start + (hurried?(index) ? @model.hurried : @model.turn[@model.piece_of[index]])
       end
 
       # A hard window or a sitting that stands open by the log cannot wait for others.

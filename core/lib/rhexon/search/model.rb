@@ -55,6 +55,16 @@ module Rhexon
       def large? = size > LARGE
       def look_back = large? ? LOOK_BACK_MIN : nil
 
+      # Minutes by which the passes of each piece come before others that could begin as soon: what is urgent before
+      # all, and what is done when there is time after all.
+      # @return [Array<Integer>] by piece
+      def turn
+        @turn ||= @pieces.map { |piece| (Planning::Piece::PRIORITIES.index(piece.priority) - 1) * @horizon }
+      end
+
+      # What cannot wait comes before that.
+      def hurried = -2 * @horizon
+
       # @return [Integer] passes that are still to be placed
       def open_size = size - @logged.placed.count(&:itself)
 
