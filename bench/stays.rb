@@ -2,8 +2,9 @@
 # RUBY_YJIT_ENABLE=1 ruby bench/stays.rb [days, 10] [shops, 3]
 # A shop of twelve pieces and two people. Hands begin late or early by what is drawn and take as long as is drawn; one
 # is ill for a day, a night is cold, an urgent piece comes in. In the evening a better plan is taken where one is found.
-# Counted: moves without an event, moves of other pieces by kind of event, and at the end readiness against a full
-# search of the same shop.
+# Counted: moves without an event; moves of other pieces by kind of event, and those of pieces none of whose work shared
+# the hands or the room of what was touched that day; and at the end readiness against a full search of the same shop,
+# as it is and with the better plan that is then offered.
 ENV["BUNDLE_GEMFILE"] = File.expand_path("../core/Gemfile", __dir__)
 ENV["BUNDLE_PATH"] ||= File.expand_path("../vendor/bundle", __dir__)
 require "bundler/setup"
@@ -16,7 +17,7 @@ class SimulatedWeek
   Start = Rhexon::Planning::Start
   LATE_SD, HANDS_SD = 20, 0.25
 
-  attr_reader :moved, :far, :events, :still
+  attr_reader :moved, :far, :apart, :events, :still
 
   def initialize(seed)
     @random = Random.new(seed)
@@ -24,6 +25,7 @@ class SimulatedWeek
     @plan = Planner.plan(Rhexon::Planning::Shop.new(@json))
     @moved = Hash.new(0)
     @far = Hash.new(0)
+    @apart = Hash.new(0)
     @events = Hash.new(0)
     @still = 0
     @running = []
@@ -47,10 +49,13 @@ class SimulatedWeek
     finish while @running.any?
   end
 
-  # @return [Array(Float, Integer, Float, Integer)] mean of readiness and minutes late: kept, and searched anew
+  # @return [Array<Array(Float, Integer)>] mean of readiness and minutes late: kept, with what is offered taken, and
+  #   searched anew
   def against_anew
+    kept = @plan
+    evening
     anew = Planner.plan(Rhexon::Planning::Shop.new(@json.merge("effort" => "full", "previous" => [])))
-    [ @plan, anew ].flat_map { |plan| [ mean(plan), plan.build.late_min ] }
+    [ kept, @plan, anew ].map { |plan| [ mean(plan), plan.build.late_min ] }
   end
 
   private
@@ -58,8 +63,7 @@ class SimulatedWeek
   def mean(plan) = plan.build.ready.values.compact.then { |all| all.sum.fdiv(all.size) - plan.shop.now }
 
   def following
-    @plan.placements.select { |one| one.status == "planned" && one.hands.any? && one.pass.kind != "scuff" }
-      .min_by(&:hands_start)
+    @plan.placements.select { |one| one.status == "planned" && one.hands.any? }.min_by(&:hands_start)
   end
 
   def once(minute, pass)
@@ -112,16 +116,28 @@ class SimulatedWeek
     others = differing(@plan, now).reject { |key, _| key.split("/").first == mine }
     @moved[kind] += others.size
     @far[kind] += others.count { |_, by| by > Start::NEAR_MIN }
+    @apart[kind] += others.count { |key, _| !shares?(pass, key.split("/").first) } if pass
     keep(now)
   end
 
-  def evening
-    found = Planner.plan(Rhexon::Planning::Shop.new(@json.merge("effort" => "full")))
-    other = planned("previous" => Start.of(found))
-    return unless Rhexon::Compare::Better.new(@plan, other).enough?
+  # Whether any work of a piece was to be in those hands or that room on the day.
+  def shares?(pass, piece)
+    @plan.of_piece(piece).any? do |one|
+      one.hands.any? && one.hands_start / 1440 == pass.hands_start / 1440 &&
+        (one.person == pass.person || one.pass.room == pass.pass.room)
+    end
+  end
 
+  def evening
+    other = [ @json["previous"], [] ].lazy.map { |previous| better(previous) }
+      .find { |found| Rhexon::Compare::Better.new(@plan, found).enough? } or return
     @events[:taken] += 1
     keep(other)
+  end
+
+  def better(previous)
+    found = Planner.plan(Rhexon::Planning::Shop.new(@json.merge("effort" => "full", "previous" => previous)))
+    planned("previous" => Start.of(found))
   end
 
   def planned(fields) = Planner.plan(Rhexon::Planning::Shop.new(@json.merge(fields)), near: @plan)
@@ -161,13 +177,14 @@ weeks = Array.new(shops) { |seed| SimulatedWeek.new(seed + 1).tap { |week| week.
 puts "moves without an event: #{weeks.sum(&:still)}"
 kinds = weeks.flat_map { |week| week.events.keys }.uniq - [ :taken ]
 kinds.each do |kind|
-  events, moved, far = %i[events moved far].map { |name| weeks.sum { |week| week.public_send(name)[kind] } }
-  puts format("%-20s %4d events, %6.2f passes of other pieces moved by each, %6.2f by more than a quarter of an hour",
-              kind, events, moved.fdiv(events), far.fdiv(events))
+  events, *moved = %i[events moved far apart].map { |name| weeks.sum { |week| week.public_send(name)[kind] } }
+  puts format("%-20s %4d events, %6.2f passes of other pieces moved by each, %6.2f by more than a quarter of an hour, " \
+              "%5.2f apart from it", kind, events, *moved.map { |count| count.fdiv(events) })
 end
 puts "better plans taken in the evening: #{weeks.sum { |week| week.events[:taken] }}"
 weeks.each do |week|
-  kept, late, anew, late_anew = week.against_anew
-  puts format("ready in the mean after %.1f h, late %d min; searched anew %.1f h, %d min (%+.1f %%)",
-              kept / 60, late, anew / 60, late_anew, (kept - anew) / anew * 100)
+  (kept, late), (taken, late_taken), (anew, late_anew) = week.against_anew
+  puts format("ready in the mean after %.1f h, late %d min; what is offered taken %.1f h, %d min; searched anew %.1f h, " \
+              "%d min (%+.1f %%, %+.1f %%)", kept / 60, late, taken / 60, late_taken, anew / 60, late_anew,
+              *[ kept, taken ].map { |mean| (mean - anew) / anew * 100 })
 end

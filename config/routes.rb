@@ -6,7 +6,9 @@ Rails.application.routes.draw do
     resource :night, only: :show, module: :days
     resource :sheet, only: :show, module: :days, defaults: { format: :pdf }
   end
-  resources :entries, only: :create
+  resources :entries, only: :create do
+    resource :settling, only: :create, module: :entries
+  end
   resources :faults, only: %i[index show]
   resource :patch, only: :show
 

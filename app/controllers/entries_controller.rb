@@ -12,11 +12,22 @@ class EntriesController < ApplicationController
   def create
     refuse_other_hands!
     happened_at = body["shop_time"] ? typed_instant : instant(body["happened_at"])
-    floor = SoundChange.keep!(drawn: [ *touched ]) { Bench::Work.record!(body, happened_at: happened_at) }
+    record = -> { Bench::Work.record!(body, happened_at: happened_at) }
+    return take_in(record) if later?
+
+    floor = SoundChange.keep!(drawn: [ *touched ], &record)
     render json: BenchState.new(floor: floor, hands: hands).to_h
   end
 
   private
+
+  # Asked to answer before the plan is made (RFC 7240). What is mended changes the schedule, and is planned at once.
+  def later? = request.headers["Prefer"] == "respond-async" && body["kind"] != "fault"
+
+  def take_in(record)
+    entry = Plan::Settling.take_in!(touched, &record)
+    render json: { entry: entry.id, settle: entry_settling_path(entry) }, status: :accepted
+  end
 
   # Typed by the shop's clock, whatever the device's says.
   def typed_instant = Time.zone.at(Rhexon::Zone.minute(body["happened_at"], where: "happened_at") * 60)

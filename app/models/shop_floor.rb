@@ -137,6 +137,14 @@ class ShopFloor
     planned({ **setting, "pieces" => [ piece.to_core(records.clock) ], "log" => records.log([ piece.id ]) })
   end
 
+  # Plans a piece as it is kept, by itself.
+  # @param piece [Piece]
+  # @raise [StandardError] where it cannot be planned
+  def stands_alone!(piece)
+    head = heads.find { |one| one.id == piece.id } or return
+    planned(known([ head ]))
+  end
+
   # @return [Aside, nil]
   def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 

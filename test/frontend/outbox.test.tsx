@@ -108,6 +108,39 @@ describe("the bench", () => {
     await waitFor(async () => expect(await kept()).toEqual([]))
   })
 
+  test("follows a touch that the server has taken in until it says what it came to, while the next one goes out", async () => {
+    const result = bench()
+    act(() => result.current.touch(STARTED))
+    await sent(1)
+    expect(posted()[0]?.headers.Prefer).toBe("respond-async")
+    await posted()[0]?.answer(202, { entry: 7, settle: "/entries/7/settling" })
+    await sent(2)
+    expect(posted()[1]?.url).toBe("/entries/7/settling")
+    expect(await kept()).toEqual([])
+    expect(result.current.unsent).toEqual([])
+    expect(result.current.bench.running.map(({ key }) => key)).toEqual([STARTED.pass])
+    act(() => result.current.touch(DONE))
+    await sent(3)
+    await posted()[1]?.answer(200, { ...benchProps(), mixed: { "p1/s1/1/top": "/mix/7" } })
+    await waitFor(() => expect(result.current.mixed).toEqual({ "p1/s1/1/top": "/mix/7" }))
+    expect(result.current.unsettled.map(({ body }) => body.kind)).toEqual(["done"])
+  })
+
+  test("tells of a touch that was taken in and could not be computed", async () => {
+    const result = bench()
+    act(() => result.current.touch(STARTED))
+    await sent(1)
+    await posted()[0]?.answer(202, { entry: 7, settle: "/entries/7/settling" })
+    await sent(2)
+    await posted()[1]?.answer(422, refusal("That cannot be computed, so nothing was kept"))
+    await waitFor(() =>
+      expect(result.current.unsent.map(({ refused }) => refused)).toEqual([
+        "That cannot be computed, so nothing was kept",
+      ]),
+    )
+    expect(await kept()).toEqual([])
+  })
+
   test("sends also where the device has no network, for the server may be the device itself", async () => {
     onlineManager.setOnline(false)
     const result = bench()

@@ -1,4 +1,5 @@
 require "test_helper"
+require "minitest/mock"
 
 # The plan that is kept, as the bench tells of it. Imke works from 07:30; it is Monday, eight o'clock.
 class KeptPlanTest < RequestTest
@@ -11,10 +12,10 @@ class KeptPlanTest < RequestTest
 
   def key(piece, coat) = "#{piece.core_id}/s1/#{coat}/top"
 
-  def touch(kind, pass, at: Time.current, headers: {}, **more)
+  def touch(kind, pass, at: Time.current, headers: {}, status: :ok, **more)
     body = { client_id: SecureRandom.uuid, kind: kind, pass: pass, happened_at: at.iso8601, **more }
     post "/entries", params: body.to_json, headers: { **JSON_HEADERS, **headers }
-    assert_response :ok
+    assert_response status if status
   end
 
   def places = PlannedPass.pluck(:pass_key, :start_min).to_h
@@ -64,6 +65,36 @@ class KeptPlanTest < RequestTest
     assert_equal 2.days.ago.change(sec: 0), Entry.last.happened_at
     touch("done", key(@desk, 1), at: 20.minutes.from_now, headers: fast)
     assert_equal Time.current.change(sec: 0), Entry.last.happened_at.change(sec: 0)
+  end
+
+  # The answer says that it is in the log; the plan follows when it is asked for, told as of that touch.
+  test "a touch is taken in before the shop is planned with it, and settles then" do
+    travel_to start_of(key(@desk, 1)) + 40.minutes
+    before = places
+    touch("started", key(@desk, 1), headers: { "Prefer" => "respond-async" }, status: :accepted)
+    entry = Entry.last
+    assert_equal({ "entry" => entry.id, "settle" => "/entries/#{entry.id}/settling" }, answer)
+    assert_equal before, places
+    2.times { send_json(answer["settle"] || "/entries/#{entry.id}/settling", {}) }
+    assert_equal [ key(@desk, 1) ], answer["bench"]["running"].map { |row| row["key"] }
+    assert_equal [ entry.id, key(@desk, 2) ], answer["noted"].then { |noted| [ noted["id"], noted.dig("next", "key") ] }
+    assert_operator places.fetch(key(@desk, 2)), :>, before.fetch(key(@desk, 2))
+  end
+
+  test "what cannot be planned with its piece is not taken in, and what cannot be drawn is taken back" do
+    broken = ->(*) { raise ZeroDivisionError, "divided by 0" }
+    Rhexon::Search::Keeping.stub(:new, broken) do
+      assert_no_difference(-> { Entry.count }) do
+        touch("started", key(@desk, 1), headers: { "Prefer" => "respond-async" }, status: nil)
+      end
+    end
+    assert_match(/nothing was kept/, sentence)
+    touch("started", key(@desk, 1), headers: { "Prefer" => "respond-async" }, status: :accepted)
+    Rhexon::Picture::Section.stub(:new, broken) { send_json("/entries/#{Entry.last.id}/settling", {}) }
+    assert_match(/nothing was kept/, sentence)
+    assert_equal "correction", Entry.last.kind
+    get "/bench"
+    assert_empty props["bench"]["running"]
   end
 
   # Both wait for Imke at half past seven: the desk first. Marked urgent, the lid goes first.

@@ -10,6 +10,7 @@ module EveryRoute
     key = "#{@piece.core_id}/s1/1/top"
     pass = { **now, pass: key }
     {
+      "POST /entries/:entry_id/settling" => [ {} ],
       "POST /entries" => [ { **pass, kind: "started", person: "Imke" }, { **pass, kind: "done" }, { **pass, kind: "dry_test", milestone: "sand", answer: "dry" }, { **pass, kind: "fault", fault: "runs", mending: "leave" }, { **now, kind: "correction", corrects: @entry.id }, { **pass, kind: "tick", nth: 1 }, { **pass, kind: "measured", comb_um: [ 100 ], pot_g: [ 800, 700 ], surface_c: 18, gun: { tip_mm: 1.3 } }, { **now, kind: "seen_to", item: "x" } ],
       "POST /begin" => [ { name: "S", person: "Imke", password: "elm and old oak", zone: "Europe/Berlin", room: "loft", t_c: "20", rh: "50", opens: "08:00", closes: "17:00", units: "us", currency: "USD" } ],
       "POST /pieces/plan/accept" => [ { digest: "x" } ], "POST /pieces/plan/search" => [ {} ],
@@ -196,7 +197,7 @@ repair: true, due: "2026-12-24T12:00:00Z", weights: { date: 3 } }
 
   # A pattern with things that are there.
   def filled(pattern)
-    owners = { piece: @piece, board: @board, cell: @cell, mix: @mix, batch: @can, photo: @photo, room: Room.first, template: @recipe, person: @wren, job: @piece.job,
+    owners = { entry: @entry, piece: @piece, board: @board, cell: @cell, mix: @mix, batch: @can, photo: @photo, room: Room.first, template: @recipe, person: @wren, job: @piece.job,
                product: (Product.find_by(code: "waxy") || Product.last) }
     path = pattern.sub("(/:id)", "/film").gsub(/:(\w+)_id/) { owners.fetch(Regexp.last_match(1).to_sym).id.to_s }
     path.sub(":token", @token).gsub(%r{/(\w+)/:id}) do

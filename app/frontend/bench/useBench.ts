@@ -29,8 +29,8 @@ const ask = (signal: AbortSignal) => send<BenchPage>("GET", PLACE, undefined, si
  */
 export function useBench(first: BenchPage, keptAt?: number) {
   const { state, at, away } = usePlace({ place: PLACE, first, keptAt, ask })
-  const { box, unsent } = useOutbox()
-  const page = useMemo(() => ahead(state, ofBench(unsent)), [state, unsent])
+  const { box, unsettled } = useOutbox()
+  const page = useMemo(() => ahead(state, ofBench(unsettled)), [state, unsettled])
 
   const touch = useCallback(
     (what: Touch) => {

@@ -21,7 +21,7 @@ export type Outcome = { answer: unknown } | { refused: Refused }
 /**
  * What was touched on this device, on its way to the server: each touch is kept on the device first, then sent, one
  * after another in the order they were made. A touch leaves the device only when the server has it or when the person
- * takes it back. Without an answer, or from a server in trouble, it goes out again later; a refusal is kept beside it
+ * takes it back; what it came to may follow, and is asked for while the next one goes out. Without an answer, or from a server in trouble, it goes out again later; a refusal is kept beside it
  * and the next one goes on.
  */
 export class Outbox {
@@ -120,13 +120,14 @@ export class Outbox {
       this.client,
       {
         mutationKey: TOUCH,
-        scope: { id: "touches" },
+        scope: { id: touch.settle ? "settling" : "touches" },
         networkMode: "always",
         gcTime: Number.POSITIVE_INFINITY,
         retry: (_tries, error) => !(error instanceof Refused) || isLater(error),
         retryDelay: (tries) => Math.min(1000 * 2 ** tries, LONGEST_WAIT_MS),
-        mutationFn: (unsent: Kept) => this.deliver(unsent),
+        mutationFn: (unsent: Kept) => (unsent.settle ? this.settle(unsent, unsent.settle) : this.deliver(unsent)),
         onError: (error, unsent) => {
+          if (unsent.settle) return
           if (error instanceof Refused && error.reason.whose) unsent.held = true
           return keep({ ...unsent, refused: error.message })
         },
@@ -156,9 +157,27 @@ export class Outbox {
     }
   }
 
-  private async deliver({ client_id, path, place, body, whose }: Kept): Promise<unknown> {
+  private async deliver(touch: Kept): Promise<unknown> {
+    const { client_id, path, place, body, whose } = touch
     if (this.voids(body.corrects_touch)) return forget(client_id)
-    const answer = await send("POST", path, body, undefined, whose ? { "X-Whose": encodeURIComponent(whose) } : {})
+    const answer = await send("POST", path, body, undefined, {
+      Prefer: "respond-async",
+      ...(whose ? { "X-Whose": encodeURIComponent(whose) } : {}),
+    })
+    const settle = (answer as { settle?: unknown } | null)?.settle
+    if (typeof settle !== "string") return this.show(place, answer, client_id)
+    await forget(client_id)
+    const acked = { ...touch, settle }
+    void this.run(this.build(acked), acked)
+    return answer
+  }
+
+  /** What a touch that the server has came to: until that is known the page follows the touch by itself. */
+  private async settle({ place, client_id }: Kept, path: string): Promise<unknown> {
+    return this.show(place, await send("POST", path, {}), client_id)
+  }
+
+  private async show(place: string, answer: unknown, client_id: string): Promise<unknown> {
     await this.client.cancelQueries({ queryKey: placeKey(place) })
     // First what came of it, then the touch: a battery that is empty in between sends it twice, which is once.
     await keepAnswer(place, { answer, at: Date.now() })

@@ -15,12 +15,14 @@ export type Kept = {
   whose?: string
   /** The sentence with which the server refused it, until it is sent again or taken back. */
   refused?: string
+  /** The server has it; there it is asked what it came to. */
+  settle?: string
   /** It waits for whoever did it: somebody else is here now. */
   held?: boolean
 }
 
 /** What the queue adds by itself. */
-export type Doing = Omit<Kept, "client_id" | "order" | "refused" | "held" | "whose">
+export type Doing = Omit<Kept, "client_id" | "order" | "refused" | "held" | "settle" | "whose">
 
 /** @returns what lay on the device as a touch; null where it is none */
 export function keptFrom(found: unknown): Kept | null {

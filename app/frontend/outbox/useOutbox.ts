@@ -24,12 +24,15 @@ export function useOutbox() {
       refused: state.status === "error" ? (state.error?.message ?? "") : undefined,
     }),
   })
-  const head = sendings.find(({ refused }) => refused === undefined)
+  const touches = sendings.map(({ touch, refused }): Kept => ({ ...touch, refused }))
+  const head = sendings.find(({ touch, refused }) => refused === undefined && !touch.settle)
   const slow = useSlow(head?.touch.client_id)
   return {
     box,
     /** In the order they were made, those of every page. */
-    unsent: sendings.map(({ touch, refused }): Kept => ({ ...touch, refused })),
+    unsent: touches.filter(({ settle, refused }) => !settle || refused !== undefined),
+    /** With those that the server has, and of which is not known yet what they came to. */
+    unsettled: touches,
     waiting: head !== undefined && (slow || head.failure !== "" || !navigator.onLine),
     /** Why the touch at the head has not gone out yet. */
     trouble: head?.failure ?? "",

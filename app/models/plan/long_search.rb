@@ -69,10 +69,16 @@ class Plan::LongSearch
   def run
     return unless state == "searching"
 
-    answer, complaint, status = ask
-    return if state == "stopped"
+    # Near what stands first; where that gains too little, as if nothing stood.
+    [ @json, @json.merge("previous" => []) ].each do |json|
+      answer, complaint, status = ask(json)
+      return if state == "stopped"
+      return fail_with(complaint) unless status.success?
 
-    status.success? ? take(JSON.parse(answer)) : fail_with(complaint)
+      take(JSON.parse(answer))
+      break if @better.enough?
+    end
+    @state = "found"
   rescue SystemCallError, JSON::ParserError => error
     fail_with(error.message)
   ensure
@@ -103,13 +109,13 @@ class Plan::LongSearch
   private
 
   # @return [Array(String, String, Process::Status)] what the command answered, what it complained of, how it ended
-  def ask
+  def ask(json)
     alive do |env, held|
       Open3.popen3(env, RbConfig.ruby, "-r", LIFELINE, RHEXON, "plan", held) do |input, output, complaints, process|
         @pid = process.pid
         stop_late
         complaint = Thread.new { complaints.read }
-        input.write(JSON.generate(@json.merge("effort" => "full")))
+        input.write(JSON.generate(json.merge("effort" => "full")))
         input.close
         [ output.read, complaint.value, process.value ]
       end
@@ -141,8 +147,6 @@ class Plan::LongSearch
     @ready_at = plan["pieces"].filter_map { |piece| piece["ready_at"] }.map { |text| minute(text) }.max
     @builds = plan.dig("search", "builds")
     @better = Rhexon::Compare::Better.new(@shown, found)
-    @better.enough?
-    @state = "found"
   end
 
   # What was found as it would be kept.

@@ -30,7 +30,7 @@ module Rhexon
         aim(@bound.ready_at)
         current, value = best, worth(best)
         failures = made = 0
-        while made < builds && !@model.goal.reached?(best, @bound)
+        while made < builds && !reached?(best)
           trial = neighbour(current)
           made += 1
           best = trial if (trial.goal <=> best.goal).negative?
@@ -53,6 +53,8 @@ module Rhexon
       end
 
       private
+
+      def reached?(best) = @model.goal.reached?(best, @bound)
 
       # Whether the next target is still before the best.
       def nearer?(best) = @target + step(best) < best.ready.compact.max.to_i
