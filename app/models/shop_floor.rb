@@ -142,7 +142,9 @@ class ShopFloor
   # @raise [StandardError] where it cannot be planned
   def stands_alone!(piece)
     head = heads.find { |one| one.id == piece.id } or return
-    planned(known([ head ]))
+    places = placed["previous"].select { |place| place["pass"].start_with?("#{piece.core_id}/") }
+    planned({ **setting, "pieces" => records.pieces([ head ]), "log" => records.log([ piece.id ]), **placed,
+              "previous" => places })
   end
 
   # @return [Aside, nil]

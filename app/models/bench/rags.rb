@@ -28,8 +28,10 @@ class Bench::Rags
 
   # @return [Array<Array(Time, Rhexon::Materials::Product)>]
   def rows
-    entries = Entry.uncorrected.where(kind: WORK, happened_at: from..@now).includes(piece: { schedule: :head })
-    entries.map { |entry| [ entry.happened_at, product(entry) ] }
+    rows = Entry.uncorrected.where(kind: WORK, happened_at: from..@now).where.not(pass_key: nil)
+      .pluck(:happened_at, :piece_id, :pass_key)
+    steps = steps_of(rows.map(&:second).uniq)
+    rows.map { |at, piece, key| [ at, product(steps[piece], key) ] }
   end
 
   def from
@@ -38,9 +40,14 @@ class Bench::Rags
   end
 
   # Of steps that were taken out of the schedule since nothing is known any more.
-  def product(entry)
-    id = entry.pass_key.to_s.split("/")[1]
-    step = entry.piece&.schedule&.steps&.find { |one| one["id"] == id }
+  def product(steps, key)
+    id = key.split("/")[1]
+    step = steps&.find { |one| one["id"] == id }
     step && Shelf.products[step["product"]]
+  end
+
+  # @return [Hash{Integer=>Array<Hash>}] by piece
+  def steps_of(pieces)
+    Schedule.where(piece_id: pieces).includes(:head).to_h { |schedule| [ schedule.piece_id, schedule.steps ] }
   end
 end

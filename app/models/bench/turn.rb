@@ -51,7 +51,10 @@ class Bench::Turn
     @piece.schedule.steps.any? { |step| step["id"] == id && step["kind"] == "look" }
   end
 
-  def known? = standing.any? || ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == @pass }
+  def known?
+    standing.any? || PlannedPass.exists?(pass_key: @pass) ||
+      ShopFloor.new.plan.placements.any? { |placement| placement.pass.key == @pass }
+  end
 
   def refuse(sentence) = raise(Rhexon::InvalidInput.new(sentence, where: "pass"))
 end

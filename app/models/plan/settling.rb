@@ -2,6 +2,9 @@
 # behind a plan. Its own piece is planned with it first, so that nothing is kept that cannot be planned; the plan of the
 # shop settles behind.
 class Plan::Settling
+  # The next touches have the processor first.
+  DRAWN_AFTER = 3.seconds
+
   class << self
     # Takes a touch in, if its piece can be planned with it.
     # @param piece [Piece, nil] that it is about
@@ -37,26 +40,28 @@ class Plan::Settling
 
   # Planned outside of the write, and written down then: what others touched meanwhile is put right by their own.
   # @return [ShopFloor]
-  # @raise [Trouble] where its piece cannot be drawn with it: it is taken back
   def settle!
     ShopFloor.new.tap do |floor|
-      draw(floor)
+      floor.plan
       ApplicationRecord.transaction { floor.keep!(entry: @entry) }
+      DrawnJob.set(wait: DRAWN_AFTER).perform_later(@entry)
       BetterPlanJob.soon
     end
   end
 
-  private
-
-  def draw(floor)
+  # Takes the touch back where its piece cannot be drawn with it.
+  def see_it_drawn!
+    floor = ShopFloor.new
     piece = floor.scheduled.find { |one| one.id == @entry.piece_id }
     floor.drawing(piece).check! if piece
   rescue StandardError => error
     raise if Trouble.of_database?(error)
 
+    Trouble.record(error)
     take_back!
-    raise Trouble.new(error, SoundChange::NOTHING_KEPT)
   end
+
+  private
 
   def take_back!
     return if @entry.kind == "correction" || @entry.correction

@@ -10,6 +10,8 @@ module Rhexon
       LATELY_MIN = 3 * 1440
       # So many slabs are shown, each with what may be started on it.
       STARTABLE = 10
+      # A page that nobody renews for so long still says what stands against a coat that has opened meanwhile.
+      SOON_MIN = 120
       HORIZON_MIN = 400 * 1440
 
       attr_reader :plan
@@ -54,11 +56,11 @@ module Rhexon
                         .sort_by { |slab| [ call(slab), slab.row.key ] }
       end
 
-      # What stands against work that may be taken up now; in a large shop of the first alone.
+      # What stands against work that may be taken up soon; in a large shop of the first alone.
       # @return [Hash{String=>Array<Checks::Finding>}] by pass key
       def against
         heads = [ *running.first(1), *upcoming.first(1), *chosen ]
-        heads += drying.first(STARTABLE).filter_map(&:next_row) unless plan.model.large?
+        heads += drying.first(STARTABLE).select { |slab| soon?(slab) }.filter_map(&:next_row) unless plan.model.large?
         heads.uniq(&:key).to_h { |row| [ row.key, Checks::Catalogue.against(plan, row.placement.pass) ] }
           .reject { |_, findings| findings.empty? }
       end
@@ -80,6 +82,8 @@ module Rhexon
       def rows = plan.once([ :bench_rows ]) { plan.shop.pieces.flat_map { |piece| Sheet.new(plan, piece.id).rows } }
 
       private
+
+      def soon?(slab) = slab.state != "too_soon" || (slab.opens_at && slab.opens_at <= now + SOON_MIN)
 
       def own = @hands ? rows.select { |row| mine?(row) } : rows
 

@@ -8,6 +8,10 @@ module Rhexon
         **Schools.defaults, "scuff_valid_min" => 1440, "dust_settles_min" => 30, "checks" => {}
       }.freeze
 
+      READ = Cache.new(600, lately_used: true)
+      STARTS = Cache.new(8, lately_used: true)
+      private_constant :READ, :STARTS
+
       # Work that is put off must be in time on nine days of ten.
       SAFE = 0.9
 
@@ -40,9 +44,7 @@ module Rhexon
           (json["log"] || []).each.with_index { |entry, index| near(entry["at"], "log/#{index}/at") }
         )
         @pins = Pin.read(json["pins"] || [], self)
-        @previous = (json["previous"] || []).to_h do |record|
-          [ record["pass"], Start.read(record, self) ]
-        end
+        @previous = starts(json["previous"] || [])
         @stock = json["stock"]&.map { |record| Stock::Batch.read(record) }
         @consumables = json["consumables"] || []
         @surface = Colour::Surface.usual(json["surface"] || {})
@@ -259,7 +261,25 @@ module Rhexon
                                where: [ "products", index, refusal.where ].reject { |part| part == "" }.join("/"))
       end
 
-      def piece(record) = PieceReader.new(self, log_of(record["id"])).read(record)
+      # @return [Hash{String=>Start}] by pass key; a list that cannot change is read once
+      def starts(records)
+        read = -> { records.to_h { |record| [ record["pass"], Start.read(record, self) ] } }
+        records.frozen? ? STARTS.fetch([ records.object_id, now / 1440 ], &read) : read.call
+      end
+
+      # A record that cannot change is read once, as long as its log and what it may name are the same.
+      def piece(record)
+        log = log_of(record["id"])
+        return PieceReader.new(self, log).read(record) unless record.frozen?
+
+        READ.fetch([ record.object_id, log.map(&:object_id), nameable ]) { PieceReader.new(self, log).read(record) }
+      end
+
+      # What a piece may name, and the shop's ways.
+      def nameable
+        @nameable ||= [ product_ids, rooms.keys, tools, people.map(&:id), away, house ]
+          .then { |all| [ all.hash, all ].freeze }
+      end
 
       # @return [Array<Hash>] entries of "log" about a piece
       def log_of(id)
