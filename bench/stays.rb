@@ -178,13 +178,13 @@ puts "moves without an event: #{weeks.sum(&:still)}"
 kinds = weeks.flat_map { |week| week.events.keys }.uniq - [ :taken ]
 kinds.each do |kind|
   events, *moved = %i[events moved far apart].map { |name| weeks.sum { |week| week.public_send(name)[kind] } }
-  puts format("%-20s %4d events, %6.2f passes of other pieces moved by each, %6.2f by more than a quarter of an hour, " \
-              "%5.2f apart from it", kind, events, *moved.map { |count| count.fdiv(events) })
+  puts format("%-20s %4d events, %6.2f passes of other pieces moved by each, %6.2f by more than a quarter of an " \
+              "hour, %5.2f apart from it", kind, events, *moved.map { |count| count.fdiv(events) })
 end
 puts "better plans taken in the evening: #{weeks.sum { |week| week.events[:taken] }}"
 weeks.each do |week|
   (kept, late), (taken, late_taken), (anew, late_anew) = week.against_anew
-  puts format("ready in the mean after %.1f h, late %d min; what is offered taken %.1f h, %d min; searched anew %.1f h, " \
-              "%d min (%+.1f %%, %+.1f %%)", kept / 60, late, taken / 60, late_taken, anew / 60, late_anew,
+  puts format("ready in the mean after %.1f h, late %d min; what is offered taken %.1f h, %d min; searched anew " \
+              "%.1f h, %d min (%+.1f %%, %+.1f %%)", kept / 60, late, taken / 60, late_taken, anew / 60, late_anew,
               *[ kept, taken ].map { |mean| (mean - anew) / anew * 100 })
 end

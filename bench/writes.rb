@@ -1,4 +1,4 @@
-# How long writes take while several people write: ruby bench/writes.rb [URL] [writers, 5] [seconds, 120]
+# How long writes take while several people write: ruby bench/writes.rb [URL] [writers, 5] [seconds, 120] [pause, 0.2 s]
 # Needs a running demo shop on a copy that may be written to, such as one that bench/short_week.rb filled. Each writer
 # signs in, then starts and ends passes, edits coats, writes down readings and takes touches back; one in twenty changes
 # the hours. Tells each kind by itself: how many, middle, 95 of 100, slowest, and what was answered.
@@ -8,6 +8,7 @@ require "securerandom"
 require "time"
 
 url, writers, seconds = ARGV[0] || "http://127.0.0.1:3000", Integer(ARGV[1] || 5), Float(ARGV[2] || 120)
+PAUSE = Float(ARGV[3] || 0.2)
 SHOP = URI(url)
 
 # One person at one device.
@@ -43,7 +44,8 @@ class Writer
   end
 
   def post(kind, path, body)
-    request = Net::HTTP::Post.new(path, "Content-Type" => "application/json", "Accept" => "application/json")
+    request = Net::HTTP::Post.new(path, "Content-Type" => "application/json", "Accept" => "application/json",
+                                        "Prefer" => "respond-async")
     request.body = JSON.generate(body)
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     response = ask(request)
@@ -52,16 +54,24 @@ class Writer
     response
   end
 
+  # As a page has it: what a touch came to, or asked for once.
+  def shown = @shown ||= bench
   def bench = JSON.parse(ask(Net::HTTP::Get.new("/bench", "Accept" => "application/json")).body)
 
   def touch
-    shown = bench
     row = shown["bench"]["upcoming"].to_a.sample(random: @random) or return
     person = shown["everybody"].sample(random: @random)
     %w[started done].each do |step|
       post("touch", "/entries", client_id: SecureRandom.uuid, kind: step, pass: row["key"], person: person,
-                                happened_at: Time.now.utc.iso8601)
+                                happened_at: Time.now.utc.iso8601).then { |response| settle(response) }
     end
+  end
+
+  # As the page does: what the touch came to.
+  def settle(response)
+    path = JSON.parse(response.body)["settle"]
+    answer = path && post("settle", path, {})
+    @shown = answer && answer.code == "200" ? JSON.parse(answer.body) : nil
   end
 
   def edit
@@ -90,7 +100,7 @@ Array.new(writers) do |number|
     turn = number
     while Process.clock_gettime(Process::CLOCK_MONOTONIC) < till
       writer.write(KINDS[(turn += 7) % KINDS.size])
-      sleep 0.2
+      sleep PAUSE
     end
   end
 end.each(&:join)

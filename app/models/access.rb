@@ -16,7 +16,8 @@ module Access
 
   ROLES = {
     # The bench and what stands around it.
-    "bench" => STUDENT, "entries" => STUDENT, "entries/settlings" => STUDENT, "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
+    "bench" => STUDENT, "entries" => STUDENT, "entries/settlings" => STUDENT,
+    "faults" => STUDENT, "patches" => STUDENT, "days" => WORK,
     "days/nights" => WORK, "hands" => STUDENT, "people/mine" => STUDENT,
     "people/second_steps" => STUDENT, "confirmations" => STUDENT,
     "handbook" => STUDENT,

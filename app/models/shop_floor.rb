@@ -54,16 +54,7 @@ class ShopFloor
   # @return [Rhexon::Planning::Plan]
   # @raise [Rhexon::InvalidInput] when the shop itself cannot plan: nobody, no room
   def plan
-    @plan ||= standing_plan || begin
-      look_at_faulty_first
-      planned(to_core)
-    rescue StandardError => error
-      set_aside!(error)
-      retry
-    end.tap { |plan|
-      self.class.faulty = @aside.keys.map(&:id)
-      stands(plan)
-    }
+    @plan ||= PlanLane.turn { standing_plan || sound_plan }
   end
 
   # Writes the plan down as the one that is kept.
@@ -151,6 +142,19 @@ class ShopFloor
   def aside_of(piece) = aside.find { |set_aside| set_aside.piece == piece }
 
   private
+
+  def sound_plan
+    begin
+      look_at_faulty_first
+      plan = planned(to_core)
+    rescue StandardError => error
+      set_aside!(error)
+      retry
+    end
+    self.class.faulty = @aside.keys.map(&:id)
+    stands(plan)
+    plan
+  end
 
   def fitting(document) = Rhexon::Schedule::Fitting.without_strays(document)
 

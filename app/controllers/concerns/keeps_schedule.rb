@@ -7,8 +7,12 @@ module KeepsSchedule
 
   private
 
-  def kept(&write)
-    floor = SoundChange.keep!(drawn: [ piece ], face: face, &write)
+  # @param operation [Hash, nil] planned and drawn before it is written, so that the write itself is short
+  def kept(operation = nil, &write)
+    floor = PlanLane.turn do
+      state.foreseen(face, operation) if operation
+      SoundChange.keep!(drawn: [ piece ], face: face, &write)
+    end
     now = ScheduleState.new(piece, floor: floor)
     aside = now.aside(face)
     return render json: SetAsideState.new(aside).to_h if aside

@@ -4,7 +4,9 @@ class Entries::SettlingsController < ApplicationController
 
   def create
     entry = Access.named(Entry, params[:entry_id])
-    floor = Plan::Settling.new(entry).settle!
-    render json: BenchState.new(floor: floor, hands: hands).to_h
+    PlanLane.turn do
+      floor = Plan::Settling.new(entry).settle!
+      render json: BenchState.new(floor: floor, hands: hands).to_h
+    end
   end
 end

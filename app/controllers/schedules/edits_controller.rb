@@ -7,7 +7,7 @@ class Schedules::EditsController < ApplicationController
   def create
     refuse_lapsing_pin! if operation["op"] == "pin" && operation["start"]
     reason = body["reason"].to_s.first(200).presence
-    kept { schedule.edit!(operation, base: body["base"], reason: reason) { in_words } }
+    kept(operation) { schedule.edit!(operation, base: body["base"], reason: reason) { in_words } }
   end
 
   private

@@ -3,7 +3,7 @@
 # shop settles behind.
 class Plan::Settling
   # The next touches have the processor first.
-  DRAWN_AFTER = 3.seconds
+  DRAWN_AFTER = 20.seconds
 
   class << self
     # Takes a touch in, if its piece can be planned with it.

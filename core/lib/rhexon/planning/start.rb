@@ -47,11 +47,20 @@ module Rhexon
       # @param pass [Pass]
       # @return [String]
       def self.mark(pass)
-        step = pass.step.except("note", "pins")
         urgent = pass.piece.priority if pass.piece.priority == "urgent"
-        Digest::SHA256.hexdigest(JSON.generate([ step, pass.coat, pass.faces, pass.range.size, *urgent ]))[0, 8]
+        rest = [ pass.coat, pass.faces, pass.range.size, *urgent ]
+        return digest(pass.step, rest) unless pass.step.frozen?
+
+        Start::MARKS.fetch([ pass.step.object_id, rest ]) { digest(pass.step, rest) }
       end
+
+      def self.digest(step, rest)
+        Digest::SHA256.hexdigest(JSON.generate([ step.except("note", "pins"), *rest ]))[0, 8]
+      end
+      private_class_method :digest
     end
+    # Of steps that cannot change.
+    Start::MARKS = Cache.new(4000)
     # A start that moves by no more stays where it was, minutes.
     Start::NEAR_MIN = 15
   end

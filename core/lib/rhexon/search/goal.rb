@@ -129,7 +129,8 @@ module Rhexon
       # How much of its margin the promise that is kept least surely has not.
       # @return [Integer] 0 to MARGIN_PARTS
       def short(trial)
-        return 0 unless @name == "promises"
+        # A plan that is kept is not held against others by it.
+        return 0 if @name != "promises" || @model.shop.kept?
 
         (@urgent + @normal).map { |piece| piece_short(trial, piece) }.max || 0
       end

@@ -10,8 +10,9 @@ module Rhexon
       # @param shop [Planning::Shop]
       def initialize(passes, shop)
         @shop = shop
-        @crew = passes.map { |pass| pass.work.hands? ? numbers(able(pass)) : [] }
-        @scuff_crew = passes.map { |pass| pass.film? ? numbers(shop.hands_for(nil, pass.piece.by)) : [] }
+        @trained = {}
+        @crew = passes.map { |pass| pass.work.hands? ? able(pass) : [] }
+        @scuff_crew = passes.map { |pass| pass.film? ? trained(nil, pass.piece.by) : [] }
       end
 
       private
@@ -19,12 +20,14 @@ module Rhexon
       # As the pin says while that person is at the bench, or whoever is trained.
       def able(pass)
         wanted = @shop.pins[pass.key]&.person
-        return @shop.people.select { |person| person.id == wanted } if wanted && !@shop.away.include?(wanted)
+        return [ @shop.people.index { |person| person.id == wanted } ].compact if wanted && !@shop.away.include?(wanted)
 
-        @shop.hands_for(pass.skill, pass.piece.by)
+        trained(pass.skill, pass.piece.by)
       end
 
-      def numbers(people) = people.map { |person| @shop.people.index(person) }
+      def trained(skill, by)
+        @trained[[ skill, by ]] ||= @shop.hands_for(skill, by).map { |person| @shop.people.index(person) }.freeze
+      end
     end
   end
 end

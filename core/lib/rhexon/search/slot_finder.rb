@@ -56,7 +56,8 @@ module Rhexon
 
       # So many coats a day: not on the day of the one that many coats before.
       def next_day(index)
-        (start = @partial.start[@model.passes[index].after_day]) ? @model.shop.zone.end_of_day(start) : @now
+        day = @model.passes[index].after_day or return @now
+        (start = @partial.start[day]) ? @model.shop.zone.end_of_day(start) : @now
       end
 
       # @param from [Integer]
