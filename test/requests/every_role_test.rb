@@ -25,7 +25,7 @@ class EveryRoleTest < RequestTest
   ].freeze
   # What a student may do with what is theirs, or with what is nobody's.
   STUDENTS = [
-    "GET /bench", "POST /entries", "GET /faults", "GET /faults/:id", "GET /patch", "POST /hands", "GET /me",
+    "GET /bench", "POST /entries", "POST /entries/:entry_id/settling", "GET /faults", "GET /faults/:id", "GET /patch", "POST /hands", "GET /me",
     "GET /confirm", "POST /confirm", "POST /me/second", "PATCH /me/second", "DELETE /me/second",
     "PATCH /me", "DELETE /me", "GET /handbook(/:id)", "POST /instruments/:id/press", "GET /readings", "GET /scale",
     "POST /scale/zero", "POST /scale/hand", "GET /sums", "POST /sums", "GET /shelf/over", "POST /shelf/over",
@@ -104,7 +104,7 @@ class EveryRoleTest < RequestTest
 
   test "a student is refused whatever is somebody else's" do
     Mix.update_all(pass_keys: [ "#{@piece.core_id}/s1/1/top" ])
-    about = /:piece_id|:job_id|:board_id|:mix_id|:photo_id|\/(boards|mix|photos|trials)\/:id/
+    about = /:piece_id|:entry_id|:job_id|:board_id|:mix_id|:photo_id|\/(boards|mix|photos|trials)\/:id/
     named = [ "POST /entries", "POST /photos", "POST /boards", "POST /trials", "POST /trials/preview", "POST /mix",
               "POST /boards/colour/step" ]
     theirs = routes.map { |verb, pattern| "#{verb} #{pattern}" }.select { |route| students?(route) }
