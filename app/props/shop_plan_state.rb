@@ -44,7 +44,7 @@ class ShopPlanState
     { plan: drawn, page: list, goal: Shop.current.goal, moved: Plan::Told.since_closed(floor.plan),
       pieces: floor.pieces.map { |piece|
         { core_id: piece.core_id, id: piece.id, name: piece.name, count: piece.count, client: piece.job.client,
-          worst: worst_of(piece) }
+          worst: worst_of(piece), priority: piece.turn }
       } }
   end
 

@@ -1,6 +1,7 @@
 import { Link } from "@inertiajs/react"
 import { type ReactNode, useState } from "react"
 import { Against } from "@/components/Against"
+import { priorityTold } from "@/components/priority"
 import { clock, duration, soon } from "@/lib/time"
 import { useMeasures } from "@/lib/units"
 import { useSettled } from "@/lib/useSettled"
@@ -126,6 +127,7 @@ export function InHand({
                 </Link>
               ) : null}
               , {row.count} off · {row.room}
+              {piece && piece.priority !== "normal" ? ` · ${priorityTold(piece.priority)}` : ""}
               {inHand && row.person && people.length > 1 ? ` · ${row.person}` : ""}
             </p>
             <p className="text-head mt-1">{rowSays(row, film)}</p>

@@ -3,6 +3,7 @@ import { area } from "d3-shape"
 import { useMemo, useState } from "react"
 import { drawing } from "@/components/Broken"
 import { LevelMark } from "@/components/Marks"
+import { priorityTold } from "@/components/priority"
 import { type Axis, makeAxis } from "@/drawing/axis"
 import { ChanceDots } from "@/drawing/ChanceDots"
 import { clock, day, duration, when } from "@/lib/time"
@@ -170,7 +171,10 @@ function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPage["
         {piece.name}
         {piece.worst && <LevelMark level={piece.worst} size={16} />}
       </b>
-      <span>{strand.ready_at ? when(strand.ready_at, zone) : "no date"}</span>
+      <span>
+        {strand.ready_at ? when(strand.ready_at, zone) : "no date"}
+        {piece.priority === "urgent" && <b> · {priorityTold(piece.priority)}</b>}
+      </span>
       <span data-state={strand.late_min ? "late" : undefined}>
         {strand.late_min ? `${duration(strand.late_min)} late` : `${duration(strand.hands_min)} of hands`}
       </span>
