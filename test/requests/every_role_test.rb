@@ -25,7 +25,8 @@ class EveryRoleTest < RequestTest
   ].freeze
   # What a student may do with what is theirs, or with what is nobody's.
   STUDENTS = [
-    "GET /bench", "POST /entries", "POST /entries/:entry_id/settling", "GET /faults", "GET /faults/:id", "GET /patch", "POST /hands", "GET /me",
+    "GET /bench", "POST /entries", "POST /entries/:entry_id/settling",
+    "GET /faults", "GET /faults/:id", "GET /patch", "POST /hands", "GET /me",
     "GET /confirm", "POST /confirm", "POST /me/second", "PATCH /me/second", "DELETE /me/second",
     "PATCH /me", "DELETE /me", "GET /handbook(/:id)", "POST /instruments/:id/press", "GET /readings", "GET /scale",
     "POST /scale/zero", "POST /scale/hand", "GET /sums", "POST /sums", "GET /shelf/over", "POST /shelf/over",

@@ -142,6 +142,17 @@ class BondChecksTest < CoreTest
     refute_empty findings(over(shellac, coat("s1")), "bond.gloss_unsanded")
   end
 
+  # Nothing in between helps oil over a varnish: what lies there is the finish.
+  def test_oil_over_a_film_is_left_out
+    oil = { "id" => "boiled", "name" => "Boiled oil", "class" => "siccative_oil" }
+    bad = plan(piece(document(coat("s1", product: "varnish", method: "brush", wet_um: 85),
+                              step("s2", "oil", product: "boiled", method: "wipe", coats: 2))),
+               products: PRODUCTS + [ oil ])
+    told = findings(bad, "bond.pair").first
+    assert_equal [ "stop", [ "Leave this step out" ] ], [ told.level, told.remedies.map(&:label) ]
+    assert_empty findings(remedied(bad, "bond.pair"), "bond.pair")
+  end
+
   # --- bond.oily_wood
   def on(wood, *steps) = plan(piece(document(*steps)).merge("wood" => wood))
   def brushed(id = "s1", **fields) = coat(id, product: "varnish", method: "brush", wet_um: 85, **fields)

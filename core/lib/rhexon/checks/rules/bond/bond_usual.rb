@@ -102,6 +102,7 @@ module Rhexon
         def remedy(context, upper, below, verdict)
           step = upper.pass.step
           case verdict
+          when "never" then context.leave_out(step)
           when "barrier" then context.barrier_under(upper, below, "Seal with %s in between")
           when "scuff"
             context.put_before(step, "Scuff it first", { "kind" => "level", "aim" => "scuff", "grits" => [ "P320" ] })
