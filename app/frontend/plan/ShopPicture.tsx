@@ -173,7 +173,7 @@ function StrandName({ strand, piece, zone }: { strand: Strand; piece: PlanPage["
       </b>
       <span>
         {strand.ready_at ? when(strand.ready_at, zone) : "no date"}
-        {piece.priority === "urgent" && <b> · {priorityTold(piece.priority)}</b>}
+        {piece.priority === "urgent" && <em className="not-italic"> · {priorityTold(piece.priority)}</em>}
       </span>
       <span data-state={strand.late_min ? "late" : undefined}>
         {strand.late_min ? `${duration(strand.late_min)} late` : `${duration(strand.hands_min)} of hands`}
