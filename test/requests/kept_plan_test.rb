@@ -81,6 +81,22 @@ class KeptPlanTest < RequestTest
     assert_operator places.fetch(key(@desk, 2)), :>, before.fetch(key(@desk, 2))
   end
 
+  # While it settles somebody else moves the lid by an hour: that stands.
+  test "what others write while a touch settles is not written over" do
+    travel_to start_of(key(@desk, 1)) + 40.minutes
+    touch("started", key(@desk, 1), headers: { "Prefer" => "respond-async" }, status: :accepted)
+    later = places.fetch(key(@lid, 2)) + 24 * 60
+    moves = [ { "pass" => key(@lid, 2), "start" => Shop.current.clock.iso(later), "person" => "Imke" } ]
+    ShopFloor.stub(:new, ->(**given) {
+      ShopFloor.allocate.tap do |floor|
+        floor.send(:initialize, **given)
+        floor.define_singleton_method(:plan) { super().tap { Plan::Kept.take!(moves.slice!(0..)) if moves.any? } }
+      end
+    }) { Plan::Settling.new(Entry.last).settle! }
+    assert_equal later, places.fetch(key(@lid, 2))
+    assert_operator places.fetch(key(@desk, 2)), :>, start_of(key(@desk, 1)).to_i / 60
+  end
+
   test "what cannot be planned with its piece is not taken in, and what cannot be drawn is taken back" do
     broken = ->(*) { raise ZeroDivisionError, "divided by 0" }
     Rhexon::Search::Keeping.stub(:new, broken) do

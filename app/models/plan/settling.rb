@@ -38,15 +38,14 @@ class Plan::Settling
     @entry = entry
   end
 
-  # Planned outside of the write, and written down then: what others touched meanwhile is put right by their own.
+  # Planned outside of the write, and written down then. What others touched meanwhile their own settling puts right;
+  # where the plan itself was written meanwhile it is made again.
   # @return [ShopFloor]
   def settle!
-    ShopFloor.new.tap do |floor|
-      floor.plan
-      ApplicationRecord.transaction { floor.keep!(entry: @entry) }
-      DrawnJob.set(wait: DRAWN_AFTER).perform_later(@entry)
-      BetterPlanJob.soon
-    end
+    floor = settled || ApplicationRecord.transaction { ShopFloor.new.tap { |fresh| fresh.keep!(entry: @entry) } }
+    DrawnJob.set(wait: DRAWN_AFTER).perform_later(@entry)
+    BetterPlanJob.soon
+    floor
   end
 
   # Takes the touch back where its piece cannot be drawn with it.
@@ -62,6 +61,15 @@ class Plan::Settling
   end
 
   private
+
+  # @return [ShopFloor, nil] nil where the plan was written while this one was made
+  def settled
+    written = plan_written
+    floor = ShopFloor.new.tap(&:plan)
+    ApplicationRecord.transaction { written == plan_written && floor.tap { floor.keep!(entry: @entry) } } || nil
+  end
+
+  def plan_written = [ *Stamp.read.of(Stamp::PLANNED), Revision.maximum(:id) ]
 
   def take_back!
     return if @entry.kind == "correction" || @entry.correction
