@@ -24,9 +24,10 @@ class KeepingTest < CoreTest
     end
   end
 
-  # Late starts, late ends, somebody away, shorter days: legal by arithmetic of its own.
+  # Late starts, late ends, somebody away, shorter days: legal by arithmetic of its own. In 970 whoever watches a pot
+  # is away, and the others have a break in between.
   def test_what_happens_leaves_every_plan_sound
-    TestShare.of(name, 1000).each do |seed|
+    [ *TestShare.of(name, 1000), 970 ].uniq.each do |seed|
       random = Random.new(90_000 + seed)
       json = random_trouble(Random.new(70_000 + seed))
       was = Planner.plan(Shop.new(json))

@@ -35,7 +35,11 @@ module Rhexon
       # @param kept [Kept]
       # @return [Boolean] whether they were placed
       def stay(block, kept)
-        spots, = line_up(block.watched ? kept.person(block.first) : nil, block, @slots.free_from(block.first))
+        who = kept.person(block.first)
+        # Others may be away in between: who watches it is chosen anew.
+        return false if block.watched && who.nil?
+
+        spots, = line_up(block.watched ? who : nil, block, @slots.free_from(block.first))
         unless spots && members(block).zip(spots).all? { |index, spot| spot.who.nil? || kept.there?(index, spot) }
           @partial.forget(members(block))
           return false
