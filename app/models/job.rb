@@ -16,7 +16,7 @@ class Job < ApplicationRecord
 
   validate { errors.add(:air_there, "Air is °C and % RH, such as 20 and 45: -30 to 60, and 1 to 99.") if @no_air }
 
-  validates :priority, inclusion: { in: Rhexon::Planning::Piece::PRIORITIES, message: "Choose what goes first." }
+  validates :priority, inclusion: { in: Rhexon::Planning::Piece::PRIORITIES, message: "Choose a priority." }
 
   # "20 °C 45 %": the air of the place where its pieces will live; blank: a heated room.
   def air_there = place_t_c && format("%<t_c>g °C %<rh>g %%", t_c: place_t_c, rh: place_rh)

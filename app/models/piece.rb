@@ -40,7 +40,7 @@ class Piece < ApplicationRecord
   validates :arris, inclusion: { in: ARRISES }
   validates :pores, inclusion: { in: PORES, message: "Pores are to show, or to be closed." }, allow_nil: true
   validates :shape, inclusion: { in: SHAPES, message: "Choose how it is formed." }, allow_nil: true
-  validates :priority, inclusion: { in: Rhexon::Planning::Piece::PRIORITIES, message: "Choose what goes first." },
+  validates :priority, inclusion: { in: Rhexon::Planning::Piece::PRIORITIES, message: "Choose a priority." },
                        allow_nil: true
   normalizes :pores, :wood_like, :shape, :priority, with: :presence.to_proc
   validates :wood_like, inclusion: { in: ->(_) { Rhexon::Colour::Wood.species }, message: "Choose a kind of wood." },

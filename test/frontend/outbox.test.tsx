@@ -126,19 +126,17 @@ describe("the bench", () => {
     expect(result.current.unsettled.map(({ body }) => body.kind)).toEqual(["done"])
   })
 
-  test("tells of a touch that was taken in and could not be computed", async () => {
+  test("asks for the page anew where a touch was taken in and what it came to is refused", async () => {
     const result = bench()
     act(() => result.current.touch(STARTED))
     await sent(1)
     await posted()[0]?.answer(202, { entry: 7, settle: "/entries/7/settling" })
     await sent(2)
-    await posted()[1]?.answer(422, refusal("That cannot be computed, so nothing was kept"))
-    await waitFor(() =>
-      expect(result.current.unsent.map(({ refused }) => refused)).toEqual([
-        "That cannot be computed, so nothing was kept",
-      ]),
-    )
-    expect(await kept()).toEqual([])
+    await posted()[1]?.answer(404, refusal("There is nothing here"))
+    await waitFor(() => expect(requests.filter(({ method }) => method === "GET")).toHaveLength(1))
+    await requests.at(-1)?.answer(200, benchProps())
+    await waitFor(() => expect(result.current.unsettled).toEqual([]))
+    expect(result.current.unsent).toEqual([])
   })
 
   test("sends also where the device has no network, for the server may be the device itself", async () => {

@@ -126,7 +126,7 @@ class KeptPlanTest < RequestTest
     @lid.update!(priority: "when_time")
     assert_equal "when_time", @lid.to_core(Shop.current.clock)["priority"]
     send_json("/jobs/#{@lid.job_id}", { priority: "now" }, :patch)
-    assert_match(/what goes first/, sentence)
+    assert_match(/Choose a priority/, sentence)
   end
 
   # Monday, 08:00; both coats were laid on last week.
@@ -141,9 +141,9 @@ class KeptPlanTest < RequestTest
       send_json(path, { client_id: "a", passes: [ work.(1, 18).merge(done: "2026-11-18T13:00Z") ] })
       assert_match(/end is before the start/, sentence)
       send_json(path, { client_id: "a", passes: [] })
-      assert_match(/Choose what was done/, sentence)
+      assert_match(/Choose the steps/, sentence)
       send_json(path, { client_id: "a", passes: [ work.(1, 18).merge(pass: key(@lid, 1)) ] })
-      assert_match(/work on Desk/, sentence)
+      assert_match(/only work on Desk/, sentence)
     end
     passes = { client_id: "a", person: "Imke", passes: [ work.(1, 18), work.(2, 19) ] }
     2.times { send_json(path, passes) }

@@ -20,10 +20,9 @@ class Cells::PromotionPreviewsController < ApplicationController
   def promise(chance)
     if chance&.no_promise
       { level: "stop", title: "Cannot be promised",
-        sentence: "With this schedule the date asked for is more likely missed than kept." }
+        sentence: "This schedule will probably miss the due date." }
     elsif chance&.unsure
-      { level: "caution", title: "Not sure to be in time",
-        sentence: "With this schedule the date asked for may be missed." }
+      { level: "caution", title: "May be late", sentence: "This schedule may miss the due date." }
     end
   end
 

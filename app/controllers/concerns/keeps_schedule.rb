@@ -10,7 +10,7 @@ module KeepsSchedule
   # @param operation [Hash, nil] planned and drawn before it is written, so that the write itself is short
   def kept(operation = nil, &write)
     floor = PlanLane.turn do
-      state.foreseen(face, operation) if operation
+      plan_ahead(operation) if operation
       SoundChange.keep!(drawn: [ piece ], face: face, &write)
     end
     now = ScheduleState.new(piece, floor: floor)
@@ -18,6 +18,13 @@ module KeepsSchedule
     return render json: SetAsideState.new(aside).to_h if aside
 
     render json: JSON.generate(now.to_h(face).merge(sequence: body["sequence"]))
+  end
+
+  # What is wrong with it the write itself tells.
+  def plan_ahead(operation)
+    state.foreseen(face, operation)
+  rescue StandardError
+    nil
   end
 
   def stale(error)

@@ -177,7 +177,7 @@ export function PieceFields({ data, set, errors, choices, kept = [] }: Props) {
             label="Priority"
             value={data.priority}
             onChange={(priority) => set({ priority })}
-            options={[["", "as its job"], ...PRIORITY]}
+            options={[["", "same as job"], ...PRIORITY]}
             error={errors.priority}
           />
         </div>

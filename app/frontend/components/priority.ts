@@ -2,7 +2,7 @@ import type { Piece } from "@/types"
 
 /** What goes before what, in the shop's words. */
 export const PRIORITY: [Piece["priority"], string][] = [
-  ["urgent", "urgent: before all else"],
+  ["urgent", "urgent"],
   ["normal", "normal"],
   ["when_time", "when there is time"],
 ]

@@ -21,8 +21,8 @@ export type Outcome = { answer: unknown } | { refused: Refused }
 /**
  * What was touched on this device, on its way to the server: each touch is kept on the device first, then sent, one
  * after another in the order they were made. A touch leaves the device only when the server has it or when the person
- * takes it back; what it came to may follow, and is asked for while the next one goes out. Without an answer, or from a server in trouble, it goes out again later; a refusal is kept beside it
- * and the next one goes on.
+ * takes it back; what it came to may follow, and is asked for while the next one goes out. Without an answer, or from a
+ * server in trouble, it goes out again later; a refusal is kept beside it and the next one goes on.
  */
 export class Outbox {
   private readonly restored: Promise<void>
@@ -127,7 +127,6 @@ export class Outbox {
         retryDelay: (tries) => Math.min(1000 * 2 ** tries, LONGEST_WAIT_MS),
         mutationFn: (unsent: Kept) => (unsent.settle ? this.settle(unsent, unsent.settle) : this.deliver(unsent)),
         onError: (error, unsent) => {
-          if (unsent.settle) return
           if (error instanceof Refused && error.reason.whose) unsent.held = true
           return keep({ ...unsent, refused: error.message })
         },
@@ -172,9 +171,17 @@ export class Outbox {
     return answer
   }
 
-  /** What a touch that the server has came to: until that is known the page follows the touch by itself. */
+  /**
+   * What a touch that the server has came to: until that is known the page follows the touch by itself. The server has
+   * it also where that is refused: the page is asked for anew then.
+   */
   private async settle({ place, client_id }: Kept, path: string): Promise<unknown> {
-    return this.show(place, await send("POST", path, {}), client_id)
+    try {
+      return await this.show(place, await send("POST", path, {}), client_id)
+    } catch (error) {
+      if (!(error instanceof Refused) || isLater(error)) throw error
+      return this.client.invalidateQueries({ queryKey: placeKey(place) })
+    }
   }
 
   private async show(place: string, answer: unknown, client_id: string): Promise<unknown> {

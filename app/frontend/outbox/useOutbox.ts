@@ -30,7 +30,7 @@ export function useOutbox() {
   return {
     box,
     /** In the order they were made, those of every page. */
-    unsent: touches.filter(({ settle, refused }) => !settle || refused !== undefined),
+    unsent: touches.filter(({ settle }) => !settle),
     /** With those that the server has, and of which is not known yet what they came to. */
     unsettled: touches,
     waiting: head !== undefined && (slow || head.failure !== "" || !navigator.onLine),

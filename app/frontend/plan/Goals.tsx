@@ -5,7 +5,7 @@ import { duration, when } from "@/lib/time"
 import type { Goal, ShopPlan } from "@/types"
 
 const WORDS: Record<Goal["name"], [string, string]> = {
-  promises: ["Keep the dates", "the date most at risk comes first, then the last piece as early as possible"],
+  promises: ["Meet due dates", "the date most at risk first, then finish as early as possible"],
   soonest: ["Ready soonest", "in time first, then the last date as early as can be"],
   fewest_sessions: ["Fewest sessions", "a piece is taken up on as few days as can be"],
   least_hands: ["Least hands-on", "as few minutes of hands as can be"],

@@ -3,7 +3,7 @@ import { useState } from "react"
 import { ErrorText } from "@/components/ErrorText"
 import { SelectField, TextField } from "@/components/Field"
 import { Panel } from "@/components/Panel"
-import { send as request } from "@/lib/api"
+import { sendOnce } from "@/lib/api"
 import { useSend } from "@/lib/requests"
 import { clock, iso, isoDay, minuteAt } from "@/lib/time"
 import type { Sheet } from "@/types"
@@ -20,7 +20,6 @@ export function PastWork({ piece, sheet, onClose }: Props) {
   const [time, setTime] = useState("16:00")
   const [person, setPerson] = useState("")
   const [own, setOwn] = useState<Record<string, Partial<Times>>>({})
-  const [id] = useState(() => crypto.randomUUID())
   const { send, busy, error } = useSend()
   const chosen = rows.slice(0, rows.findIndex(({ key }) => key === upTo) + 1)
   const end = minuteAt(day, time, zone)
@@ -30,8 +29,7 @@ export function PastWork({ piece, sheet, onClose }: Props) {
   const save = () =>
     send(
       () =>
-        request("POST", `/pieces/${piece.id}/past_work`, {
-          client_id: id,
+        sendOnce("POST", `/pieces/${piece.id}/past_work`, {
           person: person || null,
           passes: times.map(({ key, from, to }) => ({ pass: key, started: iso(from), done: iso(to) })),
         }),
@@ -43,7 +41,7 @@ export function PastWork({ piece, sheet, onClose }: Props) {
   if (rows.length === 0) {
     return (
       <Panel title="Log past work" open leave="Close" onOpenChange={onClose}>
-        <p className="mt-2">The next step is measured. Log it at the bench with its readings.</p>
+        <p className="mt-2">The next step needs readings. Log it at the bench.</p>
       </Panel>
     )
   }
@@ -61,24 +59,24 @@ export function PastWork({ piece, sheet, onClose }: Props) {
     >
       <div className="mt-3 grid gap-3">
         <SelectField
-          label="Done up to and including"
+          label="Last step done"
           value={upTo}
           onChange={setUpTo}
           options={rows.map((row) => [row.key, `${row.number}  ${row.words}`])}
         />
         <div className="form-row">
-          <TextField label="Finished on" type="date" value={day} onChange={setDay} />
-          <TextField label="At" type="time" value={time} onChange={setTime} />
+          <TextField label="Finish date" type="date" value={day} onChange={setDay} />
+          <TextField label="Finish time" type="time" value={time} onChange={setTime} />
           <SelectField
-            label="By"
+            label="Done by"
             value={person}
             onChange={setPerson}
-            options={[["", "not said"], ...sheet.people.map((name): [string, string] => [name, name])]}
+            options={[["", "not recorded"], ...sheet.people.map((name): [string, string] => [name, name])]}
           />
         </div>
         {times.length > 1 && (
           <fieldset>
-            <legend className="text-head">When each was finished</legend>
+            <legend className="text-head">Finish times of earlier steps</legend>
             <ul className="past-work">
               {times.slice(0, -1).map((one) => (
                 <li key={one.key}>
@@ -126,5 +124,5 @@ function trouble(times: Past[], now: number): string | null {
   if (times.length === 0 || times.some(({ to }) => Number.isNaN(to))) return "Enter a day and a time, such as 16:10."
   if (times.some(({ to }) => to > now)) return "The end is in the future. Enter a time up to now."
   const early = times.find(({ to }, at) => at > 0 && to < (times[at - 1]?.to ?? to))
-  return early ? `${early.words} cannot end before the work above it.` : null
+  return early ? `Check the finish time of ${early.words}. The step above finishes later.` : null
 }

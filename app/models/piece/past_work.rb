@@ -10,7 +10,7 @@ class Piece::PastWork
     @piece = piece
     @client_id, @person = body.values_at("client_id", "person")
     @passes = (body["passes"] || []).map { |pass| read(pass) }
-    Rhexon.refuse_unless(@passes.size.between?(1, MOST), "Choose what was done", where: "passes",
+    Rhexon.refuse_unless(@passes.size.between?(1, MOST), "Choose the steps that are done", where: "passes",
                                                                                  accepted: "1 to #{MOST} passes")
   end
 
@@ -24,7 +24,7 @@ class Piece::PastWork
 
   def read(pass)
     known = pass.is_a?(Hash) && pass["pass"].is_a?(String) && pass["pass"].start_with?("#{@piece.core_id}/")
-    Rhexon.refuse_unless(known, "What was done is work on #{@piece.name}", where: "passes")
+    Rhexon.refuse_unless(known, "Log only work on #{@piece.name}", where: "passes")
     started, done = %w[started done].map { |field| minute(pass[field]) }
     Rhexon.refuse_unless(started < done, "The end is before the start", where: "passes/#{pass["pass"]}")
     [ pass["pass"], started, done ]

@@ -46,6 +46,14 @@ class BetterTest < CoreTest
     assert_equal [ [], 10.0, false ], [ little.dates, little.ready_min, little.enough? ]
   end
 
+  # 90 to 75 of a hundred loses more than the ten points that would be a gain the other way round.
+  def test_a_date_that_gets_less_sure_is_no_gain
+    offered = lambda do |was, now|
+      better.tap { |one| one.define_singleton_method(:chances) { [ was, now ] } }.enough?
+    end
+    assert_equal [ false, true ], [ offered.(0.9, 0.75), offered.(0.9, 0.85) ]
+  end
+
   def test_a_date_that_would_be_lost_is_no_gain
     worse = Better.new(made(@kept.merge("effort" => "quick", "previous" => [])), made(@kept))
     refute_predicate worse, :enough?

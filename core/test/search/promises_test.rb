@@ -40,8 +40,8 @@ class PromisesTest < CoreTest
     assert_operator chance.(kept), :>, chance.(plan(*pieces, goal: "soonest", previous: starts(other)))
   end
 
-  # 20 h of hands are no matter of drying: sqrt((0.15 x 30)²) = 4.5 min for a single sanding of half an hour, of which
-  # 1.645 keep a date on nineteen days of twenty (7.4 min).
+  # Nothing dries: half an hour of sanding spreads by 0.15 x 30 = 4.5 min (drying.yml, hand_sd), of which 1.645 keep a
+  # date on nineteen days of twenty (7.4 min).
   def test_a_margin_by_hand
     margins = Rhexon::Search::Margins.new(plan(sanded("a")).model)
     assert_in_delta 1.645 * 0.15 * 30, margins[0], 0.05

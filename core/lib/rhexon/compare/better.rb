@@ -68,8 +68,10 @@ module Rhexon
       def worse?
         @other.build.late_min > @kept.build.late_min || @other.build.blocked.size > @kept.build.blocked.size ||
           @other.build.lapsed.size > @kept.build.lapsed.size || ready_min.negative? ||
-          due.any? { |piece| late?(@other, piece) && !late?(@kept, piece) }
+          due.any? { |piece| late?(@other, piece) && !late?(@kept, piece) } || less_sure?
       end
+
+      def less_sure? = !chances.nil? && chances[0] - chances[1] >= limits["chance"]
 
       def least_chance(plan)
         outlook = Chance::Outlook.new(plan, runs: RUNS)

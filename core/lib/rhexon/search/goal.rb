@@ -5,6 +5,8 @@ module Rhexon
     # the promise that is kept least surely, if promises are to be kept, and when what is urgent is ready.
     class Goal
       NAMES = %w[promises soonest fewest_sessions least_hands late_as_safe].freeze
+      # So many numbers come before the goal's own.
+      HEAD = 4
       # A margin counts by twentieths.
       MARGIN_PARTS = 20
       # An accepted plan is left near: a start that moves by more than this within two shop days, or another person,
@@ -68,9 +70,6 @@ module Rhexon
 
       # @return [Boolean] the earlier the better
       def soon? = %w[promises soonest].include?(@name)
-
-      # What comes before the goal's own numbers.
-      HEAD = 4
 
       def scuffs(trial) = trial.scuff.count(&:itself) + @model.logged.scuffed.size
 
