@@ -22,6 +22,8 @@ class ApplicationSystemTestCase < ActionDispatch::SystemTestCase
   # A state of a page that tests of components or requests hold, too: of these a share is seen in the browser.
   def self.state(words, &) = (test(words, &) if TestShare.of("#{name} #{words}", 1).any?)
 
+  TestShare.draw_tests(self, quick: 2)
+
   Capybara.server = :puma, { Silent: true, Threads: "1:3" }
   Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true

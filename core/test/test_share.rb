@@ -14,8 +14,11 @@ module TestShare
   # @param most_parts [Integer] of how many one is drawn at most, where a twentieth would be too few to tell anything
   # @return [Array] in the order in which it stood
   def of(name, all, most_parts: PARTS.values.max)
-    parts = [ PARTS.fetch(MODE), most_parts ].min
-    items = all.is_a?(Integer) ? Array.new(all) { |at| at } : all.to_a
+    part(name, all.is_a?(Integer) ? Array.new(all) { |at| at } : all.to_a, [ PARTS.fetch(MODE), most_parts ].min)
+  end
+
+  # One of so many parts of what there is.
+  def part(name, items, parts)
     own = Zlib.crc32(name)
     places = items.each_index.to_a.shuffle(random: Random.new(own))
     items.values_at(*places.select.with_index { |_, at| (at + own + SEED) % parts == 0 }.sort)
@@ -23,12 +26,16 @@ module TestShare
 
   def full? = MODE == "full"
 
-  # Takes long tests out of quick runs, but for each third time.
-  # @param names [Array<Symbol>] methods of the test class
-  def draw_long(test_class, *names)
-    return unless MODE == "quick"
+  # Whole tests of a class of which a run of all parts draws a share, too; asked for by file, all of them run.
+  # @param parts [Hash{String => Integer}] by mode, of how many one is drawn
+  def draw_tests(test_class, **parts)
+    return unless ENV["RHEXON_PART"]
 
-    names.each { |name| test_class.send(:remove_method, name) if of(name.to_s, 1, most_parts: 3).empty? }
+    of_how_many = parts.fetch(MODE.to_sym, 1)
+    test_class.define_singleton_method(:runnable_methods) do
+      all = super()
+      all & TestShare.part(name, all.sort, of_how_many)
+    end
   end
 
   # How to draw the same again.

@@ -11,6 +11,7 @@ ordered_parts() {
 
 run_part() {
   local part="$1"
+  export RHEXON_PART="$part"
   case "$part" in
     style) bundle exec rubocop --parallel --cache-root tmp/rubocop && npx biome check ;;
     # What Debian ships decides the versions of Ruby and Rails; their end of life is no finding about this code.

@@ -143,5 +143,5 @@ class ArchiveTest < Minitest::Test
     into.rails("shop:import", FILE: file("sound.zip"))
   end
 
-  TestShare.draw_long(self, :test_the_demo_goes_out_and_into_an_empty_shop_with_nothing_lost)
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

@@ -266,5 +266,5 @@ class BackupTest < Minitest::Test
     assert_equal "made none none made", said.strip.lines.last
   end
 
-  TestShare.draw_long(self, :test_a_restore_is_tried_beside_the_shop)
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

@@ -1,5 +1,6 @@
 require "minitest/autorun"
 require "securerandom"
+require_relative "../../core/test/test_share"
 require_relative "../support/running_shop"
 
 # What the shop's computer answers to, and how: names, headers, files.
@@ -107,4 +108,6 @@ class HardeningTest < Minitest::Test
     out = @shop.rails("runner", "puts Rails.application.config.filter_parameters.inspect")
     %w[client name words token].each { |name| assert_includes out, ":#{name}" }
   end
+
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

@@ -149,4 +149,6 @@ class MachineFaultsTest < Minitest::Test
   ensure
     File.delete(begun)
   end
+
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

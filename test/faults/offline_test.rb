@@ -159,5 +159,5 @@ class OfflineTest < Minitest::Test
                                 "other.pass_key = one.pass_key AND one.kind = 'done' AND other.kind = 'started'")
   end
 
-  TestShare.draw_long(self, :test_two_tablets_go_on_while_the_shops_computer_is_gone)
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

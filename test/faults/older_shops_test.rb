@@ -21,5 +21,5 @@ class OlderShopsTest < Minitest::Test
     end
   end
 
-  TestShare.draw_long(self, :test_shops_of_earlier_versions_open_with_every_page_and_every_write)
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

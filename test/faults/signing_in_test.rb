@@ -1,5 +1,6 @@
 require "minitest/autorun"
 require "securerandom"
+require_relative "../../core/test/test_share"
 require_relative "../support/running_shop"
 
 # A shop of one's own, in which nobody is believed: the first owner, the way in, the way back in, and what runs wild.
@@ -57,4 +58,6 @@ class SigningInTest < Minitest::Test
     assert_match(/wait|again/i, @shop.sentence(told))
     assert_equal "200", bench.code, "the bench goes on"
   end
+
+  TestShare.draw_tests(self, quick: 3, ci: 2)
 end

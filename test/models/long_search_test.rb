@@ -99,4 +99,6 @@ class LongSearchTest < ActiveSupport::TestCase
       ended || Process.kill("KILL", pid)
     end
   end
+
+  TestShare.draw_tests(self, quick: 3)
 end
