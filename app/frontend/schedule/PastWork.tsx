@@ -23,7 +23,7 @@ export function PastWork({ piece, sheet, onClose }: Props) {
   const { send, busy, error } = useSend()
   const chosen = rows.slice(0, rows.findIndex(({ key }) => key === upTo) + 1)
   const end = minuteAt(day, time, zone)
-  const past = Number.isNaN(end) ? [] : pastTimes(chosen, end, zone)
+  const past = Number.isNaN(end) ? [] : pastTimes(chosen, end, zone, sheet.open)
   const times = past.map((one) => ({ ...one, ...typed(one, own[one.key], zone) }))
   const wrong = trouble(times, now)
   const save = () =>

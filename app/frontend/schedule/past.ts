@@ -1,4 +1,4 @@
-import { dayStart } from "@/lib/time"
+import { dayStart, parts } from "@/lib/time"
 import type { Row } from "@/types"
 
 export type Past = { key: string; words: string; from: number; to: number }
@@ -13,20 +13,53 @@ export function loggable(rows: Row[]): Row[] {
 }
 
 /**
- * When the rows up to the last were done, if that ended then: as planned, so many whole days before, each ended before
- * the next began.
+ * When the rows up to the last were done, if that ended then: as planned, so many working days before, each ended
+ * before the next began.
+ * @param open hours of the shop that the plan knows, from and to
  */
-export function pastTimes(rows: Row[], end: number, zone: string): Past[] {
-  const last = rows.at(-1)
-  if (!last) return []
-  const days = Math.round((dayStart(last.hands_end, zone) - dayStart(end, zone)) / DAY_MIN)
+export function pastTimes(rows: Row[], end: number, zone: string, open: [number, number][]): Past[] {
+  const shut = shutWeekdays(open, zone)
+  const works = (day: number) => !shut.has(parts(day, zone).weekday)
+  const before = (day: number) => dayStart(day - DAY_MIN / 2, zone)
+  const workingDays = (from: number, to: number) => {
+    let count = 0
+    for (let day = to; day > from; day = before(day)) if (works(day)) count += 1
+    return count
+  }
+  const back = (day: number, count: number) => {
+    let left = count
+    let at = day
+    while (left > 0) {
+      at = before(at)
+      if (works(at)) left -= 1
+    }
+    return at
+  }
+  const times: Past[] = []
   let until = end
-  return rows
-    .toReversed()
-    .map((row, at) => {
-      const to = at === 0 ? end : Math.min(row.hands_end - days * DAY_MIN, until)
-      until = to - Math.max(Math.round(row.hands_min), 1)
-      return { key: row.key, words: row.words, from: until, to }
-    })
-    .toReversed()
+  let day = dayStart(end, zone)
+  let planned = rows.at(-1) && dayStart((rows.at(-1) as Row).hands_end, zone)
+  for (const row of rows.toReversed()) {
+    const own = dayStart(row.hands_end, zone)
+    day = back(day, workingDays(own, planned ?? own))
+    planned = own
+    const to = times.length === 0 ? end : Math.min(day + row.hands_end - own, until)
+    until = to - Math.max(Math.round(row.hands_min), 1)
+    times.unshift({ key: row.key, words: row.words, from: until, to })
+  }
+  return times
+}
+
+/** Weekdays on which the plan has no hours at all; one that it does not reach may be worked on. */
+function shutWeekdays(open: [number, number][], zone: string): Set<string> {
+  const [first] = open[0] ?? []
+  const [, last] = open.at(-1) ?? []
+  const shut = new Set<string>()
+  if (first === undefined || last === undefined) return shut
+  for (let at = first; at < last; at += DAY_MIN) shut.add(parts(at, zone).weekday)
+  for (const [from, to] of open) {
+    shut.delete(parts(from, zone).weekday)
+    shut.delete(parts(to - 1, zone).weekday)
+  }
+  return shut
 }
