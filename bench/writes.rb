@@ -1,7 +1,8 @@
 # How long writes take while several people write: ruby bench/writes.rb [URL] [writers, 5] [seconds, 120] [pause, 0.2 s]
 # Needs a running demo shop on a copy that may be written to, such as one that bench/short_week.rb filled. Each writer
 # signs in, then starts and ends passes, edits coats, writes down readings and takes touches back; one in twenty changes
-# the hours. Tells each kind by itself: how many, middle, 95 of 100, slowest, and what was answered.
+# the hours. Tells each kind by itself: how many, middle, 95 of 100, slowest, and what was answered;
+# at the end, in which words writes were refused.
 require "json"
 require "net/http"
 require "securerandom"
@@ -10,6 +11,7 @@ require "time"
 url, writers, seconds = ARGV[0] || "http://127.0.0.1:3000", Integer(ARGV[1] || 5), Float(ARGV[2] || 120)
 PAUSE = Float(ARGV[3] || 0.2)
 SHOP = URI(url)
+Write = Struct.new(:kind, :took_ms, :code, :refused)
 
 # One person at one device.
 class Writer
@@ -50,7 +52,8 @@ class Writer
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     response = ask(request)
     took = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000
-    @done << [ kind, took, response.code ]
+    refused = JSON.parse(response.body).dig("error", "sentence") if response.code >= "400"
+    @done << Write.new(kind, took, response.code, refused)
     response
   end
 
@@ -106,8 +109,10 @@ Array.new(writers) do |number|
 end.each(&:join)
 
 all = Array.new(done.size) { done.pop }
-all.group_by(&:first).merge("all" => all).each do |kind, writes|
-  times = writes.map { |_, took, _| took }.sort.map(&:round)
+all.group_by(&:kind).merge("all" => all).each do |kind, writes|
+  times = writes.map(&:took_ms).sort.map(&:round)
   middle, most = times[times.size / 2], times[(times.size * 0.95).floor]
-  puts "#{kind}: #{times.size}, p50 #{middle} ms, p95 #{most} ms, slowest #{times.last} ms, #{writes.map(&:last).tally}"
+  codes = writes.map(&:code).tally
+  puts "#{kind}: #{times.size}, p50 #{middle} ms, p95 #{most} ms, slowest #{times.last} ms, #{codes}"
 end
+all.filter_map(&:refused).tally.each { |sentence, count| puts "#{count} x #{sentence}" }
