@@ -22,12 +22,23 @@ class Writer
     @cookies = {}
     @let_in = false
     @http = Net::HTTP.start(SHOP.host, SHOP.port, read_timeout: 600)
-    @pieces = page("/pieces")["jobs"].flat_map { |job| job["pieces"] }.map { |piece| piece["id"] }
+    @pieces = opened("/pieces")["jobs"].flat_map { |job| job["pieces"] }.map { |piece| piece["id"] }
   end
 
   def write(kind) = send(kind)
 
   private
+
+  # As a page does: asked again after two seconds where the shop has just started and is busy.
+  def opened(path)
+    20.times do
+      props = page(path)
+      return props unless props.dig("error", "again")
+
+      sleep 2
+    end
+    abort "#{path} stays busy"
+  end
 
   # Props of a page.
   def page(path)

@@ -27,7 +27,7 @@ module TestShare
   def full? = MODE == "full"
 
   # Whole tests of a class of which a run of all parts draws a share, too; asked for by file, all of them run.
-  # @param parts [Hash{String => Integer}] by mode, of how many one is drawn
+  # @param parts [Hash{Symbol => Integer}] by mode, of how many one is drawn; all where nothing is said
   def draw_tests(test_class, **parts)
     return unless ENV["RHEXON_PART"]
 

@@ -20,46 +20,51 @@ export function loggable(rows: Row[]): Row[] {
 export function pastTimes(rows: Row[], end: number, zone: string, open: [number, number][]): Past[] {
   const shut = shutWeekdays(open, zone)
   const works = (day: number) => !shut.has(parts(day, zone).weekday)
-  const before = (day: number) => dayStart(day - DAY_MIN / 2, zone)
-  const workingDays = (from: number, to: number) => {
-    let count = 0
-    for (let day = to; day > from; day = before(day)) if (works(day)) count += 1
-    return count
-  }
-  const back = (day: number, count: number) => {
-    let left = count
-    let at = day
-    while (left > 0) {
-      at = before(at)
-      if (works(at)) left -= 1
-    }
-    return at
-  }
   const times: Past[] = []
   let until = end
   let day = dayStart(end, zone)
-  let planned = rows.at(-1) && dayStart((rows.at(-1) as Row).hands_end, zone)
+  let planned: number | null = null
   for (const row of rows.toReversed()) {
     const own = dayStart(row.hands_end, zone)
-    day = back(day, workingDays(own, planned ?? own))
+    if (planned !== null) day = workingDaysBack(day, workingDays(own, planned, zone, works), zone, works)
+    const to = planned === null ? end : Math.min(day + row.hands_end - own, until)
     planned = own
-    const to = times.length === 0 ? end : Math.min(day + row.hands_end - own, until)
     until = to - Math.max(Math.round(row.hands_min), 1)
     times.unshift({ key: row.key, words: row.words, from: until, to })
   }
   return times
 }
 
+type Works = (day: number) => boolean
+
+/** Twelve hours before a day begins it is the day before, also where the clocks are changed. */
+const dayBefore = (day: number, zone: string) => dayStart(day - DAY_MIN / 2, zone)
+
+/** How many there are after the one day, up to the other. */
+function workingDays(from: number, to: number, zone: string, works: Works): number {
+  let count = 0
+  for (let day = to; day > from; day = dayBefore(day, zone)) if (works(day)) count += 1
+  return count
+}
+
+function workingDaysBack(from: number, count: number, zone: string, works: Works): number {
+  let day = from
+  for (let left = count; left > 0; ) {
+    day = dayBefore(day, zone)
+    if (works(day)) left -= 1
+  }
+  return day
+}
+
 /** Weekdays on which the plan has no hours at all; one that it does not reach may be worked on. */
 function shutWeekdays(open: [number, number][], zone: string): Set<string> {
-  const [first] = open[0] ?? []
-  const [, last] = open.at(-1) ?? []
   const shut = new Set<string>()
-  if (first === undefined || last === undefined) return shut
-  for (let at = first; at < last; at += DAY_MIN) shut.add(parts(at, zone).weekday)
-  for (const [from, to] of open) {
-    shut.delete(parts(from, zone).weekday)
-    shut.delete(parts(to - 1, zone).weekday)
+  const from = open[0]?.[0] ?? 0
+  const to = open.at(-1)?.[1] ?? 0
+  for (let at = from; at < to; at += DAY_MIN) shut.add(parts(at, zone).weekday)
+  for (const [opens, closes] of open) {
+    shut.delete(parts(opens, zone).weekday)
+    shut.delete(parts(closes - 1, zone).weekday)
   }
   return shut
 }
